@@ -1,0 +1,22 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'middleware' }),
+  integrations: [react()],
+  // Believe the Host header (server.mjs strips the forwarded ones); without this, request.url has neither host nor port. Origins are checked in the middleware.
+  security: { allowedDomains: [{}], checkOrigin: false },
+  devToolbar: { enabled: false },
+  experimental: {
+    csp: {
+      directives: ["default-src 'self'", "img-src 'self' data: blob:", "font-src 'self'", "connect-src 'self'", "object-src 'none'", "base-uri 'none'", "form-action 'self'", "frame-ancestors 'none'"],
+    },
+  },
+  vite: {
+    plugins: [tailwindcss()],
+    build: { target: 'es2022' },
+  },
+});

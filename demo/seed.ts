@@ -1,0 +1,87 @@
+// Fills an empty database with the demo: people, a course, questions, a release and some sittings of it, made through the same functions as people's own.
+import { randomUUID } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
+import { learnerEdition, type Question, random, seedOf } from '../src/core';
+import { parseQuestionText } from '../src/core/document';
+import { DEMO_LEARNERS, DEMO_PASSWORD, DEMO_TEACHER, demoAccounts } from '../src/server/accounts/demo';
+import { makeLearner, makePerson } from '../src/server/accounts/people';
+import { makeApp } from '../src/server/app';
+import { readConfig } from '../src/server/config';
+import type { As, Context, Learner, Teacher } from '../src/server/context';
+import { makeCourse } from '../src/server/courses/courses';
+import { user } from '../src/server/database/accountTables';
+import type { Result } from '../src/server/errors';
+import { publish } from '../src/server/releases/publish';
+import { takeMoves } from '../src/server/sittings/moves';
+import { sit } from '../src/server/sittings/sitting';
+import { keepNew } from '../src/server/vault/questions';
+
+/** The demo's course and its release: fixed, so that tests and links find them. */
+const COURSE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101';
+const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201';
+
+function must<T>(result: Result<T>): T {
+  if (!result.ok) throw new Error(`${result.code} ${JSON.stringify(result.problems ?? '')}`);
+  return result.value;
+}
+
+const folder = join(import.meta.dirname, 'questions');
+
+function readQuestions(): Question[] {
+  return readdirSync(folder)
+    .sort()
+    .map((file) => {
+      const parsed = parseQuestionText(readFileSync(join(folder, file), 'utf8'));
+      if (!parsed.ok) throw new Error(`${file}: ${JSON.stringify(parsed.problems)}`);
+      return parsed.question;
+    });
+}
+
+/** A learner of some skill sorts the items, checks, and mends what was wrong, as long as there are tries. */
+async function sitThrough(as: As<Learner>, question: Question, skill: number, minutes: (n: number) => Date): Promise<void> {
+  const sitting = must(await sit(as, RELEASE));
+  const next = random(seedOf(as.person.id));
+  const { names } = learnerEdition(question, `${await seedOfSitting(as, sitting.id)}/0`);
+  const rightZone = (item: string) => question.key.find((entry) => entry.belongs?.includes(item as never))?.zone ?? null;
+  let { last } = sitting;
+  let at = 0;
+  for (let attempt = 0; attempt < (question.tries ?? 3); attempt++) {
+    const moves = question.items.flatMap((item) => {
+      const knows = next() < skill + attempt * 0.25;
+      const zone = knows ? rightZone(item.id) : (question.zones[Math.floor(next() * question.zones.length)]?.id ?? null);
+      if (zone === null) return [];
+      return [{ id: randomUUID(), kind: 'put' as const, item: names.item.get(item.id) ?? '', copy: 0, zone: names.zone.get(zone) ?? '' }];
+    });
+    for (const move of [...moves, { id: randomUUID(), kind: 'check' as const }]) {
+      const when = minutes(at++);
+      const answer = must(await takeMoves({ ...as, now: () => when }, sitting.id, as.person.id, { question: 0, after: last, moves: [move] }));
+      last = answer.last;
+      if (answer.ended) return;
+    }
+  }
+}
+
+const seedOfSitting = async ({ db }: Context, id: string) => (await db.query.sitting.findFirst({ where: (t) => eq(t.id, id) }))?.seed ?? '';
+
+const app = await makeApp(readConfig(process.env));
+if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.username) }))) {
+  const teacherId = must(await makePerson(app, { ...DEMO_TEACHER, password: DEMO_PASSWORD, role: 'teacher', madeBy: null })).id;
+  const odile: As<Teacher> = { ...app, person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' } };
+  must(await makeCourse(odile, COURSE, 'Tarn Hollow induction'));
+  const learners: As<Learner>[] = [];
+  for (const [username, name] of DEMO_LEARNERS) {
+    const { id } = must(await makeLearner(odile, COURSE, { name, username, password: DEMO_PASSWORD }));
+    learners.push({ ...app, person: { id, name, username, role: 'learner' } });
+  }
+  const questions = readQuestions();
+  for (const question of questions) must(await keepNew(odile, question));
+  const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
+  must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
+  // The three accounts on the sign-in page have everything before them; the others have sat.
+  const start = Date.now() - 26 * 3_600_000;
+  for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.35 + 0.08 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));
+}
+console.log(`\nThe demo is ready. Sign in with the password ${DEMO_PASSWORD} as ${demoAccounts.map(({ username, role }) => `${username} (${role})`).join(', ')}.`);
+process.exit(0);

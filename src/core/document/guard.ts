@@ -1,0 +1,55 @@
+import type { Problem } from './problem';
+
+/** Limits that no honest question comes near; they keep hostile input from costing time or memory before the schema sees it. */
+const MOST_CHARACTERS = 8 * 1024 * 1024;
+const DEEPEST = 64;
+
+type Guarded = { ok: true; value: unknown } | { ok: false; problems: Problem[] };
+const refuse = (message: string, path = ''): Guarded => ({ ok: false, problems: [{ path, message }] });
+
+/** JSON text to a value, refusing first what is too long or too deep: both are seen without building anything. */
+export function guardText(text: string): Guarded {
+  if (text.length > MOST_CHARACTERS) return refuse(`The document is longer than ${MOST_CHARACTERS / 1024 / 1024} million characters.`);
+  if (depthOf(text) > DEEPEST) return refuse(`The document is nested more than ${DEEPEST} levels deep.`);
+  try {
+    return { ok: true, value: JSON.parse(text) };
+  } catch (error) {
+    return refuse(`This is not JSON: ${(error as Error).message}.`);
+  }
+}
+
+function depthOf(text: string): number {
+  let depth = 0;
+  let deepest = 0;
+  let inString = false;
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i);
+    if (inString) {
+      if (code === 92) i++;
+      else if (code === 34) inString = false;
+    } else if (code === 34) inString = true;
+    else if (code === 91 || code === 123) deepest = Math.max(deepest, ++depth);
+    else if (code === 93 || code === 125) depth--;
+  }
+  return deepest;
+}
+
+/** The same for a value that came another way (a request's body), and names that could reach an object's prototype. */
+export function guardValue(value: unknown): Guarded {
+  const waiting: { value: unknown; path: string; depth: number }[] = [{ value, path: '', depth: 0 }];
+  for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
+    const { value: here, path, depth } = next;
+    if (here === null || typeof here !== 'object') continue;
+    if (depth > DEEPEST) return refuse(`The document is nested more than ${DEEPEST} levels deep.`);
+    if (Array.isArray(here)) {
+      for (const [i, entry] of here.entries()) if (entry !== null && typeof entry === 'object') waiting.push({ value: entry, path: `${path}[${i}]`, depth: depth + 1 });
+      continue;
+    }
+    for (const name of Object.keys(here)) {
+      const place = path === '' ? name : `${path}.${name}`;
+      if (name === '__proto__' || name === 'constructor' || name === 'prototype') return refuse(`${name} is not a field that is known here.`, place);
+      waiting.push({ value: (here as Record<string, unknown>)[name], path: place, depth: depth + 1 });
+    }
+  }
+  return { ok: true, value };
+}

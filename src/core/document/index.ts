@@ -1,0 +1,5 @@
+// The document as such: what needs the schema, and with it Yup. A learner's page never loads this.
+export { freshId, newItem, newQuestion, newZone } from './make';
+export { type Parsed, parseQuestion, parseQuestionText } from './parse';
+export { plainText, type Rich, richFromPlain } from './rich';
+export { FORMAT, KINDS, VERSION } from './schema';

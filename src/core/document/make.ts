@@ -1,0 +1,28 @@
+import type { ItemId, QuestionId, ZoneId } from './ids';
+import { FORMAT, type Item, itemSchema, type Question, questionSchema, VERSION, type Zone, zoneSchema } from './schema';
+
+/** A new Sort question: an empty scene with a tray below. */
+export function newQuestion(id: string, title: string): Question {
+  return questionSchema.cast({
+    format: FORMAT,
+    version: VERSION,
+    id: id as QuestionId,
+    title,
+    kind: 'sort',
+    scene: { width: 960, height: 540 },
+    tray: { side: 'bottom', size: 150 },
+    marks: { max: 1, rule: 'perPlacement' },
+    tries: 3,
+    afterMiss: 'sendWrongHome',
+  }) as Question;
+}
+
+/** An item or a zone with every field at its default but those given. */
+export const newItem = (fields: Partial<Item> & { id: ItemId; label: string }): Item => itemSchema.cast({ size: { w: 130, h: 48 }, ...fields }) as Item;
+
+export const newZone = (fields: Partial<Zone> & { id: ZoneId; label: string; shape: Zone['shape'] }): Zone => zoneSchema.cast({ settle: { rule: 'grid', gap: 12 }, ...fields }) as Zone;
+
+/** The first of `stem-1`, `stem-2`, … that is not taken. */
+export function freshId(stem: string, taken: ReadonlySet<string>): string {
+  for (let n = 1; ; n++) if (!taken.has(`${stem}-${n}`)) return `${stem}-${n}`;
+}

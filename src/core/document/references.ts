@@ -1,0 +1,61 @@
+import { isSimplePolygon } from '../geometry/polygon';
+import type { Problem } from './problem';
+import type { Question } from './schema';
+
+/** What a schema of shapes cannot see: that names are unique and exist, and that the parts of a key entry go together. */
+export function referenceProblems(question: Question): Problem[] {
+  return [...duplicateIds('items', question.items), ...duplicateIds('zones', question.zones), ...shapeProblems(question), ...keyProblems(question)];
+}
+
+function duplicateIds(listName: 'items' | 'zones', entries: readonly { id: string }[]): Problem[] {
+  const seen = new Set<string>();
+  return entries.flatMap(({ id }, i) => {
+    const again = seen.has(id);
+    seen.add(id);
+    return again ? [{ path: `${listName}[${i}].id`, message: `Id "${id}" is used twice among the ${listName}.` }] : [];
+  });
+}
+
+function shapeProblems(question: Question): Problem[] {
+  return question.zones.flatMap(({ shape, rotation }, i) => {
+    if (shape.type !== 'polygon') return [];
+    if (rotation !== 0) return [{ path: `zones[${i}].rotation`, message: 'A polygon is turned by its points: its rotation has to be 0.' }];
+    return isSimplePolygon(shape.points) ? [] : [{ path: `zones[${i}].shape.points`, message: 'The outline crosses or touches itself.' }];
+  });
+}
+
+function keyProblems(question: Question): Problem[] {
+  const items = new Map(question.items.map((item) => [item.id, item]));
+  const zones = new Set(question.zones.map((zone) => zone.id));
+  const keyed = new Set<string>();
+  return question.key.flatMap((entry, i) => {
+    const at = `key[${i}]`;
+    const problems: Problem[] = [];
+    const say = (field: string, message: string) => problems.push({ path: `${at}.${field}`, message });
+    if (!zones.has(entry.zone)) say('zone', `There is no zone "${entry.zone}".`);
+    else if (keyed.has(entry.zone)) say('zone', `Zone "${entry.zone}" has a key entry already.`);
+    keyed.add(entry.zone);
+
+    const named = new Set<string>();
+    for (const [j, id] of (entry.belongs ?? []).entries()) {
+      if (!items.has(id)) say(`belongs[${j}]`, `There is no item "${id}".`);
+      else if (named.has(id)) say(`belongs[${j}]`, `Item "${id}" is listed twice.`);
+      named.add(id);
+    }
+
+    if (entry.sum && entry.sequence) say('sequence', 'A sequence cannot have a sum as well.');
+    if (entry.belongs === null && !entry.sum) say('belongs', 'Belongs is missing.');
+    if (entry.belongs?.length === 0 && entry.sum) say('belongs', 'With a sum, belongs has to list one item or more, or be left out.');
+    if (entry.need === null && !entry.sum && !entry.sequence) say('need', 'Need is missing.');
+    if (entry.sequence) {
+      if (entry.belongs?.length === 0) say('belongs', 'A sequence has to list one item or more.');
+      if (entry.need && entry.need.rule !== 'all') say('need', 'The need of a sequence is all.');
+      for (const [j, id] of (entry.belongs ?? []).entries())
+        if (items.has(id) && items.get(id)?.copies !== 1) say(`belongs[${j}]`, `Item "${id}" stands in a sequence, so it has to have one copy.`);
+    }
+    const belongs = entry.belongs ?? question.items.filter((item) => item.value !== null).map((item) => item.id);
+    if (entry.need?.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless'))
+      say('need', 'All of an endless item cannot be needed.');
+    return problems;
+  });
+}

@@ -1,0 +1,101 @@
+import type { Point } from '../geometry/space';
+import { bySettling, type Board, lift, settle } from './board';
+import { candidates, winner } from './drop';
+import { type Copy, copyOf, itemOf, type SceneModel } from './model';
+
+/** An item let go on the scene: its unrotated top left, and the pointer (both parts, or neither: then the item's centre). */
+export interface Drop {
+  readonly item: string;
+  readonly copy?: number | undefined;
+  readonly x: number;
+  readonly y: number;
+  readonly px?: number | undefined;
+  readonly py?: number | undefined;
+  readonly at?: number | undefined;
+}
+/** An item put into a zone by name; zone null: home. */
+export interface Put {
+  readonly item: string;
+  readonly copy?: number | undefined;
+  readonly zone: string | null;
+  readonly at?: number | undefined;
+}
+export type Placement = Drop | Put;
+export const isPut = (move: Placement): move is Put => 'zone' in move;
+
+export type Outcome =
+  | { readonly to: 'zone'; readonly zone: number; readonly sentHome: Copy | null }
+  | { readonly to: 'loose' }
+  | { readonly to: 'home' }
+  | { readonly to: 'turnedAway'; readonly zone: number; readonly why: 'notWelcome' | 'full' }
+  /** Only the server can say: the zone welcomes what is keyed to it, and the key is not here. The board is as before. */
+  | { readonly to: 'unknown'; readonly zone: number }
+  /** The input is at fault: `path` within the move, and a sentence. The board is as before. */
+  | { readonly to: 'refused'; readonly path: string; readonly message: string };
+
+/** Is the item keyed to the zone? Null where the key is not known, as in a learner's browser. */
+export type Keyed = ((zone: number, item: number) => boolean) | null;
+
+/** Takes one drop or put from the arrangement the last one left; `board` is changed in place. */
+export function take(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
+  const found = copyNamed(model, move);
+  if (found === 'item') return refused('item', `There is no item "${move.item}"`);
+  if (found === 'copy') return refused('copy', `There is no copy ${move.copy} of "${move.item}"`);
+  if (move.at !== undefined && !(Number.isInteger(move.at) && move.at >= 0)) return refused('at', 'at has to be a whole number from 0');
+  const target = isPut(move) ? putTarget(model, found, move) : dropTarget(model, found, move);
+  if (typeof target === 'object' && target !== null) return target;
+  if (target === null) {
+    lift(board, found);
+    if (isPut(move)) return { to: 'home' };
+    board.letGo.set(found, { x: move.x, y: move.y });
+    return { to: 'loose' };
+  }
+  return enter(model, board, found, target, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
+}
+
+const refused = (path: string, message: string): Outcome => ({ to: 'refused', path, message });
+
+function copyNamed(model: SceneModel, { item, copy = 0 }: Placement): Copy | 'item' | 'copy' {
+  const index = model.itemAt.get(item);
+  if (index === undefined) return 'item';
+  if (!Number.isInteger(copy) || copy < 0 || copy >= (model.items[index]?.copies ?? 0)) return 'copy';
+  return copyOf(index, copy);
+}
+
+function putTarget(model: SceneModel, copy: Copy, { zone }: Put): number | null | Outcome {
+  if (zone === null) return null;
+  const index = model.zoneAt.get(zone);
+  if (index === undefined) return refused('zone', `There is no zone "${zone}"`);
+  const family = model.zones[index]?.family ?? null;
+  if (family !== null && family !== model.items[itemOf(copy)]?.family) return refused('zone', `Zone "${zone}" takes only items of the family "${family}"`);
+  return index;
+}
+
+function dropTarget(model: SceneModel, copy: Copy, drop: Drop): number | null | Outcome {
+  if (!Number.isFinite(drop.x)) return refused('x', 'x has to be a finite number');
+  if (!Number.isFinite(drop.y)) return refused('y', 'y has to be a finite number');
+  if ((drop.px === undefined) !== (drop.py === undefined)) return refused(drop.px === undefined ? 'px' : 'py', 'px and py have to be given both, or neither');
+  if (drop.px !== undefined && !Number.isFinite(drop.px)) return refused('px', 'px has to be a finite number');
+  if (drop.py !== undefined && !Number.isFinite(drop.py)) return refused('py', 'py has to be a finite number');
+  const pointer = drop.px === undefined ? null : { x: drop.px, y: drop.py as number };
+  return winner(candidates(model, itemOf(copy), { x: drop.x, y: drop.y }, pointer));
+}
+
+function enter(model: SceneModel, board: Board, copy: Copy, zone: number, at: number | undefined, letGo: Point | null, keyed: Keyed): Outcome {
+  const { keyedOnly, capacity, swaps, id } = model.zones[zone] as SceneModel['zones'][number];
+  if (keyedOnly && !keyed) return { to: 'unknown', zone };
+  const room = (board.zones[zone] as Copy[]).length - (board.zoneOf.get(copy) === zone ? 1 : 0);
+  const welcome = !keyedOnly || keyed?.(zone, itemOf(copy)) === true;
+  if (welcome && at !== undefined && at > room) return refused('at', `Zone "${id}" holds ${room}: at has to be a whole number from 0 to ${room}`);
+  lift(board, copy);
+  if (!welcome) return { to: 'turnedAway', zone, why: 'notWelcome' };
+  let sentHome: Copy | null = null;
+  if (room >= capacity) {
+    if (!swaps) return { to: 'turnedAway', zone, why: 'full' };
+    sentHome = bySettling(board, zone)[0] as Copy;
+    lift(board, sentHome);
+  }
+  settle(board, copy, zone, Math.min(at ?? Infinity, (board.zones[zone] as Copy[]).length));
+  if (letGo) board.letGo.set(copy, letGo);
+  return { to: 'zone', zone, sentHome };
+}

@@ -1,0 +1,8 @@
+/// <reference types="astro/client" />
+
+declare namespace App {
+  interface Locals {
+    /** Who is signed in; looked up once a request, and only when asked. */
+    person(): Promise<import('./server').Person | null>;
+  }
+}

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Field } from '../../ui/Field';
+
+/** Learners and teachers change their own password; other devices are signed out by it. */
+export function ChangePassword() {
+  const [said, setSaid] = useState<{ well: boolean; words: string } | null>(null);
+  const { register, handleSubmit, reset, setError, formState } = useForm({ defaultValues: { currentPassword: '', newPassword: '' } });
+  const { errors, isSubmitting } = formState;
+
+  const submit = handleSubmit(async (passwords) => {
+    setSaid(null);
+    try {
+      const response = await fetch('/api/auth/change-password', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ...passwords, revokeOtherSessions: true }),
+      });
+      if (response.ok) {
+        reset();
+        return setSaid({ well: true, words: 'Your password is changed. Other devices are signed out.' });
+      }
+      if (response.status === 429) return setSaid({ well: false, words: 'Too many tries. Wait a minute and try again.' });
+      setError('currentPassword', { message: 'That is not your present password.' });
+    } catch {
+      setSaid({ well: false, words: 'The line is down; nothing was changed. Try again when it is back.' });
+    }
+  });
+
+  return (
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4 max-w-sm">
+      <Field label="Present password" type="password" autoComplete="current-password" problem={errors.currentPassword?.message} {...register('currentPassword', { required: 'Type your present password' })} />
+      <Field
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        hint="At least 8 characters"
+        problem={errors.newPassword?.message}
+        {...register('newPassword', { required: 'Type a new password', minLength: { value: 8, message: 'At least 8 characters' }, maxLength: { value: 200, message: 'At most 200 characters' } })}
+      />
+      <button type="submit" className="btn btn-primary self-start" disabled={isSubmitting}>
+        Change password
+      </button>
+      <p role="status" className={said ? `border-l-4 px-3 py-2 ${said.well ? 'bg-verdigris-wash border-verdigris' : 'bg-brick-wash border-brick'}` : 'sr-only'}>
+        {said?.words}
+      </p>
+    </form>
+  );
+}

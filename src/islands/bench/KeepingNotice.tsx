@@ -1,0 +1,66 @@
+import { type ReactNode, useState } from 'react';
+import { toast } from 'sonner';
+import { api } from '../../ui/api';
+import { Dialog } from '../../ui/Dialog';
+import type { BenchStore } from './store';
+
+/** What stands in the way of keeping, and the ways on. Nothing is dropped without being asked. */
+export function KeepingNotice({ store }: { store: BenchStore }) {
+  const keeping = store((s) => s.keeping);
+  const [dropping, setDropping] = useState(false);
+  if (keeping.state === 'down')
+    return <Bar>The line is down. Go on: your changes are kept in this tab and go out when it is back. Do not close it before.</Bar>;
+  if (keeping.state === 'refused')
+    return (
+      <Bar>
+        {keeping.error.message}: {keeping.error.problems?.[0]?.message ?? keeping.error.wayOn} Undo it, or change it; it is kept then.
+      </Bar>
+    );
+  if (keeping.state !== 'movedOn') return null;
+
+  const asCopy = async () => {
+    const id = crypto.randomUUID();
+    const made = await api('POST', `/api/questions/${store.getState().question.id}/copies`, { id, document: store.getState().question });
+    if (!made.ok) return void toast.error(made.error.message, { description: made.error.wayOn });
+    leave(`/bench/${id}`);
+  };
+  const leave = (to: string) => {
+    store.keeper.abandon();
+    location.assign(to);
+  };
+  return (
+    <>
+      <Bar>
+        <strong>{keeping.error.message}.</strong> Your changes since then are still here, but they cannot be kept on top of the other version.
+        <span className="grow" />
+        <button type="button" className="btn btn-primary btn-sm" onClick={() => void asCopy()}>
+          Keep mine as a copy
+        </button>
+        <button type="button" className="btn btn-edge btn-sm" onClick={() => setDropping(true)}>
+          Take the other version…
+        </button>
+      </Bar>
+      {dropping && (
+        <Dialog title="Take the other version?" onClose={() => setDropping(false)}>
+          <p>What you changed here since it was last kept is lost then.</p>
+          <div className="flex gap-2 justify-end mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setDropping(false)}>
+              Stay here
+            </button>
+            <button type="button" className="btn btn-error" onClick={() => leave(location.href)}>
+              Drop mine
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+function Bar({ children }: { children: ReactNode }) {
+  return (
+    <div role="alert" className="bg-brick-wash border-b border-brick px-4 py-2 flex flex-wrap items-center gap-2">
+      {children}
+    </div>
+  );
+}

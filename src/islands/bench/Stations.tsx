@@ -1,0 +1,42 @@
+import { useMemo } from 'react';
+import { findings, questionModel } from '../../core';
+import type { BenchStore, Station } from './store';
+
+const STATIONS: readonly [Station, string][] = [
+  ['layOut', 'Lay out'],
+  ['key', 'Key'],
+  ['words', 'Words & marks'],
+];
+
+/** The stations in the order of the work, and the living figures. The scene stays; the panel changes. */
+export function Stations({ store }: { store: BenchStore }) {
+  const station = store((s) => s.station);
+  const question = store((s) => s.question);
+  const found = useMemo(() => findings(questionModel(question)), [question]);
+  const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
+  return (
+    <nav aria-label="Stations" className="bg-paper border-b border-rule flex items-stretch h-[40px] shrink-0">
+      {STATIONS.map(([name, words]) => (
+        <button
+          key={name}
+          type="button"
+          aria-current={station === name ? 'step' : undefined}
+          className={`px-5 font-semibold border-r border-rule border-b-3 cursor-pointer ${station === name ? 'bg-sheet border-b-brass' : 'border-b-transparent text-mute hover:text-ink'}`}
+          onClick={() => store.getState().go(name)}
+        >
+          {words}
+          {name === 'key' && found.length > 0 && (
+            <span className="figures text-sm bg-brick-wash text-brick rounded px-1.5 ml-2">
+              {found.length}
+              <span className="sr-only"> {found.length === 1 ? 'finding' : 'findings'}</span>
+            </span>
+          )}
+        </button>
+      ))}
+      <span className="grow" />
+      <p className="figures text-sm text-mute self-center px-4">
+        {count(question.items.length, 'item')} · {count(question.zones.length, 'zone')}
+      </p>
+    </nav>
+  );
+}

@@ -1,0 +1,41 @@
+import { type KeyboardEvent, useEffect, useState } from 'react';
+
+interface Props {
+  label: string;
+  value: string;
+  className?: string;
+  /** Why a text cannot be taken; null: it can. */
+  problem?: (text: string) => string | null;
+  onTyped: (text: string) => void;
+}
+
+/** A value edited in place: Enter or leaving it takes what was typed, Escape brings back what was there. */
+export function Typed({ label, value, className = '', problem, onTyped }: Props) {
+  const [text, setText] = useState(value);
+  useEffect(() => setText(value), [value]);
+  const wrong = problem?.(text) ?? null;
+  const take = () => {
+    if (text === value) return;
+    if (wrong === null) onTyped(text);
+    else setText(value);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') event.currentTarget.blur();
+    if (event.key === 'Escape') {
+      setText(value);
+      event.stopPropagation();
+    }
+  };
+  return (
+    <input
+      aria-label={label}
+      aria-invalid={wrong === null ? undefined : true}
+      title={wrong ?? undefined}
+      className={`${className} ${wrong === null ? '' : 'bg-brick-wash'}`}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={take}
+      onKeyDown={onKeyDown}
+    />
+  );
+}

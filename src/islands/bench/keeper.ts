@@ -1,0 +1,91 @@
+import type { Edit, Step } from '../../core';
+import { type ApiError, api } from '../../ui/api';
+
+/** What has become of the author's changes. */
+export type Keeping =
+  | { readonly state: 'kept'; readonly at: Date }
+  | { readonly state: 'keeping' }
+  | { readonly state: 'down' }
+  | { readonly state: 'movedOn'; readonly error: ApiError }
+  | { readonly state: 'refused'; readonly error: ApiError };
+
+export interface Keeper {
+  add(step: Step): void;
+  /** Sends what is not kept yet, at once; true when everything is kept then. */
+  flush(): Promise<boolean>;
+  pending(): boolean;
+  revision(): number;
+  /** What is not kept is given up: it stands in a copy now, or was dropped on purpose. */
+  abandon(): void;
+}
+
+const PAUSE_MS = 700;
+const RETRY_MS = 3000;
+
+/** Autosave: edits go out in batches on the revision they were made on. A batch whose answer was lost is sent again under the same id, and counts once. */
+export function keeper(questionId: string, from: number, tell: (keeping: Keeping) => void): Keeper {
+  let revision = from;
+  let waiting: Edit[] = [];
+  let batch: { id: string; edits: Edit[] } | null = null;
+  let sending: Promise<void> | null = null;
+  let stopped = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const later = (ms: number) => {
+    clearTimeout(timer);
+    timer = setTimeout(() => void flush(), ms);
+  };
+
+  async function send(): Promise<void> {
+    if (!batch) {
+      batch = { id: crypto.randomUUID(), edits: waiting };
+      waiting = [];
+    }
+    tell({ state: 'keeping' });
+    const result = await api<{ revision: number; changedAt: string }>('POST', `/api/questions/${questionId}/edits`, { id: batch.id, from: revision, edits: batch.edits });
+    if (result.ok) {
+      revision = result.value.revision;
+      batch = null;
+      return tell({ state: 'kept', at: new Date(result.value.changedAt) });
+    }
+    const { error } = result;
+    if (error.code === 'questionMovedOn') {
+      stopped = true;
+      return tell({ state: 'movedOn', error });
+    }
+    if (error.code === 'offline' || error.code === 'unavailable') {
+      later(RETRY_MS);
+      return tell({ state: 'down' });
+    }
+    // Refused as it stands: it goes out again together with the author's next change, which may be the mend.
+    waiting = [...batch.edits, ...waiting];
+    batch = null;
+    tell({ state: 'refused', error });
+  }
+
+  async function flush(): Promise<boolean> {
+    clearTimeout(timer);
+    if (sending) await sending;
+    if (!stopped && (batch || waiting.length > 0)) {
+      sending = send();
+      await sending;
+      sending = null;
+    }
+    return !batch && waiting.length === 0;
+  }
+
+  return {
+    add: (step) => {
+      waiting.push(...step);
+      if (!stopped && step.length > 0) later(PAUSE_MS);
+    },
+    flush,
+    pending: () => batch !== null || waiting.length > 0,
+    revision: () => revision,
+    abandon: () => {
+      stopped = true;
+      waiting = [];
+      batch = null;
+    },
+  };
+}

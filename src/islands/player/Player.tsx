@@ -1,0 +1,46 @@
+import { useEffect, useState } from 'react';
+import { RichText } from '../../scene/RichText';
+import { Actions } from './Actions';
+import { SceneFrame } from './SceneFrame';
+import { playerStore } from './store';
+import type { SittingView } from './types';
+
+/** The page on which people answer: a title, the instruction, the scene with its tray, and one line of actions. */
+export function Player({ sitting }: { sitting: SittingView }) {
+  const [store] = useState(() => playerStore(sitting));
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    const back = () => void store.getState().flush();
+    window.addEventListener('online', back);
+    return () => window.removeEventListener('online', back);
+  }, [store]);
+  return (
+    <>
+      <header className="bg-sheet border-b border-rule">
+        <div className="mx-auto max-w-[1216px] px-4 h-[56px] flex items-center gap-4">
+          <p className="font-heading font-semibold text-lg truncate">{sitting.release}</p>
+          <p className="text-mute truncate">{sitting.course}</p>
+          <span className="grow" />
+          <a className="btn btn-edge btn-sm" href="/sit">
+            All releases
+          </a>
+        </div>
+      </header>
+      <main className="mx-auto w-full max-w-[1216px] px-4 py-5">
+        <h1 className="text-[1.65rem] leading-tight">{sitting.question.title}</h1>
+        {sitting.question.prompt && (
+          <div className="text-lg mt-1">
+            <RichText rich={sitting.question.prompt} />
+          </div>
+        )}
+        <div className="mt-4">
+          <SceneFrame store={store} say={setSaid} />
+        </div>
+        <Actions store={store} />
+        <p role="status" aria-live="assertive" className="sr-only">
+          {said}
+        </p>
+      </main>
+    </>
+  );
+}

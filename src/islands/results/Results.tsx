@@ -1,0 +1,45 @@
+import { type Columns, DataTable, duration } from '../../ui';
+
+export interface Row {
+  learnerId: string;
+  name: string;
+  username: string | null;
+  mark: number | null;
+  max: number | null;
+  tries: number;
+  state: 'notStarted' | 'started' | 'checked' | 'ended';
+  seconds: number | null;
+}
+
+const STATES: Record<Row['state'], string> = { notStarted: 'not started', started: 'started, nothing checked', checked: 'still trying', ended: 'finished' };
+const dash = <span aria-hidden>–</span>;
+
+const columns: Columns<Row> = [
+  { id: 'name', accessorKey: 'name', header: 'learner' },
+  { id: 'username', accessorKey: 'username', header: 'user name', cell: ({ row }) => <span className="figures text-sm">{row.original.username}</span> },
+  { id: 'state', accessorFn: (row) => STATES[row.state], header: 'where they are' },
+  {
+    id: 'mark',
+    accessorFn: (row) => row.mark ?? -1,
+    header: 'mark',
+    cell: ({ row: { original } }) =>
+      original.mark === null ? (
+        dash
+      ) : (
+        <>
+          {original.mark} <span className="text-mute">/ {original.max}</span>
+        </>
+      ),
+  },
+  { id: 'tries', accessorKey: 'tries', header: 'tries' },
+  { id: 'time', accessorFn: (row) => row.seconds ?? -1, header: 'time', cell: ({ row }) => (row.original.seconds === null ? dash : duration(row.original.seconds)) },
+];
+
+export function Results({ rows }: { rows: Row[] }) {
+  if (rows.length === 0) return <p className="text-lg">This course has no learners yet. Add them on the course’s page.</p>;
+  return (
+    <div className="overflow-x-auto">
+      <DataTable rows={rows} columns={columns} caption="Learners by mark" numeric={['mark', 'tries', 'time']} sortedBy={[{ id: 'mark', desc: true }]} rowKey={(row) => row.learnerId} />
+    </div>
+  );
+}

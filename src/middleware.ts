@@ -1,0 +1,49 @@
+import { defineMiddleware } from 'astro:middleware';
+import { allowsOrigin, failedAs, log, type Person, personOf, theApp } from './server';
+
+const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Headers every answer carries. Pages get their content security policy from Astro, which knows the hashes of its own scripts. */
+const HEADERS = {
+  'x-content-type-options': 'nosniff',
+  'x-frame-options': 'DENY',
+  'referrer-policy': 'same-origin',
+  'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=()',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+};
+
+export const onRequest = defineMiddleware(async ({ request, locals, url }, next) => {
+  // These two answer for themselves, the one whether the rest can.
+  if (url.pathname === '/api/health' || url.pathname === '/api/ping') return withHeaders(await next());
+  const app = await theApp().catch((error: unknown) => log.error({ err: error }, 'cannot start'));
+  if (!app) return withHeaders(failedAs('unavailable'));
+  const cookies: string[] = [];
+  let asked: Promise<Person | null> | null = null;
+  locals.person = () => {
+    asked ??= personOf(app.auth, request.headers).then(({ person, setCookies }) => {
+      cookies.push(...setCookies);
+      return person;
+    });
+    return asked;
+  };
+
+  // Astro's own check looks at form-like bodies only; this one refuses every write that does not come from our own pages.
+  const origin = request.headers.get('origin');
+  if (!SAFE.has(request.method) && !(origin && allowsOrigin(app.config, origin, request.headers.get('host')))) return withHeaders(failedAs('crossSite'));
+
+  const began = performance.now();
+  const response = await next();
+  for (const cookie of cookies) response.headers.append('set-cookie', cookie);
+  log.debug({ method: request.method, path: url.pathname, status: response.status, ms: Math.round(performance.now() - began) }, 'answered');
+  return withHeaders(response);
+});
+
+function withHeaders(response: Response): Response {
+  for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
+  const policy = response.headers.get('content-security-policy');
+  // A hash in style-src would switch 'unsafe-inline' off, which positions on the scene need; scripts stay with their hashes.
+  if (policy) response.headers.set('content-security-policy', policy.replace(/style-src [^;]*;?/, "style-src 'self' 'unsafe-inline';"));
+  if (response.headers.get('content-type')?.startsWith('text/html')) response.headers.set('cache-control', 'no-store');
+  return response;
+}

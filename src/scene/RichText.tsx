@@ -1,0 +1,41 @@
+import type { Rich } from '../core';
+
+type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
+
+const COLOURS = { ink: 'text-ink', mute: 'text-mute', brass: 'text-brass', verdigris: 'text-verdigris', brick: 'text-brick' } as const;
+
+function Runs({ runs }: { runs: readonly Run[] }) {
+  return runs.map(({ text, strong, em, colour, lang }, i) => {
+    const words = em ? <em>{text}</em> : text;
+    return (
+      // A run has no name of its own; its place is what it is known by.
+      // biome-ignore lint/suspicious/noArrayIndexKey: see above
+      <span key={i} lang={lang} className={colour ? COLOURS[colour] : undefined}>
+        {strong ? <strong>{words}</strong> : words}
+      </span>
+    );
+  });
+}
+
+/** Rich text as elements: nothing of it is ever set as markup. */
+export function RichText({ rich }: { rich: Rich }) {
+  return rich.blocks.map((block, i) => {
+    const key = `${block.type}-${i}`;
+    if (block.type === 'paragraph')
+      return (
+        <p key={key} dir={block.dir}>
+          <Runs runs={block.runs} />
+        </p>
+      );
+    const List = block.ordered ? 'ol' : 'ul';
+    return (
+      <List key={key} dir={block.dir} className={`${block.ordered ? 'list-decimal' : 'list-disc'} ps-6`}>
+        {block.entries.map((runs, j) => (
+          <li key={`${key}-${runs.map((r) => r.text).join('')}-${j}`}>
+            <Runs runs={runs} />
+          </li>
+        ))}
+      </List>
+    );
+  });
+}

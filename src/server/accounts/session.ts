@@ -1,0 +1,14 @@
+import type { Person } from '../context';
+import type { Auth } from './auth';
+
+/** Who sent these headers; null for nobody. `setCookies` are what better-auth wants sent back (its cache of the session). */
+export async function personOf(auth: Auth, headers: Headers): Promise<{ person: Person | null; setCookies: string[] }> {
+  if (!headers.has('cookie')) return { person: null, setCookies: [] };
+  const found = await auth.api.getSession({ headers, returnHeaders: true });
+  const user = found.response?.user as { id: string; name: string; username?: string | null; role: string } | undefined;
+  const role = user?.role === 'teacher' ? 'teacher' : 'learner';
+  return {
+    person: user ? { id: user.id, name: user.name, username: user.username ?? null, role } : null,
+    setCookies: found.headers.getSetCookie(),
+  };
+}

@@ -1,0 +1,25 @@
+import type { Config } from './config';
+import type { Database } from './database/open';
+
+export type Role = 'teacher' | 'learner';
+
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly username: string | null;
+  readonly role: Role;
+}
+
+/** What every server function is given first: where things are kept and what time it is. */
+export interface Context {
+  readonly db: Database;
+  readonly config: Config;
+  readonly now: () => Date;
+}
+
+/** The same, with who is asking. */
+export interface As<Who extends Person = Person> extends Context {
+  readonly person: Who;
+}
+export type Teacher = Person & { readonly role: 'teacher' };
+export type Learner = Person & { readonly role: 'learner' };

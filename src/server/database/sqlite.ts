@@ -1,0 +1,145 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { type Client, createClient, type Transaction, type TransactionMode } from '@libsql/client';
+
+/**
+ * One connection to a SQLite file, and one queue before it. The libSQL client by itself opens up to twenty connections; a PRAGMA holds for one
+ * of them only; its busy wait blocks the event loop, so that a lock held in this very process is never released meanwhile; and a connection
+ * that met SQLITE_BUSY once keeps an unfinished statement and fails from then on until it is opened anew. All four are met here.
+ */
+const PRAGMAS = ['journal_mode=WAL', 'synchronous=FULL', 'foreign_keys=ON', 'cache_size=-16000', 'temp_store=MEMORY'];
+const BUSY_TIMEOUT_MS = 5000;
+const LONGEST_TRANSACTION_MS = 10_000;
+
+const isBusy = (error: unknown) => /^SQLITE_(BUSY|LOCKED)/.test((error as { code?: string } | null)?.code ?? '');
+
+/** Waits its turn; the function it gets back lets the next one go. */
+function turnstile() {
+  let last: Promise<unknown> = Promise.resolve();
+  return (): Promise<() => void> => {
+    let free: () => void = () => {};
+    const held = new Promise<void>((resolve) => {
+      free = resolve;
+    });
+    const mine = last;
+    last = last.then(() => held);
+    return mine.then(() => free);
+  };
+}
+
+export interface SqliteClient {
+  readonly client: Client;
+  /** Runs the body of a transaction so that a call on the client itself in it throws, instead of waiting for ever for its own turn. */
+  readonly within: <T>(body: () => Promise<T>) => Promise<T>;
+}
+
+export async function openSqlite(url: string, onLongTransaction: (ms: number) => void): Promise<SqliteClient> {
+  const raw = createClient({ url, timeout: BUSY_TIMEOUT_MS, concurrency: 1 });
+  const setUp = async () => {
+    for (const pragma of PRAGMAS) await raw.execute(`PRAGMA ${pragma}`);
+  };
+  await setUp();
+
+  const turn = turnstile();
+  const inTransaction = new AsyncLocalStorage<{ open: boolean }>();
+  const refuseInside = (what: string) => {
+    if (inTransaction.getStore()?.open) throw new Error(`${what} inside a transaction: use the transaction`);
+  };
+  const healAfter = async (error: unknown) => {
+    if (!isBusy(error)) return;
+    raw.reconnect();
+    await setUp();
+  };
+
+  const queued = <Name extends 'execute' | 'batch' | 'migrate' | 'executeMultiple' | 'sync'>(name: Name) =>
+    (async (...args: unknown[]) => {
+      refuseInside(name);
+      const free = await turn();
+      try {
+        return await (raw[name] as (...all: unknown[]) => Promise<unknown>)(...args);
+      } catch (error) {
+        await healAfter(error);
+        throw error;
+      } finally {
+        free();
+      }
+    }) as unknown as Client[Name];
+
+  const transaction = async (mode: TransactionMode = 'write'): Promise<Transaction> => {
+    refuseInside('transaction');
+    const free = await turn();
+    let open: Transaction;
+    try {
+      open = await raw.transaction(mode);
+    } catch (error) {
+      await healAfter(error);
+      free();
+      throw error;
+    }
+    let busy: unknown = null;
+    let ended = false;
+    const end = async () => {
+      if (ended) return;
+      ended = true;
+      clearTimeout(timer);
+      try {
+        if (busy) await healAfter(busy);
+      } finally {
+        free();
+      }
+    };
+    const timer = setTimeout(() => {
+      onLongTransaction(LONGEST_TRANSACTION_MS);
+      open.close();
+      void end();
+    }, LONGEST_TRANSACTION_MS);
+    const noting = async <T>(work: Promise<T>) => {
+      try {
+        return await work;
+      } catch (error) {
+        if (isBusy(error)) busy = error;
+        throw error;
+      }
+    };
+    return {
+      execute: (...args: [never]) => noting(open.execute(...args)),
+      batch: (statements) => noting(open.batch(statements)),
+      executeMultiple: (sql) => noting(open.executeMultiple(sql)),
+      commit: () => noting(open.commit()).finally(end),
+      rollback: () => noting(open.rollback()).finally(end),
+      close: () => {
+        open.close();
+        void end();
+      },
+      get closed() {
+        return open.closed;
+      },
+    } as Transaction;
+  };
+
+  const client = {
+    execute: queued('execute'),
+    batch: queued('batch'),
+    migrate: queued('migrate'),
+    executeMultiple: queued('executeMultiple'),
+    sync: queued('sync'),
+    transaction,
+    close: () => raw.close(),
+    reconnect: () => raw.reconnect(),
+    get closed() {
+      return raw.closed;
+    },
+    protocol: 'file',
+  } as Client;
+
+  const within = <T>(body: () => Promise<T>) => {
+    const state = { open: true };
+    return inTransaction.run(state, async () => {
+      try {
+        return await body();
+      } finally {
+        state.open = false;
+      }
+    });
+  };
+  return { client, within };
+}

@@ -1,0 +1,153 @@
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Edit, FindingCounts, Kind, Move, Question } from '../../core';
+import { user } from './accountTables';
+
+const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
+const owner = (name: string) =>
+  text(name)
+    .notNull()
+    .references(() => user.id);
+
+export const question = sqliteTable(
+  'question',
+  {
+    id: text('id').primaryKey(),
+    ownerId: owner('owner_id'),
+    title: text('title').notNull(),
+    kind: text('kind').$type<Kind>().notNull(),
+    document: text('document', { mode: 'json' }).$type<Question>().notNull(),
+    revision: integer('revision').notNull(),
+    findings: text('findings', { mode: 'json' }).$type<FindingCounts>().notNull(),
+    createdAt: moment('created_at').notNull(),
+    changedAt: moment('changed_at').notNull(),
+    deletedAt: moment('deleted_at'),
+  },
+  (t) => [index('question_of_owner').on(t.ownerId, t.deletedAt, t.changedAt)],
+);
+
+/** Every batch of edits a question took, by the revision it led to. `batchId` is the client's: a batch sent twice counts once. */
+export const questionRevision = sqliteTable(
+  'question_revision',
+  {
+    questionId: text('question_id')
+      .notNull()
+      .references(() => question.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    batchId: text('batch_id').notNull(),
+    authorId: owner('author_id'),
+    edits: text('edits', { mode: 'json' }).$type<Edit[]>().notNull(),
+    at: moment('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.questionId, t.revision] }), uniqueIndex('revision_batch').on(t.questionId, t.batchId)],
+);
+
+export const course = sqliteTable(
+  'course',
+  {
+    id: text('id').primaryKey(),
+    title: text('title').notNull(),
+    ownerId: owner('owner_id'),
+    createdAt: moment('created_at').notNull(),
+  },
+  (t) => [index('course_of_owner').on(t.ownerId)],
+);
+
+export const courseLearner = sqliteTable(
+  'course_learner',
+  {
+    courseId: text('course_id')
+      .notNull()
+      .references(() => course.id, { onDelete: 'cascade' }),
+    learnerId: text('learner_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    addedAt: moment('added_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('course_of_learner').on(t.learnerId)],
+);
+
+export const release = sqliteTable(
+  'release',
+  {
+    id: text('id').primaryKey(),
+    courseId: text('course_id')
+      .notNull()
+      .references(() => course.id),
+    title: text('title').notNull(),
+    releasedBy: owner('released_by'),
+    createdAt: moment('created_at').notNull(),
+  },
+  (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
+);
+
+/** What an edition holds: the questions of its set, whole, as they were. */
+export interface EditionContent {
+  readonly questions: readonly Question[];
+}
+
+/** Unchangeable: the database itself refuses to alter or delete one (see the migrations). */
+export const edition = sqliteTable(
+  'edition',
+  {
+    releaseId: text('release_id')
+      .notNull()
+      .references(() => release.id),
+    number: integer('number').notNull(),
+    content: text('content', { mode: 'json' }).$type<EditionContent>().notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.releaseId, t.number] })],
+);
+
+export const sitting = sqliteTable(
+  'sitting',
+  {
+    id: text('id').primaryKey(),
+    releaseId: text('release_id')
+      .notNull()
+      .references(() => release.id),
+    learnerId: text('learner_id')
+      .notNull()
+      .references(() => user.id),
+    number: integer('number').notNull(),
+    /** What is drawn for this sitting (names, the tray's order) is drawn from it. */
+    seed: text('seed').notNull(),
+    startedAt: moment('started_at').notNull(),
+  },
+  (t) => [uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number)],
+);
+
+/** Append-only: the truth of a sitting. `id` is made by the client, so that a move sent twice counts once. */
+export const move = sqliteTable(
+  'move',
+  {
+    sittingId: text('sitting_id')
+      .notNull()
+      .references(() => sitting.id),
+    n: integer('n').notNull(),
+    id: text('id').notNull(),
+    edition: integer('edition').notNull(),
+    question: integer('question').notNull(),
+    body: text('body', { mode: 'json' }).$type<Move>().notNull(),
+    at: moment('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.sittingId, t.n] }), uniqueIndex('move_id').on(t.sittingId, t.id)],
+);
+
+/** A cache of what the moves say of one question of a sitting; it can be worked out again from them. */
+export const standing = sqliteTable(
+  'standing',
+  {
+    sittingId: text('sitting_id')
+      .notNull()
+      .references(() => sitting.id),
+    question: integer('question').notNull(),
+    tries: integer('tries').notNull(),
+    mark: real('mark').notNull(),
+    max: real('max').notNull(),
+    fullMarks: integer('full_marks', { mode: 'boolean' }).notNull(),
+    ended: integer('ended', { mode: 'boolean' }).notNull(),
+    checkedAt: moment('checked_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.sittingId, t.question] })],
+);

@@ -1,0 +1,37 @@
+import type { Problem } from '../core';
+
+/** The one closed table of what can go wrong: its HTTP status and its words (what happened, and what to do). */
+export const errors = {
+  badRequest: [400, 'That request could not be read', 'Go back and try again.'],
+  notSignedIn: [401, 'You are not signed in', 'Sign in, then come back to this page.'],
+  notAllowed: [403, 'This is not yours to see', 'Sign in with another account, or go back to your own pages.'],
+  crossSite: [403, 'This came from another site', 'Open Vault Drop itself and try again there.'],
+  notFound: [404, 'There is nothing here', 'It may have been deleted, or the address is incomplete.'],
+  questionMovedOn: [409, 'This question was changed somewhere else meanwhile', 'Your changes are still here. Take the other version, or keep yours as a copy.'],
+  sittingMovedOn: [409, 'You went on with this in another window', 'The page now shows where you are.'],
+  alreadyEnded: [409, 'This question is finished', 'Nothing can be moved any more.'],
+  nameTaken: [409, 'This name is taken', 'Choose another one.'],
+  lengthNeeded: [411, 'The size of that request is not known', 'Send it with a Content-Length.'],
+  tooLarge: [413, 'That is too large', 'Send less at once.'],
+  invalid: [422, 'Some of this cannot be kept', 'Mend what is marked and try again.'],
+  notReady: [422, 'This question cannot be published yet', 'Say in the key which items belong in which zone.'],
+  wrongPassword: [422, 'That is not your present password', 'Type the password you signed in with.'],
+  tooMany: [429, 'Too many tries', 'Wait a few minutes and try again.'],
+  unexpected: [500, 'Something went wrong here', 'Nothing you did. What was kept before is still there; try again in a moment.'],
+  unavailable: [503, 'The database cannot be reached', 'Try again in a moment.'],
+} as const satisfies Record<string, readonly [status: number, title: string, wayOn: string]>;
+
+export type ErrorCode = keyof typeof errors;
+export const statusOf = (code: ErrorCode) => errors[code][0];
+
+/** What is expected to go wrong is a value. `detail` goes to the client with it: only what the person asking may see. */
+export interface Failure {
+  readonly ok: false;
+  readonly code: ErrorCode;
+  readonly problems?: readonly Problem[] | undefined;
+  readonly detail?: unknown;
+}
+export type Result<T> = { readonly ok: true; readonly value: T } | Failure;
+
+export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
+export const fail = (code: ErrorCode, more: { problems?: readonly Problem[]; detail?: unknown } = {}): Failure => ({ ok: false, code, ...more });

@@ -1,0 +1,61 @@
+import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
+import type { Edit } from '../../core';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
+import type { SentMove } from '../sittings/moves';
+
+/** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
+const uuid = () =>
+  string()
+    .matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'has to be a UUID')
+    .required('is missing');
+const wholeNumber = () => number().integer().min(0).required();
+const MOST_EDITS = 5000;
+const MOST_MOVES = 500;
+
+export const newThing = object({ id: uuid() });
+export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
+export const copyBody = object({ id: uuid(), document: mixed() });
+export const deletion = object({ deleted: boolean().required() });
+
+const password = () =>
+  string().min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`).required('Type a password');
+export const newLearner = object({
+  name: string().min(1, 'Type a name').max(100, 'At most 100 characters').required('Type a name'),
+  username: string()
+    .matches(/^[A-Za-z0-9_.]{2,60}$/, '2 to 60 letters, digits, dots or underscores')
+    .required('Type a user name'),
+  password: password(),
+});
+export const newPassword = object({ password: password() });
+
+export const publication = object({ id: uuid(), courseId: uuid(), questionId: uuid(), revision: wholeNumber() });
+
+const EDITS: ReadonlySet<string> = new Set<Edit['type']>(['setQuestion', 'setItem', 'setZone', 'addItem', 'removeItem', 'addZone', 'removeZone']);
+/** The outer shape of an edit; what it does to the document is judged by the document's own schema. */
+const edit = mixed<Edit>((value): value is Edit => {
+  if (value === null || typeof value !== 'object') return false;
+  const { type, id, field, index, item, zone } = value as Record<string, unknown>;
+  if (typeof type !== 'string' || !EDITS.has(type)) return false;
+  if (type === 'setQuestion') return typeof field === 'string';
+  if (type === 'setItem' || type === 'setZone') return typeof id === 'string' && typeof field === 'string' && field !== 'id';
+  const entry = type.endsWith('Item') ? item : zone;
+  return Number.isInteger(index) && entry !== null && typeof entry === 'object' && typeof (entry as { id?: unknown }).id === 'string';
+})
+  .typeError('is not an edit')
+  .required();
+export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({ id: uuid(), from: wholeNumber(), edits: array(edit).max(MOST_EDITS).required() });
+
+const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
+const isIndex = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
+const sentMove = mixed<SentMove>((value): value is SentMove => {
+  if (value === null || typeof value !== 'object') return false;
+  const { id, kind, item, copy, zone, at, ...rest } = value as Record<string, unknown>;
+  if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
+  if (kind === 'reset' || kind === 'check') return Object.keys(value).length === 2;
+  if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
+  if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
+  return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);
+})
+  .typeError('is not a move')
+  .required();
+export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({ question: wholeNumber(), after: wholeNumber(), moves: array(sentMove).min(1).max(MOST_MOVES).required() });

@@ -1,0 +1,18 @@
+import { errors, type ErrorCode, type Failure, statusOf } from '../errors';
+
+export interface ErrorBody {
+  ok: false;
+  error: { code: ErrorCode; message: string; wayOn: string; problems?: Failure['problems']; detail?: unknown };
+}
+
+export const json = (value: unknown, status = 200, headers: Record<string, string> = {}): Response =>
+  new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers } });
+
+export function failed({ code, problems, detail }: Failure): Response {
+  const [status, message, wayOn] = errors[code];
+  const body: ErrorBody = { ok: false, error: { code, message, wayOn, ...(problems ? { problems } : {}), ...(detail === undefined ? {} : { detail }) } };
+  return json(body, status);
+}
+
+export const failedAs = (code: ErrorCode): Response => failed({ ok: false, code });
+export { statusOf };

@@ -1,0 +1,38 @@
+import { desc, eq } from 'drizzle-orm';
+import { type QuestionModel, questionModel } from '../../core';
+import type { Database } from '../database/open';
+import { edition } from '../database/tables';
+
+export interface OpenEdition {
+  readonly number: number;
+  readonly models: readonly QuestionModel[];
+}
+
+/**
+ * Editions never change, so what was worked out from one may be kept: at most this many, the one used longest ago leaving first. Each process has its
+ * own and none needs another's.
+ */
+const MOST_KEPT = 100;
+const kept = new Map<string, OpenEdition>();
+
+export async function editionOf(db: Database, releaseId: string, number: number): Promise<OpenEdition> {
+  const name = `${releaseId}/${number}`;
+  const known = kept.get(name);
+  if (known) {
+    kept.delete(name);
+    kept.set(name, known);
+    return known;
+  }
+  const row = await db.query.edition.findFirst({ where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)) });
+  if (!row) throw new Error(`Release ${releaseId} has no edition ${number}`);
+  const opened = { number, models: row.content.questions.map(questionModel) };
+  kept.set(name, opened);
+  const oldest = kept.keys().next().value;
+  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+  return opened;
+}
+
+export async function newestEdition(db: Database, releaseId: string): Promise<number> {
+  const row = await db.query.edition.findFirst({ columns: { number: true }, where: eq(edition.releaseId, releaseId), orderBy: desc(edition.number) });
+  return row?.number ?? 1;
+}

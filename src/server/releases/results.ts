@@ -1,0 +1,80 @@
+import { and, asc, eq, max, min, sql } from 'drizzle-orm';
+import { stringify } from '../../formats/csv';
+import type { As, Teacher } from '../context';
+import { user } from '../database/accountTables';
+import { course, courseLearner, move, release, sitting, standing } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { newestEdition } from './editions';
+
+export interface ResultRow {
+  learnerId: string;
+  name: string;
+  username: string | null;
+  /** Null while nothing has been checked. */
+  mark: number | null;
+  max: number | null;
+  tries: number;
+  state: 'notStarted' | 'started' | 'checked' | 'ended';
+  /** From the first move to the last, in seconds; null before the first. */
+  seconds: number | null;
+}
+export interface ResultsView {
+  release: { id: string; title: string; course: string; courseId: string; edition: number; createdAt: Date };
+  rows: ResultRow[];
+}
+
+/** Every learner of the release's course, whether they have sat or not. */
+export async function resultsOf({ db, person }: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
+  const [found] = await db
+    .select({ id: release.id, title: release.title, course: course.title, courseId: course.id, createdAt: release.createdAt })
+    .from(release)
+    .innerJoin(course, eq(course.id, release.courseId))
+    .where(and(eq(release.id, releaseId), eq(course.ownerId, person.id)));
+  if (!found) return fail('notFound');
+
+  const span = db
+    .select({ sittingId: move.sittingId, first: min(move.at).as('first'), last: max(move.at).as('last') })
+    .from(move)
+    .innerJoin(sitting, eq(sitting.id, move.sittingId))
+    .where(eq(sitting.releaseId, releaseId))
+    .groupBy(move.sittingId)
+    .as('span');
+  const rows = await db
+    .select({
+      learnerId: user.id,
+      name: user.name,
+      username: user.displayUsername,
+      sittingId: sitting.id,
+      mark: standing.mark,
+      max: standing.max,
+      tries: standing.tries,
+      ended: standing.ended,
+      first: sql<number | null>`${span.first}`,
+      last: sql<number | null>`${span.last}`,
+    })
+    .from(courseLearner)
+    .innerJoin(user, eq(user.id, courseLearner.learnerId))
+    .leftJoin(sitting, and(eq(sitting.learnerId, user.id), eq(sitting.releaseId, releaseId)))
+    .leftJoin(standing, and(eq(standing.sittingId, sitting.id), eq(standing.question, 0)))
+    .leftJoin(span, eq(span.sittingId, sitting.id))
+    .where(eq(courseLearner.courseId, found.courseId))
+    .orderBy(asc(user.name));
+
+  return ok({
+    release: { ...found, edition: await newestEdition(db, releaseId) },
+    rows: rows.map(({ sittingId, tries, ended, first, last, ...row }) => ({
+      ...row,
+      tries: tries ?? 0,
+      state: sittingId === null ? 'notStarted' : ended ? 'ended' : tries ? 'checked' : 'started',
+      seconds: first === null || last === null ? null : Math.round((last - first) / 1000),
+    })),
+  });
+}
+
+/** The results as a CSV file (RFC 4180, UTF-8), a line for each learner. */
+export function resultsCsv({ rows }: ResultsView): string {
+  return stringify(
+    ['name', 'user name', 'mark', 'out of', 'tries', 'seconds', 'state'],
+    rows.map(({ name, username, mark, max: outOf, tries, seconds, state }) => [name, username, mark, outOf, tries, seconds, state]),
+  );
+}

@@ -1,0 +1,25 @@
+import { type ReactNode, useEffect, useId, useRef } from 'react';
+
+/** A dialog over the page: Escape and the backdrop close it, the focus stays in it and goes back where it was. */
+export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const id = useId();
+  useEffect(() => {
+    const shown = dialog.current;
+    shown?.showModal();
+    return () => shown?.close();
+  }, []);
+  return (
+    <dialog ref={dialog} className="modal" aria-labelledby={id} onCancel={(event) => { event.preventDefault(); onClose(); }}>
+      <div className="modal-box bg-sheet border border-ink">
+        <h2 id={id} className="text-xl mb-3">
+          {title}
+        </h2>
+        {children}
+      </div>
+      <button type="button" className="modal-backdrop" tabIndex={-1} onClick={onClose}>
+        Close
+      </button>
+    </dialog>
+  );
+}

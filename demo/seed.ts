@@ -49,7 +49,7 @@ async function sitThrough(as: As<Learner>, question: Question, skill: number, mi
   let at = 0;
   for (let attempt = 0; attempt < (question.tries ?? 3); attempt++) {
     const moves = question.items.flatMap((item) => {
-      const knows = next() < skill + attempt * 0.25;
+      const knows = next() < skill + attempt * 0.12;
       const zone = knows ? rightZone(item.id) : (question.zones[Math.floor(next() * question.zones.length)]?.id ?? null);
       if (zone === null) return [];
       return [{ id: randomUUID(), kind: 'put' as const, item: names.item.get(item.id) ?? '', copy: 0, zone: names.zone.get(zone) ?? '' }];
@@ -81,7 +81,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
   must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
   // The three accounts on the sign-in page have everything before them; the others have sat.
   const start = Date.now() - 26 * 3_600_000;
-  for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.35 + 0.08 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));
+  for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.45 + 0.07 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));
 }
 console.log(`\nThe demo is ready. Sign in with the password ${DEMO_PASSWORD} as ${demoAccounts.map(({ username, role }) => `${username} (${role})`).join(', ')}.`);
 process.exit(0);

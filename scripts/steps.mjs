@@ -72,7 +72,10 @@ export function browser() {
   console.log('Installing Chromium…');
   try {
     execFileSync('apt-get', ['update'], { stdio: 'ignore' });
-    execFileSync('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...env, DEBIAN_FRONTEND: 'noninteractive' } });
+    execFileSync('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   } catch {
     console.error(ask);
     process.exit(1);

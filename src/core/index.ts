@@ -1,18 +1,18 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
 export type { ItemId, QuestionId, ZoneId } from './document/ids';
-export { learnerEdition, type LearnerEdition, type LearnerItem, type LearnerQuestion, type LearnerZone, type Names } from './document/learnerEdition';
+export { type LearnerEdition, type LearnerItem, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './document/learnerEdition';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type { Item, KeyEntry, Kind, Marks, Question, Settle, Shape, Tray, Zone } from './document/schema';
 export { apply, applyAll, type Edit, EditMismatch, invert, invertAll, type QuestionField, type Step } from './edit/edit';
 export { addItems, addZone, boxOfZone, remove, setBelongs, setBox, setItem, setQuestion, setZone } from './edit/steps';
 export { outlineOf, rectOutline } from './geometry/outline';
-export { type Guide, type Handle, resize, rounded, snapMove, snapResize } from './geometry/snap';
+export { type Guide, type Handle, resize, rounded, shiftWithin, snapMove, snapResize } from './geometry/snap';
 export { type Box, type Point, toScene, toStage } from './geometry/space';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
 export { candidates, winner } from './judge/drop';
-export { COPIES, type Copy, copyOf, itemOf, numberOf, type Placing, questionModel, type QuestionModel, sceneModel, type SceneModel } from './judge/model';
-export { type Move, markSoFar, replay, type Standing, takeMove, type Try, untouched } from './judge/replay';
+export { COPIES, type Copy, copyOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel } from './judge/model';
+export { type Move, markSoFar, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
 export { homes, restIn, trayBox } from './judge/rest';
 export { type Drop, isPut, type Outcome, type Placement, type Put, take } from './judge/take';
 export type { Verdict } from './judge/verdict';

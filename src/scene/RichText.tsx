@@ -31,6 +31,7 @@ export function RichText({ rich }: { rich: Rich }) {
     return (
       <List key={key} dir={block.dir} className={`${block.ordered ? 'list-decimal' : 'list-disc'} ps-6`}>
         {block.entries.map((runs, j) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: an entry has no name of its own either
           <li key={`${key}-${runs.map((r) => r.text).join('')}-${j}`}>
             <Runs runs={runs} />
           </li>

@@ -20,7 +20,8 @@ export function ZoneBed({ zone, scale, state = 'rest', className = '', extra, re
   const { shape, rotation, label, id } = zone;
   const outline = outlineOf(shape, 0);
   if (!outline) return null;
-  const cut: CSSProperties = shape.type === 'polygon' ? { clipPath: `polygon(${shape.points.map(([x, y]) => `${(x - outline.box.x) * scale}px ${(y - outline.box.y) * scale}px`).join(',')})` } : {};
+  const cut: CSSProperties =
+    shape.type === 'polygon' ? { clipPath: `polygon(${shape.points.map(([x, y]) => `${(x - outline.box.x) * scale}px ${(y - outline.box.y) * scale}px`).join(',')})` } : {};
   return (
     <div
       ref={ref}

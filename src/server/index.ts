@@ -1,6 +1,7 @@
 // What pages and endpoints use of the server.
-export { demoAccounts } from './accounts/demo';
+
 export { OPEN_AUTH_PATHS } from './accounts/auth';
+export { demoAccounts } from './accounts/demo';
 export { allowsOrigin } from './accounts/origins';
 export { makeLearner, resetLearnerPassword } from './accounts/people';
 export { personOf } from './accounts/session';
@@ -8,14 +9,14 @@ export { type App, theApp } from './app';
 export type { As, Context, Learner, Person, Role, Teacher } from './context';
 export { type CourseRow, type CourseView, type LearnerRelease, type LearnerRow, listCourses, makeCourse, openCourse, type ReleaseRow, releasesFor } from './courses/courses';
 export { canWrite } from './database/open';
-export { errors, type ErrorCode, fail, ok, type Result } from './errors';
+export { type ErrorCode, errors, fail, ok, type Result } from './errors';
 export * as bodies from './http/bodies';
-export { enter, ownPath, problem } from './http/enter';
 export { allowed, bodyOf, endpoint, guarded } from './http/endpoint';
+export { enter, ownPath, problem } from './http/enter';
 export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { log } from './log';
 export { publish } from './releases/publish';
-export { resultsCsv, resultsOf, type ResultRow, type ResultsView } from './releases/results';
+export { type ResultRow, type ResultsView, resultsCsv, resultsOf } from './releases/results';
 export { type Answer, type SentMove, takeMoves } from './sittings/moves';
 export { sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';

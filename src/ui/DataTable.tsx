@@ -30,7 +30,12 @@ export function DataTable<Row extends RowData>({ rows, columns, caption, numeric
               const sorted = header.column.getIsSorted();
               const right = numeric.includes(header.column.id);
               return (
-                <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined} style={right ? { textAlign: 'right' } : undefined}>
+                <th
+                  key={header.id}
+                  scope="col"
+                  aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
+                  style={right ? { textAlign: 'right' } : undefined}
+                >
                   {header.column.getCanSort() ? (
                     <button type="button" className="inline-flex items-center gap-1 cursor-pointer hover:text-ink" onClick={header.column.getToggleSortingHandler()}>
                       <table.FlexRender header={header} />

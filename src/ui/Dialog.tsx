@@ -10,7 +10,15 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
     return () => shown?.close();
   }, []);
   return (
-    <dialog ref={dialog} className="modal" aria-labelledby={id} onCancel={(event) => { event.preventDefault(); onClose(); }}>
+    <dialog
+      ref={dialog}
+      className="modal"
+      aria-labelledby={id}
+      onCancel={(event) => {
+        event.preventDefault();
+        onClose();
+      }}
+    >
       <div className="modal-box bg-sheet border border-ink">
         <h2 id={id} className="text-xl mb-3">
           {title}

@@ -62,7 +62,15 @@ export function learnerEdition(question: Question, seed: string): LearnerEdition
       prompt: question.prompt,
       scene: question.scene,
       tray: question.tray,
-      items: question.items.map(({ label, size, rotation, copies, family }, i) => ({ id: itemNames[i] as string, label, size, rotation, copies, family, home: at[i] as { x: number; y: number } })),
+      items: question.items.map(({ label, size, rotation, copies, family }, i) => ({
+        id: itemNames[i] as string,
+        label,
+        size,
+        rotation,
+        copies,
+        family,
+        home: at[i] as { x: number; y: number },
+      })),
       zones: question.zones.map(({ label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor }, i) => ({
         id: zoneNames[i] as string,
         label,

@@ -56,8 +56,7 @@ const entries = (inner: Anything, most: number) =>
     .max(most, `has to have at most ${most} entries`);
 
 /** A list; left out it is empty. (Yup's own array type loses the variants below, hence the typed view.) */
-export const list = <Inner extends Anything>(inner: Inner, most: number) =>
-  entries(inner, most).default(() => []) as unknown as MixedSchema<Out<Inner>[], AnyObject, Out<Inner>[]>;
+export const list = <Inner extends Anything>(inner: Inner, most: number) => entries(inner, most).default(() => []) as unknown as MixedSchema<Out<Inner>[], AnyObject, Out<Inner>[]>;
 
 /** A list that may be left out or null, which is the same. */
 export const listOrNull = <Inner extends Anything>(inner: Inner, most: number) =>

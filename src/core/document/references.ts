@@ -54,8 +54,7 @@ function keyProblems(question: Question): Problem[] {
         if (items.has(id) && items.get(id)?.copies !== 1) say(`belongs[${j}]`, `Item "${id}" stands in a sequence, so it has to have one copy.`);
     }
     const belongs = entry.belongs ?? question.items.filter((item) => item.value !== null).map((item) => item.id);
-    if (entry.need?.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless'))
-      say('need', 'All of an endless item cannot be needed.');
+    if (entry.need?.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless')) say('need', 'All of an endless item cannot be needed.');
     return problems;
   });
 }

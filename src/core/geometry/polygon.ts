@@ -83,8 +83,7 @@ export function isSimplePolygon(corners: Corners): boolean {
 
 type Corner = readonly [number, number];
 const turnOf = (a: Corner, b: Corner, c: Corner) => Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
-const within = (a: Corner, b: Corner, p: Corner) =>
-  Math.min(a[0], b[0]) <= p[0] && p[0] <= Math.max(a[0], b[0]) && Math.min(a[1], b[1]) <= p[1] && p[1] <= Math.max(a[1], b[1]);
+const within = (a: Corner, b: Corner, p: Corner) => Math.min(a[0], b[0]) <= p[0] && p[0] <= Math.max(a[0], b[0]) && Math.min(a[1], b[1]) <= p[1] && p[1] <= Math.max(a[1], b[1]);
 
 function segmentsMeet(a: Corner, b: Corner, p: Corner, q: Corner): boolean {
   const d1 = turnOf(p, q, a);

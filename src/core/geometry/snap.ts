@@ -1,4 +1,4 @@
-import type { Box } from './space';
+import type { Box, Point } from './space';
 
 /** A line shown while something snaps to it: `axis` x is a vertical line at `at`, from `from` to `to` along the other axis. Scene units. */
 export interface Guide {
@@ -76,6 +76,16 @@ export function snapResize(box: Box, handle: Handle, others: readonly Box[], tol
   };
   const snapped = resize(box, handle, side('x'), side('y'));
   return { box: snapped, guides: guidesOf(snapped, others) };
+}
+
+/** The shift nearest to the one wanted that leaves all boxes on the scene; a box larger than the scene keeps its top left on it. */
+export function shiftWithin(boxes: readonly Box[], wanted: Point, scene: Box): Point {
+  const along = (axis: 'x' | 'y', size: 'w' | 'h') => {
+    const least = Math.max(...boxes.map((box) => scene[axis] - box[axis]));
+    const most = Math.min(...boxes.map((box) => scene[axis] + scene[size] - box[axis] - box[size]));
+    return Math.max(least, Math.min(wanted[axis], most));
+  };
+  return { x: along('x', 'w'), y: along('y', 'h') };
 }
 
 /** Whole scene units, as the Ledger shows them. */

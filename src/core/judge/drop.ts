@@ -1,4 +1,4 @@
-import { overlapShare, rectOutline, type Outline } from '../geometry/outline';
+import { type Outline, overlapShare, rectOutline } from '../geometry/outline';
 import { reaches } from '../geometry/reach';
 import { type Point, SLACK } from '../geometry/space';
 import type { SceneModel } from './model';

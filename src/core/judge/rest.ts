@@ -37,7 +37,12 @@ export function homes(placing: Placing, order?: readonly number[]): Point[] {
   const turn = order ? order.filter((i) => placing.items[i]?.home === null) : waiting;
   const band = placing.tray ? trayBox(placing.tray, placing.scene) : { x: 0, y: 0, w: placing.scene.width, h: placing.scene.height };
   const bounds = placing.items.map(({ size, rotation }) => boundsAtOrigin({ ...size, rotation }));
-  const places = settleBoxes({ rule: 'grid', gap: TRAY_GAP }, band, turn.map((i) => bounds[i] as Box), turn.map(() => null));
+  const places = settleBoxes(
+    { rule: 'grid', gap: TRAY_GAP },
+    band,
+    turn.map((i) => bounds[i] as Box),
+    turn.map(() => null),
+  );
   const at = placing.items.map(({ home }) => home ?? { x: 0, y: 0 });
   turn.forEach((item, i) => {
     const place = places[i] as Point;

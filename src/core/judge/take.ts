@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/space';
-import { bySettling, type Board, lift, settle } from './board';
+import { type Board, bySettling, lift, settle } from './board';
 import { candidates, winner } from './drop';
 import { type Copy, copyOf, itemOf, type SceneModel } from './model';
 

@@ -29,14 +29,24 @@ export function ChangePassword() {
 
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4 max-w-sm">
-      <Field label="Present password" type="password" autoComplete="current-password" problem={errors.currentPassword?.message} {...register('currentPassword', { required: 'Type your present password' })} />
+      <Field
+        label="Present password"
+        type="password"
+        autoComplete="current-password"
+        problem={errors.currentPassword?.message}
+        {...register('currentPassword', { required: 'Type your present password' })}
+      />
       <Field
         label="New password"
         type="password"
         autoComplete="new-password"
         hint="At least 8 characters"
         problem={errors.newPassword?.message}
-        {...register('newPassword', { required: 'Type a new password', minLength: { value: 8, message: 'At least 8 characters' }, maxLength: { value: 200, message: 'At most 200 characters' } })}
+        {...register('newPassword', {
+          required: 'Type a new password',
+          minLength: { value: 8, message: 'At least 8 characters' },
+          maxLength: { value: 200, message: 'At most 200 characters' },
+        })}
       />
       <button type="submit" className="btn btn-primary self-start" disabled={isSubmitting}>
         Change password

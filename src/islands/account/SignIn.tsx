@@ -37,7 +37,14 @@ export function SignIn({ to, demo }: Props) {
 
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
-      <Field label="User name" autoComplete="username" autoCapitalize="none" spellCheck={false} problem={errors.username?.message} {...register('username', { required: 'Type your user name' })} />
+      <Field
+        label="User name"
+        autoComplete="username"
+        autoCapitalize="none"
+        spellCheck={false}
+        problem={errors.username?.message}
+        {...register('username', { required: 'Type your user name' })}
+      />
       <Field label="Password" type="password" autoComplete="current-password" problem={errors.password?.message} {...register('password', { required: 'Type your password' })} />
       {problem && (
         <p role="alert" className="bg-brick-wash text-ink border-l-4 border-brick px-3 py-2">

@@ -34,8 +34,16 @@ export function BenchScene({ store }: { store: BenchStore }) {
   const x = [0, 0.25, 0.5, 0.75];
 
   return (
-    <section ref={room} data-bench-scene aria-label="Scene" className="overflow-auto min-h-0 px-[34px] pt-2" onPointerDown={(event) => event.target instanceof Element && !event.target.closest('[data-id], .moveable-control-box') && select([])}>
-      <div className="min-h-7 text-lg leading-7">{question.prompt ? <RichText rich={question.prompt} /> : <p className="text-mute">The prompt stands here: write it at Words &amp; marks.</p>}</div>
+    <section
+      ref={room}
+      data-bench-scene
+      aria-label="Scene"
+      className="overflow-auto min-h-0 px-[34px] pt-2"
+      onPointerDown={(event) => event.target instanceof Element && !event.target.closest('[data-id], .moveable-control-box') && select([])}
+    >
+      <div className="min-h-7 text-lg leading-7">
+        {question.prompt ? <RichText rich={question.prompt} /> : <p className="text-mute">The prompt stands here: write it at Words &amp; marks.</p>}
+      </div>
       <div className="relative h-4" aria-hidden>
         {x.map((part) => (
           <span key={part} className="figures text-xs text-mute absolute" style={{ left: part * question.scene.width * scale }}>
@@ -48,13 +56,19 @@ export function BenchScene({ store }: { store: BenchStore }) {
           const box = draft.get(zone.id);
           const shown = box ? { ...zone, shape: { type: 'rect' as const, ...box } } : zone;
           return (
-              <ZoneBed key={zone.id} zone={shown} scale={scale} className={`bench-thing ${selection.has(zone.id) ? 'bench-selected' : ''}`} extra={common(zone.id, 'Zone', zone.label)}>
-                {selection.has(zone.id) && shown.shape.type === 'rect' && (
-                  <span className="figures text-xs text-brass absolute right-2 bottom-1">
-                    {Math.round(shown.shape.x)}, {Math.round(shown.shape.y)} · {Math.round(shown.shape.w)} × {Math.round(shown.shape.h)}
-                  </span>
-                )}
-              </ZoneBed>
+            <ZoneBed
+              key={zone.id}
+              zone={shown}
+              scale={scale}
+              className={`bench-thing ${selection.has(zone.id) ? 'bench-selected' : ''}`}
+              extra={common(zone.id, 'Zone', zone.label)}
+            >
+              {selection.has(zone.id) && shown.shape.type === 'rect' && (
+                <span className="figures text-xs text-brass absolute right-2 bottom-1">
+                  {Math.round(shown.shape.x)}, {Math.round(shown.shape.y)} · {Math.round(shown.shape.w)} × {Math.round(shown.shape.h)}
+                </span>
+              )}
+            </ZoneBed>
           );
         })}
         {placed
@@ -76,7 +90,11 @@ export function BenchScene({ store }: { store: BenchStore }) {
           <div
             key={`${axis}${at}`}
             className="bench-guide"
-            style={axis === 'x' ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale } : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale }}
+            style={
+              axis === 'x'
+                ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale }
+                : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale }
+            }
           />
         ))}
         <Handles ref={handles} store={store} stage={stage} scale={scale} placed={placed} />

@@ -25,7 +25,7 @@ export function BenchTop({ store }: { store: BenchStore }) {
   const { question, keeping, past, future, undo, redo } = store();
   const [publishing, setPublishing] = useState(false);
   return (
-    <header className="bg-sheet border-b border-rule h-[52px] flex items-center gap-3 px-4">
+    <header className="bg-sheet border-b border-rule h-[52px] shrink-0 flex items-center gap-3 px-4">
       <a href="/" className="font-heading font-semibold text-lg">
         Vault Drop
       </a>

@@ -8,8 +8,7 @@ import type { BenchStore } from './store';
 export function KeepingNotice({ store }: { store: BenchStore }) {
   const keeping = store((s) => s.keeping);
   const [dropping, setDropping] = useState(false);
-  if (keeping.state === 'down')
-    return <Bar>The line is down. Go on: your changes are kept in this tab and go out when it is back. Do not close it before.</Bar>;
+  if (keeping.state === 'down') return <Bar>The line is down. Go on: your changes are kept in this tab and go out when it is back. Do not close it before.</Bar>;
   if (keeping.state === 'refused')
     return (
       <Bar>

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import { addItems, addZone, type Item, type ItemId, type Question, setItem, setZone, type ZoneId, type Zone } from '../../core';
+import { addItems, addZone, type Item, type ItemId, type Question, setItem, setZone, type Zone, type ZoneId } from '../../core';
 import { freshId, newItem, newZone } from '../../core/document';
 import type { BenchStore } from './store';
 import { Typed } from './Typed';
@@ -14,7 +14,10 @@ export function LayOut({ store }: { store: BenchStore }) {
 
   const add = (event: FormEvent) => {
     event.preventDefault();
-    const labels = words.split(/[\n\t]/).map((w) => w.trim()).filter(Boolean);
+    const labels = words
+      .split(/[\n\t]/)
+      .map((w) => w.trim())
+      .filter(Boolean);
     if (labels.length === 0) return;
     const items = itemsNamed(question, labels);
     store.getState().do(addItems(question, items));
@@ -63,10 +66,12 @@ export function LayOut({ store }: { store: BenchStore }) {
         <h3 className="font-semibold">Selected</h3>
         {chosen.length === 0 && <p className="text-mute">Nothing. Press something on the scene, or a row of the Ledger.</p>}
         {chosen.length === 1 && chosen[0] && (
-          <label className="block mt-1">
-            <span className="text-sm text-mute">Name</span>
-            <Typed label="Name" className="input w-full" value={chosen[0].label} onTyped={(label) => rename(store, (chosen[0] as Item | Zone).id, label)} />
-          </label>
+          <div className="mt-1">
+            <span className="text-sm text-mute" aria-hidden>
+              Name
+            </span>
+            <Typed label="Name of what is selected" className="input w-full" value={chosen[0].label} onTyped={(label) => rename(store, (chosen[0] as Item | Zone).id, label)} />
+          </div>
         )}
         {chosen.length > 1 && <p>{chosen.length} things</p>}
         {chosen.length > 0 && (
@@ -106,6 +111,9 @@ function zoneFor(question: Question): Zone {
   const n = question.zones.length;
   const id = freshId('zone', new Set<string>(question.zones.map((z) => z.id))) as ZoneId;
   const half = { y: 42, w: Math.round(width / 2 - 44), h: Math.round(Math.max(60, height - below - 72)) };
-  const shape = n < 2 ? { type: 'rect' as const, x: n === 0 ? 29 : Math.round(width / 2 + 15), ...half } : { type: 'rect' as const, x: 60 + 24 * (n % 12), y: 60 + 18 * (n % 12), w: 240, h: 160 };
+  const shape =
+    n < 2
+      ? { type: 'rect' as const, x: n === 0 ? 29 : Math.round(width / 2 + 15), ...half }
+      : { type: 'rect' as const, x: 60 + 24 * (n % 12), y: 60 + 18 * (n % 12), w: 240, h: 160 };
   return newZone({ id, label: `Zone ${n + 1}`, shape });
 }

@@ -45,7 +45,11 @@ export function PublishDialog({ store, onClose }: { store: BenchStore; onClose: 
       {courses.isError && <p className="text-brick">{courses.error.message}</p>}
       {courses.data?.length === 0 && (
         <p>
-          You have no course yet. <a className="link-brass" href="/courses">Make one</a>, then come back.
+          You have no course yet.{' '}
+          <a className="link-brass" href="/courses">
+            Make one
+          </a>
+          , then come back.
         </p>
       )}
       {courses.data && courses.data.length > 0 && (

@@ -49,7 +49,13 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
         <div role="radiogroup" aria-labelledby="marks-rule" className="flex flex-col gap-1">
           {RULES.map(([rule, words]) => (
             <label key={rule} className="flex items-center gap-2">
-              <input type="radio" className="radio radio-sm" name="marks-rule" checked={question.marks.rule === rule} onChange={() => act(setQuestion(question, 'marks', { ...question.marks, rule }))} />
+              <input
+                type="radio"
+                className="radio radio-sm"
+                name="marks-rule"
+                checked={question.marks.rule === rule}
+                onChange={() => act(setQuestion(question, 'marks', { ...question.marks, rule }))}
+              />
               {words}
             </label>
           ))}
@@ -77,7 +83,13 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
             ] as const
           ).map(([rule, words]) => (
             <label key={rule} className="flex items-center gap-2">
-              <input type="radio" className="radio radio-sm" name="after-miss" checked={question.afterMiss === rule} onChange={() => act(setQuestion(question, 'afterMiss', rule))} />
+              <input
+                type="radio"
+                className="radio radio-sm"
+                name="after-miss"
+                checked={question.afterMiss === rule}
+                onChange={() => act(setQuestion(question, 'afterMiss', rule))}
+              />
               {words}
             </label>
           ))}

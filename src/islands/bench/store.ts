@@ -1,6 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { applyAll, type Box, boxOfZone, type Guide, homes, invertAll, type Question, setBox, type Step } from '../../core';
-import { type Keeper, keeper, type Keeping } from './keeper';
+import { applyAll, type Box, boxOfZone, type Guide, homes, invertAll, type Question, type Step, setBox } from '../../core';
+import { type Keeper, type Keeping, keeper } from './keeper';
 
 export type Station = 'layOut' | 'key' | 'words';
 

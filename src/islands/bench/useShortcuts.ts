@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { type Box, remove, setBox } from '../../core';
+import { remove, setBox, shiftWithin } from '../../core';
 import { type BenchStore, boxes } from './store';
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -24,9 +24,14 @@ export function useShortcuts(store: BenchStore): void {
       if (!by) return;
       const far = event.shiftKey ? 10 : 1;
       taken(event, () => {
-        const step = boxes(question)
-          .filter(({ id }) => selection.has(id))
-          .flatMap(({ id, box }) => setBox(question, id, shifted(box, by[0] * far, by[1] * far)));
+        const chosen = boxes(question).filter(({ id }) => selection.has(id));
+        if (chosen.length === 0) return;
+        const shift = shiftWithin(
+          chosen.map(({ box }) => box),
+          { x: by[0] * far, y: by[1] * far },
+          { x: 0, y: 0, w: question.scene.width, h: question.scene.height },
+        );
+        const step = chosen.flatMap(({ id, box }) => setBox(question, id, { ...box, x: box.x + shift.x, y: box.y + shift.y }));
         store.getState().do(step);
       });
     };
@@ -34,8 +39,6 @@ export function useShortcuts(store: BenchStore): void {
     return () => window.removeEventListener('keydown', onKey);
   }, [store]);
 }
-
-const shifted = (box: Box, dx: number, dy: number): Box => ({ ...box, x: box.x + dx, y: box.y + dy });
 
 function taken(event: KeyboardEvent, what: () => void): void {
   event.preventDefault();

@@ -66,7 +66,11 @@ export function Course({ id, roster: given, releases }: { id: string; roster: Le
         </h2>
         {releases.length === 0 ? (
           <p>
-            Nothing is published here yet. Open a question in the <a className="link-brass" href="/vault">Vault</a> and press Publish.
+            Nothing is published here yet. Open a question in the{' '}
+            <a className="link-brass" href="/vault">
+              Vault
+            </a>{' '}
+            and press Publish.
           </p>
         ) : (
           <DataTable rows={releases} columns={releaseColumns} caption="Releases of this course" numeric={['edition', 'sat']} rowKey={(row) => row.id} />

@@ -38,7 +38,13 @@ export function Courses({ rows }: { rows: Row[] }) {
         <DataTable rows={rows} columns={columns} caption="Your courses" numeric={['learners']} rowKey={(row) => row.id} />
       )}
       <form onSubmit={submit} noValidate className="flex items-end gap-3 mt-8 max-w-xl">
-        <Field className="grow" label="New course" placeholder="Induction" problem={formState.errors.title?.message ?? (problem || undefined)} {...register('title', { required: 'Give the course a name', maxLength: 200 })} />
+        <Field
+          className="grow"
+          label="New course"
+          placeholder="Induction"
+          problem={formState.errors.title?.message ?? (problem || undefined)}
+          {...register('title', { required: 'Give the course a name', maxLength: 200 })}
+        />
         <button type="submit" className="btn btn-primary" disabled={formState.isSubmitting}>
           Make it
         </button>

@@ -64,7 +64,12 @@ export function Actions({ store }: { store: PlayerStore }) {
         {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass mt-2">{notice}</p>}
         {LINES[line] && (
           <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick mt-2">
-            {LINES[line]} {line === 'signedOut' && <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>Sign in</a>}
+            {LINES[line]}{' '}
+            {line === 'signedOut' && (
+              <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
+                Sign in
+              </a>
+            )}
           </p>
         )}
       </div>

@@ -34,6 +34,9 @@ export const MovableItem = memo(function MovableItem({ shown, label, spoken, siz
     ...(turns.length > 0 ? { transform: turns.join(' ') } : {}),
   };
   return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: dnd-kit listens to the keys
+    // biome-ignore lint/a11y/useAriaPropsSupportedByRole: dnd-kit gives the role, button
+    // biome-ignore lint/a11y/noStaticElementInteractions: the same
     <div
       ref={setNodeRef}
       className="tag movable"

@@ -14,10 +14,13 @@ export function Player({ sitting }: { sitting: SittingView }) {
     window.addEventListener('online', back);
     return () => window.removeEventListener('online', back);
   }, [store]);
+  // As wide as the room allows while the whole scene, its prompt and the actions stay in view.
+  const { width, height } = sitting.question.scene;
+  const maxWidth = `max(40rem, min(76rem, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem)))`;
   return (
     <>
       <header className="bg-sheet border-b border-rule">
-        <div className="mx-auto max-w-[1216px] px-4 h-[56px] flex items-center gap-4">
+        <div className="mx-auto px-4 h-[56px] flex items-center gap-4" style={{ maxWidth }}>
           <p className="font-heading font-semibold text-lg truncate">{sitting.release}</p>
           <p className="text-mute truncate">{sitting.course}</p>
           <span className="grow" />
@@ -26,7 +29,7 @@ export function Player({ sitting }: { sitting: SittingView }) {
           </a>
         </div>
       </header>
-      <main className="mx-auto w-full max-w-[1216px] px-4 py-5">
+      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
         <h1 className="text-[1.65rem] leading-tight">{sitting.question.title}</h1>
         {sitting.question.prompt && (
           <div className="text-lg mt-1">

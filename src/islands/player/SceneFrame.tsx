@@ -1,7 +1,7 @@
 import { DndContext } from '@dnd-kit/core';
 import { useCallback, useMemo, useRef } from 'react';
 import { type Copy, itemOf, type Point, trayBox } from '../../core';
-import { px, Stage, ZoneBed, type ItemState, type ZoneState } from '../../scene';
+import { type ItemState, px, Stage, ZoneBed, type ZoneState } from '../../scene';
 import { type Shown, shownCopies } from './board';
 import { MovableItem } from './MovableItem';
 import { nameOf, type PlayerState, type PlayerStore } from './store';

@@ -1,5 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { type Board, cloneBoard, type Copy, copyOf, emptyBoard, itemOf, lift, numberOf, type Outcome, type SceneModel, sceneModel, take, type Verdict } from '../../core';
+import { type Board, type Copy, cloneBoard, copyOf, emptyBoard, itemOf, lift, numberOf, type Outcome, type SceneModel, sceneModel, take, type Verdict } from '../../core';
 import { api } from '../../ui/api';
 import { boardFrom } from './board';
 import { keepOutbox, readOutbox } from './outbox';

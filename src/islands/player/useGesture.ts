@@ -1,4 +1,15 @@
-import { type DragEndEvent, type DragMoveEvent, type DragStartEvent, KeyboardCode, type KeyboardCoordinateGetter, KeyboardSensor, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  type DragEndEvent,
+  type DragMoveEvent,
+  type DragStartEvent,
+  KeyboardCode,
+  type KeyboardCoordinateGetter,
+  KeyboardSensor,
+  MouseSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { type RefObject, useCallback, useRef, useState } from 'react';
 import { type Copy, candidates, itemOf, numberOf, type Point, type SceneModel, toScene, winner } from '../../core';
 import type { Shown } from './board';
@@ -66,7 +77,10 @@ export function useGesture({ model, stage, scale, shown, homes, onStart, onTarge
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
     useSensor(TouchSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter, keyboardCodes: { start: [KeyboardCode.Space, KeyboardCode.Enter], end: [KeyboardCode.Space, KeyboardCode.Enter], cancel: [KeyboardCode.Esc] } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter,
+      keyboardCodes: { start: [KeyboardCode.Space, KeyboardCode.Enter], end: [KeyboardCode.Space, KeyboardCode.Enter], cancel: [KeyboardCode.Esc] },
+    }),
   );
 
   const letGo = ({ delta }: DragMoveEvent) => {

@@ -17,7 +17,9 @@ export function outcomeInWords({ label, zoneLabel }: Source, item: number, outco
     case 'loose':
       return `${label(item)} lies outside every zone.`;
     case 'turnedAway':
-      return outcome.why === 'full' ? `${zoneLabel(outcome.zone)} is full: ${label(item)} went back.` : `${label(item)} does not belong in ${zoneLabel(outcome.zone)}: it went back.`;
+      return outcome.why === 'full'
+        ? `${zoneLabel(outcome.zone)} is full: ${label(item)} went back.`
+        : `${label(item)} does not belong in ${zoneLabel(outcome.zone)}: it went back.`;
     case 'unknown':
       return `${label(item)} waits to be judged.`;
     case 'refused':

@@ -39,7 +39,14 @@ export function Results({ rows }: { rows: Row[] }) {
   if (rows.length === 0) return <p className="text-lg">This course has no learners yet. Add them on the course’s page.</p>;
   return (
     <div className="overflow-x-auto">
-      <DataTable rows={rows} columns={columns} caption="Learners by mark" numeric={['mark', 'tries', 'time']} sortedBy={[{ id: 'mark', desc: true }]} rowKey={(row) => row.learnerId} />
+      <DataTable
+        rows={rows}
+        columns={columns}
+        caption="Learners by mark"
+        numeric={['mark', 'tries', 'time']}
+        sortedBy={[{ id: 'mark', desc: true }]}
+        rowKey={(row) => row.learnerId}
+      />
     </div>
   );
 }

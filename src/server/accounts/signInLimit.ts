@@ -1,5 +1,5 @@
-import { eq, sql } from 'drizzle-orm';
 import { APIError, createAuthMiddleware } from 'better-auth/api';
+import { eq, sql } from 'drizzle-orm';
 import { signInFailure } from '../database/accountTables';
 import type { Database } from '../database/open';
 

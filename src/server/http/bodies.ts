@@ -58,4 +58,8 @@ const sentMove = mixed<SentMove>((value): value is SentMove => {
 })
   .typeError('is not a move')
   .required();
-export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({ question: wholeNumber(), after: wholeNumber(), moves: array(sentMove).min(1).max(MOST_MOVES).required() });
+export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({
+  question: wholeNumber(),
+  after: wholeNumber(),
+  moves: array(sentMove).min(1).max(MOST_MOVES).required(),
+});

@@ -2,7 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import { type InferType, type Schema, ValidationError } from 'yup';
 import { type App, theApp } from '../app';
 import type { As, Learner, Person, Role, Teacher } from '../context';
-import { fail, type Failure, type Result } from '../errors';
+import { type Failure, fail, type Result } from '../errors';
 import { log } from '../log';
 import { failed, failedAs, json } from './respond';
 

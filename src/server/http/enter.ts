@@ -4,7 +4,10 @@ import type { As, Learner, Role, Teacher } from '../context';
 import type { ErrorCode } from '../errors';
 
 /** A page for one role: who asks, or the answer to give instead (sign-in, or the page that says why not). */
-export async function enter<R extends Role>(page: Pick<AstroGlobal, 'locals' | 'redirect' | 'rewrite' | 'url'>, role: R): Promise<As<R extends 'teacher' ? Teacher : Learner> | Response> {
+export async function enter<R extends Role>(
+  page: Pick<AstroGlobal, 'locals' | 'redirect' | 'rewrite' | 'url'>,
+  role: R,
+): Promise<As<R extends 'teacher' ? Teacher : Learner> | Response> {
   const person = await page.locals.person();
   if (!person) return page.redirect(`/sign-in?to=${encodeURIComponent(page.url.pathname)}`);
   if (person.role !== role) return problem(page, 'notAllowed');

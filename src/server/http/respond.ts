@@ -1,4 +1,4 @@
-import { errors, type ErrorCode, type Failure, statusOf } from '../errors';
+import { type ErrorCode, errors, type Failure, statusOf } from '../errors';
 
 export interface ErrorBody {
   ok: false;

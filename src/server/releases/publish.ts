@@ -7,7 +7,10 @@ import { fail, ok, type Result } from '../errors';
 import { openQuestion } from '../vault/questions';
 
 /** Publishes a question, as it stands, to a course: a set of one, frozen as edition 1. `id` is the client's, so that publishing twice is publishing once. */
-export async function publish(as: As<Teacher>, { id, courseId, questionId, revision }: { id: string; courseId: string; questionId: string; revision: number }): Promise<Result<{ id: string }>> {
+export async function publish(
+  as: As<Teacher>,
+  { id, courseId, questionId, revision }: { id: string; courseId: string; questionId: string; revision: number },
+): Promise<Result<{ id: string }>> {
   const { db, person, now } = as;
   if (!(await ownsCourse(as, courseId))) return fail('notFound');
   const found = await openQuestion(as, questionId);

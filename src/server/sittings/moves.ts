@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { markSoFar, type Move, type QuestionModel, type Standing, takeMove } from '../../core';
+import { type Move, markSoFar, type QuestionModel, type Standing, takeMove } from '../../core';
 import type { Context } from '../context';
 import { move, sitting, standing as standingTable } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -8,7 +8,17 @@ import { namer, type TryView, tryView, viewOf } from './view';
 
 /** A move as a learner's browser sends it: drawn names, and an id it made. */
 export type SentMove =
-  | { readonly id: string; readonly kind: 'drop'; readonly item: string; readonly copy: number; readonly x: number; readonly y: number; readonly px: number; readonly py: number; readonly at?: number | undefined }
+  | {
+      readonly id: string;
+      readonly kind: 'drop';
+      readonly item: string;
+      readonly copy: number;
+      readonly x: number;
+      readonly y: number;
+      readonly px: number;
+      readonly py: number;
+      readonly at?: number | undefined;
+    }
   | { readonly id: string; readonly kind: 'put'; readonly item: string; readonly copy: number; readonly zone: string | null; readonly at?: number | undefined }
   | { readonly id: string; readonly kind: 'reset' }
   | { readonly id: string; readonly kind: 'check' };
@@ -51,7 +61,11 @@ export async function takeMoves(context: Context, sittingId: string, learnerId: 
     const { standing, bodies } = taken.value;
     const checked = bodies.some((body) => body.kind === 'check');
     if (bodies.length > 0)
-      await tx.insert(move).values(bodies.map((body, i) => ({ sittingId, n: at.last + 1 + i, id: (fresh[i] as SentMove).id, edition: at.edition.number, question: sent.question, body, at: context.now() })));
+      await tx
+        .insert(move)
+        .values(
+          bodies.map((body, i) => ({ sittingId, n: at.last + 1 + i, id: (fresh[i] as SentMove).id, edition: at.edition.number, question: sent.question, body, at: context.now() })),
+        );
     const best = markSoFar(model, standing.tries);
     if (best && checked) {
       const cache = { tries: standing.tries.length, mark: best.mark, max: best.max, fullMarks: best.fullMarks, ended: standing.ended, checkedAt: context.now() };

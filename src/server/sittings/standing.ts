@@ -21,7 +21,11 @@ export interface At {
 
 /** Works out where a question of a sitting stands, from its moves. */
 export async function standingOf({ db }: Pick<Context, 'db'>, { id, releaseId, seed }: OpenSitting, question: number): Promise<At> {
-  const moves = await db.select({ n: move.n, id: move.id, edition: move.edition, body: move.body, question: move.question }).from(move).where(eq(move.sittingId, id)).orderBy(asc(move.n));
+  const moves = await db
+    .select({ n: move.n, id: move.id, edition: move.edition, body: move.body, question: move.question })
+    .from(move)
+    .where(eq(move.sittingId, id))
+    .orderBy(asc(move.n));
   const edition = await editionOf(db, releaseId, moves.at(-1)?.edition ?? (await newestEdition(db, releaseId)));
   const model = edition.models[question];
   if (!model) throw new Error(`Edition ${edition.number} of ${releaseId} has no question ${question}`);

@@ -1,4 +1,4 @@
-import { type Copy, type Judged, itemOf, type LearnerQuestion, learnerEdition, markSoFar, numberOf, type QuestionModel, type Standing, type Verdict } from '../../core';
+import { type Copy, itemOf, type Judged, type LearnerQuestion, learnerEdition, markSoFar, numberOf, type QuestionModel, type Standing, type Verdict } from '../../core';
 import { type At, type OpenSitting, seedFor } from './standing';
 
 /** A copy in a learner's terms: the item's drawn name, and which copy of it. */

@@ -110,7 +110,10 @@ export async function editQuestion(as: As<Teacher>, id: string, batch: Batch): P
     const revision = row.revision + 1;
     const at = now();
     await tx.insert(questionRevision).values({ questionId: id, revision, batchId: batch.id, authorId: person.id, edits: [...batch.edits], at });
-    await tx.update(question).set({ document, title: document.title, kind: document.kind, revision, findings: judgeable(document), changedAt: at }).where(eq(question.id, id));
+    await tx
+      .update(question)
+      .set({ document, title: document.title, kind: document.kind, revision, findings: judgeable(document), changedAt: at })
+      .where(eq(question.id, id));
     return ok({ revision, changedAt: at });
   });
 }
@@ -124,4 +127,3 @@ function applied(document: Question, edits: readonly Edit[]): Result<Question> {
     throw error;
   }
 }
-

@@ -1,8 +1,8 @@
 import type { Settle } from '../../document/schema';
 import type { Box, Point } from '../space';
 import { anchor } from './anchor';
-import { column, row } from './lines';
 import { cellOf, grid } from './grid';
+import { column, row } from './lines';
 import { pile } from './pile';
 
 export { cellOf };

@@ -6,5 +6,7 @@ export const needMoreThanRoom: FindingRule = ({ question, entries, zones }) =>
     const zone = question.zones[entry.zone];
     const capacity = zones[entry.zone]?.capacity ?? Infinity;
     if (!zone || entry.lo <= capacity) return [];
-    return [{ where: [zone.id], message: `"${zone.label || zone.id}" needs ${entry.lo} but holds no more than ${capacity}.`, mend: 'Raise its capacity, or lower the number needed.' }];
+    return [
+      { where: [zone.id], message: `"${zone.label || zone.id}" needs ${entry.lo} but holds no more than ${capacity}.`, mend: 'Raise its capacity, or lower the number needed.' },
+    ];
   });

@@ -7,6 +7,10 @@ export const GET = guarded(async (app, { locals, params }) => {
   if (!found.ok) return failed(found);
   const name = found.value.release.title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'results';
   return new Response(resultsCsv(found.value), {
-    headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="results.csv"; filename*=UTF-8''${encodeURIComponent(name)}.csv`, 'cache-control': 'no-store' },
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="results.csv"; filename*=UTF-8''${encodeURIComponent(name)}.csv`,
+      'cache-control': 'no-store',
+    },
   });
 });

@@ -1,0 +1,55 @@
+// The layers of docs/architecture.md: each may import what stands in its row, and nothing else of ours.
+const LAYERS = {
+  core: [],
+  formats: ['core'],
+  server: ['core', 'formats'],
+  scene: ['core'],
+  ui: ['core'],
+  workers: ['core', 'formats'],
+  cli: ['core', 'formats'],
+  islands: ['core', 'scene', 'ui', 'workers'],
+  pages: ['islands', 'server', 'scene', 'ui'],
+};
+
+const layerRules = Object.entries(LAYERS).map(([layer, allowed]) => ({
+  name: `${layer}-imports-only-${allowed.join('-') || 'itself'}`,
+  severity: 'error',
+  from: { path: `^src/${layer}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^src/', pathNot: [layer, ...allowed].map((name) => `^src/${name}/`) },
+}));
+
+/** Across layers one imports the layer's index, except where a learner's page would load too much by it (ui, scene files). */
+const INDEXES = ['core', 'server'].map((layer) => ({
+  name: `${layer}-by-its-index`,
+  severity: 'error',
+  from: { path: '^src/', pathNot: [`^src/${layer}/`, '\\.test\\.tsx?$'] },
+  to: { path: `^src/${layer}/`, pathNot: `^src/${layer}/(document/)?index\\.ts$` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...layerRules,
+    ...INDEXES,
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'core-is-pure',
+      comment: 'Yup in document/ alone; nothing of Node, the browser or React anywhere in the core.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-peer', 'npm-optional', 'core'], pathNot: 'node_modules/yup/' },
+    },
+    {
+      name: 'yup-in-document-alone',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '^src/core/document/|\\.test\\.ts$' },
+      to: { path: 'node_modules/yup/' },
+    },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.astro$' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

@@ -1,43 +1,55 @@
 import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { parseQuestion } from '../src/core/document/parse';
-import { emptyBoard } from '../src/core/judge/board';
-import { questionModel } from '../src/core/judge/model';
-import { place } from '../src/core/judge/place';
-import { take } from '../src/core/judge/take';
-import { judge } from '../src/core/marks/mark';
+import { emptyBoard, itemOf, judge, type Placement, questionModel, take } from '../src/core';
+import { parseQuestion } from '../src/core/document';
+import { type Placed, place } from '../src/core/judge/place';
 
-const lines = readFileSync('../shared/conformance/grade.jsonl', 'utf8').trim().split('\n');
-describe('conf', () => {
-  for (const [n, line] of lines.entries())
-    it(`q ${n}`, () => {
-      const { question, answers } = JSON.parse(line);
-      const parsed = parseQuestion(question);
-      if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-      const model = questionModel(parsed.question);
-      for (const { response, result } of answers) {
-        let board = emptyBoard(model);
-        let away = 0;
-        if (response.placements) {
-          const r = place(model, response.placements);
-          if (!r.ok) throw new Error(r.message);
-          board = r.board;
-        }
-        for (const d of response.drops ?? []) {
-          const o = take(model, board, d, (z, i) => model.entryOf[z]?.belongs.has(i) === true);
-          if (o.to === 'turnedAway') away++;
-          if (o.to === 'refused') throw new Error(o.message);
-        }
-        const j = judge(model, board, response.try ?? 1);
-        expect(j.mark).toBeCloseTo(result.mark, 9);
-        expect(j.fraction).toBeCloseTo(result.fraction, 9);
-        expect(j.fullMarks).toBe(result.fullMarks);
-        expect(away).toBe(result.turnedAway);
-        for (const t of j.tallies) {
-          const z = result.zones[model.zones[t.entry.zone]!.id];
-          expect([t.satisfied, t.right, t.wrong]).toEqual([z.satisfied, z.right, z.wrong]);
-        }
-        for (const [i, z] of model.zones.entries()) expect(board.zones[i]!.map((c) => model.items[Math.floor(c / 10000)]!.id)).toEqual(result.zones[z.id].items);
-      }
-    });
+interface Sample {
+  question: { title: string };
+  answers: {
+    response: { id: string; try?: number; placements?: Placed[]; drops?: Placement[] };
+    result: {
+      mark: number;
+      max: number;
+      fraction: number;
+      fullMarks: boolean;
+      turnedAway: number;
+      zones: Record<string, { satisfied: boolean | null; right: number; wrong: number; items: string[] }>;
+    };
+  }[];
+}
+
+const samples = readFileSync(join(import.meta.dirname, 'conformance/grade.jsonl'), 'utf8')
+  .trim()
+  .split('\n')
+  .map((line) => JSON.parse(line) as Sample);
+
+describe('the sample questions, judged and marked', () => {
+  it.each(samples)('$question.title', ({ question, answers }) => {
+    const parsed = parseQuestion(question);
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    const model = questionModel(parsed.question);
+    for (const { response, result } of answers) {
+      const placed = place(model, response.placements ?? []);
+      if (!placed.ok) throw new Error(placed.message);
+      const board = response.placements ? placed.board : emptyBoard(model);
+      const outcomes = (response.drops ?? []).map((drop) => take(model, board, drop, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true));
+      const judged = judge(model, board, response.try ?? 1);
+      expect(judged.mark, response.id).toBeCloseTo(result.mark, 9);
+      expect(judged.fraction, response.id).toBeCloseTo(result.fraction, 9);
+      expect({ id: response.id, max: judged.max, fullMarks: judged.fullMarks, turnedAway: outcomes.filter(({ to }) => to === 'turnedAway').length }).toEqual({
+        id: response.id,
+        max: result.max,
+        fullMarks: result.fullMarks,
+        turnedAway: result.turnedAway,
+      });
+      model.zones.forEach(({ id }, zone) => {
+        const tally = judged.tallies.find(({ entry }) => entry.zone === zone);
+        const expected = result.zones[id];
+        expect(board.zones[zone]?.map((copy) => model.items[itemOf(copy)]?.id)).toEqual(expected?.items);
+        if (tally) expect([tally.satisfied, tally.right, tally.wrong]).toEqual([expected?.satisfied, expected?.right, expected?.wrong]);
+      });
+    }
+  });
 });

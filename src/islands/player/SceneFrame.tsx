@@ -66,6 +66,8 @@ export function SceneFrame({ store, say }: { store: PlayerStore; say: (words: st
   const moving = inHand?.copy ?? held;
   return (
     <DndContext
+      // Its own would count up on the server from one learner to the next.
+      id="scene"
       sensors={gesture.sensors}
       onDragStart={gesture.onDragStart}
       onDragMove={gesture.onDragMove}

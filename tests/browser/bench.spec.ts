@@ -1,0 +1,117 @@
+import { randomUUID } from 'node:crypto';
+import type { Page } from '@playwright/test';
+import { accessible, call, centre, DEMO, dragTo, expect, open, signIn, test } from './support';
+
+/** A copy of the drying question, so that tests do not change each other's. */
+async function openCopy(page: Page): Promise<string> {
+  await signIn(page, 'odile');
+  const id = randomUUID();
+  await call(page.context(), 'POST', `/api/questions/${DEMO.drying}/copies`, { id });
+  await open(page, `/bench/${id}`);
+  await expect(page.locator('.stage')).toBeVisible();
+  return id;
+}
+
+const bed = (page: Page, name: string) => page.getByRole('button', { name: `Zone ${name}` });
+const cell = (page: Page, name: string) => page.getByLabel(name, { exact: true });
+const kept = (page: Page) => expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+
+test('zones and items are moved, resized, typed, renamed and deleted; undo takes each back', async ({ page }) => {
+  await openCopy(page);
+  // Moved by pulling: snaps back onto the other zone's top edge when let go near it.
+  const zone = bed(page, 'Must stay moist');
+  const at = await centre(zone);
+  await dragTo(page, zone, { x: at.x - 30, y: at.y + 3 });
+  await expect(cell(page, 'y of Must stay moist')).toHaveValue('42');
+  await expect(cell(page, 'x of Must stay moist')).not.toHaveValue('495');
+  // Resized by its lower handle.
+  await dragTo(page, page.locator('.moveable-control.moveable-s'), { x: at.x, y: at.y + 60 });
+  await expect(cell(page, 'height of Must stay moist')).not.toHaveValue('321');
+  // Typed in the Ledger; what is no number is not taken.
+  await cell(page, 'width of Must stay moist').fill('300');
+  await cell(page, 'width of Must stay moist').press('Enter');
+  await expect(cell(page, 'width of Must stay moist')).toHaveValue('300');
+  await cell(page, 'width of Must stay moist').fill('wide');
+  await expect(cell(page, 'width of Must stay moist')).toHaveAttribute('aria-invalid', 'true');
+  await cell(page, 'width of Must stay moist').press('Escape');
+  await expect(cell(page, 'width of Must stay moist')).toHaveValue('300');
+  // Nudged with the arrow keys while the scene has the focus.
+  await bed(page, 'Stands drying').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(cell(page, 'x of Stands drying')).toHaveValue('30');
+  await expect(cell(page, 'y of Stands drying')).toHaveValue('52');
+  // Deleted, with its part of the key; and all of it taken back.
+  await page.getByRole('button', { name: 'Item Acorn' }).click();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('button', { name: 'Item Acorn' })).toHaveCount(0);
+  await kept(page);
+  const undo = page.getByRole('button', { name: 'Undo' });
+  while (await undo.isEnabled()) await undo.click();
+  await expect(cell(page, 'x of Must stay moist')).toHaveValue('495');
+  await expect(cell(page, 'height of Must stay moist')).toHaveValue('321');
+  await page.getByRole('button', { name: /^Key/ }).click();
+  await expect(page.getByRole('checkbox', { name: 'Acorn belongs in Must stay moist' })).toBeChecked();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(cell(page, 'x of Must stay moist')).not.toHaveValue('495');
+  await kept(page);
+  const before = await cell(page, 'x of Must stay moist').inputValue();
+  await page.reload();
+  await expect(cell(page, 'x of Must stay moist')).toHaveValue(before);
+});
+
+test('a press that selects is not a pull: nothing moves when the pointer goes on', async ({ page }) => {
+  await openCopy(page);
+  await bed(page, 'Must stay moist').click({ position: { x: 100, y: 100 } });
+  await page.mouse.move(300, 200, { steps: 5 });
+  await expect(cell(page, 'x of Must stay moist')).toHaveValue('495');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+});
+
+test('the key grid is walked and pressed with the keyboard', async ({ page }) => {
+  await openCopy(page);
+  await page.getByRole('button', { name: /^Key/ }).click();
+  await page.getByRole('checkbox', { name: 'Barley belongs in Stands drying' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('checkbox', { name: 'Poppy belongs in Must stay moist' })).toBeChecked();
+  await expect(page.getByRole('row', { name: /^needs/ })).toContainText('all 4');
+  await accessible(page);
+});
+
+test('another tab that changed the question meanwhile is not overwritten, and nothing is lost', async ({ page, context }) => {
+  const id = await openCopy(page);
+  const other = await context.newPage();
+  await open(other, `/bench/${id}`);
+  await other.getByLabel('Title of the question').fill('From the other tab');
+  await other.getByLabel('Title of the question').press('Enter');
+  await expect(other.getByText(/^kept/)).toBeVisible();
+  await expect
+    .poll(async () => (await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question.title)
+    .toBe('From the other tab');
+
+  // The browser itself writes a line for an answer of 409; it is the only one this test expects.
+  page.removeAllListeners('console');
+  await page.getByLabel('Title of the question').fill('From this tab');
+  await page.getByLabel('Title of the question').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('This question was changed somewhere else meanwhile');
+  await expect(page.getByText('not kept')).toBeVisible();
+  await expect(page.getByLabel('Title of the question')).toHaveValue('From this tab');
+  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await page.waitForURL((url) => !url.pathname.endsWith(id));
+  await expect(page.getByLabel('Title of the question')).toHaveValue('From this tab (copy)');
+});
+
+test('while the line is down changes wait, and go out when it is back', async ({ page, context }) => {
+  const id = await openCopy(page);
+  page.removeAllListeners('console');
+  await context.setOffline(true);
+  await page.getByLabel('Title of the question').fill('Typed without a line');
+  await page.getByLabel('Title of the question').press('Enter');
+  await expect(page.getByText('waiting for the line')).toBeVisible();
+  await context.setOffline(false);
+  await kept(page);
+  expect((await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question.title).toBe('Typed without a line');
+});

@@ -1,0 +1,85 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type BrowserContext, test as base, expect, type Locator, type Page } from '@playwright/test';
+
+export { expect };
+
+const PASSWORD = 'seedlings-26';
+
+/** A page that fails its test when the console says anything, or when it asks another host for something. */
+export function watch(page: Page): { readonly said: string[] } {
+  const said: string[] = [];
+  page.on('console', (message) => said.push(`console ${message.type()}: ${message.text()}`));
+  page.on('pageerror', (error) => said.push(`error: ${error.message}`));
+  page.on('request', (request) => {
+    const { protocol, hostname } = new URL(request.url());
+    if (/^https?:$/.test(protocol) && hostname !== '127.0.0.1') said.push(`asked another host: ${request.url()}`);
+  });
+  return { said };
+}
+
+/** Every test's own page is watched. */
+export const test = base.extend<{ quiet: { readonly said: string[] } }>({
+  quiet: [
+    async ({ page }, use) => {
+      const watched = watch(page);
+      await use(watched);
+      expect(watched.said).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+/** Signs in through the page, as people do. */
+export async function signIn(page: Page, username: string, password = PASSWORD): Promise<void> {
+  await page.goto('/sign-in');
+  await ready(page);
+  await page.getByLabel('User name').fill(username);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL((url) => url.pathname !== '/sign-in');
+  await ready(page);
+}
+
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await ready(page);
+}
+
+/** Islands are listening. */
+export const ready = (page: Page) => expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+
+/** A press on the API with the page's own cookies and the page's own origin. */
+export async function call<T>(context: BrowserContext, method: 'POST' | 'PUT' | 'PATCH' | 'GET', path: string, data?: unknown): Promise<{ status: number; body: T }> {
+  const origin = 'http://127.0.0.1:4497';
+  const response = await context.request.fetch(`${origin}${path}`, { method, ...(data === undefined ? {} : { data }), headers: { origin } });
+  return { status: response.status(), body: (await response.json().catch(() => null)) as T };
+}
+
+export const item = (page: Page, label: string) => page.locator('.movable', { hasText: label });
+export const zone = (page: Page, label: string) => page.locator('.stage .bed', { hasText: label });
+
+export async function centre(locator: Locator): Promise<{ x: number; y: number }> {
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('That is not on the page');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** Drags by mouse to a point of the page, in steps, as a hand does. */
+export async function dragTo(page: Page, what: Locator, to: { x: number; y: number }): Promise<void> {
+  const from = await centre(what);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 6, from.y + 6, { steps: 2 });
+  await page.mouse.move(to.x, to.y, { steps: 8 });
+  await page.mouse.up();
+}
+
+/** No finding of axe that is serious or worse. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`)).toEqual(
+    [],
+  );
+}
+
+export const DEMO = { release: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201', course: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101', drying: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001' };

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { App } from '../src/server/app';
+import { signInFailure } from '../src/server/database/accountTables';
+import { edition, move } from '../src/server/database/tables';
+import { takeMoves } from '../src/server/sittings/moves';
+import { sit } from '../src/server/sittings/sitting';
+import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
+
+let app: App;
+let done: () => void;
+beforeAll(async () => {
+  ({ app, done } = await testApp());
+});
+afterAll(() => done());
+
+const pragma = async (db: Pick<App['db'], 'all'>, name: string) => Object.values((await db.all<Record<string, unknown>>(sql.raw(`PRAGMA ${name}`)))[0] ?? {})[0];
+
+describe('the connection', () => {
+  it('keeps its PRAGMAs on every call and in every transaction, under parallel load', async () => {
+    const expected = { foreign_keys: 1, synchronous: 2, busy_timeout: 5000, journal_mode: 'wal' };
+    const readAll = async (db: Pick<App['db'], 'all'>) => Object.fromEntries(await Promise.all(Object.keys(expected).map(async (name) => [name, await pragma(db, name)])));
+    const results = await Promise.all(
+      Array.from({ length: 60 }, (_, i) =>
+        i % 3 === 0
+          ? app.db.transaction(async (tx) => {
+              await tx.insert(signInFailure).values({ account: `load-${i}`, count: 1, first: 0 });
+              return readAll(tx);
+            })
+          : readAll(app.db),
+      ),
+    );
+    for (const result of results) expect(result).toEqual(expected);
+    expect(await app.db.select().from(signInFailure)).toHaveLength(20);
+  });
+
+  it('rolls back what throws, and goes on', async () => {
+    await expect(
+      app.db.transaction(async (tx) => {
+        await tx.insert(signInFailure).values({ account: 'gone', count: 1, first: 0 });
+        throw new Error('on purpose');
+      }),
+    ).rejects.toThrow('on purpose');
+    expect((await app.db.select().from(signInFailure)).some(({ account }) => account === 'gone')).toBe(false);
+  });
+
+  it('refuses a call on itself inside a transaction, which would wait for ever', async () => {
+    await expect(app.db.transaction(async () => app.db.select().from(signInFailure))).rejects.toSatisfy((error: Error) =>
+      /inside a transaction/.test(`${error.message} ${error.cause}`),
+    );
+  });
+
+  it('holds foreign keys', async () => {
+    await expect(app.db.insert(edition).values({ releaseId: 'nowhere', number: 1, content: { questions: [] }, createdAt: new Date() })).rejects.toSatisfy((error: Error) =>
+      /FOREIGN KEY/.test(String(error.cause)),
+    );
+  });
+});
+
+describe('the record', () => {
+  it('cannot be altered: neither an edition nor a move', async () => {
+    const odile = await teacher(app, 'odile');
+    const courseId = await course(odile);
+    const wren = await learner(odile, courseId, 'wren');
+    const releaseId = await release(odile, courseId, seeds());
+    const sitting = must(await sit(wren, releaseId));
+    must(await takeMoves(wren, sitting.id, wren.person.id, { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'reset' }] }));
+    const refused = (words: string) => (error: Error) => String(error.cause).includes(words);
+    await expect(app.db.update(edition).set({ number: 2 })).rejects.toSatisfy(refused('an edition cannot be changed'));
+    await expect(app.db.delete(edition)).rejects.toSatisfy(refused('an edition cannot be deleted'));
+    await expect(app.db.update(move).set({ n: 2 })).rejects.toSatisfy(refused('a move cannot be changed'));
+    await expect(app.db.delete(move)).rejects.toSatisfy(refused('a move cannot be deleted'));
+  });
+});

@@ -1,0 +1,29 @@
+import { randomUUID } from 'node:crypto';
+import type { Question } from '../../src/core';
+import { parseQuestion } from '../../src/core/document';
+
+/** Two zones, four items: barley and poppy stand drying, the acorn stays moist, gravel belongs nowhere. */
+export function seeds(changes: Record<string, unknown> = {}): Question {
+  const item = (id: string, x: number) => ({ id, label: id, size: { w: 100, h: 40 }, home: { x, y: 440 } });
+  const zone = (id: string, x: number) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 400, h: 300 } });
+  const parsed = parseQuestion({
+    format: 'vault-drop/question',
+    version: 1,
+    id: randomUUID(),
+    title: 'Which seeds stand drying?',
+    kind: 'sort',
+    scene: { width: 960, height: 540 },
+    items: [item('barley', 20), item('poppy', 140), item('acorn', 260), item('gravel', 380)],
+    zones: [zone('dry', 40), zone('moist', 500)],
+    key: [
+      { zone: 'dry', belongs: ['barley', 'poppy'], need: { rule: 'all' } },
+      { zone: 'moist', belongs: ['acorn'], need: { rule: 'all' } },
+    ],
+    marks: { max: 3, rule: 'perPlacement' },
+    tries: 2,
+    afterMiss: 'sendWrongHome',
+    ...changes,
+  });
+  if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+  return parsed.question;
+}

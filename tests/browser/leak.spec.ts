@@ -27,7 +27,11 @@ async function traffic(learner: BrowserContext, releaseId: string, seed: string)
   await db.update(sitting).set({ seed }).where(eq(sitting.releaseId, releaseId));
   const sittingId = (await db.query.sitting.findFirst({ where: eq(sitting.releaseId, releaseId) }))?.id ?? '';
   // The island's uid is a hash over its props, the sitting's own id among them.
-  const bare = (text: string) => text.replaceAll(releaseId, 'RELEASE').replaceAll(sittingId, 'SITTING').replace(/<astro-island uid="\w+"/, '<astro-island');
+  const bare = (text: string) =>
+    text
+      .replaceAll(releaseId, 'RELEASE')
+      .replaceAll(sittingId, 'SITTING')
+      .replace(/<astro-island uid="\w+"/, '<astro-island');
 
   const page = await (await learner.request.get(`/sit/${releaseId}`)).text();
   const names = LABELS.map((label) => new RegExp(`&quot;id&quot;:\\[0,&quot;(\\w{6})&quot;\\],&quot;label&quot;:\\[0,&quot;${label}&quot;\\]`).exec(page)?.[1] ?? '');
@@ -42,9 +46,9 @@ async function traffic(learner: BrowserContext, releaseId: string, seed: string)
     expect(response.status()).toBe(200);
     return bare(await response.text());
   };
+  answers.push(await send(0, { kind: 'reset' }));
   for (const [i, item] of names.entries())
-    answers.push(await send(i, i % 2 ? { kind: 'put', item, copy: 0, zone: zoneName } : { kind: 'drop', item, copy: 0, x: 100, y: 100, px: 120, py: 110 }));
-  answers.push(await send(names.length, { kind: 'reset' }));
+    answers.push(await send(i + 1, i % 2 ? { kind: 'put', item, copy: 0, zone: zoneName } : { kind: 'drop', item, copy: 0, x: 100, y: 100, px: 120, py: 110 }));
   answers.push(bare(await (await learner.request.get(`/sit/${releaseId}`)).text()));
   return { before: [bare(page), ...answers], judged: await send(names.length + 1, { kind: 'check' }) };
 }

@@ -1,9 +1,9 @@
-import { and, eq } from 'drizzle-orm';
-import { type Move, markSoFar, type QuestionModel, type Standing, takeMove } from '../../core';
+import { type Move, markSoFar, takeMove } from '../../core';
 import type { Context } from '../context';
-import { move, sitting, standing as standingTable } from '../database/tables';
+import { move, standing as standingTable } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type At, standingOf } from './standing';
+import { recall, remember } from './recent';
+import { type At, sittingOf, standingOf } from './standing';
 import { namer, type TryView, tryView, viewOf } from './view';
 
 /** A move as a learner's browser sends it: drawn names, and an id it made. */
@@ -39,63 +39,97 @@ export interface Answer {
   ended: boolean;
 }
 
+/** How often another process may get in between before that is taken for something worse. */
+const MOST_ATTEMPTS = 4;
+
 /** Keeps a learner's moves, in order and each once, and judges the checks among them. */
 export async function takeMoves(context: Context, sittingId: string, learnerId: string, sent: Sent): Promise<Result<Answer>> {
-  const { db } = context;
-  return db.transaction(async (tx): Promise<Result<Answer>> => {
-    const [mine] = await tx
-      .select({ id: sitting.id, releaseId: sitting.releaseId, seed: sitting.seed })
-      .from(sitting)
-      .where(and(eq(sitting.id, sittingId), eq(sitting.learnerId, learnerId)));
-    if (!mine || sent.question !== 0) return fail('notFound');
-    const at = await standingOf({ db: tx as unknown as Context['db'] }, mine, sent.question);
-    const model = at.edition.models[sent.question] as QuestionModel;
+  for (let attempt = 1; ; attempt++) {
+    const recalled = attempt === 1 ? recall(sittingId) : null;
+    const current = recalled?.sitting.learnerId === learnerId && recalled.question === sent.question ? recalled : null;
+    const at = current ?? (await lookUp(context, sittingId, learnerId, sent.question));
+    if (!at) return fail('notFound');
 
     const fresh = sent.moves.filter((m) => !at.known.has(m.id));
     const seen = sent.moves.reduce((most, m) => Math.max(most, at.known.get(m.id) ?? 0), sent.after);
-    // Moves the browser does not know of lie between: another window went on. Nothing is taken; the page is told where it stands.
-    if (fresh.length > 0 && seen !== at.last) return fail('sittingMovedOn', { detail: viewOf(mine, at) });
-
-    const taken = takeAll(model, at, fresh);
-    if (!taken.ok) return taken;
-    const { standing, bodies } = taken.value;
-    const checked = bodies.some((body) => body.kind === 'check');
-    if (bodies.length > 0)
-      await tx
-        .insert(move)
-        .values(
-          bodies.map((body, i) => ({ sittingId, n: at.last + 1 + i, id: (fresh[i] as SentMove).id, edition: at.edition.number, question: sent.question, body, at: context.now() })),
-        );
-    const best = markSoFar(model, standing.tries);
-    if (best && checked) {
-      const cache = { tries: standing.tries.length, mark: best.mark, max: best.max, fullMarks: best.fullMarks, ended: standing.ended, checkedAt: context.now() };
-      await tx
-        .insert(standingTable)
-        .values({ sittingId, question: sent.question, ...cache })
-        .onConflictDoUpdate({ target: [standingTable.sittingId, standingTable.question], set: cache });
+    if (fresh.length > 0 && seen !== at.last) {
+      // Either this process remembers an older state, or another window went on. Then nothing is taken, and the page is told where it stands.
+      if (current) continue;
+      return fail('sittingMovedOn', { detail: viewOf(at) });
     }
-    return ok({
-      last: at.last + bodies.length,
-      lastTry: sent.moves.some((m) => m.kind === 'check') ? tryView(standing, namer(model, at.names.item)) : null,
-      best: best ? { mark: best.mark, max: best.max } : null,
-      tries: standing.tries.length,
-      ended: standing.ended,
-    });
-  });
+    const taken = takeAll(at, fresh);
+    if (!taken.ok) return taken;
+    const { bodies, next } = taken.value;
+    if (bodies.length > 0 && !(await store(context, next, fresh, bodies))) {
+      if (attempt < MOST_ATTEMPTS) continue;
+      return fail('unavailable');
+    }
+    remember(next);
+    return ok(answerOf(next, sent));
+  }
 }
 
-function takeAll(model: QuestionModel, at: At, fresh: readonly SentMove[]): Result<{ standing: Standing; bodies: Move[] }> {
-  let standing = at.standing;
+async function lookUp(context: Context, sittingId: string, learnerId: string, question: number): Promise<At | null> {
+  const mine = await sittingOf(context, sittingId, learnerId);
+  return mine && standingOf(context, mine, question);
+}
+
+/**
+ * Stores the moves and what they come to, all or nothing. The numbers of the moves are their place in the primary key, so that of two who go on from one
+ * state only the first is stored: false for the other, who has to look again.
+ */
+async function store({ db, now }: Context, at: At, fresh: readonly SentMove[], bodies: readonly Move[]): Promise<boolean> {
+  const { sitting, question, standing } = at;
+  const first = at.last - bodies.length + 1;
+  const when = now();
+  const rows = bodies.map((body, i) => ({ sittingId: sitting.id, n: first + i, id: (fresh[i] as SentMove).id, edition: at.edition, question, body, at: when }));
+  const insert = db.insert(move).values(rows);
+  const best = markSoFar(at.model, standing.tries);
+  try {
+    if (!best || !bodies.some(({ kind }) => kind === 'check')) await insert;
+    else {
+      const cache = { tries: standing.tries.length, mark: best.mark, max: best.max, fullMarks: best.fullMarks, ended: standing.ended, checkedAt: when };
+      const upsert = db
+        .insert(standingTable)
+        .values({ sittingId: sitting.id, question, ...cache })
+        .onConflictDoUpdate({ target: [standingTable.sittingId, standingTable.question], set: cache });
+      await db.batch([insert, upsert]);
+    }
+    return true;
+  } catch (error) {
+    if (isTaken(error)) return false;
+    throw error;
+  }
+}
+
+/** A unique constraint failed; the driver's error stands beneath drizzle's. */
+const isTaken = (error: unknown): boolean => error instanceof Error && (/UNIQUE constraint failed: move\./.test(error.message) || isTaken(error.cause));
+
+function answerOf({ model, names, standing, last }: At, sent: Sent): Answer {
+  const best = markSoFar(model, standing.tries);
+  return {
+    last,
+    lastTry: sent.moves.some((m) => m.kind === 'check') ? tryView(standing, namer(model, names.item)) : null,
+    best: best ? { mark: best.mark, max: best.max } : null,
+    tries: standing.tries.length,
+    ended: standing.ended,
+  };
+}
+
+/** Takes the moves one after another; `at` is used up, `next` is where they lead. */
+function takeAll(at: At, fresh: readonly SentMove[]): Result<{ next: At; bodies: Move[] }> {
+  let { standing } = at;
   const bodies: Move[] = [];
   for (const [i, sent] of fresh.entries()) {
     const body = inOwnNames(sent, at);
-    const taken = takeMove(model, standing, body);
+    const taken = takeMove(at.model, standing, body);
     if (!taken.ok && taken.reason === 'ended') return fail('alreadyEnded');
     if (!taken.ok) return fail('invalid', { problems: [{ path: `moves[${i}].${taken.path}`, message: 'This move cannot be taken.' }] });
     standing = taken.standing;
     bodies.push(body);
+    at.known.set(sent.id, at.last + bodies.length);
   }
-  return ok({ standing, bodies });
+  return ok({ next: { ...at, standing, last: at.last + bodies.length }, bodies });
 }
 
 /** A drawn name that is not of this sitting becomes a name no item has, and is refused with its place like any other. */

@@ -22,5 +22,5 @@ export async function sit(as: As<Learner>, releaseId: string): Promise<Result<Si
   const mine = await db.query.sitting.findFirst({ where: and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, person.id), eq(sitting.number, 1)) });
   if (!mine) return fail('unexpected');
   const at = await standingOf(as, mine, 0);
-  return ok({ ...viewOf(mine, at), release: found.title, course: found.course });
+  return at ? ok({ ...viewOf(at), release: found.title, course: found.course }) : fail('unexpected');
 }

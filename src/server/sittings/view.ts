@@ -1,5 +1,5 @@
 import { type Copy, itemOf, type Judged, type LearnerQuestion, learnerEdition, markSoFar, numberOf, type QuestionModel, type Standing, type Verdict } from '../../core';
-import { type At, type OpenSitting, seedFor } from './standing';
+import { type At, seedFor } from './standing';
 
 /** A copy in a learner's terms: the item's drawn name, and which copy of it. */
 export interface NamedCopy {
@@ -41,8 +41,8 @@ export interface SittingView extends QuestionView {
   last: number;
 }
 
-export function viewOf(sitting: OpenSitting, at: At): Omit<SittingView, 'release' | 'course'> {
-  return { id: sitting.id, last: at.last, ...questionView(at.edition.models[0] as QuestionModel, seedFor(sitting.seed, 0), at.standing) };
+export function viewOf({ sitting, question, model, standing, last }: At): Omit<SittingView, 'release' | 'course'> {
+  return { id: sitting.id, last, ...questionView(model, seedFor(sitting.seed, question), standing) };
 }
 
 function questionView(model: QuestionModel, seed: string, standing: Standing): QuestionView {

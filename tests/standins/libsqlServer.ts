@@ -161,8 +161,14 @@ export async function libsqlServer(file: string, authToken: string): Promise<Lib
 
   const server = http.createServer(async (request, response) => {
     count++;
-    if (request.headers.authorization !== `Bearer ${authToken}`) return response.writeHead(401).end('{"message":"unauthorized"}');
-    if (request.method !== 'POST' || request.url !== '/v2/pipeline') return response.writeHead(request.url === '/v2' ? 200 : 404).end();
+    if (request.headers.authorization !== `Bearer ${authToken}`) {
+      response.writeHead(401).end('{"message":"unauthorized"}');
+      return;
+    }
+    if (request.method !== 'POST' || request.url !== '/v2/pipeline') {
+      response.writeHead(404).end();
+      return;
+    }
     const parts: Buffer[] = [];
     for await (const part of request) parts.push(part as Buffer);
     response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(await pipeline(JSON.parse(Buffer.concat(parts).toString()))));

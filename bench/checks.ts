@@ -1,0 +1,59 @@
+import { randomUUID } from 'node:crypto';
+import autocannon from 'autocannon';
+
+const CONNECTIONS = 32;
+const SECONDS = 5;
+const ROUNDS = 3;
+
+export interface Sitter {
+  /** The cookies of a signed-in learner with a ticket for the sitting. */
+  readonly cookie: string;
+  readonly sittingId: string;
+  last: number;
+}
+
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+
+async function pings(origin: string): Promise<number> {
+  const { requests, non2xx, errors } = await autocannon({ url: `${origin}/api/ping`, connections: CONNECTIONS, duration: SECONDS });
+  if (non2xx + errors > 0) throw new Error(`${non2xx + errors} pings failed`);
+  return requests.average;
+}
+
+/** Each connection is a learner of its own, who sends one check after another and takes each answer before the next. */
+async function checks(origin: string, sitters: readonly Sitter[]): Promise<number> {
+  const free = [...sitters];
+  const wrong: string[] = [];
+  const { requests, non2xx, errors } = await autocannon<{ sitter?: Sitter }>({
+    url: origin,
+    connections: CONNECTIONS,
+    duration: SECONDS,
+    requests: [
+      {
+        method: 'POST',
+        setupRequest: (request, context) => {
+          context.sitter ??= free.pop();
+          const { sittingId, cookie, last } = context.sitter as Sitter;
+          const body = JSON.stringify({ question: 0, after: last, moves: [{ id: randomUUID(), kind: 'check' }] });
+          return { ...request, path: `/api/sittings/${sittingId}/moves`, headers: { 'content-type': 'application/json', origin, cookie }, body };
+        },
+        onResponse: (status, body, { sitter }) => {
+          const answer = JSON.parse(body) as { ok: boolean; value?: { last: number; lastTry: unknown } };
+          if (!sitter || status !== 200 || answer.value?.last !== sitter.last + 1 || !answer.value.lastTry) wrong.push(body);
+          else sitter.last = answer.value.last;
+        },
+      },
+    ],
+  });
+  if (wrong.length + non2xx + errors > 0) throw new Error(`${wrong.length + non2xx + errors} checks were not judged: ${wrong[0]}`);
+  return requests.average;
+}
+
+/** Checks judged and stored a second over HTTP at 32 connections, against requests for /api/ping of the same server in the same run. */
+export async function checkRate(origin: string, sitters: readonly Sitter[]) {
+  const rates: { ping: number; check: number }[] = [];
+  for (let round = 0; round < ROUNDS; round++) rates.push({ ping: await pings(origin), check: await checks(origin, sitters) });
+  const ping = median(rates.map((r) => r.ping));
+  const check = median(rates.map((r) => r.check));
+  return { name: 'checks judged and stored a second', connections: CONNECTIONS, ping, check, ratio: check / ping, goal: '≥ 0.25', met: check / ping >= 0.25 };
+}

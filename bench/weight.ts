@@ -1,0 +1,40 @@
+import { readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { build } from 'esbuild';
+
+/** Minified and gzipped bytes of JavaScript. */
+const gzipped = (text: string | Uint8Array) => gzipSync(text, { level: 9 }).length;
+
+/** Every script a built entry loads, by following its static and dynamic imports. */
+function scriptsFrom(entry: string, seen = new Set<string>()): Set<string> {
+  if (seen.has(entry)) return seen;
+  seen.add(entry);
+  for (const [, name] of readFileSync(entry, 'utf8').matchAll(/(?:from|import)\s*\(?\s*["'](\.\/[^"']+\.js)["']/g)) scriptsFrom(join(dirname(entry), name ?? ''), seen);
+  return seen;
+}
+
+/** The learner page's JavaScript against a page with only React, React DOM and @dnd-kit/core, both minified and gzipped. */
+export async function weight(origin: string, page: string) {
+  const files = new Set<string>();
+  const islands = [...page.matchAll(/(?:component|renderer)-url="(\/_astro\/[^"]+)"/g)].map(([, path]) => path ?? '');
+  for (const path of islands) for (const file of scriptsFrom(join('dist/client', path))) files.add(file);
+  const inline = [...page.matchAll(/<script(?![^>]*src=)[^>]*>(.*?)<\/script>/gs)].map(([, text]) => text ?? '').join('\n');
+  const ours = [...files].reduce((sum, file) => sum + gzipped(readFileSync(file)), 0) + gzipped(inline);
+
+  const bare = await build({
+    stdin: {
+      contents: `import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import * as dnd from '@dnd-kit/core';
+        createRoot(document.body).render(h(dnd.DndContext, null, Object.keys(dnd).join()));`,
+      resolveDir: process.cwd(),
+    },
+    bundle: true,
+    minify: true,
+    format: 'esm',
+    target: 'es2022',
+    define: { 'process.env.NODE_ENV': '"production"' },
+    write: false,
+  });
+  const least = gzipped(bare.outputFiles[0]?.contents ?? '');
+  return { name: 'learner page JavaScript, gzipped', page: origin, ours, least, ratio: ours / least, goal: '≤ 1.4', met: ours / least <= 1.4 };
+}

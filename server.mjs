@@ -32,15 +32,24 @@ const files = sirv(join(root, 'dist/client'), {
   },
 });
 
-const refuse = (response, status, code, message, wayOn) =>
-  response.writeHead(status, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ ok: false, error: { code, message, wayOn } }));
+/** What is read of a refused body, so that its sender, who reads no answer before all is sent, gets one; whoever sends more is cut off. */
+const MOST_DRAINED = 8 * MOST_BYTES;
+
+function refuse(request, response, status, code, message, wayOn) {
+  let drained = 0;
+  request.on('data', (chunk) => {
+    drained += chunk.length;
+    if (drained > MOST_DRAINED) request.destroy();
+  });
+  request.once('end', () => response.writeHead(status, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ ok: false, error: { code, message, wayOn } })));
+}
 
 const server = http.createServer((request, response) => {
   if (!trustProxy) for (const name of FORWARDED) delete request.headers[name];
   const length = request.headers['content-length'];
   if (length === undefined && request.headers['transfer-encoding'] !== undefined)
-    return refuse(response, 411, 'lengthNeeded', 'The size of that request is not known', 'Send it with a Content-Length.');
-  if (Number(length ?? 0) > MOST_BYTES) return refuse(response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
+    return refuse(request, response, 411, 'lengthNeeded', 'The size of that request is not known', 'Send it with a Content-Length.');
+  if (Number(length ?? 0) > MOST_BYTES) return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
   files(request, response, () => handler(request, response));
 });
 server.on('error', (error) => {

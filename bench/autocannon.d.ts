@@ -6,15 +6,17 @@ declare module 'autocannon' {
     headers?: Record<string, string>;
     body?: string;
   }
-  interface Options<Context> {
+  interface DynamicRequest {
+    method?: string;
+    setupRequest?: (request: Request) => Request;
+    onResponse?: (status: number, body: string) => void;
+  }
+  interface Options {
     url: string;
     connections: number;
     duration: number;
-    requests?: {
-      method?: string;
-      setupRequest?: (request: Request, context: Context) => Request;
-      onResponse?: (status: number, body: string, context: Context) => void;
-    }[];
+    /** Called once a connection; requests set on it are its own, those of the options are shared by all. */
+    setupClient?: (client: { setRequests(requests: DynamicRequest[]): void }) => void;
   }
   interface Result {
     requests: { average: number; total: number };
@@ -22,5 +24,5 @@ declare module 'autocannon' {
     non2xx: number;
     errors: number;
   }
-  export default function autocannon<Context = object>(options: Options<Context>): Promise<Result>;
+  export default function autocannon(options: Options): Promise<Result>;
 }

@@ -9,16 +9,16 @@ import { readConfig } from '../src/server/config';
 import { sit } from '../src/server/sittings/sitting';
 import { course, learner, must, release, teacher } from '../tests/support/app';
 import { seeds } from '../tests/support/seeds';
-import { checkRate, type Sitter } from './checks';
+import { CONNECTIONS, checkRate, ROUNDS, type Sitter } from './checks';
 import { weight } from './weight';
 
 const PORT = 4496;
 const ORIGIN = `http://127.0.0.1:${PORT}`;
-const LEARNERS = 32;
+const LEARNERS = CONNECTIONS * ROUNDS;
 const data = mkdtempSync(join(tmpdir(), 'vault-drop-bench-'));
 const env = { ...process.env, VAULT_DROP_DATA: data, VAULT_DROP_ROOT: process.cwd(), NODE_ENV: 'production', LOG_LEVEL: 'warn' };
 
-/** A release without a limit of tries, and a sitting of each of 32 learners. */
+/** A release without a limit of tries, and a sitting of each learner. */
 async function prepare(): Promise<{ releaseId: string; sittings: { username: string; id: string }[] }> {
   const app = await makeApp(readConfig(env));
   const odile = await teacher(app, 'odile');
@@ -48,9 +48,11 @@ async function sitter({ username, id }: { username: string; id: string }): Promi
 
 const { releaseId, sittings } = await prepare();
 const server = spawn(process.execPath, ['server.mjs'], { env: { ...env, PORT: String(PORT), HOST: '127.0.0.1' }, stdio: ['ignore', 'ignore', 'inherit'] });
+// However this ends: a server left behind would answer the next run.
+process.on('exit', () => server.kill());
 try {
   for (let tries = 0; !(await fetch(`${ORIGIN}/api/health`).catch(() => null))?.ok; tries++) {
-    if (tries > 100) throw new Error('The server did not start');
+    if (tries > 100 || server.exitCode !== null) throw new Error('The server did not start');
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   const sitters: Sitter[] = [];
@@ -60,7 +62,7 @@ try {
   console.table(results.map(({ name, ratio, goal, met }) => ({ name, ratio: Number(ratio.toFixed(3)), goal, met })));
   console.log(JSON.stringify(results, null, 2));
 } finally {
-  server.kill('SIGTERM');
+  server.kill();
   rmSync(data, { recursive: true, force: true });
 }
 process.exit(0);

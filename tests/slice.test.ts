@@ -131,6 +131,15 @@ describe('a sitting', () => {
     expect(refused).toMatchObject({ ok: false, code: 'sittingMovedOn', detail: { last: 1 } });
   });
 
+  it('stores what comes in together, and of two that go on from one state the first', async () => {
+    const tables = await Promise.all(Array.from({ length: 8 }, sitDown));
+    const both = await Promise.all(tables.flatMap(({ put, send, check }) => [send(0, put('barley', 'dry'), check()), send(0, put('acorn', 'dry'), check())]));
+    both.forEach((answer, i) => {
+      if (i % 2 === 0) expect(must(answer)).toMatchObject({ last: 2, lastTry: { mark: 1 } });
+      else expect(answer).toMatchObject({ ok: false, code: 'sittingMovedOn', detail: { last: 2 } });
+    });
+  });
+
   it('judges a check on the server and ends when it is all right', async () => {
     const { put, send, check } = await sitDown();
     const miss = must(await send(0, put('barley', 'dry'), put('gravel', 'moist'), check()));

@@ -1,7 +1,7 @@
 import { type Move, markSoFar, takeMove } from '../../core';
 import type { Context } from '../context';
-import { move, standing as standingTable } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { type Addition, keep } from './keep';
 import { recall, remember } from './recent';
 import { type At, sittingOf, standingOf } from './standing';
 import { namer, type TryView, tryView, viewOf } from './view';
@@ -60,7 +60,7 @@ export async function takeMoves(context: Context, sittingId: string, learnerId: 
     const taken = takeAll(at, fresh);
     if (!taken.ok) return taken;
     const { bodies, next } = taken.value;
-    if (bodies.length > 0 && !(await store(context, next, fresh, bodies))) {
+    if (bodies.length > 0 && !(await keep(context.db, additionOf(next, fresh, bodies, context.now())))) {
       if (attempt < MOST_ATTEMPTS) continue;
       return fail('unavailable');
     }
@@ -74,36 +74,24 @@ async function lookUp(context: Context, sittingId: string, learnerId: string, qu
   return mine && standingOf(context, mine, question);
 }
 
-/**
- * Stores the moves and what they come to, all or nothing. The numbers of the moves are their place in the primary key, so that of two who go on from one
- * state only the first is stored: false for the other, who has to look again.
- */
-async function store({ db, now }: Context, at: At, fresh: readonly SentMove[], bodies: readonly Move[]): Promise<boolean> {
-  const { sitting, question, standing } = at;
+function additionOf(at: At, fresh: readonly SentMove[], bodies: readonly Move[], when: Date): Addition {
+  const { sitting, question, edition, model, standing } = at;
   const first = at.last - bodies.length + 1;
-  const when = now();
-  const rows = bodies.map((body, i) => ({ sittingId: sitting.id, n: first + i, id: (fresh[i] as SentMove).id, edition: at.edition, question, body, at: when }));
-  const insert = db.insert(move).values(rows);
-  const best = markSoFar(at.model, standing.tries);
-  try {
-    if (!best || !bodies.some(({ kind }) => kind === 'check')) await insert;
-    else {
-      const cache = { tries: standing.tries.length, mark: best.mark, max: best.max, fullMarks: best.fullMarks, ended: standing.ended, checkedAt: when };
-      const upsert = db
-        .insert(standingTable)
-        .values({ sittingId: sitting.id, question, ...cache })
-        .onConflictDoUpdate({ target: [standingTable.sittingId, standingTable.question], set: cache });
-      await db.batch([insert, upsert]);
-    }
-    return true;
-  } catch (error) {
-    if (isTaken(error)) return false;
-    throw error;
-  }
+  const best = bodies.some(({ kind }) => kind === 'check') ? markSoFar(model, standing.tries) : null;
+  return {
+    moves: bodies.map((body, i) => ({ sittingId: sitting.id, n: first + i, id: (fresh[i] as SentMove).id, edition, question, body, at: when })),
+    standing: best && {
+      sittingId: sitting.id,
+      question,
+      tries: standing.tries.length,
+      mark: best.mark,
+      max: best.max,
+      fullMarks: best.fullMarks,
+      ended: standing.ended,
+      checkedAt: when,
+    },
+  };
 }
-
-/** A unique constraint failed; the driver's error stands beneath drizzle's. */
-const isTaken = (error: unknown): boolean => error instanceof Error && (/UNIQUE constraint failed: move\./.test(error.message) || isTaken(error.cause));
 
 function answerOf({ model, names, standing, last }: At, sent: Sent): Answer {
   const best = markSoFar(model, standing.tries);

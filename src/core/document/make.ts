@@ -21,7 +21,7 @@ export function newQuestion(id: string, title: string): Question {
 export const newItem = (fields: Partial<Item> & { id: ItemId; label: string }): Item => itemSchema.cast({ size: { w: 130, h: 48 }, ...fields }) as Item;
 
 export const newZone = (fields: Partial<Zone> & { id: ZoneId; label: string; shape: Zone['shape'] }): Zone =>
-  zoneSchema.cast({ settle: { rule: 'grid', gap: 12 }, ...fields }) as Zone;
+  zoneSchema.cast({ settle: { rule: 'grid', gap: 20 }, ...fields }) as Zone;
 
 /** The first of `stem-1`, `stem-2`, … that is not taken. */
 export function freshId(stem: string, taken: ReadonlySet<string>): string {

@@ -35,7 +35,7 @@ export function BenchTop({ store }: { store: BenchStore }) {
       </a>
       <Typed
         label="Title of the question"
-        className="font-heading font-semibold text-lg bg-transparent min-w-0 grow max-w-[26rem] px-1 rounded hover:bg-brass-wash"
+        className="font-heading font-semibold text-lg bg-transparent field-sizing-content min-w-24 max-w-[26rem] px-1 rounded hover:bg-brass-wash"
         value={question.title}
         onTyped={(title) => {
           store.getState().do(setQuestion(store.getState().question, 'title', title));

@@ -41,7 +41,9 @@ function refuse(request, response, status, code, message, wayOn) {
     drained += chunk.length;
     if (drained > MOST_DRAINED) request.destroy();
   });
-  request.once('end', () => response.writeHead(status, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ ok: false, error: { code, message, wayOn } })));
+  request.once('end', () =>
+    response.writeHead(status, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ ok: false, error: { code, message, wayOn } })),
+  );
 }
 
 const server = http.createServer((request, response) => {

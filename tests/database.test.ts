@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { App } from '../src/server/app';
 import { signInFailure } from '../src/server/database/accountTables';
+import { canWrite } from '../src/server/database/open';
 import { edition, move } from '../src/server/database/tables';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
@@ -50,6 +52,15 @@ describe('the connection', () => {
       /inside a transaction/.test(`${error.message} ${error.cause}`),
     );
   });
+
+  it('says that it cannot be written while another process holds it, and is well again afterwards', async () => {
+    const other = createClient({ url: app.config.databaseUrl });
+    const holding = await other.transaction('write');
+    expect(await canWrite(app.db)).toBe(false);
+    await holding.rollback();
+    expect(await canWrite(app.db)).toBe(true);
+    other.close();
+  }, 30_000);
 
   it('holds foreign keys', async () => {
     await expect(app.db.insert(edition).values({ releaseId: 'nowhere', number: 1, content: { questions: [] }, createdAt: new Date() })).rejects.toSatisfy((error: Error) =>

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { accessible, call, DEMO, expect, open, signIn, test } from './support';
+import { accessible, call, DEMO, expect, open, ready, signIn, test } from './support';
 
 test('sign-in says what is wrong, and shuts an account after five wrong passwords', async ({ page }) => {
   page.removeAllListeners('console');
@@ -97,7 +97,11 @@ test('the Vault: new, copy, delete with undo', async ({ page }) => {
 test('a teacher makes a learner’s account and resets its password; the learner changes it', async ({ page, browser }) => {
   const username = `juniper.${Date.now() % 1e6}`;
   await signIn(page, 'odile');
-  await open(page, `/courses/${DEMO.course}`);
+  await open(page, '/courses');
+  await accessible(page);
+  await page.getByRole('link', { name: 'Tarn Hollow induction' }).click();
+  await page.waitForURL(/\/courses\/.+/);
+  await ready(page);
   await accessible(page);
   await page.getByLabel('Name', { exact: true }).fill('Juniper Lowe');
   await page.getByLabel('User name').fill(username);

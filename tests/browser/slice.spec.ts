@@ -1,126 +1,118 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
-import { accessible, centre, dragTo, expect, item, open, signIn, test, watch, zone } from './support';
+import type { Browser, BrowserContextOptions, Page } from '@playwright/test';
+import { finger, type Hand, keyboard, mouse } from './hands';
+import { accessible, expect, item, open, openRelease, ready, signIn, test, watch, zone } from './support';
 
 /** Makes a question of two groups at the Bench and publishes it; gives the address of its results. */
-async function author(page: Page, title: string): Promise<string> {
+async function author(page: Page, hand: Hand, title: string): Promise<string> {
   await signIn(page, 'odile');
-  await page.getByRole('button', { name: 'New question' }).click();
+  await hand.press(page.getByRole('button', { name: 'New question' }));
   await page.waitForURL(/\/bench\//);
-  await page.getByLabel('Title of the question').fill(title);
-  await page.getByLabel('Title of the question').press('Enter');
-  await page.getByRole('button', { name: 'Add a zone' }).click();
-  await page.getByLabel('Name of what is selected').fill('Stands drying');
-  await page.getByLabel('Name of what is selected').press('Enter');
-  await page.getByRole('button', { name: 'Add a zone' }).click();
-  await page.getByLabel('Name of what is selected').fill('Must stay moist');
-  await page.getByLabel('Name of what is selected').press('Enter');
-  await page.getByLabel('Add items').fill('Barley\nPoppy\nAcorn');
-  await page.getByRole('button', { name: 'Add them' }).click();
-  await page.getByRole('button', { name: /^Key/ }).click();
-  await page.getByRole('checkbox', { name: 'Barley belongs in Stands drying' }).click();
-  await page.getByRole('checkbox', { name: 'Poppy belongs in Stands drying' }).click();
-  await page.getByRole('checkbox', { name: 'Acorn belongs in Must stay moist' }).click();
-  await page.getByRole('button', { name: 'Words & marks' }).click();
-  await page.getByLabel('Prompt', { exact: true }).fill('Move each seed to where it may be stored.');
-  await page.getByLabel('Maximum mark').fill('6');
-  await page.getByLabel('Maximum mark').press('Enter');
+  await ready(page);
+  await hand.type(page.getByLabel('Title of the question'), title);
+  for (const name of ['Stands drying', 'Must stay moist']) {
+    await hand.press(page.getByRole('button', { name: 'Add a zone' }));
+    await hand.type(page.getByLabel('Name of what is selected'), name);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: `Zone ${name}` })).toBeVisible();
+  }
+  await hand.type(page.getByLabel('Add items'), 'Barley\nPoppy\nAcorn');
+  await hand.press(page.getByRole('button', { name: 'Add them' }));
+  await hand.press(page.getByRole('button', { name: /^Key/ }));
+  await hand.press(page.getByRole('checkbox', { name: 'Barley belongs in Stands drying' }));
+  await hand.press(page.getByRole('checkbox', { name: 'Poppy belongs in Stands drying' }));
+  await hand.press(page.getByRole('checkbox', { name: 'Acorn belongs in Must stay moist' }));
+  await hand.press(page.getByRole('button', { name: 'Words & marks' }));
+  await hand.type(page.getByLabel('Prompt', { exact: true }), 'Move each seed to where it may be stored.');
+  await hand.type(page.getByLabel('Maximum mark'), '6');
+  await page.keyboard.press('Enter');
   await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
   await accessible(page);
-  await page.getByRole('button', { name: 'Publish…' }).click();
-  await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
-  await page.getByRole('button', { name: 'Release now' }).click();
+  await hand.press(page.getByRole('button', { name: 'Publish…' }));
+  await hand.choose(page.getByRole('radio', { name: /Tarn Hollow induction/ }));
+  await hand.press(page.getByRole('button', { name: 'Release now' }));
   await expect(page.getByRole('heading', { name: 'It is published' })).toBeVisible();
   return (await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '';
 }
 
-async function openRelease(page: Page, title: string): Promise<void> {
-  await page.getByRole('link', { name: title }).first().click();
-  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+async function newPage(browser: Browser, options: BrowserContextOptions) {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options })).newPage();
+  return { page, watched: watch(page) };
 }
 
-test('a question is made, published, answered with the mouse, marked, and seen', async ({ page, browser }) => {
-  const title = 'Seeds, by mouse';
-  const results = await author(page, title);
+const WAYS: readonly [string, string, (page: Page) => Hand, BrowserContextOptions, kinds: string][] = [
+  ['the mouse', 'wren', mouse, {}, 'drop'],
+  ['the keyboard alone', 'linden', keyboard, {}, 'put'],
+  ['a finger', 'ash', finger, { hasTouch: true, isMobile: true, viewport: { width: 1024, height: 768 } }, 'drop'],
+];
 
-  const learner = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-  const watched = watch(learner);
-  await signIn(learner, 'wren');
-  await openRelease(learner, title);
-  await accessible(learner);
-  await dragTo(learner, item(learner, 'Barley'), await centre(zone(learner, 'Stands drying')));
-  await dragTo(learner, item(learner, 'Poppy'), await centre(zone(learner, 'Stands drying')));
-  await dragTo(learner, item(learner, 'Acorn'), await centre(zone(learner, 'Stands drying')));
-  await expect(learner.getByText('try 1 of 3 · 3 of 3 placed')).toBeVisible();
-  await learner.getByRole('button', { name: 'Check' }).click();
-  await expect(learner.getByText('One is in a wrong place. Mark 4 of 6')).toBeVisible();
-  await expect(learner.getByRole('button', { name: 'Acorn, in Stands drying, wrong' })).toBeVisible();
-  await expect(learner.getByRole('button', { name: 'Barley, in Stands drying, right' })).toBeVisible();
-  await accessible(learner);
+for (const [way, username, handOf, options, kind] of WAYS)
+  test(`a question is made, published, answered, marked and seen with ${way}`, async ({ browser }) => {
+    const title = `Seeds, with ${way}`;
+    const { page, watched: teacherSaid } = await newPage(browser, options);
+    const results = await author(page, handOf(page), title);
 
-  // A reload shows the same, the feedback too.
-  await learner.reload();
-  await expect(learner.getByText('One is in a wrong place. Mark 4 of 6')).toBeVisible();
-  await expect(learner.locator('astro-island[ssr]')).toHaveCount(0);
-  await learner.getByRole('button', { name: 'Go on' }).click();
-  await expect(learner.getByRole('button', { name: 'Acorn, not placed' })).toBeVisible();
-  await dragTo(learner, item(learner, 'Acorn'), await centre(zone(learner, 'Must stay moist')));
-  await learner.getByRole('button', { name: 'Check' }).click();
-  await expect(learner.getByText('All of it is right. Mark 6 of 6')).toBeVisible();
-  await expect(learner.getByRole('link', { name: 'Back to your releases' })).toBeVisible();
-  expect(watched.said).toEqual([]);
+    const { page: learner, watched: learnerSaid } = await newPage(browser, options);
+    const sent: string[] = [];
+    learner.on('request', (request) => {
+      if (request.url().endsWith('/moves')) sent.push(...(request.postDataJSON() as { moves: { kind: string }[] }).moves.map((m) => m.kind));
+    });
+    const hand = handOf(learner);
+    await signIn(learner, username);
+    await hand.press(learner.getByRole('link', { name: title }).first());
+    await expect(learner.getByRole('heading', { level: 1, name: title })).toBeVisible();
+    await ready(learner);
+    await accessible(learner);
+    const dry = zone(learner, 'Stands drying');
+    for (const label of ['Barley', 'Poppy', 'Acorn']) await hand.move(item(learner, label), dry, ['ArrowRight']);
+    await expect(learner.getByText('try 1 of 3 · 3 of 3 placed')).toBeVisible();
+    await hand.press(learner.getByRole('button', { name: 'Check' }));
+    await expect(learner.getByText('One is in a wrong place. Mark 4 of 6')).toBeVisible();
+    await expect(learner.getByRole('button', { name: 'Acorn, in Stands drying, wrong' })).toBeVisible();
+    await expect(learner.getByRole('button', { name: 'Barley, in Stands drying, right' })).toBeVisible();
+    await accessible(learner);
 
-  await open(page, results);
-  const row = page.getByRole('row', { name: /Wren Tallow/ });
-  await expect(row).toContainText('6 / 6');
-  await expect(row).toContainText('finished');
-  await accessible(page);
-  const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Marks as CSV' }).click();
-  const csv = readFileSync(await (await download).path(), 'utf8');
-  expect(csv).toMatch(/^Wren Tallow,wren,6,6,2,\d+,ended\r$/m);
-});
+    // A reload shows the same, the feedback too.
+    await learner.reload();
+    await expect(learner.getByText('One is in a wrong place. Mark 4 of 6')).toBeVisible();
+    await ready(learner);
+    await hand.press(learner.getByRole('button', { name: 'Go on' }));
+    await expect(learner.getByRole('button', { name: 'Acorn, not placed' })).toBeVisible();
+    await hand.move(item(learner, 'Acorn'), zone(learner, 'Must stay moist'), ['ArrowRight', 'ArrowRight']);
+    await hand.press(learner.getByRole('button', { name: 'Check' }));
+    await expect(learner.getByText('All of it is right. Mark 6 of 6')).toBeVisible();
+    await expect(learner.getByRole('link', { name: 'Back to your releases' })).toBeVisible();
+    expect(sent).toEqual([kind, kind, kind, 'check', kind, 'check']);
 
-test('the same with the keyboard alone', async ({ page }) => {
+    await open(page, results);
+    const row = page.getByRole('row', { name: new RegExp(`${username}`) });
+    await expect(row).toContainText('6 / 6');
+    await expect(row).toContainText('finished');
+    await accessible(page);
+    const download = page.waitForEvent('download');
+    await handOf(page).press(page.getByRole('link', { name: 'Marks as CSV' }));
+    const csv = readFileSync(await (await download).path(), 'utf8');
+    expect(csv).toMatch(new RegExp(`^[\\w ]+,${username},6,6,2,\\d+,ended\r$`, 'm'));
+    expect([...teacherSaid.said, ...learnerSaid.said]).toEqual([]);
+  });
+
+test('from the keyboard an item can be put home again, or left where it was', async ({ page }) => {
   await signIn(page, 'linden');
-  await page.getByRole('link', { name: 'Which seeds stand drying?' }).first().focus();
-  await page.keyboard.press('Enter');
-  await page.waitForURL(/\/sit\/.+/);
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-  const putInto = async (label: string, arrows: string[]) => {
-    await item(page, label).focus();
-    await page.keyboard.press('Space');
-    await expect(item(page, label)).toHaveAttribute('aria-pressed', 'true');
-    // dnd-kit listens to the keys from a later task on; no hand is as fast as this test.
-    await page.waitForTimeout(150);
-    for (const arrow of arrows) await page.keyboard.press(arrow);
-    await page.keyboard.press('Space');
-    await expect(item(page, label)).toHaveAttribute('aria-pressed', 'false');
-  };
-  await putInto('Barley', ['ArrowRight']);
-  await expect(item(page, 'Barley')).toHaveAccessibleName('Barley, in Stands drying');
-  await putInto('Acorn', ['ArrowRight', 'ArrowRight']);
-  await expect(item(page, 'Acorn')).toHaveAccessibleName('Acorn, in Must stay moist');
-  // Into a zone and home again; and picked up, then left.
-  await putInto('Gravel', ['ArrowDown']);
-  await putInto('Gravel', ['ArrowUp']);
-  await expect(item(page, 'Gravel')).toHaveAccessibleName('Gravel, not placed');
-  await item(page, 'Poppy').focus();
+  await openRelease(page, 'Which seeds stand drying?');
+  const { move } = keyboard(page);
+  const [gravel, poppy] = [item(page, 'Gravel'), item(page, 'Poppy')];
+  await move(gravel, gravel, ['ArrowDown']);
+  await expect(gravel).toHaveAccessibleName('Gravel, in Stands drying');
+  await move(gravel, gravel, ['ArrowUp']);
+  await expect(gravel).toHaveAccessibleName('Gravel, not placed');
+  await poppy.focus();
   await page.keyboard.press('Space');
-  await expect(item(page, 'Poppy')).toHaveAttribute('aria-pressed', 'true');
+  await expect(poppy).toHaveAttribute('aria-pressed', 'true');
   await page.waitForTimeout(150);
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Escape');
-  await expect(item(page, 'Poppy')).toHaveAttribute('aria-pressed', 'false');
-  await expect(item(page, 'Poppy')).toHaveAccessibleName('Poppy, not placed');
-
-  const kept = page.waitForResponse((response) => response.url().endsWith('/moves') && response.ok());
-  await page.getByRole('button', { name: 'Check' }).focus();
-  await page.keyboard.press('Enter');
-  const request = (await kept).request().postDataJSON() as { moves: { kind: string }[] };
-  expect(request.moves.every(({ kind }) => kind === 'put' || kind === 'check')).toBe(true);
-  await expect(page.getByText('Mark 2 of 7')).toBeVisible();
+  await expect(poppy).toHaveAttribute('aria-pressed', 'false');
+  await expect(poppy).toHaveAccessibleName('Poppy, not placed');
 });
 
 test('press-and-press puts by name', async ({ page }) => {

@@ -48,6 +48,12 @@ export async function open(page: Page, path: string): Promise<void> {
 /** Islands are listening. */
 export const ready = (page: Page) => expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 
+export async function openRelease(page: Page, title: string): Promise<void> {
+  await page.getByRole('link', { name: title }).first().click();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  await ready(page);
+}
+
 /** A press on the API with the page's own cookies and the page's own origin. */
 export async function call<T>(context: BrowserContext, method: 'POST' | 'PUT' | 'PATCH' | 'GET', path: string, data?: unknown): Promise<{ status: number; body: T }> {
   const origin = 'http://127.0.0.1:4497';

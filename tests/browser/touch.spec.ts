@@ -1,16 +1,5 @@
-import type { Locator, Page } from '@playwright/test';
-import { accessible, centre, DEMO, expect, item, open, signIn, test, zone } from './support';
-
-/** Drags with a finger: real touch events, from the middle of the item to the middle of the target. */
-async function fingerTo(page: Page, what: Locator, target: { x: number; y: number }): Promise<void> {
-  const cdp = await page.context().newCDPSession(page);
-  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
-    cdp.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [{ ...at, id: 1 }] : [] });
-  const from = await centre(what);
-  await send('touchStart', from);
-  for (let i = 1; i <= 10; i++) await send('touchMove', { x: from.x + ((target.x - from.x) * i) / 10, y: from.y + ((target.y - from.y) * i) / 10 });
-  await send('touchEnd');
-}
+import { fingerTo } from './hands';
+import { accessible, DEMO, expect, item, open, signIn, test, zone } from './support';
 
 test('a phone: dragged with a finger, kept, checked, gone on with after a reload', async ({ page }) => {
   await signIn(page, 'clover');

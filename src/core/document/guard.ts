@@ -34,7 +34,7 @@ function depthOf(text: string): number {
   return deepest;
 }
 
-/** The same for a value that came another way (a request's body), and names that could reach an object's prototype. */
+/** The same for a value that came another way (a request's body), and the one name that could reach an object's prototype. */
 export function guardValue(value: unknown): Guarded {
   const waiting: { value: unknown; path: string; depth: number }[] = [{ value, path: '', depth: 0 }];
   for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
@@ -47,7 +47,7 @@ export function guardValue(value: unknown): Guarded {
     }
     for (const name of Object.keys(here)) {
       const place = path === '' ? name : `${path}.${name}`;
-      if (name === '__proto__' || name === 'constructor' || name === 'prototype') return refuse(`${name} is not a field that is known here.`, place);
+      if (name === '__proto__') return refuse(`${name} is not a field that is known here.`, place);
       waiting.push({ value: (here as Record<string, unknown>)[name], path: place, depth: depth + 1 });
     }
   }

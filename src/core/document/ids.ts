@@ -6,3 +6,4 @@ export type QuestionId = Branded<'question'>;
 export type ItemId = Branded<'item'>;
 export type ZoneId = Branded<'zone'>;
 export type FixtureId = Branded<'fixture'>;
+export type MediaId = Branded<'media'>;

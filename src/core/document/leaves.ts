@@ -22,14 +22,16 @@ export const flag = () => mixed<boolean>((v): v is boolean => typeof v === 'bool
 export const words = (most = 20_000) =>
   mixed<string>((v): v is string => typeof v === 'string')
     .typeError('has to be a text')
-    .test('length', `has to be at most ${most} characters long`, (v) => v == null || v.length <= most)
+    .test('length', `has to be at most ${most} characters long`, (v) => v == null || v.length <= most || [...v].length <= most)
     .test('nul', 'has a NUL character in it', (v) => v == null || !v.includes('\0'));
+
+// biome-ignore lint/suspicious/noControlCharactersInRegex: control characters are what is refused
+const isIdentifier = (text: string) => /^[^\u0000-\u001f\u007f]{1,100}$/u.test(text);
 
 export const identifier = <Id extends string>() =>
   mixed<Id>((v): v is Id => typeof v === 'string')
     .typeError('has to be a text')
-    // biome-ignore lint/suspicious/noControlCharactersInRegex: control characters are what is refused
-    .test('identifier', 'has to be a name of 1 to 100 characters without control characters', (v) => v == null || /^[^\u0000-\u001f\u007f]{1,100}$/u.test(v));
+    .test('identifier', 'has to be a name of 1 to 100 characters without control characters', (v) => v == null || isIdentifier(v));
 
 export const oneOf = <const Values extends readonly string[]>(...values: Values) =>
   mixed<Values[number]>((v): v is Values[number] => typeof v === 'string' && values.includes(v)).typeError(`has to be one of ${values.join(', ')}`);
@@ -57,6 +59,22 @@ const entries = (inner: Anything, most: number) =>
 
 /** A list; left out it is empty. (Yup's own array type loses the variants below, hence the typed view.) */
 export const list = <Inner extends Anything>(inner: Inner, most: number) => entries(inner, most).default(() => []) as unknown as MixedSchema<Out<Inner>[], AnyObject, Out<Inner>[]>;
+
+/** Entries under names of the author's (ids), each an entry of the same kind: empty where left out, or refused where left out. */
+export const dictionary = <Inner extends Anything>(inner: Inner, most: number) => {
+  const entriesOf = (value: unknown) => {
+    const names = value !== null && typeof value === 'object' && !Array.isArray(value) ? Object.keys(value) : [];
+    return object(Object.fromEntries(names.map((name) => [name, inner as never])))
+      .typeError('has to be an object')
+      .default(undefined)
+      .test('names', `has to have at most ${most} entries, under names of 1 to 100 characters without control characters`, () => names.length <= most && names.every(isIdentifier));
+  };
+  type Entries = Record<string, Out<Inner>>;
+  return {
+    orEmpty: () => lazy((value: unknown) => entriesOf(value).default(() => ({}))) as unknown as MixedSchema<Entries, AnyObject, Entries>,
+    required: () => lazy((value: unknown) => entriesOf(value).required()) as unknown as MixedSchema<Entries, AnyObject, Entries>,
+  };
+};
 
 /** A list that may be left out or null, which is the same. */
 export const listOrNull = <Inner extends Anything>(inner: Inner, most: number) =>

@@ -1,5 +1,6 @@
 import { setLocale, ValidationError } from 'yup';
 import { guardText, guardValue } from './guard';
+import { migrate } from './migrations';
 import type { Problem } from './problem';
 import { referenceProblems } from './references';
 import { FORMAT, type Question, questionSchema, VERSION } from './schema';
@@ -23,13 +24,14 @@ export function parseQuestion(value: unknown): Parsed {
   if (!guarded.ok) return guarded;
   const header = headerProblems(value);
   if (header.length > 0) return { ok: false, problems: header };
+  const document = migrate(value);
   try {
-    questionSchema.validateSync(value, { strict: true, abortEarly: false });
+    questionSchema.validateSync(document, { strict: true, abortEarly: false });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return { ok: false, problems: problemsOf(error).slice(0, MOST_PROBLEMS) };
   }
-  const question = questionSchema.cast(value) as Question;
+  const question = questionSchema.cast(document) as Question;
   const problems = referenceProblems(question);
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, question };
 }

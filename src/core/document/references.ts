@@ -1,13 +1,50 @@
 import { isSimplePolygon } from '../geometry/polygon';
+import { questionModel } from '../judge/model';
+import { place } from '../judge/place';
+import { materialProblems } from './materialReferences';
 import type { Problem } from './problem';
 import type { Question } from './schema';
 
 /** What a schema of shapes cannot see: that names are unique and exist, and that the parts of a key entry go together. */
 export function referenceProblems(question: Question): Problem[] {
-  return [...duplicateIds('items', question.items), ...duplicateIds('zones', question.zones), ...shapeProblems(question), ...keyProblems(question)];
+  const problems = [
+    ...duplicateIds('items', question.items),
+    ...duplicateIds('zones', question.zones),
+    ...duplicateIds('fixtures', question.fixtures),
+    ...shapeProblems(question),
+    ...ridingProblems(question),
+    ...typedProblems(question),
+    ...keyProblems(question),
+    ...materialProblems(question),
+  ];
+  return problems.length > 0 ? problems : startProblems(question);
 }
 
-function duplicateIds(listName: 'items' | 'zones', entries: readonly { id: string }[]): Problem[] {
+/** A zone rides on an item that exists, of which there is one. */
+function ridingProblems({ items, zones }: Question): Problem[] {
+  return zones.flatMap(({ ridesOn }, i) => {
+    if (ridesOn === null) return [];
+    const carrier = items.find((item) => item.id === ridesOn);
+    if (!carrier) return [{ path: `zones[${i}].ridesOn`, message: `There is no item "${ridesOn}".` }];
+    return carrier.copies === 1 ? [] : [{ path: `zones[${i}].ridesOn`, message: `Item "${ridesOn}" carries a zone, so it has to have one copy.` }];
+  });
+}
+
+function typedProblems({ items, zones }: Question): Problem[] {
+  const ids = new Set<string>(items.map((item) => item.id));
+  return zones.flatMap(({ typed }, i) =>
+    Object.keys(typed?.accept ?? {}).flatMap((id) => (ids.has(id) ? [] : [{ path: `zones[${i}].typed.accept.${id}`, message: `There is no item "${id}".` }])),
+  );
+}
+
+/** The starting arrangement is one that the zones can hold. */
+function startProblems(question: Question): Problem[] {
+  if (!question.start) return [];
+  const placing = place(questionModel({ ...question, start: null }), question.start.placements);
+  return placing.ok ? [] : [{ path: `start.${placing.path}`, message: `${placing.message}.` }];
+}
+
+function duplicateIds(listName: 'items' | 'zones' | 'fixtures', entries: readonly { id: string }[]): Problem[] {
   const seen = new Set<string>();
   return entries.flatMap(({ id }, i) => {
     const again = seen.has(id);
@@ -43,6 +80,7 @@ function keyProblems(question: Question): Problem[] {
       named.add(id);
     }
 
+    if (entry.need?.rule === 'between' && entry.need.min > entry.need.max) say('need', 'Need has a min above its max.');
     if (entry.sum && entry.sequence) say('sequence', 'A sequence cannot have a sum as well.');
     if (entry.belongs === null && !entry.sum) say('belongs', 'Belongs is missing.');
     if (entry.belongs?.length === 0 && entry.sum) say('belongs', 'With a sum, belongs has to list one item or more, or be left out.');

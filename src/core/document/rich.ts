@@ -1,17 +1,20 @@
 import type { InferType } from 'yup';
-import { flag, list, oneOf, record, variant, words } from './leaves';
+import type { ZoneId } from './ids';
+import { flag, identifier, list, oneOf, record, variant, words } from './leaves';
 
 /**
  * Rich text: paragraphs and lists of runs. Nothing in it can hold markup, an address or script: a run is characters and a few switches,
  * so it is safe by construction wherever it is drawn.
  */
 const run = record({
-  text: words().required('is missing'),
+  text: words(),
+  /** A place in the text that the page lays out: the zone it is. In a text fixture alone. */
+  slot: identifier<ZoneId>(),
   strong: flag(),
   em: flag(),
   colour: oneOf('ink', 'mute', 'brass', 'verdigris', 'brick'),
   lang: words(35),
-});
+}).test('textOrSlot', 'has to have either a text or a slot', (v) => v == null || (v.text === undefined) !== (v.slot === undefined));
 const direction = oneOf('ltr', 'rtl');
 
 const block = variant('type', {
@@ -23,7 +26,7 @@ export const richSchema = record({ blocks: list(block.required(), 500) });
 export type Rich = InferType<typeof richSchema>;
 type RichRun = InferType<typeof run>;
 
-const textOf = (runs: readonly RichRun[]) => runs.map((r) => r.text).join('');
+const textOf = (runs: readonly RichRun[]) => runs.map((r) => r.text ?? '___').join('');
 
 /** The characters of a rich text, a line for each paragraph or list entry. */
 export function plainText(rich: Rich | null): string {
@@ -35,4 +38,10 @@ export function plainText(rich: Rich | null): string {
 export function richFromPlain(text: string): Rich | null {
   if (text.trim() === '') return null;
   return { blocks: text.split('\n').map((line) => ({ type: 'paragraph' as const, dir: undefined, runs: line === '' ? [] : [{ text: line } as RichRun] })) };
+}
+
+/** The zones that a rich text names as slots, in the order of the text. */
+export function slotsIn(rich: Rich | null): ZoneId[] {
+  const runs = (rich?.blocks ?? []).flatMap((b) => (b.type === 'paragraph' ? b.runs : b.entries.flat()));
+  return runs.flatMap(({ slot }) => slot ?? []);
 }

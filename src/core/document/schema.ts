@@ -1,7 +1,9 @@
 import { type InferType, mixed } from 'yup';
 import type { ItemId, QuestionId, ZoneId } from './ids';
-import { atLeastZero, finite, flag, identifier, list, listOrNull, oneOf, positive, record, variant, whole, words } from './leaves';
+import { atLeastZero, dictionary, finite, flag, identifier, list, listOrNull, oneOf, positive, record, whole, words } from './leaves';
+import { fixtureSchema, lookSchema, mediaId, mediumSchema, saySchema } from './material';
 import { richSchema } from './rich';
+import { needSchema, reachSchema, settleSchema, shapeSchema } from './shapes';
 
 /** The one schema of a question document, version 1 (`docs/format/`). Lengths are scene units, turns degrees clockwise. */
 export const FORMAT = 'vault-drop/question';
@@ -11,73 +13,8 @@ export const KINDS = ['sort', 'label', 'mark', 'gaps', 'order', 'count', 'build'
 const MISSING = 'is missing';
 const size = record({ w: positive().required(MISSING), h: positive().required(MISSING) });
 const point = record({ x: finite().required(MISSING), y: finite().required(MISSING) });
-const gap = () => atLeastZero().default(8);
 
-export const shapeSchema = variant('type', {
-  rect: record({
-    type: oneOf('rect').required(),
-    x: finite().required(MISSING),
-    y: finite().required(MISSING),
-    w: positive().required(MISSING),
-    h: positive().required(MISSING),
-  }),
-  ellipse: record({
-    type: oneOf('ellipse').required(),
-    cx: finite().required(MISSING),
-    cy: finite().required(MISSING),
-    rx: positive().required(MISSING),
-    ry: positive().required(MISSING),
-  }),
-  polygon: record({
-    type: oneOf('polygon').required(),
-    points: mixed<[number, number][]>((v): v is [number, number][] => Array.isArray(v))
-      .typeError('has to be a list of points')
-      .test('points', 'has to be a list of 3 to 500 points, each a pair of finite numbers', (v) => v == null || isPointList(v))
-      .required(MISSING),
-  }),
-  slot: record({ type: oneOf('slot').required() }),
-});
-
-function isPointList(value: unknown[]): boolean {
-  const isPoint = (p: unknown) => Array.isArray(p) && p.length === 2 && p.every((n) => typeof n === 'number' && Number.isFinite(n));
-  return value.length >= 3 && value.length <= 500 && value.every(isPoint);
-}
-
-export const reachSchema = variant('rule', {
-  touch: record({ rule: oneOf('touch').required() }),
-  centre: record({ rule: oneOf('centre').required() }),
-  share: record({
-    rule: oneOf('share').required(),
-    share: positive()
-      .test('share', 'has to be at most 1', (v) => v == null || v <= 1)
-      .default(0.5),
-  }),
-  inside: record({ rule: oneOf('inside').required() }),
-  pointer: record({ rule: oneOf('pointer').required() }),
-});
-
-const ANCHORS = ['topLeft', 'top', 'topRight', 'left', 'middle', 'right', 'bottomLeft', 'bottom', 'bottomRight'] as const;
-export const settleSchema = variant('rule', {
-  asDropped: record({ rule: oneOf('asDropped').required() }),
-  anchor: record({ rule: oneOf('anchor').required(), at: oneOf(...ANCHORS).default('middle'), gap: gap() }),
-  row: record({ rule: oneOf('row').required(), gap: gap() }),
-  column: record({ rule: oneOf('column').required(), gap: gap() }),
-  grid: record({ rule: oneOf('grid').required(), gap: gap() }),
-  pile: record({ rule: oneOf('pile').required() }),
-});
-
-const count = () => whole(0);
-export const needSchema = variant('rule', {
-  all: record({ rule: oneOf('all').required() }),
-  exactly: record({ rule: oneOf('exactly').required(), n: count().required(MISSING) }),
-  atLeast: record({ rule: oneOf('atLeast').required(), n: count().required(MISSING) }),
-  between: record({ rule: oneOf('between').required(), min: count().required(MISSING), max: count().required(MISSING) }).test(
-    'order',
-    'has a min above its max',
-    (v) => v == null || !((v.min as number) > (v.max as number)),
-  ),
-});
-
+const lookId = () => identifier().nullable().default(null);
 const family = () => words(100).nullable().default(null);
 
 export const itemSchema = record({
@@ -91,6 +28,23 @@ export const itemSchema = record({
     .default(1),
   family: family(),
   value: finite().nullable().default(null),
+  /** What is shown; null: the label. */
+  content: saySchema.nullable().default(null),
+  look: lookId(),
+  stays: flag().default(false),
+  again: flag().default(true),
+  goesHome: flag().default(true),
+});
+
+/** A cover over a zone, hiding what is inside while it is shut. */
+const lidSchema = record({ label: words(200).default(''), startsOpen: flag().default(false) });
+
+/** A zone answered by typing: which texts are read as which item. */
+const typedSchema = record({
+  accept: dictionary(list(words(200).required(MISSING), 200).required(MISSING), 200).required(),
+  case: flag().default(false),
+  accents: flag().default(false),
+  slips: whole(0, 2).default(0),
 });
 
 export const zoneSchema = record({
@@ -105,6 +59,11 @@ export const zoneSchema = record({
   whenFull: oneOf('refuse', 'swap').default('refuse'),
   settle: settleSchema.or({ rule: 'asDropped' }),
   floor: flag().default(false),
+  hidden: flag().default(false),
+  ridesOn: identifier<ItemId>().nullable().default(null),
+  typed: typedSchema.nullable().default(null),
+  look: lookId(),
+  lid: lidSchema.nullable().default(null),
 });
 
 export const keySchema = record({
@@ -116,6 +75,10 @@ export const keySchema = record({
     .default(null),
   sequence: flag().default(false),
   weight: atLeastZero().nullable().default(null),
+  /** What is said of the zone as a whole, and of single items in it. */
+  says: record({ zone: saySchema.nullable().default(null), items: dictionary(saySchema.required(MISSING), 2000).orEmpty() })
+    .nullable()
+    .default(null),
 });
 
 export const marksSchema = record({
@@ -134,6 +97,26 @@ export const traySchema = record({
   order: oneOf('asListed', 'shuffled').default('asListed'),
 });
 
+const startSchema = record({
+  placements: list(record({ item: identifier<ItemId>().required(MISSING), copy: whole(0, 9999), zone: identifier<ZoneId>().required(MISSING) }).required(MISSING), 5000),
+});
+
+const feedbackSchema = record({ right: saySchema.nullable().default(null), partly: saySchema.nullable().default(null), wrong: saySchema.nullable().default(null) });
+
+/** What the learner's page shows. `places` are the named candidate places that *As a list* offers where zones are hidden. */
+const showSchema = record({
+  count: flag().default(true),
+  mark: flag().default(true),
+  runningTotal: flag().default(false),
+  modelAnswer: oneOf('never', 'atTheEnd').default('never'),
+  nextOnlyAfterCheck: flag().default(false),
+  places: list(record({ label: words(200).required(MISSING), x: finite().required(MISSING), y: finite().required(MISSING) }).required(MISSING), 500),
+});
+
+/** The author's own words on the buttons; null: ours. */
+const button = () => words(60).nullable().default(null);
+const buttonsSchema = record({ check: button(), reset: button(), hint: button(), next: button() });
+
 export const questionSchema = record({
   format: oneOf(FORMAT).required(MISSING),
   version: mixed<typeof VERSION>((v): v is typeof VERSION => v === VERSION)
@@ -144,6 +127,11 @@ export const questionSchema = record({
   kind: oneOf(...KINDS).required(MISSING),
   scene: record({ width: positive().required(MISSING), height: positive().required(MISSING) }).required(MISSING),
   prompt: richSchema.nullable().default(null),
+  /** The prompt's spoken form: a sound of the author's. */
+  promptSound: mediaId().nullable().default(null),
+  fixtures: list(fixtureSchema.required(), 1000),
+  looks: dictionary(lookSchema.required(), 500).orEmpty(),
+  media: dictionary(mediumSchema.required(MISSING), 1000).orEmpty(),
   items: list(itemSchema.required(), 2000),
   zones: list(zoneSchema.required(), 1000),
   key: list(keySchema.required(), 1000),
@@ -152,6 +140,11 @@ export const questionSchema = record({
   judging: oneOf('onLand', 'onCheck').default('onCheck'),
   afterMiss: oneOf('leave', 'sendWrongHome', 'sendAllHome').default('leave'),
   tray: traySchema.nullable().default(null),
+  start: startSchema.nullable().default(null),
+  feedback: feedbackSchema.default(() => ({ right: null, partly: null, wrong: null })),
+  hints: list(saySchema.required(MISSING), 20),
+  show: showSchema.default(() => ({ count: true, mark: true, runningTotal: false, modelAnswer: 'never', nextOnlyAfterCheck: false, places: [] })),
+  buttons: buttonsSchema.default(() => ({ check: null, reset: null, hint: null, next: null })),
 }).required('is missing');
 
 export type Question = InferType<typeof questionSchema>;
@@ -165,3 +158,7 @@ export type Reach = Zone['reach'];
 export type Settle = Zone['settle'];
 export type Need = NonNullable<KeyEntry['need']>;
 export type Kind = Question['kind'];
+export type Typed = NonNullable<Zone['typed']>;
+export type Fixture = Question['fixtures'][number];
+export type Look = Question['looks'][string];
+export type Medium = Question['media'][string];

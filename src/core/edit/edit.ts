@@ -13,7 +13,27 @@ export type Edit =
   | { readonly type: 'addZone'; readonly index: number; readonly zone: Zone }
   | { readonly type: 'removeZone'; readonly index: number; readonly zone: Zone };
 
-export const QUESTION_FIELDS = ['title', 'kind', 'scene', 'prompt', 'key', 'marks', 'tries', 'judging', 'afterMiss', 'tray'] as const;
+export const QUESTION_FIELDS = [
+  'title',
+  'kind',
+  'scene',
+  'prompt',
+  'promptSound',
+  'fixtures',
+  'looks',
+  'media',
+  'key',
+  'marks',
+  'tries',
+  'judging',
+  'afterMiss',
+  'tray',
+  'start',
+  'feedback',
+  'hints',
+  'show',
+  'buttons',
+] as const;
 export type QuestionField = (typeof QUESTION_FIELDS)[number];
 
 /** One operation of the author: what undo takes back in one go. */

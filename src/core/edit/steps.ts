@@ -42,7 +42,7 @@ export function setBelongs(question: Question, zone: ZoneId, item: ItemId, belon
   const index = question.key.findIndex((entry) => entry.zone === zone);
   const entry = question.key[index];
   if (!entry) {
-    const fresh: KeyEntry = { zone, belongs: [item], need: { rule: 'all' }, sum: null, sequence: false, weight: null };
+    const fresh: KeyEntry = { zone, belongs: [item], need: { rule: 'all' }, sum: null, sequence: false, weight: null, says: null };
     return belongs ? setQuestion(question, 'key', [...question.key, fresh]) : [];
   }
   const others = (entry.belongs ?? []).filter((id) => id !== item);

@@ -29,13 +29,30 @@ export async function publish(
   return ok({ id });
 }
 
-/** What a learner's page could not yet do justice to. Judging while items land, and zones that turn away, need the server between two moves. */
-function publishProblems({ key, judging, zones }: Question): Problem[] {
+/** What a learner's page could not yet do justice to: published, it would be shown or judged otherwise than its author saw it. */
+function publishProblems(question: Question): Problem[] {
   const problems: Problem[] = [];
-  if (key.length === 0) problems.push({ path: 'key', message: 'No zone has a key, so no answer could be judged.' });
-  if (judging === 'onLand') problems.push({ path: 'judging', message: 'Judging each item as it lands cannot be published yet.' });
-  zones.forEach((zone, i) => {
-    if (zone.welcome === 'keyed') problems.push({ path: `zones[${i}].welcome`, message: `"${zone.label || zone.id}" turns items away, which cannot be published yet.` });
+  const say = (path: string, words: string) => problems.push({ path, message: `${words} cannot be published yet.` });
+  if (question.key.length === 0) problems.push({ path: 'key', message: 'No zone has a key, so no answer could be judged.' });
+  if (question.judging === 'onLand') say('judging', 'Judging each item as it lands');
+  if (question.start) say('start', 'A starting arrangement');
+  if (question.fixtures.length > 0) say('fixtures', 'A question with fixtures');
+  if (Object.keys(question.looks).length > 0) say('looks', 'A question with looks of its own');
+  if (question.promptSound !== null) say('promptSound', 'A spoken prompt');
+  question.items.forEach((item, i) => {
+    const named = `"${item.label || item.id}"`;
+    if (item.content) say(`items[${i}].content`, `${named}, which shows more than its name,`);
+    if (item.stays) say(`items[${i}].stays`, `${named}, which is picked in place,`);
+    if (!item.again) say(`items[${i}].again`, `${named}, which may be moved only once,`);
+  });
+  question.zones.forEach((zone, i) => {
+    const named = `"${zone.label || zone.id}"`;
+    if (zone.welcome === 'keyed') say(`zones[${i}].welcome`, `${named}, which turns items away,`);
+    if (zone.shape.type === 'slot') say(`zones[${i}].shape`, `${named}, which the page lays out,`);
+    if (zone.typed) say(`zones[${i}].typed`, `${named}, which is answered by typing,`);
+    if (zone.hidden) say(`zones[${i}].hidden`, `${named}, which is hidden,`);
+    if (zone.ridesOn !== null) say(`zones[${i}].ridesOn`, `${named}, which rides on an item,`);
+    if (zone.lid) say(`zones[${i}].lid`, `${named}, which has a lid,`);
   });
   return problems;
 }

@@ -1,0 +1,94 @@
+import { mixed } from 'yup';
+import type { FixtureId, MediaId } from './ids';
+import { atLeastZero, finite, flag, identifier, oneOf, positive, record, variant, whole, words } from './leaves';
+import { richSchema } from './rich';
+import { shapeSchema } from './shapes';
+
+/** What a question is shown with: media, things that are said, looks, fixtures. */
+const MISSING = 'is missing';
+export const mediaId = () => identifier<MediaId>();
+
+/** Something shown or said: words, a picture, a sound, or several of them. */
+export const saySchema = record({
+  text: richSchema.nullable().default(null),
+  picture: mediaId().nullable().default(null),
+  sound: mediaId().nullable().default(null),
+});
+
+/** A picture, sound or film: the SHA-256 of its bytes, how heavy they are, and the note that travels with it. */
+export const mediumSchema = record({
+  hash: mixed<string>((v): v is string => typeof v === 'string')
+    .typeError('has to be a text')
+    .test('hash', 'has to be a SHA-256 in 64 small hexadecimal digits', (v) => v == null || /^[0-9a-f]{64}$/.test(v))
+    .required(MISSING),
+  kind: oneOf('picture', 'sound', 'film').required(MISSING),
+  description: words(2000).nullable().default(null),
+  decorative: flag().default(false),
+  source: words(2000).default(''),
+  licence: words(500).default(''),
+  /** Bytes. */
+  weight: whole(0).default(0),
+});
+
+export const COLOURS = ['ink', 'paper', 'sheet', 'rule', 'mute', 'brass', 'brassWash', 'verdigris', 'verdigrisWash', 'brick', 'brickWash'] as const;
+/** A token of the application, or a colour of the author's in six hexadecimal digits. */
+const colour = () =>
+  mixed<string>((v): v is string => typeof v === 'string')
+    .typeError('has to be a text')
+    .test(
+      'colour',
+      'has to be the name of a colour or # and six small hexadecimal digits',
+      (v) => v == null || /^#[0-9a-f]{6}$/.test(v) || (COLOURS as readonly string[]).includes(v),
+    );
+
+export const ITEM_STATES = ['rest', 'inHand', 'overZone', 'settled', 'waiting', 'turnedAway', 'right', 'wrong', 'putAway'] as const;
+export const ZONE_STATES = ['rest', 'calling', 'underItem', 'taking', 'refusing', 'full', 'right', 'wrong'] as const;
+
+/** How something looks, sounds and moves in one state. What is left out is as at rest. */
+const styleSchema = record({
+  fill: colour(),
+  edge: colour(),
+  text: colour(),
+  edgeWidth: atLeastZero(),
+  edgeStyle: oneOf('solid', 'dashed', 'dotted', 'none'),
+  fontSize: positive(),
+  picture: mediaId(),
+  sound: mediaId(),
+  motion: oneOf('none', 'fade', 'shrink', 'spin', 'nudge'),
+});
+
+const states = (names: readonly string[]) => record(Object.fromEntries(names.map((name) => [name, styleSchema.default(undefined)]))).default(() => ({}));
+
+/** A named, shared description of every state. `putAway`: an item that wears it is put away when it is taken. */
+export const lookSchema = variant('of', {
+  item: record({ of: oneOf('item').required(), name: words(100).default(''), putAway: flag().default(false), states: states(ITEM_STATES) }),
+  zone: record({ of: oneOf('zone').required(), name: words(100).default(''), states: states(ZONE_STATES) }),
+});
+
+const placed = {
+  id: identifier<FixtureId>().required(MISSING),
+  label: words(2000).default(''),
+  x: finite().required(MISSING),
+  y: finite().required(MISSING),
+  w: positive().required(MISSING),
+  h: positive().required(MISSING),
+  rotation: finite().default(0),
+  /** Lies over the zones instead of beneath them. */
+  front: flag().default(false),
+};
+const fixed = <const Type extends string>(type: Type) => ({ type: oneOf(type).required(), ...placed });
+
+/** Something on the scene that learners cannot move. A shape is drawn in its box: its own numbers are relative to the box's top left. */
+export const fixtureSchema = variant('type', {
+  text: record({ ...fixed('text'), text: richSchema.required(MISSING) }),
+  picture: record({ ...fixed('picture'), media: mediaId().required(MISSING) }),
+  shape: record({
+    ...fixed('shape'),
+    shape: shapeSchema.required(),
+    fill: colour().nullable().default(null),
+    edge: colour().nullable().default('ink'),
+    edgeWidth: atLeastZero().default(1),
+  }),
+  sound: record({ ...fixed('sound'), media: mediaId().required(MISSING) }),
+  film: record({ ...fixed('film'), media: mediaId().required(MISSING) }),
+});

@@ -11,11 +11,15 @@ export { type Guide, type Handle, resize, rounded, shiftWithin, snapMove, snapRe
 export { type Box, type Point, toScene, toStage } from './geometry/space';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
 export { candidates, winner } from './judge/drop';
-export { COPIES, type Copy, copyOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel } from './judge/model';
+export { sendHome } from './judge/home';
+export { homes, trayBox } from './judge/homes';
+export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel } from './judge/model';
 export { type Move, markSoFar, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
-export { homes, restIn, trayBox } from './judge/rest';
-export { type Drop, isPut, type Outcome, type Placement, type Put, take } from './judge/take';
+export { outlineNow, restIn, standsAt } from './judge/rest';
+export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';
+export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type TypedAnswer, take, takeTyped } from './judge/take';
 export type { Verdict } from './judge/verdict';
+export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
 export { countFindings, type Finding, type FindingCounts, findings } from './proof/findings';
 export { random, seedOf, shuffled } from './random/random';

@@ -1,11 +1,14 @@
-import { homes } from '../judge/rest';
+import { homes } from '../judge/homes';
 import { random, seedOf, shuffled } from '../random/random';
 import type { Rich } from './rich';
 import type { Item, Question, Zone } from './schema';
 
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
-export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family'> & { id: string; home: { x: number; y: number } };
-export type LearnerZone = Pick<Zone, 'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor'> & { id: string };
+export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome'> & { id: string; home: { x: number; y: number } };
+export type LearnerZone = Pick<Zone, 'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor'> & {
+  id: string;
+  ridesOn: string | null;
+};
 
 /** What of a question is sent to a learner before a check. Every field is named here one by one, so that a new field of the document stays on the server until somebody decides otherwise. */
 export interface LearnerQuestion {
@@ -62,28 +65,36 @@ export function learnerEdition(question: Question, seed: string): LearnerEdition
       prompt: question.prompt,
       scene: question.scene,
       tray: question.tray,
-      items: question.items.map(({ label, size, rotation, copies, family }, i) => ({
+      items: question.items.map(({ label, size, rotation, copies, family, goesHome }, i) => ({
         id: itemNames[i] as string,
         label,
         size,
         rotation,
         copies,
         family,
+        goesHome,
         home: at[i] as { x: number; y: number },
       })),
-      zones: question.zones.map(({ label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor }, i) => ({
-        id: zoneNames[i] as string,
-        label,
-        shape,
-        rotation,
-        family,
-        reach,
-        welcome,
-        capacity,
-        whenFull,
-        settle,
-        floor,
-      })),
+      zones: question.zones.flatMap(({ label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor, ridesOn, hidden }, i) =>
+        hidden
+          ? []
+          : [
+              {
+                id: zoneNames[i] as string,
+                label,
+                shape,
+                rotation,
+                family,
+                reach,
+                welcome,
+                capacity,
+                whenFull,
+                settle,
+                floor,
+                ridesOn: ridesOn === null ? null : (itemNames[question.items.findIndex((item) => item.id === ridesOn)] as string),
+              },
+            ],
+      ),
       tries: question.tries,
       judging: question.judging,
       afterMiss: question.afterMiss,

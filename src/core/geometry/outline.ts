@@ -54,14 +54,33 @@ export function outlineOf(shape: Shape, rotation: number): Outline | null {
       return { type: 'polygon', corners: shape.points, box: boxOfCorners(shape.points) };
     case 'ellipse': {
       const [cos, sin] = cosSin(rotation);
-      const w = Math.hypot(shape.rx * cos, shape.ry * sin);
-      const h = Math.hypot(shape.rx * sin, shape.ry * cos);
-      const centre = { x: shape.cx, y: shape.cy };
-      return { type: 'ellipse', centre, rx: shape.rx, ry: shape.ry, cos, sin, box: { x: shape.cx - w, y: shape.cy - h, w: 2 * w, h: 2 * h } };
+      return ellipseOutline({ x: shape.cx, y: shape.cy }, shape.rx, shape.ry, cos, sin);
     }
     case 'slot':
       return null;
   }
+}
+
+/** An outline given from an item's unrotated top left, where the item stands at `at`: moved with it and turned with it, about its centre. */
+export function carried(outline: Outline, at: Point, carrier: { readonly w: number; readonly h: number; readonly rotation: number }): Outline {
+  const [cos, sin] = cosSin(carrier.rotation);
+  const pivot = { x: at.x + carrier.w / 2, y: at.y + carrier.h / 2 };
+  const move = (x: number, y: number) => turn({ x: at.x + x, y: at.y + y }, pivot, cos, sin);
+  if (outline.type === 'polygon') {
+    const corners = outline.corners.map(([x, y]) => {
+      const p = move(x, y);
+      return [p.x, p.y] as const;
+    });
+    return { type: 'polygon', corners, box: boxOfCorners(corners) };
+  }
+  const turned = { cos: outline.cos * cos - outline.sin * sin, sin: outline.sin * cos + outline.cos * sin };
+  return ellipseOutline(move(outline.centre.x, outline.centre.y), outline.rx, outline.ry, turned.cos, turned.sin);
+}
+
+function ellipseOutline(centre: Point, rx: number, ry: number, cos: number, sin: number): Outline {
+  const w = Math.hypot(rx * cos, ry * sin);
+  const h = Math.hypot(rx * sin, ry * cos);
+  return { type: 'ellipse', centre, rx, ry, cos, sin, box: { x: centre.x - w, y: centre.y - h, w: 2 * w, h: 2 * h } };
 }
 
 const boxesApart = (a: Box, b: Box) => a.x + a.w < b.x || b.x + b.w < a.x || a.y + a.h < b.y || b.y + b.h < a.y;

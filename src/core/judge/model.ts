@@ -1,6 +1,9 @@
 import type { KeyEntry, Question, Reach, Settle, Shape, Tray } from '../document/schema';
 import { type Outline, outlineOf } from '../geometry/outline';
 import type { Point } from '../geometry/space';
+import { type Board, emptyBoard, settle } from './board';
+import { homes } from './homes';
+import { type Reader, readerOf } from './typed';
 
 /** What of an item and a zone placing needs to know. A question has it all, and so has a learner edition, under drawn names. */
 export interface Placeable {
@@ -10,6 +13,7 @@ export interface Placeable {
   readonly rotation: number;
   readonly copies: number | 'endless';
   readonly family: string | null;
+  readonly goesHome: boolean;
 }
 export interface Taking {
   readonly id: string;
@@ -22,6 +26,7 @@ export interface Taking {
   readonly whenFull: 'refuse' | 'swap';
   readonly settle: Settle;
   readonly floor: boolean;
+  readonly ridesOn: string | null;
 }
 export interface Placing {
   readonly scene: { readonly width: number; readonly height: number };
@@ -30,11 +35,15 @@ export interface Placing {
   readonly tray: Tray | null;
 }
 
-/** One copy of an item, as a number: index of the item × 10,000 + copy. Endless copies run from 0 to 9,999. */
+/**
+ * One copy of an item, as a number: index of the item × 10,000 + copy. Endless copies run from 0 to 9,999. One index after the last item stands the reserved
+ * item {@link UNREAD}: a typed text that is none of the texts accepted.
+ */
 export type Copy = number & { readonly copy: unique symbol };
 export const COPIES = 10_000;
 export const copyOf = (item: number, copy: number) => (item * COPIES + copy) as Copy;
 export const itemOf = (copy: Copy) => Math.floor(copy / COPIES);
+export const UNREAD = '?';
 export const numberOf = (copy: Copy) => copy % COPIES;
 
 export interface ItemModel {
@@ -44,10 +53,16 @@ export interface ItemModel {
   readonly rotation: number;
   readonly copies: number;
   readonly family: string | null;
+  readonly goesHome: boolean;
+  /** The zones that ride on it. */
+  readonly carries: readonly number[];
 }
 export interface ZoneModel {
   readonly id: string;
+  /** Where it stands on the scene; of a zone that rides, where it stands on its carrier, from the carrier's unrotated top left. Null: a slot. */
   readonly outline: Outline | null;
+  /** The carrier, an index of an item; −1: it does not ride. */
+  readonly ridesOn: number;
   readonly family: string | null;
   readonly reach: Reach;
   readonly keyedOnly: boolean;
@@ -64,23 +79,45 @@ export interface SceneModel {
   readonly zones: readonly ZoneModel[];
   readonly itemAt: ReadonlyMap<string, number>;
   readonly zoneAt: ReadonlyMap<string, number>;
+  /** Each item's own place at the start: its unrotated top left. */
+  readonly homes: readonly Point[];
 }
 
-export function sceneModel(source: Placing): SceneModel {
-  const items = source.items.map(({ id, size, rotation, copies, family }) => ({ id, w: size.w, h: size.h, rotation, family, copies: copies === 'endless' ? COPIES : copies }));
-  const zones = source.zones.map((zone) => ({
-    id: zone.id,
-    outline: outlineOf(zone.shape, zone.rotation),
-    family: zone.family,
-    reach: zone.reach,
-    keyedOnly: zone.welcome === 'keyed',
-    capacity: zone.capacity ?? Infinity,
-    swaps: zone.whenFull === 'swap',
-    settle: zone.settle,
-    floor: zone.floor,
+/** `at`: the items' own places where a sitting has others than the document (a shuffled tray). */
+export function sceneModel(source: Placing, at: readonly Point[] = homes(source)): SceneModel {
+  const itemAt = new Map(source.items.map(({ id }, i) => [id, i]));
+  const carries: number[][] = source.items.map(() => []);
+  const zones = source.zones.map((zone, i) => {
+    const ridesOn = zone.ridesOn === null ? -1 : (itemAt.get(zone.ridesOn) ?? -1);
+    carries[ridesOn]?.push(i);
+    return {
+      id: zone.id,
+      outline: outlineOf(zone.shape, zone.rotation),
+      ridesOn,
+      family: zone.family,
+      reach: zone.reach,
+      keyedOnly: zone.welcome === 'keyed',
+      capacity: zone.capacity ?? Infinity,
+      swaps: zone.whenFull === 'swap',
+      settle: zone.settle,
+      floor: zone.floor,
+    };
+  });
+  const items = source.items.map(({ id, size, rotation, copies, family, goesHome }, i) => ({
+    id,
+    w: size.w,
+    h: size.h,
+    rotation,
+    family,
+    copies: copies === 'endless' ? COPIES : copies,
+    goesHome,
+    carries: carries[i] as number[],
   }));
-  return { source, items, zones, itemAt: new Map(items.map((item, i) => [item.id, i])), zoneAt: new Map(zones.map((zone, i) => [zone.id, i])) };
+  return { source, items, zones, itemAt, zoneAt: new Map(zones.map((zone, i) => [zone.id, i])), homes: at };
 }
+
+/** The id of a copy's item, {@link UNREAD} for a text that is none of those accepted. */
+export const idOf = (model: SceneModel, copy: Copy): string => model.items[itemOf(copy)]?.id ?? UNREAD;
 
 /** One key entry made ready for judging. `lo` and `hi` bound the copies of `belongs` that the zone needs. */
 export interface EntryModel {
@@ -99,15 +136,28 @@ export interface QuestionModel extends SceneModel {
   readonly question: Question;
   readonly entries: readonly EntryModel[];
   readonly entryOf: readonly (EntryModel | null)[];
+  /** By item index; 0 for none, and for {@link UNREAD}. */
   readonly values: readonly number[];
+  /** How typed texts are read, by zone index; null: not a typed zone. */
+  readonly readers: readonly (Reader | null)[];
+  /** The starting arrangement: never changed, only copied. */
+  readonly start: Board;
 }
 
-export function questionModel(question: Question): QuestionModel {
-  const scene = sceneModel(question);
+/** Makes a valid question ready. `at` as in {@link sceneModel}. */
+export function questionModel(question: Question, at?: readonly Point[]): QuestionModel {
+  const scene = sceneModel(question, at);
   const entries = question.key.map((entry) => entryModel(question, scene, entry));
   const entryOf: (EntryModel | null)[] = scene.zones.map(() => null);
   for (const entry of entries) entryOf[entry.zone] = entry;
-  return { ...scene, question, entries, entryOf, values: question.items.map((item) => item.value ?? 0) };
+  const readers = question.zones.map(({ typed }) => typed && readerOf(typed, scene.itemAt));
+  const model = { ...scene, question, entries, entryOf, values: [...question.items.map((item) => item.value ?? 0), 0], readers, start: emptyBoard(scene) };
+  for (const { item, copy = 0, zone } of question.start?.placements ?? []) {
+    const into = scene.zoneAt.get(zone) as number;
+    const token = copyOf(scene.itemAt.get(item) as number, copy);
+    if (!model.start.zoneOf.has(token)) settle(model.start, token, into, (model.start.zones[into] as Copy[]).length);
+  }
+  return model;
 }
 
 function entryModel(question: Question, scene: SceneModel, entry: KeyEntry): EntryModel {

@@ -1,4 +1,5 @@
 import { type Board, emptyBoard, settle } from './board';
+import { carriesItself } from './drop';
 import { COPIES, type Copy, copyOf, type QuestionModel } from './model';
 
 /** A copy that rests in a zone, given outright; `copy` left out is the lowest not yet placed. */
@@ -35,6 +36,7 @@ function placeOne(model: QuestionModel, board: Board, { item, copy, zone }: Plac
   if (target.keyedOnly && !model.entryOf[zoneIndex]?.belongs.has(itemIndex)) return ['zone', `Zone "${zone}" turns "${item}" away`];
   const held = (board.zones[zoneIndex] as Copy[]).length;
   if (held >= target.capacity) return ['zone', `Zone "${zone}" holds no more than ${target.capacity}`];
+  if (carriesItself(model, board, token, zoneIndex)) return ['zone', `Zone "${zone}" rides on what it would take`];
   settle(board, token, zoneIndex, held);
   return null;
 }

@@ -1,11 +1,17 @@
 import { type Judged, judge } from '../marks/mark';
-import { type Board, emptyBoard, lift } from './board';
-import type { Copy, QuestionModel } from './model';
-import { type Outcome, type Placement, take } from './take';
+import { type Board, cloneBoard } from './board';
+import { sendHome } from './home';
+import { type Copy, copyOf, type QuestionModel } from './model';
+import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer, take, takeTyped } from './take';
 import { type Verdict, verdicts } from './verdict';
 
-/** What a learner does, in the order it was done. Everything about a sitting follows from its moves. */
-export type Move = ({ readonly kind: 'drop' | 'put' } & Placement) | { readonly kind: 'reset' } | { readonly kind: 'check' };
+/** What a learner does, in the order it was done. Everything about a sitting follows from its moves. A typed answer is a put. */
+export type Move =
+  | ({ readonly kind: 'drop' | 'put' } & Placement)
+  | ({ readonly kind: 'put' } & TypedAnswer)
+  | { readonly kind: 'reset' }
+  | { readonly kind: 'check' }
+  | { readonly kind: 'hint' };
 
 export interface Try {
   readonly judged: Judged;
@@ -17,39 +23,83 @@ export interface Standing {
   readonly board: Board;
   readonly tries: readonly Try[];
   readonly goingHome: readonly Copy[];
-  /** Nothing was moved since the last check. */
+  /** Nothing was moved since the last try was judged. */
   readonly justChecked: boolean;
   readonly ended: boolean;
   readonly turnedAway: number;
+  readonly hints: number;
 }
 
-export const untouched = (model: QuestionModel): Standing => ({ board: emptyBoard(model), tries: [], goingHome: [], justChecked: false, ended: false, turnedAway: 0 });
+export const untouched = (model: QuestionModel): Standing => ({
+  board: cloneBoard(model.start),
+  tries: [],
+  goingHome: [],
+  justChecked: false,
+  ended: false,
+  turnedAway: 0,
+  hints: 0,
+});
 
 export type Taken = { ok: true; standing: Standing; outcome: Outcome | null } | { ok: false; reason: 'ended' } | { ok: false; reason: 'refused'; path: string; message: string };
+
+const refused = (path: string, message: string): Taken => ({ ok: false, reason: 'refused', path, message });
 
 /** The standing after one more move. `standing.board` is used up: take the one returned. */
 export function takeMove(model: QuestionModel, standing: Standing, move: Move): Taken {
   if (standing.ended) return { ok: false, reason: 'ended' };
+  if (move.kind === 'hint') {
+    if (standing.hints >= model.question.hints.length) return refused('kind', 'There is no further hint');
+    return { ok: true, outcome: null, standing: { ...standing, hints: standing.hints + 1 } };
+  }
   const { board } = standing;
-  for (const copy of standing.goingHome) lift(board, copy);
+  for (const copy of standing.goingHome) sendHome(model, board, copy);
   const goneOn = { ...standing, goingHome: [], justChecked: false };
   switch (move.kind) {
     case 'reset':
-      return { ok: true, outcome: null, standing: { ...goneOn, board: emptyBoard(model) } };
+      return { ok: true, outcome: null, standing: { ...goneOn, board: cloneBoard(model.start) } };
     case 'check':
-      return { ok: true, outcome: null, standing: check(model, goneOn) };
+      return { ok: true, outcome: null, standing: endTry(model, goneOn) };
     case 'drop':
-    case 'put': {
-      const outcome = take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
-      if (outcome.to === 'refused') return { ok: false, reason: 'refused', path: outcome.path, message: outcome.message };
-      return { ok: true, outcome, standing: { ...goneOn, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) } };
-    }
+    case 'put':
+      return takePlacement(model, goneOn, move);
   }
 }
 
-function check(model: QuestionModel, standing: Standing): Standing {
-  const { tries: limit, afterMiss } = model.question;
+function takePlacement(model: QuestionModel, standing: Standing, move: Placement | TypedAnswer): Taken {
+  const { board } = standing;
+  const kept = isTyped(move) ? null : mayMove(model, board, move);
+  if (kept) return kept;
+  const outcome = isTyped(move) ? takeTyped(model, board, move) : take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
+  if (outcome.to === 'refused') return refused(outcome.path, outcome.message);
+  const next = { ...standing, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) };
+  const judgedNow = model.question.judging === 'onLand' && outcome.to === 'zone';
+  return { ok: true, outcome, standing: judgedNow ? landed(model, next, landedCopy(model, board, move, outcome.zone)) : next };
+}
+
+/** What the document says of picking an item up: some stay in their place, some may be moved only until they have settled. */
+function mayMove(model: QuestionModel, board: Board, move: Placement): Taken | null {
+  const index = model.itemAt.get(move.item);
+  const item = index === undefined ? undefined : model.question.items[index];
+  if (!item || index === undefined) return null;
+  if (item.stays && !isPut(move)) return refused('item', `"${move.item}" stays in its place and can only be picked`);
+  if (!item.again && board.zoneOf.has(copyOf(index, move.copy ?? 0))) return refused('item', `"${move.item}" has settled and cannot be moved again`);
+  return null;
+}
+
+function landedCopy(model: QuestionModel, board: Board, move: Placement | TypedAnswer, zone: number): Copy {
+  if (isTyped(move)) return board.zones[zone]?.[0] as Copy;
+  return copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0);
+}
+
+/** Judged as it lands: a try ends with a landing that is judged wrong, and with one that completes the answer. */
+function landed(model: QuestionModel, standing: Standing, copy: Copy): Standing {
   const judged = judge(model, standing.board, standing.tries.length + 1);
+  const wrong = verdicts(model, standing.board, judged.tallies).get(copy) === 'wrong';
+  return wrong || judged.fullMarks ? endTry(model, standing, judged) : standing;
+}
+
+function endTry(model: QuestionModel, standing: Standing, judged: Judged = judge(model, standing.board, standing.tries.length + 1)): Standing {
+  const { tries: limit, afterMiss } = model.question;
   const verdict = verdicts(model, standing.board, judged.tallies);
   const ended = judged.fullMarks || standing.tries.length + 1 === limit;
   const leaves = (copy: Copy) => afterMiss === 'sendAllHome' || (afterMiss === 'sendWrongHome' && verdict.get(copy) === 'wrong');

@@ -1,7 +1,8 @@
 import type { Point } from '../geometry/space';
 import { type Board, bySettling, lift, settle } from './board';
-import { candidates, winner } from './drop';
-import { type Copy, copyOf, itemOf, type SceneModel } from './model';
+import { candidates, carriesItself, winner } from './drop';
+import { sendHome } from './home';
+import { COPIES, type Copy, copyOf, itemOf, type QuestionModel, type SceneModel } from './model';
 
 /** An item let go on the scene: its unrotated top left, and the pointer (both parts, or neither: then the item's centre). */
 export interface Drop {
@@ -20,8 +21,14 @@ export interface Put {
   readonly zone: string | null;
   readonly at?: number | undefined;
 }
+/** A text typed into a zone: read as an item, it replaces what the zone held; a text of nothing but white space empties it. */
+export interface TypedAnswer {
+  readonly zone: string;
+  readonly text: string;
+}
 export type Placement = Drop | Put;
 export const isPut = (move: Placement): move is Put => 'zone' in move;
+export const isTyped = (move: Placement | TypedAnswer): move is TypedAnswer => 'text' in move;
 
 export type Outcome =
   | { readonly to: 'zone'; readonly zone: number; readonly sentHome: Copy | null }
@@ -42,11 +49,14 @@ export function take(model: SceneModel, board: Board, move: Placement, keyed: Ke
   if (found === 'item') return refused('item', `There is no item "${move.item}"`);
   if (found === 'copy') return refused('copy', `There is no copy ${move.copy} of "${move.item}"`);
   if (move.at !== undefined && !(Number.isInteger(move.at) && move.at >= 0)) return refused('at', 'at has to be a whole number from 0');
-  const target = isPut(move) ? putTarget(model, found, move) : dropTarget(model, found, move);
+  const target = isPut(move) ? putTarget(model, board, found, move) : dropTarget(model, board, found, move);
   if (typeof target === 'object' && target !== null) return target;
   if (target === null) {
+    if (isPut(move) || model.items[itemOf(found)]?.goesHome) {
+      sendHome(model, board, found);
+      return { to: 'home' };
+    }
     lift(board, found);
-    if (isPut(move)) return { to: 'home' };
     board.letGo.set(found, { x: move.x, y: move.y });
     return { to: 'loose' };
   }
@@ -62,23 +72,24 @@ function copyNamed(model: SceneModel, { item, copy = 0 }: Placement): Copy | 'it
   return copyOf(index, copy);
 }
 
-function putTarget(model: SceneModel, copy: Copy, { zone }: Put): number | null | Outcome {
+function putTarget(model: SceneModel, board: Board, copy: Copy, { zone }: Put): number | null | Outcome {
   if (zone === null) return null;
   const index = model.zoneAt.get(zone);
   if (index === undefined) return refused('zone', `There is no zone "${zone}"`);
   const family = model.zones[index]?.family ?? null;
   if (family !== null && family !== model.items[itemOf(copy)]?.family) return refused('zone', `Zone "${zone}" takes only items of the family "${family}"`);
+  if (carriesItself(model, board, copy, index)) return refused('zone', `Zone "${zone}" rides on what it would take`);
   return index;
 }
 
-function dropTarget(model: SceneModel, copy: Copy, drop: Drop): number | null | Outcome {
+function dropTarget(model: SceneModel, board: Board, copy: Copy, drop: Drop): number | null | Outcome {
   if (!Number.isFinite(drop.x)) return refused('x', 'x has to be a finite number');
   if (!Number.isFinite(drop.y)) return refused('y', 'y has to be a finite number');
   if ((drop.px === undefined) !== (drop.py === undefined)) return refused(drop.px === undefined ? 'px' : 'py', 'px and py have to be given both, or neither');
   if (drop.px !== undefined && !Number.isFinite(drop.px)) return refused('px', 'px has to be a finite number');
   if (drop.py !== undefined && !Number.isFinite(drop.py)) return refused('py', 'py has to be a finite number');
   const pointer = drop.px === undefined ? null : { x: drop.px, y: drop.py as number };
-  return winner(candidates(model, itemOf(copy), { x: drop.x, y: drop.y }, pointer));
+  return winner(candidates(model, board, copy, { x: drop.x, y: drop.y }, pointer));
 }
 
 function enter(model: SceneModel, board: Board, copy: Copy, zone: number, at: number | undefined, letGo: Point | null, keyed: Keyed): Outcome {
@@ -87,15 +98,35 @@ function enter(model: SceneModel, board: Board, copy: Copy, zone: number, at: nu
   const room = (board.zones[zone] as Copy[]).length - (board.zoneOf.get(copy) === zone ? 1 : 0);
   const welcome = !keyedOnly || keyed?.(zone, itemOf(copy)) === true;
   if (welcome && at !== undefined && at > room) return refused('at', `Zone "${id}" holds ${room}: at has to be a whole number from 0 to ${room}`);
+  const turnAway = (why: 'notWelcome' | 'full'): Outcome => {
+    sendHome(model, board, copy);
+    return { to: 'turnedAway', zone, why };
+  };
+  if (!welcome) return turnAway('notWelcome');
+  if (room >= capacity && !swaps) return turnAway('full');
   lift(board, copy);
-  if (!welcome) return { to: 'turnedAway', zone, why: 'notWelcome' };
   let sentHome: Copy | null = null;
   if (room >= capacity) {
-    if (!swaps) return { to: 'turnedAway', zone, why: 'full' };
     sentHome = bySettling(board, zone)[0] as Copy;
-    lift(board, sentHome);
+    sendHome(model, board, sentHome);
   }
   settle(board, copy, zone, Math.min(at ?? Infinity, (board.zones[zone] as Copy[]).length));
   if (letGo) board.letGo.set(copy, letGo);
   return { to: 'zone', zone, sentHome };
+}
+
+/**
+ * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so that it never is one that lies in the tray.
+ * Family, welcome and capacity are not asked.
+ */
+export function takeTyped(model: QuestionModel, board: Board, { zone, text }: TypedAnswer): Outcome {
+  const index = model.zoneAt.get(zone);
+  if (index === undefined) return refused('zone', `There is no zone "${zone}"`);
+  const read = model.readers[index];
+  if (!read) return refused('zone', `Zone "${zone}" is not answered by typing`);
+  const item = read(text);
+  for (const held of [...(board.zones[index] as Copy[])]) sendHome(model, board, held);
+  if (item === null) return { to: 'home' };
+  settle(board, copyOf(item, COPIES - 1 - index), index, 0);
+  return { to: 'zone', zone: index, sentHome: null };
 }

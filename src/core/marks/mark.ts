@@ -15,6 +15,9 @@ export interface Judged {
   readonly right: number;
   readonly wrong: number;
   readonly tallies: readonly Tally[];
+  readonly credited: readonly Credited[];
+  /** The rule that marked it in the end: one falls back on the next where there is nothing to count. */
+  readonly rule: Marks['rule'];
 }
 
 function credit(model: QuestionModel, board: Board, one: Tally): Credited {
@@ -28,18 +31,27 @@ function credit(model: QuestionModel, board: Board, one: Tally): Credited {
   return { tally: one, n: entry.lo, c: Math.min(one.right, entry.lo) };
 }
 
-/** The mark for a fraction at the given try (from 1), rounded half up at the question's places. */
+/** The mark for a fraction at the given try (from 1), before it is rounded. */
+export const rawMark = (marks: Marks, fraction: number, tryNumber: number): number => Math.max(0, marks.max * fraction - marks.tryCosts * marks.max * (tryNumber - 1));
+
+/** The same, rounded half up at the question's places. */
 export function markOf(marks: Marks, fraction: number, tryNumber: number): number {
   const scale = 10 ** marks.places;
-  const raw = Math.max(0, marks.max * fraction - marks.tryCosts * marks.max * (tryNumber - 1));
-  return Math.floor(raw * scale + 0.5 + 1e-9) / scale;
+  return Math.floor(rawMark(marks, fraction, tryNumber) * scale + 0.5 + 1e-9) / scale;
+}
+
+function ruleFor(marks: Marks, credited: readonly Credited[]): Marks['rule'] {
+  if (marks.rule === 'perPlacement' && credited.some(({ n }) => n > 0)) return 'perPlacement';
+  if (marks.rule !== 'allOrNothing' && credited.some(({ tally: { entry } }) => entry.weight > 0)) return 'perZone';
+  return 'allOrNothing';
 }
 
 /** Judges and marks an arrangement at the given try. The question has at least one key entry. */
 export function judge(model: QuestionModel, board: Board, tryNumber: number): Judged {
   const { marks } = model.question;
   const credited = model.entries.map((entry) => credit(model, board, tally(model, board, entry)));
-  const fraction = marksRules[marks.rule](credited, marks.wrongCosts);
+  const rule = ruleFor(marks, credited);
+  const fraction = marksRules[rule](credited, marks.wrongCosts);
   return {
     mark: markOf(marks, fraction, tryNumber),
     max: marks.max,
@@ -48,5 +60,7 @@ export function judge(model: QuestionModel, board: Board, tryNumber: number): Ju
     right: credited.reduce((sum, { c }) => sum + c, 0),
     wrong: credited.reduce((sum, { tally: t }) => sum + t.wrong + (t.entry.sequence ? 0 : t.surplus), 0),
     tallies: credited.map(({ tally: t }) => t),
+    credited,
+    rule,
   };
 }

@@ -36,6 +36,7 @@ export function SceneFrame({ store, say }: { store: PlayerStore; say: (words: st
 
   const gesture = useGesture({
     model,
+    board,
     stage,
     scale,
     shown,

@@ -1,5 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { type Board, type Copy, cloneBoard, copyOf, emptyBoard, itemOf, lift, numberOf, type Outcome, type SceneModel, sceneModel, take, type Verdict } from '../../core';
+import { type Board, type Copy, cloneBoard, copyOf, emptyBoard, itemOf, numberOf, type Outcome, type SceneModel, sceneModel, sendHome, take, type Verdict } from '../../core';
 import { api } from '../../ui/api';
 import { boardFrom } from './board';
 import { keepOutbox, readOutbox } from './outbox';
@@ -46,7 +46,7 @@ export function playerStore(view: SittingView): PlayerStore {
     /** The board after the wrong ones have gone home, if the last check left some to go. */
     const goneOn = (): Board => {
       const board = cloneBoard(get().board);
-      for (const copy of get().lastTry?.goingHome ?? []) lift(board, named(copy));
+      for (const copy of get().lastTry?.goingHome ?? []) sendHome(get().model, board, named(copy));
       return board;
     };
 

@@ -11,7 +11,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { type RefObject, useCallback, useRef, useState } from 'react';
-import { type Copy, candidates, itemOf, numberOf, type Point, type SceneModel, toScene, winner } from '../../core';
+import { type Board, type Copy, candidates, itemOf, numberOf, type Point, type SceneModel, toScene, winner } from '../../core';
 import type { Shown } from './board';
 import type { LocalMove } from './types';
 
@@ -23,6 +23,7 @@ export interface InHand {
 
 interface Options {
   readonly model: SceneModel;
+  readonly board: Board;
   readonly stage: RefObject<HTMLDivElement | null>;
   readonly scale: number;
   readonly shown: readonly Shown[];
@@ -43,7 +44,7 @@ function pointOf(event: Event): Point {
  * What a gesture means on the scene. dnd-kit catches the pointer, the finger and the keys; the zone an item is over is the core's to say. A pointer lets
  * go at a place (a drop); the keyboard goes from zone to zone by name (a put).
  */
-export function useGesture({ model, stage, scale, shown, homes, onStart, onTarget, onMove }: Options) {
+export function useGesture({ model, board, stage, scale, shown, homes, onStart, onTarget, onMove }: Options) {
   const [inHand, setInHand] = useState<InHand | null>(null);
   const from = useRef<{ at: Point; pointer: Point } | null>(null);
   const target = useRef<{ chosen: boolean; zone: number | null; step: number }>({ chosen: false, zone: null, step: -1 });
@@ -103,7 +104,7 @@ export function useGesture({ model, stage, scale, shown, homes, onStart, onTarge
     if (isKeyboard(event.activatorEvent)) return;
     const copy = Number(event.active.id) as Copy;
     const { at, pointer } = letGo(event);
-    const over = winner(candidates(model, itemOf(copy), at, pointer));
+    const over = winner(candidates(model, board, copy, at, pointer));
     setInHand((now) => (now?.over === over ? now : { copy, over }));
   };
 

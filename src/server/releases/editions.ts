@@ -25,7 +25,7 @@ export async function editionOf(db: Database, releaseId: string, number: number)
   }
   const row = await db.query.edition.findFirst({ where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)) });
   if (!row) throw new Error(`Release ${releaseId} has no edition ${number}`);
-  const opened = { number, models: row.content.questions.map(questionModel) };
+  const opened = { number, models: row.content.questions.map((question) => questionModel(question)) };
   kept.set(name, opened);
   const oldest = kept.keys().next().value;
   if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);

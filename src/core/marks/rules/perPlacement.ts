@@ -1,7 +1,6 @@
-import { perZone } from './perZone';
 import type { MarksRule } from './rule';
 
-/** (R − wrongCosts·W) / N held to 0…1, over the placements of all entries; where none is needed, per zone. */
+/** (R − wrongCosts·W) / N held to 0…1, over the placements of all entries. At least one is needed. */
 export const perPlacement: MarksRule = (entries, wrongCosts) => {
   let needed = 0;
   let right = 0;
@@ -11,5 +10,5 @@ export const perPlacement: MarksRule = (entries, wrongCosts) => {
     right += c;
     wrong += tally.wrong + (tally.entry.sequence ? 0 : tally.surplus);
   }
-  return needed === 0 ? perZone(entries, wrongCosts) : Math.min(1, Math.max(0, (right - wrongCosts * wrong) / needed));
+  return Math.min(1, Math.max(0, (right - wrongCosts * wrong) / needed));
 };

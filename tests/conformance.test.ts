@@ -4,6 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { emptyBoard, itemOf, judge, type Placement, questionModel, take } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 import { type Placed, place } from '../src/core/judge/place';
+import { unlimited } from '../src/core/proof/budget';
+import { arrangements, guessing } from '../src/core/proof/guess/guess';
 
 interface Sample {
   question: { title: string };
@@ -20,16 +22,21 @@ interface Sample {
   }[];
 }
 
-const samples = readFileSync(join(import.meta.dirname, 'conformance/grade.jsonl'), 'utf8')
-  .trim()
-  .split('\n')
-  .map((line) => JSON.parse(line) as Sample);
+const read = <T>(file: string): T[] =>
+  readFileSync(join(import.meta.dirname, 'conformance', file), 'utf8')
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as T);
+
+function parsed(question: unknown) {
+  const result = parseQuestion(question);
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.question;
+}
 
 describe('the sample questions, judged and marked', () => {
-  it.each(samples)('$question.title', ({ question, answers }) => {
-    const parsed = parseQuestion(question);
-    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-    const model = questionModel(parsed.question);
+  it.each(read<Sample>('grade.jsonl'))('$question.title', ({ question, answers }) => {
+    const model = questionModel(parsed(question));
     for (const { response, result } of answers) {
       const placed = place(model, response.placements ?? []);
       if (!placed.ok) throw new Error(placed.message);
@@ -51,5 +58,24 @@ describe('the sample questions, judged and marked', () => {
         if (tally) expect([tally.satisfied, tally.right, tally.wrong]).toEqual([expected?.satisfied, expected?.right, expected?.wrong]);
       });
     }
+  });
+});
+
+interface ProofSample {
+  question: { title: string };
+  fullMarkArrangements: string;
+  arrangements: number;
+  chanceOfFullMarks: number;
+  expectedFraction: number;
+}
+
+describe('the sample questions, by guessing', () => {
+  it.each(read<ProofSample>('proof.jsonl'))('$question.title', (sample) => {
+    const model = questionModel(parsed(sample.question));
+    expect(Number(arrangements(model, unlimited).total)).toBe(sample.arrangements);
+    const guess = guessing(model, '', unlimited, unlimited);
+    expect(guess.fullMarkArrangements).toBe(String(sample.fullMarkArrangements));
+    expect(guess.chanceOfFullMarks).toBeCloseTo(sample.chanceOfFullMarks, 9);
+    expect(guess.expectedFraction).toBeCloseTo(sample.expectedFraction, 9);
   });
 });

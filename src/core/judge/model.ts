@@ -127,6 +127,8 @@ export interface EntryModel {
   readonly lo: number;
   readonly hi: number;
   readonly sum: KeyEntry['sum'];
+  /** The document gives no need: with a sum alone, any number will do. */
+  readonly needless: boolean;
   readonly sequence: boolean;
   readonly weight: number;
 }
@@ -171,6 +173,7 @@ function entryModel(question: Question, scene: SceneModel, entry: KeyEntry): Ent
     lo,
     hi,
     sum: entry.sum,
+    needless: entry.need === null,
     sequence: entry.sequence,
     weight: entry.weight ?? (hi === 0 ? 0 : 1),
   };

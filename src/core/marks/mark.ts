@@ -40,17 +40,21 @@ export function markOf(marks: Marks, fraction: number, tryNumber: number): numbe
   return Math.floor(rawMark(marks, fraction, tryNumber) * scale + 0.5 + 1e-9) / scale;
 }
 
-function ruleFor(marks: Marks, credited: readonly Credited[]): Marks['rule'] {
-  if (marks.rule === 'perPlacement' && credited.some(({ n }) => n > 0)) return 'perPlacement';
-  if (marks.rule !== 'allOrNothing' && credited.some(({ tally: { entry } }) => entry.weight > 0)) return 'perZone';
-  return 'allOrNothing';
+/** The rule that marks in the end: one with nothing to count (no placement needed, no weight) falls back on the next. */
+export function ruleFor({ rule }: Marks, needed: number, weight: number): Marks['rule'] {
+  if (rule === 'perPlacement' && needed > 0) return rule;
+  return rule !== 'allOrNothing' && weight > 0 ? 'perZone' : 'allOrNothing';
 }
 
 /** Judges and marks an arrangement at the given try. The question has at least one key entry. */
 export function judge(model: QuestionModel, board: Board, tryNumber: number): Judged {
   const { marks } = model.question;
   const credited = model.entries.map((entry) => credit(model, board, tally(model, board, entry)));
-  const rule = ruleFor(marks, credited);
+  const rule = ruleFor(
+    marks,
+    credited.reduce((sum, { n }) => sum + n, 0),
+    credited.reduce((sum, { tally: { entry } }) => sum + entry.weight, 0),
+  );
   const fraction = marksRules[rule](credited, marks.wrongCosts);
   return {
     mark: markOf(marks, fraction, tryNumber),

@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { listed } from '../../../../tests/support/listing';
+import { randomQuestion } from '../../../../tests/support/randomQuestion';
+import { questionModel } from '../../judge/model';
+import { budget, unlimited } from '../budget';
+import { arrangements, guessing } from './guess';
+
+describe('counting agrees with listing', () => {
+  it('on 600 random questions', () => {
+    let compared = 0;
+    for (let i = 0; i < 600; i++) {
+      const seed = `guess-${i}`;
+      const model = questionModel(randomQuestion(seed));
+      const byListing = model.entries.length > 0 ? listed(model, 20_000) : null;
+      if (!byListing) continue;
+      compared++;
+      const { arrangements: n, full, fraction, satisfied } = byListing;
+      expect(Number(arrangements(model, unlimited).total), seed).toBe(n);
+      const guess = guessing(model, seed, unlimited, unlimited);
+      expect(guess.method, seed).toBe('exact');
+      expect(guess.fullMarkArrangements, seed).toBe(String(full));
+      expect(guess.chanceOfFullMarks, seed).toBeCloseTo(full / n, 12);
+      expect(guess.expectedFraction, seed).toBeCloseTo(fraction / n, 11);
+      expect(guess.neverMissed, seed).toEqual(satisfied.flatMap((count, e) => (count === n ? [e] : [])));
+    }
+    expect(compared).toBeGreaterThan(400);
+  }, 120_000);
+});
+
+describe('sampling', () => {
+  it('agrees with counting to within four standard errors, in 39 of 40 cases or more', () => {
+    const noTime = budget(() => true);
+    let within = 0;
+    let cases = 0;
+    for (let i = 0; cases < 40; i++) {
+      const model = questionModel(randomQuestion(`sample-${i}`));
+      const exact = guessing(model, 'x', unlimited, unlimited);
+      if (exact.expectedFraction === null) continue;
+      let draws = 0;
+      const some = budget(() => ++draws > 4);
+      const guess = guessing(model, `sample-${i}`, { spend: () => noTime.spend(1e9) }, some);
+      // Some are so small that they are counted before anybody looks at the clock.
+      if (guess.method !== 'sampled') continue;
+      cases++;
+      const { chance, expected } = guess.standardError as { chance: number; expected: number };
+      const near = (a: number | null, b: number | null, error: number) => Math.abs((a ?? 0) - (b ?? 0)) <= 4 * error + 0.02;
+      if (near(guess.expectedFraction, exact.expectedFraction, expected) && near(guess.chanceOfFullMarks, exact.chanceOfFullMarks, chance)) within++;
+    }
+    expect(within).toBeGreaterThanOrEqual(39);
+  }, 60_000);
+
+  it('says nothing rather than guess when there was no time at all', () => {
+    const none = budget(() => true);
+    expect(guessing(questionModel(randomQuestion('guess-1')), 'x', { spend: () => none.spend(1e9) }, { spend: () => none.spend(1e9) }).method).toBeNull();
+  });
+});

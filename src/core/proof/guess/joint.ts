@@ -1,0 +1,158 @@
+import type { EntryModel } from '../../judge/model';
+import { type Budget, TooMany } from '../budget';
+import { type Class, classesOf } from './classes';
+import { compositions } from './compositions';
+import { freeWays } from './free';
+import { choose, ratio } from './numbers';
+import { orderings, unitOf } from './sequences';
+import type { Setting } from './setting';
+import { sumHolds, sumName } from './sums';
+
+/**
+ * The mean of (R − wrongCosts·W)/N held to 0…1 over all arrangements. Where wrong ones cost, the zones cannot be looked at one by one: the mean of what is held to
+ * a range is not what the means come to. So zone after zone takes its part of what the ones before have left, and the score is carried along.
+ */
+export function meanHeld(setting: Setting, total: bigint, budget: Budget): number {
+  const { model } = setting;
+  const { wrongCosts } = model.question.marks;
+  const needed = model.entries.reduce((sum, entry) => sum + needOf(entry), 0);
+  const scores = scoreWays(setting, wrongCosts, budget);
+  let mean = 0;
+  for (const { score, ways } of scores.values()) mean += Math.min(1, Math.max(0, score / needed)) * ratio(ways, total);
+  return Math.min(1, mean);
+}
+
+const needOf = ({ sum, sequence, order, lo }: EntryModel) => (sum ? 1 : sequence ? order.length : lo);
+
+interface Scored {
+  readonly score: number;
+  ways: bigint;
+}
+type Scores = Map<string, Scored>;
+interface Left {
+  readonly counts: readonly number[];
+  readonly scores: Scores;
+}
+
+const MOST_SCORES = 200_000;
+
+function addScore(scores: Scores, score: number, ways: bigint): void {
+  const name = sumName(score);
+  const same = scores.get(name);
+  if (same) same.ways += ways;
+  else scores.set(name, { score, ways });
+}
+
+function scoreWays(setting: Setting, wrongCosts: number, budget: Budget): Scores {
+  const { model } = setting;
+  let classes = classesOf(setting);
+  let states = new Map<string, Left>([['', { counts: classes.map(({ n }) => n), scores: new Map([['0', { score: 0, ways: 1n }]]) }]]);
+  model.entries.forEach((entry, e) => {
+    const { zone } = entry;
+    const open = classes.map(({ type }) => setting.open[zone]?.[type] === true);
+    // From here on this entry tells nobody apart.
+    const later = merged(classes, e);
+    const next = new Map<string, Left>();
+    let kept = 0;
+    for (const { counts, scores } of states.values())
+      for (const taken of compositions(
+        counts.map((n, i) => (open[i] ? n : 0)),
+        setting.room[zone] as number,
+      )) {
+        const left = later.into.reduce<number[]>(
+          (sums, to, i) => {
+            sums[to] = (sums[to] as number) + (counts[i] as number) - (taken[i] as number);
+            return sums;
+          },
+          later.classes.map(() => 0),
+        );
+        const name = left.join();
+        let state = next.get(name);
+        if (!state) {
+          state = { counts: left, scores: new Map() };
+          next.set(name, state);
+        }
+        const chosen = taken.reduce((ways, k, i) => ways * choose(counts[i] as number, k), 1n);
+        for (const outcome of outcomes(setting, entry, e, classes, taken, wrongCosts, budget))
+          for (const { score, ways } of scores.values()) addScore(state.scores, score + outcome.score, ways * chosen * outcome.ways);
+        budget.spend(40 * scores.size);
+      }
+    for (const { scores } of next.values()) kept += scores.size;
+    if (kept > MOST_SCORES) throw new TooMany('too many scores to hold apart');
+    classes = later.classes;
+    states = next;
+  });
+  const free = freeWays(
+    setting,
+    model.zones.map((_, z) => z).filter((z) => !model.entryOf[z]),
+    budget,
+  );
+  const all: Scores = new Map();
+  for (const { counts, scores } of states.values()) {
+    const byType = setting.counts.map((_, type) => classes.reduce((sum, one, i) => sum + (one.type === type ? (counts[i] as number) : 0), 0));
+    const around = free(byType);
+    if (around > 0n) for (const { score, ways } of scores.values()) addScore(all, score, ways * around);
+  }
+  return all;
+}
+
+/** The classes once entry `e` is dealt with, and which of them each class goes into. */
+function merged(classes: readonly Class[], e: number): { classes: Class[]; into: number[] } {
+  const found = new Map<string, number>();
+  const next: Class[] = [];
+  const into = classes.map(({ type, entries, value, n, item }) => {
+    const later = entries.filter((other) => other > e);
+    const name = later.length === 0 ? `${type}` : `${type}|${later.join()}|${value}|${item}`;
+    const known = found.get(name);
+    if (known !== undefined) return known;
+    found.set(name, next.length);
+    return next.push({ type, entries: later, value: later.length === 0 ? 0 : value, n, item: later.length === 0 ? -1 : item }) - 1;
+  });
+  return { classes: next, into };
+}
+
+/** What the zone scores with the copies it has taken, and in how many orders. */
+function outcomes(setting: Setting, entry: EntryModel, e: number, classes: readonly Class[], taken: readonly number[], wrongCosts: number, budget: Budget): readonly Scored[] {
+  let r = 0;
+  let k = 0;
+  let sum = 0;
+  taken.forEach((n, i) => {
+    k += n;
+    const one = classes[i] as Class;
+    if (n === 0 || !one.entries.includes(e)) return;
+    r += n;
+    sum += n * one.value;
+  });
+  const wrong = k - r;
+  if (entry.sequence) return ofSequence(setting, entry, e, classes, taken, k, r, wrongCosts * wrong, budget);
+  const surplus = Math.max(0, r - entry.hi);
+  const satisfied = wrong === 0 && r >= entry.lo && surplus === 0 && sumHolds(entry.sum, sum);
+  const c = entry.sum ? (satisfied ? 1 : 0) : Math.min(r, entry.lo);
+  return [{ score: c - wrongCosts * (wrong + surplus), ways: 1n }];
+}
+
+function ofSequence(
+  setting: Setting,
+  entry: EntryModel,
+  e: number,
+  classes: readonly Class[],
+  taken: readonly number[],
+  k: number,
+  r: number,
+  costs: number,
+  budget: Budget,
+): readonly Scored[] {
+  const { sequenceRule } = setting.model.question.marks;
+  const there = entry.order.map((item) => classes.some((one, i) => (taken[i] as number) > 0 && one.item === item && one.entries.includes(e)));
+  const present = {
+    k,
+    r,
+    low: there.slice(0, k).filter(Boolean).length,
+    pairs: there.filter((here, i) => here && there[i + 1]).length,
+    complete: r === entry.order.length && k === r,
+  };
+  const unit = unitOf(sequenceRule, entry.order.length);
+  if (k === 0) return [{ score: -costs, ways: 1n }];
+  const ways = orderings(sequenceRule, entry.order.length, present, budget);
+  return ways.flatMap((n, counted) => (n === 0n ? [] : [{ score: counted * unit - costs, ways: n }]));
+}

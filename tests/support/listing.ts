@@ -47,6 +47,36 @@ function list(model: QuestionModel, copies: readonly Copy[], tray: boolean, most
   return visit(0) ? result : null;
 }
 
+/** Is there any arrangement with full marks whose copies can all be brought where they are? By listing; null: more than `most` to list. */
+export function solvableByListing(model: QuestionModel, can: (item: number, zone: number) => boolean, most: number): boolean | null {
+  const copies = model.items.flatMap((item, index) => Array.from({ length: item.copies }, (_c, n) => copyOf(index, n)));
+  let seen = 0;
+  const zones: Copy[][] = model.zones.map(() => []);
+  const visit = (at: number): boolean | null => {
+    if (++seen > most) return null;
+    const copy = copies[at];
+    if (copy === undefined) {
+      const result: Listed = { arrangements: 0, full: 0, fraction: 0, satisfied: model.entries.map(() => 0) };
+      orders(model, zones, result);
+      return result.full > 0;
+    }
+    const item = Math.floor(copy / 10_000);
+    const family = model.items[item]?.family ?? null;
+    let unsure = false;
+    for (const z of [-1, ...model.zones.keys()]) {
+      const zone = model.zones[z];
+      if (zone && ((zone.family !== null && zone.family !== family) || !can(item, z) || (zones[z] as Copy[]).length >= zone.capacity)) continue;
+      if (zone) (zones[z] as Copy[]).push(copy);
+      const found = visit(at + 1);
+      if (zone) (zones[z] as Copy[]).pop();
+      if (found) return true;
+      if (found === null) unsure = true;
+    }
+    return unsure ? null : false;
+  };
+  return visit(0);
+}
+
 function permutations<T>(values: readonly T[]): T[][] {
   if (values.length < 2) return [[...values]];
   return values.flatMap((value, i) => permutations(values.toSpliced(i, 1)).map((rest) => [value, ...rest]));

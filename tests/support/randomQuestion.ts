@@ -25,7 +25,7 @@ export function randomQuestion(seed: string, limits: Limits = SMALL): Question {
     size: { w: oneOf(40, 80, 120.5), h: oneOf(24, 48, 61.25) },
     home: { x: 10 * i, y: 480 },
     rotation: oneOf(0, 0, 30, 90, -45),
-    copies: next() < 0.08 ? 'endless' : 1 + upTo(next() < 0.3 ? limits.copies - 1 : 0),
+    copies: next() < 0.08 ? ('endless' as const) : 1 + upTo(next() < 0.3 ? limits.copies - 1 : 0),
     family: oneOf(...families),
     value: oneOf(null, 1, 2, 2.5, 5),
   }));

@@ -6,6 +6,7 @@ export type { Rich } from './document/rich';
 export type { Item, KeyEntry, Kind, Marks, Question, Settle, Shape, Tray, Zone } from './document/schema';
 export { apply, applyAll, type Edit, EditMismatch, invert, invertAll, type QuestionField, type Step } from './edit/edit';
 export { addItems, addZone, boxOfZone, remove, setBelongs, setBox, setItem, setQuestion, setZone } from './edit/steps';
+export { fitCount, fitsAll } from './geometry/fit';
 export { outlineOf, rectOutline } from './geometry/outline';
 export { type Guide, type Handle, resize, rounded, shiftWithin, snapMove, snapResize } from './geometry/snap';
 export { type Box, type Point, toScene, toStage } from './geometry/space';
@@ -21,5 +22,9 @@ export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type
 export type { Verdict } from './judge/verdict';
 export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
-export { countFindings, type Finding, type FindingCounts, findings } from './proof/findings';
+export { contrast, TOKENS } from './proof/contrast';
+export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';
+export type { Guessing } from './proof/guess/guess';
+export { type Clock, type Proof, prove } from './proof/proof';
+export type { ModelPlacement } from './proof/solve/solve';
 export { random, seedOf, shuffled } from './random/random';

@@ -81,6 +81,18 @@ export function isSimplePolygon(corners: Corners): boolean {
   return true;
 }
 
+/** Does the outline turn one way all round? */
+export function isConvex(corners: Corners): boolean {
+  let way = 0;
+  for (let i = 0; i < corners.length; i++) {
+    const turned = turnOf(corners[i] as Corner, corners[(i + 1) % corners.length] as Corner, corners[(i + 2) % corners.length] as Corner);
+    if (turned === 0) continue;
+    if (way !== 0 && turned !== way) return false;
+    way = turned;
+  }
+  return true;
+}
+
 type Corner = readonly [number, number];
 const turnOf = (a: Corner, b: Corner, c: Corner) => Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
 const within = (a: Corner, b: Corner, p: Corner) => Math.min(a[0], b[0]) <= p[0] && p[0] <= Math.max(a[0], b[0]) && Math.min(a[1], b[1]) <= p[1] && p[1] <= Math.max(a[1], b[1]);

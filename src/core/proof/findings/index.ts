@@ -1,22 +1,70 @@
 import type { QuestionModel } from '../../judge/model';
+import { reachability } from '../reachable';
+import { allInEarns } from './allInEarns';
+import { cannotBeMissed } from './cannotBeMissed';
+import { cannotBePickedUp } from './cannotBePickedUp';
+import { contrastLow } from './contrastLow';
+import { emptyEarns } from './emptyEarns';
 import { familyMismatch } from './familyMismatch';
-import type { Finding, FindingRule, Severity } from './finding';
+import type { Evidence, Finding, FindingRule, Severity } from './finding';
+import { keyedButTurnedAway } from './keyedButTurnedAway';
+import { labelDoesNotFit } from './labelDoesNotFit';
+import { lastByElimination } from './lastByElimination';
+import { lookalikesKeyedApart } from './lookalikesKeyedApart';
 import { needMoreThanExist } from './needMoreThanExist';
 import { needMoreThanRoom } from './needMoreThanRoom';
+import { neverWins } from './neverWins';
+import { noDescription } from './noDescription';
+import { noListForm } from './noListForm';
 import { nothingKeyed } from './nothingKeyed';
+import { orderGivesAway } from './orderGivesAway';
+import { overflow } from './overflow';
+import { reachImpossible } from './reachImpossible';
+import { targetSmall } from './targetSmall';
+import { tryingWins } from './tryingWins';
+import { unclearWinner } from './unclearWinner';
+import { unsolvable } from './unsolvable';
 
-export type { Finding, Severity } from './finding';
+export type { Evidence, Finding, Severity } from './finding';
 
 /** Every finding, one file each; adding one is adding a file and a line. */
 const rules = {
   nothingKeyed: ['error', nothingKeyed],
+  unsolvable: ['error', unsolvable],
   needMoreThanExist: ['error', needMoreThanExist],
   needMoreThanRoom: ['error', needMoreThanRoom],
   familyMismatch: ['error', familyMismatch],
+  keyedButTurnedAway: ['error', keyedButTurnedAway],
+  reachImpossible: ['error', reachImpossible],
+  neverWins: ['error', neverWins],
+  cannotBePickedUp: ['error', cannotBePickedUp],
+  overflow: ['warning', overflow],
+  unclearWinner: ['warning', unclearWinner],
+  emptyEarns: ['warning', emptyEarns],
+  allInEarns: ['warning', allInEarns],
+  lookalikesKeyedApart: ['error', lookalikesKeyedApart],
+  lastByElimination: ['note', lastByElimination],
+  orderGivesAway: ['warning', orderGivesAway],
+  tryingWins: ['warning', tryingWins],
+  labelDoesNotFit: ['warning', labelDoesNotFit],
+  targetSmall: ['warning', targetSmall],
+  contrastLow: ['warning', contrastLow],
+  noDescription: ['warning', noDescription],
+  cannotBeMissed: ['warning', cannotBeMissed],
+  noListForm: ['warning', noListForm],
 } as const satisfies Record<string, readonly [Severity, FindingRule]>;
 
+export type FindingCode = keyof typeof rules;
+export const FINDING_CODES = Object.keys(rules) as readonly FindingCode[];
+
+/** All findings that the evidence bears out. */
+export function findingsFrom(evidence: Evidence): Finding[] {
+  return Object.entries(rules).flatMap(([code, [severity, rule]]) => rule(evidence).map((found) => ({ code, severity, ...found })));
+}
+
+/** The findings that need neither counting nor solving: quick enough to be asked after every edit. */
 export function findings(model: QuestionModel): Finding[] {
-  return Object.entries(rules).flatMap(([code, [severity, rule]]) => rule(model).map((found) => ({ code, severity, ...found })));
+  return findingsFrom({ model, reachable: reachability(model), guessing: null, solvable: null, contradiction: null });
 }
 
 /** How many findings of each severity: what the Vault shows beside a question. */

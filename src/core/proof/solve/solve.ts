@@ -75,7 +75,7 @@ function flowOf({ entries }: Puzzle, plain: readonly number[], left: readonly nu
     }
   });
   for (const item of items) edges.push([0, nodeOf.get(item) as number, left[item] as number]);
-  plain.forEach((e, i) => edges.push([1 + items.length + i, sink, (entries[e] as PuzzleEntry).lo]));
+  for (const [i, e] of plain.entries()) edges.push([1 + items.length + i, sink, (entries[e] as PuzzleEntry).lo]);
   const { total, flow } = largestFlow(sink + 1, edges);
   if (total < plain.reduce((sum, e) => sum + (entries[e] as PuzzleEntry).lo, 0)) return null;
   return ways.flatMap((way, i) => ((flow[i] as number) > 0 ? [{ ...way, n: flow[i] as number }] : []));

@@ -1,0 +1,151 @@
+import { describe, expect, it } from 'vitest';
+import { seeds } from '../../../../tests/support/seeds';
+import { questionModel } from '../../judge/model';
+import { prove } from '../proof';
+import { FINDING_CODES, type FindingCode } from '.';
+
+type Changes = Record<string, unknown>;
+const clock = { now: () => 0 };
+const found = (changes: Changes) => prove(questionModel(seeds(changes)), 1000, clock).findings;
+
+const rect = (id: string, x: number, y: number, w: number, h: number, more: Changes = {}) => ({ id, label: id, shape: { type: 'rect', x, y, w, h }, ...more });
+const item = (id: string, x: number, more: Changes = {}) => ({ id, label: id, size: { w: 100, h: 40 }, home: { x, y: 440 }, ...more });
+const all = (zone: string, ...belongs: string[]) => ({ zone, belongs, need: { rule: 'all' } });
+const sequence = (...belongs: string[]) => ({ zone: 'dry', belongs, sequence: true });
+const dry = (more: Changes) => [rect('dry', 40, 40, 400, 300, more), rect('moist', 500, 40, 400, 300)];
+const hash = 'a'.repeat(64);
+const look = (of: string, states: unknown) => ({ looks: { one: { of, name: 'One', states } } });
+
+/** For each finding what provokes it, and its near neighbour that does not. */
+const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes, not: Changes])[]>> = {
+  nothingKeyed: [[{ key: [] }, {}]],
+  unsolvable: [
+    [{ key: [all('dry', 'barley'), all('moist', 'barley')] }, { key: [all('dry', 'barley'), all('moist', 'poppy')] }],
+    [
+      { items: [item('barley', 20, { value: 4 })], key: [{ zone: 'dry', sum: { target: 6 } }] },
+      { items: [item('barley', 20, { value: 4 })], key: [{ zone: 'dry', sum: { target: 4 } }] },
+    ],
+  ],
+  needMoreThanExist: [
+    [{ key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 2 } }] }, { key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 1 } }] }],
+  ],
+  needMoreThanRoom: [[{ zones: dry({ capacity: 1 }) }, { zones: dry({ capacity: 2 }) }]],
+  familyMismatch: [
+    [
+      { zones: dry({ family: 'seeds' }) },
+      { items: ['barley', 'poppy', 'acorn', 'gravel'].map((id, i) => item(id, 120 * i, { family: 'seeds' })), zones: dry({ family: 'seeds' }) },
+    ],
+  ],
+  keyedButTurnedAway: [
+    [
+      { zones: [rect('dry', 40, 40, 200, 200), rect('moist', 20, 20, 400, 300, { welcome: 'keyed' })] },
+      { zones: [rect('moist', 20, 20, 400, 300, { welcome: 'keyed' }), rect('dry', 40, 40, 200, 200)] },
+    ],
+  ],
+  reachImpossible: [
+    [
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 90, h: 300 }, reach: { rule: 'inside' } }) },
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 100, h: 40 }, reach: { rule: 'inside' } }) },
+    ],
+    [{ zones: dry({ shape: { type: 'rect', x: -500, y: 40, w: 400, h: 300 } }) }, { zones: dry({ shape: { type: 'rect', x: -300, y: 40, w: 400, h: 300 } }) }],
+  ],
+  neverWins: [[{ zones: [rect('dry', 500, 40, 400, 300), rect('moist', 500, 40, 400, 300)] }, { zones: [rect('dry', 450, 40, 400, 300), rect('moist', 600, 40, 300, 300)] }]],
+  cannotBePickedUp: [
+    [
+      { items: [item('barley', 20), item('poppy', 20), item('acorn', 260), item('gravel', 380)] },
+      { items: [item('barley', 20), item('poppy', 30), item('acorn', 260), item('gravel', 380)] },
+    ],
+    [
+      { items: [item('barley', -95), item('poppy', 140), item('acorn', 260), item('gravel', 380)] },
+      { items: [item('barley', -90), item('poppy', 140), item('acorn', 260), item('gravel', 380)] },
+    ],
+  ],
+  overflow: [
+    [
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 150, h: 60 }, settle: { rule: 'row' } }) },
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 230, h: 60 }, settle: { rule: 'row' } }) },
+    ],
+    [{ zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 110, h: 70 } }) }, { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 110, h: 80 } }) }],
+  ],
+  unclearWinner: [
+    [{ zones: [rect('dry', 40, 40, 400, 300), rect('moist', 350, 40, 400, 300)] }, { zones: [rect('dry', 40, 40, 400, 300), rect('moist', 370, 40, 400, 300)] }],
+    [
+      { zones: [rect('dry', 40, 40, 400, 300), { id: 'moist', shape: { type: 'ellipse', cx: 400, cy: 200, rx: 100, ry: 80 } }] },
+      { zones: [rect('dry', 40, 40, 400, 300), { id: 'moist', shape: { type: 'ellipse', cx: 520, cy: 200, rx: 100, ry: 80 } }] },
+    ],
+  ],
+  emptyEarns: [
+    [
+      { key: [all('dry', 'barley'), { zone: 'moist', belongs: [], need: { rule: 'all' }, weight: 1 }], marks: { max: 4, rule: 'perZone' } },
+      { key: [all('dry', 'barley'), { zone: 'moist', belongs: [], need: { rule: 'all' } }], marks: { max: 4, rule: 'perZone' } },
+    ],
+  ],
+  allInEarns: [[{}, { marks: { max: 3, rule: 'perPlacement', wrongCosts: 1 } }]],
+  lookalikesKeyedApart: [
+    [
+      { items: [item('barley', 20, { label: 'Seed' }), item('poppy', 140), item('acorn', 260, { label: 'Seed' }), item('gravel', 380)] },
+      { items: [item('barley', 20, { label: 'Seed' }), item('poppy', 140, { label: 'Seed' }), item('acorn', 260), item('gravel', 380)] },
+    ],
+  ],
+  lastByElimination: [
+    [
+      { items: [item('barley', 20), item('acorn', 140)], key: [all('dry', 'barley'), all('moist', 'acorn')] },
+      { items: [item('barley', 20), item('acorn', 140), item('gravel', 260)], key: [all('dry', 'barley'), all('moist', 'acorn')] },
+    ],
+  ],
+  orderGivesAway: [
+    [{ key: [sequence('barley', 'poppy', 'acorn')] }, { key: [sequence('poppy', 'barley', 'acorn')] }],
+    [{}, { key: [all('moist', 'acorn'), all('dry', 'barley', 'poppy')] }],
+    [{ key: [sequence('barley', 'poppy', 'acorn')] }, { key: [sequence('barley', 'poppy', 'acorn')], tray: { order: 'shuffled' } }],
+  ],
+  tryingWins: [
+    [
+      { tries: null, judging: 'onLand' },
+      { tries: null, judging: 'onLand', afterMiss: 'leave' },
+    ],
+    [
+      { tries: null, zones: dry({ welcome: 'keyed' }) },
+      { tries: 2, zones: dry({ welcome: 'keyed' }) },
+    ],
+  ],
+  labelDoesNotFit: [
+    [
+      { items: [item('barley', 20, { label: 'A seed that can be dried and frozen' })], key: [all('dry', 'barley')] },
+      { items: [item('barley', 20, { label: 'A seed of barley' })], key: [all('dry', 'barley')] },
+    ],
+    [{ zones: dry({ label: 'Seeds that stand being dried and then frozen for a very long time' }) }, { zones: dry({ label: 'Stands being dried' }) }],
+  ],
+  targetSmall: [[{ zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 400, h: 30 } }) }, { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 400, h: 40 } }) }]],
+  contrastLow: [
+    [look('item', { right: { text: 'mute', fill: 'rule' } }), look('item', { right: { text: 'ink', fill: 'verdigrisWash' } })],
+    [look('zone', { rest: { text: '#999999' } }), look('zone', { rest: { text: '#555555' } })],
+  ],
+  noDescription: [
+    [{ media: { plan: { hash, kind: 'picture' } } }, { media: { plan: { hash, kind: 'picture', description: 'The cold room from above' } } }],
+    [{ media: { hum: { hash, kind: 'sound', description: ' ' } } }, { media: { hum: { hash, kind: 'sound', decorative: true } } }],
+  ],
+  cannotBeMissed: [
+    [
+      { items: [item('barley', 20)], zones: [rect('dry', 40, 40, 400, 300)], key: [all('dry', 'barley')] },
+      { items: [item('barley', 20), item('poppy', 140)], zones: [rect('dry', 40, 40, 400, 300)], key: [all('dry', 'barley')] },
+    ],
+  ],
+  noListForm: [[{ zones: dry({ hidden: true }) }, { zones: dry({ hidden: true }), show: { places: [{ label: 'the rack', x: 100, y: 100 }] } }]],
+};
+
+it('there is a case for every finding', () => expect(Object.keys(CASES).sort()).toEqual([...FINDING_CODES].sort()));
+
+describe.each(FINDING_CODES)('%s', (code) => {
+  it.each(CASES[code])('is found, and not in a neighbour of it (%#)', (provokes, not) => {
+    const [hit] = found(provokes).filter((one) => one.code === code);
+    expect(hit?.message).toMatch(/^[A-Z"“].*\.$/s);
+    expect(hit?.mend).toMatch(/^[A-Z].*\.$/s);
+    expect(found(not).filter((one) => one.code === code)).toEqual([]);
+  });
+});
+
+it('an answer that cannot be is explained by the fewest rules', () => {
+  const [hit] = found({ key: [all('dry', 'barley'), all('moist', 'barley')] }).filter(({ code }) => code === 'unsolvable');
+  expect(hit?.where).toEqual(['dry', 'moist', 'barley']);
+  expect(hit?.message).toBe('No answer earns full marks. These cannot all hold: "dry" needs exactly 1 of "barley"; "moist" needs exactly 1 of "barley"; there is 1 of "barley".');
+});

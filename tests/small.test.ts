@@ -7,7 +7,6 @@ import { stringify } from '../src/formats/csv';
 import { allowsOrigin } from '../src/server/accounts/origins';
 import { ownPath } from '../src/server/http/enter';
 import { makeTicket, readTicket, TICKET_SECONDS } from '../src/server/sittings/ticket';
-import { seeds } from './support/seeds';
 
 describe('a sitting’s ticket', () => {
   const now = new Date('2026-03-02T10:00:00Z');
@@ -57,21 +56,6 @@ it('a cell that a spreadsheet would take for a formula is disarmed', () => {
       ],
     ),
   ).toBe('name,mark\r\n"\'=HYPERLINK(""x"")",-3\r\n"a,""b""",\r\n');
-});
-
-describe('findings', () => {
-  const codes = (changes: Record<string, unknown>) => findings(questionModel(seeds(changes))).map(({ code }) => code);
-  const zones = (more: Record<string, unknown>) => [
-    { id: 'dry', shape: { type: 'rect', x: 0, y: 0, w: 9, h: 9 }, ...more },
-    { id: 'moist', shape: { type: 'rect', x: 20, y: 0, w: 9, h: 9 } },
-  ];
-  it('are none for a sound question', () => expect(codes({})).toEqual([]));
-  it.each([
-    ['nothingKeyed', { key: [] }],
-    ['needMoreThanExist', { key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 2 } }] }],
-    ['needMoreThanRoom', { zones: zones({ capacity: 1 }) }],
-  ])('%s', (code, changes) => expect(codes(changes)).toEqual([code]));
-  it('familyMismatch, for each item', () => expect(codes({ zones: zones({ family: 'seeds' }) })).toEqual(['familyMismatch', 'familyMismatch']));
 });
 
 describe('the demo', () => {

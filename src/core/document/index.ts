@@ -1,4 +1,5 @@
 // The document as such: what needs the schema, and with it Yup. A learner's page never loads this.
+export { guardText } from './guard';
 export { freshId, newItem, newQuestion, newZone } from './make';
 export { type Parsed, parseQuestion, parseQuestionText } from './parse';
 export { plainText, type Rich, richFromPlain } from './rich';

@@ -1,0 +1,71 @@
+import { parseArgs } from 'node:util';
+import { check, grade, proof } from './commands';
+import { Usage } from './input';
+import { say } from './output';
+
+const HELP = `Usage:
+  vault-drop check QUESTION.json                      validates a question document
+  vault-drop grade QUESTION.json RESPONSES.jsonl      a result line for each response line
+  vault-drop proof QUESTION.json [--seconds 5]        what can be said before anyone answers
+
+A file may be - for standard input. JSON goes to standard output, messages to standard error.
+Exit code: 0 well, 1 the question or an answer is at fault, 2 wrong usage.
+
+A response line is {"id"?, "try"?, "placements": [{"item", "copy"?, "zone"}, …]}, in settling order,
+or {"id"?, "try"?, "drops": [drops, puts and typed answers]}:
+  a drop          {"item", "copy"?, "x", "y", "px"?, "py"?, "at"?}
+  a put           {"item", "copy"?, "zone", "at"?}, zone null: home
+  a typed answer  {"zone", "text"}
+The format is described in docs/format/.`;
+
+function words() {
+  try {
+    return parseArgs({ allowPositionals: true, options: { help: { type: 'boolean', short: 'h' }, seconds: { type: 'string' } } });
+  } catch (error) {
+    throw new Usage((error as Error).message);
+  }
+}
+
+async function main(): Promise<number> {
+  const { values, positionals } = words();
+  const [command, ...files] = positionals;
+  if (values.help) {
+    console.log(HELP);
+    return 0;
+  }
+  const [question, responses] = files;
+  const takes = (n: number) => {
+    if (files.length !== n) throw new Usage(`${command} takes ${n === 1 ? 'one file' : `${n} files`}, not ${files.length}.`);
+    if (files.filter((file) => file === '-').length > 1) throw new Usage('Only one of the files can be standard input.');
+    if (values.seconds !== undefined && command !== 'proof') throw new Usage(`--seconds is for proof, not for ${command}.`);
+  };
+  switch (command) {
+    case 'check':
+      takes(1);
+      return check(question as string);
+    case 'grade':
+      takes(2);
+      return grade(question as string, responses as string);
+    case 'proof': {
+      takes(1);
+      const seconds = Number(values.seconds ?? 5);
+      if (!(seconds > 0 && seconds <= 3600)) throw new Usage(`--seconds has to be a number above 0 and up to 3600, not ${values.seconds}.`);
+      return proof(question as string, seconds);
+    }
+    default:
+      throw new Usage(command === undefined ? 'Say what to do.' : `There is no command ${command}.`);
+  }
+}
+
+// Whoever reads our output may have had enough of it (as `head` does).
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 2));
+main().then(
+  (code) => {
+    process.exitCode = code;
+  },
+  (error: unknown) => {
+    if (!(error instanceof Usage)) throw error;
+    say(`${error.message}\n\n${HELP}`);
+    process.exitCode = 2;
+  },
+);

@@ -1,0 +1,22 @@
+import { once } from 'node:events';
+
+const BLOCK = 64 * 1024;
+
+/** Lines to standard output, in blocks, waiting whenever whoever reads them is slower. */
+export function lineWriter(): { write(line: string): Promise<void> | undefined; end(): Promise<void> } {
+  let block = '';
+  const flush = async () => {
+    const text = block;
+    block = '';
+    if (!process.stdout.write(text)) await once(process.stdout, 'drain');
+  };
+  return {
+    write: (line) => {
+      block += `${line}\n`;
+      return block.length >= BLOCK ? flush() : undefined;
+    },
+    end: flush,
+  };
+}
+
+export const say = (words: string): void => void process.stderr.write(`${words}\n`);

@@ -1,0 +1,33 @@
+import type { QuestionModel } from '../judge/model';
+import { heldIn, type Responded } from '../judge/response';
+
+/** What one zone came to: `satisfied` null for a neutral one, of which nothing is right or wrong. */
+export interface ZoneResult {
+  readonly satisfied: boolean | null;
+  readonly right: number;
+  readonly wrong: number;
+  readonly items: readonly string[];
+}
+
+/** A graded response, in the form that the command line prints. */
+export interface Result {
+  readonly id: unknown;
+  readonly mark: number;
+  readonly max: number;
+  readonly fraction: number;
+  readonly fullMarks: boolean;
+  readonly right: number;
+  readonly wrong: number;
+  readonly zones: Readonly<Record<string, ZoneResult>>;
+  readonly turnedAway: number;
+}
+
+export function resultOf(model: QuestionModel, id: unknown, { judged, board, turnedAway }: Extract<Responded, { ok: true }>): Result {
+  const { mark, max, fraction, fullMarks, right, wrong, tallies } = judged;
+  const zones: [string, ZoneResult][] = model.zones.map((zone, z) => [zone.id, { satisfied: null, right: 0, wrong: 0, items: heldIn(model, board, z) }]);
+  for (const { entry, satisfied, right: r, wrong: w } of tallies) {
+    const one = zones[entry.zone] as [string, ZoneResult];
+    one[1] = { satisfied, right: r, wrong: w, items: one[1].items };
+  }
+  return { id: id ?? null, mark, max, fraction, fullMarks, right, wrong, zones: Object.fromEntries(zones), turnedAway };
+}

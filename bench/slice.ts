@@ -10,6 +10,7 @@ import { sit } from '../src/server/sittings/sitting';
 import { course, learner, must, release, teacher } from '../tests/support/app';
 import { seeds } from '../tests/support/seeds';
 import { CONNECTIONS, checkRate, ROUNDS, type Sitter } from './checks';
+import { report } from './measure';
 import { weight } from './weight';
 
 const PORT = 4496;
@@ -58,9 +59,7 @@ try {
   const sitters: Sitter[] = [];
   for (const one of sittings) sitters.push(await sitter(one));
   const page = await (await fetch(`${ORIGIN}/sit/${releaseId}`, { headers: { cookie: sitters[0]?.cookie ?? '' } })).text();
-  const results = [await weight(`/sit/${releaseId}`, page), await checkRate(ORIGIN, sitters)];
-  console.table(results.map(({ name, ratio, goal, met }) => ({ name, ratio: Number(ratio.toFixed(3)), goal, met })));
-  console.log(JSON.stringify(results, null, 2));
+  report([await weight(`/sit/${releaseId}`, page), await checkRate(ORIGIN, sitters)]);
 } finally {
   server.kill();
   rmSync(data, { recursive: true, force: true });

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
+import type { Measured } from './measure';
 
 /** Minified and gzipped bytes of JavaScript. */
 const gzipped = (text: string | Uint8Array) => gzipSync(text, { level: 9 }).length;
@@ -15,7 +16,7 @@ function scriptsFrom(entry: string, seen = new Set<string>()): Set<string> {
 }
 
 /** The learner page's JavaScript against a page with only React, React DOM and @dnd-kit/core, both minified and gzipped. */
-export async function weight(origin: string, page: string) {
+export async function weight(origin: string, page: string): Promise<Measured> {
   const files = new Set<string>();
   const islands = [...page.matchAll(/(?:component|renderer)-url="(\/_astro\/[^"]+)"/g)].map(([, path]) => path ?? '');
   for (const path of islands) for (const file of scriptsFrom(join('dist/client', path))) files.add(file);
@@ -36,5 +37,6 @@ export async function weight(origin: string, page: string) {
     write: false,
   });
   const least = gzipped(bare.outputFiles[0]?.contents ?? '');
-  return { name: 'learner page JavaScript, gzipped', page: origin, ours, least, ratio: ours / least, goal: '≤ 1.4', met: ours / least <= 1.4 };
+  const ratio = ours / least;
+  return { name: 'learner page JavaScript, gzipped / React, React DOM and @dnd-kit/core', value: ratio.toFixed(3), goal: '≤ 1.4', met: ratio <= 1.4, page: origin, ours, least };
 }

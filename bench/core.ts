@@ -46,11 +46,12 @@ async function lines(): Promise<Measured[]> {
     out.end();
     await once(out, 'finish');
 
-    const parse = await timed([
-      '--input-type=module',
-      '-e',
-      `import { createReadStream } from 'node:fs'; import { createInterface } from 'node:readline'; let n = 0; for await (const line of createInterface({ input: createReadStream(${JSON.stringify(file)}) })) n += JSON.parse(line).placements.length; console.log(n);`,
-    ]);
+    // JSON.parse alone, over the quickest way to its lines.
+    const alone = `import { createReadStream } from 'node:fs'; let rest = ''; let n = 0;
+      for await (const chunk of createReadStream(${JSON.stringify(file)}, { highWaterMark: 262144, encoding: 'utf8' })) {
+        const lines = (rest + chunk).split('\\n'); rest = lines.pop(); for (const line of lines) n += JSON.parse(line).placements.length; }
+      console.log(n);`;
+    const parse = await timed(['--input-type=module', '-e', alone]);
     const grade = await timed(['--import', 'tsx', 'src/cli/main.ts', 'grade', join(folder, 'question.json'), file]);
     if (grade.lines !== LINES) throw new Error(`${grade.lines} results for ${LINES} answers`);
     return [

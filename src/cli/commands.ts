@@ -1,4 +1,4 @@
-import { type Problem, prove, type QuestionModel, questionModel, respond, resultOf } from '../core';
+import { type Problem, prove, type QuestionModel, questionModel, respond, resultPrinter } from '../core';
 import { guardText, type Parsed, parseQuestionText } from '../core/document';
 import { MOST_BYTES, readAll, readLines } from './input';
 import { lineWriter, say } from './output';
@@ -33,7 +33,9 @@ export async function check(path: string): Promise<ExitCode> {
 /** Longer lines are looked through for how deep they are nested before they are read. */
 const LONG = 10_000;
 
-function gradeLine(model: QuestionModel, text: string | null, line: number): { ok: boolean; printed: string } {
+type Printer = ReturnType<typeof resultPrinter>;
+
+function gradeLine(model: QuestionModel, print: Printer, text: string | null, line: number): { ok: boolean; printed: string } {
   const fault = (error: string, id?: unknown) => ({ ok: false, printed: JSON.stringify({ ...(id === undefined ? {} : { id }), error, line }) });
   if (text === null) return fault(`The line is longer than ${MOST_BYTES / 1024 / 1024} MiB`);
   let response: unknown;
@@ -49,7 +51,7 @@ function gradeLine(model: QuestionModel, text: string | null, line: number): { o
   const id = typeof response === 'object' && response !== null ? (response as { id?: unknown }).id : undefined;
   const responded = respond(model, response);
   if (!responded.ok) return fault(responded.fault, typeof id === 'string' || typeof id === 'number' ? id : undefined);
-  return { ok: true, printed: JSON.stringify(resultOf(model, id, responded)) };
+  return { ok: true, printed: print(id, responded) };
 }
 
 export async function grade(question: string, responses: string): Promise<ExitCode> {
@@ -60,15 +62,17 @@ export async function grade(question: string, responses: string): Promise<ExitCo
     return 1;
   }
   const out = lineWriter();
+  const print = resultPrinter(model);
   let code: ExitCode = 0;
   let line = 0;
   for await (const block of readLines(responses))
     for (const text of block) {
       line++;
       if (text !== null && text.trim() === '') continue;
-      const { ok, printed } = gradeLine(model, text, line);
+      const { ok, printed } = gradeLine(model, print, text, line);
       if (!ok) code = 1;
-      await out.write(printed);
+      const full = out.write(printed);
+      if (full) await full;
     }
   await out.end();
   return code;

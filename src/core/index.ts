@@ -23,6 +23,7 @@ export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type
 export type { Verdict } from './judge/verdict';
 export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
+export { resultPrinter } from './marks/print';
 export { type Result, resultOf, type ZoneResult } from './marks/result';
 export { contrast, TOKENS } from './proof/contrast';
 export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';

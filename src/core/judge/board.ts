@@ -34,7 +34,9 @@ export function lift(board: Board, copy: Copy): void {
 
 /** The copy, in no zone now, settles in a zone at an index of its order. */
 export function settle(board: Board, copy: Copy, zone: number, at: number): void {
-  (board.zones[zone] as Copy[]).splice(at, 0, copy);
+  const held = board.zones[zone] as Copy[];
+  if (at >= held.length) held.push(copy);
+  else held.splice(at, 0, copy);
   board.zoneOf.set(copy, zone);
   board.settledAt.set(copy, board.clock++);
 }

@@ -3,7 +3,9 @@ import { listed } from '../../../../tests/support/listing';
 import { randomQuestion } from '../../../../tests/support/randomQuestion';
 import { questionModel } from '../../judge/model';
 import { budget, unlimited } from '../budget';
+import { scoresApart } from './apart';
 import { arrangements, guessing } from './guess';
+import { meanHeld } from './joint';
 
 describe('counting agrees with listing', () => {
   it('on 600 random questions', () => {
@@ -25,6 +27,28 @@ describe('counting agrees with listing', () => {
     }
     expect(compared).toBeGreaterThan(400);
   }, 120_000);
+});
+
+describe('where wrong ones cost and copies do not get in one another’s way', () => {
+  it('the quick way says what the general one says', () => {
+    let compared = 0;
+    for (let i = 0; compared < 120; i++) {
+      const question = randomQuestion(`apart-${i}`, { items: 6, zones: 3, copies: 2, sums: false, sequences: false });
+      const wide = {
+        ...question,
+        marks: { ...question.marks, rule: 'perPlacement' as const, wrongCosts: 0.5 },
+        zones: question.zones.map((zone) => ({ ...zone, capacity: null })),
+      };
+      const model = questionModel(wide);
+      if (model.entries.length === 0) continue;
+      const { setting, total } = arrangements(model, unlimited);
+      if (!scoresApart(setting, unlimited)) continue;
+      const byListing = listed(model, 20_000);
+      if (!byListing || model.entries.every(({ lo }) => lo === 0)) continue;
+      compared++;
+      expect(meanHeld(setting, total, unlimited), `apart-${i}`).toBeCloseTo(byListing.fraction / byListing.arrangements, 11);
+    }
+  });
 });
 
 describe('sampling', () => {

@@ -1,5 +1,6 @@
 import type { EntryModel } from '../../judge/model';
 import { type Budget, TooMany } from '../budget';
+import { scoresApart } from './apart';
 import { type Class, classesOf } from './classes';
 import { compositions } from './compositions';
 import { freeWays } from './free';
@@ -16,9 +17,15 @@ export function meanHeld(setting: Setting, total: bigint, budget: Budget): numbe
   const { model } = setting;
   const { wrongCosts } = model.question.marks;
   const needed = model.entries.reduce((sum, entry) => sum + needOf(entry), 0);
-  const scores = scoreWays(setting, wrongCosts, budget);
+  const held = (score: number) => Math.min(1, Math.max(0, score / needed));
   let mean = 0;
-  for (const { score, ways } of scores.values()) mean += Math.min(1, Math.max(0, score / needed)) * ratio(ways, total);
+  const apart = scoresApart(setting, budget);
+  if (apart) {
+    for (const [c, row] of apart.entries()) for (const [w, ways] of row.entries()) mean += held(c - wrongCosts * w) * ratio(ways, total);
+    return Math.min(1, mean);
+  }
+  const scores = scoreWays(setting, wrongCosts, budget);
+  for (const { score, ways } of scores.values()) mean += held(score) * ratio(ways, total);
   return Math.min(1, mean);
 }
 

@@ -1,5 +1,5 @@
 import { isSimplePolygon } from '../geometry/polygon';
-import { questionModel } from '../judge/model';
+import { questionModel, UNREAD } from '../judge/model';
 import { place } from '../judge/place';
 import { materialProblems } from './materialReferences';
 import type { Problem } from './problem';
@@ -47,6 +47,7 @@ function startProblems(question: Question): Problem[] {
 function duplicateIds(listName: 'items' | 'zones' | 'fixtures', entries: readonly { id: string }[]): Problem[] {
   const seen = new Set<string>();
   return entries.flatMap(({ id }, i) => {
+    if (listName === 'items' && id === UNREAD) return [{ path: `items[${i}].id`, message: `The id "${UNREAD}" is reserved for typed texts that nothing accepts.` }];
     const again = seen.has(id);
     seen.add(id);
     return again ? [{ path: `${listName}[${i}].id`, message: `Id "${id}" is used twice among the ${listName}.` }] : [];

@@ -5,7 +5,10 @@ import { type Box, SLACK } from './space';
 /** What of a box may stick out before it counts as overflowing, in scene units. */
 const SPILL = 1e-6;
 
-const along = (room: number, size: number, gap: number) => Math.max(0, Math.floor((room - gap) / (size + gap) + SLACK));
+/** Along a line, inset at both ends, but never fewer than one where one fits at all. */
+const alongLine = (room: number, size: number, gap: number) => (size + gap > room + SPILL ? 0 : Math.max(1, Math.floor((room - gap) / (size + gap) + SLACK)));
+/** Line after line, inset at the first. */
+const linesIn = (room: number, size: number, gap: number) => Math.floor(room / (size + gap) + SLACK);
 
 /**
  * How many items of a size (bounding box) a zone (bounding box) holds by its settle rule without one sticking out: those of a row, column or grid lie beside one
@@ -14,9 +17,10 @@ const along = (room: number, size: number, gap: number) => Math.max(0, Math.floo
 export function fitCount(settle: Settle, zone: Box, item: Extent): number {
   switch (settle.rule) {
     case 'row':
-    case 'column':
     case 'grid':
-      return along(zone.w, item.w, settle.gap) * along(zone.h, item.h, settle.gap);
+      return alongLine(zone.w, item.w, settle.gap) * linesIn(zone.h, item.h, settle.gap);
+    case 'column':
+      return alongLine(zone.h, item.h, settle.gap) * linesIn(zone.w, item.w, settle.gap);
     case 'anchor':
       return item.w + settle.gap <= zone.w + SPILL && item.h + settle.gap <= zone.h + SPILL ? Infinity : 0;
     case 'pile':

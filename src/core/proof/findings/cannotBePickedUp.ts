@@ -1,5 +1,5 @@
 import { rectOutline } from '../../geometry/outline';
-import { inPolygon } from '../../geometry/polygon';
+import { type Corners, inPolygon } from '../../geometry/polygon';
 import type { Box } from '../../geometry/space';
 import type { QuestionModel } from '../../judge/model';
 import type { FindingRule } from './finding';
@@ -10,9 +10,11 @@ const LEAST_AREA = 256;
 const CELL = 2;
 
 /** At its home too little of an item is on the scene and not beneath other items. */
-export const cannotBePickedUp: FindingRule = ({ model }) =>
-  model.items.flatMap((_, item) => {
-    const free = uncovered(model, item);
+export const cannotBePickedUp: FindingRule = ({ model }) => {
+  const bodies = model.items.map((_, item) => bodyAtHome(model, item));
+  return bodies.flatMap((body, item) => {
+    const over = bodies.slice(item + 1).filter(({ box }) => meet(box, body.box));
+    const free = uncovered(model, body, over);
     if (free >= LEAST_AREA) return [];
     return [
       {
@@ -22,28 +24,29 @@ export const cannotBePickedUp: FindingRule = ({ model }) =>
       },
     ];
   });
+};
 
-const cornersAtHome = ({ items, homes }: QuestionModel, item: number) => {
+interface Body {
+  readonly corners: Corners;
+  readonly box: Box;
+}
+
+function bodyAtHome({ items, homes }: QuestionModel, item: number): Body {
   const { w, h, rotation } = items[item] as QuestionModel['items'][number];
   const at = homes[item] as { x: number; y: number };
   const outline = rectOutline({ x: at.x, y: at.y, w, h }, rotation);
   return { corners: outline.type === 'polygon' ? outline.corners : [], box: outline.box };
-};
+}
 
 const meet = (a: Box, b: Box) => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 
-/** The area of an item on the scene that no later item lies over, in cells of two units, and no more than it takes to know. */
-function uncovered(model: QuestionModel, item: number): number {
-  const { corners, box } = cornersAtHome(model, item);
+/** The area of an item on the scene that no later item lies over, in cells of two units, and no more of it than it takes to know. */
+function uncovered(model: QuestionModel, { corners, box }: Body, over: readonly Body[]): number {
   const { width, height } = model.source.scene;
-  const over = model.items.flatMap((_, other) => {
-    const one = other > item ? cornersAtHome(model, other) : null;
-    return one && meet(one.box, box) ? [one.corners] : [];
-  });
   let area = 0;
   for (let y = box.y + CELL / 2; y < box.y + box.h; y += CELL)
     for (let x = box.x + CELL / 2; x < box.x + box.w; x += CELL) {
-      if (x < 0 || y < 0 || x > width || y > height || !inPolygon(corners, x, y, 0) || over.some((one) => inPolygon(one, x, y, 0))) continue;
+      if (x < 0 || y < 0 || x > width || y > height || !inPolygon(corners, x, y, 0) || over.some((one) => inPolygon(one.corners, x, y, 0))) continue;
       area += CELL * CELL;
       if (area >= LEAST_AREA) return area;
     }

@@ -13,8 +13,9 @@ export const unclearWinner: FindingRule = ({ model }) => {
   return outlines.flatMap((a, i) =>
     outlines.slice(i + 1).flatMap((b, k) => {
       const j = i + 1 + k;
-      const item = a && b ? keyedToEither(model, i, j) : undefined;
-      if (!a || !b || item === undefined || !boxesMeet(a, b)) return [];
+      if (!a || !b || !boxesMeet(a, b)) return [];
+      const item = keyedToEither(model, i, j);
+      if (item === undefined) return [];
       const [one, other] = [cornersOf(a), cornersOf(b)];
       const share = sharedArea(one, other) / Math.min(Math.abs(signedArea(one)), Math.abs(signedArea(other)));
       if (share <= MOST_SHARED) return [];

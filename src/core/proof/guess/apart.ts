@@ -36,15 +36,14 @@ export function scoresApart(setting: Setting, budget: Budget): Table | null {
       );
     // From how many are there to how many count as right and how many are too many.
     const scored: bigint[][] = [];
-    held.forEach((row, r) =>
-      row.forEach((ways, w) => {
+    for (const [r, row] of held.entries())
+      for (const [w, ways] of row.entries()) {
         const [c, wrong] = [Math.min(r, lo), w + Math.max(0, r - hi)];
         while (scored.length <= c) scored.push([]);
         const into = scored[c] as bigint[];
         while (into.length <= wrong) into.push(0n);
         into[wrong] = (into[wrong] as bigint) + ways;
-      }),
-    );
+      }
     table = times(table, scored, budget);
   });
   return table;
@@ -57,15 +56,14 @@ const astray = (n: number, { wrong, nowhere }: { wrong: bigint; nowhere: bigint 
 function times(a: Table, b: Table, budget: Budget): Table {
   const width = Math.max(...a.map((row) => row.length)) + Math.max(...b.map((row) => row.length)) - 1;
   const product = Array.from({ length: a.length + b.length - 1 }, () => new Array<bigint>(width).fill(0n));
-  a.forEach((rowA, i) =>
-    b.forEach((rowB, j) => {
+  for (const [i, rowA] of a.entries())
+    for (const [j, rowB] of b.entries()) {
       const into = product[i + j] as bigint[];
-      rowA.forEach((x, k) => {
-        if (x === 0n) return;
+      for (const [k, x] of rowA.entries()) {
+        if (x === 0n) continue;
         for (let l = 0; l < rowB.length; l++) into[k + l] = (into[k + l] as bigint) + x * (rowB[l] as bigint);
         budget.spend(4 * rowB.length);
-      });
-    }),
-  );
+      }
+    }
   return product;
 }

@@ -8,6 +8,16 @@ export class OutOfTime extends Error {}
 /** Counting would take more memory or work than it is worth: sampling is the better way. */
 export class TooMany extends Error {}
 
+/** What the work comes to; null where it is {@link TooMany}. */
+export function orTooMany<T>(work: () => T): T | null {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof TooMany) return null;
+    throw error;
+  }
+}
+
 const STEPS_BETWEEN_LOOKS = 20_000;
 
 export function budget(isOver: () => boolean): Budget {

@@ -14,13 +14,13 @@ interface State {
   ways: bigint;
 }
 
-const MOST_STATES = 300_000;
+const MOST_STATES = 150_000;
 
 /**
  * In how many arrangements every entry's zone is satisfied. Class after class is shared out among the entries it belongs to and what is left; of an entry only
  * how many it holds is remembered, from the first class that belongs to it to the last.
  */
-export function fullMarkWays(setting: Setting, budget: Budget): bigint {
+export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MOST_STATES): bigint {
   const { model, counts } = setting;
   const { entries } = model;
   const forced = sequencesFilled(setting);
@@ -67,8 +67,8 @@ export function fullMarkWays(setting: Setting, budget: Budget): bigint {
         const same = next.get(name);
         if (same) same.ways += ways;
         else next.set(name, { held, sums, left, ways });
+        if (next.size > mostStates) throw new TooMany('too many ways to hold apart');
       }
-    if (next.size > MOST_STATES) throw new TooMany('too many ways to hold apart');
     states = next;
   });
   let total = 0n;

@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { listed } from '../../../../tests/support/listing';
 import { randomQuestion } from '../../../../tests/support/randomQuestion';
+import { seeds } from '../../../../tests/support/seeds';
 import { questionModel } from '../../judge/model';
 import { budget, unlimited } from '../budget';
 import { scoresApart } from './apart';
+import { sharesOf, sumOver } from './dense';
 import { arrangements, guessing } from './guess';
 import { meanHeld } from './joint';
+import { outcomesOf, satisfying } from './outcomes';
 
 describe('counting agrees with listing', () => {
   it('on 600 random questions', () => {
@@ -49,6 +52,46 @@ describe('where wrong ones cost and copies do not get in one another’s way', (
       expect(meanHeld(setting, total, unlimited), `apart-${i}`).toBeCloseTo(byListing.fraction / byListing.arrangements, 11);
     }
   });
+});
+
+describe('the last resort for few copies all unlike', () => {
+  it('says what listing says, of full marks and of the mean', () => {
+    let compared = 0;
+    for (let i = 0; compared < 150; i++) {
+      const question = randomQuestion(`dense-${i}`);
+      const model = questionModel({ ...question, marks: { ...question.marks, rule: 'perPlacement', wrongCosts: 0.5 } });
+      const byListing = model.entries.length > 0 ? listed(model, 5000) : null;
+      const needed = model.entries.reduce((sum, { sum: total, sequence, order, lo }) => sum + (total ? 1 : sequence ? order.length : lo), 0);
+      if (!byListing || needed === 0) continue;
+      compared++;
+      const { setting, total } = arrangements(model, unlimited);
+      const shares = sharesOf(setting, total, unlimited);
+      expect(
+        sumOver(shares, satisfying, () => 1),
+        `dense-${i}`,
+      ).toBe(byListing.full);
+      const mean = sumOver(shares, outcomesOf(setting, 0.5, unlimited), (score) => Math.min(1, Math.max(0, score / needed))) / Number(total);
+      expect(mean, `dense-${i}`).toBeCloseTo(byListing.fraction / byListing.arrangements, 11);
+    }
+  });
+
+  const unlike = Array.from({ length: 12 }, (_, i) => ({ id: `i${i}`, size: { w: 30, h: 20 }, home: { x: 40 * i, y: 480 }, value: Math.round(1000 * Math.sqrt(i + 2)) / 100 }));
+  const racks = ['a', 'b', 'c'].map((id, i) => ({ id, shape: { type: 'rect', x: 20 + 300 * i, y: 20, w: 280, h: 300 } }));
+  const turned = (n: number) => [...unlike.slice(n), ...unlike.slice(0, n)].map(({ id }) => id);
+  it.each(['exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing'])(
+    'counts three sequences of the same twelve items, by %s',
+    (sequenceRule) => {
+      const key = racks.map(({ id }, i) => ({ zone: id, belongs: turned(4 * i), sequence: true }));
+      const model = questionModel(seeds({ items: unlike, zones: racks, key, marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5, sequenceRule } }));
+      expect(guessing(model, '', unlimited, unlimited)).toMatchObject({ method: 'exact', fullMarkArrangements: '0' });
+    },
+    60_000,
+  );
+  it('counts three sums of the same twelve odd values', () => {
+    const key = racks.map(({ id }) => ({ zone: id, sum: { target: 33.3, tolerance: 2 } }));
+    const model = questionModel(seeds({ items: unlike, zones: racks, key, marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 } }));
+    expect(guessing(model, '', unlimited, unlimited).method).toBe('exact');
+  }, 60_000);
 });
 
 describe('sampling', () => {

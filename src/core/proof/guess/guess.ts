@@ -1,12 +1,14 @@
 import type { QuestionModel } from '../../judge/model';
 import { judge, ruleFor } from '../../marks/mark';
 import { random, seedOf } from '../../random/random';
-import { type Budget, OutOfTime, TooMany } from '../budget';
+import { type Budget, OutOfTime, orTooMany, TooMany } from '../budget';
+import { sharesOf, sumOver } from './dense';
 import { freeWays } from './free';
 import { fullMarkWays } from './full';
 import { meanHeld } from './joint';
 import { type Marginal, marginal } from './marginal';
 import { ratio } from './numbers';
+import { satisfying } from './outcomes';
 import { drawer } from './sample';
 import { type Setting, settingOf, trayIsFree } from './setting';
 
@@ -55,7 +57,7 @@ export function arrangements(model: QuestionModel, budget: Budget): { setting: S
 function counted(setting: Setting, total: bigint, budget: Budget): Guessing | null {
   try {
     const { model } = setting;
-    const full = fullMarkWays(setting, budget);
+    const full = fullMarks(setting, total, budget);
     const marginals = model.entries.map((entry) => marginal(setting, entry, total, budget));
     return {
       fullMarkArrangements: full.toString(),
@@ -69,6 +71,15 @@ function counted(setting: Setting, total: bigint, budget: Budget): Guessing | nu
     if (error instanceof OutOfTime || error instanceof TooMany) return null;
     throw error;
   }
+}
+
+/** Where there are few copies, all of them unlike, going through every share of them beats remembering too many states. */
+const FEW_STATES = 10_000;
+
+function fullMarks(setting: Setting, total: bigint, budget: Budget): bigint {
+  const shares = orTooMany(() => sharesOf(setting, total, budget));
+  if (!shares) return fullMarkWays(setting, budget);
+  return orTooMany(() => fullMarkWays(setting, budget, FEW_STATES)) ?? BigInt(sumOver(shares, satisfying, () => 1));
 }
 
 function expected(setting: Setting, full: bigint, total: bigint, marginals: readonly Marginal[], budget: Budget): number {

@@ -1,22 +1,25 @@
 import type { EntryModel } from '../../judge/model';
-import { type Budget, TooMany } from '../budget';
+import { type Budget, orTooMany, TooMany } from '../budget';
 import { scoresApart } from './apart';
 import { type Class, classesOf } from './classes';
 import { compositions } from './compositions';
+import { sharesOf, sumOver } from './dense';
 import { freeWays } from './free';
 import { choose, ratio } from './numbers';
-import { orderings, unitOf } from './sequences';
+import { type Outcomes, outcomesOf } from './outcomes';
 import type { Setting } from './setting';
-import { sumHolds, sumName } from './sums';
+import { sumName } from './sums';
 
 /**
  * The mean of (R − wrongCosts·W)/N held to 0…1 over all arrangements. Where wrong ones cost, the zones cannot be looked at one by one: the mean of what is held to
- * a range is not what the means come to. So zone after zone takes its part of what the ones before have left, and the score is carried along.
+ * a range is not what the means come to. Where copies do not get in one another's way the scores of the entries multiply; of few copies every share is gone through; else
+ * zone after zone takes its part of what the ones before have left, and the score is carried along.
  */
 export function meanHeld(setting: Setting, total: bigint, budget: Budget): number {
   const { model } = setting;
   const { wrongCosts } = model.question.marks;
   const needed = model.entries.reduce((sum, entry) => sum + needOf(entry), 0);
+  const outcomes = outcomesOf(setting, wrongCosts, budget);
   const held = (score: number) => Math.min(1, Math.max(0, score / needed));
   let mean = 0;
   const apart = scoresApart(setting, budget);
@@ -24,7 +27,10 @@ export function meanHeld(setting: Setting, total: bigint, budget: Budget): numbe
     for (const [c, row] of apart.entries()) for (const [w, ways] of row.entries()) mean += held(c - wrongCosts * w) * ratio(ways, total);
     return Math.min(1, mean);
   }
-  const scores = scoreWays(setting, wrongCosts, budget);
+  const shares = orTooMany(() => sharesOf(setting, total, budget));
+  const few = shares && orTooMany(() => sumOver(shares, outcomes, held));
+  if (few !== null) return Math.min(1, few / Number(total));
+  const scores = scoreWays(setting, outcomes, budget);
   for (const { score, ways } of scores.values()) mean += held(score) * ratio(ways, total);
   return Math.min(1, mean);
 }
@@ -50,7 +56,7 @@ function addScore(scores: Scores, score: number, ways: bigint): void {
   else scores.set(name, { score, ways });
 }
 
-function scoreWays(setting: Setting, wrongCosts: number, budget: Budget): Scores {
+function scoreWays(setting: Setting, outcomes: Outcomes, budget: Budget): Scores {
   const { model } = setting;
   let classes = classesOf(setting);
   let states = new Map<string, Left>([['', { counts: classes.map(({ n }) => n), scores: new Map([['0', { score: 0, ways: 1n }]]) }]]);
@@ -80,12 +86,13 @@ function scoreWays(setting: Setting, wrongCosts: number, budget: Budget): Scores
           next.set(name, state);
         }
         const chosen = taken.reduce((ways, k, i) => ways * choose(counts[i] as number, k), 1n);
-        for (const outcome of outcomes(setting, entry, e, classes, taken, wrongCosts, budget))
+        const before = state.scores.size;
+        for (const outcome of outcomes(entry, e, classes, taken))
           for (const { score, ways } of scores.values()) addScore(state.scores, score + outcome.score, ways * chosen * outcome.ways);
+        kept += state.scores.size - before;
+        if (kept > MOST_SCORES) throw new TooMany('too many scores to hold apart');
         budget.spend(40 * scores.size);
       }
-    for (const { scores } of next.values()) kept += scores.size;
-    if (kept > MOST_SCORES) throw new TooMany('too many scores to hold apart');
     classes = later.classes;
     states = next;
   });
@@ -116,50 +123,4 @@ function merged(classes: readonly Class[], e: number): { classes: Class[]; into:
     return next.push({ type, entries: later, value: later.length === 0 ? 0 : value, n, item: later.length === 0 ? -1 : item }) - 1;
   });
   return { classes: next, into };
-}
-
-/** What the zone scores with the copies it has taken, and in how many orders. */
-function outcomes(setting: Setting, entry: EntryModel, e: number, classes: readonly Class[], taken: readonly number[], wrongCosts: number, budget: Budget): readonly Scored[] {
-  let r = 0;
-  let k = 0;
-  let sum = 0;
-  taken.forEach((n, i) => {
-    k += n;
-    const one = classes[i] as Class;
-    if (n === 0 || !one.entries.includes(e)) return;
-    r += n;
-    sum += n * one.value;
-  });
-  const wrong = k - r;
-  if (entry.sequence) return ofSequence(setting, entry, e, classes, taken, k, r, wrongCosts * wrong, budget);
-  const surplus = Math.max(0, r - entry.hi);
-  const satisfied = wrong === 0 && r >= entry.lo && surplus === 0 && sumHolds(entry.sum, sum);
-  const c = entry.sum ? (satisfied ? 1 : 0) : Math.min(r, entry.lo);
-  return [{ score: c - wrongCosts * (wrong + surplus), ways: 1n }];
-}
-
-function ofSequence(
-  setting: Setting,
-  entry: EntryModel,
-  e: number,
-  classes: readonly Class[],
-  taken: readonly number[],
-  k: number,
-  r: number,
-  costs: number,
-  budget: Budget,
-): readonly Scored[] {
-  const { sequenceRule } = setting.model.question.marks;
-  const there = entry.order.map((item) => classes.some((one, i) => (taken[i] as number) > 0 && one.item === item && one.entries.includes(e)));
-  const present = {
-    k,
-    r,
-    low: there.slice(0, k).filter(Boolean).length,
-    pairs: there.filter((here, i) => here && there[i + 1]).length,
-    complete: r === entry.order.length && k === r,
-  };
-  const unit = unitOf(sequenceRule, entry.order.length);
-  if (k === 0) return [{ score: -costs, ways: 1n }];
-  const ways = orderings(sequenceRule, entry.order.length, present, budget);
-  return ways.flatMap((n, counted) => (n === 0n ? [] : [{ score: counted * unit - costs, ways: n }]));
 }

@@ -115,3 +115,21 @@ test('while the line is down changes wait, and go out when it is back', async ({
   await kept(page);
   expect((await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question.title).toBe('Typed without a line');
 });
+
+test('Proof says what is in the way, and shows where', async ({ page }) => {
+  await openCopy(page);
+  const proof = page.getByRole('button', { name: /^Proof/ });
+  await proof.click();
+  await expect(page.getByText('Nothing is in the way.')).toBeVisible();
+  await cell(page, 'height of Stands drying').fill('80');
+  await cell(page, 'height of Stands drying').press('Enter');
+  await expect(proof).toHaveAccessibleName('Proof 1 finding');
+  const finding = page.getByRole('listitem').filter({ hasText: '"Stands drying" needs 4, but by its settle rule there is room for 2.' });
+  await expect(finding).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Zone Must stay moist' }).click();
+  await finding.getByRole('button', { name: 'Show it on the scene' }).click();
+  await expect(bed(page, 'Stands drying')).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Nothing is in the way.')).toBeVisible();
+});

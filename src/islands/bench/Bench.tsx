@@ -8,6 +8,7 @@ import { KeepingNotice } from './KeepingNotice';
 import { KeyGrid } from './KeyGrid';
 import { LayOut } from './LayOut';
 import { Ledger } from './Ledger';
+import { ProofPanel } from './ProofPanel';
 import { Stations } from './Stations';
 import { type BenchStore, benchStore } from './store';
 import { useShortcuts } from './useShortcuts';
@@ -60,5 +61,7 @@ function Panel({ store }: { store: BenchStore }) {
       return <KeyGrid store={store} />;
     case 'words':
       return <WordsAndMarks store={store} />;
+    case 'proof':
+      return <ProofPanel store={store} />;
   }
 }

@@ -1,18 +1,19 @@
-import { useMemo } from 'react';
-import { findings, questionModel } from '../../core';
 import type { BenchStore, Station } from './store';
+import { useFindings } from './useFindings';
 
 const STATIONS: readonly [Station, string][] = [
   ['layOut', 'Lay out'],
   ['key', 'Key'],
   ['words', 'Words & marks'],
+  ['proof', 'Proof'],
 ];
 
 /** The stations in the order of the work, and the living figures. The scene stays; the panel changes. */
 export function Stations({ store }: { store: BenchStore }) {
   const station = store((s) => s.station);
   const question = store((s) => s.question);
-  const found = useMemo(() => findings(questionModel(question)), [question]);
+  const found = useFindings(store);
+  const serious = found.some(({ severity }) => severity === 'error');
   const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return (
     <nav aria-label="Stations" className="bg-paper border-b border-rule flex items-stretch h-[40px] shrink-0">
@@ -24,9 +25,9 @@ export function Stations({ store }: { store: BenchStore }) {
           className={`px-5 font-semibold border-r border-rule border-b-3 cursor-pointer ${station === name ? 'bg-sheet border-b-brass' : 'border-b-transparent text-mute hover:text-ink'}`}
           onClick={() => store.getState().go(name)}
         >
-          {words}
-          {name === 'key' && found.length > 0 && (
-            <span className="figures text-sm bg-brick-wash text-brick rounded px-1.5 ml-2">
+          {words}{' '}
+          {name === 'proof' && found.length > 0 && (
+            <span className={`figures text-sm rounded px-1.5 ml-2 ${serious ? 'bg-brick-wash text-brick' : 'bg-brass-wash text-ink'}`}>
               {found.length}
               <span className="sr-only"> {found.length === 1 ? 'finding' : 'findings'}</span>
             </span>

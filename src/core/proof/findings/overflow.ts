@@ -6,6 +6,8 @@ import { couldBelong, zoneId, zoneNamed } from './named';
 /** So many are laid out to see; a zone that needs more holds them all or overflows long before. */
 const MOST_LAID = 2000;
 
+const inWords = (room: number) => (room === 0 ? 'none' : Number.isFinite(room) ? room : 'fewer');
+
 /** The items that a zone needs do not fit it by its settle rule. */
 export const overflow: FindingRule = ({ model }) =>
   model.entries.flatMap((entry) => {
@@ -24,7 +26,7 @@ export const overflow: FindingRule = ({ model }) =>
     return [
       {
         where: [zoneId(model, entry.zone)],
-        message: `${zoneNamed(model, entry.zone)} needs ${entry.lo}, but by its settle rule there is room for ${Number.isFinite(room) ? room : 'less'}.`,
+        message: `${zoneNamed(model, entry.zone)} needs ${entry.lo}, but by its settle rule there is room for ${inWords(room)}.`,
         mend: 'Make the zone larger, the items smaller, or settle them another way.',
       },
     ];

@@ -3,6 +3,8 @@ import type { Problem } from './problem';
 /** Limits that no honest question comes near; they keep hostile input from costing time or memory before the schema sees it. */
 const MOST_CHARACTERS = 8 * 1024 * 1024;
 const DEEPEST = 64;
+const MOST_ENTRIES = 10_000;
+const MOST_VALUES = 400_000;
 
 type Guarded = { ok: true; value: unknown } | { ok: false; problems: Problem[] };
 const refuse = (message: string, path = ''): Guarded => ({ ok: false, problems: [{ path, message }] });
@@ -37,9 +39,14 @@ function depthOf(text: string): number {
 /** The same for a value that came another way (a request's body), and the one name that could reach an object's prototype. */
 export function guardValue(value: unknown): Guarded {
   const waiting: { value: unknown; path: string; depth: number }[] = [{ value, path: '', depth: 0 }];
+  let values = 0;
   for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
     const { value: here, path, depth } = next;
     if (here === null || typeof here !== 'object') continue;
+    const entries = Array.isArray(here) ? here.length : Object.keys(here).length;
+    if (entries > MOST_ENTRIES) return refuse(`There are more than ${MOST_ENTRIES} entries here.`, path);
+    values += entries;
+    if (values > MOST_VALUES) return refuse(`The document holds more than ${MOST_VALUES} values.`);
     if (depth > DEEPEST) return refuse(`The document is nested more than ${DEEPEST} levels deep.`);
     if (Array.isArray(here)) {
       for (const [i, entry] of here.entries()) if (entry !== null && typeof entry === 'object') waiting.push({ value: entry, path: `${path}[${i}]`, depth: depth + 1 });

@@ -64,7 +64,8 @@ export const list = <Inner extends Anything>(inner: Inner, most: number) => entr
 export const dictionary = <Inner extends Anything>(inner: Inner, most: number) => {
   const entriesOf = (value: unknown) => {
     const names = value !== null && typeof value === 'object' && !Array.isArray(value) ? Object.keys(value) : [];
-    return object(Object.fromEntries(names.map((name) => [name, inner as never])))
+    // What is refused for its length alone is not looked through.
+    return object(Object.fromEntries((names.length > most ? [] : names).map((name) => [name, inner as never])))
       .typeError('has to be an object')
       .default(undefined)
       .test('names', `has to have at most ${most} entries, under names of 1 to 100 characters without control characters`, () => names.length <= most && names.every(isIdentifier));

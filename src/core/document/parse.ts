@@ -3,7 +3,7 @@ import { guardText, guardValue } from './guard';
 import { migrate } from './migrations';
 import type { Problem } from './problem';
 import { referenceProblems } from './references';
-import { FORMAT, type Question, questionSchema, VERSION } from './schema';
+import { FORMAT, MOST, type Question, questionSchema, VERSION } from './schema';
 
 setLocale({ mixed: { required: 'is missing', defined: 'is missing', notNull: 'may not be null', notType: 'has the wrong type' } });
 
@@ -43,7 +43,10 @@ function headerProblems(value: unknown): Problem[] {
   if (format !== undefined && format !== FORMAT) return [{ path: 'format', message: `This is not a question document: its format is not "${FORMAT}".` }];
   if (typeof version === 'number' && Number.isInteger(version) && version > VERSION)
     return [{ path: 'version', message: `This document is of version ${version}, newer than the version ${VERSION} this program knows.` }];
-  return [];
+  return Object.entries(MOST).flatMap(([name, most]) => {
+    const entries = (value as Record<string, unknown>)[name];
+    return Array.isArray(entries) && entries.length > most ? [{ path: name, message: sentence(name, `has to have at most ${most} entries`) }] : [];
+  });
 }
 
 function problemsOf(error: ValidationError): Problem[] {

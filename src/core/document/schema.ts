@@ -117,6 +117,9 @@ const showSchema = record({
 const button = () => words(60).nullable().default(null);
 const buttonsSchema = record({ check: button(), reset: button(), hint: button(), next: button() });
 
+/** The longest lists there may be; a longer one is refused before its entries are looked at. */
+export const MOST = { fixtures: 1000, items: 2000, zones: 1000, key: 1000 } as const;
+
 export const questionSchema = record({
   format: oneOf(FORMAT).required(MISSING),
   version: mixed<typeof VERSION>((v): v is typeof VERSION => v === VERSION)
@@ -129,12 +132,12 @@ export const questionSchema = record({
   prompt: richSchema.nullable().default(null),
   /** The prompt's spoken form: a sound of the author's. */
   promptSound: mediaId().nullable().default(null),
-  fixtures: list(fixtureSchema.required(), 1000),
+  fixtures: list(fixtureSchema.required(), MOST.fixtures),
   looks: dictionary(lookSchema.required(), 500).orEmpty(),
   media: dictionary(mediumSchema.required(MISSING), 1000).orEmpty(),
-  items: list(itemSchema.required(), 2000),
-  zones: list(zoneSchema.required(), 1000),
-  key: list(keySchema.required(), 1000),
+  items: list(itemSchema.required(), MOST.items),
+  zones: list(zoneSchema.required(), MOST.zones),
+  key: list(keySchema.required(), MOST.key),
   marks: marksSchema.required(MISSING),
   tries: whole(1).nullable().default(null),
   judging: oneOf('onLand', 'onCheck').default('onCheck'),

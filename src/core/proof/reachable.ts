@@ -1,6 +1,8 @@
-import type { Outline } from '../geometry/outline';
+import type { Reach } from '../document/schema';
+import { type Outline, overlapShare, rectOutline } from '../geometry/outline';
+import { reaches } from '../geometry/reach';
 import type { Box, Point } from '../geometry/space';
-import { largestShare, shareAt, spots } from '../geometry/spots';
+import { type Body, largestShare, shareAt, spots } from '../geometry/spots';
 import { candidates, winner } from '../judge/drop';
 import { type Copy, copyOf, type QuestionModel } from '../judge/model';
 import { outlineNow } from '../judge/rest';
@@ -43,6 +45,7 @@ function look(model: QuestionModel, item: number, zone: number, scene: Box): Rea
   for (const centre of tries) {
     for (const pointer of reach.rule === 'pointer' ? pointers(outline, body, centre) : [centre]) {
       const at = { x: centre.x - body.w / 2, y: centre.y - body.h / 2 };
+      if (!holds(reach, outline, body, at, pointer)) continue;
       const found = candidates(model, model.start, copy as Copy, at, pointer);
       if (!found.some((one) => one.zone === zone)) continue;
       const first = winner(found);
@@ -51,6 +54,12 @@ function look(model: QuestionModel, item: number, zone: number, scene: Box): Rea
     }
   }
   return lostTo === null ? { can: 'never', share: largest.share } : { can: 'loses', to: lostTo };
+}
+
+/** Does the zone's own rule hold? Most places fail it, and then no other zone need be looked at. */
+function holds(reach: Reach, zone: Outline, { w, h, rotation }: Body, at: Point, pointer: Point): boolean {
+  const item = rectOutline({ x: at.x, y: at.y, w, h }, rotation) as Extract<Outline, { type: 'polygon' }>;
+  return reaches(reach, { zone, corners: item.corners, overlap: overlapShare(item, w * h, zone), centre: { x: at.x + w / 2, y: at.y + h / 2 }, pointer });
 }
 
 /** Where the pointer could be with the item at a place: at its middle, or anywhere on it that is in the zone. */

@@ -1,5 +1,5 @@
 import { emptyBoard } from '../../judge/board';
-import { copyOf } from '../../judge/model';
+import { copyOf, type QuestionModel } from '../../judge/model';
 import { take } from '../../judge/take';
 import { judge } from '../../marks/mark';
 import { standInCopies } from '../guess/setting';
@@ -12,7 +12,9 @@ const MOST_COPIES = 500;
 /** Every copy in one zone, as far as the zone lets it in, earns more than half. */
 export const allInEarns: FindingRule = ({ model }) => {
   if (model.entries.length === 0) return [];
+  const most = mostWith(model);
   return model.zones.flatMap((_, zone) => {
+    if (most(zone) <= MOST_EARNED) return [];
     const board = emptyBoard(model);
     model.items.forEach(({ id }, item) => {
       const copies = Math.min(MOST_COPIES, standInCopies(model, item));
@@ -30,3 +32,20 @@ export const allInEarns: FindingRule = ({ model }) => {
     ];
   });
 };
+
+/** The most that an answer can earn in which all zones but one are empty: most zones need no closer look. */
+function mostWith(model: QuestionModel): (zone: number) => number {
+  const { credited, rule } = judge(model, emptyBoard(model), 1);
+  const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
+  const at = new Map(credited.map((one) => [one.tally.entry.zone, one]));
+  const missed = credited.filter(({ tally }) => !tally.satisfied).length;
+  const earned = sum(credited.map(({ tally, c }) => (rule === 'perZone' ? (tally.satisfied ? tally.entry.weight : 0) : c)));
+  const all = sum(credited.map(({ tally, n }) => (rule === 'perZone' ? tally.entry.weight : n)));
+  return (zone) => {
+    const here = at.get(zone);
+    if (rule === 'allOrNothing') return missed - (here && !here.tally.satisfied ? 1 : 0) === 0 ? 1 : 0;
+    if (!here) return earned / all;
+    const [without, within] = rule === 'perZone' ? [here.tally.satisfied ? here.tally.entry.weight : 0, here.tally.entry.weight] : [here.c, here.n];
+    return (earned - without + within) / all;
+  };
+}

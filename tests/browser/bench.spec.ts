@@ -121,6 +121,8 @@ test('Proof says what is in the way, and shows where', async ({ page }) => {
   const proof = page.getByRole('button', { name: /^Proof/ });
   await proof.click();
   await expect(page.getByText('Nothing is in the way.')).toBeVisible();
+  await expect(page.getByText('9 items · 2 zones · guessing 14 % · full marks 1 in 19,683')).toBeVisible();
+  await expect(page.getByText('can be solved').locator('..')).toContainText('yes');
   await cell(page, 'height of Stands drying').fill('80');
   await cell(page, 'height of Stands drying').press('Enter');
   await expect(proof).toHaveAccessibleName('Proof 1 finding');

@@ -11,6 +11,7 @@ import { Ledger } from './Ledger';
 import { ProofPanel } from './ProofPanel';
 import { Stations } from './Stations';
 import { type BenchStore, benchStore } from './store';
+import { useProving } from './useProving';
 import { useShortcuts } from './useShortcuts';
 import { WordsAndMarks } from './WordsAndMarks';
 
@@ -19,6 +20,7 @@ export function Bench({ question, revision, keptAt }: { question: Question; revi
   const [store] = useState(() => benchStore(question, revision, new Date(keptAt)));
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
+  useProving(store);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       if (store.keeper.pending()) event.preventDefault();

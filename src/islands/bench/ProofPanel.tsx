@@ -1,5 +1,6 @@
 import { CircleAlert, Info, TriangleAlert } from 'lucide-react';
-import type { Finding } from '../../core';
+import type { Finding, Proof } from '../../core';
+import { oneIn } from './figures';
 import type { BenchStore } from './store';
 import { useFindings } from './useFindings';
 
@@ -12,11 +13,13 @@ const SEVERITIES = {
 /** What is in the way of the question before anyone answers it; a press selects what a finding is about. */
 export function ProofPanel({ store }: { store: BenchStore }) {
   const found = useFindings(store);
+  const { proved, question } = store();
   return (
     <>
       <h2 className="text-lg mb-2">
         Proof <span className="font-sans font-normal text-base text-mute">what is in the way</span>
       </h2>
+      <Figures proof={proved?.of === question ? proved.proof : null} />
       {found.length === 0 ? (
         <p>Nothing is in the way.</p>
       ) : (
@@ -27,6 +30,30 @@ export function ProofPanel({ store }: { store: BenchStore }) {
         </ul>
       )}
     </>
+  );
+}
+
+/** Can it be solved, in how many ways, and what does guessing earn? */
+function Figures({ proof }: { proof: Proof | null }) {
+  if (!proof) return <p className="text-mute mb-3">Working it out…</p>;
+  const { solvable, guessing } = proof;
+  const { fullMarkArrangements, chanceOfFullMarks, expectedFraction, method } = guessing;
+  const rows: [string, string][] = [
+    ['can be solved', solvable === null ? 'not settled in the time' : solvable ? 'yes' : 'no'],
+    ...(fullMarkArrangements === null ? [] : [['ways to full marks', BigInt(fullMarkArrangements).toLocaleString('en')] as [string, string]]),
+    ...(chanceOfFullMarks === null ? [] : [['full marks by guessing', oneIn(chanceOfFullMarks)] as [string, string]]),
+    ...(expectedFraction === null ? [] : [['guessing earns', `${(expectedFraction * 100).toFixed(1)} %`] as [string, string]]),
+    ...(method === 'sampled' ? [['worked out', 'by drawing answers'] as [string, string]] : []),
+  ];
+  return (
+    <dl className="mb-3 border-y border-rule divide-y divide-rule">
+      {rows.map(([what, value]) => (
+        <div key={what} className="flex justify-between gap-4 py-1">
+          <dt>{what}</dt>
+          <dd className="figures">{value}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }
 

@@ -1,3 +1,4 @@
+import { guessingInWords } from './figures';
 import type { BenchStore, Station } from './store';
 import { useFindings } from './useFindings';
 
@@ -12,6 +13,7 @@ const STATIONS: readonly [Station, string][] = [
 export function Stations({ store }: { store: BenchStore }) {
   const station = store((s) => s.station);
   const question = store((s) => s.question);
+  const proved = store((s) => s.proved);
   const found = useFindings(store);
   const serious = found.some(({ severity }) => severity === 'error');
   const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
@@ -37,6 +39,7 @@ export function Stations({ store }: { store: BenchStore }) {
       <span className="grow" />
       <p className="figures text-sm text-mute self-center px-4">
         {count(question.items.length, 'item')} · {count(question.zones.length, 'zone')}
+        {proved && guessingInWords(proved.proof.guessing)}
       </p>
     </nav>
   );

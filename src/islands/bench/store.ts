@@ -1,5 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { applyAll, type Box, boxOfZone, type Guide, homes, invertAll, type Question, type Step, setBox } from '../../core';
+import { applyAll, type Box, boxOfZone, type Guide, homes, invertAll, type Proof, type Question, type Step, setBox } from '../../core';
 import { type Keeper, type Keeping, keeper } from './keeper';
 
 export type Station = 'layOut' | 'key' | 'words' | 'proof';
@@ -15,6 +15,8 @@ export interface BenchState {
   /** Boxes while a handle is pulled, before they become an edit. */
   readonly draft: ReadonlyMap<string, Box>;
   readonly guides: readonly Guide[];
+  /** The last proof, and the question it is of: while the author goes on, that of a moment ago. */
+  readonly proved: { readonly of: Question; readonly proof: Proof } | null;
 
   do(step: Step): void;
   undo(): void;
@@ -43,6 +45,7 @@ export function benchStore(question: Question, revision: number, keptAt: Date): 
       station: 'layOut',
       draft: new Map<string, Box>(),
       guides: [],
+      proved: null,
 
       do: (step) => {
         if (step.length === 0) return;

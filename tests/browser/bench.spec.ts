@@ -135,3 +135,36 @@ test('Proof says what is in the way, and shows where', async ({ page }) => {
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Nothing is in the way.')).toBeVisible();
 });
+
+test('Behaviour is set for several zones at once, in one step', async ({ page, context }) => {
+  const id = await openCopy(page);
+  const kept = async () =>
+    (await call<{ value: { question: { zones: unknown[]; items: { id: string; copies: unknown }[] } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question;
+  await page.getByRole('button', { name: 'Behaviour' }).click();
+  await expect(page.getByText('Select zones or items')).toBeVisible();
+  await bed(page, 'Stands drying').click();
+  await bed(page, 'Must stay moist').click({ modifiers: ['Shift'] });
+  await expect(page.getByRole('heading', { name: '2 zones' })).toBeVisible();
+  await page.getByRole('radio', { name: 'centre' }).check({ force: true });
+  await page.getByRole('radio', { name: 'column' }).check({ force: true });
+  await cell(page, 'Capacity').fill('5');
+  await cell(page, 'Capacity').press('Enter');
+  await page.getByRole('radio', { name: 'swap' }).check({ force: true });
+  await accessible(page);
+  await expect
+    .poll(async () => (await kept()).zones)
+    .toMatchObject(['Stands drying', 'Must stay moist'].map((label) => ({ label, reach: { rule: 'centre' }, capacity: 5, whenFull: 'swap', settle: { rule: 'column', gap: 20 } })));
+  // One undo takes one setting back from both.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('radio', { name: 'refuse' })).toBeChecked();
+  // Where they differ nothing is chosen; items have their own.
+  await page.getByRole('button', { name: 'Item Gravel' }).click();
+  await bed(page, 'Must stay moist').click();
+  await page.getByRole('radio', { name: 'whole' }).check({ force: true });
+  await bed(page, 'Stands drying').click({ modifiers: ['Shift'] });
+  for (const name of ['touch', 'centre', 'most of it', 'whole', 'pointer']) await expect(page.getByRole('radio', { name })).not.toBeChecked();
+  await page.getByRole('button', { name: 'Item Gravel' }).click();
+  await cell(page, 'How many copies').fill('3');
+  await cell(page, 'How many copies').press('Enter');
+  await expect.poll(async () => (await kept()).items.find((item) => item.id === 'gravel')?.copies).toBe(3);
+});

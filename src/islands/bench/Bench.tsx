@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import type { Question } from '../../core';
+import { Behaviour } from './Behaviour';
 import { BenchScene } from './BenchScene';
 import { BenchTop } from './BenchTop';
 import { KeepingNotice } from './KeepingNotice';
@@ -61,6 +62,8 @@ function Panel({ store }: { store: BenchStore }) {
       return <LayOut store={store} />;
     case 'key':
       return <KeyGrid store={store} />;
+    case 'behaviour':
+      return <Behaviour store={store} />;
     case 'words':
       return <WordsAndMarks store={store} />;
     case 'proof':

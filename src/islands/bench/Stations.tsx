@@ -5,6 +5,7 @@ import { useFindings } from './useFindings';
 const STATIONS: readonly [Station, string][] = [
   ['layOut', 'Lay out'],
   ['key', 'Key'],
+  ['behaviour', 'Behaviour'],
   ['words', 'Words & marks'],
   ['proof', 'Proof'],
 ];

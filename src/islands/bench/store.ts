@@ -2,7 +2,7 @@ import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { applyAll, type Box, boxOfZone, type Guide, homes, invertAll, type Proof, type Question, type Step, setBox } from '../../core';
 import { type Keeper, type Keeping, keeper } from './keeper';
 
-export type Station = 'layOut' | 'key' | 'words' | 'proof';
+export type Station = 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
 
 /** The bench session: the question as it is edited, and what is gone with the tab (selection, what is being dragged, undo). */
 export interface BenchState {

@@ -1,0 +1,62 @@
+import { type Item, setItem } from '../../core';
+import { Choice } from './Choice';
+import { common } from './common';
+import { NumberSetting, Setting } from './Setting';
+import type { BenchStore } from './store';
+import { Typed } from './Typed';
+
+const MOST_COPIES = 10_000;
+
+/** Copies, family and what becomes of an item let go outside every zone, of one or many items. */
+export function ItemBehaviour({ store, items }: { store: BenchStore; items: readonly Item[] }) {
+  const set = <Field extends keyof Item>(field: Field, to: Item[Field]) => {
+    const { question, do: act } = store.getState();
+    act(items.flatMap((item) => setItem(question, item.id, field, to)));
+  };
+  const copies = common(items, (item) => item.copies);
+  const endless = common(items, (item) => (item.copies === 'endless' ? 'endless' : 'counted'));
+  return (
+    <section className="mt-4">
+      <h3 className="font-semibold">{items.length === 1 ? items[0]?.label || items[0]?.id : `${items.length} items`}</h3>
+      <Choice
+        label="Copies"
+        options={[
+          ['counted', 'counted'],
+          ['endless', 'endless'],
+        ]}
+        value={endless ?? null}
+        onChoose={(which) => set('copies', which === 'endless' ? 'endless' : 1)}
+      />
+      {endless === 'counted' && (
+        <Setting label="">
+          <NumberSetting
+            label="How many copies"
+            value={copies === 'endless' ? undefined : copies}
+            least={1}
+            most={MOST_COPIES}
+            whole
+            onSet={(n) => n !== null && set('copies', n)}
+          />
+        </Setting>
+      )}
+      <Choice
+        label="Let go outside"
+        options={[
+          ['home', 'goes home'],
+          ['loose', 'stays there'],
+        ]}
+        value={common(items, (item) => (item.goesHome ? 'home' : 'loose')) ?? null}
+        onChoose={(which) => set('goesHome', which === 'home')}
+      />
+      <Setting label="Family">
+        <Typed
+          label="Family of the item"
+          className="input input-sm w-40"
+          value={common(items, (item) => item.family) ?? ''}
+          onTyped={(text) => set('family', text.trim() || null)}
+        />
+        <span className="text-sm text-mute">empty: none</span>
+      </Setting>
+    </section>
+  );
+}

@@ -1,0 +1,134 @@
+import { type Settle, setZone, type Zone } from '../../core';
+import { Choice } from './Choice';
+import { common } from './common';
+import { NumberSetting, Setting } from './Setting';
+import type { BenchStore } from './store';
+import { Typed } from './Typed';
+
+const REACHES: readonly [Zone['reach']['rule'], string][] = [
+  ['touch', 'touch'],
+  ['centre', 'centre'],
+  ['share', 'most of it'],
+  ['inside', 'whole'],
+  ['pointer', 'pointer'],
+];
+const SETTLES: readonly [Settle['rule'], string][] = [
+  ['asDropped', 'as dropped'],
+  ['anchor', 'anchor'],
+  ['row', 'row'],
+  ['column', 'column'],
+  ['grid', 'grid'],
+  ['pile', 'pile'],
+];
+const PLACES: readonly [Extract<Settle, { rule: 'anchor' }>['at'], string][] = [
+  ['topLeft', 'top left'],
+  ['top', 'top'],
+  ['topRight', 'top right'],
+  ['left', 'left'],
+  ['middle', 'middle'],
+  ['right', 'right'],
+  ['bottomLeft', 'bottom left'],
+  ['bottom', 'bottom'],
+  ['bottomRight', 'bottom right'],
+];
+const GAP = 20;
+const MOST = 10_000;
+
+function settleBy(rule: Settle['rule'], before: Settle): Settle {
+  const gap = 'gap' in before ? before.gap : GAP;
+  switch (rule) {
+    case 'asDropped':
+    case 'pile':
+      return { rule };
+    case 'anchor':
+      return { rule, at: 'middle', gap };
+    case 'row':
+    case 'column':
+    case 'grid':
+      return { rule, gap };
+  }
+}
+
+/** Reach, welcome, capacity and settle, of one or many zones. */
+export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: readonly Zone[] }) {
+  const set = <Field extends keyof Zone>(field: Field, to: (zone: Zone) => Zone[Field]) => {
+    const { question, do: act } = store.getState();
+    act(zones.flatMap((zone) => setZone(question, zone.id, field, to(zone))));
+  };
+  const reach = common(zones, (zone) => zone.reach.rule);
+  const share = common(zones, (zone) => (zone.reach.rule === 'share' ? zone.reach.share : null));
+  const settle = common(zones, (zone) => zone.settle.rule);
+  const gap = common(zones, (zone) => ('gap' in zone.settle ? zone.settle.gap : null));
+  const at = common(zones, (zone) => (zone.settle.rule === 'anchor' ? zone.settle.at : null));
+  const capacity = common(zones, (zone) => zone.capacity);
+  return (
+    <section>
+      <h3 className="font-semibold">{zones.length === 1 ? zones[0]?.label || zones[0]?.id : `${zones.length} zones`}</h3>
+      <Choice label="Reach" options={REACHES} value={reach ?? null} onChoose={(rule) => set('reach', () => (rule === 'share' ? { rule, share: 0.5 } : { rule }))} />
+      {reach === 'share' && (
+        <Setting label="">
+          <NumberSetting
+            label="Per cent of the item over the zone"
+            value={share === undefined || share === null ? undefined : Math.round(share * 1000) / 10}
+            least={1}
+            most={100}
+            onSet={(percent) => percent !== null && set('reach', () => ({ rule: 'share', share: percent / 100 }))}
+          />
+          <span>% of the item</span>
+        </Setting>
+      )}
+      <Choice
+        label="Welcome"
+        options={[
+          ['anyone', 'anyone'],
+          ['keyed', 'only what belongs'],
+        ]}
+        value={common(zones, (zone) => zone.welcome) ?? null}
+        onChoose={(welcome) => set('welcome', () => welcome)}
+      />
+      <Setting label="Capacity">
+        <NumberSetting label="Capacity" value={capacity} least={1} most={MOST} whole empty="any number" onSet={(n) => set('capacity', () => n)} />
+      </Setting>
+      {capacity !== null && (
+        <Choice
+          label="When full"
+          options={[
+            ['refuse', 'refuse'],
+            ['swap', 'swap'],
+          ]}
+          value={common(zones, (zone) => zone.whenFull) ?? null}
+          onChoose={(whenFull) => set('whenFull', () => whenFull)}
+        />
+      )}
+      <Choice label="Settle" options={SETTLES} value={settle ?? null} onChoose={(rule) => set('settle', (zone) => settleBy(rule, zone.settle))} />
+      {settle === 'anchor' && (
+        <Choice
+          label="At"
+          options={PLACES}
+          value={at ?? null}
+          onChoose={(place) => set('settle', (zone) => (zone.settle.rule === 'anchor' ? { ...zone.settle, at: place } : zone.settle))}
+        />
+      )}
+      {gap !== null && (
+        <Setting label="Gap">
+          <NumberSetting
+            label="Gap"
+            value={gap}
+            least={0}
+            most={MOST}
+            onSet={(n) => n !== null && set('settle', (zone) => ('gap' in zone.settle ? { ...zone.settle, gap: n } : zone.settle))}
+          />
+        </Setting>
+      )}
+      <Setting label="Family">
+        <Typed
+          label="Family the zone takes"
+          className="input input-sm w-40"
+          value={common(zones, (zone) => zone.family) ?? ''}
+          onTyped={(text) => set('family', () => text.trim() || null)}
+        />
+        <span className="text-sm text-mute">empty: any</span>
+      </Setting>
+    </section>
+  );
+}

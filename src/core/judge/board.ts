@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/space';
-import type { Copy, SceneModel } from './model';
+import { type Copy, copyOf } from './copy';
+import type { SceneModel } from './model';
 
 /**
  * An arrangement while moves are taken: which copies each zone holds, in the zone's order. `settledAt` numbers the settlings, for what
@@ -45,4 +46,11 @@ export function settle(board: Board, copy: Copy, zone: number, at: number): void
 export function bySettling(board: Board, zone: number): Copy[] {
   const when = (copy: Copy) => board.settledAt.get(copy) ?? 0;
   return [...(board.zones[zone] ?? [])].sort((a, b) => when(a) - when(b));
+}
+
+/** The item's lowest copy that is in no zone. */
+export function lowestFree(board: Board, item: number): Copy {
+  let copy = 0;
+  while (board.zoneOf.has(copyOf(item, copy))) copy++;
+  return copyOf(item, copy);
 }

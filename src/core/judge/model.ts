@@ -1,7 +1,8 @@
 import type { KeyEntry, Question, Reach, Settle, Shape, Tray } from '../document/schema';
 import { type Outline, outlineOf } from '../geometry/outline';
 import type { Point } from '../geometry/space';
-import { type Board, emptyBoard, settle } from './board';
+import { type Board, emptyBoard, lowestFree, settle } from './board';
+import { COPIES, type Copy, copyOf, itemOf, UNREAD } from './copy';
 import { homes } from './homes';
 import { type Reader, readerOf } from './typed';
 
@@ -35,16 +36,7 @@ export interface Placing {
   readonly tray: Tray | null;
 }
 
-/**
- * One copy of an item, as a number: index of the item × 10,000 + copy. Endless copies run from 0 to 9,999. One index after the last item stands the reserved
- * item {@link UNREAD}: a typed text that is none of the texts accepted.
- */
-export type Copy = number & { readonly copy: unique symbol };
-export const COPIES = 10_000;
-export const copyOf = (item: number, copy: number) => (item * COPIES + copy) as Copy;
-export const itemOf = (copy: Copy) => Math.floor(copy / COPIES);
-export const UNREAD = '?';
-export const numberOf = (copy: Copy) => copy % COPIES;
+export { COPIES, type Copy, copyOf, itemOf, numberOf, UNREAD } from './copy';
 
 export interface ItemModel {
   readonly id: string;
@@ -154,10 +146,10 @@ export function questionModel(question: Question, at?: readonly Point[]): Questi
   for (const entry of entries) entryOf[entry.zone] = entry;
   const readers = question.zones.map(({ typed }) => typed && readerOf(typed, scene.itemAt));
   const model = { ...scene, question, entries, entryOf, values: [...question.items.map((item) => item.value ?? 0), 0], readers, start: emptyBoard(scene) };
-  for (const { item, copy = 0, zone } of question.start?.placements ?? []) {
+  for (const { item, copy, zone } of question.start?.placements ?? []) {
+    const index = scene.itemAt.get(item) as number;
     const into = scene.zoneAt.get(zone) as number;
-    const token = copyOf(scene.itemAt.get(item) as number, copy);
-    if (!model.start.zoneOf.has(token)) settle(model.start, token, into, (model.start.zones[into] as Copy[]).length);
+    settle(model.start, copy === undefined ? lowestFree(model.start, index) : copyOf(index, copy), into, (model.start.zones[into] as Copy[]).length);
   }
   return model;
 }

@@ -1,4 +1,4 @@
-import { type Board, emptyBoard, settle } from './board';
+import { type Board, emptyBoard, lowestFree, settle } from './board';
 import { carriesItself } from './drop';
 import { COPIES, type Copy, copyOf, type QuestionModel } from './model';
 
@@ -39,10 +39,4 @@ function placeOne(model: QuestionModel, board: Board, { item, copy, zone }: Plac
   if (carriesItself(model, board, token, zoneIndex)) return ['zone', `Zone "${zone}" rides on what it would take`];
   settle(board, token, zoneIndex, held);
   return null;
-}
-
-function lowestFree(board: Board, item: number): Copy {
-  let copy = 0;
-  while (board.zoneOf.has(copyOf(item, copy))) copy++;
-  return copyOf(item, copy);
 }

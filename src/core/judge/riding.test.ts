@@ -104,6 +104,17 @@ describe('a sitting', () => {
     expect(standing.board.zones.map((held) => held.length)).toEqual([0, 1]);
   });
 
+  it('starts with as many copies as the start names, where it leaves their numbers out', () => {
+    const items = [{ id: 'barley', size: { w: 100, h: 40 }, copies: 2 }];
+    const start = {
+      placements: [
+        { item: 'barley', zone: 'dry' },
+        { item: 'barley', zone: 'moist' },
+      ],
+    };
+    expect(replay(questionModel(seeds({ items, start, key: [] })), []).board.zones.map((held) => held.length)).toEqual([1, 1]);
+  });
+
   it('gives as many hints as there are', () => {
     const hints = [{ text: { blocks: [] } }];
     expect(replay(questionModel(seeds({ hints })), [{ kind: 'hint' }]).hints).toBe(1);

@@ -2,7 +2,7 @@ import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { sendHome } from './home';
 import { type Copy, copyOf, type QuestionModel } from './model';
-import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer, take, takeTyped } from './take';
+import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer, takeWithKey } from './take';
 import { type Verdict, verdicts } from './verdict';
 
 /** What a learner does, in the order it was done. Everything about a sitting follows from its moves. A typed answer is a put. */
@@ -69,7 +69,7 @@ function takePlacement(model: QuestionModel, standing: Standing, move: Placement
   const { board } = standing;
   const kept = isTyped(move) ? null : mayMove(model, board, move);
   if (kept) return kept;
-  const outcome = isTyped(move) ? takeTyped(model, board, move) : take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
+  const outcome = takeWithKey(model, board, move);
   if (outcome.to === 'refused') return refused(outcome.path, outcome.message);
   const next = { ...standing, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) };
   const judgedNow = model.question.judging === 'onLand' && outcome.to === 'zone';

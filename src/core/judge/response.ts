@@ -2,7 +2,7 @@ import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { type Copy, itemOf, type QuestionModel, UNREAD } from './model';
 import { type Placed, place } from './place';
-import { type Outcome, type Placement, type TypedAnswer, take, takeTyped } from './take';
+import { type Placement, type TypedAnswer, takeWithKey } from './take';
 
 /** An answer from outside, judged: `fault` says what is wrong with it, and where in it. */
 export type Responded = { readonly ok: true; readonly judged: Judged; readonly board: Board; readonly turnedAway: number } | { readonly ok: false; readonly fault: string };
@@ -38,16 +38,11 @@ function respondToDrops(model: QuestionModel, drops: unknown, attempt: number): 
     const move: unknown = drops[i];
     const fault = moveFault(move);
     if (fault) return wrong(`drops[${i}]${fault[0]}`, fault[1]);
-    const outcome = takeAny(model, board, move as Placement | TypedAnswer);
+    const outcome = takeWithKey(model, board, move as Placement | TypedAnswer);
     if (outcome.to === 'refused') return wrong(`drops[${i}].${outcome.path}`, outcome.message);
     if (outcome.to === 'turnedAway') turnedAway++;
   }
   return { ok: true, judged: judge(model, board, attempt), board, turnedAway };
-}
-
-function takeAny(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {
-  if ('text' in move) return takeTyped(model, board, move);
-  return take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
 }
 
 function placementsFault(placements: unknown): string | null {

@@ -130,3 +130,9 @@ export function takeTyped(model: QuestionModel, board: Board, { zone, text }: Ty
   settle(board, copyOf(item, COPIES - 1 - index), index, 0);
   return { to: 'zone', zone: index, sentHome: null };
 }
+
+/** Takes any move of an item where the key is known: a drop, a put, or a typed answer. */
+export function takeWithKey(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {
+  if (isTyped(move)) return takeTyped(model, board, move);
+  return take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
+}

@@ -12,6 +12,12 @@ export interface Tally {
   readonly satisfied: boolean;
 }
 
+/** Do values add up to what is asked for? */
+export const sumHolds = (sum: EntryModel['sum'], total: number): boolean => sum === null || Math.abs(total - sum.target) <= sum.tolerance + SLACK;
+
+/** The placements an entry asks for, where marks are earned per placement: n. */
+export const neededBy = ({ sum, sequence, order, lo }: EntryModel): number => (sum ? 1 : sequence ? order.length : lo);
+
 export function tally(model: QuestionModel, board: Board, entry: EntryModel): Tally {
   const held = board.zones[entry.zone] as Copy[];
   let right = 0;
@@ -22,14 +28,14 @@ export function tally(model: QuestionModel, board: Board, entry: EntryModel): Ta
     total += model.values[item] as number;
   }
   const wrong = held.length - right;
-  const sumHolds = entry.sum === null || Math.abs(total - entry.sum.target) <= entry.sum.tolerance + SLACK;
+  const holds = sumHolds(entry.sum, total);
   const inOrder = !entry.sequence || (held.length === entry.order.length && held.every((copy, i) => itemOf(copy) === entry.order[i]));
   return {
     entry,
     right,
     wrong,
     surplus: Math.max(0, right - entry.hi),
-    sumHolds,
-    satisfied: wrong === 0 && right >= entry.lo && right <= entry.hi && sumHolds && inOrder,
+    sumHolds: holds,
+    satisfied: wrong === 0 && right >= entry.lo && right <= entry.hi && holds && inOrder,
   };
 }

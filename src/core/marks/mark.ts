@@ -1,7 +1,7 @@
 import type { Marks } from '../document/schema';
 import type { Board } from '../judge/board';
 import { type Copy, itemOf, type QuestionModel } from '../judge/model';
-import { type Tally, tally } from '../judge/tally';
+import { neededBy, type Tally, tally } from '../judge/tally';
 import { marksRules } from './rules';
 import type { Credited } from './rules/rule';
 import { sequenceRules } from './sequence';
@@ -22,13 +22,13 @@ export interface Judged {
 
 function credit(model: QuestionModel, board: Board, one: Tally): Credited {
   const { entry } = one;
-  if (entry.sum) return { tally: one, n: 1, c: one.satisfied ? 1 : 0 };
+  const n = neededBy(entry);
+  if (entry.sum) return { tally: one, n, c: one.satisfied ? 1 : 0 };
   if (entry.sequence) {
-    const n = entry.order.length;
     const placed = (board.zones[entry.zone] as Copy[]).map(itemOf);
     return { tally: one, n, c: n * sequenceRules[model.question.marks.sequenceRule](entry.order, placed) };
   }
-  return { tally: one, n: entry.lo, c: Math.min(one.right, entry.lo) };
+  return { tally: one, n, c: Math.min(one.right, entry.lo) };
 }
 
 /** The mark for a fraction at the given try (from 1), before it is rounded. */

@@ -1,5 +1,6 @@
 import type { QuestionModel } from '../judge/model';
 import { heldIn, type Responded } from '../judge/response';
+import type { Judged } from './mark';
 
 /** What one zone came to: `satisfied` null for a neutral one, of which nothing is right or wrong. */
 export interface ZoneResult {
@@ -10,14 +11,8 @@ export interface ZoneResult {
 }
 
 /** A graded response, in the form that the command line prints. */
-export interface Result {
+export interface Result extends Pick<Judged, 'mark' | 'max' | 'fraction' | 'fullMarks' | 'right' | 'wrong'> {
   readonly id: unknown;
-  readonly mark: number;
-  readonly max: number;
-  readonly fraction: number;
-  readonly fullMarks: boolean;
-  readonly right: number;
-  readonly wrong: number;
   readonly zones: Readonly<Record<string, ZoneResult>>;
   readonly turnedAway: number;
 }

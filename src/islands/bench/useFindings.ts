@@ -1,11 +1,17 @@
-import { useMemo } from 'react';
-import { type Finding, findings, questionModel } from '../../core';
+import { type Finding, findings, type Question, questionModel } from '../../core';
 import type { BenchStore } from './store';
+
+/** Worked out once for an edit, however many parts of the Bench ask. */
+const known = new WeakMap<Question, readonly Finding[]>();
+function quickFindings(question: Question): readonly Finding[] {
+  const found = known.get(question) ?? findings(questionModel(question));
+  known.set(question, found);
+  return found;
+}
 
 /** What Proof finds in the question as it stands: at once what is quick to see, and all of it as soon as the worker has been through. */
 export function useFindings(store: BenchStore): readonly Finding[] {
   const question = store((s) => s.question);
   const proved = store((s) => s.proved);
-  const quick = useMemo(() => findings(questionModel(question)), [question]);
-  return proved?.of === question ? proved.proof.findings : quick;
+  return proved?.of === question ? proved.proof.findings : quickFindings(question);
 }

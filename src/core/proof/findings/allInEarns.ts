@@ -1,6 +1,6 @@
 import { emptyBoard } from '../../judge/board';
 import { copyOf, type QuestionModel } from '../../judge/model';
-import { take } from '../../judge/take';
+import { takeWithKey } from '../../judge/take';
 import { judge } from '../../marks/mark';
 import { standInCopies } from '../guess/setting';
 import type { FindingRule } from './finding';
@@ -18,8 +18,7 @@ export const allInEarns: FindingRule = ({ model }) => {
     const board = emptyBoard(model);
     model.items.forEach(({ id }, item) => {
       const copies = Math.min(MOST_COPIES, standInCopies(model, item));
-      for (let copy = 0; copy < copies; copy++)
-        if (!board.zoneOf.has(copyOf(item, copy))) take(model, board, { item: id, copy, zone: zoneId(model, zone) }, (z, i) => model.entryOf[z]?.belongs.has(i) === true);
+      for (let copy = 0; copy < copies; copy++) if (!board.zoneOf.has(copyOf(item, copy))) takeWithKey(model, board, { item: id, copy, zone: zoneId(model, zone) });
     });
     const { fraction } = judge(model, board, 1);
     if (fraction <= MOST_EARNED) return [];

@@ -33,4 +33,8 @@ export function classesOf(setting: Setting): Class[] {
 }
 
 /** The most copies an entry's zone can hold and still be satisfied. */
-export const mostIn = (setting: Setting, entry: EntryModel): number => Math.min(entry.hi, setting.room[entry.zone] as number);
+export const mostIn = ({ room }: Setting, entry: EntryModel): number => Math.min(entry.hi, room[entry.zone] as number);
+
+/** Copies by type, from copies by class. */
+export const byType = (setting: Setting, classes: readonly Class[], counts: readonly number[]): number[] =>
+  setting.counts.map((_, type) => classes.reduce((sum, one, i) => sum + (one.type === type ? (counts[i] as number) : 0), 0));

@@ -1,10 +1,10 @@
 import type { EntryModel } from '../../judge/model';
 import { type Budget, TooMany } from '../budget';
-import { type Class, classesOf } from './classes';
+import { byType, type Class, classesOf } from './classes';
 import { freeWays } from './free';
 import { choose } from './numbers';
 import type { Outcomes } from './outcomes';
-import type { Setting } from './setting';
+import { neutralZones, type Setting } from './setting';
 import { sumName } from './sums';
 
 /**
@@ -124,10 +124,8 @@ const filled = ({ size }: Shares, { scores, ways }: Scored): number[][] =>
 /** What is left for zones without a key, and for the tray: one score, 0. */
 function unscored(shares: Shares): Scored {
   const { setting, classes, counts, budget } = shares;
-  const neutral = setting.model.zones.map((_, z) => z).filter((z) => !setting.model.entryOf[z]);
-  const free = freeWays(setting, neutral, budget);
-  const byType = (share: readonly number[]) => setting.counts.map((_, type) => classes.reduce((sum, one, i) => sum + (one.type === type ? (share[i] as number) : 0), 0));
-  return { scores: [0], ways: Float64Array.from(counts, (share) => Number(free(byType(share)))) };
+  const free = freeWays(setting, neutralZones(setting.model), budget);
+  return { scores: [0], ways: Float64Array.from(counts, (share) => Number(free(byType(setting, classes, share)))) };
 }
 
 /** The sum of a measure of the score over all arrangements. */

@@ -1,10 +1,13 @@
+import type { EntryModel } from '../../judge/model';
+import { sumHolds } from '../../judge/tally';
 import type { Budget } from '../budget';
 import { TooMany } from '../budget';
 import { type Class, classesOf, mostIn } from './classes';
+import { compositions } from './compositions';
 import { freeWays } from './free';
 import { choose } from './numbers';
-import type { Setting } from './setting';
-import { sumHolds, sumName } from './sums';
+import { neutralZones, type Setting } from './setting';
+import { sumName } from './sums';
 
 /** What the open entries hold so far, and how many copies of each type are left for zones without a key, and for the tray. */
 interface State {
@@ -25,7 +28,7 @@ export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MOST
   const { entries } = model;
   const forced = sequencesFilled(setting);
   if (!forced) return 0n;
-  const neutral = model.zones.map((_, z) => z).filter((z) => !model.entryOf[z]);
+  const neutral = neutralZones(model);
   const free = freeWays(setting, neutral, budget);
   const plain = neutral.every((z) => setting.room[z] === counts.reduce((sum, n) => sum + n, 0));
   const placesFor = counts.map((_, type) => BigInt(neutral.filter((z) => setting.open[z]?.[type]).length + (setting.tray ? 1 : 0)));
@@ -43,7 +46,8 @@ export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MOST
     const next = new Map<string, State>();
     const closing = one.entries.filter((e) => lastOf[e] === at);
     for (const state of states.values())
-      for (const share of shares(setting, one, state, budget)) {
+      for (const share of compositions(roomFor(setting, one, state), one.n)) {
+        budget.spend(30);
         const held = [...state.held];
         const sums = [...state.sums];
         let rest = one.n;
@@ -115,21 +119,6 @@ function inOrder(classes: readonly Class[]): Class[] {
   return order;
 }
 
-/** How many of the class go to each of its entries, as far as there is room for them. */
-function* shares(setting: Setting, { entries, n }: Class, { held }: State, budget: Budget): Generator<readonly number[]> {
-  const room = entries.map((e) => mostIn(setting, setting.model.entries[e] as Setting['model']['entries'][number]) - (held[e] as number));
-  const share = entries.map(() => 0);
-  let left = n;
-  for (;;) {
-    budget.spend(30);
-    yield share;
-    let i = 0;
-    while (i < share.length && ((share[i] as number) >= (room[i] as number) || left === 0)) {
-      left += share[i] as number;
-      share[i++] = 0;
-    }
-    if (i === share.length) return;
-    share[i] = (share[i] as number) + 1;
-    left--;
-  }
-}
+/** How many more of the class each of its entries has room for. */
+const roomFor = (setting: Setting, { entries }: Class, { held }: State): number[] =>
+  entries.map((e) => mostIn(setting, setting.model.entries[e] as EntryModel) - (held[e] as number));

@@ -1,4 +1,5 @@
 import type { QuestionModel } from '../../judge/model';
+import { neededBy } from '../../judge/tally';
 import { judge, ruleFor } from '../../marks/mark';
 import { random, seedOf } from '../../random/random';
 import { type Budget, OutOfTime, orTooMany, TooMany } from '../budget';
@@ -84,7 +85,7 @@ function fullMarks(setting: Setting, total: bigint, budget: Budget): bigint {
 
 function expected(setting: Setting, full: bigint, total: bigint, marginals: readonly Marginal[], budget: Budget): number {
   const { entries, question } = setting.model;
-  const needed = entries.map(({ sum, sequence, order, lo }) => (sum ? 1 : sequence ? order.length : lo));
+  const needed = entries.map(neededBy);
   const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
   switch (ruleFor(question.marks, sum(needed), sum(entries.map(({ weight }) => weight)))) {
     case 'allOrNothing':

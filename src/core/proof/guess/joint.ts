@@ -1,13 +1,13 @@
-import type { EntryModel } from '../../judge/model';
+import { neededBy } from '../../judge/tally';
 import { type Budget, orTooMany, TooMany } from '../budget';
 import { scoresApart } from './apart';
-import { type Class, classesOf } from './classes';
+import { byType, type Class, classesOf } from './classes';
 import { compositions } from './compositions';
 import { sharesOf, sumOver } from './dense';
 import { freeWays } from './free';
 import { choose, ratio } from './numbers';
 import { type Outcomes, outcomesOf } from './outcomes';
-import type { Setting } from './setting';
+import { neutralZones, type Setting } from './setting';
 import { sumName } from './sums';
 
 /**
@@ -18,7 +18,7 @@ import { sumName } from './sums';
 export function meanHeld(setting: Setting, total: bigint, budget: Budget): number {
   const { model } = setting;
   const { wrongCosts } = model.question.marks;
-  const needed = model.entries.reduce((sum, entry) => sum + needOf(entry), 0);
+  const needed = model.entries.reduce((sum, entry) => sum + neededBy(entry), 0);
   const outcomes = outcomesOf(setting, wrongCosts, budget);
   const held = (score: number) => Math.min(1, Math.max(0, score / needed));
   let mean = 0;
@@ -34,8 +34,6 @@ export function meanHeld(setting: Setting, total: bigint, budget: Budget): numbe
   for (const { score, ways } of scores.values()) mean += held(score) * ratio(ways, total);
   return Math.min(1, mean);
 }
-
-const needOf = ({ sum, sequence, order, lo }: EntryModel) => (sum ? 1 : sequence ? order.length : lo);
 
 interface Scored {
   readonly score: number;
@@ -96,15 +94,10 @@ function scoreWays(setting: Setting, outcomes: Outcomes, budget: Budget): Scores
     classes = later.classes;
     states = next;
   });
-  const free = freeWays(
-    setting,
-    model.zones.map((_, z) => z).filter((z) => !model.entryOf[z]),
-    budget,
-  );
+  const free = freeWays(setting, neutralZones(model), budget);
   const all: Scores = new Map();
   for (const { counts, scores } of states.values()) {
-    const byType = setting.counts.map((_, type) => classes.reduce((sum, one, i) => sum + (one.type === type ? (counts[i] as number) : 0), 0));
-    const around = free(byType);
+    const around = free(byType(setting, classes, counts));
     if (around > 0n) for (const { score, ways } of scores.values()) addScore(all, score, ways * around);
   }
   return all;

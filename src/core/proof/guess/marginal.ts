@@ -1,4 +1,5 @@
 import type { EntryModel } from '../../judge/model';
+import { sumHolds } from '../../judge/tally';
 import type { Budget } from '../budget';
 import { TooMany } from '../budget';
 import { compositions } from './compositions';
@@ -6,7 +7,7 @@ import { freeWays } from './free';
 import { choose, factorial, ratio } from './numbers';
 import { orderings, unitOf } from './sequences';
 import type { Setting } from './setting';
-import { sumHolds, sumName } from './sums';
+import { sumName } from './sums';
 
 /** One entry by itself, over all arrangements: in how many its zone is satisfied, and the mean of c, the placements that are right. */
 export interface Marginal {

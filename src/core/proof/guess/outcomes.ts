@@ -1,10 +1,10 @@
 import type { EntryModel } from '../../judge/model';
+import { sumHolds } from '../../judge/tally';
 import type { Budget } from '../budget';
 import type { Class } from './classes';
 import { factorial } from './numbers';
 import { orderings, unitOf } from './sequences';
 import type { Setting } from './setting';
-import { sumHolds } from './sums';
 
 /** A score, and in how many orders of the zone it comes about. */
 export interface Outcome {

@@ -87,14 +87,15 @@ export function drawer(setting: Setting, budget: Budget): Draw {
     });
   };
 
+  const ofType = counts.map((_, type) =>
+    model.items.flatMap((_i, item) => (setting.typeOf[item] === type ? Array.from({ length: setting.copies[item] as number }, (_c, copy) => copyOf(item, copy)) : [])),
+  );
   return (next) => {
     const board = emptyBoard(model);
     const shared: Copy[] = [];
     let before = 0;
     counts.forEach((n, type) => {
-      const copies = model.items.flatMap((_, item) =>
-        setting.typeOf[item] === type ? Array.from({ length: setting.copies[item] as number }, (_c, copy) => copyOf(item, copy)) : [],
-      );
+      const copies = [...(ofType[type] as Copy[])];
       const weights = Array.from({ length: n + 1 }, (_, m) => choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (after[type + 1]?.[before + m] ?? 0n));
       const m = pick(weights, next);
       before += m;

@@ -71,3 +71,6 @@ export function trayIsFree(model: QuestionModel): boolean {
   const copies = model.items.reduce((sum, item) => sum + item.copies, 0);
   return copies > model.entries.reduce((sum, { lo }) => sum + lo, 0);
 }
+
+/** Zones without a key entry: nothing in them is right or wrong. */
+export const neutralZones = ({ zones, entryOf }: QuestionModel): number[] => zones.map((_, z) => z).filter((z) => !entryOf[z]);

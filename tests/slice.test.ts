@@ -49,7 +49,7 @@ describe('a question in the Vault', () => {
   it('stays as it was when an edit would break it', async () => {
     const question = seeds();
     must(await keepNew(odile, question));
-    const broken = { id: randomUUID(), from: 1, edits: [{ type: 'setItem' as const, id: 'barley', field: 'size', to: { w: -1, h: 1 }, from: null }] };
+    const broken = { id: randomUUID(), from: 1, edits: [{ type: 'set' as const, in: 'items' as const, id: 'barley', field: 'size', to: { w: -1, h: 1 }, from: null }] };
     expect(await editQuestion(odile, question.id, broken)).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'items[0].size.w' }] });
     expect(must(await openQuestion(odile, question.id)).revision).toBe(1);
   });

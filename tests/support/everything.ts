@@ -139,5 +139,6 @@ export function everything(): Record<string, unknown> {
     hints: [say('Think of the cold')],
     show: { count: false, mark: true, runningTotal: true, modelAnswer: 'atTheEnd', nextOnlyAfterCheck: true, places: [{ label: 'the dish', x: 700, y: 200 }] },
     buttons: { check: 'Try it', reset: null, hint: 'Help', next: null },
+    bench: { locked: ['zone:dry'], veiled: ['item:barley'], groups: [['item:first', 'item:second']] },
   };
 }

@@ -16,6 +16,7 @@ export function referenceProblems(question: Question): Problem[] {
     ...typedProblems(question),
     ...keyProblems(question),
     ...materialProblems(question),
+    ...benchProblems(question),
   ];
   return problems.length > 0 ? problems : startProblems(question);
 }
@@ -35,6 +36,22 @@ function typedProblems({ items, zones }: Question): Problem[] {
   return zones.flatMap(({ typed }, i) =>
     Object.keys(typed?.accept ?? {}).flatMap((id) => (ids.has(id) ? [] : [{ path: `zones[${i}].typed.accept.${id}`, message: `There is no item "${id}".` }])),
   );
+}
+
+/** What the Bench notes of things is of things that exist; a thing is in one group at most. */
+function benchProblems({ bench, items, zones, fixtures }: Question): Problem[] {
+  const standing = new Set<string>([...items.map(({ id }) => `item:${id}`), ...zones.map(({ id }) => `zone:${id}`), ...fixtures.map(({ id }) => `fixture:${id}`)]);
+  const named = (path: string, refs: readonly string[]) =>
+    refs.flatMap((ref, i): Problem[] => (standing.has(ref) ? [] : [{ path: `${path}[${i}]`, message: `There is no "${ref}" on the scene.` }]));
+  const grouped = new Set<string>();
+  const twice = bench.groups.flatMap((group, i) =>
+    group.flatMap((ref, j): Problem[] => {
+      const again = grouped.has(ref);
+      grouped.add(ref);
+      return again ? [{ path: `bench.groups[${i}][${j}]`, message: `"${ref}" is in a group already.` }] : [];
+    }),
+  );
+  return [...named('bench.locked', bench.locked), ...named('bench.veiled', bench.veiled), ...bench.groups.flatMap((group, i) => named(`bench.groups[${i}]`, group)), ...twice];
 }
 
 /** The starting arrangement is one that the zones can hold. */

@@ -108,7 +108,7 @@ const showSchema = record({
   count: flag().default(true),
   mark: flag().default(true),
   runningTotal: flag().default(false),
-  modelAnswer: oneOf('never', 'atTheEnd').default('never'),
+  modelAnswer: oneOf('never', 'atTheEnd', 'always').default('never'),
   nextOnlyAfterCheck: flag().default(false),
   places: list(record({ label: words(200).required(MISSING), x: finite().required(MISSING), y: finite().required(MISSING) }).required(MISSING), 500),
 });
@@ -116,6 +116,10 @@ const showSchema = record({
 /** The author's own words on the buttons; null: ours. */
 const button = () => words(60).nullable().default(null);
 const buttonsSchema = record({ check: button(), reset: button(), hint: button(), next: button() });
+
+/** What the Bench keeps for the author and learners never get: `item:`, `zone:` or `fixture:` and an id. Veiled things are out of the author's sight alone. */
+const thing = () => words(110).test('thing', 'has to be item:, zone: or fixture: and an id', (v) => v == null || /^(item|zone|fixture):[^]+$/.test(v)).required(MISSING);
+const benchSchema = record({ locked: list(thing(), 4000), veiled: list(thing(), 4000), groups: list(list(thing(), 4000).required(MISSING), 1000) });
 
 /** The longest lists there may be; a longer one is refused before its entries are looked at. */
 export const MOST = { fixtures: 1000, items: 2000, zones: 1000, key: 1000 } as const;
@@ -148,6 +152,7 @@ export const questionSchema = record({
   hints: list(saySchema.required(MISSING), 20),
   show: showSchema.default(() => ({ count: true, mark: true, runningTotal: false, modelAnswer: 'never', nextOnlyAfterCheck: false, places: [] })),
   buttons: buttonsSchema.default(() => ({ check: null, reset: null, hint: null, next: null })),
+  bench: benchSchema.default(() => ({ locked: [], veiled: [], groups: [] })),
 }).required('is missing');
 
 export type Question = InferType<typeof questionSchema>;

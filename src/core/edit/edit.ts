@@ -1,4 +1,17 @@
-import type { Item, Question, Zone } from '../document/schema';
+import type { Fixture, Item, Look, Medium, Question, Zone } from '../document/schema';
+
+/** What stands in a question's lists and dictionaries, by the field it stands in. */
+export interface Listed {
+  readonly items: Item;
+  readonly zones: Zone;
+  readonly fixtures: Fixture;
+}
+export interface Named {
+  readonly looks: Look;
+  readonly media: Medium;
+}
+export type ListField = keyof Listed;
+export type NamedField = keyof Named;
 
 /**
  * A typed change of a question, with what it needs to be undone. One operation of the author is a list of edits (a {@link Step}), and is undone
@@ -6,22 +19,22 @@ import type { Item, Question, Zone } from '../document/schema';
  */
 export type Edit =
   | { readonly type: 'setQuestion'; readonly field: QuestionField; readonly to: unknown; readonly from: unknown }
-  | { readonly type: 'setItem'; readonly id: string; readonly field: string; readonly to: unknown; readonly from: unknown }
-  | { readonly type: 'setZone'; readonly id: string; readonly field: string; readonly to: unknown; readonly from: unknown }
-  | { readonly type: 'addItem'; readonly index: number; readonly item: Item }
-  | { readonly type: 'removeItem'; readonly index: number; readonly item: Item }
-  | { readonly type: 'addZone'; readonly index: number; readonly zone: Zone }
-  | { readonly type: 'removeZone'; readonly index: number; readonly zone: Zone };
+  | { readonly type: 'set'; readonly in: ListField; readonly id: string; readonly field: string; readonly to: unknown; readonly from: unknown }
+  | { readonly type: 'add'; readonly in: ListField; readonly index: number; readonly entry: Listed[ListField] }
+  | { readonly type: 'remove'; readonly in: ListField; readonly index: number; readonly entry: Listed[ListField] }
+  /** An entry takes another place in its list: later is on top. */
+  | { readonly type: 'move'; readonly in: ListField; readonly to: number; readonly from: number }
+  /** An entry of a dictionary; null: there is none of that name. */
+  | { readonly type: 'name'; readonly in: NamedField; readonly name: string; readonly to: Named[NamedField] | null; readonly from: Named[NamedField] | null };
 
+export const LIST_FIELDS = ['items', 'zones', 'fixtures'] as const satisfies readonly ListField[];
+export const NAMED_FIELDS = ['looks', 'media'] as const satisfies readonly NamedField[];
 export const QUESTION_FIELDS = [
   'title',
   'kind',
   'scene',
   'prompt',
   'promptSound',
-  'fixtures',
-  'looks',
-  'media',
   'key',
   'marks',
   'tries',
@@ -33,6 +46,7 @@ export const QUESTION_FIELDS = [
   'hints',
   'show',
   'buttons',
+  'bench',
 ] as const;
 export type QuestionField = (typeof QUESTION_FIELDS)[number];
 
@@ -42,21 +56,35 @@ export type Step = readonly Edit[];
 /** An edit that does not fit the question it is applied to: it was made against another. */
 export class EditMismatch extends Error {}
 
-function setIn<Entry extends { readonly id: string }>(entries: readonly Entry[], id: string, field: string, to: unknown): Entry[] {
+type Entry = Listed[ListField];
+
+function setIn(entries: readonly Entry[], id: string, field: string, to: unknown): Entry[] {
   const index = entries.findIndex((entry) => entry.id === id);
   const entry = entries[index];
   if (!entry || !Object.hasOwn(entry, field)) throw new EditMismatch(`There is no "${field}" of "${id}"`);
-  return entries.with(index, { ...entry, [field]: to });
+  return entries.with(index, { ...entry, [field]: to } as Entry);
 }
 
-function insertAt<Entry>(entries: readonly Entry[], index: number, entry: Entry): Entry[] {
+function insertAt(entries: readonly Entry[], index: number, entry: Entry): Entry[] {
   if (index < 0 || index > entries.length) throw new EditMismatch(`There is no place ${index}`);
   return entries.toSpliced(index, 0, entry);
 }
 
-function removeAt<Entry extends { readonly id: string }>(entries: readonly Entry[], index: number, id: string): Entry[] {
+function removeAt(entries: readonly Entry[], index: number, id: string): Entry[] {
   if (entries[index]?.id !== id) throw new EditMismatch(`"${id}" is not at place ${index}`);
   return entries.toSpliced(index, 1);
+}
+
+function moved(entries: readonly Entry[], from: number, to: number): Entry[] {
+  const entry = entries[from];
+  if (!entry || to < 0 || to >= entries.length) throw new EditMismatch(`There is no place ${entry ? to : from}`);
+  return entries.toSpliced(from, 1).toSpliced(to, 0, entry);
+}
+
+function named<Value>(entries: Readonly<Record<string, Value>>, name: string, to: Value | null): Record<string, Value> {
+  if (name === '__proto__') throw new EditMismatch('"__proto__" is no name');
+  const { [name]: _, ...others } = entries;
+  return to === null ? others : { ...others, [name]: to };
 }
 
 /** The question after the edit. The one before is left as it is. */
@@ -65,18 +93,16 @@ export function apply(question: Question, edit: Edit): Question {
     case 'setQuestion':
       if (!QUESTION_FIELDS.includes(edit.field)) throw new EditMismatch(`There is no "${edit.field}" to set`);
       return { ...question, [edit.field]: edit.to };
-    case 'setItem':
-      return { ...question, items: setIn(question.items, edit.id, edit.field, edit.to) };
-    case 'setZone':
-      return { ...question, zones: setIn(question.zones, edit.id, edit.field, edit.to) };
-    case 'addItem':
-      return { ...question, items: insertAt(question.items, edit.index, edit.item) };
-    case 'removeItem':
-      return { ...question, items: removeAt(question.items, edit.index, edit.item.id) };
-    case 'addZone':
-      return { ...question, zones: insertAt(question.zones, edit.index, edit.zone) };
-    case 'removeZone':
-      return { ...question, zones: removeAt(question.zones, edit.index, edit.zone.id) };
+    case 'set':
+      return { ...question, [edit.in]: setIn(question[edit.in], edit.id, edit.field, edit.to) };
+    case 'add':
+      return { ...question, [edit.in]: insertAt(question[edit.in], edit.index, edit.entry) };
+    case 'remove':
+      return { ...question, [edit.in]: removeAt(question[edit.in], edit.index, edit.entry.id) };
+    case 'move':
+      return { ...question, [edit.in]: moved(question[edit.in], edit.from, edit.to) };
+    case 'name':
+      return { ...question, [edit.in]: named<Look | Medium>(question[edit.in], edit.name, edit.to) };
   }
 }
 
@@ -86,17 +112,16 @@ export const applyAll = (question: Question, step: Step): Question => step.reduc
 export function invert(edit: Edit): Edit {
   switch (edit.type) {
     case 'setQuestion':
-    case 'setItem':
-    case 'setZone':
+    case 'set':
       return { ...edit, to: edit.from, from: edit.to };
-    case 'addItem':
-      return { ...edit, type: 'removeItem' };
-    case 'removeItem':
-      return { ...edit, type: 'addItem' };
-    case 'addZone':
-      return { ...edit, type: 'removeZone' };
-    case 'removeZone':
-      return { ...edit, type: 'addZone' };
+    case 'move':
+      return { ...edit, to: edit.from, from: edit.to };
+    case 'name':
+      return { ...edit, to: edit.from, from: edit.to };
+    case 'add':
+      return { ...edit, type: 'remove' };
+    case 'remove':
+      return { ...edit, type: 'add' };
   }
 }
 

@@ -1,7 +1,8 @@
 import type { ItemId, ZoneId } from '../document/ids';
-import type { Item, KeyEntry, Question, Zone } from '../document/schema';
-import type { Box } from '../geometry/space';
-import type { Edit, QuestionField, Step } from './edit';
+import type { Fixture, Item, KeyEntry, Look, Medium, Question, Zone } from '../document/schema';
+import { applyAll, type Edit, type Listed, type ListField, type Named, type NamedField, type QuestionField, type Step } from './edit';
+import { withSlots } from './slots';
+import { LIST_OF, type Ref, refTo, type ThingKind } from './things';
 
 /** What the author does, as steps. Each is one undo. A step that would change nothing is empty. */
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
@@ -10,60 +11,116 @@ export function setQuestion<Field extends QuestionField>(question: Question, fie
   return same(question[field], to) ? [] : [{ type: 'setQuestion', field, to, from: question[field] }];
 }
 
-export function setItem<Field extends keyof Item>(question: Question, id: ItemId, field: Field, to: Item[Field]): Step {
-  const item = question.items.find((i) => i.id === id);
-  return !item || same(item[field], to) ? [] : [{ type: 'setItem', id, field, to, from: item[field] }];
+function setIn(question: Question, list: ListField, id: string, field: string, to: unknown): Step {
+  const entry = question[list].find((one) => one.id === id);
+  if (!entry) return [];
+  const from = (entry as unknown as Record<string, unknown>)[field];
+  return same(from, to) ? [] : [{ type: 'set', in: list, id, field, to, from }];
 }
 
-export function setZone<Field extends keyof Zone>(question: Question, id: ZoneId, field: Field, to: Zone[Field]): Step {
-  const zone = question.zones.find((z) => z.id === id);
-  return !zone || same(zone[field], to) ? [] : [{ type: 'setZone', id, field, to, from: zone[field] }];
-}
+export const setItem = <Field extends keyof Item>(question: Question, id: ItemId, field: Field, to: Item[Field]): Step => setIn(question, 'items', id, field, to);
+export const setZone = <Field extends keyof Zone>(question: Question, id: ZoneId, field: Field, to: Zone[Field]): Step => setIn(question, 'zones', id, field, to);
 
-export const addItems = (question: Question, items: readonly Item[]): Step => items.map((item, i) => ({ type: 'addItem', index: question.items.length + i, item }));
-export const addZone = (question: Question, zone: Zone): Step => [{ type: 'addZone', index: question.zones.length, zone }];
+type AnyFixtureField<F> = F extends unknown ? keyof F : never;
+/** The fields that every fixture has, and those of one type of it alone. */
+export const setFixture = <Field extends AnyFixtureField<Fixture>>(question: Question, id: string, field: Field, to: Extract<Fixture, Record<Field, unknown>>[Field]): Step =>
+  setIn(question, 'fixtures', id, field as string, to);
 
-/** Takes items and zones away, and what the key says of them with them. */
-export function remove(question: Question, ids: ReadonlySet<string>): Step {
+/** Gives anything on the scene another name. */
+export const rename = (question: Question, kind: ThingKind, id: string, label: string): Step => setIn(question, LIST_OF[kind], id, 'label', label);
+
+export const add = <List extends ListField>(question: Question, list: List, entries: readonly Listed[List][]): Step =>
+  entries.map((entry, i) => ({ type: 'add', in: list, index: question[list].length + i, entry }));
+
+const setNamed = <Field extends NamedField>(question: Question, field: Field, name: string, to: Named[Field] | null): Step => {
+  const from = Object.hasOwn(question[field], name) ? (question[field][name] as Named[Field]) : null;
+  return same(from, to) ? [] : [{ type: 'name', in: field, name, to, from }];
+};
+export const setLook = (question: Question, name: string, to: Look | null): Step => setNamed(question, 'looks', name, to);
+export const setMedium = (question: Question, name: string, to: Medium | null): Step => setNamed(question, 'media', name, to);
+
+/** Takes things away, and what the key, the start, the Bench's notes, and the zones and slots that depend on them say of them. */
+export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
+  const gone = new Set(refs);
+  // What rides on an item goes with it.
+  for (const { id, ridesOn } of question.zones) if (ridesOn !== null && gone.has(refTo('item', ridesOn))) gone.add(refTo('zone', id));
+  const item = (id: string) => gone.has(refTo('item', id));
+  const zone = (id: string) => gone.has(refTo('zone', id));
   const key = question.key
-    .filter((entry) => !ids.has(entry.zone))
-    .map((entry) => (entry.belongs?.some((id) => ids.has(id)) ? { ...entry, belongs: entry.belongs.filter((id) => !ids.has(id)) } : entry))
+    .filter((entry) => !zone(entry.zone))
+    .map((entry) => withoutItems(entry, item))
     .filter(stillSaysSomething);
-  // From the last to the first, so that each index still holds when its turn comes.
-  const items = question.items.flatMap((item, index): Edit[] => (ids.has(item.id) ? [{ type: 'removeItem', index, item }] : [])).reverse();
-  const zones = question.zones.flatMap((zone, index): Edit[] => (ids.has(zone.id) ? [{ type: 'removeZone', index, zone }] : [])).reverse();
-  return [...setQuestion(question, 'key', key), ...items, ...zones];
+  const placements = question.start?.placements.filter((placed) => !item(placed.item) && !zone(placed.zone));
+  const start = placements && placements.length > 0 ? { placements } : null;
+  const typed = question.zones.flatMap((one): Step => {
+    if (!one.typed || zone(one.id)) return [];
+    const accept = Object.fromEntries(Object.entries(one.typed.accept).filter(([id]) => !item(id)));
+    return setZone(question, one.id, 'typed', { ...one.typed, accept });
+  });
+  const texts = question.fixtures.flatMap((one): Step =>
+    one.type === 'text' ? setFixture(question, one.id, 'text', withSlots(one.text, (slot) => (zone(slot) ? null : slot))) : [],
+  );
+  const changed = applyAll(question, [...typed, ...texts]);
+  const taken = (list: ListField, kind: ThingKind): Edit[] =>
+    // From the last to the first, so that each index still holds when its turn comes.
+    changed[list].flatMap((entry, index): Edit[] => (gone.has(refTo(kind, entry.id)) ? [{ type: 'remove', in: list, index, entry }] : [])).reverse();
+  return [
+    ...setQuestion(question, 'key', key),
+    ...(question.start ? setQuestion(question, 'start', start) : []),
+    ...setQuestion(question, 'bench', withoutRefs(question.bench, gone)),
+    ...typed,
+    ...texts,
+    ...taken('items', 'item'),
+    ...taken('zones', 'zone'),
+    ...taken('fixtures', 'fixture'),
+  ];
+}
+
+
+function withoutItems(entry: KeyEntry, gone: (id: string) => boolean): KeyEntry {
+  const belongs = entry.belongs?.some(gone) ? entry.belongs.filter((id) => !gone(id)) : entry.belongs;
+  const says = entry.says && { ...entry.says, items: Object.fromEntries(Object.entries(entry.says.items).filter(([id]) => !gone(id))) };
+  return { ...entry, belongs, says };
 }
 
 const stillSaysSomething = (entry: KeyEntry) => !((entry.sequence || entry.sum) && entry.belongs?.length === 0);
 
-/** Does the item belong in the zone, or no longer? A zone that was neutral gets an entry; one that loses its last item keeps it, empty, as a trap does. */
-export function setBelongs(question: Question, zone: ZoneId, item: ItemId, belongs: boolean): Step {
-  const index = question.key.findIndex((entry) => entry.zone === zone);
-  const entry = question.key[index];
-  if (!entry) {
-    const fresh: KeyEntry = { zone, belongs: [item], need: { rule: 'all' }, sum: null, sequence: false, weight: null, says: null };
-    return belongs ? setQuestion(question, 'key', [...question.key, fresh]) : [];
+function withoutRefs(bench: Question['bench'], gone: ReadonlySet<string>): Question['bench'] {
+  const kept = (refs: readonly string[]) => refs.filter((ref) => !gone.has(ref));
+  return { locked: kept(bench.locked), veiled: kept(bench.veiled), groups: bench.groups.map(kept).filter((group) => group.length > 1) };
+}
+
+/** Puts things at other places of the draw order within their lists: `to` front or back, or one step. */
+export function reorder(question: Question, refs: ReadonlySet<Ref>, to: 'front' | 'back' | 'forward' | 'backward'): Step {
+  return (Object.entries(LIST_OF) as [ThingKind, ListField][]).flatMap(([kind, list]) => {
+    const order = question[list].map(({ id }) => refTo(kind, id));
+    const wanted = reordered(order, refs, to);
+    return moves(list, order, wanted);
+  });
+}
+
+function reordered(order: readonly Ref[], chosen: ReadonlySet<Ref>, to: 'front' | 'back' | 'forward' | 'backward'): Ref[] {
+  const mine = order.filter((ref) => chosen.has(ref));
+  const others = order.filter((ref) => !chosen.has(ref));
+  if (to === 'front') return [...others, ...mine];
+  if (to === 'back') return [...mine, ...others];
+  const next = [...order];
+  const indices = to === 'forward' ? [...next.keys()].reverse() : [...next.keys()];
+  const by = to === 'forward' ? 1 : -1;
+  for (const i of indices) {
+    const [here, there] = [next[i], next[i + by]];
+    if (here && there && chosen.has(here) && !chosen.has(there)) [next[i], next[i + by]] = [there, here];
   }
-  const others = (entry.belongs ?? []).filter((id) => id !== item);
-  const next = { ...entry, belongs: belongs ? inListOrder(question, [...others, item], entry) : others };
-  const key = next.belongs.length === 0 && !belongs ? question.key.toSpliced(index, 1) : question.key.with(index, next);
-  return setQuestion(question, 'key', key);
+  return next;
 }
 
-function inListOrder(question: Question, ids: ItemId[], entry: KeyEntry): ItemId[] {
-  if (entry.sequence) return ids;
-  const wanted = new Set(ids);
-  return question.items.map((item) => item.id).filter((id) => wanted.has(id));
-}
-
-/** The box an item or a zone has in the Ledger: x, y, width and height in scene units; null where it has none (a slot, a polygon). */
-export const boxOfZone = (zone: Zone): Box | null => (zone.shape.type === 'rect' ? { x: zone.shape.x, y: zone.shape.y, w: zone.shape.w, h: zone.shape.h } : null);
-
-/** Gives an item or a zone a new box. An item's place is its home from then on. */
-export function setBox(question: Question, id: string, box: Box): Step {
-  const item = question.items.find((i) => i.id === id);
-  if (item) return [...setItem(question, item.id, 'size', { w: box.w, h: box.h }), ...setItem(question, item.id, 'home', { x: box.x, y: box.y })];
-  const zone = question.zones.find((z) => z.id === id);
-  return zone?.shape.type === 'rect' ? setZone(question, zone.id, 'shape', { type: 'rect', ...box }) : [];
+/** The moves that bring a list into another order, from its front on. */
+export function moves(list: ListField, order: readonly string[], wanted: readonly string[]): Step {
+  const now = [...order];
+  return wanted.flatMap((ref, to): Edit[] => {
+    const from = now.indexOf(ref);
+    if (from === to || from < 0) return [];
+    now.splice(to, 0, ...now.splice(from, 1));
+    return [{ type: 'move', in: list, from, to }];
+  });
 }

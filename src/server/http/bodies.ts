@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
-import type { Edit } from '../../core';
+import { type Edit, LIST_FIELDS, NAMED_FIELDS } from '../../core';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 import type { SentMove } from '../sittings/moves';
 
@@ -30,19 +30,31 @@ export const newPassword = object({ password: password() });
 
 export const publication = object({ id: uuid(), courseId: uuid(), questionId: uuid(), revision: wholeNumber() });
 
-const EDITS: ReadonlySet<string> = new Set<Edit['type']>(['setQuestion', 'setItem', 'setZone', 'addItem', 'removeItem', 'addZone', 'removeZone']);
+const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
+const isPlace = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
+const isEntry = (value: unknown) => value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
+
 /** The outer shape of an edit; what it does to the document is judged by the document's own schema. */
-const edit = mixed<Edit>((value): value is Edit => {
+function isEdit(value: unknown): value is Edit {
   if (value === null || typeof value !== 'object') return false;
-  const { type, id, field, index, item, zone } = value as Record<string, unknown>;
-  if (typeof type !== 'string' || !EDITS.has(type)) return false;
-  if (type === 'setQuestion') return typeof field === 'string';
-  if (type === 'setItem' || type === 'setZone') return typeof id === 'string' && typeof field === 'string' && field !== 'id';
-  const entry = type.endsWith('Item') ? item : zone;
-  return Number.isInteger(index) && entry !== null && typeof entry === 'object' && typeof (entry as { id?: unknown }).id === 'string';
-})
-  .typeError('is not an edit')
-  .required();
+  const edit = value as Record<string, unknown>;
+  switch (edit.type) {
+    case 'setQuestion':
+      return typeof edit.field === 'string';
+    case 'set':
+      return isOneOf(LIST_FIELDS, edit.in) && typeof edit.id === 'string' && typeof edit.field === 'string' && edit.field !== 'id';
+    case 'add':
+    case 'remove':
+      return isOneOf(LIST_FIELDS, edit.in) && isPlace(edit.index) && isEntry(edit.entry);
+    case 'move':
+      return isOneOf(LIST_FIELDS, edit.in) && isPlace(edit.from) && isPlace(edit.to);
+    case 'name':
+      return isOneOf(NAMED_FIELDS, edit.in) && typeof edit.name === 'string' && (edit.to === null || typeof edit.to === 'object');
+    default:
+      return false;
+  }
+}
+const edit = mixed<Edit>(isEdit).typeError('is not an edit').required();
 export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({ id: uuid(), from: wholeNumber(), edits: array(edit).max(MOST_EDITS).required() });
 
 const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;

@@ -35,7 +35,9 @@ const own = ({ db, person }: As<Teacher>, id: string) => db.query.question.findF
 export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<Kept>> {
   const row = await own(as, id);
   if (!row || row.deletedAt) return fail('notFound');
-  return ok({ question: row.document, revision: row.revision, changedAt: row.changedAt });
+  // A document kept before a field was there gets the field's default.
+  const parsed = parseQuestion(row.document);
+  return ok({ question: parsed.ok ? parsed.question : row.document, revision: row.revision, changedAt: row.changedAt });
 }
 
 /** Keeps a document as a new question of the teacher's. `id` is the client's, so that making it twice makes it once. */

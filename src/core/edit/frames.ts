@@ -1,0 +1,166 @@
+import type { Item, Question, Shape, Zone } from '../document/schema';
+import type { Body } from '../geometry/spots';
+import { type Box, cosSin, type Point, turn } from '../geometry/space';
+import { homes } from '../judge/homes';
+import type { Step } from './edit';
+import { setFixture, setItem, setZone } from './steps';
+import { idIn, kindIn, type Ref, things } from './things';
+
+/** A thing's rectangle on the scene before it is turned about its middle, and the turn in degrees. */
+export interface Frame extends Box {
+  readonly rotation: number;
+}
+
+export interface Framed {
+  readonly ref: Ref;
+  readonly frame: Frame;
+}
+
+const middle = ({ x, y, w, h }: Box): Point => ({ x: x + w / 2, y: y + h / 2 });
+const about = (centre: Point, w: number, h: number): Box => ({ x: centre.x - w / 2, y: centre.y - h / 2, w, h });
+const norm = (degrees: number) => {
+  const whole = ((degrees % 360) + 360) % 360;
+  return whole > 180 ? whole - 360 : whole;
+};
+
+/** The box of a shape in its own coordinates, unturned; null for a slot. */
+export function boxOfShape(shape: Shape): Box | null {
+  switch (shape.type) {
+    case 'rect':
+      return { x: shape.x, y: shape.y, w: shape.w, h: shape.h };
+    case 'ellipse':
+      return { x: shape.cx - shape.rx, y: shape.cy - shape.ry, w: 2 * shape.rx, h: 2 * shape.ry };
+    case 'polygon': {
+      const xs = shape.points.map(([x]) => x);
+      const ys = shape.points.map(([, y]) => y);
+      const [left, top] = [Math.min(...xs), Math.min(...ys)];
+      return { x: left, y: top, w: Math.max(...xs) - left, h: Math.max(...ys) - top };
+    }
+    case 'slot':
+      return null;
+  }
+}
+
+/** The shape stretched from the box it has to another. A polygon's points go along. */
+export function shapeInBox(shape: Shape, box: Box): Shape {
+  switch (shape.type) {
+    case 'rect':
+      return { type: 'rect', x: box.x, y: box.y, w: box.w, h: box.h };
+    case 'ellipse':
+      return { type: 'ellipse', cx: box.x + box.w / 2, cy: box.y + box.h / 2, rx: box.w / 2, ry: box.h / 2 };
+    case 'polygon': {
+      const from = boxOfShape(shape) as Box;
+      return { type: 'polygon', points: shape.points.map(([x, y]) => [box.x + ((x - from.x) * box.w) / (from.w || 1), box.y + ((y - from.y) * box.h) / (from.h || 1)]) };
+    }
+    case 'slot':
+      return shape;
+  }
+}
+
+/** Where an item that carries zones stands at the start. */
+export interface Carrier extends Body {
+  readonly at: Point;
+}
+const pivotOf = ({ at, w, h }: Carrier): Point => ({ x: at.x + w / 2, y: at.y + h / 2 });
+
+/** A shape given from a carrier's unrotated top left, as it stands on the scene. */
+export function onScene(shape: Shape, rotation: number, carrier: Carrier | null): { shape: Shape; rotation: number } {
+  if (!carrier) return { shape, rotation };
+  const [cos, sin] = cosSin(carrier.rotation);
+  const go = (p: Point) => turn({ x: carrier.at.x + p.x, y: carrier.at.y + p.y }, pivotOf(carrier), cos, sin);
+  return { shape: mapped(shape, go), rotation: shape.type === 'polygon' ? 0 : norm(rotation + carrier.rotation) };
+}
+
+/** The other way: a shape of the scene from the carrier's unrotated top left. */
+export function onCarrier(shape: Shape, rotation: number, carrier: Carrier | null): { shape: Shape; rotation: number } {
+  if (!carrier) return { shape, rotation };
+  const [cos, sin] = cosSin(-carrier.rotation);
+  const go = (p: Point) => {
+    const back = turn(p, pivotOf(carrier), cos, sin);
+    return { x: back.x - carrier.at.x, y: back.y - carrier.at.y };
+  };
+  return { shape: mapped(shape, go), rotation: shape.type === 'polygon' ? 0 : norm(rotation - carrier.rotation) };
+}
+
+function mapped(shape: Shape, go: (p: Point) => Point): Shape {
+  if (shape.type === 'polygon')
+    return {
+      type: 'polygon',
+      points: shape.points.map(([x, y]) => {
+        const p = go({ x, y });
+        return [p.x, p.y];
+      }),
+    };
+  const box = boxOfShape(shape);
+  return box ? shapeInBox(shape, about(go(middle(box)), box.w, box.h)) : shape;
+}
+
+/** Where the zone's carrier stands at the start; null: it does not ride. */
+export function carrierOf(question: Question, zone: Pick<Zone, 'ridesOn'>, at: readonly Point[] = homes(question)): Carrier | null {
+  const index = zone.ridesOn === null ? -1 : question.items.findIndex(({ id }) => id === zone.ridesOn);
+  const item = question.items[index];
+  return item ? { ...item.size, rotation: item.rotation, at: at[index] as Point } : null;
+}
+
+const frameOfItem = (item: Item, at: Point): Frame => ({ x: at.x, y: at.y, w: item.size.w, h: item.size.h, rotation: item.rotation });
+
+/** Every thing with the frame it stands in, in draw order. Slots, which the page lays out, have none. */
+export function frames(question: Question): Framed[] {
+  const at = homes(question);
+  const index = new Map(question.items.map(({ id }, i) => [id as string, i]));
+  return things(question).flatMap((thing): Framed[] => {
+    const { ref } = thing;
+    switch (thing.kind) {
+      case 'item':
+        return [{ ref, frame: frameOfItem(thing.is, at[index.get(thing.is.id) as number] as Point) }];
+      case 'fixture': {
+        const { x, y, w, h, rotation } = thing.is;
+        return [{ ref, frame: { x, y, w, h, rotation } }];
+      }
+      case 'zone': {
+        const stands = onScene(thing.is.shape, thing.is.rotation, carrierOf(question, thing.is, at));
+        const box = boxOfShape(stands.shape);
+        return box ? [{ ref, frame: { ...box, rotation: stands.rotation } }] : [];
+      }
+    }
+  });
+}
+
+/** Gives things new frames. An item's place is its home from then on; a zone keeps its form. */
+export function setFrames(question: Question, wanted: readonly Framed[]): Step {
+  const at = homes(question);
+  return wanted.flatMap(({ ref, frame }): Step => {
+    const id = idIn(ref);
+    const { x, y, w, h, rotation } = frame;
+    switch (kindIn(ref)) {
+      case 'item': {
+        const index = question.items.findIndex((one) => one.id === id);
+        const item = question.items[index];
+        const home = at[index];
+        if (!item || !home) return [];
+        // One that only grows where the tray put it stays the tray's to place.
+        const moves = home.x !== x || home.y !== y;
+        return [...setItem(question, item.id, 'size', { w, h }), ...setItem(question, item.id, 'rotation', rotation), ...(moves ? setItem(question, item.id, 'home', { x, y }) : [])];
+      }
+      case 'fixture':
+        return (['x', 'y', 'w', 'h', 'rotation'] as const).flatMap((field) => setFixture(question, id, field, frame[field]));
+      case 'zone': {
+        const zone = question.zones.find((one) => one.id === id);
+        if (!zone) return [];
+        const carrier = carrierOf(question, zone, at);
+        const now = onScene(zone.shape, zone.rotation, carrier);
+        const stretched = turnedShape(shapeInBox(now.shape, { x, y, w, h }), rotation);
+        const next = onCarrier(stretched.shape, stretched.rotation, carrier);
+        return [...setZone(question, zone.id, 'shape', next.shape), ...setZone(question, zone.id, 'rotation', next.rotation)];
+      }
+    }
+  });
+}
+
+/** A polygon is turned by its points: its rotation stays 0. */
+function turnedShape(shape: Shape, rotation: number): { shape: Shape; rotation: number } {
+  if (shape.type !== 'polygon' || rotation === 0) return { shape, rotation };
+  const [cos, sin] = cosSin(rotation);
+  const centre = middle(boxOfShape(shape) as Box);
+  return { shape: mapped(shape, (p) => turn(p, centre, cos, sin)), rotation: 0 };
+}

@@ -1,5 +1,6 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
-export type { ItemId, QuestionId, ZoneId } from './document/ids';
+export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
+export type { FixtureId, ItemId, QuestionId, ZoneId } from './document/ids';
 export { type LearnerEdition, type LearnerItem, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './document/learnerEdition';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
@@ -31,7 +32,8 @@ export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
 export { resultPrinter } from './marks/print';
 export { type Result, resultOf, type ZoneResult } from './marks/result';
-export { contrast, TOKENS } from './proof/contrast';
+export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
+export { contrast, LEAST_CONTRAST, TOKENS } from './proof/contrast';
 export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';
 export type { Guessing } from './proof/guess/guess';
 export { type Clock, type Proof, prove } from './proof/proof';

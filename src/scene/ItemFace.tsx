@@ -1,18 +1,32 @@
-export type ItemState = 'rest' | 'inHand' | 'overZone' | 'settled' | 'waiting' | 'turnedAway' | 'right' | 'wrong' | 'putAway';
+import type { Item, ItemState } from '../core';
+import { Picture } from './media';
+import { RichText } from './RichText';
 
-/** What is on a paper tag: its words, and the mark of a verdict. The tag itself is the element around it, which the page makes movable. */
-export function ItemFace({ label, state }: { label: string; state: ItemState }) {
+export type { ItemState } from '../core';
+
+interface Props {
+  label: string;
+  content?: Item['content'];
+  state: ItemState;
+}
+
+/** What is on a paper tag: its words, its picture, that it sounds, and the mark of a verdict. The tag itself is the element around it, which the page makes movable. */
+export function ItemFace({ label, content = null, state }: Props) {
+  const { text = null, picture = null, sound = null } = content ?? {};
+  // A picture or a sound stands for the item without words, unless it is given some.
+  const words = content ? text && <RichText rich={text} /> : label;
   return (
     <>
-      <span className="tag-words">{label}</span>
-      {state === 'right' && (
-        <span className="tag-seal" aria-hidden>
-          ✓
+      {picture && <Picture id={picture} className={words ? 'tag-picture-over' : ''} />}
+      {words && <span className="tag-words">{words}</span>}
+      {sound && (
+        <span className="tag-sound" aria-hidden>
+          ♪
         </span>
       )}
-      {state === 'wrong' && (
+      {(state === 'right' || state === 'wrong') && (
         <span className="tag-seal" aria-hidden>
-          ↩
+          {state === 'right' ? '✓' : '↩'}
         </span>
       )}
     </>

@@ -1,39 +1,53 @@
 import type { CSSProperties, HTMLAttributes, ReactNode, Ref } from 'react';
-import { outlineOf, type Shape } from '../core';
+import { type Look, outlineOf, type Shape, styleIn, type ZoneState } from '../core';
+import { cssColour, dress, motionIn } from './dress';
+import { useMediaSource } from './media';
 import { px } from './px';
 
-export type ZoneState = 'rest' | 'calling' | 'underItem' | 'taking' | 'refusing' | 'full' | 'right' | 'wrong';
+export type { ZoneState } from '../core';
 
 interface Props {
   zone: { readonly id: string; readonly label: string; readonly shape: Shape; readonly rotation: number };
   scale: number;
   state?: ZoneState;
+  look?: Look | undefined;
   className?: string;
   /** Attributes and listeners of the page that shows it. */
-  extra?: HTMLAttributes<HTMLDivElement>;
+  extra?: HTMLAttributes<HTMLDivElement> & { [data: `data-${string}`]: unknown };
   ref?: Ref<HTMLDivElement>;
   children?: ReactNode;
 }
 
 /** A hatched bed with its title set into the upper edge. */
-export function ZoneBed({ zone, scale, state = 'rest', className = '', extra, ref, children }: Props) {
+export function ZoneBed({ zone, scale, state = 'rest', look, className = '', extra, ref, children }: Props) {
+  const media = useMediaSource();
   const { shape, rotation, label, id } = zone;
   const outline = outlineOf(shape, 0);
   if (!outline) return null;
-  const cut: CSSProperties =
-    shape.type === 'polygon' ? { clipPath: `polygon(${shape.points.map(([x, y]) => `${(x - outline.box.x) * scale}px ${(y - outline.box.y) * scale}px`).join(',')})` } : {};
+  const dressed = dress(look, state, scale, media);
+  const { backgroundColor: _, borderColor: __, ...worn } = dressed;
   return (
     <div
       ref={ref}
-      className={`bed ${className}`}
+      className={`bed ${motionIn(look, state)} ${className}`}
       data-zone={id}
       data-shape={shape.type}
       data-state={state}
-      style={{ ...px(outline.box, scale), ...cut, ...(rotation === 0 ? {} : { transform: `rotate(${rotation}deg)` }) }}
+      style={{ ...px(outline.box, scale), ...(shape.type === 'polygon' ? worn : dressed), ...(rotation === 0 ? {} : { transform: `rotate(${rotation}deg)` }) } as CSSProperties}
       {...extra}
     >
+      {outline.type === 'polygon' && shape.type === 'polygon' && (
+        <svg className="bed-outline" viewBox={`${outline.box.x} ${outline.box.y} ${outline.box.w} ${outline.box.h}`} preserveAspectRatio="none" aria-hidden>
+          <polygon points={outline.corners.map(([x, y]) => `${x},${y}`).join(' ')} style={polygonStyle(look, state)} />
+        </svg>
+      )}
       {label && <span className="bed-title">{label}</span>}
       {children}
     </div>
   );
+}
+
+function polygonStyle(look: Look | undefined, state: string): CSSProperties {
+  const { fill, edge, edgeWidth } = look ? styleIn(look, state) : {};
+  return { ...(fill ? { fill: cssColour(fill) } : {}), ...(edge ? { stroke: cssColour(edge) } : {}), ...(edgeWidth === undefined ? {} : { strokeWidth: edgeWidth }) };
 }

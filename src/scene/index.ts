@@ -1,4 +1,7 @@
+export { cssColour, dress, motionIn } from './dress';
+export { FixtureFace } from './FixtureFace';
 export { ItemFace, type ItemState } from './ItemFace';
+export { MediaFrom, type MediaSource, Picture, type Shown as ShownMedium, useMediaSource } from './media';
 export { px } from './px';
 export { RichText } from './RichText';
 export { Stage } from './Stage';

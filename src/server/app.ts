@@ -1,7 +1,9 @@
+import { join } from 'node:path';
 import { type Auth, makeAuth } from './accounts/auth';
 import { type Config, readConfig } from './config';
 import type { Context } from './context';
 import { openDatabase } from './database/open';
+import { mediaFolder } from './media/files';
 
 export interface App extends Context {
   readonly auth: Auth;
@@ -9,7 +11,7 @@ export interface App extends Context {
 
 export async function makeApp(config: Config): Promise<App> {
   const db = await openDatabase(config);
-  return { db, config, auth: makeAuth(db, config), now: () => new Date() };
+  return { db, files: mediaFolder(join(config.data, 'media')), config, auth: makeAuth(db, config), now: () => new Date() };
 }
 
 // Kept on globalThis: the development server loads this module again after each edit, and each time would open another connection.

@@ -1,5 +1,6 @@
 import type { Config } from './config';
 import type { Database } from './database/open';
+import type { MediaFiles } from './media/files';
 
 export type Role = 'teacher' | 'learner';
 
@@ -13,6 +14,7 @@ export interface Person {
 /** What every server function is given first: where things are kept and what time it is. */
 export interface Context {
   readonly db: Database;
+  readonly files: MediaFiles;
   readonly config: Config;
   readonly now: () => Date;
 }

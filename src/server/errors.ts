@@ -14,6 +14,7 @@ export const errors = {
   lengthNeeded: [411, 'The size of that request is not known', 'Send it with a Content-Length.'],
   tooLarge: [413, 'That is too large', 'Send less at once.'],
   invalid: [422, 'Some of this cannot be kept', 'Mend what is marked and try again.'],
+  notTaken: [422, 'This file cannot be taken', 'Choose another file.'],
   notReady: [422, 'This question cannot be published yet', 'Say in the key which items belong in which zone.'],
   wrongPassword: [422, 'That is not your present password', 'Type the password you signed in with.'],
   tooMany: [429, 'Too many tries', 'Wait a few minutes and try again.'],

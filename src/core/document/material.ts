@@ -1,4 +1,5 @@
 import { mixed } from 'yup';
+import { COLOURS, ITEM_STATES, ZONE_STATES } from './appearance';
 import type { FixtureId, MediaId } from './ids';
 import { atLeastZero, finite, flag, identifier, oneOf, positive, record, variant, whole, words } from './leaves';
 import { richSchema } from './rich';
@@ -30,7 +31,6 @@ export const mediumSchema = record({
   weight: whole(0).default(0),
 });
 
-export const COLOURS = ['ink', 'paper', 'sheet', 'rule', 'mute', 'brass', 'brassWash', 'verdigris', 'verdigrisWash', 'brick', 'brickWash'] as const;
 /** A token of the application, or a colour of the author's in six hexadecimal digits. */
 const colour = () =>
   mixed<string>((v): v is string => typeof v === 'string')
@@ -40,9 +40,6 @@ const colour = () =>
       'has to be the name of a colour or # and six small hexadecimal digits',
       (v) => v == null || /^#[0-9a-f]{6}$/.test(v) || (COLOURS as readonly string[]).includes(v),
     );
-
-export const ITEM_STATES = ['rest', 'inHand', 'overZone', 'settled', 'waiting', 'turnedAway', 'right', 'wrong', 'putAway'] as const;
-export const ZONE_STATES = ['rest', 'calling', 'underItem', 'taking', 'refusing', 'full', 'right', 'wrong'] as const;
 
 /** How something looks, sounds and moves in one state. What is left out is as at rest. */
 const styleSchema = record({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ITEM_STATES, ZONE_STATES } from '../document/material';
+import { ITEM_STATES, ZONE_STATES } from '../document/appearance';
 import { random, seedOf } from '../random/random';
 import { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './states';
 

@@ -1,4 +1,4 @@
-import type { ITEM_STATES, ZONE_STATES } from '../document/material';
+import type { ITEM_STATES, ZONE_STATES } from '../document/appearance';
 import type { Verdict } from './verdict';
 
 export type ItemState = (typeof ITEM_STATES)[number];

@@ -1,4 +1,4 @@
-import type { COLOURS } from '../document/material';
+import type { COLOURS } from '../document/appearance';
 
 /** The colours of the application's tokens, in the light theme. */
 export const TOKENS: { readonly [Name in (typeof COLOURS)[number]]: string } = {
@@ -33,3 +33,6 @@ export function contrast(a: string, b: string): number {
   const [light, dark] = [luminance(a), luminance(b)].sort((x, y) => y - x) as [number, number];
   return (light + 0.05) / (dark + 0.05);
 }
+
+/** The least contrast of text on its ground (WCAG 2.2, 1.4.3). */
+export const LEAST_CONTRAST = 4.5;

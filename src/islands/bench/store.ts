@@ -1,36 +1,76 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { applyAll, type Box, boxOfZone, type Guide, homes, invertAll, type Proof, type Question, type Step, setBox } from '../../core';
-import { type Keeper, type Keeping, keeper } from './keeper';
+import {
+  ALL_SNAPPING,
+  applyAll,
+  type Frame,
+  type Framed,
+  frames,
+  type Guide,
+  invertAll,
+  type Proof,
+  type Question,
+  type Ref,
+  type Snapping,
+  type Step,
+  setFrames,
+  things,
+  withGroups,
+} from '../../core';
+import { type Keeper, type Keeping, keeper } from './keeping/keeper';
 
 export type Station = 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
+/** What a press on the scene does: select and move, or draw a zone or a shape. */
+export type Tool = 'select' | 'rect' | 'ellipse' | 'polygon';
+export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'versions' | 'rename';
 
-/** The bench session: the question as it is edited, and what is gone with the tab (selection, what is being dragged, undo). */
+/** The bench session: the question as it is edited, and what is gone with the tab (selection, zoom, undo). */
 export interface BenchState {
   readonly question: Question;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
   readonly keeping: Keeping;
-  readonly selection: ReadonlySet<string>;
+  readonly selection: ReadonlySet<Ref>;
   readonly station: Station;
-  /** Boxes while a handle is pulled, before they become an edit. */
-  readonly draft: ReadonlyMap<string, Box>;
-  readonly guides: readonly Guide[];
+  readonly snapping: Snapping;
+  /** Stage pixels for one scene unit; "fit": what the room allows. */
+  readonly zoom: number | 'fit';
+  readonly tool: Tool;
+  /** What lies open over the Bench. */
+  readonly open: Panel | null;
+  /** The model answer is shown on the scene. */
+  readonly modelShown: boolean;
   /** The last proof, and the question it is of: while the author goes on, that of a moment ago. */
   readonly proved: { readonly of: Question; readonly proof: Proof } | null;
+  /** What a screen reader is told. */
+  readonly said: string;
 
-  do(step: Step): void;
+  do(step: Step, said?: string): void;
   undo(): void;
   redo(): void;
-  select(ids: Iterable<string>): void;
-  toggle(id: string): void;
+  select(refs: Iterable<Ref>): void;
+  toggle(ref: Ref): void;
   go(station: Station): void;
-  pull(draft: ReadonlyMap<string, Box>, guides: readonly Guide[]): void;
-  /** Makes what was pulled one step. */
-  release(): void;
+  show(open: Panel | null): void;
+  say(words: string): void;
 }
-export type BenchStore = UseBoundStore<StoreApi<BenchState>> & { readonly keeper: Keeper };
+
+/** What is being pulled, before it becomes an edit: apart from the rest, so that nothing but what moves is drawn while it does. */
+export interface Pull {
+  readonly draft: ReadonlyMap<Ref, Frame>;
+  readonly guides: readonly Guide[];
+}
+
+export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
+  readonly keeper: Keeper;
+  readonly pull: UseBoundStore<StoreApi<Pull>>;
+  /** Makes what was pulled one step. */
+  readonly release: () => void;
+};
+
+const NOTHING: Pull = { draft: new Map(), guides: [] };
 
 export function benchStore(question: Question, revision: number, keptAt: Date): BenchStore {
+  const pull = create<Pull>()(() => NOTHING);
   const store = create<BenchState>()((set, get) => {
     const take = (step: Step) => {
       set({ question: applyAll(get().question, step) });
@@ -41,69 +81,70 @@ export function benchStore(question: Question, revision: number, keptAt: Date): 
       past: [],
       future: [],
       keeping: { state: 'kept', at: keptAt },
-      selection: new Set<string>(),
+      selection: new Set<Ref>(),
       station: 'layOut',
-      draft: new Map<string, Box>(),
-      guides: [],
+      snapping: ALL_SNAPPING,
+      zoom: 'fit',
+      tool: 'select',
+      open: null,
+      modelShown: false,
       proved: null,
+      said: '',
 
-      do: (step) => {
+      do: (step, said) => {
         if (step.length === 0) return;
         take(step);
-        set({ past: [...get().past, step], future: [] });
+        set({ past: [...get().past, step], future: [], ...stillThere(get()), ...(said ? { said } : {}) });
       },
       undo: () => {
         const step = get().past.at(-1);
         if (!step) return;
         take(invertAll(step));
-        set({ past: get().past.slice(0, -1), future: [...get().future, step], ...stillThere(get()) });
+        set({ past: get().past.slice(0, -1), future: [...get().future, step], ...stillThere(get()), said: 'Undone' });
       },
       redo: () => {
         const step = get().future.at(-1);
         if (!step) return;
         take(step);
-        set({ past: [...get().past, step], future: get().future.slice(0, -1), ...stillThere(get()) });
+        set({ past: [...get().past, step], future: get().future.slice(0, -1), ...stillThere(get()), said: 'Done again' });
       },
-      select: (ids) => set({ selection: new Set(ids) }),
-      toggle: (id) => {
-        const selection = new Set(get().selection);
-        if (!selection.delete(id)) selection.add(id);
-        set({ selection });
+      select: (refs) => set({ selection: withGroups(get().question, refs) }),
+      toggle: (ref) => {
+        const { selection, question: now } = get();
+        const group = withGroups(now, [ref]);
+        set({ selection: selection.has(ref) ? new Set([...selection].filter((one) => !group.has(one))) : new Set([...selection, ...group]) });
       },
       go: (station) => set({ station }),
-      pull: (draft, guides) => set({ draft, guides }),
-      release: () => {
-        const { draft, question: before } = get();
-        const step = [...draft].flatMap(([id, box]) => setBox(before, id, box));
-        set({ draft: new Map(), guides: [] });
-        get().do(step);
-      },
+      show: (open) => set({ open }),
+      say: (said) => set({ said }),
     };
   });
   const kept = keeper(question.id, revision, (keeping) => store.setState({ keeping }));
-  return Object.assign(store, { keeper: kept });
+  const release = () => {
+    const { draft } = pull.getState();
+    pull.setState(NOTHING);
+    const now = store.getState().question;
+    store.getState().do(
+      setFrames(
+        now,
+        [...draft].map(([ref, frame]): Framed => ({ ref, frame })),
+      ),
+    );
+  };
+  return Object.assign(store, { keeper: kept, pull, release });
 }
 
 const stillThere = ({ question, selection }: BenchState) => {
-  const ids = new Set<string>([...question.items, ...question.zones].map(({ id }) => id));
-  return { selection: new Set([...selection].filter((id) => ids.has(id))) };
+  if (selection.size === 0) return {};
+  const refs = new Set(things(question).map(({ ref }) => ref));
+  const left = [...selection].filter((ref) => refs.has(ref));
+  return left.length === selection.size ? {} : { selection: new Set(left) };
 };
 
-export interface Boxed {
-  readonly id: string;
-  readonly what: 'item' | 'zone';
-  readonly label: string;
-  readonly box: Box;
-}
-
-/** Every zone and item with the box it stands in: zones first, as they are drawn. */
-export function boxes(question: Question): Boxed[] {
-  const at = homes(question);
-  return [
-    ...question.zones.flatMap((zone): Boxed[] => {
-      const box = boxOfZone(zone);
-      return box ? [{ id: zone.id, what: 'zone', label: zone.label, box }] : [];
-    }),
-    ...question.items.map((item, i): Boxed => ({ id: item.id, what: 'item', label: item.label, box: { x: at[i]?.x ?? 0, y: at[i]?.y ?? 0, w: item.size.w, h: item.size.h } })),
-  ];
+const known = new WeakMap<Question, ReadonlyMap<Ref, Frame>>();
+/** Where everything stands, worked out once for a question however many ask. */
+export function framesOf(question: Question): ReadonlyMap<Ref, Frame> {
+  const found = known.get(question) ?? new Map(frames(question).map(({ ref, frame }) => [ref, frame]));
+  known.set(question, found);
+  return found;
 }

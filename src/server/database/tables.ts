@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Edit, FindingCounts, Kind, Move, Question } from '../../core';
+import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
 
 const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
@@ -39,6 +40,23 @@ export const questionRevision = sqliteTable(
     at: moment('at').notNull(),
   },
   (t) => [primaryKey({ columns: [t.questionId, t.revision] }), uniqueIndex('revision_batch').on(t.questionId, t.batchId)],
+);
+
+/** A teacher's picture, sound or film; its bytes are kept once by their SHA-256, whoever sent them. */
+export const medium = sqliteTable(
+  'medium',
+  {
+    hash: text('hash').notNull(),
+    ownerId: owner('owner_id'),
+    name: text('name').notNull(),
+    kind: text('kind').$type<MediumKind>().notNull(),
+    type: text('type').$type<MediumType>().notNull(),
+    weight: integer('weight').notNull(),
+    width: integer('width'),
+    height: integer('height'),
+    createdAt: moment('created_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.ownerId, t.hash] })],
 );
 
 export const course = sqliteTable(

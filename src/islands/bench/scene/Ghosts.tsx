@@ -1,0 +1,26 @@
+import { useMemo } from 'react';
+import { type Ref, thingAt } from '../../../core';
+import { type Ghost, ghostsOf, modelGhosts } from '../key/ghosts';
+import type { BenchStore } from '../store';
+import { place } from './ThingView';
+
+/** Where the one selected item would come to rest in each zone it belongs to, and the model answer when it is shown. */
+export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
+  const question = store((s) => s.question);
+  const selection = store((s) => s.selection);
+  const station = store((s) => s.station);
+  const shown = store((s) => s.modelShown);
+  const proved = store((s) => s.proved);
+  const ref = selection.size === 1 ? ([...selection][0] as Ref) : null;
+  const ghosts = useMemo<readonly Ghost[]>(() => {
+    if (shown) return proved?.of === question && proved.proof.modelAnswer ? modelGhosts(question, proved.proof.modelAnswer.placements) : [];
+    const thing = ref && station === 'key' ? thingAt(question, ref) : undefined;
+    return thing?.kind === 'item' ? ghostsOf(question, thing.is.id) : [];
+  }, [question, station, ref, shown, proved]);
+  return ghosts.map(({ key, frame, label }) => (
+    <div key={key} className="bench-ghost" style={place(frame, scale)} data-ghost={label} aria-hidden>
+      <span className="tag-words">{label}</span>
+    </div>
+  ));
+}
+

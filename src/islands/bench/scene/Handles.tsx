@@ -1,0 +1,136 @@
+import { type Ref as ReactRef, type RefObject, useEffect, useImperativeHandle, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import Moveable from 'react-moveable';
+import { type Frame, type Handle, type Ref, thingAt } from '../../../core';
+import { type BenchStore, framesOf, type Pull } from '../store';
+import { movedBy, type Pulling, pulled, resizedBy, scaledBy, turnedBy } from './pulling';
+
+const SNAP_PIXELS = 6;
+
+export interface HandlesControl {
+  /** Begins to pull what is selected with the press that selected it. */
+  pullFrom(event: PointerEvent): void;
+}
+
+interface Props {
+  store: BenchStore;
+  stage: RefObject<HTMLDivElement | null>;
+  scale: number;
+  ref?: ReactRef<HandlesControl>;
+}
+
+const elementOf = (stage: HTMLElement | null, ref: Ref) => stage?.querySelector<HTMLElement>(`[data-ref="${CSS.escape(ref)}"]`) ?? null;
+const free = (event: unknown) => (event as MouseEvent | undefined)?.altKey === true;
+const stepped = (event: unknown) => (event as MouseEvent | undefined)?.shiftKey === true;
+
+/** The handles round what is selected. Moveable catches the gesture; where things go and what they snap to is the core's arithmetic. */
+export function Handles({ store, stage, scale, ref }: Props) {
+  const selection = store((s) => s.selection);
+  const question = store((s) => s.question);
+  const snapping = store((s) => s.snapping);
+  const tool = store((s) => s.tool);
+  const moveable = useRef<Moveable>(null);
+  const [targets, setTargets] = useState<HTMLElement[]>([]);
+  const refs = useMemo(() => pulled(question, selection), [question, selection]);
+  const single = refs.length === 1 ? thingAt(question, refs[0] as Ref) : undefined;
+  // A polygon's own corners are its handles; its box can still be pulled.
+  const elements = useDrawn(store, stage, scale, moveable);
+
+  useLayoutEffect(() => {
+    const veiled = new Set<string>(question.bench.veiled);
+    setTargets(tool === 'select' ? refs.flatMap((one) => (veiled.has(one) ? [] : (elementOf(stage.current, one) ?? []))) : []);
+  }, [refs, stage, question, tool]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the handles follow whatever moves their target
+  useEffect(() => moveable.current?.updateRect(), [question, scale, targets]);
+
+  useImperativeHandle(ref, () => ({
+    pullFrom: (event) => {
+      // The handles reach a newly selected target with the next frame; a press that has ended by then was a press, not a pull.
+      let ended = false;
+      const end = () => {
+        ended = true;
+      };
+      window.addEventListener('pointerup', end, { once: true });
+      requestAnimationFrame(() => {
+        window.removeEventListener('pointerup', end);
+        const control = moveable.current;
+        if (control && !ended && !control.isDragging()) control.dragStart(event);
+      });
+    },
+  }));
+
+  const pulling = (event: unknown): Pulling => ({ question, refs, snapping: free(event) ? null : snapping, tolerance: SNAP_PIXELS / scale });
+  const move = (dist: readonly number[], event: unknown) => {
+    const { drawnOnly, ...pull } = movedBy(pulling(event), (dist[0] as number) / scale, (dist[1] as number) / scale);
+    elements(drawnOnly);
+    store.pull.setState(pull);
+  };
+  const pull = (next: Pull) => store.pull.setState(next);
+  const handle = (direction: readonly number[]): Handle => ({ x: Math.sign(direction[0] as number) as Handle['x'], y: Math.sign(direction[1] as number) as Handle['y'] });
+  const end = ({ isDrag }: { isDrag: boolean }) => isDrag && store.release();
+
+  if (targets.length === 0) return null;
+  return (
+    <Moveable
+      ref={moveable}
+      target={targets}
+      draggable
+      resizable
+      rotatable={!single || single.kind !== 'zone' || single.is.shape.type !== 'polygon'}
+      origin={false}
+      keepRatio={false}
+      throttleDrag={0}
+      throttleRotate={0}
+      onDrag={({ dist, inputEvent }) => move(dist, inputEvent)}
+      onDragGroup={({ events, inputEvent }) => move(events[0]?.dist ?? [0, 0], inputEvent)}
+      onResize={({ dist, direction, inputEvent }) => pull(resizedBy(pulling(inputEvent), handle(direction), (dist[0] as number) / scale, (dist[1] as number) / scale))}
+      onResizeGroup={({ dist, direction }) => pull(scaledBy(pulling(null), handle(direction), (dist[0] as number) / scale, (dist[1] as number) / scale))}
+      onRotate={({ dist, inputEvent }) => pull(turnedBy(pulling(inputEvent), dist, stepped(inputEvent)))}
+      onRotateGroup={({ dist, inputEvent }) => pull(turnedBy(pulling(inputEvent), dist, stepped(inputEvent)))}
+      onDragEnd={end}
+      onDragGroupEnd={end}
+      onResizeEnd={end}
+      onResizeGroupEnd={end}
+      onRotateEnd={end}
+      onRotateGroupEnd={end}
+      onClickGroup={({ inputTarget, inputEvent }) => {
+        // A press on one of several that are selected is a press on it.
+        const pressed = inputTarget.closest('[data-ref]')?.getAttribute('data-ref') as Ref | null | undefined;
+        if (!pressed) return;
+        if (stepped(inputEvent)) store.getState().toggle(pressed);
+        else store.getState().select([pressed]);
+      }}
+    />
+  );
+}
+
+/** Draws what is pulled straight into the page, and puts it back when the pull ends without a change: React draws nothing meanwhile. */
+function useDrawn(store: BenchStore, stage: RefObject<HTMLDivElement | null>, scale: number, moveable: RefObject<Moveable | null>) {
+  const followers = useRef<ReadonlyMap<Ref, Frame>>(new Map());
+  useEffect(() => {
+    const draw = (frames: Iterable<readonly [Ref, Frame]>) => {
+      for (const [ref, frame] of frames) {
+        const element = elementOf(stage.current, ref);
+        if (!element) continue;
+        element.style.left = `${frame.x * scale}px`;
+        element.style.top = `${frame.y * scale}px`;
+        element.style.width = `${frame.w * scale}px`;
+        element.style.height = `${frame.h * scale}px`;
+        element.style.transform = frame.rotation === 0 ? '' : `rotate(${frame.rotation}deg)`;
+      }
+    };
+    return store.pull.subscribe(({ draft }, before) => {
+      if (draft.size > 0) {
+        draw(draft);
+        draw(followers.current);
+        moveable.current?.updateRect();
+      } else if (before.draft.size > 0) {
+        const at = framesOf(store.getState().question);
+        draw([...before.draft.keys(), ...followers.current.keys()].flatMap((ref): [Ref, Frame][] => (at.has(ref) ? [[ref, at.get(ref) as Frame]] : [])));
+        followers.current = new Map();
+      }
+    });
+  }, [store, stage, scale, moveable]);
+  return (frames: ReadonlyMap<Ref, Frame>) => {
+    followers.current = frames;
+  };
+}

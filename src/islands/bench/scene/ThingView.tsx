@@ -1,0 +1,76 @@
+import { type CSSProperties, memo } from 'react';
+import { type Frame, type Item, type Look, nameOf, type Shape, type Thing } from '../../../core';
+import { dress, FixtureFace, ItemFace, useMediaSource, ZoneBed } from '../../../scene';
+
+const WORDS = { item: 'Item', zone: 'Zone', fixture: 'Fixture' } as const;
+
+interface Props {
+  thing: Thing;
+  frame: Frame;
+  /** A zone's shape as it stands on the scene. */
+  shape: Shape | null;
+  look: Look | undefined;
+  scale: number;
+  selected: boolean;
+  locked: boolean;
+  veiled: boolean;
+  /** A tool is drawing: nothing on the scene is in its way. */
+  still: boolean;
+}
+
+export const place = (frame: Frame, scale: number): CSSProperties => ({
+  left: frame.x * scale,
+  top: frame.y * scale,
+  width: frame.w * scale,
+  height: frame.h * scale,
+  ...(frame.rotation === 0 ? {} : { transform: `rotate(${frame.rotation}deg)` }),
+});
+
+/** One thing at the Bench, drawn as learners will see it at rest. Presses are caught by the scene around it. */
+export const ThingView = memo(
+  function ThingView({ thing, frame, shape, look, scale, selected, locked, veiled, still }: Props) {
+    const media = useMediaSource();
+    const common = {
+      'data-ref': thing.ref,
+      'data-id': thing.is.id,
+      role: 'button',
+      tabIndex: veiled ? -1 : 0,
+      'aria-pressed': selected,
+      'aria-label': `${WORDS[thing.kind]} ${nameOf(thing)}${locked ? ', locked' : ''}`,
+      ...(locked || still ? { 'data-passive': true } : {}),
+    };
+    const hidden: CSSProperties = veiled ? { visibility: 'hidden' } : {};
+    const chosen = selected ? 'bench-selected' : '';
+    switch (thing.kind) {
+      case 'zone': {
+        if (!shape) return null;
+        const zone = { id: thing.is.id, label: thing.is.label, shape, rotation: frame.rotation };
+        return <ZoneBed zone={zone} scale={scale} look={look} className={`bench-thing ${chosen} ${veiled ? 'invisible' : ''}`} extra={common} />;
+      }
+      case 'item':
+        return (
+          <div className={`tag bench-thing ${chosen}`} style={{ ...dress(look, 'rest', scale, media), ...place(frame, scale), ...hidden }} data-heap={heaped(thing.is)} {...common}>
+            <ItemFace label={thing.is.label} content={thing.is.content} state="rest" />
+          </div>
+        );
+      case 'fixture':
+        return (
+          <div className={`fixture bench-thing ${chosen}`} style={{ ...place(frame, scale), ...hidden }} {...common}>
+            <FixtureFace fixture={thing.is} scale={scale} live={false} />
+          </div>
+        );
+    }
+  },
+  (a, b) =>
+    a.thing.is === b.thing.is &&
+    a.look === b.look &&
+    a.scale === b.scale &&
+    a.selected === b.selected &&
+    a.locked === b.locked &&
+    a.veiled === b.veiled &&
+    a.still === b.still &&
+    sameFrame(a.frame, b.frame),
+);
+
+const heaped = (item: Item) => item.copies !== 1;
+const sameFrame = (a: Frame, b: Frame) => a.x === b.x && a.y === b.y && a.w === b.w && a.h === b.h && a.rotation === b.rotation;

@@ -1,0 +1,16 @@
+/** An answer of bytes, whole or the part that was asked for (RFC 9110, 14). What is sent is a file of somebody's: nothing in it may run, whatever it is opened as. */
+export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): Response {
+  const headers: Record<string, string> = {
+    'content-type': type,
+    'cache-control': 'private, max-age=31536000, immutable',
+    'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+    'accept-ranges': 'bytes',
+  };
+  const range = /^bytes=(\d*)-(\d*)$/.exec(request.headers.get('range') ?? '');
+  if (!range || (range[1] === '' && range[2] === '')) return new Response(bytes as BodyInit, { headers });
+  const last = bytes.length - 1;
+  const from = range[1] === '' ? Math.max(0, bytes.length - Number(range[2])) : Number(range[1]);
+  const to = range[1] === '' || range[2] === '' ? last : Math.min(last, Number(range[2]));
+  if (from > to) return new Response(null, { status: 416, headers: { 'content-range': `bytes */${bytes.length}` } });
+  return new Response(bytes.subarray(from, to + 1) as BodyInit, { status: 206, headers: { ...headers, 'content-range': `bytes ${from}-${to}/${bytes.length}` } });
+}

@@ -1,0 +1,41 @@
+import sharp from 'sharp';
+import type { MediumType } from './kinds';
+
+export interface Encoded {
+  readonly bytes: Uint8Array;
+  readonly type: MediumType;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Pixels. More is no picture for a page, and what unpacks to more is refused before it is unpacked. */
+const MOST_PIXELS = 60_000_000;
+/** A scene is shown at up to twice its units on sharp screens. */
+const SHARP_SCREENS = 2;
+const QUALITY = 82;
+
+/** A picture as the scene needs it: upright, no larger than twice the room it has, without what the camera noted, in the lighter of its own type and WebP. Null: it cannot be read. */
+export async function encodePicture(bytes: Uint8Array, type: MediumType, room: { width: number; height: number }): Promise<Encoded | null> {
+  try {
+    const animated = type === 'image/gif' || type === 'image/webp';
+    const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated, failOn: 'error' });
+    const { pages = 1 } = await source.metadata();
+    const fitted = source.rotate().resize({ width: Math.ceil(room.width * SHARP_SCREENS), height: Math.ceil(room.height * SHARP_SCREENS), fit: 'inside', withoutEnlargement: true });
+    const webp = await fitted.clone().webp({ quality: QUALITY, effort: 4 }).toBuffer({ resolveWithObject: true });
+    const own = type === 'image/png' ? await fitted.clone().png({ compressionLevel: 9, palette: true, quality: 90 }).toBuffer({ resolveWithObject: true }) : null;
+    const best = own && own.data.length < webp.data.length ? { ...own, type } : { ...webp, type: 'image/webp' as const };
+    return { bytes: best.data, type: best.type, width: best.info.width, height: best.info.pageHeight ?? best.info.height / (pages > 1 && !best.info.pageHeight ? pages : 1) };
+  } catch {
+    return null;
+  }
+}
+
+/** How large a drawing is by itself, in its own units; null: it cannot be drawn. */
+export async function sizeOfSvg(bytes: Uint8Array): Promise<{ width: number; height: number } | null> {
+  try {
+    const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
+    return width && height ? { width, height } : null;
+  } catch {
+    return null;
+  }
+}

@@ -9,7 +9,39 @@ const text = (words: string) => new TextEncoder().encode(words);
 const svg = (inside: string, more = '') => text(`<?xml version="1.0"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20" width="40" height="20"${more}>${inside}</svg>`);
 const bean = '<path d="M5 10 C5 2 35 2 35 10 Z" fill="#17665b"/>';
 /** The first bytes of each kind, as their formats say: enough to be known by, and for sounds and films all that is looked at. */
-const WAV = Uint8Array.from([...text('RIFF'), 36, 0, 0, 0, ...text('WAVEfmt '), 16, 0, 0, 0, 1, 0, 1, 0, 0x40, 0x1f, 0, 0, 0x40, 0x1f, 0, 0, 1, 0, 8, 0, ...text('data'), 0, 0, 0, 0]);
+const WAV = Uint8Array.from([
+  ...text('RIFF'),
+  36,
+  0,
+  0,
+  0,
+  ...text('WAVEfmt '),
+  16,
+  0,
+  0,
+  0,
+  1,
+  0,
+  1,
+  0,
+  0x40,
+  0x1f,
+  0,
+  0,
+  0x40,
+  0x1f,
+  0,
+  0,
+  1,
+  0,
+  8,
+  0,
+  ...text('data'),
+  0,
+  0,
+  0,
+  0,
+]);
 
 describe('media', () => {
   let odile: As<Teacher>;
@@ -52,7 +84,10 @@ describe('media', () => {
   });
 
   it('what a camera noted does not stay in a picture', async () => {
-    const bytes = await photo(60, 40).withExif({ IFD0: { Copyright: 'Ines at home' } }).jpeg().toBuffer();
+    const bytes = await photo(60, 40)
+      .withExif({ IFD0: { Copyright: 'Ines at home' } })
+      .jpeg()
+      .toBuffer();
     expect(bytes.includes('Ines at home')).toBe(true);
     const result = await take('noted.jpg', 'image/jpeg', bytes);
     if (!result.ok) throw new Error('not taken');
@@ -62,7 +97,13 @@ describe('media', () => {
 
   it('a drawing is taken as it is, with its size', async () => {
     expect(await take('bean.svg', 'image/svg+xml', svg(bean))).toMatchObject({ ok: true, value: { kind: 'picture', type: 'image/svg+xml', width: 40, height: 20 } });
-    expect(await take('shade.svg', 'image/svg+xml', svg(`<defs><linearGradient id="g"><stop offset="0" stop-color="#fff"/></linearGradient></defs><rect width="9" height="9" fill="url(#g)"/>`))).toMatchObject({ ok: true });
+    expect(
+      await take(
+        'shade.svg',
+        'image/svg+xml',
+        svg(`<defs><linearGradient id="g"><stop offset="0" stop-color="#fff"/></linearGradient></defs><rect width="9" height="9" fill="url(#g)"/>`),
+      ),
+    ).toMatchObject({ ok: true });
   });
 
   it.each([

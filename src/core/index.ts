@@ -1,6 +1,6 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
-export type { FixtureId, ItemId, QuestionId, ZoneId } from './document/ids';
+export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { type LearnerEdition, type LearnerItem, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './document/learnerEdition';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
@@ -28,14 +28,18 @@ export { outlineNow, restIn, standsAt } from './judge/rest';
 export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';
 export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type TypedAnswer, take, takeTyped } from './judge/take';
 export type { Verdict } from './judge/verdict';
+export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
 export { resultPrinter } from './marks/print';
 export { type Result, resultOf, type ZoneResult } from './marks/result';
-export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
+export { allIn, boardOf, TYPICAL, type Typical, type TypicalAnswer, typicalAnswers } from './marks/typical';
+export { CLEAR_OF_TITLE, coversTitle, type Fitting, fittingOf, makeItemsAsWide, makeZoneHold } from './measures/fitting';
+export { standingAt, thresholdOf } from './measures/threshold';
 export { contrast, LEAST_CONTRAST, TOKENS } from './proof/contrast';
 export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';
 export type { Guessing } from './proof/guess/guess';
+export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { random, seedOf, shuffled } from './random/random';

@@ -11,8 +11,8 @@ export { type CourseRow, type CourseView, type LearnerRelease, type LearnerRow, 
 export { canWrite } from './database/open';
 export { type ErrorCode, errors, fail, ok, type Result } from './errors';
 export * as bodies from './http/bodies';
-export { allowed, bodyOf, endpoint, guarded } from './http/endpoint';
 export { bytesAnswer } from './http/bytes';
+export { allowed, bodyOf, endpoint, guarded } from './http/endpoint';
 export { enter, ownPath, problem } from './http/enter';
 export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { log } from './log';

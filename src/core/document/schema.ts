@@ -118,7 +118,10 @@ const button = () => words(60).nullable().default(null);
 const buttonsSchema = record({ check: button(), reset: button(), hint: button(), next: button() });
 
 /** What the Bench keeps for the author and learners never get: `item:`, `zone:` or `fixture:` and an id. Veiled things are out of the author's sight alone. */
-const thing = () => words(110).test('thing', 'has to be item:, zone: or fixture: and an id', (v) => v == null || /^(item|zone|fixture):[^]+$/.test(v)).required(MISSING);
+const thing = () =>
+  words(110)
+    .test('thing', 'has to be item:, zone: or fixture: and an id', (v) => v == null || /^(item|zone|fixture):[^]+$/.test(v))
+    .required(MISSING);
 const benchSchema = record({ locked: list(thing(), 4000), veiled: list(thing(), 4000), groups: list(list(thing(), 4000).required(MISSING), 1000) });
 
 /** The longest lists there may be; a longer one is refused before its entries are looked at. */

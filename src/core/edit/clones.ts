@@ -3,8 +3,8 @@ import type { Fixture, Item, KeyEntry, Look, Medium, Question, Zone } from '../d
 import type { Box, Point } from '../geometry/space';
 import { applyAll, type Listed, type ListField, type Step } from './edit';
 import { type Framed, frames, setFrames } from './frames';
-import { add, setLook, setMedium, setQuestion } from './steps';
 import { withSlots } from './slots';
+import { add, setLook, setMedium, setQuestion } from './steps';
 import { type Ref, refTo, type ThingKind } from './things';
 
 /** Things taken out of a question with all they need to stand in another: what is copied and pasted. */
@@ -65,7 +65,9 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   const fixture = names(question.fixtures, clipping.fixtures);
   const entered = <Value>(into: Readonly<Record<string, Value>>, from: Readonly<Record<string, Value>>) => {
     const used = new Set(Object.keys(into));
-    return new Map(Object.entries(from).map(([name, value]) => [name, Object.hasOwn(into, name) && JSON.stringify(into[name]) === JSON.stringify(value) ? name : fresh(name, used)]));
+    return new Map(
+      Object.entries(from).map(([name, value]) => [name, Object.hasOwn(into, name) && JSON.stringify(into[name]) === JSON.stringify(value) ? name : fresh(name, used)]),
+    );
   };
   const looks = entered(question.looks, clipping.looks);
   const media = entered(question.media, clipping.media);
@@ -73,13 +75,15 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   const said = <S extends Item['content']>(say: S): S => say && { ...say, picture: medium(say.picture), sound: medium(say.sound) };
   const look = (name: string | null) => (name === null ? null : (looks.get(name) ?? null));
 
-  const items = clipping.items.map((one): Item => ({
-    ...one,
-    id: item.get(one.id) as ItemId,
-    home: one.home && { x: one.home.x + by.x, y: one.home.y + by.y },
-    look: look(one.look),
-    content: said(one.content),
-  }));
+  const items = clipping.items.map(
+    (one): Item => ({
+      ...one,
+      id: item.get(one.id) as ItemId,
+      home: one.home && { x: one.home.x + by.x, y: one.home.y + by.y },
+      look: look(one.look),
+      content: said(one.content),
+    }),
+  );
   const zones = clipping.zones.map((one): Zone => {
     const accept = one.typed && Object.fromEntries(Object.entries(one.typed.accept).flatMap(([id, spellings]) => (item.has(id) ? [[item.get(id) as string, spellings]] : [])));
     return {
@@ -95,12 +99,14 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
     if (moved.type === 'text') return { ...moved, text: withSlots(moved.text, (slot) => zone.get(slot) ?? null) };
     return 'media' in moved ? { ...moved, media: medium(moved.media) } : moved;
   });
-  const key = clipping.key.map((entry): KeyEntry => ({
-    ...entry,
-    zone: zone.get(entry.zone) as ZoneId,
-    belongs: entry.belongs && entry.belongs.map((id) => item.get(id) as ItemId),
-    says: entry.says && { zone: said(entry.says.zone), items: Object.fromEntries(Object.entries(entry.says.items).map(([id, say]) => [item.get(id) as string, said(say)])) },
-  }));
+  const key = clipping.key.map(
+    (entry): KeyEntry => ({
+      ...entry,
+      zone: zone.get(entry.zone) as ZoneId,
+      belongs: entry.belongs && entry.belongs.map((id) => item.get(id) as ItemId),
+      says: entry.says && { zone: said(entry.says.zone), items: Object.fromEntries(Object.entries(entry.says.items).map(([id, say]) => [item.get(id) as string, said(say)])) },
+    }),
+  );
   const placed: Step = [
     ...Object.entries(clipping.media).flatMap(([name, value]) => setMedium(question, media.get(name) as string, value)),
     ...Object.entries(clipping.looks).flatMap(([name, value]) => setLook(question, looks.get(name) as string, restyled(value, medium))),
@@ -111,11 +117,7 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   ];
   const standing = zones.filter(({ ridesOn }) => ridesOn === null).map(({ id }) => refTo('zone', id));
   const moved = shifted(applyAll(question, placed), new Set(standing), by);
-  const refs: Ref[] = [
-    ...items.map(({ id }) => refTo('item', id)),
-    ...zones.map(({ id }) => refTo('zone', id)),
-    ...fixtures.map(({ id }) => refTo('fixture', id)),
-  ];
+  const refs: Ref[] = [...items.map(({ id }) => refTo('item', id)), ...zones.map(({ id }) => refTo('zone', id)), ...fixtures.map(({ id }) => refTo('fixture', id))];
   return { step: [...placed, ...moved], refs };
 }
 
@@ -195,4 +197,3 @@ export function setNoted(question: Question, note: 'locked' | 'veiled', refs: Re
   const others = question.bench[note].filter((ref) => !refs.has(ref as Ref));
   return setQuestion(question, 'bench', { ...question.bench, [note]: on ? [...others, ...refs] : others });
 }
-

@@ -32,7 +32,9 @@ function listDifference(from: Question, to: Question, list: ListField): Step {
   const left = applyAll(from, gone);
   const changed = left[list].flatMap((entry): Edit[] => {
     const next = after.get(entry.id) as Record<string, unknown>;
-    return Object.entries(entry).flatMap(([field, value]): Edit[] => (same(value, next[field]) ? [] : [{ type: 'set', in: list, id: entry.id, field, to: next[field], from: value }]));
+    return Object.entries(entry).flatMap(([field, value]): Edit[] =>
+      same(value, next[field]) ? [] : [{ type: 'set', in: list, id: entry.id, field, to: next[field], from: value }],
+    );
   });
   const kept = left[list].map(({ id }) => id as string);
   const fresh = to[list].filter(({ id }) => !kept.includes(id));

@@ -42,7 +42,13 @@ const STEPS: readonly ((question: Question, which: number) => Step)[] = [
   (question, which) => add(question, 'items', [newItem({ id: `new-${question.items.length}-${which}` as ItemId, label: 'New' })]),
   (question, which) =>
     add(question, 'zones', [newZone({ id: `new-${question.zones.length}-${which}` as ZoneId, label: 'New', shape: { type: 'rect', x: 1, y: 2, w: 30, h: 40 } })]),
-  (question, which) => setFrames(question, frames(question).slice(which % 5, (which % 5) + 2).map(({ ref, frame }) => ({ ref, frame: { ...frame, x: which, w: 50 + which } }))),
+  (question, which) =>
+    setFrames(
+      question,
+      frames(question)
+        .slice(which % 5, (which % 5) + 2)
+        .map(({ ref, frame }) => ({ ref, frame: { ...frame, x: which, w: 50 + which } })),
+    ),
   (question, which) => remove(question, somethings(question, which)),
   (question, which) => reorder(question, somethings(question, which), (['front', 'back', 'forward', 'backward'] as const)[which % 4] ?? 'front'),
   (question, which) => duplicate(question, somethings(question, which), 1 + (which % 3), { x: 10, y: 4 }).step,

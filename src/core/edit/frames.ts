@@ -1,6 +1,6 @@
 import type { Item, Question, Shape, Zone } from '../document/schema';
-import type { Body } from '../geometry/spots';
 import { type Box, cosSin, type Point, turn } from '../geometry/space';
+import type { Body } from '../geometry/spots';
 import { homes } from '../judge/homes';
 import type { Step } from './edit';
 import { setFixture, setItem, setZone } from './steps';
@@ -140,7 +140,11 @@ export function setFrames(question: Question, wanted: readonly Framed[]): Step {
         if (!item || !home) return [];
         // One that only grows where the tray put it stays the tray's to place.
         const moves = home.x !== x || home.y !== y;
-        return [...setItem(question, item.id, 'size', { w, h }), ...setItem(question, item.id, 'rotation', rotation), ...(moves ? setItem(question, item.id, 'home', { x, y }) : [])];
+        return [
+          ...setItem(question, item.id, 'size', { w, h }),
+          ...setItem(question, item.id, 'rotation', rotation),
+          ...(moves ? setItem(question, item.id, 'home', { x, y }) : []),
+        ];
       }
       case 'fixture':
         return (['x', 'y', 'w', 'h', 'rotation'] as const).flatMap((field) => setFixture(question, id, field, frame[field]));

@@ -21,7 +21,11 @@ export function belongsIn(question: Question, { zone, item }: Cell): boolean {
 /** Sets cells of the key grid to belonging or not, all as one step. A zone that was neutral gets an entry; one that loses its last item loses it, unless it is a trap. */
 export function setCells(question: Question, cells: readonly Cell[], belongs: boolean): Step {
   const key = cells.reduce<readonly KeyEntry[]>((entries, cell) => withCell(question, entries, cell, belongs), question.key);
-  return setQuestion(question, 'key', key.map((entry) => settledNeed(question, entry)));
+  return setQuestion(
+    question,
+    'key',
+    key.map((entry) => settledNeed(question, entry)),
+  );
 }
 
 /** All of an endless item cannot be needed: it becomes at least one. */
@@ -35,7 +39,14 @@ function settledNeed(question: Question, entry: KeyEntry): KeyEntry {
 export function setCopies(question: Question, items: readonly ItemId[], copies: Item['copies']): Step {
   const counted = items.flatMap((id) => setItem(question, id, 'copies', copies));
   const after = applyAll(question, counted);
-  return [...counted, ...setQuestion(after, 'key', after.key.map((entry) => settledNeed(after, entry)))];
+  return [
+    ...counted,
+    ...setQuestion(
+      after,
+      'key',
+      after.key.map((entry) => settledNeed(after, entry)),
+    ),
+  ];
 }
 
 function withCell(question: Question, key: readonly KeyEntry[], { zone, item }: Cell, belongs: boolean): readonly KeyEntry[] {

@@ -57,8 +57,16 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
     const accept = Object.fromEntries(Object.entries(one.typed.accept).filter(([id]) => !item(id)));
     return setZone(question, one.id, 'typed', { ...one.typed, accept });
   });
-  const texts = question.fixtures.flatMap((one): Step =>
-    one.type === 'text' ? setFixture(question, one.id, 'text', withSlots(one.text, (slot) => (zone(slot) ? null : slot))) : [],
+  const texts = question.fixtures.flatMap(
+    (one): Step =>
+      one.type === 'text'
+        ? setFixture(
+            question,
+            one.id,
+            'text',
+            withSlots(one.text, (slot) => (zone(slot) ? null : slot)),
+          )
+        : [],
   );
   const changed = applyAll(question, [...typed, ...texts]);
   const taken = (list: ListField, kind: ThingKind): Edit[] =>
@@ -75,7 +83,6 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
     ...taken('fixtures', 'fixture'),
   ];
 }
-
 
 function withoutItems(entry: KeyEntry, gone: (id: string) => boolean): KeyEntry {
   const belongs = entry.belongs?.some(gone) ? entry.belongs.filter((id) => !gone(id)) : entry.belongs;

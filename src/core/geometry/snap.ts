@@ -100,7 +100,12 @@ export function snapMove(box: Box, others: readonly Box[], tolerance: number, to
     const mine = span(box, axis);
     const onto = shiftTo(chosen(mine, to), others, axis, tolerance, to);
     if (onto !== 0) return onto;
-    const gap = to.gaps ? nearest(equalGaps(box, others, axis).map((at) => at - mine.from), tolerance) : 0;
+    const gap = to.gaps
+      ? nearest(
+          equalGaps(box, others, axis).map((at) => at - mine.from),
+          tolerance,
+        )
+      : 0;
     if (gap !== 0) return gap;
     return to.grid === null ? 0 : Math.round(mine.from / to.grid) * to.grid - mine.from;
   };

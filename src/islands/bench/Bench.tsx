@@ -1,20 +1,26 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import type { Question } from '../../core';
-import { Behaviour } from './Behaviour';
-import { BenchScene } from './BenchScene';
 import { BenchTop } from './BenchTop';
-import { KeepingNotice } from './KeepingNotice';
-import { KeyGrid } from './KeyGrid';
-import { LayOut } from './LayOut';
-import { Ledger } from './Ledger';
-import { ProofPanel } from './ProofPanel';
+import { Behaviour } from './behaviour/Behaviour';
+import { Shortcuts } from './commands/Shortcuts';
+import { useShortcuts } from './commands/useShortcuts';
+import { KeepingNotice } from './keeping/KeepingNotice';
+import { Key } from './key/Key';
+import { LayOut } from './layOut/LayOut';
+import { Ledger } from './ledger/Ledger';
+import { useFileDrop } from './media/useFileDrop';
+import { PublishDialog } from './PublishDialog';
+import { ProofPanel } from './proof/ProofPanel';
+import { useProving } from './proof/useProving';
+import { BenchScene } from './scene/BenchScene';
 import { Stations } from './Stations';
 import { type BenchStore, benchStore } from './store';
-import { useProving } from './useProving';
-import { useShortcuts } from './useShortcuts';
-import { WordsAndMarks } from './WordsAndMarks';
+import { WordsAndMarks } from './words/WordsAndMarks';
+
+// What is opened now and then comes when it is.
+const CommandPalette = lazy(() => import('./commands/CommandPalette').then((m) => ({ default: m.CommandPalette })));
 
 /** The workspace where one question is made. */
 export function Bench({ question, revision, keptAt }: { question: Question; revision: number; keptAt: string }) {
@@ -22,6 +28,7 @@ export function Bench({ question, revision, keptAt }: { question: Question; revi
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
   useProving(store);
+  const dropping = useFileDrop(store);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       if (store.keeper.pending()) event.preventDefault();
@@ -41,15 +48,17 @@ export function Bench({ question, revision, keptAt }: { question: Question; revi
         <KeepingNotice store={store} />
         <Stations store={store} />
         <main className="grow min-h-0 grid grid-rows-[minmax(0,1fr)_auto]">
-          <div className="grid grid-cols-[minmax(0,1fr)_minmax(300px,33%)] min-h-0">
+          <div className="grid grid-cols-[minmax(0,1fr)_minmax(320px,33%)] min-h-0" {...dropping}>
             <BenchScene store={store} />
-            <aside className="bg-sheet border-l border-rule overflow-auto p-4" aria-label="What is set at this station">
+            <aside className="bg-sheet border-l border-rule overflow-auto px-4 py-3" aria-label="What is set at this station">
               <Panel store={store} />
             </aside>
           </div>
           <Ledger store={store} />
         </main>
       </div>
+      <Over store={store} />
+      <Said store={store} />
       <Toaster position="bottom-right" />
     </QueryClientProvider>
   );
@@ -61,7 +70,7 @@ function Panel({ store }: { store: BenchStore }) {
     case 'layOut':
       return <LayOut store={store} />;
     case 'key':
-      return <KeyGrid store={store} />;
+      return <Key store={store} />;
     case 'behaviour':
       return <Behaviour store={store} />;
     case 'words':
@@ -69,4 +78,36 @@ function Panel({ store }: { store: BenchStore }) {
     case 'proof':
       return <ProofPanel store={store} />;
   }
+}
+
+/** What lies open over the Bench. */
+function Over({ store }: { store: BenchStore }) {
+  const open = store((s) => s.open);
+  switch (open) {
+    case 'publish':
+      return <PublishDialog store={store} onClose={() => store.getState().show(null)} />;
+    case 'shortcuts':
+      return <Shortcuts store={store} />;
+    case 'commands':
+      return (
+        <Suspense>
+          <CommandPalette store={store} />
+        </Suspense>
+      );
+    case 'rehearse':
+    case 'versions':
+    case 'rename':
+    case null:
+      return null;
+  }
+}
+
+/** What a screen reader hears of what was done. */
+function Said({ store }: { store: BenchStore }) {
+  const said = store((s) => s.said);
+  return (
+    <p role="status" aria-live="polite" className="sr-only" data-said>
+      {said}
+    </p>
+  );
 }

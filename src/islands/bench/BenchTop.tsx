@@ -1,10 +1,8 @@
-import { Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { History, Keyboard, Play, Redo2, Undo2 } from 'lucide-react';
 import { setQuestion } from '../../core';
 import { clock } from '../../ui/when';
-import { PublishDialog } from './PublishDialog';
+import { Typed } from './parts/Typed';
 import type { BenchState, BenchStore } from './store';
-import { Typed } from './Typed';
 
 function keepingInWords(keeping: BenchState['keeping']): string {
   switch (keeping.state) {
@@ -20,10 +18,13 @@ function keepingInWords(keeping: BenchState['keeping']): string {
   }
 }
 
-/** Where the question is kept, its title, what was kept when; undo, redo, Publish. */
+/** Where the question is kept, its title, what was kept when; undo, redo, Rehearse, Publish. */
 export function BenchTop({ store }: { store: BenchStore }) {
-  const { question, keeping, past, future, undo, redo } = store();
-  const [publishing, setPublishing] = useState(false);
+  const title = store((s) => s.question.title);
+  const keeping = store((s) => s.keeping);
+  const canUndo = store((s) => s.past.length > 0);
+  const canRedo = store((s) => s.future.length > 0);
+  const { undo, redo, show } = store.getState();
   return (
     <header className="bg-sheet border-b border-rule h-[52px] shrink-0 flex items-center gap-3 px-4">
       <a href="/" className="font-heading font-semibold text-lg">
@@ -36,25 +37,31 @@ export function BenchTop({ store }: { store: BenchStore }) {
       <Typed
         label="Title of the question"
         className="font-heading font-semibold text-lg bg-transparent field-sizing-content min-w-24 max-w-[26rem] px-1 rounded hover:bg-brass-wash"
-        value={question.title}
-        onTyped={(title) => {
-          store.getState().do(setQuestion(store.getState().question, 'title', title));
-        }}
+        value={title}
+        onTyped={(typed) => store.getState().do(setQuestion(store.getState().question, 'title', typed))}
       />
       <span className="figures text-sm text-mute whitespace-nowrap" role="status">
         {keepingInWords(keeping)}
       </span>
       <span className="grow" />
-      <button type="button" className="btn btn-quiet btn-sm" onClick={undo} disabled={past.length === 0}>
+      <button type="button" className="bench-tool" title="Versions" aria-label="Versions" onClick={() => show('versions')}>
+        <History size={17} aria-hidden />
+      </button>
+      <button type="button" className="bench-tool" title="Shortcuts (?)" aria-label="Shortcuts" onClick={() => show('shortcuts')}>
+        <Keyboard size={17} aria-hidden />
+      </button>
+      <button type="button" className="btn btn-quiet btn-sm" onClick={undo} disabled={!canUndo}>
         <Undo2 size={16} aria-hidden /> Undo
       </button>
-      <button type="button" className="btn btn-quiet btn-sm" onClick={redo} disabled={future.length === 0}>
+      <button type="button" className="btn btn-quiet btn-sm" onClick={redo} disabled={!canRedo}>
         <Redo2 size={16} aria-hidden /> Redo
       </button>
-      <button type="button" className="btn btn-primary btn-sm h-[35px]" onClick={() => setPublishing(true)}>
+      <button type="button" className="btn btn-edge btn-sm h-[35px]" onClick={() => show('rehearse')}>
+        <Play size={15} aria-hidden /> Rehearse
+      </button>
+      <button type="button" className="btn btn-primary btn-sm h-[35px]" onClick={() => show('publish')}>
         Publish…
       </button>
-      {publishing && <PublishDialog store={store} onClose={() => setPublishing(false)} />}
     </header>
   );
 }

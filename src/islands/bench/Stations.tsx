@@ -1,6 +1,6 @@
-import { guessingInWords } from './figures';
+import { guessingInWords } from './proof/figures';
+import { useFindings } from './proof/useFindings';
 import type { BenchStore, Station } from './store';
-import { useFindings } from './useFindings';
 
 const STATIONS: readonly [Station, string][] = [
   ['layOut', 'Lay out'],

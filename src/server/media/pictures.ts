@@ -20,7 +20,9 @@ export async function encodePicture(bytes: Uint8Array, type: MediumType, room: {
     const animated = type === 'image/gif' || type === 'image/webp';
     const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated, failOn: 'error' });
     const { pages = 1 } = await source.metadata();
-    const fitted = source.rotate().resize({ width: Math.ceil(room.width * SHARP_SCREENS), height: Math.ceil(room.height * SHARP_SCREENS), fit: 'inside', withoutEnlargement: true });
+    const fitted = source
+      .rotate()
+      .resize({ width: Math.ceil(room.width * SHARP_SCREENS), height: Math.ceil(room.height * SHARP_SCREENS), fit: 'inside', withoutEnlargement: true });
     const webp = await fitted.clone().webp({ quality: QUALITY, effort: 4 }).toBuffer({ resolveWithObject: true });
     const own = type === 'image/png' ? await fitted.clone().png({ compressionLevel: 9, palette: true, quality: 90 }).toBuffer({ resolveWithObject: true }) : null;
     const best = own && own.data.length < webp.data.length ? { ...own, type } : { ...webp, type: 'image/webp' as const };

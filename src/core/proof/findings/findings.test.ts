@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../../tests/support/seeds';
+import { parseQuestion } from '../../document/parse';
+import { applyAll } from '../../edit/edit';
 import { questionModel } from '../../judge/model';
+import { mendOf } from '../mends/mends';
 import { prove } from '../proof';
 import { FINDING_CODES, type FindingCode } from '.';
 
@@ -141,6 +144,25 @@ describe.each(FINDING_CODES)('%s', (code) => {
     expect(hit?.message).toMatch(/^[A-Z"“].*\.$/s);
     expect(hit?.mend).toMatch(/^[A-Z].*\.$/s);
     expect(found(not).filter((one) => one.code === code)).toEqual([]);
+  });
+});
+
+/** Only the author can say what is meant. */
+const NO_MEND: readonly FindingCode[] = ['nothingKeyed', 'unsolvable', 'lookalikesKeyedApart', 'lastByElimination', 'cannotBeMissed', 'noListForm'];
+
+describe.each(FINDING_CODES.filter((code) => !NO_MEND.includes(code)))('the mend of %s', (code) => {
+  it.each(CASES[code])('mends it in one step (%#)', (provokes) => {
+    const question = seeds(provokes);
+    const [hit] = found(provokes).filter((one) => one.code === code);
+    if (!hit) throw new Error('not found');
+    const mend = mendOf(question, hit);
+    // A start order without a tray is the author's to change: which homes are meant?
+    if (!mend) return expect([code, question.tray]).toEqual(['orderGivesAway', null]);
+    expect(mend.words).toMatch(/^[A-Z]/);
+    const after = applyAll(question, mend.step);
+    const parsed = parseQuestion(after);
+    expect(parsed.ok ? [] : parsed.problems).toEqual([]);
+    expect(prove(questionModel(after), 1000, clock).findings.filter((one) => one.code === code && one.where.join() === hit.where.join())).toEqual([]);
   });
 });
 

@@ -1,14 +1,14 @@
-import { setQuestion } from '../../core';
-import { Choice } from './Choice';
+import { refTo, setQuestion } from '../../../core';
+import { Choice } from '../parts/Choice';
+import type { BenchStore } from '../store';
 import { ItemBehaviour } from './ItemBehaviour';
-import type { BenchStore } from './store';
 import { ZoneBehaviour } from './ZoneBehaviour';
 
 /** What zones do with items, and items on their own: set for one or for many at once. */
 export function Behaviour({ store }: { store: BenchStore }) {
   const { question, selection } = store();
-  const zones = question.zones.filter(({ id }) => selection.has(id));
-  const items = question.items.filter(({ id }) => selection.has(id));
+  const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)));
+  const items = question.items.filter(({ id }) => selection.has(refTo('item', id)));
   const { tray } = question;
   return (
     <>

@@ -1,9 +1,9 @@
-import { type Item, setItem } from '../../core';
-import { Choice } from './Choice';
-import { common } from './common';
-import { NumberSetting, Setting } from './Setting';
-import type { BenchStore } from './store';
-import { Typed } from './Typed';
+import { type Item, setItem } from '../../../core';
+import { Choice } from '../parts/Choice';
+import { common } from '../parts/common';
+import { NumberSetting, Setting } from '../parts/Setting';
+import { Typed } from '../parts/Typed';
+import type { BenchStore } from '../store';
 
 const MOST_COPIES = 10_000;
 

@@ -1,9 +1,9 @@
-import { type Settle, setZone, type Zone } from '../../core';
-import { Choice } from './Choice';
-import { common } from './common';
-import { NumberSetting, Setting } from './Setting';
-import type { BenchStore } from './store';
-import { Typed } from './Typed';
+import { type Settle, setZone, type Zone } from '../../../core';
+import { Choice } from '../parts/Choice';
+import { common } from '../parts/common';
+import { NumberSetting, Setting } from '../parts/Setting';
+import { Typed } from '../parts/Typed';
+import type { BenchStore } from '../store';
 
 const REACHES: readonly [Zone['reach']['rule'], string][] = [
   ['touch', 'touch'],

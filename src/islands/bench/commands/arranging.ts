@@ -21,9 +21,9 @@ import {
   thingAt,
   things,
 } from '../../../core';
+import { zoneOnItem } from '../layOut/makings';
 import { pulled } from '../scene/pulling';
 import { type BenchStore, framesOf } from '../store';
-import { zoneOnItem } from '../layOut/makings';
 
 /** What an author does with what is selected: each one operation, one undo. */
 const rounded = ({ x, y, w, h }: Box) => ({ x: Math.round(x), y: Math.round(y), w: Math.max(1, Math.round(w)), h: Math.max(1, Math.round(h)) });
@@ -184,7 +184,10 @@ export function noteSelected(store: BenchStore, note: 'locked' | 'veiled'): void
   const { question, selection, do: act } = store.getState();
   if (selection.size === 0) return;
   const on = ![...selection].every((ref) => question.bench[note].includes(ref));
-  act(setNoted(question, note, selection, on), `${selectedNames(store)} ${on ? (note === 'locked' ? 'locked' : 'out of sight') : note === 'locked' ? 'no longer locked' : 'in sight'}`);
+  act(
+    setNoted(question, note, selection, on),
+    `${selectedNames(store)} ${on ? (note === 'locked' ? 'locked' : 'out of sight') : note === 'locked' ? 'no longer locked' : 'in sight'}`,
+  );
 }
 
 export function orderSelected(store: BenchStore, to: 'front' | 'back' | 'forward' | 'backward'): void {
@@ -215,11 +218,13 @@ export function selectNext(store: BenchStore, by: 1 | -1): void {
 export function outlineSelected(store: BenchStore): void {
   const { question, selection, do: act, select } = store.getState();
   let now = question;
-  const made = question.items.filter(({ id, copies }) => selection.has(refTo('item', id)) && copies === 1).map((item) => {
-    const zone = zoneOnItem(now, item);
-    now = { ...now, zones: [...now.zones, zone] };
-    return zone;
-  });
+  const made = question.items
+    .filter(({ id, copies }) => selection.has(refTo('item', id)) && copies === 1)
+    .map((item) => {
+      const zone = zoneOnItem(now, item);
+      now = { ...now, zones: [...now.zones, zone] };
+      return zone;
+    });
   act(add(question, 'zones', made), `${made.length} made`);
   select(made.map(({ id }) => refTo('zone', id)));
 }

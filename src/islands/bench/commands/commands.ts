@@ -1,4 +1,4 @@
-import { add, refTo } from '../../../core';
+import { add, type Fixture, type Question, refTo } from '../../../core';
 import { nextZone, shapeFixture, textFixture } from '../layOut/makings';
 import { LEAST_ZOOM, MOST_ZOOM, ZOOM_STEP } from '../scene/SceneBar';
 import type { BenchStore, Station, Tool } from '../store';
@@ -39,7 +39,7 @@ const zoomBy = (factor: number) => (store: BenchStore) => {
   const { zoom } = store.getState();
   store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, (zoom === 'fit' ? 1 : zoom) * factor)) });
 };
-const addFixture = (make: typeof textFixture | ((question: Parameters<typeof textFixture>[0]) => ReturnType<typeof textFixture>)) => (store: BenchStore) => {
+const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) => {
   const { question, do: act, select } = store.getState();
   const made = make(question);
   act(add(question, 'fixtures', [made]), 'Made');
@@ -86,7 +86,13 @@ export const COMMANDS: readonly Command[] = [
   { group: 'Make', words: 'Draw zones by their corners', keys: ['C'], where: 'scene', run: tool('polygon') },
 
   { group: 'Select', words: 'Everything', keys: ['Mod+A'], where: 'scene', run: selectAll },
-  { group: 'Select', words: 'Nothing', keys: ['Escape'], where: 'scene', run: (store) => (store.getState().tool === 'select' ? store.getState().select([]) : store.setState({ tool: 'select' })) },
+  {
+    group: 'Select',
+    words: 'Nothing',
+    keys: ['Escape'],
+    where: 'scene',
+    run: (store) => (store.getState().tool === 'select' ? store.getState().select([]) : store.setState({ tool: 'select' })),
+  },
   { group: 'Select', words: 'The next thing', keys: ['N'], where: 'scene', run: (store) => selectNext(store, 1) },
   { group: 'Select', words: 'The thing before', keys: ['Shift+N'], where: 'scene', run: (store) => selectNext(store, -1) },
   { group: 'Select', words: 'Name what is selected', keys: ['F2', 'Enter'], where: 'scene', needs: 'one', run: (store) => store.getState().show('rename') },
@@ -101,8 +107,22 @@ export const COMMANDS: readonly Command[] = [
   ).flatMap(([word, key, dx, dy]): Command[] => [
     { group: 'Move', words: `Move ${word} by 1`, keys: [key], where: 'scene', needs: 'some', run: (store) => nudge(store, dx, dy) },
     { group: 'Move', words: `Move ${word} by 10`, keys: [`Shift+${key}`], where: 'scene', needs: 'some', run: (store) => nudge(store, 10 * dx, 10 * dy) },
-    { group: 'Size', words: `${dx + dy > 0 ? 'Larger' : 'Smaller'} ${dx === 0 ? 'downwards' : 'sideways'} by 1`, keys: [`Mod+${key}`], where: 'scene', needs: 'some', run: (store) => grow(store, dx, dy) },
-    { group: 'Size', words: `${dx + dy > 0 ? 'Larger' : 'Smaller'} ${dx === 0 ? 'downwards' : 'sideways'} by 10`, keys: [`Mod+Shift+${key}`], where: 'scene', needs: 'some', run: (store) => grow(store, 10 * dx, 10 * dy) },
+    {
+      group: 'Size',
+      words: `${dx + dy > 0 ? 'Larger' : 'Smaller'} ${dx === 0 ? 'downwards' : 'sideways'} by 1`,
+      keys: [`Mod+${key}`],
+      where: 'scene',
+      needs: 'some',
+      run: (store) => grow(store, dx, dy),
+    },
+    {
+      group: 'Size',
+      words: `${dx + dy > 0 ? 'Larger' : 'Smaller'} ${dx === 0 ? 'downwards' : 'sideways'} by 10`,
+      keys: [`Mod+Shift+${key}`],
+      where: 'scene',
+      needs: 'some',
+      run: (store) => grow(store, 10 * dx, 10 * dy),
+    },
   ]),
   { group: 'Move', words: 'Turn by 15°', keys: ['.'], where: 'scene', needs: 'some', run: (store) => turnSelected(store, 15) },
   { group: 'Move', words: 'Turn back by 15°', keys: [','], where: 'scene', needs: 'some', run: (store) => turnSelected(store, -15) },
@@ -169,7 +189,12 @@ export function pressOf(event: KeyboardEvent): string {
   const letter = event.key.length === 1 ? event.key.toUpperCase() : event.key;
   const sign = event.key.length === 1 && !/[a-z0-9]/i.test(event.key);
   // Of a sign, Shift is how it is typed.
-  return [event.ctrlKey || event.metaKey ? 'Mod' : '', event.altKey ? 'Alt' : '', event.shiftKey && !sign ? 'Shift' : '', event.altKey && event.code.startsWith('Digit') ? event.code.slice(5) : letter]
+  return [
+    event.ctrlKey || event.metaKey ? 'Mod' : '',
+    event.altKey ? 'Alt' : '',
+    event.shiftKey && !sign ? 'Shift' : '',
+    event.altKey && event.code.startsWith('Digit') ? event.code.slice(5) : letter,
+  ]
     .filter(Boolean)
     .join('+');
 }

@@ -1,15 +1,18 @@
 import { useEffect } from 'react';
 import type { BenchStore } from '../store';
-import { COMMANDS, isFor, pressOf } from './commands';
 import { copied, pasted } from './clipboard';
+import { COMMANDS, isFor, pressOf } from './commands';
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || target.matches('input:not([type="radio"]):not([type="checkbox"]), textarea, select'));
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || target.matches('input:not([type="radio"]):not([type="checkbox"]), textarea, select'));
 
 /** The keys of the table of commands: those of the page everywhere but in a field, those of the scene while the focus is in it. */
 export function useShortcuts(store: BenchStore): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
+      // A button of the scene (a corner) has its own press.
+      if (event.key === 'Enter' && event.target instanceof HTMLButtonElement) return;
       const typing = isTyping(event.target);
       const over = event.target instanceof Element && event.target.closest('dialog, [role="dialog"]') !== null;
       const inScene = event.target instanceof Element && event.target.closest('[data-bench-scene]') !== null;

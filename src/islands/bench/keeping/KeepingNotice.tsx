@@ -1,8 +1,8 @@
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
-import { api } from '../../ui/api';
-import { Dialog } from '../../ui/Dialog';
-import type { BenchStore } from './store';
+import { api } from '../../../ui/api';
+import { Dialog } from '../../../ui/Dialog';
+import type { BenchStore } from '../store';
 
 /** What stands in the way of keeping, and the ways on. Nothing is dropped without being asked. */
 export function KeepingNotice({ store }: { store: BenchStore }) {

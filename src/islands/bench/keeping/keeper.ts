@@ -1,5 +1,5 @@
-import type { Edit, Step } from '../../core';
-import { type ApiError, api } from '../../ui/api';
+import type { Edit, Step } from '../../../core';
+import { type ApiError, api } from '../../../ui/api';
 
 /** What has become of the author's changes. */
 export type Keeping =

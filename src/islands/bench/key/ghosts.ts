@@ -1,4 +1,18 @@
-import { belongsIn, type Board, copyOf, emptyBoard, type Frame, type ItemId, itemOf, type ModelPlacement, type Question, type QuestionModel, questionModel, restIn, settle } from '../../../core';
+import {
+  type Board,
+  belongsIn,
+  copyOf,
+  emptyBoard,
+  type Frame,
+  type ItemId,
+  itemOf,
+  type ModelPlacement,
+  type Question,
+  type QuestionModel,
+  questionModel,
+  restIn,
+  settle,
+} from '../../../core';
 
 /** A copy drawn where it would come to rest. */
 export interface Ghost {

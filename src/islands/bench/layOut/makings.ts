@@ -1,4 +1,19 @@
-import { type Box, type Fixture, type FixtureId, type Item, type ItemId, meet, type Question, type Ref, type Rich, type Shape, thingAt, trayBox, type Zone, type ZoneId } from '../../../core';
+import {
+  type Box,
+  type Fixture,
+  type FixtureId,
+  type Item,
+  type ItemId,
+  meet,
+  type Question,
+  type Ref,
+  type Rich,
+  type Shape,
+  thingAt,
+  trayBox,
+  type Zone,
+  type ZoneId,
+} from '../../../core';
 import { freshId, newItem, newZone, richFromPlain } from '../../../core/document';
 import { framesOf } from '../store';
 
@@ -91,7 +106,8 @@ export function shapeFixture(question: Question, of: 'rect' | 'ellipse'): Fixtur
 export function mediumFixture(question: Question, kind: 'picture' | 'sound' | 'film', media: string, natural: { w: number; h: number } | null): Fixture {
   const room = roomOf(question);
   const scale = natural ? Math.min(1, (room.w - 40) / natural.w, (room.h - 40) / natural.h) : 1;
-  const size = kind === 'sound' || !natural ? { w: kind === 'film' ? 480 : 300, h: kind === 'film' ? 270 : 54 } : { w: Math.round(natural.w * scale), h: Math.round(natural.h * scale) };
+  const size =
+    kind === 'sound' || !natural ? { w: kind === 'film' ? 480 : 300, h: kind === 'film' ? 270 : 54 } : { w: Math.round(natural.w * scale), h: Math.round(natural.h * scale) };
   return { type: kind, ...placedAt(question, size), media: media as never };
 }
 

@@ -4,13 +4,15 @@ interface Props {
   label: string;
   value: string;
   className?: string;
+  /** Its place in a grid, where it stands in one. */
+  cell?: string;
   /** Why a text cannot be taken; null: it can. */
   problem?: (text: string) => string | null;
   onTyped: (text: string) => void;
 }
 
 /** A value edited in place: Enter or leaving it takes what was typed, Escape brings back what was there. */
-export function Typed({ label, value, className = '', problem, onTyped }: Props) {
+export function Typed({ label, value, className = '', cell, problem, onTyped }: Props) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
   const wrong = problem?.(text) ?? null;
@@ -29,6 +31,7 @@ export function Typed({ label, value, className = '', problem, onTyped }: Props)
   return (
     <input
       aria-label={label}
+      data-cell={cell}
       aria-invalid={wrong === null ? undefined : true}
       title={wrong ?? undefined}
       className={`${className} ${wrong === null ? '' : 'bg-brick-wash'}`}

@@ -1,7 +1,7 @@
 import { CircleAlert, Info, TriangleAlert } from 'lucide-react';
-import type { Finding, Proof } from '../../core';
+import { type Finding, type Proof, refsOf } from '../../../core';
+import type { BenchStore } from '../store';
 import { oneIn } from './figures';
-import type { BenchStore } from './store';
 import { useFindings } from './useFindings';
 
 const SEVERITIES = {
@@ -25,7 +25,11 @@ export function ProofPanel({ store }: { store: BenchStore }) {
       ) : (
         <ul className="flex flex-col">
           {found.map((finding) => (
-            <FindingLine key={`${finding.code} ${finding.where.join(' ')} ${finding.message}`} finding={finding} onSelect={(ids) => store.getState().select(ids)} />
+            <FindingLine
+              key={`${finding.code} ${finding.where.join(' ')} ${finding.message}`}
+              finding={finding}
+              onSelect={(ids) => store.getState().select(refsOf(question, ids))}
+            />
           ))}
         </ul>
       )}

@@ -1,5 +1,5 @@
-import { type Finding, findings, type Question, questionModel } from '../../core';
-import type { BenchStore } from './store';
+import { type Finding, findings, type Question, questionModel } from '../../../core';
+import type { BenchStore } from '../store';
 
 /** Worked out once for an edit, however many parts of the Bench ask. */
 const known = new WeakMap<Question, readonly Finding[]>();

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
-import { prover } from '../../workers';
-import type { BenchStore } from './store';
+import { prover } from '../../../workers';
+import type { BenchStore } from '../store';
 
 /** A pause in the author's edits, and how long a proof may take. */
 const PAUSE_MS = 250;

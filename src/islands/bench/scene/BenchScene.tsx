@@ -18,8 +18,7 @@ import './bench.css';
 
 const MARGIN = 14;
 
-const refUnder = (target: EventTarget | null) =>
-  (target instanceof Element ? (target.closest('[data-ref]')?.getAttribute('data-ref') ?? null) : null) as Ref | null;
+const refUnder = (target: EventTarget | null) => (target instanceof Element ? (target.closest('[data-ref]')?.getAttribute('data-ref') ?? null) : null) as Ref | null;
 
 /** The scene at the bench: press to select, pull to move, handles to resize and turn, tools to draw. */
 export function BenchScene({ store }: { store: BenchStore }) {
@@ -149,4 +148,3 @@ function useFit(room: RefObject<HTMLElement | null>, scene: { width: number; hei
   }, [room]);
   return Math.max(0.2, Math.min(size.w / scene.width, size.h / scene.height, 2));
 }
-

@@ -23,4 +23,3 @@ export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
     </div>
   ));
 }
-

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
-import { type Question, setQuestion } from '../../core';
-import { plainText, richFromPlain } from '../../core/document';
-import { numberFrom } from './numbers';
-import type { BenchStore } from './store';
-import { Typed } from './Typed';
+import { type Question, setQuestion } from '../../../core';
+import { plainText, richFromPlain } from '../../../core/document';
+import { numberFrom } from '../parts/numbers';
+import { Typed } from '../parts/Typed';
+import type { BenchStore } from '../store';
 
 const RULES: readonly [Question['marks']['rule'], string][] = [
   ['perPlacement', 'each placement earns its part'],

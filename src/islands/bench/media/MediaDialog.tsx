@@ -1,0 +1,99 @@
+import { useQuery } from '@tanstack/react-query';
+import { FileUp } from 'lucide-react';
+import { useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import type { MediaId, Medium } from '../../../core';
+import { ask } from '../../../ui/api';
+import { Dialog } from '../../../ui/Dialog';
+import type { BenchStore } from '../store';
+import { mediumUrl } from './source';
+import { entered, inBytes, type Kept, takeFile } from './takeFiles';
+
+const WORDS: Readonly<Record<Medium['kind'], { title: string; types: string; accept: Record<string, string[]> }>> = {
+  picture: {
+    title: 'A picture',
+    types: 'PNG, JPEG, WebP, GIF or SVG',
+    accept: { 'image/png': ['.png'], 'image/jpeg': ['.jpg', '.jpeg'], 'image/webp': ['.webp'], 'image/gif': ['.gif'], 'image/svg+xml': ['.svg'] },
+  },
+  sound: { title: 'A sound', types: 'MP3, Ogg or WAV', accept: { 'audio/mpeg': ['.mp3'], 'audio/ogg': ['.ogg', '.oga'], 'audio/wav': ['.wav'] } },
+  film: { title: 'A film', types: 'MP4 or WebM', accept: { 'video/mp4': ['.mp4'], 'video/webm': ['.webm'] } },
+};
+
+interface Props {
+  store: BenchStore;
+  kind: Medium['kind'];
+  onClose: () => void;
+  onChoose: (id: MediaId) => void;
+}
+
+/** Choosing a medium: what the question has, what was kept for others, or a file by choice, drop or paste. */
+export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
+  const question = store((s) => s.question);
+  const [sending, setSending] = useState(false);
+  const kept = useQuery({ queryKey: ['media'], queryFn: () => ask<(Kept & { name: string })[]>('GET', '/api/media') });
+  const mine = Object.entries(question.media).filter(([, medium]) => medium.kind === kind);
+  const others = (kept.data ?? []).filter((one) => one.kind === kind && !mine.some(([, { hash }]) => hash === one.hash));
+  const take = async (files: readonly File[]) => {
+    const file = files[0];
+    if (!file || sending) return;
+    setSending(true);
+    const taken = await takeFile(store, file);
+    setSending(false);
+    if (taken?.kept.kind === kind) onChoose(taken.id);
+  };
+  const drop = useDropzone({ onDrop: (files) => void take(files), multiple: false, accept: WORDS[kind].accept, noClick: true, noKeyboard: true });
+  const again = (one: Kept & { name: string }) => {
+    const { id, step } = entered(store.getState().question, one, one.name);
+    store.getState().do(step);
+    onChoose(id);
+  };
+  return (
+    <Dialog title={WORDS[kind].title} onClose={onClose}>
+      <div
+        {...drop.getRootProps({
+          className: `border border-dashed p-4 text-center ${drop.isDragActive ? 'border-brass bg-brass-wash' : 'border-mute'}`,
+          onPaste: (event) => void take([...event.clipboardData.files]),
+        })}
+      >
+        <input {...drop.getInputProps({ 'aria-label': 'File' })} />
+        <button type="button" className="btn btn-edge btn-sm" onClick={drop.open} disabled={sending}>
+          <FileUp size={15} aria-hidden /> {sending ? 'Sending…' : 'Choose a file…'}
+        </button>
+        <p className="text-sm text-mute mt-1">or drop it here, or paste it: {WORDS[kind].types}</p>
+        {drop.fileRejections.length > 0 && (
+          <p role="alert" className="text-sm text-brick mt-1">
+            {drop.fileRejections[0]?.file.name} is none of {WORDS[kind].types}.
+          </p>
+        )}
+      </div>
+      {mine.length > 0 && <h3 className="font-semibold mt-4">In this question</h3>}
+      <Choices entries={mine.map(([id, { hash }]) => ({ key: id, hash, kind, name: id, choose: () => onChoose(id as MediaId) }))} />
+      {others.length > 0 && <h3 className="font-semibold mt-4">Kept for other questions</h3>}
+      <Choices entries={others.map((one) => ({ key: one.hash, hash: one.hash, kind, name: `${one.name} · ${inBytes(one.weight)}`, choose: () => again(one) }))} />
+      {kept.isError && <p className="text-brick mt-2">What was kept earlier cannot be shown: the line is down.</p>}
+    </Dialog>
+  );
+}
+
+interface Choice {
+  readonly key: string;
+  readonly hash: string;
+  readonly kind: Medium['kind'];
+  readonly name: string;
+  readonly choose: () => void;
+}
+
+function Choices({ entries }: { entries: readonly Choice[] }) {
+  return (
+    <ul className="grid grid-cols-3 gap-2 mt-1">
+      {entries.map(({ key, hash, kind, name, choose }) => (
+        <li key={key}>
+          <button type="button" className="w-full border border-rule p-1 hover:bg-brass-wash cursor-pointer text-sm" onClick={choose}>
+            {kind === 'picture' && <img src={mediumUrl(hash)} alt="" className="h-16 w-full object-contain bg-paper" />}
+            <span className="block truncate">{name}</span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,79 @@
+import { toast } from 'sonner';
+import { add, applyAll, type MediaId, type Medium, type Question, refTo, type Step, setMedium } from '../../../core';
+import { freshId } from '../../../core/document';
+import type { ApiResult } from '../../../ui/api';
+import { mediumFixture } from '../layOut/makings';
+import type { BenchStore } from '../store';
+
+/** What the server kept of a file. */
+export interface Kept {
+  readonly hash: string;
+  readonly kind: Medium['kind'];
+  readonly weight: number;
+  readonly width: number | null;
+  readonly height: number | null;
+}
+
+/** Everything a learner's page has to load, in bytes, before an author is told that it is heavy. */
+export const BUDGET = 2_000_000;
+export const weightOf = ({ media }: Pick<Question, 'media'>): number => Object.values(media).reduce((sum, { weight }) => sum + weight, 0);
+
+export function inBytes(bytes: number): string {
+  if (bytes < 1000) return `${bytes} B`;
+  return bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+}
+
+async function send(file: File, { scene }: Question): Promise<Kept | null> {
+  const search = new URLSearchParams({ name: file.name || 'pasted', width: String(scene.width), height: String(scene.height) });
+  try {
+    const response = await fetch(`/api/media?${search}`, { method: 'POST', body: file, headers: { 'content-type': file.type || 'application/octet-stream' } });
+    const result = (await response.json()) as ApiResult<Kept>;
+    if (result.ok) return result.value;
+    toast.error(result.error.message, { description: result.error.problems?.[0]?.message ?? result.error.wayOn, duration: 10_000 });
+  } catch {
+    toast.error('The file could not be sent', { description: 'The line is down. Nothing was changed: try again when it is back.' });
+  }
+  return null;
+}
+
+/** The step that gives a question a medium, under a name made of the file's; one that it has already is used again. */
+export function entered(question: Question, kept: Kept, name: string): { id: MediaId; step: Step } {
+  const there = Object.entries(question.media).find(([, { hash }]) => hash === kept.hash);
+  if (there) return { id: there[0] as MediaId, step: [] };
+  const stem = name
+    .replace(/\.[^.]*$/, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 40);
+  const taken = new Set(Object.keys(question.media));
+  const id = (stem && !taken.has(stem) ? stem : freshId(stem || kept.kind, taken)) as MediaId;
+  const medium: Medium = { hash: kept.hash, kind: kept.kind, description: null, decorative: false, source: '', licence: '', weight: kept.weight };
+  return { id, step: setMedium(question, id, medium) };
+}
+
+/** Sends a file and gives it to the question. */
+export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: Kept } | null> {
+  const kept = await send(file, store.getState().question);
+  if (!kept) return null;
+  const { question, do: act } = store.getState();
+  const { id, step } = entered(question, kept, file.name);
+  act(step);
+  return { id, kept };
+}
+
+/** Files dropped on the scene or pasted: each becomes a fixture. */
+export async function takeFiles(store: BenchStore, files: readonly File[]): Promise<void> {
+  store.getState().say(files.length === 1 ? 'Sending the file' : `Sending ${files.length} files`);
+  for (const file of files) {
+    const kept = await send(file, store.getState().question);
+    if (!kept) continue;
+    const { question, do: act, select } = store.getState();
+    const { id, step } = entered(question, kept, file.name);
+    const natural = kept.width && kept.height ? { w: kept.width, h: kept.height } : null;
+    const fixture = mediumFixture(applyAll(question, step), kept.kind, id, natural);
+    act([...step, ...add(question, 'fixtures', [fixture])], `${file.name} is on the scene`);
+    select([refTo('fixture', fixture.id)]);
+    toast.success(`${file.name || 'The file'} is on the scene`, { description: `${inBytes(kept.weight)}. Describe it for those who do not see or hear it.` });
+  }
+}

@@ -1,0 +1,77 @@
+import type { JSONContent } from '@tiptap/core';
+import type { Rich } from '../../../core';
+
+type Block = Rich['blocks'][number];
+type Run = Extract<Block, { type: 'paragraph' }>['runs'][number];
+
+/** Our rich text as the editor holds it while it is edited: what is kept is ours alone. */
+export function toEditor(rich: Rich | null): JSONContent {
+  const content = (rich?.blocks ?? []).map(blockToEditor);
+  return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
+}
+
+const paragraph = (runs: readonly Run[], dir?: string): JSONContent => ({ type: 'paragraph', ...(dir ? { attrs: { dir } } : {}), content: runs.flatMap(runToEditor) });
+
+function blockToEditor(block: Block): JSONContent {
+  if (block.type === 'paragraph') return paragraph(block.runs, block.dir);
+  return {
+    type: block.ordered ? 'orderedList' : 'bulletList',
+    ...(block.dir ? { attrs: { dir: block.dir } } : {}),
+    content: block.entries.map((runs) => ({ type: 'listItem', content: [paragraph(runs)] })),
+  };
+}
+
+function runToEditor({ text, slot, strong, em, colour, lang }: Run): JSONContent[] {
+  const marks = [
+    ...(strong ? [{ type: 'bold' }] : []),
+    ...(em ? [{ type: 'italic' }] : []),
+    ...(colour ? [{ type: 'tint', attrs: { colour } }] : []),
+    ...(lang ? [{ type: 'lang', attrs: { lang } }] : []),
+  ];
+  if (slot !== undefined) return [{ type: 'slot', attrs: { zone: slot }, marks }];
+  // The editor holds no empty texts.
+  return text ? [{ type: 'text', text, marks }] : [];
+}
+
+/** What the editor holds as our rich text; null where it holds nothing but white space. */
+export function fromEditor(doc: JSONContent): Rich | null {
+  const blocks = (doc.content ?? []).flatMap(blockFromEditor);
+  const empty = blocks.every((block) =>
+    (block.type === 'paragraph' ? [block.runs] : block.entries).every((runs) => runs.every((run) => run.slot === undefined && (run.text ?? '').trim() === '')),
+  );
+  return empty ? null : { blocks };
+}
+
+const dirOf = (node: JSONContent): 'ltr' | 'rtl' | undefined => (node.attrs?.dir === 'rtl' ? 'rtl' : node.attrs?.dir === 'ltr' ? 'ltr' : undefined);
+
+function blockFromEditor(node: JSONContent): Block[] {
+  switch (node.type) {
+    case 'paragraph':
+      return [{ type: 'paragraph', dir: dirOf(node), runs: (node.content ?? []).flatMap(runFromEditor) }];
+    case 'bulletList':
+    case 'orderedList':
+      return [
+        {
+          type: 'list',
+          ordered: node.type === 'orderedList',
+          dir: dirOf(node),
+          entries: (node.content ?? []).map((item) => (item.content ?? []).flatMap((one) => (one.content ?? []).flatMap(runFromEditor))),
+        },
+      ];
+    default:
+      return [];
+  }
+}
+
+function runFromEditor(node: JSONContent): Run[] {
+  const mark = (type: string) => node.marks?.find((one) => one.type === type);
+  const style = {
+    ...(mark('bold') ? { strong: true } : {}),
+    ...(mark('italic') ? { em: true } : {}),
+    ...(mark('tint') ? { colour: mark('tint')?.attrs?.colour } : {}),
+    ...(mark('lang') ? { lang: mark('lang')?.attrs?.lang } : {}),
+  };
+  if (node.type === 'slot') return [{ slot: node.attrs?.zone, ...style } as Run];
+  if (node.type === 'hardBreak') return [{ text: '\n', ...style } as Run];
+  return node.type === 'text' && node.text ? [{ text: node.text, ...style } as Run] : [];
+}

@@ -1,7 +1,6 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
-export { type LearnerEdition, type LearnerItem, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './document/learnerEdition';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type { Fixture, Item, KeyEntry, Kind, Look, Marks, Medium, Need, Question, Reach, Settle, Shape, Tray, Zone } from './document/schema';
@@ -43,3 +42,5 @@ export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { random, seedOf, shuffled } from './random/random';
+export { type LearnerEdition, type LearnerItem, type LearnerMedium, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './sitting/learnerEdition';
+export { type BoardView, boardView, type NamedCopy, namer, type QuestionView, questionView, type TryView, tryView } from './sitting/view';

@@ -1,4 +1,3 @@
-import { Film, Volume2 } from 'lucide-react';
 import type { CSSProperties } from 'react';
 import { type Fixture, outlineOf } from '../core';
 import { cssColour } from './dress';
@@ -55,7 +54,7 @@ function SoundFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'sound
     );
   return (
     <span className="fixture-medium">
-      <Volume2 size={20} aria-hidden /> {fixture.label || 'sound'}
+      <span aria-hidden>♪</span> {fixture.label || 'sound'}
     </span>
   );
 }
@@ -69,7 +68,7 @@ function FilmFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'film' 
     );
   return (
     <span className="fixture-medium">
-      <Film size={20} aria-hidden /> {fixture.label || 'film'}
+      <span aria-hidden>▶</span> {fixture.label || 'film'}
     </span>
   );
 }

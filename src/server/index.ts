@@ -22,5 +22,6 @@ export { type ResultRow, type ResultsView, resultsCsv, resultsOf } from './relea
 export { type Answer, type SentMove, takeMoves } from './sittings/moves';
 export { sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
-export type { BoardView, NamedCopy, QuestionView, SittingView, TryView } from './sittings/view';
+export type { SittingView } from './sittings/view';
 export { copyQuestion, editQuestion, type Kept, keepAsCopy, listQuestions, makeQuestion, openQuestion, setDeleted, type VaultRow } from './vault/questions';
+export { listVersions, type VersionRow, versionAt } from './vault/versions';

@@ -1,7 +1,7 @@
 import { type ReactNode, useEffect, useId, useRef } from 'react';
 
 /** A dialog over the page: Escape and the backdrop close it, the focus stays in it and goes back where it was. */
-export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+export function Dialog({ title, onClose, wide = false, children }: { title: string; onClose: () => void; wide?: boolean; children: ReactNode }) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
   useEffect(() => {
@@ -19,7 +19,7 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
         onClose();
       }}
     >
-      <div className="modal-box bg-sheet border border-ink">
+      <div className={`modal-box bg-sheet border border-ink ${wide ? 'max-w-3xl' : ''}`}>
         <h2 id={id} className="text-xl mb-3">
           {title}
         </h2>

@@ -120,7 +120,7 @@ const buttonsSchema = record({ check: button(), reset: button(), hint: button(),
 /** What the Bench keeps for the author and learners never get: `item:`, `zone:` or `fixture:` and an id. Veiled things are out of the author's sight alone. */
 const thing = () =>
   words(110)
-    .test('thing', 'has to be item:, zone: or fixture: and an id', (v) => v == null || /^(item|zone|fixture):[^]+$/.test(v))
+    .test('thing', 'has to be item:, zone: or fixture: and an id', (v) => v == null || /^(item|zone|fixture):[\s\S]+$/.test(v))
     .required(MISSING);
 const benchSchema = record({ locked: list(thing(), 4000), veiled: list(thing(), 4000), groups: list(list(thing(), 4000).required(MISSING), 1000) });
 

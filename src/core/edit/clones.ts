@@ -38,7 +38,7 @@ export function clip(question: Question, refs: ReadonlySet<Ref>): Clipping {
 }
 
 function keptEntry(entry: KeyEntry, items: ReadonlySet<string>): KeyEntry[] {
-  const belongs = entry.belongs && entry.belongs.filter((id) => items.has(id));
+  const belongs = entry.belongs?.filter((id) => items.has(id)) ?? null;
   if (belongs?.length === 0 && entry.belongs?.length !== 0) return [];
   const says = entry.says && { ...entry.says, items: Object.fromEntries(Object.entries(entry.says.items).filter(([id]) => items.has(id))) };
   return [{ ...entry, belongs, says }];
@@ -103,7 +103,7 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
     (entry): KeyEntry => ({
       ...entry,
       zone: zone.get(entry.zone) as ZoneId,
-      belongs: entry.belongs && entry.belongs.map((id) => item.get(id) as ItemId),
+      belongs: entry.belongs?.map((id) => item.get(id) as ItemId) ?? null,
       says: entry.says && { zone: said(entry.says.zone), items: Object.fromEntries(Object.entries(entry.says.items).map(([id, say]) => [item.get(id) as string, said(say)])) },
     }),
   );

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { randomQuestion } from '../../../tests/support/randomQuestion';
 import { seeds } from '../../../tests/support/seeds';
-import { learnerEdition } from '../document/learnerEdition';
 import { random, seedOf } from '../random/random';
+import { learnerEdition } from '../sitting/learnerEdition';
 import { emptyBoard } from './board';
 import { copyOf, idOf, questionModel, sceneModel } from './model';
 import { heldIn, respond } from './response';

@@ -1,5 +1,5 @@
 import type { Question, Settle, Zone } from '../document/schema';
-import { applyAll, type Step } from '../edit/edit';
+import type { Step } from '../edit/edit';
 import { frames, setFrames } from '../edit/frames';
 import { setItem } from '../edit/steps';
 import { refTo } from '../edit/things';
@@ -80,11 +80,10 @@ export function makeItemsAsWide(question: Question, model: QuestionModel, id: Zo
   if (!entry || !zone?.outline) return [];
   const gap = 'gap' in zone.settle ? zone.settle.gap : 0;
   const w = Math.max(1, Math.round(zone.outline.box.w - 2 * gap));
-  return entry.order.reduce<Step>((step, item) => {
-    const now = applyAll(question, step);
-    const one = now.items[item];
-    return one ? [...step, ...setItem(now, one.id, 'size', { ...one.size, w })] : step;
-  }, []);
+  return entry.order.flatMap((item): Step => {
+    const one = question.items[item];
+    return one ? setItem(question, one.id, 'size', { ...one.size, w }) : [];
+  });
 }
 
 /** The band at a zone's upper edge in which its title stands, in scene units: half the height of the line, which is set into the edge. */

@@ -14,12 +14,14 @@ import { useFileDrop } from './media/useFileDrop';
 import { PublishDialog } from './PublishDialog';
 import { ProofPanel } from './proof/ProofPanel';
 import { useProving } from './proof/useProving';
-import { BenchScene } from './scene/BenchScene';
 import { Stations } from './Stations';
+import { BenchScene } from './scene/BenchScene';
 import { type BenchStore, benchStore } from './store';
 import { WordsAndMarks } from './words/WordsAndMarks';
 
 // What is opened now and then comes when it is.
+const Rehearse = lazy(() => import('./rehearse/Rehearse').then((m) => ({ default: m.Rehearse })));
+const Versions = lazy(() => import('./versions/Versions').then((m) => ({ default: m.Versions })));
 const CommandPalette = lazy(() => import('./commands/CommandPalette').then((m) => ({ default: m.CommandPalette })));
 
 /** The workspace where one question is made. */
@@ -95,7 +97,17 @@ function Over({ store }: { store: BenchStore }) {
         </Suspense>
       );
     case 'rehearse':
+      return (
+        <Suspense>
+          <Rehearse store={store} />
+        </Suspense>
+      );
     case 'versions':
+      return (
+        <Suspense>
+          <Versions store={store} />
+        </Suspense>
+      );
     case 'rename':
     case null:
       return null;

@@ -1,4 +1,6 @@
+import type { Finding } from '../../core';
 import { guessingInWords } from './proof/figures';
+import { stationOf } from './proof/stationOf';
 import { useFindings } from './proof/useFindings';
 import type { BenchStore, Station } from './store';
 
@@ -16,7 +18,6 @@ export function Stations({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const proved = store((s) => s.proved);
   const found = useFindings(store);
-  const serious = found.some(({ severity }) => severity === 'error');
   const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return (
     <nav aria-label="Stations" className="bg-paper border-b border-rule flex items-stretch h-[40px] shrink-0">
@@ -25,16 +26,10 @@ export function Stations({ store }: { store: BenchStore }) {
           key={name}
           type="button"
           aria-current={station === name ? 'step' : undefined}
-          className={`px-5 font-semibold border-r border-rule border-b-3 cursor-pointer ${station === name ? 'bg-sheet border-b-brass' : 'border-b-transparent text-mute hover:text-ink'}`}
+          className={`px-4 font-semibold border-r border-rule border-b-3 cursor-pointer ${station === name ? 'bg-sheet border-b-brass' : 'border-b-transparent text-mute hover:text-ink'}`}
           onClick={() => store.getState().go(name)}
         >
-          {words}{' '}
-          {name === 'proof' && found.length > 0 && (
-            <span className={`figures text-sm rounded px-1.5 ml-2 ${serious ? 'bg-brick-wash text-brick' : 'bg-brass-wash text-ink'}`}>
-              {found.length}
-              <span className="sr-only"> {found.length === 1 ? 'finding' : 'findings'}</span>
-            </span>
-          )}
+          {words} <Count found={name === 'proof' ? found : found.filter(({ code }) => stationOf(code) === name)} />
         </button>
       ))}
       <span className="grow" />
@@ -43,5 +38,17 @@ export function Stations({ store }: { store: BenchStore }) {
         {proved && guessingInWords(proved.proof.guessing)}
       </p>
     </nav>
+  );
+}
+
+/** How many findings belong to a station; Proof has all of them. */
+function Count({ found }: { found: readonly Finding[] }) {
+  if (found.length === 0) return null;
+  const serious = found.some(({ severity }) => severity === 'error');
+  return (
+    <span className={`figures text-sm rounded px-1.5 ml-2 ${serious ? 'bg-brick-wash text-brick' : 'bg-brass-wash text-ink'}`}>
+      {found.length}
+      <span className="sr-only"> {found.length === 1 ? 'finding' : 'findings'}</span>
+    </span>
   );
 }

@@ -37,6 +37,11 @@ export interface BenchState {
   readonly tool: Tool;
   /** What lies open over the Bench. */
   readonly open: Panel | null;
+  /** Behaviour shows the look book, at this look. */
+  readonly book: boolean;
+  readonly lookOpen: string | null;
+  /** The share of an item that is tried at Behaviour while its slider is pulled. */
+  readonly shareTried: number | null;
   /** The model answer is shown on the scene. */
   readonly modelShown: boolean;
   /** The last proof, and the question it is of: while the author goes on, that of a moment ago. */
@@ -87,6 +92,9 @@ export function benchStore(question: Question, revision: number, keptAt: Date): 
       zoom: 'fit',
       tool: 'select',
       open: null,
+      book: false,
+      lookOpen: null,
+      shareTried: null,
       modelShown: false,
       proved: null,
       said: '',

@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react';
+import { RichText } from '../../scene/RichText';
 import type { PlayerState, PlayerStore } from './store';
 import { tryInWords } from './words';
 
@@ -10,7 +12,7 @@ const LINES: Record<PlayerState['line'], string> = {
 };
 
 /** Check, put everything back, where one stands; and the overall word under the scene. */
-export function Actions({ store }: { store: PlayerStore }) {
+export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
   const { board, view, lastTry, tries, best, ended, line, checking, notice, check, move, goOn } = store();
   const limit = view.question.tries;
   const endless = view.question.items.some((item) => item.copies === 'endless');
@@ -23,7 +25,7 @@ export function Actions({ store }: { store: PlayerStore }) {
       <div className="flex flex-wrap items-center gap-3 mt-4">
         {!ended && !goes && (
           <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={checking}>
-            {checking ? 'Checking…' : 'Check'}
+            {checking ? 'Checking…' : (view.question.buttons.check ?? 'Check')}
           </button>
         )}
         {goes && (
@@ -33,18 +35,14 @@ export function Actions({ store }: { store: PlayerStore }) {
         )}
         {!ended && (
           <button type="button" className="btn btn-edge" onClick={() => move({ kind: 'reset' })} disabled={checking || (placed === 0 && board.letGo.size === 0)}>
-            Put everything back
+            {view.question.buttons.reset ?? 'Put everything back'}
           </button>
         )}
         <p className="figures text-mute">
           {limit === null ? `try ${now}` : `try ${now} of ${limit}`} · {endless ? `${placed} placed` : `${placed} of ${all} placed`}
         </p>
         <span className="grow" />
-        {ended && (
-          <a className="btn btn-primary" href="/sit">
-            Back to your releases
-          </a>
-        )}
+        {ended && onward}
       </div>
       <div role="status" className="mt-3 min-h-14">
         {lastTry && (
@@ -55,6 +53,11 @@ export function Actions({ store }: { store: PlayerStore }) {
             </span>
             {best && best.mark !== lastTry.mark && <span className="figures whitespace-nowrap"> · best so far {best.mark}</span>}
           </p>
+        )}
+        {lastTry?.words && (
+          <div className="border-l-4 border-rule px-4 py-2 text-lg">
+            <RichText rich={lastTry.words} />
+          </div>
         )}
         {!lastTry && ended && best && (
           <p className="border-l-4 px-4 py-3 text-lg bg-brass-wash border-brass figures">

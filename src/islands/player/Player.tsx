@@ -1,14 +1,11 @@
 import { useEffect, useState } from 'react';
-import { RichText } from '../../scene/RichText';
-import { Actions } from './Actions';
-import { SceneFrame } from './SceneFrame';
+import { Playing } from './Playing';
 import { playerStore } from './store';
 import type { SittingView } from './types';
 
 /** The page on which people answer: a title, the instruction, the scene with its tray, and one line of actions. */
 export function Player({ sitting }: { sitting: SittingView }) {
   const [store] = useState(() => playerStore(sitting));
-  const [said, setSaid] = useState('');
   useEffect(() => {
     const back = () => void store.getState().flush();
     window.addEventListener('online', back);
@@ -30,19 +27,14 @@ export function Player({ sitting }: { sitting: SittingView }) {
         </div>
       </header>
       <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
-        <h1 className="text-[1.65rem] leading-tight">{sitting.question.title}</h1>
-        {sitting.question.prompt && (
-          <div className="text-lg mt-1">
-            <RichText rich={sitting.question.prompt} />
-          </div>
-        )}
-        <div className="mt-4">
-          <SceneFrame store={store} say={setSaid} />
-        </div>
-        <Actions store={store} />
-        <p role="status" aria-live="assertive" className="sr-only">
-          {said}
-        </p>
+        <Playing
+          store={store}
+          onward={
+            <a className="btn btn-primary" href="/sit">
+              Back to your releases
+            </a>
+          }
+        />
       </main>
     </>
   );

@@ -1,7 +1,7 @@
 import { DndContext } from '@dnd-kit/core';
 import { useCallback, useMemo, useRef } from 'react';
 import { type Copy, itemOf, type Point, trayBox } from '../../core';
-import { type ItemState, px, Stage, ZoneBed, type ZoneState } from '../../scene';
+import { FixtureFace, type ItemState, px, Stage, ZoneBed, type ZoneState } from '../../scene';
 import { type Shown, shownCopies } from './board';
 import { MovableItem } from './MovableItem';
 import { nameOf, type PlayerState, type PlayerStore } from './store';
@@ -65,6 +65,19 @@ export function SceneFrame({ store, say }: { store: PlayerStore; say: (words: st
   );
 
   const moving = inHand?.copy ?? held;
+  const lookOf = (look: string | null) => (look === null ? undefined : question.looks[look]);
+  const fixtures = (front: boolean) =>
+    question.fixtures
+      .filter((fixture) => fixture.front === front)
+      .map((fixture) => (
+        <div
+          key={fixture.id}
+          className={`fixture ${fixture.type === 'sound' || fixture.type === 'film' ? '' : 'pointer-events-none'}`}
+          style={{ ...px(fixture, scale), ...(fixture.rotation === 0 ? {} : { transform: `rotate(${fixture.rotation}deg)` }) }}
+        >
+          <FixtureFace fixture={fixture} scale={scale} live />
+        </div>
+      ));
   return (
     <DndContext
       // Its own would count up on the server from one learner to the next.
@@ -79,13 +92,15 @@ export function SceneFrame({ store, say }: { store: PlayerStore; say: (words: st
       {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
       <div ref={frame} className="overflow-auto max-w-full" onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}>
         <Stage ref={stage} scene={question.scene} tray={question.tray} scale={scale}>
+          {fixtures(false)}
           {question.zones.map((zone, i) => (
-            <ZoneBed key={zone.id} zone={zone} scale={scale} state={zoneState(i, moving, inHand?.over ?? null, store.getState())}>
+            <ZoneBed key={zone.id} zone={zone} scale={scale} look={lookOf(zone.look)} state={zoneState(i, moving, inHand?.over ?? null, store.getState())}>
               {held !== null && fits(store.getState(), held, i) && (
                 <button type="button" className="put-here" onClick={() => put(held, i)} aria-label={`Put ${label(itemOf(held))} into ${zoneLabel(i)}`} />
               )}
             </ZoneBed>
           ))}
+          {fixtures(true)}
           {held !== null && question.tray && (
             <div style={{ position: 'absolute', ...px(trayBox(question.tray, question.scene), scale) }}>
               <button type="button" className="put-here" onClick={() => put(held, null)} aria-label={`Put ${label(itemOf(held))} back`} />
@@ -99,12 +114,14 @@ export function SceneFrame({ store, say }: { store: PlayerStore; say: (words: st
                 key={one.copy}
                 shown={one}
                 label={item.label}
+                content={item.content}
+                look={lookOf(item.look)}
                 spoken={`${label(one.item)}, ${where(one, zoneLabel)}${VERDICTS[verdict]}`}
                 size={item.size}
                 rotation={item.rotation}
                 scale={scale}
                 state={itemState(one, verdict, inHand, held)}
-                locked={ended || checking}
+                locked={ended || checking || (!item.again && one.zone !== null)}
                 held={held === one.copy}
                 onPress={press}
               />

@@ -1,6 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { type Board, type Copy, cloneBoard, copyOf, emptyBoard, itemOf, numberOf, type Outcome, type SceneModel, sceneModel, sendHome, take, type Verdict } from '../../core';
-import { api } from '../../ui/api';
+import { type ApiResult, api } from '../../ui/api';
 import { boardFrom } from './board';
 import { keepOutbox, readOutbox } from './outbox';
 import type { Answer, LocalMove, NamedCopy, SentMove, SittingView, TryView } from './types';
@@ -33,12 +33,22 @@ export type PlayerStore = UseBoundStore<StoreApi<PlayerState>>;
 
 const RETRY_MS = 3000;
 
-/** The state of one sitting in one page. Moves are taken here at once, by the same core as on the server, and sent after. */
-export function playerStore(view: SittingView): PlayerStore {
+/** How moves get to whoever has the key: the server, or at the Bench the rehearsal beside it. */
+export type Send = (after: number, moves: readonly SentMove[]) => Promise<ApiResult<Answer>>;
+
+const toServer =
+  (sitting: string): Send =>
+  (after, moves) =>
+    api<Answer>('POST', `/api/sittings/${sitting}/moves`, { question: 0, after, moves });
+
+/** The state of one sitting in one page. Moves are taken here at once, by the same core as on the server, and sent after. `kept` false: nothing outlives the page. */
+export function playerStore(view: SittingView, send: Send = toServer(view.id), kept = true): PlayerStore {
   let last = view.last;
   let waiting: SentMove[] = [];
   let sending = false;
   let retry: ReturnType<typeof setTimeout> | undefined;
+
+  const remember = () => kept && keepOutbox(view.id, { after: last, moves: waiting });
 
   const store = create<PlayerState>()((set, get) => {
     const named = ({ item, copy }: NamedCopy) => copyOf(get().model.itemAt.get(item) as number, copy);
@@ -61,13 +71,15 @@ export function playerStore(view: SittingView): PlayerStore {
 
     const queue = (move: LocalMove) => {
       waiting.push({ ...move, id: crypto.randomUUID() });
-      keepOutbox(view.id, { after: last, moves: waiting });
+      remember();
       void get().flush();
     };
 
     const adopt = (answer: Answer, checked: boolean) => {
       const { lastTry } = answer;
       set({ tries: answer.tries, best: answer.best, ended: answer.ended });
+      // While others are on their way, the arrangement of the last of them is the one that counts.
+      if (answer.board && waiting.length === 0) set({ board: boardFrom(get().model, answer.board) });
       if (checked) set({ lastTry, checking: false, verdicts: new Map(lastTry?.verdicts.map((v) => [named(v), v.verdict])) });
     };
 
@@ -101,12 +113,12 @@ export function playerStore(view: SittingView): PlayerStore {
         sending = true;
         set({ line: 'sending' });
         const batch = [...waiting];
-        const result = await api<Answer>('POST', `/api/sittings/${view.id}/moves`, { question: 0, after: last, moves: batch });
+        const result = await send(last, batch);
         sending = false;
         if (result.ok) {
           last = result.value.last;
           waiting = waiting.slice(batch.length);
-          keepOutbox(view.id, { after: last, moves: waiting });
+          remember();
           set({ line: 'kept' });
           adopt(
             result.value,
@@ -118,7 +130,7 @@ export function playerStore(view: SittingView): PlayerStore {
         if (code === 'sittingMovedOn' || code === 'alreadyEnded' || code === 'invalid') {
           // The server's arrangement stands. Without one in the answer, the page is drawn anew from it.
           waiting = [];
-          keepOutbox(view.id, { after: last, moves: [] });
+          remember();
           if (code !== 'sittingMovedOn') return location.reload();
           const there = { ...view, ...(detail as Partial<SittingView>) };
           last = there.last;
@@ -131,11 +143,11 @@ export function playerStore(view: SittingView): PlayerStore {
     };
   });
 
-  const kept = readOutbox(view.id);
-  if (kept && kept.after <= view.last) {
+  const box = kept ? readOutbox(view.id) : null;
+  if (box && box.after <= view.last) {
     // Moves made before a reload that the server has not confirmed: it takes those it does not know, in order and once.
-    waiting = kept.moves;
-    last = kept.after;
+    waiting = box.moves;
+    last = box.after;
     if (waiting.some((m) => m.kind === 'check')) store.setState({ checking: true });
     void replayKept(store);
   }

@@ -1,37 +1,19 @@
-import type { LearnerQuestion, Verdict } from '../../core';
+import type { BoardView, NamedCopy, QuestionView, TryView } from '../../core';
+
+export type { BoardView, NamedCopy, TryView };
 
 // What the server says of a sitting (src/server/sittings/view.ts): the islands know it by shape alone.
-export interface NamedCopy {
-  item: string;
-  copy: number;
-}
-export interface BoardView {
-  zones: { zone: string; held: (NamedCopy & { x?: number; y?: number; settled: number })[] }[];
-  loose: (NamedCopy & { x: number; y: number })[];
-}
-export interface TryView {
-  number: number;
-  mark: number;
-  max: number;
-  fullMarks: boolean;
-  verdicts: (NamedCopy & { verdict: Verdict })[];
-  goingHome: NamedCopy[];
-}
-export interface SittingView {
+export interface SittingView extends QuestionView {
   id: string;
   release: string;
   course: string;
   last: number;
-  question: LearnerQuestion;
-  board: BoardView;
-  lastTry: TryView | null;
-  tries: number;
-  best: { mark: number; max: number } | null;
-  ended: boolean;
 }
 export interface Answer {
   last: number;
   lastTry: TryView | null;
+  /** The arrangement as it is after the moves, where only whoever has the key could say. */
+  board?: BoardView;
   best: { mark: number; max: number } | null;
   tries: number;
   ended: boolean;

@@ -1,10 +1,10 @@
-import { type Move, markSoFar, takeMove } from '../../core';
+import { type Move, markSoFar, namer, type TryView, takeMove, tryView } from '../../core';
 import type { Context } from '../context';
 import { fail, ok, type Result } from '../errors';
 import { type Addition, keep } from './keep';
 import { recall, remember } from './recent';
 import { type At, sittingOf, standingOf } from './standing';
-import { namer, type TryView, tryView, viewOf } from './view';
+import { viewOf } from './view';
 
 /** A move as a learner's browser sends it: drawn names, and an id it made. */
 export type SentMove =
@@ -97,7 +97,7 @@ function answerOf({ model, names, standing, last }: At, sent: Sent): Answer {
   const best = markSoFar(model, standing.tries);
   return {
     last,
-    lastTry: sent.moves.some((m) => m.kind === 'check') ? tryView(standing, namer(model, names.item)) : null,
+    lastTry: sent.moves.some((m) => m.kind === 'check') ? tryView(model, standing, namer(model, names.item)) : null,
     best: best ? { mark: best.mark, max: best.max } : null,
     tries: standing.tries.length,
     ended: standing.ended,

@@ -1,8 +1,7 @@
-import type { ZoneId } from '../../document/ids';
 import type { Question, Reach, Zone } from '../../document/schema';
 import { applyAll, type Step } from '../../edit/edit';
 import { frames, setFrames } from '../../edit/frames';
-import { setEntry, setNeed } from '../../edit/keying';
+import { setNeed } from '../../edit/keying';
 import { reorder, setItem, setLook, setMedium, setQuestion, setZone } from '../../edit/steps';
 import { type Ref, refTo } from '../../edit/things';
 import { meet } from '../../geometry/arrange';
@@ -64,13 +63,17 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
     const zone = zoneIn(at);
     return zone ? mend('Make the zone hold them', makeZoneHold(at.question, at.model, zone.id)) : null;
   },
-  emptyEarns: ({ question, model }) =>
-    mend(
+  emptyEarns: ({ question, model }) => {
+    const idle = new Set(model.entries.filter(({ lo, weight }) => lo === 0 && weight > 0).map(({ zone }) => model.zones[zone]?.id));
+    return mend(
       'Give those zones no weight',
-      model.entries
-        .filter(({ lo, weight }) => lo === 0 && weight > 0)
-        .reduce<Step>((step, { zone }) => [...step, ...setEntry(applyAll(question, step), question.zones[zone]?.id as ZoneId, { weight: 0 })], []),
-    ),
+      setQuestion(
+        question,
+        'key',
+        question.key.map((entry) => (idle.has(entry.zone) ? { ...entry, weight: 0 } : entry)),
+      ),
+    );
+  },
   allInEarns: ({ question }) => mend('Let each wrong one cost as much as a right one earns', setQuestion(question, 'marks', { ...question.marks, wrongCosts: 1 })),
   orderGivesAway: ({ question }) => (question.tray ? mend('Shuffle the start order', setQuestion(question, 'tray', { ...question.tray, order: 'shuffled' })) : null),
   tryingWins: ({ question }) =>

@@ -1,37 +1,106 @@
-import { refTo, setQuestion } from '../../../core';
+import { type Question, refTo, setQuestion } from '../../../core';
+import { LookBook } from '../looks/LookBook';
+import { Wears } from '../looks/Wears';
 import { Choice } from '../parts/Choice';
+import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 import { ItemBehaviour } from './ItemBehaviour';
 import { ZoneBehaviour } from './ZoneBehaviour';
 
-/** What zones do with items, and items on their own: set for one or for many at once. */
+const MOST_TRIES = 100;
+
+/** What zones do with items, items on their own and the question as a whole: set for one or for many at once; and how all of them look. */
 export function Behaviour({ store }: { store: BenchStore }) {
-  const { question, selection } = store();
+  const book = store((s) => s.book);
+  const question = store((s) => s.question);
+  const selection = store((s) => s.selection);
   const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)));
   const items = question.items.filter(({ id }) => selection.has(refTo('item', id)));
-  const { tray } = question;
   return (
     <>
-      <h2 className="text-lg mb-2">
-        Behaviour <span className="font-sans font-normal text-base text-mute">what happens to an item</span>
-      </h2>
-      {zones.length === 0 && items.length === 0 && <p className="text-mute mb-3">Select zones or items, on the scene or in the Ledger, to say what they do.</p>}
-      {zones.length > 0 && <ZoneBehaviour store={store} zones={zones} />}
-      {items.length > 0 && <ItemBehaviour store={store} items={items} />}
-      {tray && (
-        <section className="mt-4">
-          <h3 className="font-semibold">The tray</h3>
-          <Choice
-            label="Start order"
-            options={[
-              ['shuffled', 'shuffled'],
-              ['asListed', 'as listed'],
-            ]}
-            value={tray.order}
-            onChoose={(order) => store.getState().do(setQuestion(question, 'tray', { ...tray, order }))}
-          />
-        </section>
+      <div className="flex items-baseline gap-3 mb-2">
+        <h2 className="text-lg">Behaviour</h2>
+        <span className="grow" />
+        {(
+          [
+            [false, 'What happens'],
+            [true, 'Look book'],
+          ] as const
+        ).map(([shows, words]) => (
+          <button
+            key={words}
+            type="button"
+            className={`bench-tool ${book === shows ? 'bench-tool-on' : ''}`}
+            aria-pressed={book === shows}
+            onClick={() => store.setState({ book: shows })}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+      {book ? (
+        <LookBook store={store} />
+      ) : (
+        <>
+          {zones.length === 0 && items.length === 0 && <p className="text-mute mb-3">Select zones or items, on the scene or in the Ledger, to say what they do.</p>}
+          {zones.length > 0 && <ZoneBehaviour store={store} zones={zones} />}
+          {items.length > 0 && <ItemBehaviour store={store} items={items} />}
+          {(zones.length > 0 || items.length > 0) && <Wears store={store} zones={zones} items={items} onBook={() => store.setState({ book: true })} />}
+          <WholeQuestion store={store} question={question} />
+        </>
       )}
     </>
+  );
+}
+
+/** When it is judged, what goes back after a miss, how often one may try, and the order things start in. */
+function WholeQuestion({ store, question }: { store: BenchStore; question: Question }) {
+  const act = store.getState().do;
+  const { tray } = question;
+  return (
+    <section className="mt-4">
+      <h3 className="font-semibold">The question</h3>
+      <Choice
+        label="Judged"
+        options={[
+          ['onCheck', 'when the learner asks'],
+          ['onLand', 'as each item lands'],
+        ]}
+        value={question.judging}
+        onChoose={(judging) => act(setQuestion(question, 'judging', judging))}
+      />
+      <Choice
+        label="After a miss"
+        options={[
+          ['leave', 'everything stays'],
+          ['sendWrongHome', 'the wrong ones go back'],
+          ['sendAllHome', 'everything goes back'],
+        ]}
+        value={question.afterMiss}
+        onChoose={(afterMiss) => act(setQuestion(question, 'afterMiss', afterMiss))}
+      />
+      <Setting label="Tries">
+        <NumberSetting
+          label="Tries, empty for no limit"
+          value={question.tries}
+          least={1}
+          most={MOST_TRIES}
+          whole
+          empty="no limit"
+          onSet={(tries) => act(setQuestion(question, 'tries', tries))}
+        />
+      </Setting>
+      {tray && (
+        <Choice
+          label="Start order"
+          options={[
+            ['shuffled', 'shuffled'],
+            ['asListed', 'as listed'],
+          ]}
+          value={tray.order}
+          onChoose={(order) => act(setQuestion(question, 'tray', { ...tray, order }))}
+        />
+      )}
+    </section>
   );
 }

@@ -1,4 +1,4 @@
-import { type Item, setItem } from '../../../core';
+import { type Item, setCopies, setItem } from '../../../core';
 import { Choice } from '../parts/Choice';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -13,6 +13,16 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
     const { question, do: act } = store.getState();
     act(items.flatMap((item) => setItem(question, item.id, field, to)));
   };
+  const copy = (to: Item['copies']) => {
+    const { question, do: act } = store.getState();
+    act(
+      setCopies(
+        question,
+        items.map(({ id }) => id),
+        to,
+      ),
+    );
+  };
   const copies = common(items, (item) => item.copies);
   const endless = common(items, (item) => (item.copies === 'endless' ? 'endless' : 'counted'));
   return (
@@ -25,18 +35,11 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
           ['endless', 'endless'],
         ]}
         value={endless ?? null}
-        onChoose={(which) => set('copies', which === 'endless' ? 'endless' : 1)}
+        onChoose={(which) => copy(which === 'endless' ? 'endless' : 1)}
       />
       {endless === 'counted' && (
         <Setting label="">
-          <NumberSetting
-            label="How many copies"
-            value={copies === 'endless' ? undefined : copies}
-            least={1}
-            most={MOST_COPIES}
-            whole
-            onSet={(n) => n !== null && set('copies', n)}
-          />
+          <NumberSetting label="How many copies" value={copies === 'endless' ? undefined : copies} least={1} most={MOST_COPIES} whole onSet={(n) => n !== null && copy(n)} />
         </Setting>
       )}
       <Choice
@@ -47,6 +50,15 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
         ]}
         value={common(items, (item) => (item.goesHome ? 'home' : 'loose')) ?? null}
         onChoose={(which) => set('goesHome', which === 'home')}
+      />
+      <Choice
+        label="Once settled"
+        options={[
+          ['again', 'may be moved again'],
+          ['stays', 'stays'],
+        ]}
+        value={common(items, (item) => (item.again ? 'again' : 'stays')) ?? null}
+        onChoose={(which) => set('again', which === 'again')}
       />
       <Setting label="Family">
         <Typed

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { type Settle, setZone, type Zone } from '../../../core';
 import { Choice } from '../parts/Choice';
 import { common } from '../parts/common';
@@ -65,18 +66,7 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
     <section>
       <h3 className="font-semibold">{zones.length === 1 ? zones[0]?.label || zones[0]?.id : `${zones.length} zones`}</h3>
       <Choice label="Reach" options={REACHES} value={reach ?? null} onChoose={(rule) => set('reach', () => (rule === 'share' ? { rule, share: 0.5 } : { rule }))} />
-      {reach === 'share' && (
-        <Setting label="">
-          <NumberSetting
-            label="Per cent of the item over the zone"
-            value={share === undefined || share === null ? undefined : Math.round(share * 1000) / 10}
-            least={1}
-            most={100}
-            onSet={(percent) => percent !== null && set('reach', () => ({ rule: 'share', share: percent / 100 }))}
-          />
-          <span>% of the item</span>
-        </Setting>
-      )}
+      {reach === 'share' && <ShareSetting share={share} onSet={(to) => set('reach', () => ({ rule: 'share', share: to }))} onTry={(to) => store.setState({ shareTried: to })} />}
       <Choice
         label="Welcome"
         options={[
@@ -120,6 +110,7 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
           />
         </Setting>
       )}
+      <LidSetting store={store} zones={zones} />
       <Setting label="Family">
         <Typed
           label="Family the zone takes"
@@ -130,5 +121,74 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
         <span className="text-sm text-mute">empty: any</span>
       </Setting>
     </section>
+  );
+}
+
+/** The share by its number or by a slider; what it comes to is shown on the scene while it is pulled. */
+function ShareSetting({ share, onSet, onTry }: { share: number | null | undefined; onSet: (share: number) => void; onTry: (share: number | null) => void }) {
+  const [tried, setTried] = useState<number | null>(null);
+  const percent = tried ?? (share === undefined || share === null ? undefined : Math.round(share * 1000) / 10);
+  const keep = () => {
+    if (tried !== null) onSet(tried / 100);
+    setTried(null);
+    onTry(null);
+  };
+  return (
+    <Setting label="">
+      <NumberSetting label="Per cent of the item over the zone" value={percent} least={1} most={100} onSet={(to) => to !== null && onSet(to / 100)} />
+      <span>%</span>
+      <input
+        type="range"
+        className="range range-xs w-32"
+        aria-label="Per cent of the item over the zone, by a slider"
+        min={1}
+        max={100}
+        value={percent ?? 50}
+        onChange={(event) => {
+          setTried(Number(event.target.value));
+          onTry(Number(event.target.value) / 100);
+        }}
+        onPointerUp={keep}
+        onKeyUp={keep}
+        onBlur={keep}
+      />
+    </Setting>
+  );
+}
+
+/** A cover over the zone, which learners open and shut. */
+function LidSetting({ store, zones }: { store: BenchStore; zones: readonly Zone[] }) {
+  const set = (to: (zone: Zone) => Zone['lid']) => {
+    const { question, do: act } = store.getState();
+    act(zones.flatMap((zone) => setZone(question, zone.id, 'lid', to(zone))));
+  };
+  const lid = common(zones, (zone) => zone.lid);
+  const has = common(zones, (zone) => (zone.lid ? 'lid' : 'none'));
+  return (
+    <>
+      <Choice
+        label="Lid"
+        options={[
+          ['none', 'none'],
+          ['lid', 'covers what is inside'],
+        ]}
+        value={has ?? null}
+        onChoose={(which) => set((zone) => (which === 'none' ? null : (zone.lid ?? { label: '', startsOpen: false })))}
+      />
+      {has === 'lid' && (
+        <Setting label="">
+          <Typed label="Words on the lid" className="input input-sm w-36" value={lid?.label ?? ''} onTyped={(label) => set((zone) => zone.lid && { ...zone.lid, label })} />
+          <label className="flex items-center gap-1">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={common(zones, (zone) => zone.lid?.startsOpen) === true}
+              onChange={(event) => set((zone) => zone.lid && { ...zone.lid, startsOpen: event.target.checked })}
+            />
+            open at the start
+          </label>
+        </Setting>
+      )}
+    </>
   );
 }

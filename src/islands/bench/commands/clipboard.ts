@@ -27,11 +27,13 @@ export function pasted(store: BenchStore, event: ClipboardEvent): void {
   const clipping = data.getData(TYPE);
   if (clipping) {
     event.preventDefault();
-    return pasteClipping(store, clipping);
+    pasteClipping(store, clipping);
+    return;
   }
   if (data.files.length > 0) {
     event.preventDefault();
-    return void takeFiles(store, [...data.files]);
+    void takeFiles(store, [...data.files]);
+    return;
   }
   const lines = data
     .getData('text/plain')

@@ -60,10 +60,12 @@ export function Selected({ store }: { store: BenchStore }) {
 function Name({ store, thing }: { store: BenchStore; thing: Thing }) {
   const name = (label: string) => store.getState().do(rename(store.getState().question, kindIn(thing.ref), idIn(thing.ref), label));
   return (
-    <label className="grid grid-cols-[4rem_1fr] items-center gap-2">
-      <span className="text-mute">Name</span>
+    <div className="grid grid-cols-[4rem_1fr] items-center gap-2">
+      <span className="text-mute" aria-hidden>
+        Name
+      </span>
       <Typed label="Name of what is selected" className="input input-sm w-full" value={thing.is.label} onTyped={name} />
-    </label>
+    </div>
   );
 }
 

@@ -1,9 +1,9 @@
 import { useTable } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { type ClipboardEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { type Ref, type Thing, things } from '../../../core';
+import { type Question, type Ref, type Thing, things } from '../../../core';
 import { type Columns, features } from '../../../ui/DataTable';
 import { type BenchStore, framesOf } from '../store';
 import { COLUMNS, type LedgerColumn, readCell, rowsAsText, takeCells } from './columns';
@@ -23,7 +23,7 @@ export interface LedgerPlace {
 /** Every number on the scene, typed, filled down, copied to and pasted from a spreadsheet. Its selection and the scene's are one. */
 export function Ledger({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
-  const all = useMemo(() => [...things(question)].reverse(), [question]);
+  const all = useMemo(() => listed(question), [question]);
   const [sorting, setSorting] = useState<{ id: string; desc: boolean }[]>([]);
   const columns = useMemo<Columns<Thing>>(
     () =>
@@ -38,6 +38,8 @@ export function Ledger({ store }: { store: BenchStore }) {
   );
   const table = useTable({ features, columns, data: all, getRowId: ({ ref }: Thing) => ref, state: { sorting }, onSortingChange: setSorting });
   const rows = table.getRowModel().rows.map(({ original }) => original);
+  const latestRows = useRef(rows);
+  latestRows.current = rows;
   const scroller = useRef<HTMLDivElement>(null);
   const [tall, setTall] = useState(false);
   const [place, setPlace] = useState<LedgerPlace | null>(null);
@@ -49,6 +51,14 @@ export function Ledger({ store }: { store: BenchStore }) {
     overscan: OVERSCAN,
     getItemKey: (i) => rows[i]?.ref ?? i,
   });
+
+  // What is selected on the scene comes into sight here.
+  const selection = store((s) => s.selection);
+  useEffect(() => {
+    if (scroller.current?.contains(document.activeElement)) return;
+    const row = latestRows.current.findIndex(({ ref }) => selection.has(ref));
+    if (row >= 0) virtual.scrollToIndex(row);
+  }, [selection, virtual]);
 
   const focusCell = (row: number, column: number) => {
     if (row < 0 || row >= rows.length) return;
@@ -209,6 +219,12 @@ export function Ledger({ store }: { store: BenchStore }) {
       )}
     </section>
   );
+}
+
+/** Zones, items, fixtures, each as the question lists them. */
+function listed(question: Question): Thing[] {
+  const all = things(question);
+  return (['zone', 'item', 'fixture'] as const).flatMap((kind) => all.filter((thing) => thing.kind === kind));
 }
 
 function placeOf(target: EventTarget): LedgerPlace | null {

@@ -69,8 +69,8 @@ function RenameMany({ store, onDone }: { store: BenchStore; onDone: () => void }
   };
   return (
     <form className="flex items-center gap-1" onSubmit={run}>
-      {/* biome-ignore lint/a11y/noAutofocus: it was asked for by name */}
       <input
+        // biome-ignore lint/a11y/noAutofocus: it was asked for by name
         autoFocus
         className="input input-xs w-28"
         aria-label="Common beginning of the names"

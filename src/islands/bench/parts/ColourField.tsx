@@ -64,6 +64,7 @@ function Own({ label, value, onChoose }: { label: string; value: string; onChoos
   const [colour, setColour] = useState(value);
   const take = () => colour !== value && /^#[0-9a-f]{6}$/.test(colour) && onChoose(colour);
   return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the picker and the field in it are the controls; this hears when a hand lets go of either
     <span onPointerUp={take} onBlur={take} onKeyUp={(event) => event.key === 'Enter' && take()}>
       <HexColorPicker color={colour} onChange={setColour} style={{ width: 180, height: 90 }} />
       <input

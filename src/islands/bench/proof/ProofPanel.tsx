@@ -1,5 +1,6 @@
-import { CircleAlert, Info, TriangleAlert } from 'lucide-react';
-import { type Finding, type Proof, refsOf } from '../../../core';
+import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
+import { useMemo } from 'react';
+import { type Finding, mendOf, type Proof, refsOf } from '../../../core';
 import type { BenchStore } from '../store';
 import { oneIn } from './figures';
 import { useFindings } from './useFindings';
@@ -13,23 +14,27 @@ const SEVERITIES = {
 /** What is in the way of the question before anyone answers it; a press selects what a finding is about. */
 export function ProofPanel({ store }: { store: BenchStore }) {
   const found = useFindings(store);
-  const { proved, question } = store();
+  const proved = store((s) => s.proved);
+  const question = store((s) => s.question);
+  const modelShown = store((s) => s.modelShown);
   return (
     <>
       <h2 className="text-lg mb-2">
         Proof <span className="font-sans font-normal text-base text-mute">what is in the way</span>
       </h2>
       <Figures proof={proved?.of === question ? proved.proof : null} />
+      {proved?.of === question && proved.proof.modelAnswer && (
+        <label className="flex items-center gap-2 mb-2">
+          <input type="checkbox" className="checkbox checkbox-xs" checked={modelShown} onChange={(event) => store.setState({ modelShown: event.target.checked })} />
+          model answer on the scene
+        </label>
+      )}
       {found.length === 0 ? (
         <p>Nothing is in the way.</p>
       ) : (
         <ul className="flex flex-col">
           {found.map((finding) => (
-            <FindingLine
-              key={`${finding.code} ${finding.where.join(' ')} ${finding.message}`}
-              finding={finding}
-              onSelect={(ids) => store.getState().select(refsOf(question, ids))}
-            />
+            <FindingLine key={`${finding.code} ${finding.where.join(' ')} ${finding.message}`} store={store} finding={finding} />
           ))}
         </ul>
       )}
@@ -61,20 +66,44 @@ function Figures({ proof }: { proof: Proof | null }) {
   );
 }
 
-function FindingLine({ finding: { severity, message, mend, where }, onSelect }: { finding: Finding; onSelect: (ids: readonly string[]) => void }) {
+function FindingLine({ store, finding }: { store: BenchStore; finding: Finding }) {
+  const question = store((s) => s.question);
+  const { severity, message, mend: advice, where } = finding;
   const { words, Icon, colour } = SEVERITIES[severity];
+  const offered = useMemo(() => mendOf(question, finding), [question, finding]);
+  const refs = refsOf(question, where);
+  const look = where.find((id) => Object.hasOwn(question.looks, id));
   return (
     <li className="border-b border-rule py-2.5">
       <p className={`font-semibold flex items-center gap-1.5 ${colour}`}>
         <Icon size={16} aria-hidden /> {words}
       </p>
       <p>{message}</p>
-      <p className="text-mute">{mend}</p>
-      {where.length > 0 && (
-        <button type="button" className="link-brass cursor-pointer py-1" onClick={() => onSelect(where)}>
-          Show {where.length === 1 ? 'it' : 'them'} on the scene
-        </button>
-      )}
+      <p className="text-mute">{advice}</p>
+      <p className="flex flex-wrap items-center gap-2 mt-1">
+        {offered && (
+          <button type="button" className="btn btn-edge btn-xs" onClick={() => store.getState().do(offered.step, offered.words)}>
+            <Wrench size={13} aria-hidden /> {offered.words}
+          </button>
+        )}
+        {refs.length > 0 && (
+          <button type="button" className="link-brass cursor-pointer py-1" onClick={() => store.getState().select(refs)}>
+            Show {refs.length === 1 ? 'it' : 'them'} on the scene
+          </button>
+        )}
+        {look !== undefined && (
+          <button
+            type="button"
+            className="link-brass cursor-pointer py-1"
+            onClick={() => {
+              store.setState({ lookOpen: look, book: true });
+              store.getState().go('behaviour');
+            }}
+          >
+            To the look book
+          </button>
+        )}
+      </p>
     </li>
   );
 }

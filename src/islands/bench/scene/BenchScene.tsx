@@ -8,7 +8,7 @@ import { Corners } from './Corners';
 import { Drawing } from './Drawing';
 import { Ghosts } from './Ghosts';
 import { Handles, type HandlesControl } from './Handles';
-import { Guides, Readout } from './Overlays';
+import { Guides, ReachPreview } from './Overlays';
 import { RenameHere } from './RenameHere';
 import { RULER, Ruler } from './Rulers';
 import { SceneBar } from './SceneBar';
@@ -26,7 +26,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
   const selection = store((s) => s.selection);
   const tool = store((s) => s.tool);
   const zoom = store((s) => s.zoom);
-  const room = useRef<HTMLDivElement>(null);
+  const room = useRef<HTMLElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const handles = useRef<HandlesControl>(null);
   const fit = useFit(room, question.scene);
@@ -59,18 +59,16 @@ export function BenchScene({ store }: { store: BenchStore }) {
   };
 
   return (
-    <section aria-label="Scene" className="flex flex-col min-h-0 min-w-0">
+    <div className="flex flex-col min-h-0 min-w-0">
       <SceneBar store={store} scale={scale} />
       <div className="px-[34px] pt-1 text-lg leading-7 shrink-0 max-h-24 overflow-auto">
         {question.prompt ? <RichText rich={question.prompt} /> : <p className="text-mute">The prompt stands here: write it at Words &amp; marks.</p>}
       </div>
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: the things inside are the controls; this catches what is pressed on the way up */}
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard */}
-      <div
+      <section
         ref={room}
         data-bench-scene
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard
         tabIndex={0}
-        role="group"
         aria-label="The scene and what is on it"
         className={`grow min-h-0 overflow-auto bench-room ${tool === 'select' ? '' : 'bench-drawing'}`}
         style={{ padding: `0 ${MARGIN}px ${MARGIN}px 0` }}
@@ -113,7 +111,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
               })}
               <Ghosts store={store} scale={scale} />
               <Guides store={store} scale={scale} />
-              <Readout store={store} scale={scale} />
+              <ReachPreview store={store} scale={scale} />
               <Handles ref={handles} store={store} stage={stage} scale={scale} />
               <Corners store={store} scale={scale} />
               <RenameHere store={store} scale={scale} />
@@ -121,9 +119,9 @@ export function BenchScene({ store }: { store: BenchStore }) {
             </Stage>
           </MediaFrom>
         </div>
-      </div>
+      </section>
       <p className="sr-only">{plainText(question.prompt)}</p>
-    </section>
+    </div>
   );
 }
 

@@ -11,7 +11,7 @@ const CLOSING = 10;
 
 interface Props {
   store: BenchStore;
-  room: RefObject<HTMLDivElement | null>;
+  room: RefObject<HTMLElement | null>;
   stage: RefObject<HTMLDivElement | null>;
   scale: number;
 }
@@ -19,7 +19,7 @@ interface Props {
 /** A pull over the empty scene: a marquee, or with a tool the zone that is drawn. Selecto catches the gesture. */
 export function Drawing({ store, room, stage, scale }: Props) {
   const tool = store((s) => s.tool);
-  const [element, setElement] = useState<HTMLDivElement | null>(null);
+  const [element, setElement] = useState<HTMLElement | null>(null);
   useEffect(() => setElement(room.current), [room]);
 
   const toScene = (clientX: number, clientY: number): Point => {

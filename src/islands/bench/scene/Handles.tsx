@@ -75,7 +75,7 @@ export function Handles({ store, stage, scale, ref }: Props) {
       target={targets}
       draggable
       resizable
-      rotatable={!single || single.kind !== 'zone' || single.is.shape.type !== 'polygon'}
+      rotatable={!(single?.kind === 'zone' && single.is.shape.type === 'polygon')}
       origin={false}
       keepRatio={false}
       throttleDrag={0}

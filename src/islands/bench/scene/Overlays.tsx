@@ -1,5 +1,7 @@
-import { around } from '../../../core';
+import { around, type Ref, standingAt, thingAt, thresholdOf } from '../../../core';
+import { modelOf } from '../key/ghosts';
 import { type BenchStore, framesOf } from '../store';
+import { place } from './ThingView';
 
 /** The lines on which what is pulled shares an edge or a middle with something. */
 export function Guides({ store, scale }: { store: BenchStore; scale: number }) {
@@ -17,8 +19,8 @@ export function Guides({ store, scale }: { store: BenchStore; scale: number }) {
   ));
 }
 
-/** The numbers of what is selected, at its foot, while it is pulled too. */
-export function Readout({ store, scale }: { store: BenchStore; scale: number }) {
+/** The numbers of what is selected, while it is pulled too. */
+export function Readout({ store }: { store: BenchStore }) {
   const draft = store.pull((s) => s.draft);
   const selection = store((s) => s.selection);
   const question = store((s) => s.question);
@@ -27,12 +29,58 @@ export function Readout({ store, scale }: { store: BenchStore; scale: number }) 
   const first = chosen[0];
   if (!first) return null;
   const box = around(chosen);
-  const turn = chosen.length === 1 && first.rotation !== 0 ? ` · ${first.rotation}°` : '';
-  const below = box.y + box.h + 26 / scale < question.scene.height;
   return (
-    <span className="bench-readout figures" style={{ left: box.x * scale, top: below ? (box.y + box.h) * scale + 6 : box.y * scale - 22 }} aria-hidden>
+    <span className="figures text-brass whitespace-nowrap px-1" aria-hidden>
       {Math.round(box.x)}, {Math.round(box.y)} · {Math.round(box.w)} × {Math.round(box.h)}
-      {turn}
+      {chosen.length === 1 && first.rotation !== 0 && ` · ${first.rotation}°`}
     </span>
+  );
+}
+
+const GHOST = 'reach';
+
+/** At Behaviour: where an item first reaches the selected zone, and of an item that is pulled how much of it is over which zone. */
+export function ReachPreview({ store, scale }: { store: BenchStore; scale: number }) {
+  const station = store((s) => s.station);
+  const question = store((s) => s.question);
+  const selection = store((s) => s.selection);
+  const tried = store((s) => s.shareTried);
+  const draft = store.pull((s) => s.draft);
+  if (station !== 'behaviour') return null;
+  const model = modelOf(question);
+  const only = selection.size === 1 ? thingAt(question, [...selection][0] as Ref) : undefined;
+
+  if (only?.kind === 'item') {
+    const frame = draft.get(only.ref);
+    if (!frame) return null;
+    const over = question.zones.flatMap((zone, i) => {
+      const outline = model.zones[i]?.outline;
+      if (!outline || zone.ridesOn !== null) return [];
+      const { overlap, reached } = standingAt(frame, frame, outline, zone.reach);
+      return overlap > 0 ? [`${Math.round(overlap * 100)} % over ${zone.label || zone.id}: ${reached ? 'reached' : 'not reached'}`] : [];
+    });
+    return over.length === 0 ? null : (
+      <span className="bench-readout" style={{ left: frame.x * scale, top: frame.y * scale - 24 }}>
+        {over.join(' · ')}
+      </span>
+    );
+  }
+  const zone = only?.kind === 'zone' ? only.is : undefined;
+  const index = zone ? question.zones.indexOf(zone) : -1;
+  const outline = model.zones[index]?.outline;
+  const sample = model.items[model.entryOf[index]?.order[0] ?? 0];
+  if (!zone || !outline || !sample || zone.ridesOn !== null) return null;
+  const reach = tried === null ? zone.reach : { rule: 'share' as const, share: tried };
+  const at = thresholdOf(sample, outline, reach, { x: 0, y: 0, w: question.scene.width, h: question.scene.height });
+  if (!at)
+    return (
+      <span className="bench-readout" style={{ left: outline.box.x * scale + 8, top: outline.box.y * scale + 14 }}>
+        No such item can reach it
+      </span>
+    );
+  return (
+    <div className="bench-ghost" data-ghost={GHOST} style={place({ ...at, w: sample.w, h: sample.h, rotation: sample.rotation }, scale)} aria-hidden>
+      from here on
+    </div>
   );
 }

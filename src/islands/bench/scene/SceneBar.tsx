@@ -2,6 +2,7 @@ import { Circle, Grid3x3, Magnet, Minus, MousePointer2, Pentagon, Plus, Square }
 import { useState } from 'react';
 import type { Snapping } from '../../../core';
 import type { BenchStore, Tool } from '../store';
+import { Readout } from './Overlays';
 
 const TOOLS: readonly [Tool, string, typeof Square][] = [
   ['select', 'Select', MousePointer2],
@@ -37,6 +38,7 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
       <span className="w-px h-5 bg-rule mx-1" aria-hidden />
       <SnapMenu store={store} />
       <span className="grow" />
+      <Readout store={store} />
       <button type="button" className="bench-tool" onClick={() => set(scale / ZOOM_STEP)} aria-label="Zoom out">
         <Minus size={15} aria-hidden />
       </button>

@@ -6,7 +6,7 @@ import { LEAST_ZOOM, MOST_ZOOM } from './SceneBar';
 const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable="true"]');
 
 /** The wheel with Ctrl zooms about the pointer; pulling with Space held pans. True in the ref while Space is held. */
-export function useZoomAndPan(store: BenchStore, room: RefObject<HTMLDivElement | null>, scale: number): RefObject<boolean> {
+export function useZoomAndPan(store: BenchStore, room: RefObject<HTMLElement | null>, scale: number): RefObject<boolean> {
   const panning = useRef(false);
   const anchor = useRef<{ x: number; y: number; left: number; top: number } | null>(null);
   const latest = useRef(scale);

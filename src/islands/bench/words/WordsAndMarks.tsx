@@ -1,100 +1,161 @@
-import { useEffect, useState } from 'react';
-import { type Question, setQuestion } from '../../../core';
-import { plainText, richFromPlain } from '../../../core/document';
-import { numberFrom } from '../parts/numbers';
+import { Plus, Trash2 } from 'lucide-react';
+import { type KeyEntry, type Question, refTo, setEntry, setQuestion } from '../../../core';
+import { MediumField } from '../media/MediumField';
+import { Choice } from '../parts/Choice';
+import { SayField } from '../parts/SayField';
+import { Section } from '../parts/Section';
+import { Setting } from '../parts/Setting';
 import { Typed } from '../parts/Typed';
+import { RichField } from '../rich/RichField';
 import type { BenchStore } from '../store';
+import { Marks } from './Marks';
+import { SaysGrid } from './SaysGrid';
 
-const RULES: readonly [Question['marks']['rule'], string][] = [
-  ['perPlacement', 'each placement earns its part'],
-  ['allOrNothing', 'all or nothing'],
+const MOST_HINTS = 20;
+const FEEDBACK: readonly [keyof Question['feedback'], string][] = [
+  ['right', 'All right'],
+  ['partly', 'Partly right'],
+  ['wrong', 'All wrong'],
 ];
-const MOST_TRIES = 100;
 
-/** The prompt, the maximum mark and how it is earned, and the tries. */
+/** The prompt, what is said of an answer, hints, the words on the buttons, and what it all earns. */
 export function WordsAndMarks({ store }: { store: BenchStore }) {
-  const { question } = store();
-  const kept = plainText(question.prompt);
-  const [prompt, setPrompt] = useState(kept);
-  useEffect(() => setPrompt(kept), [kept]);
+  const question = store((s) => s.question);
+  const selection = store((s) => s.selection);
   const act = store.getState().do;
+  const now = () => store.getState().question;
+  const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)));
+  const { show } = question;
   return (
     <>
-      <h2 className="text-lg mb-2">
+      <h2 className="text-lg mb-1">
         Words &amp; marks <span className="font-sans font-normal text-base text-mute">what is said, what it earns</span>
       </h2>
-      <label className="block">
-        <span className="font-semibold">Prompt</span>
-        <textarea
-          rows={4}
-          className="textarea w-full mt-1"
-          value={prompt}
-          onChange={(event) => setPrompt(event.target.value)}
-          onBlur={() => prompt !== kept && act(setQuestion(question, 'prompt', richFromPlain(prompt)))}
-          placeholder="What the learner is asked to do"
-        />
-      </label>
-      <div className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-3 mt-4">
-        <span className="font-semibold">Maximum mark</span>
-        <Typed
-          label="Maximum mark"
-          className="input input-sm figures w-28"
-          value={String(question.marks.max)}
-          problem={(text) => numberFrom(text, 0).problem}
-          onTyped={(text) => act(setQuestion(question, 'marks', { ...question.marks, max: numberFrom(text, 0).value ?? question.marks.max }))}
-        />
-        <span className="font-semibold" id="marks-rule">
-          Earned
-        </span>
-        <div role="radiogroup" aria-labelledby="marks-rule" className="flex flex-col gap-1">
-          {RULES.map(([rule, words]) => (
-            <label key={rule} className="flex items-center gap-2">
-              <input
-                type="radio"
-                className="radio radio-sm"
-                name="marks-rule"
-                checked={question.marks.rule === rule}
-                onChange={() => act(setQuestion(question, 'marks', { ...question.marks, rule }))}
-              />
-              {words}
-            </label>
-          ))}
+      <Section title="Prompt">
+        <RichField label="Prompt" value={question.prompt} lines={2} onTyped={(prompt) => act(setQuestion(now(), 'prompt', prompt))} />
+        <div className="mt-1">
+          <MediumField store={store} label="Spoken form" kind="sound" value={question.promptSound} onChoose={(id) => act(setQuestion(now(), 'promptSound', id))} />
         </div>
-        <span className="font-semibold">Tries</span>
-        <div className="flex items-center gap-2">
-          <Typed
-            label="Tries, empty for no limit"
-            className="input input-sm figures w-28"
-            value={question.tries === null ? '' : String(question.tries)}
-            problem={(text) => (text.trim() === '' ? null : numberFrom(text, 1, MOST_TRIES, true).problem)}
-            onTyped={(text) => act(setQuestion(question, 'tries', text.trim() === '' ? null : (numberFrom(text, 1, MOST_TRIES, true).value ?? null)))}
+      </Section>
+      <Section title="Marks">
+        <Marks store={store} />
+      </Section>
+      <Section title="Feedback">
+        {FEEDBACK.map(([when, words]) => (
+          <div key={when} className="mb-2">
+            <p className="text-mute">{words}</p>
+            <SayField
+              store={store}
+              label={`Feedback: ${words.toLowerCase()}`}
+              value={question.feedback[when]}
+              onChange={(say) => act(setQuestion(now(), 'feedback', { ...now().feedback, [when]: say }))}
+            />
+          </div>
+        ))}
+      </Section>
+      <Section title="Feedback where it happens" open={false}>
+        {zones.map((zone) => (
+          <div key={zone.id} className="mb-2">
+            <p className="text-mute">Of {zone.label || zone.id} as a whole</p>
+            <SayField
+              store={store}
+              label={`Feedback for ${zone.label || zone.id}`}
+              value={entryOf(question, zone.id)?.says?.zone ?? null}
+              onChange={(say) => act(setEntry(now(), zone.id, { says: { items: entryOf(now(), zone.id)?.says?.items ?? {}, zone: say } }))}
+            />
+          </div>
+        ))}
+        {zones.length === 0 && <p className="text-mute mb-1">Select a zone for what is said of it as a whole; press a cell for one item in one zone.</p>}
+        <SaysGrid store={store} />
+      </Section>
+      <Section title="Hints" note={question.hints.length > 0 ? String(question.hints.length) : ''} open={question.hints.length > 0}>
+        <Hints store={store} />
+      </Section>
+      <Section title="What learners see" open={false}>
+        <Choice
+          label="Model answer"
+          options={[
+            ['never', 'never'],
+            ['atTheEnd', 'after the last try'],
+            ['always', 'after every check'],
+          ]}
+          value={show.modelAnswer}
+          onChoose={(modelAnswer) => act(setQuestion(now(), 'show', { ...now().show, modelAnswer }))}
+        />
+        {(
+          [
+            ['count', 'how many are placed'],
+            ['mark', 'the mark'],
+            ['runningTotal', 'the sum of values while they place'],
+            ['nextOnlyAfterCheck', 'Next only after a check'],
+          ] as const
+        ).map(([field, words]) => (
+          <label key={field} className="flex items-center gap-2 py-0.5">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={show[field]}
+              onChange={(event) => act(setQuestion(now(), 'show', { ...now().show, [field]: event.target.checked }))}
+            />
+            {words}
+          </label>
+        ))}
+      </Section>
+      <Section title="Words on the buttons" open={false}>
+        {(
+          [
+            ['check', 'Check'],
+            ['reset', 'Put everything back'],
+            ['hint', 'Hint'],
+            ['next', 'Next'],
+          ] as const
+        ).map(([button, ours]) => (
+          <Setting key={button} label={ours.length > 12 ? 'Put back' : ours}>
+            <Typed
+              label={`Words on the button: ${ours}`}
+              className="input input-sm w-44"
+              value={question.buttons[button] ?? ''}
+              problem={(text) => (text.length > 60 ? 'At most 60 characters' : null)}
+              onTyped={(text) => act(setQuestion(now(), 'buttons', { ...now().buttons, [button]: text.trim() || null }))}
+            />
+            <span className="text-sm text-mute">empty: {ours}</span>
+          </Setting>
+        ))}
+      </Section>
+    </>
+  );
+}
+
+const entryOf = (question: Question, zone: string): KeyEntry | undefined => question.key.find((entry) => entry.zone === zone);
+
+/** One hint for each try after the first, in their order; the last stays. */
+function Hints({ store }: { store: BenchStore }) {
+  const hints = store((s) => s.question.hints);
+  const set = (next: Question['hints']) => store.getState().do(setQuestion(store.getState().question, 'hints', next));
+  return (
+    <>
+      {hints.map((hint, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
+        <div key={i} className="mb-2">
+          <p className="text-mute flex items-center">
+            <span className="grow">Hint {i + 1}</span>
+            <button type="button" className="bench-tool" aria-label={`Take hint ${i + 1} away`} onClick={() => set(hints.filter((_, j) => j !== i))}>
+              <Trash2 size={14} aria-hidden />
+            </button>
+          </p>
+          <SayField
+            store={store}
+            label={`Hint ${i + 1}`}
+            value={hint}
+            onChange={(say) => set(hints.map((one, j) => (i === j ? (say ?? { text: null, picture: null, sound: null }) : one)))}
           />
-          <span className="text-sm text-mute">{question.tries === null ? 'no limit' : 'empty: no limit'}</span>
         </div>
-        <span className="font-semibold" id="after-miss">
-          After a miss
-        </span>
-        <div role="radiogroup" aria-labelledby="after-miss" className="flex flex-col gap-1">
-          {(
-            [
-              ['leave', 'everything stays'],
-              ['sendWrongHome', 'the wrong ones go back'],
-              ['sendAllHome', 'everything goes back'],
-            ] as const
-          ).map(([rule, words]) => (
-            <label key={rule} className="flex items-center gap-2">
-              <input
-                type="radio"
-                className="radio radio-sm"
-                name="after-miss"
-                checked={question.afterMiss === rule}
-                onChange={() => act(setQuestion(question, 'afterMiss', rule))}
-              />
-              {words}
-            </label>
-          ))}
-        </div>
-      </div>
+      ))}
+      {hints.length < MOST_HINTS && (
+        <button type="button" className="btn btn-quiet btn-xs" onClick={() => set([...hints, { text: null, picture: null, sound: null }])}>
+          <Plus size={13} aria-hidden /> Add a hint
+        </button>
+      )}
     </>
   );
 }

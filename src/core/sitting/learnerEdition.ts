@@ -1,0 +1,171 @@
+import type { Rich } from '../document/rich';
+import type { Fixture, Item, Look, Medium, Question, Zone } from '../document/schema';
+import { withSlots } from '../edit/slots';
+import { homes } from '../judge/homes';
+import { random, seedOf, shuffled } from '../random/random';
+
+/** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
+export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'content' | 'look'> & {
+  id: string;
+  home: { x: number; y: number };
+};
+export type LearnerZone = Pick<Zone, 'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor' | 'look' | 'lid'> & {
+  id: string;
+  ridesOn: string | null;
+};
+/** What is said of a medium to those who do not see or hear it; empty: decorative. Its bytes are asked for by its name. */
+export interface LearnerMedium {
+  readonly kind: Medium['kind'];
+  readonly description: string;
+}
+
+/** What of a question is sent to a learner before a check. Every field is named here one by one, so that a new field of the document stays on the server until somebody decides otherwise. */
+export interface LearnerQuestion {
+  title: string;
+  prompt: Rich | null;
+  promptSound: string | null;
+  scene: Question['scene'];
+  tray: Question['tray'];
+  fixtures: Fixture[];
+  looks: Record<string, Look>;
+  media: Record<string, LearnerMedium>;
+  items: LearnerItem[];
+  zones: LearnerZone[];
+  tries: number | null;
+  judging: Question['judging'];
+  afterMiss: Question['afterMiss'];
+  buttons: Question['buttons'];
+}
+
+/** The names of one sitting, both ways. */
+export interface Names {
+  readonly item: ReadonlyMap<string, string>;
+  readonly zone: ReadonlyMap<string, string>;
+  readonly itemId: ReadonlyMap<string, string>;
+  readonly zoneId: ReadonlyMap<string, string>;
+  /** The media a learner may ask for, by drawn name. */
+  readonly mediumId: ReadonlyMap<string, string>;
+}
+
+export interface LearnerEdition {
+  readonly question: LearnerQuestion;
+  readonly names: Names;
+}
+
+const LETTERS = 'bcdfghjkmnpqrstvwxz23456789';
+
+function namesFrom(next: () => number): () => string {
+  const taken = new Set<string>();
+  return () => {
+    for (;;) {
+      const drawn = Array.from({ length: 6 }, () => LETTERS[Math.floor(next() * LETTERS.length)]).join('');
+      if (!taken.has(drawn)) {
+        taken.add(drawn);
+        return drawn;
+      }
+    }
+  };
+}
+
+/**
+ * The learner edition of a question for one sitting. Everything drawn (names, the tray's order) comes from `seed`, which the server keeps, so
+ * that a reload gives the same again; nothing of it depends on the key. Looks nobody wears and media nothing that is sent shows are left out.
+ */
+export function learnerEdition(question: Question, seed: string): LearnerEdition {
+  const next = random(seedOf(seed));
+  const name = namesFrom(next);
+  const item = new Map<string, string>(question.items.map(({ id }) => [id, name()]));
+  const zone = new Map<string, string>(question.zones.map(({ id }) => [id, name()]));
+  const order = question.tray?.order === 'shuffled' ? shuffled(question.items.length, next) : undefined;
+  const at = homes(question, order);
+
+  const fixture = new Map<string, string>(question.fixtures.map(({ id }) => [id, name()]));
+  const worn = new Set([...question.items, ...question.zones.filter(({ hidden }) => !hidden)].flatMap(({ look }) => look ?? []));
+  const look = new Map<string, string>([...worn].sort().map((id) => [id, name()]));
+  const shown = mediaShown(question, worn);
+  const medium = new Map<string, string>(shown.map((id) => [id, name()]));
+  const media = <Id extends string | null | undefined>(id: Id): Id => (id ? (medium.get(id) as Id) : id);
+  const wears = (id: string | null) => (id === null ? null : (look.get(id) ?? null));
+  const says = (say: Item['content']): Item['content'] => say && { ...say, picture: media(say.picture), sound: media(say.sound) };
+
+  return {
+    question: {
+      title: question.title,
+      prompt: question.prompt,
+      promptSound: media(question.promptSound),
+      scene: question.scene,
+      tray: question.tray,
+      fixtures: question.fixtures.map((one): Fixture => {
+        const named = { ...one, id: fixture.get(one.id) as Fixture['id'] };
+        if (named.type === 'text') return { ...named, text: withSlots(named.text, (slot) => zone.get(slot) ?? null) };
+        return 'media' in named ? { ...named, media: media(named.media) } : named;
+      }),
+      looks: Object.fromEntries([...look].map(([id, drawn]) => [drawn, lookWith(question.looks[id] as Look, media)])),
+      media: Object.fromEntries(shown.map((id) => [medium.get(id) as string, said(question.media[id] as Medium)])),
+      items: question.items.map(({ id, label, size, rotation, copies, family, goesHome, again, content, look: wore }, i) => ({
+        id: item.get(id) as string,
+        label,
+        size,
+        rotation,
+        copies,
+        family,
+        goesHome,
+        again,
+        content: says(content),
+        look: wears(wore),
+        home: at[i] as { x: number; y: number },
+      })),
+      zones: question.zones.flatMap(({ id, label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor, ridesOn, hidden, look: wore, lid }) =>
+        hidden
+          ? []
+          : [
+              {
+                id: zone.get(id) as string,
+                label,
+                shape,
+                rotation,
+                family,
+                reach,
+                welcome,
+                capacity,
+                whenFull,
+                settle,
+                floor,
+                lid,
+                look: wears(wore),
+                ridesOn: ridesOn === null ? null : (item.get(ridesOn) as string),
+              },
+            ],
+      ),
+      tries: question.tries,
+      judging: question.judging,
+      afterMiss: question.afterMiss,
+      buttons: question.buttons,
+    },
+    names: { item, zone, itemId: inverse(item), zoneId: inverse(zone), mediumId: inverse(medium) },
+  };
+}
+
+const inverse = (map: ReadonlyMap<string, string>) => new Map([...map].map(([a, b]) => [b, a]));
+const said = ({ kind, description, decorative }: Medium): LearnerMedium => ({ kind, description: decorative ? '' : (description ?? '') });
+
+/** The media that what is sent before a check shows, in the document's order: those of feedback and hints are not among them. */
+function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
+  const shown = new Set<string | null | undefined>([
+    question.promptSound,
+    ...question.fixtures.map((one) => ('media' in one ? one.media : null)),
+    ...question.items.flatMap(({ content }) => [content?.picture, content?.sound]),
+    ...[...worn].flatMap((id) =>
+      Object.values((question.looks[id]?.states ?? {}) as Record<string, { picture?: string; sound?: string } | undefined>).flatMap((style) => [style?.picture, style?.sound]),
+    ),
+  ]);
+  return Object.keys(question.media).filter((id) => shown.has(id));
+}
+
+function lookWith(look: Look, media: (id: string) => string): Look {
+  const states = Object.entries(look.states as Record<string, { picture?: string; sound?: string } | undefined>).flatMap(([state, style]) =>
+    style ? [[state, { ...style, ...(style.picture ? { picture: media(style.picture) } : {}), ...(style.sound ? { sound: media(style.sound) } : {}) }]] : [],
+  );
+  // What an author calls a look may say what belongs to it.
+  return { ...look, name: '', states: Object.fromEntries(states) } as Look;
+}

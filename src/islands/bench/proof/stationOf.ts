@@ -1,0 +1,31 @@
+import type { FindingCode } from '../../../core';
+import type { Station } from '../store';
+
+/** Where each finding is mended. */
+const STATIONS: Readonly<Record<FindingCode, Station>> = {
+  nothingKeyed: 'key',
+  unsolvable: 'key',
+  needMoreThanExist: 'key',
+  needMoreThanRoom: 'behaviour',
+  familyMismatch: 'key',
+  keyedButTurnedAway: 'layOut',
+  reachImpossible: 'behaviour',
+  neverWins: 'layOut',
+  cannotBePickedUp: 'layOut',
+  overflow: 'layOut',
+  unclearWinner: 'layOut',
+  emptyEarns: 'words',
+  allInEarns: 'words',
+  lookalikesKeyedApart: 'key',
+  lastByElimination: 'key',
+  orderGivesAway: 'behaviour',
+  tryingWins: 'behaviour',
+  labelDoesNotFit: 'layOut',
+  targetSmall: 'layOut',
+  contrastLow: 'behaviour',
+  noDescription: 'layOut',
+  cannotBeMissed: 'key',
+  noListForm: 'layOut',
+};
+
+export const stationOf = (code: string): Station => STATIONS[code as FindingCode] ?? 'proof';

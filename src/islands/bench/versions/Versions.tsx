@@ -1,0 +1,116 @@
+import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { difference, type Question } from '../../../core';
+import { MediaFrom, Sketch } from '../../../scene';
+import { ask } from '../../../ui/api';
+import { Dialog } from '../../../ui/Dialog';
+import { benchMedia } from '../media/source';
+import type { BenchStore } from '../store';
+import { changesInWords } from './inWords';
+
+interface VersionRow {
+  revision: number;
+  at: string;
+  by: string;
+  changes: number;
+}
+
+/** How the question stood at each pause: to look at, to compare with how it stands, and to bring back as one step that can be undone. */
+export function Versions({ store }: { store: BenchStore }) {
+  const id = store((s) => s.question.id);
+  const close = () => store.getState().show(null);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const versions = useQuery({
+    queryKey: ['versions', id],
+    // What is not kept yet is kept first, so that nothing is missing from the list.
+    queryFn: async () => {
+      await store.keeper.flush();
+      return ask<VersionRow[]>('GET', `/api/questions/${id}/versions`);
+    },
+    staleTime: 0,
+    gcTime: 0,
+  });
+  const shown = chosen ?? versions.data?.[1]?.revision ?? null;
+  return (
+    <Dialog title="Versions" wide onClose={close}>
+      {versions.isPending && <p className="text-mute">Looking them up…</p>}
+      {versions.isError && <p className="text-brick">They cannot be shown: the line is down. What you change is kept in this tab until it is back.</p>}
+      {versions.data && (
+        <div className="grid grid-cols-[13rem_1fr] gap-4">
+          <ol className="max-h-[60vh] overflow-auto border-r border-rule pr-2" aria-label="Versions, the newest first">
+            {versions.data.map(({ revision, at, by, changes }, i) => (
+              <li key={revision}>
+                <button
+                  type="button"
+                  className={`w-full text-left px-2 py-1 cursor-pointer border-b border-rule ${shown === revision ? 'bg-brass-wash' : 'hover:bg-paper'}`}
+                  aria-pressed={shown === revision}
+                  onClick={() => setChosen(revision)}
+                >
+                  <span className="block">{i === 0 ? 'Now' : format(new Date(at), 'd MMM, HH:mm')}</span>
+                  <span className="block text-sm text-mute">
+                    {changes === 0 ? 'as it was made' : `${changes} ${changes === 1 ? 'change' : 'changes'}`} · {by}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ol>
+          {shown === null ? (
+            <p className="text-mute">There is one version so far: it stands on the scene.</p>
+          ) : (
+            <OneVersion key={shown} store={store} revision={shown} onDone={close} />
+          )}
+        </div>
+      )}
+    </Dialog>
+  );
+}
+
+const SKETCH = 460;
+
+function OneVersion({ store, revision, onDone }: { store: BenchStore; revision: number; onDone: () => void }) {
+  const now = store((s) => s.question);
+  const found = useQuery({ queryKey: ['version', now.id, revision], queryFn: () => ask<{ question: Question }>('GET', `/api/questions/${now.id}/versions/${revision}`) });
+  const then = found.data?.question;
+  const step = useMemo(() => (then ? difference(now, then) : []), [now, then]);
+  const source = useMemo(() => benchMedia(then?.media ?? {}), [then]);
+  if (found.isError) return <p className="text-brick">This version cannot be shown: the line is down.</p>;
+  if (!then) return <p className="text-mute">Looking it up…</p>;
+  const changes = changesInWords(now, then, step);
+  return (
+    <div className="min-w-0">
+      <p className="font-heading font-semibold truncate">{then.title}</p>
+      <MediaFrom source={source}>
+        <Sketch question={then} width={SKETCH} />
+      </MediaFrom>
+      <h3 className="font-semibold mt-2">Against how it stands now</h3>
+      {changes.length === 0 ? (
+        <p className="text-mute">Nothing differs.</p>
+      ) : (
+        <ul className="max-h-36 overflow-auto text-sm" aria-label="Differences">
+          {changes.map((line) => (
+            <li key={line} className="border-b border-rule">
+              {line}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex gap-2 justify-end mt-3">
+        <button type="button" className="btn btn-quiet" onClick={onDone}>
+          Leave it
+        </button>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={step.length === 0}
+          onClick={() => {
+            store.getState().do(step, 'An earlier version is back');
+            onDone();
+          }}
+        >
+          Bring it back
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { belongsIn, type ItemId, type Question, setEntry, type ZoneId } from '../../../core';
+import { plainText } from '../../../core/document';
+import { ItemsByZones } from '../key/KeyGrid';
+import { type Say, SayField } from '../parts/SayField';
+import type { BenchStore } from '../store';
+
+interface Cell {
+  readonly item: ItemId;
+  readonly zone: ZoneId;
+}
+
+const sayIn = ({ key }: Question, { item, zone }: Cell): Say | null => {
+  const items = key.find((entry) => entry.zone === zone)?.says?.items;
+  return items && Object.hasOwn(items, item) ? (items[item] ?? null) : null;
+};
+
+/** What is said of one item in one zone, typed in the key grid's cell: every wrong pair can have its sentence. */
+export function SaysGrid({ store }: { store: BenchStore }) {
+  const question = store((s) => s.question);
+  const [open, setOpen] = useState<Cell | null>(null);
+  const set = (cell: Cell, say: Say | null) => {
+    const now = store.getState().question;
+    const says = now.key.find((entry) => entry.zone === cell.zone)?.says ?? { zone: null, items: {} };
+    const { [cell.item]: _, ...others } = says.items;
+    store.getState().do(setEntry(now, cell.zone, { says: { ...says, items: say ? { ...others, [cell.item]: say } : others } }));
+  };
+  const named = open && { item: question.items.find(({ id }) => id === open.item), zone: question.zones.find(({ id }) => id === open.zone) };
+  return (
+    <>
+      <ItemsByZones
+        store={store}
+        caption="What is said of each item in each zone"
+        cell={({ item, zone, row, column }) => {
+          const cell = { item: item.id, zone: zone.id };
+          const say = sayIn(question, cell);
+          const belongs = belongsIn(question, cell);
+          const isOpen = open?.item === item.id && open.zone === zone.id;
+          return (
+            <button
+              type="button"
+              data-row={row}
+              data-column={column}
+              aria-pressed={isOpen}
+              aria-label={`${item.label || item.id} in ${zone.label || zone.id}, ${belongs ? 'right' : 'wrong'}: ${say ? plainText(say.text) || 'a picture or a sound' : 'nothing is said'}`}
+              className={`says-cell ${belongs ? 'says-right' : ''} ${isOpen ? 'says-open' : ''}`}
+              onClick={() => setOpen(isOpen ? null : cell)}
+            >
+              {say ? '“ ”' : '+'}
+            </button>
+          );
+        }}
+      />
+      {open && named?.item && named.zone && (
+        <div className="mt-2">
+          <p className="text-mute">
+            {named.item.label || named.item.id} in {named.zone.label || named.zone.id}
+          </p>
+          <SayField
+            key={`${open.item} ${open.zone}`}
+            store={store}
+            label={`What is said of ${named.item.label || named.item.id} in ${named.zone.label || named.zone.id}`}
+            value={sayIn(question, open)}
+            onChange={(say) => set(open, say)}
+          />
+        </div>
+      )}
+    </>
+  );
+}

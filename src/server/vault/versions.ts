@@ -1,0 +1,56 @@
+import { and, asc, eq, gt } from 'drizzle-orm';
+import { applyAll, invertAll, type Question } from '../../core';
+import { parseQuestion } from '../../core/document';
+import type { As, Teacher } from '../context';
+import { user } from '../database/accountTables';
+import { question, questionRevision } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+
+/** A version: how a question stood when its author paused. */
+export interface VersionRow {
+  readonly revision: number;
+  readonly at: Date;
+  readonly by: string;
+  /** How many changes led to it from the version before. */
+  readonly changes: number;
+}
+
+/** A pause of the author's after which what follows is another version. */
+const PAUSE_MS = 3 * 60 * 1000;
+
+/** The versions of a teacher's question, the newest first; the first of all is the question as it was made. */
+export async function listVersions(as: As<Teacher>, id: string): Promise<Result<VersionRow[]>> {
+  const { db, person } = as;
+  const row = await db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
+  if (!row || row.deletedAt) return fail('notFound');
+  const revisions = await db
+    .select({ revision: questionRevision.revision, at: questionRevision.at, by: user.name })
+    .from(questionRevision)
+    .innerJoin(user, eq(user.id, questionRevision.authorId))
+    .where(eq(questionRevision.questionId, id))
+    .orderBy(asc(questionRevision.revision));
+  const versions: VersionRow[] = [{ revision: 1, at: row.createdAt, by: person.name, changes: 0 }];
+  for (const [i, one] of revisions.entries()) {
+    const before = revisions[i - 1];
+    const last = versions.at(-1) as VersionRow;
+    const goesOn = before !== undefined && one.by === before.by && one.at.getTime() - before.at.getTime() < PAUSE_MS;
+    if (goesOn) versions[versions.length - 1] = { ...last, revision: one.revision, at: one.at, changes: last.changes + 1 };
+    else versions.push({ revision: one.revision, at: one.at, by: one.by, changes: 1 });
+  }
+  return ok(versions.reverse());
+}
+
+/** The question as it was at a revision: what came after is taken back, the newest first. */
+export async function versionAt(as: As<Teacher>, id: string, revision: number): Promise<Result<{ question: Question }>> {
+  const { db, person } = as;
+  const row = await db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
+  if (!row || row.deletedAt || revision < 1 || revision > row.revision) return fail('notFound');
+  const later = await db
+    .select({ edits: questionRevision.edits })
+    .from(questionRevision)
+    .where(and(eq(questionRevision.questionId, id), gt(questionRevision.revision, revision)))
+    .orderBy(asc(questionRevision.revision));
+  const document = later.reduceRight((now, { edits }) => applyAll(now, invertAll(edits)), row.document);
+  const parsed = parseQuestion(document);
+  return parsed.ok ? ok({ question: parsed.question }) : fail('unexpected');
+}

@@ -1,20 +1,5 @@
-import { randomUUID } from 'node:crypto';
-import type { Page } from '@playwright/test';
-import { accessible, call, centre, DEMO, dragTo, expect, open, signIn, test } from './support';
-
-/** A copy of the drying question, so that tests do not change each other's. */
-async function openCopy(page: Page): Promise<string> {
-  await signIn(page, 'odile');
-  const id = randomUUID();
-  await call(page.context(), 'POST', `/api/questions/${DEMO.drying}/copies`, { id });
-  await open(page, `/bench/${id}`);
-  await expect(page.locator('.stage')).toBeVisible();
-  return id;
-}
-
-const bed = (page: Page, name: string) => page.getByRole('button', { name: `Zone ${name}` });
-const cell = (page: Page, name: string) => page.getByLabel(name, { exact: true });
-const kept = (page: Page) => expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+import { bed, cell, kept, openCopy } from './bench';
+import { accessible, call, centre, dragTo, expect, open, test } from './support';
 
 test('zones and items are moved, resized, typed, renamed and deleted; undo takes each back', async ({ page }) => {
   await openCopy(page);

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Playing } from './Playing';
+import { Playing, pageWidth } from './Playing';
 import { playerStore } from './store';
 import type { SittingView } from './types';
 
@@ -11,9 +11,7 @@ export function Player({ sitting }: { sitting: SittingView }) {
     window.addEventListener('online', back);
     return () => window.removeEventListener('online', back);
   }, [store]);
-  // As wide as the room allows while the whole scene, its prompt and the actions stay in view.
-  const { width, height } = sitting.question.scene;
-  const maxWidth = `max(40rem, min(76rem, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem)))`;
+  const maxWidth = pageWidth(sitting.question.scene);
   return (
     <>
       <header className="bg-sheet border-b border-rule">

@@ -5,6 +5,9 @@ import { Actions } from './Actions';
 import { SceneFrame } from './SceneFrame';
 import type { PlayerStore } from './store';
 
+/** As wide as the room allows while the whole scene, its prompt and the actions stay in view: a CSS length. */
+export const pageWidth = ({ width, height }: { width: number; height: number }): string => `max(40rem, min(76rem, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem)))`;
+
 /** One question to answer: its title, the instruction, the scene with its tray, and one line of actions. `onward` is the way on once it has ended. */
 export function Playing({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
   const question = store((s) => s.view.question);

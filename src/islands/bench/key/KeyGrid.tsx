@@ -50,8 +50,11 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
     const to = from && at(from.row + by[0], from.column + by[1]);
     if (!from || !to) return;
     if (event.shiftKey) onCarry?.(from, to);
+    const next = () => scroller.current?.querySelector<HTMLElement>(`[data-row="${to.row}"][data-column="${to.column}"]`);
+    const there = next();
+    if (there) return there.focus();
     virtual.scrollToIndex(to.row);
-    requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-row="${to.row}"][data-column="${to.column}"]`)?.focus());
+    requestAnimationFrame(() => next()?.focus());
   };
   const press = (what: 'item' | 'zone', id: string, more: boolean) => (more ? store.getState().toggle(refTo(what, id)) : store.getState().select([refTo(what, id)]));
 

@@ -19,10 +19,10 @@ export function Selected({ store }: { store: BenchStore }) {
   if (chosen.length === 0) return <p className="text-mute">Nothing. Press something on the scene, or a row of the Ledger.</p>;
   return (
     <>
-      {only && <Name key={only.ref} store={store} thing={only} />}
-      {only?.kind === 'item' && <ItemShows key={only.ref} store={store} item={only.is} />}
-      {only?.kind === 'fixture' && <FixtureShows key={only.ref} store={store} thing={only} />}
-      {only?.kind === 'zone' && <ZoneShape key={only.ref} store={store} zone={only.is} />}
+      {only && <Name key={`name ${only.ref}`} store={store} thing={only} />}
+      {only?.kind === 'item' && <ItemShows key={`shows ${only.ref}`} store={store} item={only.is} />}
+      {only?.kind === 'fixture' && <FixtureShows key={`shows ${only.ref}`} store={store} thing={only} />}
+      {only?.kind === 'zone' && <ZoneShape key={`shape ${only.ref}`} store={store} zone={only.is} />}
       <div className="flex flex-wrap gap-1 mt-2">
         {items.some(({ home }) => home !== null) && question.tray && (
           <button

@@ -62,8 +62,11 @@ export function Ledger({ store }: { store: BenchStore }) {
 
   const focusCell = (row: number, column: number) => {
     if (row < 0 || row >= rows.length) return;
+    const next = () => scroller.current?.querySelector<HTMLElement>(`[data-cell="${row} ${column}"]`);
+    const there = next();
+    if (there) return there.focus();
     virtual.scrollToIndex(row);
-    requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-cell="${row} ${column}"]`)?.focus());
+    requestAnimationFrame(() => next()?.focus());
   };
   const take = (cells: Parameters<typeof takeCells>[1], said: string) => {
     const taken = takeCells(store.getState().question, cells);
@@ -146,7 +149,7 @@ export function Ledger({ store }: { store: BenchStore }) {
     const refs = rows.flatMap(({ ref }) => (selection.has(ref) ? [ref] : []));
     return rowsAsText(now, refs.length > 0 ? refs : rows.map(({ ref }) => ref));
   };
-  const grid = { gridTemplateColumns: `6.5rem ${COLUMNS.map(({ width }) => width).join(' ')}` };
+  const grid = { gridTemplateColumns: `7.75rem ${COLUMNS.map(({ width }) => width).join(' ')}` };
 
   return (
     <section aria-label="Ledger" className={`border-t-2 border-ink bg-sheet flex flex-col ${tall ? 'h-[55vh]' : 'h-[208px]'}`}>

@@ -2,7 +2,7 @@ import { CornerUpLeft, RotateCcw, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { nameOf, type Ref, refTo, thingAt } from '../../../core';
 import { MediaFrom, type MediaSource } from '../../../scene';
-import { Playing } from '../../player/Playing';
+import { Playing, pageWidth } from '../../player/Playing';
 import { type PlayerStore, playerStore } from '../../player/store';
 import type { SentMove } from '../../player/types';
 import { benchMedia } from '../media/source';
@@ -83,14 +83,14 @@ export function Rehearse({ store }: { store: BenchStore }) {
         close();
       }}
     >
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2 border-b border-rule bg-sheet">
+      <header className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 border-b border-rule bg-sheet">
         <h2 className="text-lg">
           Rehearse <span className="font-sans font-normal text-base text-mute">nothing is recorded</span>
         </h2>
         <fieldset className="flex items-center gap-1">
           <legend className="sr-only">Fill in an answer</legend>
           {FILLS.map(([which, words]) => (
-            <button key={which} type="button" className="btn btn-quiet btn-sm" disabled={needsModelAnswer(which) && full === null} onClick={() => fill(which)}>
+            <button key={which} type="button" className="btn btn-quiet btn-xs" disabled={needsModelAnswer(which) && full === null} onClick={() => fill(which)}>
               {words}
             </button>
           ))}
@@ -98,14 +98,14 @@ export function Rehearse({ store }: { store: BenchStore }) {
         <Switch label="With" options={HANDS} value={hand} onChoose={setHand} />
         <Switch label="Width" options={WIDTHS} value={width} onChoose={setWidth} />
         <span className="grow" />
-        <button type="button" className="btn btn-quiet btn-sm" onClick={again}>
-          <RotateCcw size={15} aria-hidden /> Start over
+        <button type="button" className="btn btn-quiet btn-xs" onClick={again}>
+          <RotateCcw size={14} aria-hidden /> Start over
         </button>
-        <button type="button" className="btn btn-edge btn-sm" onClick={back} disabled={!spot}>
-          <CornerUpLeft size={15} aria-hidden /> Back to the spot{spot ? `: ${nameOf(spot)}` : ''}
+        <button type="button" className="btn btn-quiet btn-xs max-w-44" title="To what was touched last, on the Bench" onClick={back} disabled={!spot}>
+          <CornerUpLeft size={14} aria-hidden /> <span className="truncate">Back to the spot{spot ? `: ${nameOf(spot)}` : ''}</span>
         </button>
         <button type="button" className="btn btn-primary btn-sm" onClick={close}>
-          <X size={15} aria-hidden /> Back to the Bench
+          <X size={15} aria-hidden /> Close
         </button>
       </header>
       {hand === 'keyboard' && (
@@ -115,7 +115,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
         <div
           ref={room}
           className={`rehearse-page ${hand === 'finger' ? 'rehearse-finger' : ''}`}
-          style={{ width, maxWidth: width === 1280 ? '100%' : undefined }}
+          style={{ width, ...(width === 1280 ? { maxWidth: pageWidth(question.scene) } : {}) }}
           data-width={width}
         >
           <MediaFrom source={media}>

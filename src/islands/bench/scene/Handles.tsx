@@ -32,7 +32,8 @@ export function Handles({ store, stage, scale, ref }: Props) {
   const [targets, setTargets] = useState<HTMLElement[]>([]);
   const refs = useMemo(() => pulled(question, selection), [question, selection]);
   const single = refs.length === 1 ? thingAt(question, refs[0] as Ref) : undefined;
-  // A polygon's own corners are its handles; its box can still be pulled.
+  // The corners of a polygon are its handles.
+  const byCorners = single?.kind === 'zone' && single.is.shape.type === 'polygon';
   const elements = useDrawn(store, stage, scale, moveable);
 
   useLayoutEffect(() => {
@@ -74,8 +75,8 @@ export function Handles({ store, stage, scale, ref }: Props) {
       ref={moveable}
       target={targets}
       draggable
-      resizable
-      rotatable={!(single?.kind === 'zone' && single.is.shape.type === 'polygon')}
+      resizable={!byCorners}
+      rotatable={!byCorners}
       origin={false}
       keepRatio={false}
       throttleDrag={0}

@@ -7,6 +7,8 @@ export function Dialog({ title, onClose, wide = false, children }: { title: stri
   useEffect(() => {
     const shown = dialog.current;
     shown?.showModal();
+    // The browser puts the focus on the first thing that takes it; this is the one it is for.
+    shown?.querySelector<HTMLElement>('[data-autofocus]')?.focus();
     return () => shown?.close();
   }, []);
   return (

@@ -32,6 +32,11 @@ export function Bench({ question, revision, keptAt }: { question: Question; revi
   useProving(store);
   const dropping = useFileDrop(store);
   useEffect(() => {
+    // Fetched once the Bench stands, so that it is there when the keys ask for it.
+    const soon = setTimeout(() => void import('./commands/CommandPalette'), 1500);
+    return () => clearTimeout(soon);
+  }, []);
+  useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
       if (store.keeper.pending()) event.preventDefault();
     };

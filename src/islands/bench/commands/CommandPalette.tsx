@@ -15,7 +15,7 @@ export function CommandPalette({ store }: { store: BenchStore }) {
   return (
     <Dialog title="Commands" onClose={close}>
       <Palette label="Commands" loop>
-        <Palette.Input autoFocus className="input w-full" placeholder="Type what you want to do, or the name of a thing" />
+        <Palette.Input data-autofocus className="input w-full" placeholder="Type what you want to do, or the name of a thing" />
         <Palette.List className="max-h-80 overflow-auto mt-2">
           <Palette.Empty className="p-2 text-mute">No command and no thing is called that.</Palette.Empty>
           {groups.map((group) => (

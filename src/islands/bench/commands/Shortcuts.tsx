@@ -10,7 +10,8 @@ export function Shortcuts({ store }: { store: BenchStore }) {
   return (
     <Dialog title="Shortcuts" onClose={() => store.getState().show(null)}>
       <p className="text-mute mb-2">Those of the scene work while the focus is on it. Everything else is in the list of commands.</p>
-      <div className="max-h-[60vh] overflow-auto">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard */}
+      <section aria-label="All shortcuts" className="max-h-[60vh] overflow-auto" tabIndex={0}>
         {groups.map((group) => (
           <table key={group} className="w-full mb-3">
             <caption className="text-left font-semibold">{group}</caption>
@@ -40,7 +41,7 @@ export function Shortcuts({ store }: { store: BenchStore }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </section>
     </Dialog>
   );
 }

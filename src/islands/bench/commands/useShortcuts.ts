@@ -17,7 +17,9 @@ export function useShortcuts(store: BenchStore): void {
       const over = event.target instanceof Element && event.target.closest('dialog, [role="dialog"]') !== null;
       const inScene = event.target instanceof Element && event.target.closest('[data-bench-scene]') !== null;
       const press = pressOf(event);
-      const { selection } = store.getState();
+      const { selection, open } = store.getState();
+      // What opens over the Bench may still be on its way: keys are not for what lies beneath it.
+      if (open !== null) return;
       const meant = COMMANDS.find((command) => command.keys?.includes(press) && (command.where !== 'scene' || (inScene && !typing)) && isFor(command, selection.size));
       if (!meant || over) return;
       // A field has its own undo, and signs are typed in it.

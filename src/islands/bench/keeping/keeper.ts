@@ -29,6 +29,7 @@ export function keeper(questionId: string, from: number, tell: (keeping: Keeping
   let batch: { id: string; edits: Edit[] } | null = null;
   let sending: Promise<void> | null = null;
   let stopped = false;
+  let down = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   const later = (ms: number) => {
@@ -43,9 +44,11 @@ export function keeper(questionId: string, from: number, tell: (keeping: Keeping
     }
     tell({ state: 'keeping' });
     const result = await api<{ revision: number; changedAt: string }>('POST', `/api/questions/${questionId}/edits`, { id: batch.id, from: revision, edits: batch.edits });
+    down = !result.ok && (result.error.code === 'offline' || result.error.code === 'unavailable');
     if (result.ok) {
       revision = result.value.revision;
       batch = null;
+      if (waiting.length > 0) return later(PAUSE_MS);
       return tell({ state: 'kept', at: new Date(result.value.changedAt) });
     }
     const { error } = result;
@@ -53,7 +56,7 @@ export function keeper(questionId: string, from: number, tell: (keeping: Keeping
       stopped = true;
       return tell({ state: 'movedOn', error });
     }
-    if (error.code === 'offline' || error.code === 'unavailable') {
+    if (down) {
       later(RETRY_MS);
       return tell({ state: 'down' });
     }
@@ -77,7 +80,9 @@ export function keeper(questionId: string, from: number, tell: (keeping: Keeping
   return {
     add: (step) => {
       waiting.push(...step);
-      if (!stopped && step.length > 0) later(PAUSE_MS);
+      if (stopped || step.length === 0) return;
+      if (!down) tell({ state: 'keeping' });
+      later(PAUSE_MS);
     },
     flush,
     pending: () => batch !== null || waiting.length > 0,

@@ -117,7 +117,7 @@ function Sample({ look, state }: { look: Look; state: string }) {
     <span className="look-stage" style={{ '--scale': SAMPLE } as never} aria-hidden>
       <span
         key={motionIn(look, state)}
-        className={`tag ${motionIn(look, state)} ${state === 'putAway' ? 'opacity-30' : ''}`}
+        className={`tag ${motionIn(look, state)}`}
         data-state={state}
         style={{ left: 10, top: 12, width: 92, height: 36, ...dress(look, state, SAMPLE, media) }}
       >

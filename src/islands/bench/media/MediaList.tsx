@@ -1,4 +1,5 @@
 import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { type Medium, type Question, setMedium } from '../../../core';
 import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
@@ -38,10 +39,11 @@ function usesOf({ media: _, ...rest }: Question, id: string): number {
 function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; medium: Medium; uses: number }) {
   const act = store.getState().do;
   const set = (change: Partial<Medium>) => act(setMedium(store.getState().question, id, { ...medium, ...change }));
+  const [open, setOpen] = useState(() => !medium.decorative && !medium.description?.trim());
   const silent = !medium.decorative && !medium.description?.trim();
   return (
     <li className="py-2">
-      <details open={silent}>
+      <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="cursor-pointer flex items-center gap-2">
           {medium.kind === 'picture' && <img src={mediumUrl(medium.hash)} alt="" className="h-8 w-12 object-contain bg-paper border border-rule" />}
           <span className="grow truncate">{id}</span>

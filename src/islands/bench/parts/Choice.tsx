@@ -19,7 +19,8 @@ export function Choice<Value extends string>({ label, options, value, onChoose }
       </span>
       <span className="flex flex-wrap gap-1">
         {options.map(([option, words]) => (
-          <label key={option} className="cursor-pointer">
+          // The radio is hidden in place: it has to go along when its panel scrolls.
+          <label key={option} className="relative cursor-pointer">
             <input type="radio" className="sr-only peer" name={name} checked={value === option} onChange={() => onChoose(option)} />
             <span className="block rounded px-2 py-0.5 hover:bg-brass-wash peer-checked:bg-ink peer-checked:hover:bg-ink peer-checked:text-sheet peer-checked:font-semibold peer-focus-visible:outline-3 peer-focus-visible:outline-brass">
               {words}

@@ -17,6 +17,8 @@ import { useZoomAndPan } from './useZoomAndPan';
 import './bench.css';
 
 const MARGIN = 14;
+/** Smaller than this nothing on the scene can be pressed any more: it scrolls instead. */
+const LEAST_FIT = 0.5;
 
 const refUnder = (target: EventTarget | null) => (target instanceof Element ? (target.closest('[data-ref]')?.getAttribute('data-ref') ?? null) : null) as Ref | null;
 
@@ -49,8 +51,9 @@ export function BenchScene({ store }: { store: BenchStore }) {
     }
     if (event.ctrlKey || event.metaKey) return select([underneath(event, selection) ?? ref]);
     if (event.shiftKey) return toggle(ref);
+    const among = selection.has(ref) && selection.size > 1;
     if (!selection.has(ref)) select([ref]);
-    handles.current?.pullFrom(event.nativeEvent);
+    handles.current?.pullFrom(event.nativeEvent, among ? () => select([ref]) : undefined);
   };
   // Only a focus that came by the keyboard selects: a press has its own meaning.
   const focus = (event: FocusEvent) => {
@@ -144,5 +147,5 @@ function useFit(room: RefObject<HTMLElement | null>, scene: { width: number; hei
     measure();
     return () => observer.disconnect();
   }, [room]);
-  return Math.max(0.2, Math.min(size.w / scene.width, size.h / scene.height, 2));
+  return Math.max(LEAST_FIT, Math.min(size.w / scene.width, size.h / scene.height, 2));
 }

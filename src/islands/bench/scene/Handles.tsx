@@ -5,10 +5,12 @@ import { type BenchStore, framesOf, type Pull } from '../store';
 import { movedBy, type Pulling, pulled, resizedBy, scaledBy, turnedBy } from './pulling';
 
 const SNAP_PIXELS = 6;
+/** A press that moves less than this is no pull. */
+const STILL_PIXELS = 4;
 
 export interface HandlesControl {
-  /** Begins to pull what is selected with the press that selected it. */
-  pullFrom(event: PointerEvent): void;
+  /** Begins to pull what is selected with the press on it; a press that ends without a pull is told. */
+  pullFrom(event: PointerEvent, pressed?: () => void): void;
 }
 
 interface Props {
@@ -44,7 +46,11 @@ export function Handles({ store, stage, scale, ref }: Props) {
   useEffect(() => moveable.current?.updateRect(), [question, scale, targets]);
 
   useImperativeHandle(ref, () => ({
-    pullFrom: (event) => {
+    pullFrom: (event, pressed) => {
+      if (pressed) {
+        const lift = ({ clientX, clientY }: PointerEvent) => Math.hypot(clientX - event.clientX, clientY - event.clientY) < STILL_PIXELS && pressed();
+        window.addEventListener('pointerup', lift, { once: true });
+      }
       // The handles reach a newly selected target with the next frame; a press that has ended by then was a press, not a pull.
       let ended = false;
       const end = () => {
@@ -93,13 +99,6 @@ export function Handles({ store, stage, scale, ref }: Props) {
       onResizeGroupEnd={end}
       onRotateEnd={end}
       onRotateGroupEnd={end}
-      onClickGroup={({ inputTarget, inputEvent }) => {
-        // A press on one of several that are selected is a press on it.
-        const pressed = inputTarget.closest('[data-ref]')?.getAttribute('data-ref') as Ref | null | undefined;
-        if (!pressed) return;
-        if (stepped(inputEvent)) store.getState().toggle(pressed);
-        else store.getState().select([pressed]);
-      }}
     />
   );
 }

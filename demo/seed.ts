@@ -1,7 +1,7 @@
 // Fills an empty database with the demo: people, a course, questions, a release and some sittings of it, made through the same functions as people's own.
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, extname, join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { learnerEdition, type Question, random, seedOf } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
@@ -13,10 +13,12 @@ import type { As, Context, Learner, Teacher } from '../src/server/context';
 import { makeCourse } from '../src/server/courses/courses';
 import { user } from '../src/server/database/accountTables';
 import type { Result } from '../src/server/errors';
+import { takeMedium } from '../src/server/media/media';
 import { publish } from '../src/server/releases/publish';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
+import { demoQuestions, type Kept } from './made';
 
 /** The demo's course and its release: fixed, so that tests and links find them. */
 const COURSE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101';
@@ -37,6 +39,21 @@ function readQuestions(): Question[] {
       if (!parsed.ok) throw new Error(`${file}: ${JSON.stringify(parsed.problems)}`);
       return parsed.question;
     });
+}
+
+const drawer = join(import.meta.dirname, 'media');
+const TYPES: Readonly<Record<string, string>> = { '.svg': 'image/svg+xml', '.wav': 'audio/wav' };
+
+/** The demo's own drawings and sounds, kept as a teacher's are, by the names of their files. */
+async function keepMedia(as: As<Teacher>): Promise<Kept> {
+  const kept: [string, Kept[string]][] = [];
+  for (const file of readdirSync(drawer).sort()) {
+    const { hash, kind, weight } = must(
+      await takeMedium(as, { name: file, claimed: TYPES[extname(file)] ?? '', bytes: readFileSync(join(drawer, file)), room: { width: 960, height: 540 } }),
+    );
+    kept.push([basename(file, extname(file)), { hash, kind, weight }]);
+  }
+  return Object.fromEntries(kept);
 }
 
 /** A learner of some skill sorts the items, checks, and mends what was wrong, as long as there are tries. */
@@ -75,7 +92,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
     const { id } = must(await makeLearner(odile, COURSE, { name, username, password: DEMO_PASSWORD }));
     learners.push({ ...app, person: { id, name, username, role: 'learner' } });
   }
-  const questions = readQuestions();
+  const questions = [...readQuestions(), ...demoQuestions(await keepMedia(odile))];
   for (const question of questions) must(await keepNew(odile, question));
   const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
   must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { findings, questionModel } from '../src/core';
+import { demoQuestions, type Kept } from '../demo/made';
+import { findings, prove, questionModel } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
 import { stringify } from '../src/formats/csv';
 import { allowsOrigin } from '../src/server/accounts/origins';
@@ -63,5 +64,18 @@ describe('the demo', () => {
   it.each(readdirSync(folder))('%s is sound', (file) => {
     const parsed = parseQuestionText(readFileSync(join(folder, file), 'utf8'));
     expect(parsed.ok ? findings(questionModel(parsed.question)) : parsed.problems).toEqual([]);
+  });
+
+  const kept: Kept = Object.fromEntries(
+    readdirSync(join(import.meta.dirname, '../demo/media')).map((file) => [
+      file.replace(/\..*$/, ''),
+      { hash: 'a'.repeat(64), kind: file.endsWith('.wav') ? 'sound' : 'picture', weight: 1000 },
+    ]),
+  );
+  it.each(demoQuestions(kept).map((question) => [question.title, question] as const))('%s is as it should be', (title, question) => {
+    const { solvable, findings: found } = prove(questionModel(question), 3000, { now: () => performance.now() });
+    const severe = found.filter(({ severity }) => severity !== 'note');
+    if (title.startsWith('Faulty')) expect([solvable, severe.filter(({ severity }) => severity === 'error').length]).toEqual([false, 5]);
+    else expect([solvable, severe]).toEqual([true, []]);
   });
 });

@@ -25,12 +25,10 @@ function whatOf(thing: Thing): string {
   }
 }
 
-/** A thing as a row: what it is (press to select), and its numbers, which follow a pull on the scene. */
+/** A thing as a row: what it is (press to select), and its numbers. While it is pulled, the figures over the scene follow; these when it is let go. */
 export function LedgerRow({ store, thing, frame, index, top, grid, onPress }: Props) {
   const selected = store((s) => s.selection.has(thing.ref));
   const veiled = store((s) => s.question.bench.veiled.includes(thing.ref));
-  const pulled = store.pull((s) => s.draft.get(thing.ref));
-  const shown = pulled ?? frame;
   const name = nameOf(thing);
   const select = () => !store.getState().selection.has(thing.ref) && store.getState().select([thing.ref]);
   return (
@@ -58,7 +56,7 @@ export function LedgerRow({ store, thing, frame, index, top, grid, onPress }: Pr
         </button>
       </span>
       {COLUMNS.map((column, i) => {
-        const text = column.read(thing, shown);
+        const text = column.read(thing, frame);
         return (
           // biome-ignore lint/a11y/useSemanticElements: see above
           // biome-ignore lint/a11y/useFocusableInteractive: the field in it is

@@ -1,23 +1,27 @@
-import { around, type Ref, standingAt, thingAt, thresholdOf } from '../../../core';
+import type { CSSProperties } from 'react';
+import { around, type Guide, type Ref, standingAt, thingAt, thresholdOf } from '../../../core';
 import { modelOf } from '../key/ghosts';
 import { type BenchStore, framesOf } from '../store';
 import { place } from './ThingView';
 
+/** As many lines as are shown at once. They stay in the page: putting them in and taking them out with each move would cost more than the move. */
+const MOST_GUIDES = 6;
+const AWAY = { display: 'block', width: 0, height: 0 };
+
 /** The lines on which what is pulled shares an edge or a middle with something. */
 export function Guides({ store, scale }: { store: BenchStore; scale: number }) {
   const guides = store.pull((s) => s.guides);
-  return guides.map(({ axis, at, from, to }) => (
-    <div
-      key={`${axis}${at}`}
-      className="bench-guide"
-      style={
-        axis === 'x'
-          ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale }
-          : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale }
-      }
-    />
-  ));
+  return Array.from({ length: MOST_GUIDES }, (_, i) => {
+    const guide = guides[i];
+    // biome-ignore lint/suspicious/noArrayIndexKey: lines have no names, and are all alike
+    return <div key={i} className="bench-guide" style={guide ? lineOf(guide, scale) : AWAY} />;
+  });
 }
+
+const lineOf = ({ axis, at, from, to }: Guide, scale: number): CSSProperties =>
+  axis === 'x'
+    ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale }
+    : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale };
 
 /** The numbers of what is selected, while it is pulled too. */
 export function Readout({ store }: { store: BenchStore }) {
@@ -31,8 +35,7 @@ export function Readout({ store }: { store: BenchStore }) {
   const box = around(chosen);
   return (
     <span className="figures text-brass whitespace-nowrap px-1" aria-hidden>
-      {Math.round(box.x)}, {Math.round(box.y)} · {Math.round(box.w)} × {Math.round(box.h)}
-      {chosen.length === 1 && first.rotation !== 0 && ` · ${first.rotation}°`}
+      {`${Math.round(box.x)}, ${Math.round(box.y)} · ${Math.round(box.w)} × ${Math.round(box.h)}${chosen.length === 1 && first.rotation !== 0 ? ` · ${first.rotation}°` : ''}`}
     </span>
   );
 }

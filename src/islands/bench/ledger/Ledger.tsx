@@ -12,7 +12,7 @@ import { LedgerTools } from './LedgerTools';
 import './ledger.css';
 
 export const ROW_PIXELS = 29;
-const OVERSCAN = 8;
+const OVERSCAN = 2;
 
 /** Where in the Ledger the author is: rows are things in the order shown. */
 export interface LedgerPlace {

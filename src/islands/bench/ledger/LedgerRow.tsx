@@ -39,7 +39,7 @@ export function LedgerRow({ store, thing, frame, index, top, grid, onPress }: Pr
       aria-rowindex={index + 2}
       aria-selected={selected}
       className={`ledger-row ${selected ? 'bg-brass-wash' : ''} ${veiled ? 'ledger-veiled' : ''}`}
-      style={{ ...grid, transform: `translateY(${top}px)` }}
+      style={{ ...grid, top }}
     >
       {/* biome-ignore lint/a11y/useSemanticElements: see above */}
       {/* biome-ignore lint/a11y/useFocusableInteractive: the button in it is */}

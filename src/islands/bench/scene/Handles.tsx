@@ -108,14 +108,22 @@ function useDrawn(store: BenchStore, stage: RefObject<HTMLDivElement | null>, sc
   const followers = useRef<ReadonlyMap<Ref, Frame>>(new Map());
   useEffect(() => {
     const draw = (frames: Iterable<readonly [Ref, Frame]>) => {
+      const base = framesOf(store.getState().question);
       for (const [ref, frame] of frames) {
         const element = elementOf(stage.current, ref);
         if (!element) continue;
+        const from = base.get(ref);
+        const turn = frame.rotation === 0 ? '' : `rotate(${frame.rotation}deg)`;
+        if (from && from.w === frame.w && from.h === frame.h && from.rotation === frame.rotation && (from.x !== frame.x || from.y !== frame.y)) {
+          // A move alone is drawn without laying the page out again.
+          element.style.transform = `translate(${(frame.x - from.x) * scale}px, ${(frame.y - from.y) * scale}px) ${turn}`;
+          continue;
+        }
         element.style.left = `${frame.x * scale}px`;
         element.style.top = `${frame.y * scale}px`;
         element.style.width = `${frame.w * scale}px`;
         element.style.height = `${frame.h * scale}px`;
-        element.style.transform = frame.rotation === 0 ? '' : `rotate(${frame.rotation}deg)`;
+        element.style.transform = turn;
       }
     };
     return store.pull.subscribe(({ draft }, before) => {

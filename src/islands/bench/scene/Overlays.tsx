@@ -19,9 +19,7 @@ export function Guides({ store, scale }: { store: BenchStore; scale: number }) {
 }
 
 const lineOf = ({ axis, at, from, to }: Guide, scale: number): CSSProperties =>
-  axis === 'x'
-    ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale }
-    : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale };
+  axis === 'x' ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale } : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale };
 
 /** The numbers of what is selected, while it is pulled too. */
 export function Readout({ store }: { store: BenchStore }) {

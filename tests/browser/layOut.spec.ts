@@ -193,6 +193,7 @@ test('zoomed, panned, snapped to a grid or to nothing; what lies underneath is r
   expect(Number(await cell(page, 'y of Must stay moist').inputValue()) % 50).toBe(0);
 
   // The zone under the tag, by a press with Control.
+  await tag(page, 'Gravel').click();
   await typed(cell(page, 'x of Gravel'), '300');
   await typed(cell(page, 'y of Gravel'), '200');
   await tag(page, 'Gravel').click();

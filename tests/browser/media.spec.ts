@@ -34,7 +34,7 @@ test('a picture is dropped on the scene, made light, described, and worn by an i
   await typed(cell(page, 'Licence of cold-room'), 'CC BY 4.0, Tarn Hollow');
   await tag(page, 'Barley').click();
   await page.getByRole('button', { name: 'Picture: choose' }).click();
-  await page.getByRole('dialog', { name: 'A picture' }).getByRole('button', { name: 'cold-room' }).click();
+  await page.getByRole('dialog', { name: 'A picture' }).getByRole('button', { name: 'cold-room', exact: true }).click();
   await expect(tag(page, 'Barley').locator('img')).toBeVisible();
   await kept(page);
   const question = await keptQuestion(page, id);

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import type { Question } from '../../core';
 import { BenchTop } from './BenchTop';
@@ -12,6 +12,7 @@ import { LayOut } from './layOut/LayOut';
 import { Ledger } from './ledger/Ledger';
 import { useFileDrop } from './media/useFileDrop';
 import { PublishDialog } from './PublishDialog';
+import { Later } from './parts/Later';
 import { ProofPanel } from './proof/ProofPanel';
 import { useProving } from './proof/useProving';
 import { Stations } from './Stations';
@@ -19,10 +20,17 @@ import { BenchScene } from './scene/BenchScene';
 import { type BenchStore, benchStore } from './store';
 import { WordsAndMarks } from './words/WordsAndMarks';
 
-// What is opened now and then comes when it is.
-const Rehearse = lazy(() => import('./rehearse/Rehearse').then((m) => ({ default: m.Rehearse })));
-const Versions = lazy(() => import('./versions/Versions').then((m) => ({ default: m.Versions })));
-const CommandPalette = lazy(() => import('./commands/CommandPalette').then((m) => ({ default: m.CommandPalette })));
+/** What is opened now and then comes apart from the rest, and is fetched once the Bench stands: then it is there when the line is down, too. */
+const parts = {
+  rehearse: () => import('./rehearse/Rehearse'),
+  versions: () => import('./versions/Versions'),
+  commands: () => import('./commands/CommandPalette'),
+  editor: () => import('./rich/Editor'),
+};
+const Rehearse = lazy(() => parts.rehearse().then((m) => ({ default: m.Rehearse })));
+const Versions = lazy(() => parts.versions().then((m) => ({ default: m.Versions })));
+const CommandPalette = lazy(() => parts.commands().then((m) => ({ default: m.CommandPalette })));
+const SOON_MS = 1200;
 
 /** The workspace where one question is made. */
 export function Bench({ question, revision, keptAt }: { question: Question; revision: number; keptAt: string }) {
@@ -32,8 +40,9 @@ export function Bench({ question, revision, keptAt }: { question: Question; revi
   useProving(store);
   const dropping = useFileDrop(store);
   useEffect(() => {
-    // Fetched once the Bench stands, so that it is there when the keys ask for it.
-    const soon = setTimeout(() => void import('./commands/CommandPalette'), 1500);
+    // One that cannot be had now is asked for again when it is opened.
+    const fetchAll = () => Object.values(parts).map((part) => part().catch(() => null));
+    const soon = setTimeout(fetchAll, SOON_MS);
     return () => clearTimeout(soon);
   }, []);
   useEffect(() => {
@@ -90,28 +99,21 @@ function Panel({ store }: { store: BenchStore }) {
 /** What lies open over the Bench. */
 function Over({ store }: { store: BenchStore }) {
   const open = store((s) => s.open);
+  const close = () => store.getState().show(null);
   switch (open) {
     case 'publish':
-      return <PublishDialog store={store} onClose={() => store.getState().show(null)} />;
+      return <PublishDialog store={store} onClose={close} />;
     case 'shortcuts':
       return <Shortcuts store={store} />;
     case 'commands':
-      return (
-        <Suspense>
-          <CommandPalette store={store} />
-        </Suspense>
-      );
     case 'rehearse':
-      return (
-        <Suspense>
-          <Rehearse store={store} />
-        </Suspense>
-      );
     case 'versions':
       return (
-        <Suspense>
-          <Versions store={store} />
-        </Suspense>
+        <Later onGiveUp={close}>
+          {open === 'commands' && <CommandPalette store={store} />}
+          {open === 'rehearse' && <Rehearse store={store} />}
+          {open === 'versions' && <Versions store={store} />}
+        </Later>
       );
     case 'rename':
     case null:

@@ -1,5 +1,6 @@
-import { type ComponentProps, lazy, Suspense } from 'react';
+import { type ComponentProps, lazy } from 'react';
 import { plainText } from '../../../core/document';
+import { Later } from '../parts/Later';
 import './rich.css';
 
 // Tiptap weighs more than the rest of the Bench: it comes with the first text that is edited.
@@ -7,8 +8,8 @@ const RichEditor = lazy(() => import('./Editor'));
 
 export function RichField(props: ComponentProps<typeof RichEditor>) {
   return (
-    <Suspense fallback={<div className="rich-frame p-2 text-mute">{plainText(props.value) || '…'}</div>}>
+    <Later waiting={<div className="rich-frame p-2 text-mute">{plainText(props.value) || '…'}</div>}>
       <RichEditor {...props} />
-    </Suspense>
+    </Later>
   );
 }

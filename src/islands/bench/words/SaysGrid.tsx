@@ -35,6 +35,7 @@ export function SaysGrid({ store }: { store: BenchStore }) {
           const cell = { item: item.id, zone: zone.id };
           const say = sayIn(question, cell);
           const belongs = belongsIn(question, cell);
+          const keyed = question.key.some((entry) => entry.zone === zone.id);
           const isOpen = open?.item === item.id && open.zone === zone.id;
           return (
             <button
@@ -42,11 +43,13 @@ export function SaysGrid({ store }: { store: BenchStore }) {
               data-row={row}
               data-column={column}
               aria-pressed={isOpen}
-              aria-label={`${item.label || item.id} in ${zone.label || zone.id}, ${belongs ? 'right' : 'wrong'}: ${say ? plainText(say.text) || 'a picture or a sound' : 'nothing is said'}`}
+              // In a neutral zone nothing is right or wrong, so there is nothing to say.
+              disabled={!keyed}
+              aria-label={`${item.label || item.id} in ${zone.label || zone.id}, ${belongs ? 'right' : keyed ? 'wrong' : 'neutral'}: ${say ? plainText(say.text) || 'a picture or a sound' : 'nothing is said'}`}
               className={`says-cell ${belongs ? 'says-right' : ''} ${isOpen ? 'says-open' : ''}`}
               onClick={() => setOpen(isOpen ? null : cell)}
             >
-              {say ? '“ ”' : '+'}
+              {say ? '“ ”' : keyed ? '+' : ''}
             </button>
           );
         }}

@@ -24,7 +24,8 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
   const selection = store((s) => s.selection);
   const act = store.getState().do;
   const now = () => store.getState().question;
-  const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)));
+  // Of a neutral zone nothing is right or wrong, and nothing is said.
+  const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)) && entryOf(question, id) !== undefined);
   const { show } = question;
   return (
     <>

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { bed, cell, kept, keptQuestion, openCopy, station, tag, typed } from './bench';
-import { accessible, centre, expect, test } from './support';
+import { accessible, centre, DEMO, expect, test } from './support';
 
 test('Measures: what does not fit is seen and made to fit; items as wide as the zone', async ({ page }) => {
   const id = await openCopy(page);
@@ -142,6 +142,17 @@ test('Words & marks: feedback by the cell, hints, buttons, and what five typical
   expect(question.show.modelAnswer).toBe('always');
   expect(question.buttons.check).toBe('Store them');
   await accessible(page);
+});
+
+test('words that are there already stand in their fields, and looking at them changes nothing', async ({ page }) => {
+  await openCopy(page, DEMO.bean);
+  await station(page, /^Words/).click();
+  await expect(page.getByRole('textbox', { name: 'Feedback: all right' })).toHaveText('Every part has its name.');
+  await page.getByRole('textbox', { name: 'Feedback: all right' }).click();
+  await page.getByRole('textbox', { name: 'Hint 1' }).click();
+  await page.getByRole('textbox', { name: 'Prompt' }).click();
+  await page.locator('[data-bench-scene]').focus();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
 });
 
 test('Proof mends what it finds, in one step that can be taken back', async ({ page }) => {

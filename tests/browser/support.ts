@@ -88,4 +88,9 @@ export async function accessible(page: Page): Promise<void> {
   );
 }
 
-export const DEMO = { release: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201', course: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101', drying: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001' };
+export const DEMO = {
+  release: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201',
+  course: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101',
+  drying: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001',
+  bean: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0004',
+};

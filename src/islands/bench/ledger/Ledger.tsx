@@ -199,7 +199,7 @@ export function Ledger({ store }: { store: BenchStore }) {
                     aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                     className={`ledger-heading ${column.numeric ? 'justify-end' : ''}`}
                   >
-                    <button type="button" className="inline-flex items-center gap-1 cursor-pointer hover:text-ink" onClick={header.column.getToggleSortingHandler()}>
+                    <button type="button" className="inline-flex items-center gap-1 h-6 min-w-6 cursor-pointer hover:text-ink" onClick={header.column.getToggleSortingHandler()}>
                       {column.words}
                       {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
                       {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}

@@ -4,7 +4,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { Bold, Italic, List, ListOrdered } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Rich } from '../../../core';
-import { fromEditor, toEditor } from './convert';
+import { fromEditor, sameText, toEditor } from './convert';
 
 const TINTS = ['ink', 'mute', 'brass', 'verdigris', 'brick'] as const;
 
@@ -72,12 +72,12 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
     editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true', class: 'rich-editor', style: `min-height: ${lines * 1.5}em` } },
     onBlur: ({ editor: left }) => {
       const typed = fromEditor(left.getJSON());
-      if (JSON.stringify(typed) !== JSON.stringify(latest.current.value)) latest.current.onTyped(typed);
+      if (!sameText(typed, latest.current.value)) latest.current.onTyped(typed);
     },
   });
   // Undo elsewhere, another thing selected: the text follows.
   useEffect(() => {
-    if (!editor.isFocused && JSON.stringify(fromEditor(editor.getJSON())) !== JSON.stringify(value)) editor.commands.setContent(toEditor(value));
+    if (!editor.isDestroyed && !editor.isFocused && !sameText(fromEditor(editor.getJSON()), value)) editor.commands.setContent(toEditor(value));
   }, [editor, value]);
   const on = useEditorState({
     editor,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Rich } from '../../../core';
-import { fromEditor, toEditor } from './convert';
+import { fromEditor, sameText, toEditor } from './convert';
 
 const run = fc.oneof(
   fc.record({ text: fc.string({ minLength: 1 }), strong: fc.constant(true), colour: fc.constantFrom('brass', 'ink') }, { requiredKeys: ['text'] }),
@@ -30,6 +30,13 @@ describe('rich text and the editor', () => {
   it('nothing but white space is nothing', () => {
     expect(fromEditor(toEditor(null))).toBeNull();
     expect(fromEditor({ type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: '  ' }] }] })).toBeNull();
+  });
+
+  it('a switch that is off is as one left out', () => {
+    const paragraph = (run: object) => ({ blocks: [{ type: 'paragraph', dir: undefined, runs: [run] }] }) as unknown as Rich;
+    expect(sameText(paragraph({ text: 'Dry', strong: false, em: false }), paragraph({ text: 'Dry' }))).toBe(true);
+    expect(sameText(paragraph({ text: 'Dry', strong: true }), paragraph({ text: 'Dry' }))).toBe(false);
+    expect(sameText(null, paragraph({ text: ' ' }))).toBe(true);
   });
 
   it('what the editor may hold besides is left out', () => {

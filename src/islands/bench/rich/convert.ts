@@ -75,3 +75,6 @@ function runFromEditor(node: JSONContent): Run[] {
   if (node.type === 'hardBreak') return [{ text: '\n', ...style } as Run];
   return node.type === 'text' && node.text ? [{ text: node.text, ...style } as Run] : [];
 }
+
+/** Do two texts say the same in the same form? A switch that is off says what one left out does. */
+export const sameText = (a: Rich | null, b: Rich | null): boolean => JSON.stringify(fromEditor(toEditor(a))) === JSON.stringify(fromEditor(toEditor(b)));

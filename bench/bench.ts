@@ -1,13 +1,13 @@
 // The measurements of the Bench: dragging on a crowded scene against a page that moves one bare element with the same handle library, and opening a crowded question against a small one.
 import { createServer } from 'node:http';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
-import { build } from 'esbuild';
 import type { Question } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import { keepNew } from '../src/server/vault/questions';
 import { must, teacher } from '../tests/support/app';
+import { bundled } from './bundle';
 import { type Measured, median, report, shown } from './measure';
 import { benchServer } from './server';
 import { traced, workPerMove } from './trace';
@@ -53,23 +53,13 @@ function crowd(id: string, items: number, zones: number): Question {
 
 /** A page that moves one element with the handle library and nothing else. */
 async function barePage(): Promise<string> {
-  const bundle = await build({
-    stdin: {
-      contents: `import { createElement as h, useRef, useState, useEffect } from 'react'; import { createRoot } from 'react-dom/client'; import Moveable from 'react-moveable';
+  const bundle =
+    await bundled(`import { createElement as h, useRef, useState, useEffect } from 'react'; import { createRoot } from 'react-dom/client'; import Moveable from 'react-moveable';
         function Page() { const ref = useRef(null); const [on, setOn] = useState(null); useEffect(() => setOn(ref.current), []);
           return h('div', null, h('div', { ref, id: 'bare', style: { position: 'absolute', left: 300, top: 300, width: 70, height: 30, background: '#8a5c0d' } }),
             on && h(Moveable, { target: on, draggable: true, resizable: true, origin: false, throttleDrag: 0, onDrag: (e) => { e.target.style.left = e.left + 'px'; e.target.style.top = e.top + 'px'; } })); }
-        createRoot(document.getElementById('root')).render(h(Page));`,
-      resolveDir: process.cwd(),
-    },
-    bundle: true,
-    minify: true,
-    format: 'esm',
-    target: 'es2022',
-    define: { 'process.env.NODE_ENV': '"production"' },
-    write: false,
-  });
-  return `<!doctype html><html><body><div id="root"></div><script type="module">${bundle.outputFiles[0]?.text.replaceAll('</script', '<\\/script')}</script></body></html>`;
+        createRoot(document.getElementById('root')).render(h(Page));`);
+  return `<!doctype html><html><body><div id="root"></div><script type="module">${bundle.replaceAll('</script', '<\\/script')}</script></body></html>`;
 }
 
 /** Milliseconds of main-thread work for each move, while the thing at a point is dragged in a circle. */

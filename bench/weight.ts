@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { build } from 'esbuild';
+import { bundled } from './bundle';
 import type { Measured } from './measure';
 
 /** Minified and gzipped bytes of JavaScript. */
@@ -23,20 +23,9 @@ export async function weight(origin: string, page: string): Promise<Measured> {
   const inline = [...page.matchAll(/<script(?![^>]*src=)[^>]*>(.*?)<\/script>/gs)].map(([, text]) => text ?? '').join('\n');
   const ours = [...files].reduce((sum, file) => sum + gzipped(readFileSync(file)), 0) + gzipped(inline);
 
-  const bare = await build({
-    stdin: {
-      contents: `import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import * as dnd from '@dnd-kit/core';
-        createRoot(document.body).render(h(dnd.DndContext, null, Object.keys(dnd).join()));`,
-      resolveDir: process.cwd(),
-    },
-    bundle: true,
-    minify: true,
-    format: 'esm',
-    target: 'es2022',
-    define: { 'process.env.NODE_ENV': '"production"' },
-    write: false,
-  });
-  const least = gzipped(bare.outputFiles[0]?.contents ?? '');
+  const bare = await bundled(`import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import * as dnd from '@dnd-kit/core';
+        createRoot(document.body).render(h(dnd.DndContext, null, Object.keys(dnd).join()));`);
+  const least = gzipped(bare);
   const ratio = ours / least;
   return { name: 'learner page JavaScript, gzipped / React, React DOM and @dnd-kit/core', value: ratio.toFixed(3), goal: '≤ 1.4', met: ratio <= 1.4, page: origin, ours, least };
 }

@@ -130,6 +130,14 @@ describe('media', () => {
     expect(await refused('huge.png', 'image/png', await photo(9000, 7000).png({ compressionLevel: 1 }).toBuffer())).toMatch(/too many pixels/);
   });
 
+  it('a film is known by its first bytes and kept as it is', async () => {
+    const mp4 = Uint8Array.from([0, 0, 0, 24, ...text('ftypisom'), 0, 0, 2, 0, ...text('isomiso2'), 0, 0, 0, 8, ...text('mdat')]);
+    const webm = Uint8Array.from([0x1a, 0x45, 0xdf, 0xa3, 0x87, 0x42, 0x82, 0x84, ...text('webm')]);
+    expect(await take('door.mp4', 'video/mp4', mp4)).toMatchObject({ ok: true, value: { kind: 'film', type: 'video/mp4', weight: mp4.length } });
+    expect(await take('door.webm', 'video/webm', webm)).toMatchObject({ ok: true, value: { kind: 'film', type: 'video/webm' } });
+    expect(await refused('door.mp4', 'video/mp4', webm)).toBe('notTaken: "door.mp4": It says it is MP4, but it is WebM. Save it as what it is.');
+  });
+
   it('a sound is kept as it is', async () => {
     const result = await take('paper.wav', 'audio/x-wav', WAV);
     expect(result).toMatchObject({ ok: true, value: { kind: 'sound', type: 'audio/wav', weight: WAV.length } });

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { SentMove } from '../src/core';
 import { resetLearnerPassword } from '../src/server/accounts/people';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { openCourse, releasesFor } from '../src/server/courses/courses';
 import { publish } from '../src/server/releases/publish';
 import { resultsCsv, resultsOf } from '../src/server/releases/results';
-import type { SentMove } from '../src/server/sittings/moves';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
 import { copyQuestion, editQuestion, keepNew, listQuestions, openQuestion, setDeleted } from '../src/server/vault/questions';

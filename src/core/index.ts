@@ -43,4 +43,5 @@ export { type Clock, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { random, seedOf, shuffled } from './random/random';
 export { type LearnerEdition, type LearnerItem, type LearnerMedium, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './sitting/learnerEdition';
+export { inOwnNames, type SentMove } from './sitting/sent';
 export { type BoardView, boardView, type NamedCopy, namer, type QuestionView, questionView, type TryView, tryView } from './sitting/view';

@@ -19,7 +19,7 @@ export { log } from './log';
 export { type KeptMedium, listMedia, type MediumRow, readMedium, takeMedium } from './media/media';
 export { publish } from './releases/publish';
 export { type ResultRow, type ResultsView, resultsCsv, resultsOf } from './releases/results';
-export { type Answer, type SentMove, takeMoves } from './sittings/moves';
+export { type Answer, takeMoves } from './sittings/moves';
 export { sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export type { SittingView } from './sittings/view';

@@ -1,7 +1,6 @@
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
-import { type Edit, LIST_FIELDS, NAMED_FIELDS } from '../../core';
+import { type Edit, LIST_FIELDS, NAMED_FIELDS, type SentMove } from '../../core';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
-import type { SentMove } from '../sittings/moves';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
 const uuid = () =>

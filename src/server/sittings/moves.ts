@@ -1,27 +1,10 @@
-import { type Move, markSoFar, namer, type TryView, takeMove, tryView } from '../../core';
+import { inOwnNames, type Move, markSoFar, namer, type SentMove, type TryView, takeMove, tryView } from '../../core';
 import type { Context } from '../context';
 import { fail, ok, type Result } from '../errors';
 import { type Addition, keep } from './keep';
 import { recall, remember } from './recent';
 import { type At, sittingOf, standingOf } from './standing';
 import { viewOf } from './view';
-
-/** A move as a learner's browser sends it: drawn names, and an id it made. */
-export type SentMove =
-  | {
-      readonly id: string;
-      readonly kind: 'drop';
-      readonly item: string;
-      readonly copy: number;
-      readonly x: number;
-      readonly y: number;
-      readonly px: number;
-      readonly py: number;
-      readonly at?: number | undefined;
-    }
-  | { readonly id: string; readonly kind: 'put'; readonly item: string; readonly copy: number; readonly zone: string | null; readonly at?: number | undefined }
-  | { readonly id: string; readonly kind: 'reset' }
-  | { readonly id: string; readonly kind: 'check' };
 
 export interface Sent {
   readonly question: number;
@@ -109,7 +92,7 @@ function takeAll(at: At, fresh: readonly SentMove[]): Result<{ next: At; bodies:
   let { standing } = at;
   const bodies: Move[] = [];
   for (const [i, sent] of fresh.entries()) {
-    const body = inOwnNames(sent, at);
+    const body = inOwnNames(sent, at.names);
     const taken = takeMove(at.model, standing, body);
     if (!taken.ok && taken.reason === 'ended') return fail('alreadyEnded');
     if (!taken.ok) return fail('invalid', { problems: [{ path: `moves[${i}].${taken.path}`, message: 'This move cannot be taken.' }] });
@@ -118,21 +101,4 @@ function takeAll(at: At, fresh: readonly SentMove[]): Result<{ next: At; bodies:
     at.known.set(sent.id, at.last + bodies.length);
   }
   return ok({ next: { ...at, standing, last: at.last + bodies.length }, bodies });
-}
-
-/** A drawn name that is not of this sitting becomes a name no item has, and is refused with its place like any other. */
-function inOwnNames(sent: SentMove, { names }: At): Move {
-  switch (sent.kind) {
-    case 'reset':
-    case 'check':
-      return { kind: sent.kind };
-    case 'drop': {
-      const { id: _, item, ...rest } = sent;
-      return { ...rest, item: names.itemId.get(item) ?? '' };
-    }
-    case 'put': {
-      const { id: _, item, zone, ...rest } = sent;
-      return { ...rest, item: names.itemId.get(item) ?? '', zone: zone === null ? null : (names.zoneId.get(zone) ?? '') };
-    }
-  }
 }

@@ -101,7 +101,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
         <button type="button" className="btn btn-quiet btn-xs" onClick={again}>
           <RotateCcw size={14} aria-hidden /> Start over
         </button>
-        <button type="button" className="btn btn-quiet btn-xs max-w-44" title="To what was touched last, on the Bench" onClick={back} disabled={!spot}>
+        <button type="button" className="btn btn-quiet btn-xs max-w-60" title="To what was touched last, on the Bench" onClick={back} disabled={!spot}>
           <CornerUpLeft size={14} aria-hidden /> <span className="truncate">Back to the spot{spot ? `: ${nameOf(spot)}` : ''}</span>
         </button>
         <button type="button" className="btn btn-primary btn-sm" onClick={close}>

@@ -1,7 +1,7 @@
 import {
   boardView,
+  inOwnNames,
   learnerEdition,
-  type Move,
   markSoFar,
   type Names,
   namer,
@@ -16,7 +16,7 @@ import {
 } from '../../../core';
 import type { ApiResult } from '../../../ui/api';
 import type { Send } from '../../player/store';
-import type { Answer, SentMove, SittingView } from '../../player/types';
+import type { Answer, SittingView } from '../../player/types';
 
 /** A sitting that nobody keeps: the question as a learner has it, judged beside it by the same core that judges on the server. */
 export interface Rehearsal {
@@ -32,21 +32,6 @@ export function rehearsal(question: Question, seed: string): Rehearsal {
   let standing: Standing = untouched(model);
   let last = 0;
 
-  const own = (sent: SentMove): Move => {
-    switch (sent.kind) {
-      case 'reset':
-      case 'check':
-        return { kind: sent.kind };
-      case 'drop': {
-        const { id: _, item, ...rest } = sent;
-        return { ...rest, item: names.itemId.get(item) ?? '' };
-      }
-      case 'put': {
-        const { id: _, item, zone, ...rest } = sent;
-        return { ...rest, item: names.itemId.get(item) ?? '', zone: zone === null ? null : (names.zoneId.get(zone) ?? '') };
-      }
-    }
-  };
   const answer = (judged: boolean): ApiResult<Answer> => {
     const best = markSoFar(model, standing.tries);
     return {
@@ -64,7 +49,7 @@ export function rehearsal(question: Question, seed: string): Rehearsal {
   const send: Send = async (_, moves) => {
     let judged = false;
     for (const move of moves) {
-      const taken = takeMove(model, standing, own(move));
+      const taken = takeMove(model, standing, inOwnNames(move, names));
       if (!taken.ok)
         return {
           ok: false,

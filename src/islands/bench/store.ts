@@ -68,6 +68,8 @@ export interface Pull {
 export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
   readonly keeper: Keeper;
   readonly pull: UseBoundStore<StoreApi<Pull>>;
+  /** The scale at which the scene is shown now: stage pixels for one scene unit. */
+  readonly shown: { scale: number };
   /** Makes what was pulled one step. */
   readonly release: () => void;
 };
@@ -139,7 +141,7 @@ export function benchStore(question: Question, revision: number, keptAt: Date): 
       ),
     );
   };
-  return Object.assign(store, { keeper: kept, pull, release });
+  return Object.assign(store, { keeper: kept, pull, release, shown: { scale: 1 } });
 }
 
 const stillThere = ({ question, selection }: BenchState) => {

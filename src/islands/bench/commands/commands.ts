@@ -35,10 +35,7 @@ export interface Command {
 
 const go = (station: Station) => (store: BenchStore) => store.getState().go(station);
 const tool = (to: Tool) => (store: BenchStore) => store.setState({ tool: to });
-const zoomBy = (factor: number) => (store: BenchStore) => {
-  const { zoom } = store.getState();
-  store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, (zoom === 'fit' ? 1 : zoom) * factor)) });
-};
+const zoomBy = (factor: number) => (store: BenchStore) => store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, store.shown.scale * factor)) });
 const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) => {
   const { question, do: act, select } = store.getState();
   const made = make(question);

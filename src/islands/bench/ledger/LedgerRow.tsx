@@ -71,6 +71,7 @@ export function LedgerRow({ store, thing, frame, index, top, grid, onPress }: Pr
                 cell={`${index} ${i}`}
                 className={`ledger-cell ${column.numeric ? 'text-right' : ''}`}
                 value={text}
+                placeholder={column.id === 'name' ? thing.is.id : undefined}
                 problem={(typed) => {
                   const taken = column.take(store.getState().question, thing.ref, typed);
                   return taken.ok ? null : taken.problem;

@@ -4,6 +4,8 @@ interface Props {
   label: string;
   value: string;
   className?: string;
+  /** What stands there while it is empty. */
+  placeholder?: string | undefined;
   /** Its place in a grid, where it stands in one. */
   cell?: string;
   /** Why a text cannot be taken; null: it can. */
@@ -12,7 +14,7 @@ interface Props {
 }
 
 /** A value edited in place: Enter or leaving it takes what was typed, Escape brings back what was there. */
-export function Typed({ label, value, className = '', cell, problem, onTyped }: Props) {
+export function Typed({ label, value, className = '', placeholder, cell, problem, onTyped }: Props) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
   const wrong = problem?.(text) ?? null;
@@ -32,6 +34,7 @@ export function Typed({ label, value, className = '', cell, problem, onTyped }: 
     <input
       aria-label={label}
       data-cell={cell}
+      placeholder={placeholder}
       aria-invalid={wrong === null ? undefined : true}
       title={wrong ?? undefined}
       className={`${className} ${wrong === null ? '' : 'bg-brick-wash'}`}

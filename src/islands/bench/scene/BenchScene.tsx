@@ -1,4 +1,4 @@
-import { type FocusEvent, type PointerEvent, type RefObject, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type FocusEvent, type PointerEvent, type RefObject, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { carrierOf, onScene, type Ref, things } from '../../../core';
 import { plainText } from '../../../core/document';
 import { MediaFrom, RichText, Stage } from '../../../scene';
@@ -33,6 +33,9 @@ export function BenchScene({ store }: { store: BenchStore }) {
   const handles = useRef<HandlesControl>(null);
   const fit = useFit(room, question.scene);
   const scale = zoom === 'fit' ? fit : zoom;
+  useEffect(() => {
+    store.shown.scale = scale;
+  }, [store, scale]);
   const panning = useZoomAndPan(store, room, scale);
   const at = framesOf(question);
   const noted = useMemo(() => ({ locked: new Set<string>(question.bench.locked), veiled: new Set<string>(question.bench.veiled) }), [question.bench]);

@@ -44,7 +44,7 @@ export async function listVersions(as: As<Teacher>, id: string): Promise<Result<
 export async function versionAt(as: As<Teacher>, id: string, revision: number): Promise<Result<{ question: Question }>> {
   const { db, person } = as;
   const row = await db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
-  if (!row || row.deletedAt || revision < 1 || revision > row.revision) return fail('notFound');
+  if (!row || row.deletedAt || !Number.isInteger(revision) || revision < 1 || revision > row.revision) return fail('notFound');
   const later = await db
     .select({ edits: questionRevision.edits })
     .from(questionRevision)

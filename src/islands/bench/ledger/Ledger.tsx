@@ -166,13 +166,12 @@ export function Ledger({ store }: { store: BenchStore }) {
       ) : (
         // biome-ignore lint/a11y/useSemanticElements: rows are drawn as they come into sight, which a table element cannot
         <div
-          ref={scroller}
           role="grid"
           tabIndex={-1}
           aria-label="Everything on the scene with its numbers"
           aria-rowcount={rows.length + 1}
           aria-colcount={COLUMNS.length + 1}
-          className="overflow-auto grow ledger-grid"
+          className="grow min-h-0 ledger-grid"
           onKeyDown={onKey}
           onPaste={paste}
           onCopy={copy}
@@ -210,13 +209,17 @@ export function Ledger({ store }: { store: BenchStore }) {
             )}
           </div>
           {/* biome-ignore lint/a11y/useSemanticElements: see above */}
-          <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
-            {virtual.getVirtualItems().map(({ index, start, key }) => {
-              const thing = rows[index];
-              return (
-                thing && <LedgerRow key={key} store={store} thing={thing} frame={framesOf(question).get(thing.ref) ?? null} index={index} top={start} grid={grid} onPress={press} />
-              );
-            })}
+          <div role="rowgroup" ref={scroller} className="ledger-rows">
+            <div role="presentation" className="relative" style={{ height: virtual.getTotalSize() }}>
+              {virtual.getVirtualItems().map(({ index, start, key }) => {
+                const thing = rows[index];
+                return (
+                  thing && (
+                    <LedgerRow key={key} store={store} thing={thing} frame={framesOf(question).get(thing.ref) ?? null} index={index} top={start} grid={grid} onPress={press} />
+                  )
+                );
+              })}
+            </div>
           </div>
         </div>
       )}

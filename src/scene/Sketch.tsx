@@ -3,7 +3,7 @@ import { dress } from './dress';
 import { FixtureFace } from './FixtureFace';
 import { ItemFace } from './ItemFace';
 import { useMediaSource } from './media';
-import { px } from './px';
+import { pxTurned } from './px';
 import { Stage } from './Stage';
 import { ZoneBed } from './ZoneBed';
 
@@ -24,7 +24,7 @@ export function Sketch({ question, width }: { question: Question; width: number 
 function SketchThing({ question, thing, frame, scale }: { question: Question; thing: Thing | undefined; frame: Frame; scale: number }) {
   const media = useMediaSource();
   const lookOf = (look: string | null) => (look === null ? undefined : question.looks[look]);
-  const place = { ...px(frame, scale), ...(frame.rotation === 0 ? {} : { transform: `rotate(${frame.rotation}deg)` }) };
+  const place = pxTurned(frame, scale);
   switch (thing?.kind) {
     case 'fixture':
       return (

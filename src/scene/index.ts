@@ -2,7 +2,7 @@ export { cssColour, dress, motionIn } from './dress';
 export { FixtureFace } from './FixtureFace';
 export { ItemFace, type ItemState } from './ItemFace';
 export { MediaFrom, type MediaSource, Picture, type Shown as ShownMedium, useMediaSource } from './media';
-export { px } from './px';
+export { px, pxTurned } from './px';
 export { RichText } from './RichText';
 export { Sketch } from './Sketch';
 export { Stage } from './Stage';

@@ -150,8 +150,7 @@ export function duplicate(question: Question, refs: ReadonlySet<Ref>, times: num
   for (let n = 1; n <= times; n++) {
     const one = paste(now, { ...countedOn(source, n), key: [] }, { x: by.x * n, y: by.y * n });
     // A copy of what waits in the tray waits there too.
-    const home = now.items.filter(({ id, home: h }) => h === null && refs.has(refTo('item', id))).length > 0;
-    const added = home ? backInTray(question, one.step, source) : one.step;
+    const added = backInTray(question, one.step, source);
     now = applyAll(now, added);
     step = [...step, ...added];
     made = [...made, ...one.refs];

@@ -1,5 +1,5 @@
 import type { Item, Question, Shape, Zone } from '../document/schema';
-import { type Box, cosSin, type Point, turn } from '../geometry/space';
+import { type Box, cosSin, middleOf, nearTurn, type Point, turn } from '../geometry/space';
 import type { Body } from '../geometry/spots';
 import { homes } from '../judge/homes';
 import type { Step } from './edit';
@@ -16,12 +16,7 @@ export interface Framed {
   readonly frame: Frame;
 }
 
-const middle = ({ x, y, w, h }: Box): Point => ({ x: x + w / 2, y: y + h / 2 });
 const about = (centre: Point, w: number, h: number): Box => ({ x: centre.x - w / 2, y: centre.y - h / 2, w, h });
-const norm = (degrees: number) => {
-  const whole = ((degrees % 360) + 360) % 360;
-  return whole > 180 ? whole - 360 : whole;
-};
 
 /** The box of a shape in its own coordinates, unturned; null for a slot. */
 export function boxOfShape(shape: Shape): Box | null {
@@ -68,7 +63,7 @@ export function onScene(shape: Shape, rotation: number, carrier: Carrier | null)
   if (!carrier) return { shape, rotation };
   const [cos, sin] = cosSin(carrier.rotation);
   const go = (p: Point) => turn({ x: carrier.at.x + p.x, y: carrier.at.y + p.y }, pivotOf(carrier), cos, sin);
-  return { shape: mapped(shape, go), rotation: shape.type === 'polygon' ? 0 : norm(rotation + carrier.rotation) };
+  return { shape: mapped(shape, go), rotation: shape.type === 'polygon' ? 0 : nearTurn(rotation + carrier.rotation) };
 }
 
 /** The other way: a shape of the scene from the carrier's unrotated top left. */
@@ -79,7 +74,7 @@ export function onCarrier(shape: Shape, rotation: number, carrier: Carrier | nul
     const back = turn(p, pivotOf(carrier), cos, sin);
     return { x: back.x - carrier.at.x, y: back.y - carrier.at.y };
   };
-  return { shape: mapped(shape, go), rotation: shape.type === 'polygon' ? 0 : norm(rotation - carrier.rotation) };
+  return { shape: mapped(shape, go), rotation: shape.type === 'polygon' ? 0 : nearTurn(rotation - carrier.rotation) };
 }
 
 function mapped(shape: Shape, go: (p: Point) => Point): Shape {
@@ -92,14 +87,15 @@ function mapped(shape: Shape, go: (p: Point) => Point): Shape {
       }),
     };
   const box = boxOfShape(shape);
-  return box ? shapeInBox(shape, about(go(middle(box)), box.w, box.h)) : shape;
+  return box ? shapeInBox(shape, about(go(middleOf(box)), box.w, box.h)) : shape;
 }
 
 /** Where the zone's carrier stands at the start; null: it does not ride. */
-export function carrierOf(question: Question, zone: Pick<Zone, 'ridesOn'>, at: readonly Point[] = homes(question)): Carrier | null {
-  const index = zone.ridesOn === null ? -1 : question.items.findIndex(({ id }) => id === zone.ridesOn);
+export function carrierOf(question: Question, { ridesOn }: Pick<Zone, 'ridesOn'>, at?: readonly Point[]): Carrier | null {
+  // Most zones stand: where the items are is not worked out for them.
+  const index = ridesOn === null ? -1 : question.items.findIndex(({ id }) => id === ridesOn);
   const item = question.items[index];
-  return item ? { ...item.size, rotation: item.rotation, at: at[index] as Point } : null;
+  return item ? { ...item.size, rotation: item.rotation, at: (at ?? homes(question))[index] as Point } : null;
 }
 
 const frameOfItem = (item: Item, at: Point): Frame => ({ x: at.x, y: at.y, w: item.size.w, h: item.size.h, rotation: item.rotation });
@@ -167,6 +163,6 @@ function setFrame(question: Question, { ref, frame }: Framed, at: readonly Point
 function turnedShape(shape: Shape, rotation: number): { shape: Shape; rotation: number } {
   if (shape.type !== 'polygon' || rotation === 0) return { shape, rotation };
   const [cos, sin] = cosSin(rotation);
-  const centre = middle(boxOfShape(shape) as Box);
+  const centre = middleOf(boxOfShape(shape) as Box);
   return { shape: mapped(shape, (p) => turn(p, centre, cos, sin)), rotation: 0 };
 }

@@ -11,11 +11,13 @@ export interface Cell {
   readonly item: ItemId;
 }
 
-/** Does the item belong in the zone, by the key as it stands? An entry that leaves `belongs` out counts every item with a value. */
+/** The items an entry lists; one that leaves `belongs` out counts every item with a value. */
+export const listedIn = ({ items }: Question, { belongs }: Pick<KeyEntry, 'belongs'>): ItemId[] => belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id);
+
+/** Does the item belong in the zone, by the key as it stands? */
 export function belongsIn(question: Question, { zone, item }: Cell): boolean {
   const entry = question.key.find((one) => one.zone === zone);
-  if (!entry) return false;
-  return entry.belongs ? entry.belongs.includes(item) : question.items.some((one) => one.id === item && one.value !== null);
+  return entry !== undefined && listedIn(question, entry).includes(item);
 }
 
 /** Sets cells of the key grid to belonging or not, all as one step. A zone that was neutral gets an entry; one that loses its last item loses it, unless it is a trap. */
@@ -53,7 +55,7 @@ function withCell(question: Question, key: readonly KeyEntry[], { zone, item }: 
   const index = key.findIndex((entry) => entry.zone === zone);
   const entry = key[index];
   if (!entry) return belongs ? [...key, { ...EMPTY, zone, belongs: [item] }] : key;
-  const listed = entry.belongs ?? question.items.filter((one) => one.value !== null).map(({ id }) => id);
+  const listed = listedIn(question, entry);
   if (listed.includes(item) === belongs) return key;
   const others = listed.filter((id) => id !== item);
   if (belongs) return key.with(index, { ...entry, belongs: entry.sequence ? [...others, item] : inListOrder(question, [...others, item]) });
@@ -88,7 +90,7 @@ export const dropEntry = (question: Question, zone: ZoneId): Step =>
 
 /** The items that belong in no zone. */
 export function belongNowhere(question: Question): ItemId[] {
-  const placed = new Set<ItemId>(question.key.flatMap(({ belongs }) => belongs ?? question.items.filter(({ value }) => value !== null).map(({ id }) => id)));
+  const placed = new Set<ItemId>(question.key.flatMap((entry) => listedIn(question, entry)));
   return question.items.flatMap(({ id }) => (placed.has(id) ? [] : [id]));
 }
 

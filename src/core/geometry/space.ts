@@ -40,3 +40,11 @@ export function cosSin(degrees: number): readonly [number, number] {
   const radians = (whole * Math.PI) / 180;
   return [Math.cos(radians), Math.sin(radians)];
 }
+
+/** The same turn between -180 (not itself) and 180 degrees. */
+export function nearTurn(degrees: number): number {
+  const positive = ((degrees % 360) + 360) % 360;
+  return positive > 180 ? positive - 360 : positive;
+}
+
+export const middleOf = ({ x, y, w, h }: Box): Point => ({ x: x + w / 2, y: y + h / 2 });

@@ -1,5 +1,5 @@
 import { type Outline, overlapShare, rectOutline } from './outline';
-import type { Box, Point } from './space';
+import { type Box, middleOf, type Point } from './space';
 
 /** An item's measure for trying it out at places: size and turn. */
 export interface Body {
@@ -18,7 +18,6 @@ const HALVINGS = 26;
 const BEST_KEPT = 4;
 
 const within = (scene: Box, p: Point) => ({ x: Math.max(scene.x, Math.min(scene.x + scene.w, p.x)), y: Math.max(scene.y, Math.min(scene.y + scene.h, p.y)) });
-const middle = ({ x, y, w, h }: Box): Point => ({ x: x + w / 2, y: y + h / 2 });
 
 /**
  * Places for an item's centre, on the scene, at which it might reach a zone, the likeliest first: the zone's middle, its corners moved in, and a lattice over all
@@ -27,7 +26,7 @@ const middle = ({ x, y, w, h }: Box): Point => ({ x: x + w / 2, y: y + h / 2 });
 export function spots(body: Body, zone: Outline, scene: Box): Point[] {
   const { w, h } = bodyAt(body, { x: 0, y: 0 }).box;
   const { box } = zone;
-  const found: Point[] = [middle(box)];
+  const found: Point[] = [middleOf(box)];
   if (zone.type === 'polygon') {
     const bounds = zone.corners.map(([x, y]) => ({ x, y }));
     for (const [i, corner] of bounds.entries()) {
@@ -72,7 +71,7 @@ export function climb(from: Point, measure: (p: Point) => number, step: number, 
  * it where the middles meet (both are convex and symmetric about them: Anderson, 1955); over a polygon the best of several climbs.
  */
 export function largestShare(body: Body, zone: Outline, scene: Box, symmetric: boolean): { share: number; at: Point } {
-  const centre = middle(zone.box);
+  const centre = middleOf(zone.box);
   const onScene = within(scene, centre);
   if (symmetric && onScene.x === centre.x && onScene.y === centre.y) return { share: shareAt(body, zone, centre), at: centre };
   const measure = (p: Point) => shareAt(body, zone, p);

@@ -7,7 +7,6 @@ import { type Judged, judge } from './mark';
 
 /** What learners typically hand in, to see what each earns before anyone does. */
 export type Typical = 'allRight' | 'allButOne' | 'oneWrong' | 'allInOneZone' | 'nothing';
-export const TYPICAL = ['allRight', 'allButOne', 'oneWrong', 'allInOneZone', 'nothing'] as const satisfies readonly Typical[];
 
 export interface TypicalAnswer {
   readonly typical: Typical;

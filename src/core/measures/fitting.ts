@@ -7,17 +7,17 @@ import { fitCount, fitsAll } from '../geometry/fit';
 import { rectOutline } from '../geometry/outline';
 import type { Extent } from '../geometry/settle';
 import type { Box } from '../geometry/space';
+import { couldBelong } from '../judge/belong';
 import type { EntryModel, QuestionModel } from '../judge/model';
 
 /** So many are laid out to see; a zone that needs more holds them all or overflows long before. */
 const MOST_LAID = 2000;
 
 /** The bounding boxes of what an entry's zone needs; where not all are needed, the largest are the ones to worry about. */
-export function neededBoxes(model: QuestionModel, { order, zone, lo }: EntryModel): Extent[] {
-  const family = model.zones[zone]?.family ?? null;
-  const boxes = order.flatMap((item): Extent[] => {
-    const { w, h, rotation, copies, family: own } = model.items[item] as (typeof model.items)[number];
-    if (family !== null && own !== family) return [];
+export function neededBoxes(model: QuestionModel, entry: EntryModel): Extent[] {
+  const { lo } = entry;
+  const boxes = couldBelong(model, entry).flatMap((item): Extent[] => {
+    const { w, h, rotation, copies } = model.items[item] as (typeof model.items)[number];
     const { box } = rectOutline({ x: 0, y: 0, w, h }, rotation);
     return Array.from({ length: Math.min(copies, lo, MOST_LAID) }, () => ({ w: box.w, h: box.h }));
   });

@@ -1,7 +1,7 @@
 import { DndContext } from '@dnd-kit/core';
 import { useCallback, useMemo, useRef } from 'react';
 import { type Copy, itemOf, type Point, trayBox } from '../../core';
-import { FixtureFace, type ItemState, px, Stage, ZoneBed, type ZoneState } from '../../scene';
+import { FixtureFace, type ItemState, px, pxTurned, Stage, ZoneBed, type ZoneState } from '../../scene';
 import { type Shown, shownCopies } from './board';
 import { MovableItem } from './MovableItem';
 import { nameOf, type PlayerState, type PlayerStore } from './store';
@@ -70,11 +70,7 @@ export function SceneFrame({ store, say }: { store: PlayerStore; say: (words: st
     question.fixtures
       .filter((fixture) => fixture.front === front)
       .map((fixture) => (
-        <div
-          key={fixture.id}
-          className={`fixture ${fixture.type === 'sound' || fixture.type === 'film' ? '' : 'pointer-events-none'}`}
-          style={{ ...px(fixture, scale), ...(fixture.rotation === 0 ? {} : { transform: `rotate(${fixture.rotation}deg)` }) }}
-        >
+        <div key={fixture.id} className={`fixture ${fixture.type === 'sound' || fixture.type === 'film' ? '' : 'pointer-events-none'}`} style={pxTurned(fixture, scale)}>
           <FixtureFace fixture={fixture} scale={scale} live />
         </div>
       ));

@@ -1,3 +1,4 @@
+import { meet } from '../../geometry/arrange';
 import { rectOutline } from '../../geometry/outline';
 import { type Corners, inPolygon } from '../../geometry/polygon';
 import type { Box } from '../../geometry/space';
@@ -37,8 +38,6 @@ function bodyAtHome({ items, homes }: QuestionModel, item: number): Body {
   const outline = rectOutline({ x: at.x, y: at.y, w, h }, rotation);
   return { corners: outline.type === 'polygon' ? outline.corners : [], box: outline.box };
 }
-
-const meet = (a: Box, b: Box) => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 
 /** The area of an item on the scene that no later item lies over, in cells of two units, and no more of it than it takes to know. */
 function uncovered(model: QuestionModel, { corners, box }: Body, over: readonly Body[]): number {

@@ -1,5 +1,6 @@
+import { couldBelong } from '../../judge/belong';
 import type { FindingRule } from './finding';
-import { couldBelong, isTrap, itemId, itemNamed, zoneId, zoneNamed } from './named';
+import { isTrap, itemId, itemNamed, zoneId, zoneNamed } from './named';
 
 /** A keyed item never gets into its zone, since wherever it reaches it another zone wins, and turns it away. */
 export const keyedButTurnedAway: FindingRule = ({ model, reachable }) =>

@@ -14,11 +14,5 @@ export function listed(names: readonly string[], most = 4): string {
 
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** Items that belong in an entry's zone and that its family lets in. */
-export function couldBelong({ items, zones }: QuestionModel, { order, zone }: EntryModel): number[] {
-  const family = zones[zone]?.family ?? null;
-  return order.filter((item) => family === null || items[item]?.family === family);
-}
-
 /** A trap: nothing may be in it. */
 export const isTrap = ({ hi }: EntryModel): boolean => hi === 0;

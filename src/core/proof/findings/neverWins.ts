@@ -1,5 +1,6 @@
+import { couldBelong } from '../../judge/belong';
 import type { FindingRule } from './finding';
-import { couldBelong, isTrap, zoneId, zoneNamed } from './named';
+import { isTrap, zoneId, zoneNamed } from './named';
 
 /** Keyed items reach the zone, but wherever they do another zone wins. */
 export const neverWins: FindingRule = ({ model, reachable }) =>

@@ -1,6 +1,7 @@
 import type { Reach } from '../../document/schema';
+import { couldBelong } from '../../judge/belong';
 import type { FindingRule } from './finding';
-import { couldBelong, isTrap, percent, zoneNamed } from './named';
+import { isTrap, percent, zoneNamed } from './named';
 
 const asked = (reach: Reach): string => {
   switch (reach.rule) {

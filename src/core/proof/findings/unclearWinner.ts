@@ -1,3 +1,4 @@
+import { meet } from '../../geometry/arrange';
 import { type Outline, outlineOf } from '../../geometry/outline';
 import { type Corners, clipToConvex, inPolygon, isConvex, signedArea } from '../../geometry/polygon';
 import { cosSin, turn } from '../../geometry/space';
@@ -13,7 +14,7 @@ export const unclearWinner: FindingRule = ({ model }) => {
   return outlines.flatMap((a, i) =>
     outlines.slice(i + 1).flatMap((b, k) => {
       const j = i + 1 + k;
-      if (!a || !b || !boxesMeet(a, b)) return [];
+      if (!a || !b || !meet(a.box, b.box)) return [];
       const item = keyedToEither(model, i, j);
       if (item === undefined) return [];
       const [one, other] = [cornersOf(a), cornersOf(b)];
@@ -35,8 +36,6 @@ function keyedToEither({ zones, entryOf, items }: QuestionModel, i: number, j: n
   const found = items.findIndex((_, item) => (entryOf[i]?.belongs.has(item) || entryOf[j]?.belongs.has(item)) && takes(i, item) && takes(j, item));
   return found < 0 ? undefined : found;
 }
-
-const boxesMeet = ({ box: a }: Outline, { box: b }: Outline) => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 
 const SIDES = 96;
 function cornersOf(outline: Outline): Corners {

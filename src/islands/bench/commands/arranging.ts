@@ -6,7 +6,10 @@ import {
   duplicate,
   type Edge,
   type Framed,
+  type Listed,
+  type ListField,
   nameOf,
+  nearTurn,
   type Ref,
   refTo,
   remove,
@@ -18,12 +21,15 @@ import {
   shiftWithin,
   sized,
   space,
+  type ThingKind,
   thingAt,
   things,
 } from '../../../core';
-import { zoneOnItem } from '../layOut/makings';
+import { nextZone, zoneOnItem } from '../layOut/makings';
 import { pulled } from '../scene/pulling';
 import { type BenchStore, framesOf } from '../store';
+
+const KIND_IN = { items: 'item', zones: 'zone', fixtures: 'fixture' } as const satisfies Record<ListField, ThingKind>;
 
 /** What an author does with what is selected: each one operation, one undo. */
 const rounded = ({ x, y, w, h }: Box) => ({ x: Math.round(x), y: Math.round(y), w: Math.max(1, Math.round(w)), h: Math.max(1, Math.round(h)) });
@@ -81,17 +87,12 @@ export function grow(store: BenchStore, dw: number, dh: number): void {
   );
 }
 
-const norm = (degrees: number) => {
-  const positive = ((degrees % 360) + 360) % 360;
-  return positive > 180 ? positive - 360 : positive;
-};
-
 export function turnSelected(store: BenchStore, by: number): void {
   const { question, do: act } = store.getState();
   act(
     setFrames(
       question,
-      chosenFrames(store).map(({ ref, frame }) => ({ ref, frame: { ...frame, rotation: norm(frame.rotation + by) } })),
+      chosenFrames(store).map(({ ref, frame }) => ({ ref, frame: { ...frame, rotation: nearTurn(frame.rotation + by) } })),
     ),
     `${selectedNames(store)} turned`,
   );
@@ -227,4 +228,16 @@ export function outlineSelected(store: BenchStore): void {
     });
   act(add(question, 'zones', made), `${made.length} made`);
   select(made.map(({ id }) => refTo('zone', id)));
+}
+
+/** Puts new things on the scene, as one step, and selects them. */
+export function addThings<List extends ListField>(store: BenchStore, list: List, entries: readonly Listed[List][], said: string): void {
+  const { question, do: act, select } = store.getState();
+  act(add(question, list, entries), said);
+  select(entries.map(({ id }) => refTo(KIND_IN[list], id)));
+}
+
+export function addNextZone(store: BenchStore): void {
+  const zone = nextZone(store.getState().question);
+  addThings(store, 'zones', [zone], `${zone.label} made`);
 }

@@ -1,10 +1,10 @@
 import { toast } from 'sonner';
-import { add, applyAll, type Clipping, clip, paste, refTo } from '../../../core';
+import { applyAll, type Clipping, clip, paste } from '../../../core';
 import { parseQuestion } from '../../../core/document';
 import { itemsNamed } from '../layOut/makings';
 import { takeFiles } from '../media/takeFiles';
 import type { BenchStore } from '../store';
-import { removeSelected } from './arranging';
+import { addThings, removeSelected } from './arranging';
 
 const TYPE = 'application/x-vault-drop';
 const BY = { x: 12, y: 12 };
@@ -42,10 +42,8 @@ export function pasted(store: BenchStore, event: ClipboardEvent): void {
     .filter(Boolean);
   if (lines.length === 0) return;
   event.preventDefault();
-  const { question, do: act, select } = store.getState();
-  const items = itemsNamed(question, lines);
-  act(add(question, 'items', items), `${items.length} items made`);
-  select(items.map(({ id }) => refTo('item', id)));
+  const items = itemsNamed(store.getState().question, lines);
+  addThings(store, 'items', items, `${items.length} items made`);
 }
 
 /** A clipping comes from outside the page: what it makes is held against the format before it is taken. */

@@ -1,8 +1,10 @@
-import { add, type Fixture, type Question, refTo } from '../../../core';
-import { nextZone, shapeFixture, textFixture } from '../layOut/makings';
+import type { Fixture, Question } from '../../../core';
+import { shapeFixture, textFixture } from '../layOut/makings';
 import { LEAST_ZOOM, MOST_ZOOM, ZOOM_STEP } from '../scene/SceneBar';
 import type { BenchStore, Station, Tool } from '../store';
 import {
+  addNextZone,
+  addThings,
   alignSelected,
   duplicateInRow,
   duplicateSelected,
@@ -36,12 +38,7 @@ export interface Command {
 const go = (station: Station) => (store: BenchStore) => store.getState().go(station);
 const tool = (to: Tool) => (store: BenchStore) => store.setState({ tool: to });
 const zoomBy = (factor: number) => (store: BenchStore) => store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, store.shown.scale * factor)) });
-const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) => {
-  const { question, do: act, select } = store.getState();
-  const made = make(question);
-  act(add(question, 'fixtures', [made]), 'Made');
-  select([refTo('fixture', made.id)]);
-};
+const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) => addThings(store, 'fixtures', [make(store.getState().question)], 'Made');
 const ROW_GAP = 12;
 
 /** Everything the Bench can be told, once: the keys, the list under "?" and the list of commands are made of it. */
@@ -66,12 +63,7 @@ export const COMMANDS: readonly Command[] = [
     words: 'Add a zone',
     keys: ['Z'],
     where: 'scene',
-    run: (store) => {
-      const { question, do: act, select } = store.getState();
-      const zone = nextZone(question);
-      act(add(question, 'zones', [zone]), `${zone.label} made`);
-      select([refTo('zone', zone.id)]);
-    },
+    run: addNextZone,
   },
   { group: 'Make', words: 'Add a text', keys: ['T'], where: 'scene', run: addFixture((question) => textFixture(question)) },
   { group: 'Make', words: 'Add a rectangle to look at', run: addFixture((question) => shapeFixture(question, 'rect')) },

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { dropEntry, type KeyEntry, type Need, setEntry, setZone, type Zone } from '../../../core';
+import { dropEntry, type KeyEntry, listedIn, type Need, setEntry, setZone, type Zone } from '../../../core';
 import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
 import { Typed } from '../parts/Typed';
@@ -23,7 +23,7 @@ export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
   const wants = wantsOf(entry);
   const act = store.getState().do;
   const set = (change: Partial<Omit<KeyEntry, 'zone'>>) => act(setEntry(store.getState().question, zone.id, change));
-  const belongs = entry?.belongs ?? question.items.filter(({ value }) => value !== null).map(({ id }) => id);
+  const belongs = listedIn(question, entry ?? { belongs: null });
   const counted = (need: Need) => set({ need, sequence: false, sum: null, belongs });
   const n = entry?.need && 'n' in entry.need ? entry.need.n : Math.max(1, belongs.length);
   const choose = (to: Wants) => {

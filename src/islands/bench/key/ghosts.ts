@@ -1,6 +1,7 @@
 import {
   type Board,
   belongsIn,
+  boardOf,
   copyOf,
   emptyBoard,
   type Frame,
@@ -53,11 +54,6 @@ export function ghostsOf(question: Question, id: ItemId): Ghost[] {
 /** The whole arrangement of a model answer, as it would lie. */
 export function modelGhosts(question: Question, placements: readonly ModelPlacement[]): Ghost[] {
   const model = modelOf(question);
-  const board = emptyBoard(model);
-  for (const { item, copy, zone } of placements) {
-    const into = model.zoneAt.get(zone);
-    const index = model.itemAt.get(item);
-    if (into !== undefined && index !== undefined) settle(board, copyOf(index, copy ?? 0), into, board.zones[into]?.length ?? 0);
-  }
+  const board = boardOf(model, placements);
   return question.zones.flatMap((_, zone) => ghostsIn(model, board, zone));
 }

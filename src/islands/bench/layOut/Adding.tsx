@@ -1,10 +1,11 @@
 import { Circle, Film, Image, Plus, Square, Type, Volume2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import { add, type Fixture, type MediaId, type Medium, refTo } from '../../../core';
+import type { Fixture, MediaId, Medium } from '../../../core';
+import { addNextZone, addThings } from '../commands/arranging';
 import { MediaDialog } from '../media/MediaDialog';
 import { mediumUrl } from '../media/source';
 import type { BenchStore } from '../store';
-import { itemsNamed, mediumFixture, nextZone, shapeFixture, textFixture } from './makings';
+import { itemsNamed, mediumFixture, shapeFixture, textFixture } from './makings';
 
 /** New zones, items and fixtures. */
 export function Adding({ store }: { store: BenchStore }) {
@@ -18,23 +19,11 @@ export function Adding({ store }: { store: BenchStore }) {
       .map((w) => w.trim())
       .filter(Boolean);
     if (labels.length === 0) return;
-    const { question, do: act, select } = store.getState();
-    const items = itemsNamed(question, labels);
-    act(add(question, 'items', items), `${items.length} items made`);
-    select(items.map(({ id }) => refTo('item', id)));
+    const items = itemsNamed(store.getState().question, labels);
+    addThings(store, 'items', items, `${items.length} items made`);
     setWords('');
   };
-  const addZone = () => {
-    const { question, do: act, select } = store.getState();
-    const zone = nextZone(question);
-    act(add(question, 'zones', [zone]), `${zone.label} made`);
-    select([refTo('zone', zone.id)]);
-  };
-  const addFixture = (fixture: Fixture) => {
-    const { question, do: act, select } = store.getState();
-    act(add(question, 'fixtures', [fixture]), 'Made');
-    select([refTo('fixture', fixture.id)]);
-  };
+  const addFixture = (fixture: Fixture) => addThings(store, 'fixtures', [fixture], 'Made');
   const addMedium = async (kind: Medium['kind'], id: MediaId) => {
     setChoosing(null);
     const medium = store.getState().question.media[id];
@@ -45,7 +34,7 @@ export function Adding({ store }: { store: BenchStore }) {
   return (
     <div className="border-b border-rule py-2">
       <div className="flex flex-wrap gap-1">
-        <button type="button" className="btn btn-edge btn-sm" onClick={addZone}>
+        <button type="button" className="btn btn-edge btn-sm" onClick={() => addNextZone(store)}>
           <Plus size={16} aria-hidden /> Add a zone
         </button>
         {(

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { type Ref, thingAt } from '../../../core';
+import { pxTurned } from '../../../scene';
 import { type Ghost, ghostsOf, modelGhosts } from '../key/ghosts';
 import type { BenchStore } from '../store';
-import { place } from './ThingView';
 
 /** Where the one selected item would come to rest in each zone it belongs to, and the model answer when it is shown. */
 export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
@@ -18,7 +18,7 @@ export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
     return thing?.kind === 'item' ? ghostsOf(question, thing.is.id) : [];
   }, [question, station, ref, shown, proved]);
   return ghosts.map(({ key, frame, label }) => (
-    <div key={key} className="bench-ghost" style={place(frame, scale)} data-ghost={label} aria-hidden>
+    <div key={key} className="bench-ghost" style={pxTurned(frame, scale)} data-ghost={label} aria-hidden>
       <span className="tag-words">{label}</span>
     </div>
   ));

@@ -1,8 +1,8 @@
 import type { CSSProperties } from 'react';
 import { around, type Guide, type Ref, standingAt, thingAt, thresholdOf } from '../../../core';
+import { pxTurned } from '../../../scene';
 import { modelOf } from '../key/ghosts';
 import { type BenchStore, framesOf } from '../store';
-import { place } from './ThingView';
 
 /** As many lines as are shown at once. They stay in the page: putting them in and taking them out with each move would cost more than the move. */
 const MOST_GUIDES = 6;
@@ -80,7 +80,7 @@ export function ReachPreview({ store, scale }: { store: BenchStore; scale: numbe
       </span>
     );
   return (
-    <div className="bench-ghost" data-ghost={GHOST} style={place({ ...at, w: sample.w, h: sample.h, rotation: sample.rotation }, scale)} aria-hidden>
+    <div className="bench-ghost" data-ghost={GHOST} style={pxTurned({ ...at, w: sample.w, h: sample.h, rotation: sample.rotation }, scale)} aria-hidden>
       from here on
     </div>
   );

@@ -1,6 +1,6 @@
 import { type CSSProperties, memo } from 'react';
 import { type Frame, type Item, type Look, nameOf, type Shape, type Thing } from '../../../core';
-import { dress, FixtureFace, ItemFace, useMediaSource, ZoneBed } from '../../../scene';
+import { dress, FixtureFace, ItemFace, pxTurned, useMediaSource, ZoneBed } from '../../../scene';
 
 const WORDS = { item: 'Item', zone: 'Zone', fixture: 'Fixture' } as const;
 
@@ -17,14 +17,6 @@ interface Props {
   /** A tool is drawing: nothing on the scene is in its way. */
   still: boolean;
 }
-
-export const place = (frame: Frame, scale: number): CSSProperties => ({
-  left: frame.x * scale,
-  top: frame.y * scale,
-  width: frame.w * scale,
-  height: frame.h * scale,
-  ...(frame.rotation === 0 ? {} : { transform: `rotate(${frame.rotation}deg)` }),
-});
 
 /** One thing at the Bench, drawn as learners will see it at rest. Presses are caught by the scene around it. */
 export const ThingView = memo(
@@ -49,13 +41,18 @@ export const ThingView = memo(
       }
       case 'item':
         return (
-          <div className={`tag bench-thing ${chosen}`} style={{ ...dress(look, 'rest', scale, media), ...place(frame, scale), ...hidden }} data-heap={heaped(thing.is)} {...common}>
+          <div
+            className={`tag bench-thing ${chosen}`}
+            style={{ ...dress(look, 'rest', scale, media), ...pxTurned(frame, scale), ...hidden }}
+            data-heap={heaped(thing.is)}
+            {...common}
+          >
             <ItemFace label={thing.is.label} content={thing.is.content} state="rest" />
           </div>
         );
       case 'fixture':
         return (
-          <div className={`fixture bench-thing ${chosen}`} style={{ ...place(frame, scale), ...hidden }} {...common}>
+          <div className={`fixture bench-thing ${chosen}`} style={{ ...pxTurned(frame, scale), ...hidden }} {...common}>
             <FixtureFace fixture={thing.is} scale={scale} live={false} />
           </div>
         );

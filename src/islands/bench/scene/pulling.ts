@@ -6,6 +6,7 @@ import {
   type Handle,
   idIn,
   kindIn,
+  nearTurn,
   type Question,
   type Ref,
   refTo,
@@ -119,11 +120,6 @@ export function scaledBy({ question, refs }: Pulling, handle: Handle, dw: number
   return { draft: new Map(refs.map((ref, i) => [ref, whole({ ...(boxes[i] as Box), rotation: (chosen[i] as Frame).rotation })])), guides: [] };
 }
 
-const norm = (degrees: number) => {
-  const positive = ((degrees % 360) + 360) % 360;
-  return positive > 180 ? positive - 360 : positive;
-};
-
 /** Turned by degrees about the middle of the box round them. `stepped`: to whole steps of 15°; else near a right angle it is one. */
 export function turnedBy({ question, refs }: Pulling, degrees: number, stepped: boolean): Pull {
   const at = framesOf(question);
@@ -135,5 +131,5 @@ export function turnedBy({ question, refs }: Pulling, degrees: number, stepped: 
   const right = Math.round(wanted / 90) * 90;
   const to = stepped ? Math.round(wanted / TURN_STEP) * TURN_STEP : Math.abs(wanted - right) < TURN_SLACK ? right : wanted;
   const by = to - first;
-  return { draft: new Map(chosen.map(([ref, frame]) => [ref, whole({ ...turnedAbout(frame, centre, by), rotation: norm(frame.rotation + by) })])), guides: [] };
+  return { draft: new Map(chosen.map(([ref, frame]) => [ref, whole({ ...turnedAbout(frame, centre, by), rotation: nearTurn(frame.rotation + by) })])), guides: [] };
 }

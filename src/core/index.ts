@@ -7,25 +7,27 @@ export type { Fixture, Item, KeyEntry, Kind, Look, Marks, Medium, Need, Question
 export { type Clipping, clip, duplicate, paste, rowStep, setGroup, setNoted, withGroups } from './edit/clones';
 export { difference } from './edit/difference';
 export { apply, applyAll, type Edit, EditMismatch, invert, invertAll, LIST_FIELDS, type Listed, type ListField, NAMED_FIELDS, type QuestionField, type Step } from './edit/edit';
-export { boxOfShape, type Carrier, carrierOf, type Frame, type Framed, frames, onCarrier, onScene, setFrames } from './edit/frames';
+export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
 export { belongNowhere, belongsIn, type Cell, dropEntry, isTrap, listedIn, restNowhere, setCells, setCopies, setEntry, setNeed, setValues } from './edit/keying';
 export { add, moves, remove, rename, reorder, setFixture, setItem, setLook, setMedium, setQuestion, setZone } from './edit/steps';
 export { idIn, kindIn, LIST_OF, nameOf, type Ref, refsOf, refTo, type Thing, type ThingKind, thingAt, things } from './edit/things';
 export { type Axis, align, around, type Edge, edgeDistance, gapsOf, meet, scaled, sized, space, turnedAbout } from './geometry/arrange';
 export { fitCount, fitsAll } from './geometry/fit';
 export { outlineOf, rectOutline } from './geometry/outline';
+export { boxOfShape, type Carrier, onCarrier, onScene } from './geometry/riding';
 export { ALL_SNAPPING, type Guide, type Handle, resize, rounded, type Snapping, shiftWithin, snapMove, snapResize } from './geometry/snap';
 export { type Box, nearTurn, type Point, toScene, toStage } from './geometry/space';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
-export { candidates, winner } from './judge/drop';
+export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
-export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel } from './judge/model';
-export { type Move, markSoFar, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
+export { indexAt } from './judge/insertion';
+export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel, startBoard } from './judge/model';
+export { hintsLeft, type Move, markSoFar, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
 export { type Responded, respond } from './judge/response';
 export { outlineNow, restIn, standsAt } from './judge/rest';
 export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';
-export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type TypedAnswer, take, takeTyped } from './judge/take';
+export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type TypedAnswer, take } from './judge/take';
 export type { Verdict } from './judge/verdict';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
@@ -39,9 +41,24 @@ export { contrast, LEAST_CONTRAST, TOKENS } from './proof/contrast';
 export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';
 export type { Guessing } from './proof/guess/guess';
 export { type Mend, mendOf } from './proof/mends/mends';
-export { type Clock, type Proof, prove } from './proof/proof';
+export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
-export { random, seedOf, shuffled } from './random/random';
+export { type Random, random, seedOf, shuffled } from './random/random';
 export { type LearnerEdition, type LearnerItem, type LearnerMedium, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './sitting/learnerEdition';
-export { inOwnNames, type SentMove } from './sitting/sent';
-export { type BoardView, boardView, type NamedCopy, namer, type QuestionView, questionView, type TryView, tryView } from './sitting/view';
+export { copyNamed, type NamedCopy } from './sitting/named';
+export { inOwnNames, type SentMove, type Took, takeSent } from './sitting/sent';
+export {
+  type BoardView,
+  type Marked,
+  type MovesView,
+  movesView,
+  type Progress,
+  type QuestionView,
+  questionView,
+  type Reckoning,
+  reckoning,
+  type Said,
+  type Sat,
+  type Told,
+  type TryView,
+} from './sitting/view';

@@ -1,4 +1,4 @@
-import { isSimplePolygon } from '../geometry/polygon';
+import { isSimplePolygon } from '../geometry/simplePolygon';
 import { questionModel, UNREAD } from '../judge/model';
 import { place } from '../judge/place';
 import { materialProblems } from './materialReferences';

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import type { Shape } from '../document/schema';
 import { random } from '../random/random';
 import { contains, type Outline, outlineOf, overlapShare, rectOutline } from './outline';
-import { type Corners, isSimplePolygon, signedArea } from './polygon';
+import { type Corners, signedArea } from './polygon';
+import { isSimplePolygon } from './simplePolygon';
 
 const box = fc.record({ x: fc.integer({ min: 0, max: 100 }), y: fc.integer({ min: 0, max: 100 }), w: fc.integer({ min: 5, max: 90 }), h: fc.integer({ min: 5, max: 90 }) });
 const turn = fc.integer({ min: -180, max: 180 });

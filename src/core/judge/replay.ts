@@ -2,7 +2,8 @@ import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { sendHome } from './home';
 import { type Copy, copyOf, type QuestionModel } from './model';
-import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer, takeWithKey } from './take';
+import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from './take';
+import { takeWithKey } from './takeWithKey';
 import { type Verdict, verdicts } from './verdict';
 
 /** What a learner does, in the order it was done. Everything about a sitting follows from its moves. A typed answer is a put. */
@@ -23,8 +24,8 @@ export interface Standing {
   readonly board: Board;
   readonly tries: readonly Try[];
   readonly goingHome: readonly Copy[];
-  /** Nothing was moved since the last try was judged. */
-  readonly justChecked: boolean;
+  /** How the board was judged as it stands: by a check, or since each landing is judged. Null: something was moved since, or nothing was judged yet. */
+  readonly judged: Try | null;
   readonly ended: boolean;
   readonly turnedAway: number;
   readonly hints: number;
@@ -34,7 +35,7 @@ export const untouched = (model: QuestionModel): Standing => ({
   board: cloneBoard(model.start),
   tries: [],
   goingHome: [],
-  justChecked: false,
+  judged: null,
   ended: false,
   turnedAway: 0,
   hints: 0,
@@ -48,12 +49,12 @@ const refused = (path: string, message: string): Taken => ({ ok: false, reason: 
 export function takeMove(model: QuestionModel, standing: Standing, move: Move): Taken {
   if (standing.ended) return { ok: false, reason: 'ended' };
   if (move.kind === 'hint') {
-    if (standing.hints >= model.question.hints.length) return refused('kind', 'There is no further hint');
+    if (hintsLeft(model, standing) === 0) return refused('kind', standing.tries.length === 0 ? 'The first hint comes after the first try' : 'There is no further hint');
     return { ok: true, outcome: null, standing: { ...standing, hints: standing.hints + 1 } };
   }
   const { board } = standing;
   for (const copy of standing.goingHome) sendHome(model, board, copy);
-  const goneOn = { ...standing, goingHome: [], justChecked: false };
+  const goneOn = { ...standing, goingHome: [], judged: null };
   switch (move.kind) {
     case 'reset':
       return { ok: true, outcome: null, standing: { ...goneOn, board: cloneBoard(model.start) } };
@@ -72,8 +73,8 @@ function takePlacement(model: QuestionModel, standing: Standing, move: Placement
   const outcome = takeWithKey(model, board, move);
   if (outcome.to === 'refused') return refused(outcome.path, outcome.message);
   const next = { ...standing, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) };
-  const judgedNow = model.question.judging === 'onLand' && outcome.to === 'zone';
-  return { ok: true, outcome, standing: judgedNow ? landed(model, next, landedCopy(model, board, move, outcome.zone)) : next };
+  if (model.question.judging === 'onCheck') return { ok: true, outcome, standing: next };
+  return { ok: true, outcome, standing: landed(model, next, outcome.to === 'zone' ? landedCopy(model, board, move, outcome.zone) : null) };
 }
 
 /** What the document says of picking an item up: some stay in their place, some may be moved only until they have settled. */
@@ -91,25 +92,34 @@ function landedCopy(model: QuestionModel, board: Board, move: Placement | TypedA
   return copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0);
 }
 
-/** Judged as it lands: a try ends with a landing that is judged wrong, and with one that completes the answer. */
-function landed(model: QuestionModel, standing: Standing, copy: Copy): Standing {
-  const judged = judge(model, standing.board, standing.tries.length + 1);
-  const wrong = verdicts(model, standing.board, judged.tallies).get(copy) === 'wrong';
-  return wrong || judged.fullMarks ? endTry(model, standing, judged) : standing;
+/** Judged as it lands: a try ends with a landing that is judged wrong, and with one that completes the answer. What landed before is judged anew with it. */
+function landed(model: QuestionModel, standing: Standing, copy: Copy | null): Standing {
+  const now = judgeTry(model, standing);
+  const ends = copy !== null && (now.judged.fullMarks || now.verdicts.get(copy) === 'wrong');
+  return ends ? endTry(model, standing, now) : { ...standing, judged: now };
 }
 
-function endTry(model: QuestionModel, standing: Standing, judged: Judged = judge(model, standing.board, standing.tries.length + 1)): Standing {
+function judgeTry(model: QuestionModel, { board, tries }: Standing): Try {
+  const judged = judge(model, board, tries.length + 1);
+  return { judged, verdicts: verdicts(model, board, judged.tallies) };
+}
+
+function endTry(model: QuestionModel, standing: Standing, now: Try = judgeTry(model, standing)): Standing {
   const { tries: limit, afterMiss } = model.question;
-  const verdict = verdicts(model, standing.board, judged.tallies);
-  const ended = judged.fullMarks || standing.tries.length + 1 === limit;
-  const leaves = (copy: Copy) => afterMiss === 'sendAllHome' || (afterMiss === 'sendWrongHome' && verdict.get(copy) === 'wrong');
+  const ended = now.judged.fullMarks || standing.tries.length + 1 === limit;
+  const leaves = (copy: Copy) => afterMiss === 'sendAllHome' || (afterMiss === 'sendWrongHome' && now.verdicts.get(copy) === 'wrong');
   return {
     ...standing,
-    tries: [...standing.tries, { judged, verdicts: verdict }],
+    tries: [...standing.tries, now],
     goingHome: ended ? [] : [...standing.board.zoneOf.keys()].filter(leaves),
-    justChecked: true,
+    judged: now,
     ended,
   };
+}
+
+/** How many hints a learner may ask for now: the first once there was a try, one more with each. */
+export function hintsLeft({ question }: QuestionModel, { tries, hints, ended }: Standing): number {
+  return ended ? 0 : Math.max(0, Math.min(question.hints.length, tries.length) - hints);
 }
 
 /** The standing after all moves; a move that is refused now (it was taken when it was made) is a bug or a damaged store. */
@@ -121,8 +131,13 @@ export function replay(model: QuestionModel, moves: readonly Move[]): Standing {
   }, untouched(model));
 }
 
-/** The question's mark so far: the best try's or the last one's, as the question says; null before the first check. */
-export function markSoFar(model: QuestionModel, tries: readonly Try[]): Judged | null {
-  if (model.question.marks.tryCounts === 'last') return tries.at(-1)?.judged ?? null;
-  return tries.reduce<Judged | null>((best, { judged }) => (best && best.mark >= judged.mark ? best : judged), null);
+/** The try whose mark is the question's so far, the best or the last as the question says, and its number (from 1); null before the first. */
+export function countingTry(model: QuestionModel, tries: readonly Try[]): { readonly judged: Judged; readonly number: number } | null {
+  const last = tries.at(-1);
+  if (!last) return null;
+  if (model.question.marks.tryCounts === 'last') return { judged: last.judged, number: tries.length };
+  const best = tries.reduce((most, { judged }, i) => (judged.mark > (tries[most] as Try).judged.mark ? i : most), 0);
+  return { judged: (tries[best] as Try).judged, number: best + 1 };
 }
+
+export const markSoFar = (model: QuestionModel, tries: readonly Try[]): Judged | null => countingTry(model, tries)?.judged ?? null;

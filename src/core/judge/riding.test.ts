@@ -115,9 +115,12 @@ describe('a sitting', () => {
     expect(replay(questionModel(seeds({ items, start, key: [] })), []).board.zones.map((held) => held.length)).toEqual([1, 1]);
   });
 
-  it('gives as many hints as there are', () => {
+  it('gives one hint for each try, and as many as there are', () => {
     const hints = [{ text: { blocks: [] } }];
-    expect(replay(questionModel(seeds({ hints })), [{ kind: 'hint' }]).hints).toBe(1);
-    expect(() => replay(questionModel(seeds({ hints })), [{ kind: 'hint' }, { kind: 'hint' }])).toThrow('no further hint');
+    const model = questionModel(seeds({ hints, tries: 4 }));
+    const [hint, check] = [{ kind: 'hint' }, { kind: 'check' }] as const;
+    expect(() => replay(model, [hint])).toThrow('after the first try');
+    expect(replay(model, [check, hint]).hints).toBe(1);
+    expect(() => replay(model, [check, check, hint, hint])).toThrow('no further hint');
   });
 });

@@ -2,7 +2,7 @@ import type { Point } from '../geometry/space';
 import { type Board, bySettling, lift, settle } from './board';
 import { candidates, carriesItself, winner } from './drop';
 import { sendHome } from './home';
-import { COPIES, type Copy, copyOf, itemOf, type QuestionModel, type SceneModel } from './model';
+import { type Copy, copyOf, itemOf, type SceneModel } from './model';
 
 /** An item let go on the scene: its unrotated top left, and the pointer (both parts, or neither: then the item's centre). */
 export interface Drop {
@@ -63,7 +63,7 @@ export function take(model: SceneModel, board: Board, move: Placement, keyed: Ke
   return enter(model, board, found, target, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
 }
 
-const refused = (path: string, message: string): Outcome => ({ to: 'refused', path, message });
+export const refused = (path: string, message: string): Outcome => ({ to: 'refused', path, message });
 
 function copyNamed(model: SceneModel, { item, copy = 0 }: Placement): Copy | 'item' | 'copy' {
   const index = model.itemAt.get(item);
@@ -113,26 +113,4 @@ function enter(model: SceneModel, board: Board, copy: Copy, zone: number, at: nu
   settle(board, copy, zone, Math.min(at ?? Infinity, (board.zones[zone] as Copy[]).length));
   if (letGo) board.letGo.set(copy, letGo);
   return { to: 'zone', zone, sentHome };
-}
-
-/**
- * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so that it never is one that lies in the tray.
- * Family, welcome and capacity are not asked.
- */
-export function takeTyped(model: QuestionModel, board: Board, { zone, text }: TypedAnswer): Outcome {
-  const index = model.zoneAt.get(zone);
-  if (index === undefined) return refused('zone', `There is no zone "${zone}"`);
-  const read = model.readers[index];
-  if (!read) return refused('zone', `Zone "${zone}" is not answered by typing`);
-  const item = read(text);
-  for (const held of [...(board.zones[index] as Copy[])]) sendHome(model, board, held);
-  if (item === null) return { to: 'home' };
-  settle(board, copyOf(item, COPIES - 1 - index), index, 0);
-  return { to: 'zone', zone: index, sentHome: null };
-}
-
-/** Takes any move of an item where the key is known: a drop, a put, or a typed answer. */
-export function takeWithKey(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {
-  if (isTyped(move)) return takeTyped(model, board, move);
-  return take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
 }

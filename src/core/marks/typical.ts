@@ -1,6 +1,6 @@
 import { type Board, cloneBoard, lift, settle } from '../judge/board';
 import { type Copy, copyOf, itemOf, type QuestionModel } from '../judge/model';
-import { takeWithKey } from '../judge/take';
+import { takeWithKey } from '../judge/takeWithKey';
 import { standInCopies } from '../proof/guess/setting';
 import type { ModelPlacement } from '../proof/solve/solve';
 import { type Judged, judge } from './mark';

@@ -47,6 +47,16 @@ export function prove(model: QuestionModel, milliseconds: number, clock: Clock):
   };
 }
 
+/** One full-mark arrangement, if one is found in the time given. */
+export function modelAnswerOf(model: QuestionModel, milliseconds: number, clock: Clock): readonly ModelPlacement[] | null {
+  const began = clock.now();
+  return settle(
+    model,
+    reachability(model),
+    budget(() => clock.now() - began > milliseconds),
+  ).placements;
+}
+
 function settle(model: QuestionModel, reachable: (item: number, zone: number) => Reachable, time: Budget): Solution {
   // An empty key is not solvable, and `nothingKeyed` says so.
   if (model.entries.length === 0) return { solvable: false, placements: null, contradiction: null };

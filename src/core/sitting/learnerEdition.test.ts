@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
-import { learnerEdition } from './learnerEdition';
+import { random, seedOf } from '../random/random';
+import { learnerEdition as drawnBy } from './learnerEdition';
+
+const learnerEdition = (question: ReturnType<typeof seeds>, seed: string) => drawnBy(question, random(seedOf(seed)));
 
 describe('a learner edition', () => {
   it('does not depend on the key, the marks or the values', () => {
@@ -21,12 +24,29 @@ describe('a learner edition', () => {
   it('is the same for the same sitting, and another for another', () => {
     const question = seeds({
       tray: { side: 'bottom', size: 150, order: 'shuffled' },
-      items: ['a', 'b', 'c', 'd', 'e', 'f'].map((id) => ({ id, size: { w: 50, h: 40 } })),
+      items: ['a', 'b', 'c', 'd', 'e', 'f'].map((id) => ({ id, label: id, size: { w: 50, h: 40 } })),
       key: [],
     });
-    const homes = (seed: string) => learnerEdition(question, seed).question.items.map(({ home }) => home.x);
+    const homes = (seed: string) => [...learnerEdition(question, seed).question.items].sort((a, b) => a.label.localeCompare(b.label)).map(({ home }) => home.x);
     expect(learnerEdition(question, 'one').question).toEqual(learnerEdition(question, 'one').question);
     expect(homes('one')).not.toEqual(homes('two'));
     expect([...homes('one')].sort()).toEqual([...homes('two')].sort());
+  });
+
+  it('lists the items of a shuffled tray as they lie, so that the list does not give the author’s order away', () => {
+    const items = ['a', 'b', 'c', 'd', 'e', 'f'].map((id) => ({ id, label: id, size: { w: 50, h: 40 } }));
+    const question = seeds({ tray: { side: 'bottom', size: 150, order: 'shuffled' }, items, key: [] });
+    const sent = learnerEdition(question, 'one').question.items;
+    const places = sent.map(({ home }) => home.x + 10_000 * home.y);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(sent.map(({ label }) => label)).not.toEqual(items.map(({ label }) => label));
+    const own = learnerEdition(seeds({ tray: { side: 'bottom', size: 150, order: 'asListed' }, items, key: [] }), 'one').question.items;
+    expect(own.map(({ label }) => label)).toEqual(items.map(({ label }) => label));
+  });
+
+  it('sends values only where learners see their sum', () => {
+    const items = [{ id: 'a', size: { w: 50, h: 40 }, value: 7 }];
+    const values = (runningTotal: boolean) => learnerEdition(seeds({ items, key: [], show: { runningTotal } }), 'one').question.items.map(({ value }) => value);
+    expect([values(false), values(true)]).toEqual([[null], [7]]);
   });
 });

@@ -2,12 +2,14 @@ import type { Rich } from '../document/rich';
 import type { Fixture, Item, Look, Medium, Question, Zone } from '../document/schema';
 import { withSlots } from '../edit/slots';
 import { homes } from '../judge/homes';
-import { random, seedOf, shuffled } from '../random/random';
+import { type Random, shuffled } from '../random/random';
 
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
 export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'content' | 'look'> & {
   id: string;
   home: { x: number; y: number };
+  /** Only where learners see the sum of what they place; else null. */
+  value: number | null;
 };
 export type LearnerZone = Pick<Zone, 'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor' | 'look' | 'lid'> & {
   id: string;
@@ -34,6 +36,8 @@ export interface LearnerQuestion {
   tries: number | null;
   judging: Question['judging'];
   afterMiss: Question['afterMiss'];
+  start: { item: string; copy?: number; zone: string }[];
+  show: Pick<Question['show'], 'count' | 'mark' | 'runningTotal' | 'nextOnlyAfterCheck'>;
   buttons: Question['buttons'];
 }
 
@@ -43,7 +47,7 @@ export interface Names {
   readonly zone: ReadonlyMap<string, string>;
   readonly itemId: ReadonlyMap<string, string>;
   readonly zoneId: ReadonlyMap<string, string>;
-  /** The media a learner may ask for, by drawn name. */
+  readonly medium: ReadonlyMap<string, string>;
   readonly mediumId: ReadonlyMap<string, string>;
 }
 
@@ -68,11 +72,11 @@ function namesFrom(next: () => number): () => string {
 }
 
 /**
- * The learner edition of a question for one sitting. Everything drawn (names, the tray's order) comes from `seed`, which the server keeps, so
- * that a reload gives the same again; nothing of it depends on the key. Looks nobody wears and media nothing that is sent shows are left out.
+ * The learner edition of a question for one sitting. Everything drawn (names, the tray's order) comes from `next`, which gives the same again for the same sitting and
+ * which a learner cannot foretell; nothing of it depends on the key. Looks nobody wears and media nothing that is sent shows are left out. Items of a shuffled tray are
+ * listed as they lie, so that their list does not tell in which order the author has them.
  */
-export function learnerEdition(question: Question, seed: string): LearnerEdition {
-  const next = random(seedOf(seed));
+export function learnerEdition(question: Question, next: Random): LearnerEdition {
   const name = namesFrom(next);
   const item = new Map<string, string>(question.items.map(({ id }) => [id, name()]));
   const zone = new Map<string, string>(question.zones.map(({ id }) => [id, name()]));
@@ -83,9 +87,11 @@ export function learnerEdition(question: Question, seed: string): LearnerEdition
   const worn = new Set([...question.items, ...question.zones.filter(({ hidden }) => !hidden)].flatMap(({ look }) => look ?? []));
   const look = new Map<string, string>([...worn].sort().map((id) => [id, name()]));
   const shown = mediaShown(question, worn);
-  const medium = new Map<string, string>(shown.map((id) => [id, name()]));
+  const late = Object.keys(question.media).filter((id) => !shown.includes(id));
+  const medium = new Map<string, string>([...shown, ...late].map((id) => [id, name()]));
   const media = <Id extends string | null | undefined>(id: Id): Id => (id ? (medium.get(id) as Id) : id);
   const wears = (id: string | null) => (id === null ? null : (look.get(id) ?? null));
+  const { show } = question;
   const says = (say: Item['content']): Item['content'] => say && { ...say, picture: media(say.picture), sound: media(say.sound) };
 
   return {
@@ -102,19 +108,23 @@ export function learnerEdition(question: Question, seed: string): LearnerEdition
       }),
       looks: Object.fromEntries([...look].map(([id, drawn]) => [drawn, lookWith(question.looks[id] as Look, media)])),
       media: Object.fromEntries(shown.map((id) => [medium.get(id) as string, said(question.media[id] as Medium)])),
-      items: question.items.map(({ id, label, size, rotation, copies, family, goesHome, again, content, look: wore }, i) => ({
-        id: item.get(id) as string,
-        label,
-        size,
-        rotation,
-        copies,
-        family,
-        goesHome,
-        again,
-        content: says(content),
-        look: wears(wore),
-        home: at[i] as { x: number; y: number },
-      })),
+      items: listed(question, order).map((i) => {
+        const { id, label, size, rotation, copies, family, goesHome, again, value, content, look: wore } = question.items[i] as Item;
+        return {
+          id: item.get(id) as string,
+          label,
+          size,
+          rotation,
+          copies,
+          family,
+          goesHome,
+          again,
+          content: says(content),
+          look: wears(wore),
+          home: at[i] as { x: number; y: number },
+          value: show.runningTotal ? value : null,
+        };
+      }),
       zones: question.zones.flatMap(({ id, label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor, ridesOn, hidden, look: wore, lid }) =>
         hidden
           ? []
@@ -140,14 +150,26 @@ export function learnerEdition(question: Question, seed: string): LearnerEdition
       tries: question.tries,
       judging: question.judging,
       afterMiss: question.afterMiss,
+      start: (question.start?.placements ?? []).map(({ item: id, copy, zone: into }) => ({
+        item: item.get(id) as string,
+        ...(copy === undefined ? {} : { copy }),
+        zone: zone.get(into) as string,
+      })),
+      show: { count: show.count, mark: show.mark, runningTotal: show.runningTotal, nextOnlyAfterCheck: show.nextOnlyAfterCheck },
       buttons: question.buttons,
     },
-    names: { item, zone, itemId: inverse(item), zoneId: inverse(zone), mediumId: inverse(medium) },
+    names: { item, zone, itemId: inverse(item), zoneId: inverse(zone), medium, mediumId: inverse(medium) },
   };
 }
 
+/** Indexes of the items in the order in which they are listed: those of a shuffled tray as they lie, each other where it stands. */
+function listed({ items }: Question, order: readonly number[] | undefined): number[] {
+  const lying = order?.filter((i) => items[i]?.home === null);
+  return items.map(({ home }, i) => (lying && home === null ? (lying.shift() as number) : i));
+}
+
 const inverse = (map: ReadonlyMap<string, string>) => new Map([...map].map(([a, b]) => [b, a]));
-const said = ({ kind, description, decorative }: Medium): LearnerMedium => ({ kind, description: decorative ? '' : (description ?? '') });
+export const said = ({ kind, description, decorative }: Medium): LearnerMedium => ({ kind, description: decorative ? '' : (description ?? '') });
 
 /** The media that what is sent before a check shows, in the document's order: those of feedback and hints are not among them. */
 function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {

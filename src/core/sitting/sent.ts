@@ -1,4 +1,5 @@
-import type { Move } from '../judge/replay';
+import { type Copy, copyOf, type QuestionModel } from '../judge/model';
+import { type Move, type Standing, type Taken, takeMove } from '../judge/replay';
 import type { Names } from './learnerEdition';
 
 /** A move as a learner's browser sends it: drawn names, and an id it made. */
@@ -16,21 +17,73 @@ export type SentMove =
     }
   | { readonly id: string; readonly kind: 'put'; readonly item: string; readonly copy: number; readonly zone: string | null; readonly at?: number | undefined }
   | { readonly id: string; readonly kind: 'reset' }
-  | { readonly id: string; readonly kind: 'check' };
+  | { readonly id: string; readonly kind: 'check' }
+  | { readonly id: string; readonly kind: 'hint' };
 
-/** A drawn name that is not of this sitting becomes a name no item has, and is refused with its place like any other. */
-export function inOwnNames(sent: SentMove, names: Names): Move {
-  switch (sent.kind) {
-    case 'reset':
-    case 'check':
-      return { kind: sent.kind };
-    case 'drop': {
-      const { id: _, item, ...rest } = sent;
-      return { ...rest, item: names.itemId.get(item) ?? '' };
-    }
-    case 'put': {
-      const { id: _, item, zone, ...rest } = sent;
-      return { ...rest, item: names.itemId.get(item) ?? '', zone: zone === null ? null : (names.zoneId.get(zone) ?? '') };
-    }
+/** The move in the document's own names; else the field whose drawn name is not of this sitting. */
+export function inOwnNames(sent: SentMove, names: Names): Move | 'item' | 'zone' {
+  if (sent.kind === 'reset' || sent.kind === 'check' || sent.kind === 'hint') return { kind: sent.kind };
+  const item = names.itemId.get(sent.item);
+  if (item === undefined) return 'item';
+  if (sent.kind === 'drop') {
+    const { id: _, ...rest } = sent;
+    return { ...rest, item };
   }
+  const zone = sent.zone === null ? null : names.zoneId.get(sent.zone);
+  if (zone === undefined) return 'zone';
+  const { id: _, ...rest } = sent;
+  return { ...rest, item, zone };
 }
+
+/** What came of moves sent together. */
+export type Took =
+  | {
+      readonly ok: true;
+      readonly standing: Standing;
+      /** Those that were taken, in order: what is kept of them. */
+      readonly taken: readonly { readonly id: string; readonly move: Move }[];
+      readonly turnedAway: readonly TurnedAway[];
+      /** Those that could not be taken any more, since what came before them was judged otherwise than the browser could know, or ended the question. */
+      readonly passedOver: number;
+    }
+  | { readonly ok: false; readonly reason: 'ended' }
+  | { readonly ok: false; readonly reason: 'malformed'; readonly path: string };
+
+export interface TurnedAway {
+  readonly copy: Copy;
+  readonly zone: number;
+  readonly why: 'notWelcome' | 'full';
+}
+
+/**
+ * Takes moves that were made one after another. A name or copy that the sitting does not have refuses them all; a move that cannot be taken where things stand now is
+ * passed over. `standing` is used up.
+ */
+export function takeSent(model: QuestionModel, names: Names, standing: Standing, sent: readonly SentMove[]): Took {
+  if (standing.ended) return { ok: false, reason: 'ended' };
+  let now = standing;
+  const taken: { id: string; move: Move }[] = [];
+  const turnedAway: TurnedAway[] = [];
+  for (const [i, one] of sent.entries()) {
+    const move = inOwnNames(one, names);
+    if (typeof move === 'string') return { ok: false, reason: 'malformed', path: `[${i}].${move}` };
+    if ('copy' in move && !hasCopy(model, move.item, move.copy ?? 0)) return { ok: false, reason: 'malformed', path: `[${i}].copy` };
+    const result = takeAnyhow(model, now, move);
+    if (!result.ok) continue;
+    now = result.standing;
+    taken.push({ id: one.id, move: result.move });
+    if (result.outcome?.to === 'turnedAway' && 'item' in move)
+      turnedAway.push({ copy: copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0), zone: result.outcome.zone, why: result.outcome.why });
+  }
+  return { ok: true, standing: now, taken, turnedAway, passedOver: sent.length - taken.length };
+}
+
+/** A place in a zone's order that is not there any more is its end. */
+function takeAnyhow(model: QuestionModel, standing: Standing, move: Move): Taken & { readonly move: Move } {
+  const result = takeMove(model, standing, move);
+  if (result.ok || result.reason !== 'refused' || result.path !== 'at') return { ...result, move };
+  const last = { ...move, at: undefined };
+  return { ...takeMove(model, standing, last), move: last };
+}
+
+const hasCopy = (model: QuestionModel, item: string, copy: number) => copy < (model.items[model.itemAt.get(item) as number]?.copies ?? 0);

@@ -1,15 +1,15 @@
 import type { Rich } from '../document/rich';
-import { type Copy, itemOf, numberOf, type QuestionModel } from '../judge/model';
-import { markSoFar, type Standing } from '../judge/replay';
+import type { KeyEntry } from '../document/schema';
+import type { Board } from '../judge/board';
+import { type Copy, idOf, itemOf, numberOf, type QuestionModel } from '../judge/model';
+import { countingTry, hintsLeft, type Standing, type Try } from '../judge/replay';
 import type { Verdict } from '../judge/verdict';
-import type { Judged } from '../marks/mark';
-import { type LearnerQuestion, learnerEdition, type Names } from './learnerEdition';
-
-/** A copy in a learner's terms: the item's drawn name, and which copy of it. */
-export interface NamedCopy {
-  item: string;
-  copy: number;
-}
+import { type AccountLine, account } from '../marks/account';
+import { boardOf } from '../marks/typical';
+import type { ModelPlacement } from '../proof/solve/solve';
+import { type LearnerEdition, type LearnerMedium, type LearnerQuestion, type Names, said } from './learnerEdition';
+import type { NamedCopy } from './named';
+import type { TurnedAway } from './sent';
 
 /** Where things stand, in a learner's terms: enough to draw the page again after a reload. */
 export interface BoardView {
@@ -18,71 +18,193 @@ export interface BoardView {
   loose: (NamedCopy & { x: number; y: number })[];
 }
 
-export interface TryView {
-  number: number;
-  mark: number;
-  max: number;
-  fullMarks: boolean;
-  /** What the author says of such an answer. */
-  words: Rich | null;
-  verdicts: (NamedCopy & { verdict: Verdict })[];
-  goingHome: NamedCopy[];
+/** Words of the author's, with the drawn names of a picture and a sound. */
+export interface Said {
+  text: Rich | null;
+  picture: string | null;
+  sound: string | null;
 }
 
-export interface QuestionView {
+export interface Marked {
+  mark: number;
+  max: number;
+}
+
+export interface TryView {
+  /** From 1. */
+  number: number;
+  fullMarks: boolean;
+  /** Null where the author does not show it. */
+  mark: Marked | null;
+  /** What the author says of such an answer. */
+  words: Said | null;
+  zones: { zone: string; satisfied: boolean }[];
+}
+
+/** What a learner is told of the board as it stands. `try` null: a landing was judged that ended none. */
+export interface Told {
+  verdicts: (NamedCopy & { verdict: Verdict })[];
+  /** What is said of a zone as a whole (`of` null), and of a copy in it. */
+  says: { zone: string; of: NamedCopy | null; said: Said }[];
+  goingHome: NamedCopy[];
+  try: TryView | null;
+}
+
+/** Where a question has come to, apart from its board. */
+export interface Progress {
+  told: Told | null;
+  tries: number;
+  /** The mark that counts so far; null before the first try, and where the author does not show it. */
+  best: Marked | null;
+  ended: boolean;
+  hints: Said[];
+  hintsLeft: number;
+  /** As soon as the author lets it be seen; else null. */
+  modelAnswer: BoardView | null;
+  /** The media of what is said, which are not those of the question itself. */
+  media: Record<string, LearnerMedium>;
+}
+
+export interface QuestionView extends Progress {
   question: LearnerQuestion;
   board: BoardView;
-  /** The last check, as long as nothing was moved since. */
-  lastTry: TryView | null;
-  tries: number;
-  best: { mark: number; max: number } | null;
-  ended: boolean;
+}
+
+/** What moves that were sent came to. `board`: where only whoever has the key can say how it stands now. */
+export interface MovesView extends Progress {
+  board: BoardView | null;
+  turnedAway: (NamedCopy & { zone: string; why: TurnedAway['why'] })[];
+  passedOver: number;
+}
+
+/** A question being sat, with what its views are made of. */
+export interface Sat {
+  readonly model: QuestionModel;
+  readonly edition: LearnerEdition;
+  /** One full-mark arrangement; null: none is known, or it is not to be shown. */
+  readonly modelAnswer: readonly ModelPlacement[] | null;
 }
 
 /** A question as it stands, in the terms of one sitting. */
-export function questionView(model: QuestionModel, seed: string, standing: Standing): QuestionView {
-  const { question, names } = learnerEdition(model.question, seed);
-  const best = markSoFar(model, standing.tries);
+export function questionView(sat: Sat, standing: Standing): QuestionView {
+  return { question: sat.edition.question, board: boardView(sat.model, standing.board, sat.edition.names), ...progressView(sat, standing) };
+}
+
+export function movesView(sat: Sat, standing: Standing, took: { readonly turnedAway: readonly TurnedAway[]; readonly passedOver: number }): MovesView {
+  const { model, edition } = sat;
+  const name = namer(model, edition.names.item);
   return {
-    question,
-    board: boardView(model, standing, names),
-    lastTry: standing.justChecked ? tryView(model, standing, namer(model, names.item)) : null,
-    tries: standing.tries.length,
-    best: best ? { mark: best.mark, max: best.max } : null,
-    ended: standing.ended,
+    ...progressView(sat, standing),
+    // By the question alone, never by what its key says, lest the length of an answer tell.
+    board: model.question.judging === 'onLand' || model.zones.some(({ keyedOnly }) => keyedOnly) || took.passedOver > 0 ? boardView(model, standing.board, edition.names) : null,
+    turnedAway: took.turnedAway.map(({ copy, zone, why }) => ({ ...name(copy), zone: zoneName(model, edition.names, zone), why })),
+    passedOver: took.passedOver,
   };
 }
 
-export type Namer = (copy: Copy) => NamedCopy;
-export const namer =
-  (model: QuestionModel, names: ReadonlyMap<string, string>): Namer =>
+function progressView(sat: Sat, standing: Standing): Progress {
+  const { model, edition } = sat;
+  const { question } = model;
+  const counting = countingTry(model, standing.tries);
+  const media: Record<string, LearnerMedium> = {};
+  const saying = (say: KeySay | null): Said | null => {
+    if (!say) return null;
+    const named = (id: string | null): string | null => {
+      const drawn = id === null ? undefined : edition.names.medium.get(id);
+      const medium = id === null ? undefined : question.media[id];
+      if (drawn === undefined || !medium) return null;
+      if (!Object.hasOwn(edition.question.media, drawn)) media[drawn] = said(medium);
+      return drawn;
+    };
+    return { text: say.text, picture: named(say.picture), sound: named(say.sound) };
+  };
+  const { modelAnswer } = question.show;
+  const seesModel = modelAnswer === 'always' ? standing.tries.length > 0 : modelAnswer === 'atTheEnd' && standing.ended;
+  return {
+    told: standing.judged && toldView(sat, standing, standing.judged, saying),
+    tries: standing.tries.length,
+    best: counting && question.show.mark ? { mark: counting.judged.mark, max: counting.judged.max } : null,
+    ended: standing.ended,
+    hints: question.hints.slice(0, standing.hints).flatMap((hint) => saying(hint) ?? []),
+    hintsLeft: hintsLeft(model, standing),
+    modelAnswer: seesModel && sat.modelAnswer ? boardView(model, boardOf(model, sat.modelAnswer), edition.names) : null,
+    media,
+  };
+}
+
+type KeySay = NonNullable<NonNullable<KeyEntry['says']>['zone']>;
+type Saying = (say: KeySay | null) => Said | null;
+
+const namer =
+  (model: QuestionModel, names: ReadonlyMap<string, string>): ((copy: Copy) => NamedCopy) =>
   (copy) => ({ item: names.get(model.items[itemOf(copy)]?.id ?? '') as string, copy: numberOf(copy) });
 
-export function boardView(model: QuestionModel, { board }: Standing, names: Names): BoardView {
+const zoneName = (model: QuestionModel, names: Names, zone: number): string => names.zone.get(model.zones[zone]?.id ?? '') as string;
+
+function boardView(model: QuestionModel, board: Board, names: Names): BoardView {
   const name = namer(model, names.item);
   const loose = [...board.letGo].filter(([copy]) => !board.zoneOf.has(copy));
   return {
     zones: board.zones.map((held, i) => ({
-      zone: names.zone.get(model.zones[i]?.id ?? '') as string,
+      zone: zoneName(model, names, i),
       held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: board.settledAt.get(copy) ?? 0 })),
     })),
     loose: loose.map(([copy, at]) => ({ ...name(copy), ...at })),
   };
 }
 
-/** The last try in a learner's terms. This is the first thing that follows from the key, and goes out only when a check was asked for. */
-export function tryView(model: QuestionModel, standing: Standing, name: Namer): TryView | null {
-  const last = standing.tries.at(-1);
-  if (!last) return null;
-  const { mark, max, fullMarks, fraction }: Judged = last.judged;
-  const { feedback } = model.question;
+/** The first thing that follows from the key: it goes out only when a check was asked for, or where each landing is judged. */
+function toldView({ model, edition: { names } }: Sat, standing: Standing, { judged, verdicts }: Try, saying: Saying): Told {
+  const name = namer(model, names.item);
+  const ending = standing.tries.at(-1)?.judged === judged;
+  const { feedback, show, key } = model.question;
+  const overall = judged.fullMarks ? feedback.right : judged.fraction > 0 ? feedback.partly : feedback.wrong;
   return {
-    number: standing.tries.length,
-    mark,
-    max,
-    fullMarks,
-    words: (fullMarks ? feedback.right : fraction > 0 ? feedback.partly : feedback.wrong)?.text ?? null,
-    verdicts: [...last.verdicts].map(([copy, verdict]) => ({ ...name(copy), verdict })),
+    verdicts: [...verdicts].map(([copy, verdict]) => ({ ...name(copy), verdict })),
+    says: key.flatMap(({ zone: id, says }) => {
+      const at = model.zoneAt.get(id) as number;
+      const zone = zoneName(model, names, at);
+      const whole = ending ? saying(says?.zone ?? null) : null;
+      return [
+        ...(whole ? [{ zone, of: null, said: whole }] : []),
+        // Of several copies of one item it is said once, beside the first.
+        ...(standing.board.zones[at] ?? []).flatMap((copy, i, held) => {
+          const one = held.findIndex((other) => itemOf(other) === itemOf(copy)) === i ? saying(saysOf(says, idOf(model, copy))) : null;
+          return one ? [{ zone, of: name(copy), said: one }] : [];
+        }),
+      ];
+    }),
     goingHome: standing.goingHome.map(name),
+    try: ending
+      ? {
+          number: standing.tries.length,
+          fullMarks: judged.fullMarks,
+          mark: show.mark ? { mark: judged.mark, max: judged.max } : null,
+          words: saying(overall),
+          zones: judged.tallies.map(({ entry, satisfied }) => ({ zone: zoneName(model, names, entry.zone), satisfied })),
+        }
+      : null,
+  };
+}
+
+const saysOf = (says: KeyEntry['says'], item: string): KeySay | null => (says && Object.hasOwn(says.items, item) ? (says.items[item] ?? null) : null);
+
+/** How the mark that counts came about, in a learner's terms: null where the author does not show marks, or nothing was tried. */
+export interface Reckoning extends Marked {
+  /** The try that counts, from 1. */
+  number: number;
+  lines: (Omit<AccountLine, 'zone'> & { zone: string | null })[];
+}
+
+export function reckoning(model: QuestionModel, { tries }: Pick<Standing, 'tries'>): Reckoning | null {
+  const counting = countingTry(model, tries);
+  if (!counting || !model.question.show.mark) return null;
+  const { judged, number } = counting;
+  const label = (zone: number) => model.question.zones[zone]?.label || `zone ${zone + 1}`;
+  return {
+    mark: judged.mark,
+    max: judged.max,
+    number,
+    lines: account(model, judged, number).map((line) => ({ ...line, zone: line.zone === null ? null : label(line.zone) })),
   };
 }

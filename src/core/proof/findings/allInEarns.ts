@@ -1,6 +1,6 @@
 import { emptyBoard } from '../../judge/board';
 import { copyOf, type QuestionModel } from '../../judge/model';
-import { takeWithKey } from '../../judge/take';
+import { takeWithKey } from '../../judge/takeWithKey';
 import { judge } from '../../marks/mark';
 import { standInCopies } from '../guess/setting';
 import type { FindingRule } from './finding';

@@ -1,0 +1,34 @@
+import { middleOf, type Point } from '../geometry/space';
+import { type Board, cloneBoard, lift } from './board';
+import { boundsAtOrigin } from './homes';
+import { type Copy, itemOf, type SceneModel } from './model';
+import { restIn } from './rest';
+
+/**
+ * At which index of a zone's order a copy let go with its middle at a point would stand: before or after the one whose middle is nearest, as they follow one another in the
+ * zone. Null: the zone is empty, or its places do not follow its order.
+ */
+export function indexAt(model: SceneModel, board: Board, copy: Copy, zone: number, middle: Point): number | null {
+  const { rule } = (model.zones[zone] as SceneModel['zones'][number]).settle;
+  if (rule !== 'row' && rule !== 'column' && rule !== 'grid') return null;
+  const without = cloneBoard(board);
+  lift(without, copy);
+  const others = [...restIn(model, without, zone)].map(([other, at]) => {
+    const box = boundsAtOrigin(model.items[itemOf(other)] as SceneModel['items'][number]);
+    return { x: at.x + box.x, y: at.y + box.y, w: box.w, h: box.h };
+  });
+  let nearest = -1;
+  let least = Infinity;
+  others.forEach((box, i) => {
+    const { x, y } = middleOf(box);
+    const distance = Math.hypot(x - middle.x, y - middle.y);
+    if (distance < least) [nearest, least] = [i, distance];
+  });
+  const box = others[nearest];
+  if (!box) return null;
+  const [along, from, size, across, acrossFrom, acrossSize] =
+    rule === 'column' ? [middle.y, box.y, box.h, middle.x, box.x, box.w] : [middle.x, box.x, box.w, middle.y, box.y, box.h];
+  // In the line before or after the nearest one, or beside it in its own.
+  const after = across < acrossFrom ? false : across > acrossFrom + acrossSize ? true : along > from + size / 2;
+  return after ? nearest + 1 : nearest;
+}

@@ -1,7 +1,7 @@
 import { and, asc, count, desc, eq } from 'drizzle-orm';
-import type { As, Learner, Teacher } from '../context';
+import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
-import { course, courseLearner, edition, release, sitting, standing } from '../database/tables';
+import { course, courseLearner, edition, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
 export interface CourseRow {
@@ -66,39 +66,4 @@ export async function openCourse({ db, person }: As<Teacher>, id: string): Promi
     .groupBy(release.id, edition.number)
     .orderBy(desc(release.createdAt));
   return ok({ id, title: found.title, learners: roster.length, roster: roster.map(({ madeBy, ...learner }) => ({ ...learner, mine: madeBy === person.id })), releases });
-}
-
-export interface LearnerRelease {
-  id: string;
-  title: string;
-  course: string;
-  createdAt: Date;
-  /** Null before the first check. */
-  mark: number | null;
-  max: number | null;
-  started: boolean;
-  ended: boolean;
-}
-
-/** The releases of the courses a learner belongs to, the newest first. */
-export async function releasesFor({ db, person }: As<Learner>): Promise<LearnerRelease[]> {
-  const rows = await db
-    .select({
-      id: release.id,
-      title: release.title,
-      course: course.title,
-      createdAt: release.createdAt,
-      sittingId: sitting.id,
-      mark: standing.mark,
-      max: standing.max,
-      ended: standing.ended,
-    })
-    .from(courseLearner)
-    .innerJoin(course, eq(course.id, courseLearner.courseId))
-    .innerJoin(release, eq(release.courseId, course.id))
-    .leftJoin(sitting, and(eq(sitting.releaseId, release.id), eq(sitting.learnerId, person.id)))
-    .leftJoin(standing, and(eq(standing.sittingId, sitting.id), eq(standing.question, 0)))
-    .where(eq(courseLearner.learnerId, person.id))
-    .orderBy(desc(release.createdAt));
-  return rows.map(({ sittingId, ended, ...row }) => ({ ...row, started: sittingId !== null, ended: ended ?? false }));
 }

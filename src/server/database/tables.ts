@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Edit, FindingCounts, Kind, Move, Question } from '../../core';
+import type { Edit, FindingCounts, Kind, ModelPlacement, Move, Question } from '../../core';
 import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
 
@@ -84,6 +84,22 @@ export const courseLearner = sqliteTable(
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('course_of_learner').on(t.learnerId)],
 );
 
+/** Questions in an order, by their ids. */
+export const questionSet = sqliteTable(
+  'question_set',
+  {
+    id: text('id').primaryKey(),
+    ownerId: owner('owner_id'),
+    title: text('title').notNull(),
+    questions: text('questions', { mode: 'json' }).$type<string[]>().notNull(),
+    /** May learners go back to a question they have left? */
+    goBack: integer('go_back', { mode: 'boolean' }).notNull(),
+    createdAt: moment('created_at').notNull(),
+    changedAt: moment('changed_at').notNull(),
+  },
+  (t) => [index('set_of_owner').on(t.ownerId, t.changedAt)],
+);
+
 export const release = sqliteTable(
   'release',
   {
@@ -94,6 +110,10 @@ export const release = sqliteTable(
     title: text('title').notNull(),
     releasedBy: owner('released_by'),
     createdAt: moment('created_at').notNull(),
+    /** Nothing is taken after it; null: it stays open. */
+    dueAt: moment('due_at'),
+    /** How long a sitting may take, in minutes; null: as long as it likes. */
+    minutes: integer('minutes'),
   },
   (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
 );
@@ -101,6 +121,9 @@ export const release = sqliteTable(
 /** What an edition holds: the questions of its set, whole, as they were. */
 export interface EditionContent {
   readonly questions: readonly Question[];
+  /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */
+  readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
+  readonly goBack?: boolean;
 }
 
 /** Unchangeable: the database itself refuses to alter or delete one (see the migrations). */
@@ -131,6 +154,10 @@ export const sitting = sqliteTable(
     /** What is drawn for this sitting (names, the tray's order) is drawn from it. */
     seed: text('seed').notNull(),
     startedAt: moment('started_at').notNull(),
+    /** The furthest question the learner has come to, from 0. */
+    reached: integer('reached').notNull().default(0),
+    /** When the learner said so, or time was up: from then on the database itself takes no move (see the migrations). */
+    finishedAt: moment('finished_at'),
   },
   (t) => [uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number)],
 );

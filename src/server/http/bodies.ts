@@ -27,7 +27,35 @@ export const newLearner = object({
 });
 export const newPassword = object({ password: password() });
 
-export const publication = object({ id: uuid(), courseId: uuid(), questionId: uuid(), revision: wholeNumber() });
+const MOST_MINUTES = 10_080;
+const MOST_QUESTIONS = 200;
+const moment = () =>
+  mixed<string>((value): value is string => typeof value === 'string')
+    .test('moment', 'has to be a time such as 2026-11-25T10:00:00Z', (value) => value == null || (/^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && !Number.isNaN(Date.parse(value))))
+    .nullable()
+    .default(null);
+
+/** A question as it stood at a revision, or a set: one of the two. */
+export const publication = object({
+  id: uuid(),
+  courseId: uuid(),
+  questionId: uuid().notRequired(),
+  revision: number().integer().min(0),
+  setId: uuid().notRequired(),
+  dueAt: moment(),
+  minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
+}).test(
+  'content',
+  'has to name a question with its revision, or a set',
+  (value) => (value.setId === undefined) === (value.questionId !== undefined && value.revision !== undefined),
+);
+
+export const setContent = object({
+  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
+  goBack: boolean().required(),
+  questions: array(uuid()).max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`).required(),
+});
+export const goingTo = object({ question: wholeNumber() });
 
 const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
 const isPlace = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
@@ -62,7 +90,7 @@ const sentMove = mixed<SentMove>((value): value is SentMove => {
   if (value === null || typeof value !== 'object') return false;
   const { id, kind, item, copy, zone, at, ...rest } = value as Record<string, unknown>;
   if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
-  if (kind === 'reset' || kind === 'check') return Object.keys(value).length === 2;
+  if (kind === 'reset' || kind === 'check' || kind === 'hint') return Object.keys(value).length === 2;
   if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
   if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
   return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);

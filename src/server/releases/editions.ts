@@ -1,11 +1,14 @@
 import { desc, eq } from 'drizzle-orm';
-import { type QuestionModel, questionModel } from '../../core';
+import { type ModelPlacement, type QuestionModel, questionModel } from '../../core';
 import type { Database } from '../database/open';
 import { edition } from '../database/tables';
 
 export interface OpenEdition {
   readonly number: number;
   readonly models: readonly QuestionModel[];
+  /** By question; null: none that may be shown. */
+  readonly modelAnswers: readonly (readonly ModelPlacement[] | null)[];
+  readonly goBack: boolean;
 }
 
 /**
@@ -25,7 +28,13 @@ export async function editionOf(db: Database, releaseId: string, number: number)
   }
   const row = await db.query.edition.findFirst({ where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)) });
   if (!row) throw new Error(`Release ${releaseId} has no edition ${number}`);
-  const opened = { number, models: row.content.questions.map((question) => questionModel(question)) };
+  const { questions, modelAnswers, goBack } = row.content;
+  const opened: OpenEdition = {
+    number,
+    models: questions.map((question) => questionModel(question)),
+    modelAnswers: modelAnswers ?? questions.map(() => null),
+    goBack: goBack ?? true,
+  };
   kept.set(name, opened);
   const oldest = kept.keys().next().value;
   if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);

@@ -1,10 +1,11 @@
-import { and, asc, eq, max, min, sql } from 'drizzle-orm';
+import { and, asc, eq, max, min, sql, sum } from 'drizzle-orm';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { course, courseLearner, move, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { newestEdition } from './editions';
+import { closeOverdue, withoutDust } from '../sittings/finish';
+import { editionOf, newestEdition } from './editions';
 
 export interface ResultRow {
   learnerId: string;
@@ -24,13 +25,15 @@ export interface ResultsView {
 }
 
 /** Every learner of the release's course, whether they have sat or not. */
-export async function resultsOf({ db, person }: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
+export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
+  const { db, person } = as;
   const [found] = await db
     .select({ id: release.id, title: release.title, course: course.title, courseId: course.id, createdAt: release.createdAt })
     .from(release)
     .innerJoin(course, eq(course.id, release.courseId))
     .where(and(eq(release.id, releaseId), eq(course.ownerId, person.id)));
   if (!found) return fail('notFound');
+  await closeOverdue(as, releaseId);
 
   const span = db
     .select({ sittingId: move.sittingId, first: min(move.at).as('first'), last: max(move.at).as('last') })
@@ -39,33 +42,51 @@ export async function resultsOf({ db, person }: As<Teacher>, releaseId: string):
     .where(eq(sitting.releaseId, releaseId))
     .groupBy(move.sittingId)
     .as('span');
+  const edition = await newestEdition(db, releaseId);
+  const { models } = await editionOf(db, releaseId, edition);
+  const outOf = models.reduce((sum, { question }) => sum + question.marks.max, 0);
+  const reached = db
+    .select({
+      sittingId: standing.sittingId,
+      mark: sum(standing.mark).mapWith(Number).as('mark'),
+      tries: sum(standing.tries).mapWith(Number).as('tries'),
+      ended: sum(standing.ended).mapWith(Number).as('ended'),
+    })
+    .from(standing)
+    .innerJoin(sitting, eq(sitting.id, standing.sittingId))
+    .where(eq(sitting.releaseId, releaseId))
+    .groupBy(standing.sittingId)
+    .as('reached');
   const rows = await db
     .select({
       learnerId: user.id,
       name: user.name,
       username: user.displayUsername,
       sittingId: sitting.id,
-      mark: standing.mark,
-      max: standing.max,
-      tries: standing.tries,
-      ended: standing.ended,
+      finishedAt: sitting.finishedAt,
+      mark: reached.mark,
+      tries: reached.tries,
+      ended: reached.ended,
       first: sql<number | null>`${span.first}`,
       last: sql<number | null>`${span.last}`,
     })
     .from(courseLearner)
     .innerJoin(user, eq(user.id, courseLearner.learnerId))
     .leftJoin(sitting, and(eq(sitting.learnerId, user.id), eq(sitting.releaseId, releaseId)))
-    .leftJoin(standing, and(eq(standing.sittingId, sitting.id), eq(standing.question, 0)))
+    .leftJoin(reached, eq(reached.sittingId, sitting.id))
     .leftJoin(span, eq(span.sittingId, sitting.id))
     .where(eq(courseLearner.courseId, found.courseId))
     .orderBy(asc(user.name));
 
   return ok({
-    release: { ...found, edition: await newestEdition(db, releaseId) },
-    rows: rows.map(({ sittingId, tries, ended, first, last, ...row }) => ({
+    release: { ...found, edition },
+    rows: rows.map(({ sittingId, finishedAt, mark, tries, ended, first, last, ...row }) => ({
       ...row,
+      // A finished sitting in which nothing was tried has come to nothing.
+      mark: mark === null ? (finishedAt ? 0 : null) : withoutDust(mark),
+      max: mark === null && !finishedAt ? null : outOf,
       tries: tries ?? 0,
-      state: sittingId === null ? 'notStarted' : ended ? 'ended' : tries ? 'checked' : 'started',
+      state: sittingId === null ? 'notStarted' : finishedAt || ended === models.length ? 'ended' : tries ? 'checked' : 'started',
       seconds: first === null || last === null ? null : Math.round((last - first) / 1000),
     })),
   });

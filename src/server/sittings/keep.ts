@@ -8,9 +8,12 @@ export interface Addition {
   readonly standing: typeof standing.$inferInsert | null;
 }
 
+/** `taken`: somebody else went on from the same state. `finished`: the sitting takes no moves any more. */
+export type Keeping = 'kept' | 'taken' | 'finished';
+
 interface Waiting {
   readonly addition: Addition;
-  readonly stored: (done: boolean) => void;
+  readonly stored: (done: Keeping) => void;
   readonly failed: (error: unknown) => void;
 }
 
@@ -20,10 +23,10 @@ const lines = new WeakMap<Database, Waiting[]>();
 
 /**
  * Adds to the record, all or nothing. The numbers of the moves are their place in the primary key, so that of two who go on from one state only the first is
- * stored: false for the other, who has to look again. What comes in together is stored in one transaction: when a class checks at once, one flush of the disk
+ * stored: `taken` for the other, who has to look again. What comes in together is stored in one transaction: when a class checks at once, one flush of the disk
  * serves several.
  */
-export function keep(db: Database, addition: Addition): Promise<boolean> {
+export function keep(db: Database, addition: Addition): Promise<Keeping> {
   return new Promise((stored, failed) => {
     const line = lines.get(db);
     const waiting = { addition, stored, failed };
@@ -63,11 +66,12 @@ async function keepTogether(db: Database, together: readonly Waiting[]): Promise
       db,
       together.map(({ addition }) => addition),
     );
-    for (const { stored } of together) stored(true);
+    for (const { stored } of together) stored('kept');
   } catch (error) {
     const [only] = together;
     if (together.length > 1) for (const one of together) await keepTogether(db, [one]);
-    else if (only && isTaken(error)) only.stored(false);
+    else if (only && says(error, /UNIQUE constraint failed: move\./)) only.stored('taken');
+    else if (only && says(error, /the sitting is finished/)) only.stored('finished');
     else only?.failed(error);
   }
 }
@@ -91,5 +95,5 @@ async function write(db: Database, additions: readonly Addition[]): Promise<void
   await db.batch([insert, upsert]);
 }
 
-/** A unique constraint failed; the driver's error stands beneath drizzle's. */
-const isTaken = (error: unknown): boolean => error instanceof Error && (/UNIQUE constraint failed: move\./.test(error.message) || isTaken(error.cause));
+/** The driver's error stands beneath drizzle's. */
+const says = (error: unknown, what: RegExp): boolean => error instanceof Error && (what.test(error.message) || says(error.cause, what));

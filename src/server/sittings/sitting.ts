@@ -1,26 +1,84 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, lt } from 'drizzle-orm';
 import type { As, Learner } from '../context';
-import { course, courseLearner, release, sitting } from '../database/tables';
+import { course, courseLearner, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { standingOf } from './standing';
-import { type SittingView, viewOf } from './view';
+import { closedIfOver, type Summary, summaryOf } from './finish';
+import { recall } from './recent';
+import { atOf, endOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
+import { endsOf, placeOf, type SittingView, viewOf } from './view';
 
-/** The learner opens a release: their sitting of it, begun now or gone on with. */
-export async function sit(as: As<Learner>, releaseId: string): Promise<Result<SittingView>> {
+interface Titles {
+  readonly release: string;
+  readonly course: string;
+}
+
+/** A sitting as it is opened: a question to answer, or what it came to. */
+export type Opened = { open: SittingView; finished: null } | { open: null; finished: Summary & Titles };
+
+/** The learner opens a release: their sitting of it, begun now or gone on with, at a question they have come to (`question`), else at the furthest. */
+export async function sit(as: As<Learner>, releaseId: string, question: number | null = null): Promise<Result<Opened>> {
   const { db, person, now } = as;
+  const titles = await titlesOf(as, releaseId);
+  if (!titles) return fail('notFound');
+  const { dueAt, minutes } = titles;
+  const mine = () => sittingsWhere(db, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, person.id), eq(sitting.number, 1)));
+  let [found] = await mine();
+  if (!found) {
+    const startedAt = now();
+    const endsAt = endOf({ startedAt, dueAt, minutes });
+    if (endsAt && endsAt <= startedAt) return fail('releaseClosed');
+    // Two tabs opened at once begin one sitting.
+    await db
+      .insert(sitting)
+      .values({ id: randomUUID(), releaseId, learnerId: person.id, number: 1, seed: randomBytes(24).toString('base64url'), startedAt })
+      .onConflictDoNothing();
+    [found] = await mine();
+  }
+  if (!found) return fail('unexpected');
+  const open = await closedIfOver(as, found);
+  if (open.finishedAt) return ok({ open: null, finished: { ...(await summaryOf(as, open)), release: titles.release, course: titles.course } });
+  return ok({ open: await openAt(as, open, titles, question ?? open.reached), finished: null });
+}
+
+/** The learner goes to a question of their sitting: one they have been at, where going back is allowed, or the next. */
+export async function goTo(as: As<Learner>, sittingId: string, question: number): Promise<Result<SittingView>> {
+  const { db, person } = as;
+  const found = await sittingOf(as, sittingId, person.id);
+  const titles = found && (await titlesOf(as, found.releaseId));
+  if (!found || !titles) return fail('notFound');
+  const open = await closedIfOver(as, found);
+  if (open.finishedAt) return fail('sittingFinished');
+  const { edition } = await recordOf(db, open);
+  if (question >= edition.models.length || question > open.reached + 1) return fail('notFound');
+  if (question < open.reached && !edition.goBack) return fail('alreadyEnded');
+  if (question > open.reached) {
+    const tried = await db.query.standing.findFirst({ where: and(eq(standing.sittingId, sittingId), eq(standing.question, open.reached)) });
+    if (edition.models[open.reached]?.question.show.nextOnlyAfterCheck && !tried) return fail('checkFirst');
+    await db
+      .update(sitting)
+      .set({ reached: question })
+      .where(and(eq(sitting.id, sittingId), lt(sitting.reached, question)));
+    // What was remembered of it knows the old place.
+    recall(sittingId);
+  }
+  return ok(await openAt(as, { ...open, reached: Math.max(open.reached, question) }, titles, question));
+}
+
+async function titlesOf({ db, person }: As<Learner>, releaseId: string) {
   const [found] = await db
-    .select({ title: release.title, course: course.title })
+    .select({ release: release.title, course: course.title, dueAt: release.dueAt, minutes: release.minutes })
     .from(release)
     .innerJoin(course, eq(course.id, release.courseId))
     .innerJoin(courseLearner, eq(courseLearner.courseId, course.id))
     .where(and(eq(release.id, releaseId), eq(courseLearner.learnerId, person.id)));
-  if (!found) return fail('notFound');
-  const begun = { id: randomUUID(), releaseId, learnerId: person.id, number: 1, seed: randomBytes(12).toString('base64url'), startedAt: now() };
-  // Two tabs opened at once begin one sitting.
-  await db.insert(sitting).values(begun).onConflictDoNothing();
-  const mine = await db.query.sitting.findFirst({ where: and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, person.id), eq(sitting.number, 1)) });
-  if (!mine) return fail('unexpected');
-  const at = await standingOf(as, mine, 0);
-  return at ? ok({ ...viewOf(at), release: found.title, course: found.course }) : fail('unexpected');
+  return found ?? null;
+}
+
+async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, question: number): Promise<SittingView> {
+  const { moves, edition } = await recordOf(as.db, open);
+  const allowed = question === open.reached || (edition.goBack && question >= 0 && question < open.reached) ? question : open.reached;
+  const at = atOf(open, edition, moves, allowed);
+  if (!at) throw new Error(`Sitting ${open.id} has come to question ${allowed}, which its edition does not have`);
+  return { ...viewOf(at), release: titles.release, course: titles.course, place: await placeOf(as, at, edition.models.length), ends: endsOf(at, as.now()) };
 }

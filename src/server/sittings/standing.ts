@@ -1,23 +1,30 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { learnerEdition, type Names, type QuestionModel, replay, type Standing } from '../../core';
+import { learnerEdition, type Move, replay, type Sat, type Standing } from '../../core';
 import type { Context } from '../context';
-import { move, sitting } from '../database/tables';
-import { editionOf, newestEdition } from '../releases/editions';
+import type { Database } from '../database/open';
+import { move, release, sitting } from '../database/tables';
+import { editionOf, newestEdition, type OpenEdition } from '../releases/editions';
+import { drawer } from './draw';
 
 export interface OpenSitting {
   readonly id: string;
   readonly releaseId: string;
   readonly learnerId: string;
   readonly seed: string;
+  /** The furthest question the learner has come to, from 0. */
+  readonly reached: number;
+  readonly finishedAt: Date | null;
+  /** When the release is due or the time given is up, whichever comes first; null: never. */
+  readonly endsAt: Date | null;
 }
 
 /** One question of a sitting as its moves leave it. */
-export interface At {
+export interface At extends Sat {
   readonly sitting: OpenSitting;
   readonly question: number;
-  readonly edition: number;
-  readonly model: QuestionModel;
-  readonly names: Names;
+  /** The number of its edition. */
+  readonly from: number;
+  readonly goBack: boolean;
   readonly standing: Standing;
   /** The number of the sitting's last move, 0 before the first. */
   readonly last: number;
@@ -25,34 +32,74 @@ export interface At {
   readonly known: Map<string, number>;
 }
 
+const opened = {
+  id: sitting.id,
+  releaseId: sitting.releaseId,
+  learnerId: sitting.learnerId,
+  seed: sitting.seed,
+  reached: sitting.reached,
+  finishedAt: sitting.finishedAt,
+  startedAt: sitting.startedAt,
+  dueAt: release.dueAt,
+  minutes: release.minutes,
+};
+
+/** When a sitting that began then has to end. */
+export function endOf({ startedAt, dueAt, minutes }: { startedAt: Date; dueAt: Date | null; minutes: number | null }): Date | null {
+  const ends = [dueAt, minutes === null ? null : new Date(startedAt.getTime() + minutes * 60_000)].flatMap((end) => end?.getTime() ?? []);
+  return ends.length === 0 ? null : new Date(Math.min(...ends));
+}
+
+/** The sittings that meet a condition. */
+export async function sittingsWhere(db: Database, condition: ReturnType<typeof and>): Promise<OpenSitting[]> {
+  const rows = await db.select(opened).from(sitting).innerJoin(release, eq(release.id, sitting.releaseId)).where(condition);
+  return rows.map(({ startedAt, dueAt, minutes, ...row }) => ({ ...row, endsAt: endOf({ startedAt, dueAt, minutes }) }));
+}
+
 export async function sittingOf({ db }: Pick<Context, 'db'>, id: string, learnerId: string): Promise<OpenSitting | null> {
-  const found = await db.query.sitting.findFirst({ where: and(eq(sitting.id, id), eq(sitting.learnerId, learnerId)) });
+  const [found] = await sittingsWhere(db, and(eq(sitting.id, id), eq(sitting.learnerId, learnerId)));
   return found ?? null;
 }
 
-export const seedFor = (seed: string, question: number) => `${seed}/${question}`;
+interface Recorded {
+  readonly n: number;
+  readonly id: string;
+  readonly edition: number;
+  readonly question: number;
+  readonly body: Move;
+}
 
-/** Works out where a question of a sitting stands, from its moves. Null: the edition has no such question. */
-export async function standingOf({ db }: Pick<Context, 'db'>, open: OpenSitting, question: number): Promise<At | null> {
+/** A sitting's moves and the edition it is of: that of its last move, before the first the newest. */
+export async function recordOf(db: Database, open: OpenSitting): Promise<{ moves: readonly Recorded[]; edition: OpenEdition }> {
   const moves = await db
     .select({ n: move.n, id: move.id, edition: move.edition, body: move.body, question: move.question })
     .from(move)
     .where(eq(move.sittingId, open.id))
     .orderBy(asc(move.n));
-  const edition = await editionOf(db, open.releaseId, moves.at(-1)?.edition ?? (await newestEdition(db, open.releaseId)));
+  return { moves, edition: await editionOf(db, open.releaseId, moves.at(-1)?.edition ?? (await newestEdition(db, open.releaseId))) };
+}
+
+/** Works out where a question of a sitting stands, from its moves. Null: the edition has no such question. */
+export async function standingOf({ db }: Pick<Context, 'db'>, open: OpenSitting, question: number): Promise<At | null> {
+  const { moves, edition } = await recordOf(db, open);
+  return atOf(open, edition, moves, question);
+}
+
+export function atOf(open: OpenSitting, edition: OpenEdition, moves: readonly Recorded[], question: number): At | null {
   const model = edition.models[question];
   if (!model) return null;
-  const standing = replay(
-    model,
-    moves.filter((m) => m.question === question).map((m) => m.body),
-  );
   return {
     sitting: open,
     question,
-    edition: edition.number,
+    from: edition.number,
+    goBack: edition.goBack,
     model,
-    names: learnerEdition(model.question, seedFor(open.seed, question)).names,
-    standing,
+    edition: learnerEdition(model.question, drawer(open.seed, question)),
+    modelAnswer: edition.modelAnswers[question] ?? null,
+    standing: replay(
+      model,
+      moves.filter((m) => m.question === question).map((m) => m.body),
+    ),
     last: moves.at(-1)?.n ?? 0,
     known: new Map(moves.map((m) => [m.id, m.n])),
   };

@@ -1,5 +1,19 @@
+import { eq } from 'drizzle-orm';
 import { type QuestionView, questionView } from '../../core';
-import { type At, seedFor } from './standing';
+import type { Context } from '../context';
+import { standing } from '../database/tables';
+import type { At } from './standing';
+
+/** Where one is in a set. */
+export interface Place {
+  /** From 0. */
+  at: number;
+  count: number;
+  goBack: boolean;
+  reached: number;
+  tried: number[];
+  ended: number[];
+}
 
 export interface SittingView extends QuestionView {
   id: string;
@@ -7,8 +21,24 @@ export interface SittingView extends QuestionView {
   course: string;
   /** The number of the last move the server has. */
   last: number;
+  place: Place;
+  /** When it has to end, and how many seconds that is from now by the server's clock; null: when the learner likes. */
+  ends: { at: string; seconds: number } | null;
 }
 
-export function viewOf({ sitting, question, model, standing, last }: At): Omit<SittingView, 'release' | 'course'> {
-  return { id: sitting.id, last, ...questionView(model, seedFor(sitting.seed, question), standing) };
+export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.last, ...questionView(at, at.standing) });
+
+export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['ends'] =>
+  endsAt && { at: endsAt.toISOString(), seconds: Math.max(0, Math.round((endsAt.getTime() - now.getTime()) / 1000)) };
+
+export async function placeOf({ db }: Pick<Context, 'db'>, at: At, count: number): Promise<Place> {
+  const rows = await db.select({ question: standing.question, ended: standing.ended }).from(standing).where(eq(standing.sittingId, at.sitting.id));
+  return {
+    at: at.question,
+    count,
+    goBack: at.goBack,
+    reached: at.sitting.reached,
+    tried: rows.map(({ question }) => question),
+    ended: rows.filter(({ ended }) => ended).map(({ question }) => question),
+  };
 }

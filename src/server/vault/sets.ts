@@ -1,0 +1,71 @@
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import type { Kind } from '../../core';
+import type { As, Teacher } from '../context';
+import { question, questionSet } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+
+export interface SetRow {
+  id: string;
+  title: string;
+  questions: number;
+  changedAt: Date;
+}
+
+export interface SetView {
+  id: string;
+  title: string;
+  goBack: boolean;
+  questions: { id: string; title: string; kind: Kind }[];
+}
+
+/** The teacher's sets, the one changed last first. */
+export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
+  const rows = await db.query.questionSet.findMany({ where: eq(questionSet.ownerId, person.id), orderBy: desc(questionSet.changedAt) });
+  return rows.map(({ id, title, questions, changedAt }) => ({ id, title, questions: questions.length, changedAt }));
+}
+
+/** An empty set. `id` is the client's, so that making it twice makes it once. */
+export async function makeSet(as: As<Teacher>, id: string, title: string): Promise<Result<{ id: string }>> {
+  const at = as.now();
+  await as.db.insert(questionSet).values({ id, title, ownerId: as.person.id, questions: [], goBack: true, createdAt: at, changedAt: at }).onConflictDoNothing();
+  return (await own(as, id)) ? ok({ id }) : fail('notFound');
+}
+
+/** A set with its questions in their order; deleted ones are left out. */
+export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
+  const found = await own(as, id);
+  if (!found) return fail('notFound');
+  const titles = await ownQuestions(as, found.questions);
+  return ok({ id, title: found.title, goBack: found.goBack, questions: found.questions.flatMap((one) => titles.get(one) ?? []) });
+}
+
+/** Keeps a set as it is given. Each question is the teacher's own, and stands in it once. */
+export async function keepSet(
+  as: As<Teacher>,
+  id: string,
+  { title, questions, goBack }: { title: string; questions: readonly string[]; goBack: boolean },
+): Promise<Result<{ id: string }>> {
+  if (!(await own(as, id))) return fail('notFound');
+  const known = await ownQuestions(as, questions);
+  const problems = questions.flatMap((one, i) => {
+    if (!known.has(one)) return [{ path: `questions[${i}]`, message: 'This question is not in your Vault.' }];
+    return questions.indexOf(one) < i ? [{ path: `questions[${i}]`, message: 'This question stands in the set twice.' }] : [];
+  });
+  if (problems.length > 0) return fail('invalid', { problems });
+  await as.db
+    .update(questionSet)
+    .set({ title, questions: [...questions], goBack, changedAt: as.now() })
+    .where(eq(questionSet.id, id));
+  return ok({ id });
+}
+
+const own = ({ db, person }: As<Teacher>, id: string) => db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
+
+async function ownQuestions({ db, person }: As<Teacher>, ids: readonly string[]): Promise<Map<string, SetView['questions'][number]>> {
+  if (ids.length === 0) return new Map();
+  const rows = await db
+    .select({ id: question.id, title: question.title, kind: question.kind })
+    .from(question)
+    .where(and(inArray(question.id, [...ids]), eq(question.ownerId, person.id), isNull(question.deletedAt)));
+  return new Map(rows.map((row) => [row.id, row]));
+}

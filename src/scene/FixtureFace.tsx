@@ -14,7 +14,7 @@ export function FixtureFace({ fixture, scale, live }: { fixture: Fixture; scale:
         </div>
       );
     case 'picture':
-      return <Picture id={fixture.media} />;
+      return <Picture id={fixture.media} width={fixture.w * scale} />;
     case 'shape':
       return <ShapeFace fixture={fixture} />;
     case 'sound':

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Item, ItemState } from '../core';
 import { Picture } from './media';
 import { RichText } from './RichText';
@@ -8,17 +9,23 @@ interface Props {
   label: string;
   content?: Item['content'];
   state: ItemState;
+  /** Of the tag, in CSS pixels. */
+  width?: number;
 }
 
 /** What is on a paper tag: its words, its picture, that it sounds, and the mark of a verdict. The tag itself is the element around it, which the page makes movable. */
-export function ItemFace({ label, content = null, state }: Props) {
+export const ItemFace = memo(function ItemFace({ label, content = null, state, width }: Props) {
   const { text = null, picture = null, sound = null } = content ?? {};
   // A picture or a sound stands for the item without words, unless it is given some.
   const words = content ? text && <RichText rich={text} /> : label;
   return (
     <>
-      {picture && <Picture id={picture} className={words ? 'tag-picture-over' : ''} />}
-      {words && <span className="tag-words">{words}</span>}
+      {picture && <Picture id={picture} width={width} className={words ? 'tag-picture-over' : ''} />}
+      {words && (
+        <span className="tag-words" dir="auto">
+          {words}
+        </span>
+      )}
       {sound && (
         <span className="tag-sound" aria-hidden>
           ♪
@@ -31,4 +38,4 @@ export function ItemFace({ label, content = null, state }: Props) {
       )}
     </>
   );
-}
+});

@@ -41,7 +41,11 @@ export function ZoneBed({ zone, scale, state = 'rest', look, className = '', ext
           <polygon points={outline.corners.map(([x, y]) => `${x},${y}`).join(' ')} style={polygonStyle(look, state)} />
         </svg>
       )}
-      {label && <span className="bed-title">{label}</span>}
+      {label && (
+        <span className="bed-title" dir="auto">
+          {label}
+        </span>
+      )}
       {children}
     </div>
   );

@@ -6,6 +6,8 @@ export interface Shown {
   readonly kind: 'picture' | 'sound' | 'film';
   /** Empty: decorative. */
   readonly description: string;
+  /** Of a picture: where it is had from no wider than so many pixels. */
+  readonly inWidth?: (width: number) => string;
 }
 export type MediaSource = (id: string) => Shown | null;
 
@@ -18,9 +20,11 @@ export function MediaFrom({ source, children }: { source: MediaSource; children:
 
 export const useMediaSource = (): MediaSource => useContext(Source);
 
-/** A picture that fills its box without being cropped. */
-export function Picture({ id, className = '' }: { id: string; className?: string }) {
+/** A picture that fills its box without being cropped. `width`: of the box in CSS pixels, so that no more is fetched than is shown. */
+export function Picture({ id, className = '', width }: { id: string; className?: string; width?: number | undefined }) {
   const shown = useMediaSource()(id);
   if (!shown) return null;
-  return <img className={`scene-picture ${className}`} src={shown.url} alt={shown.description} draggable={false} />;
+  const { url, inWidth, description } = shown;
+  const sized = width !== undefined && inWidth ? { src: inWidth(width), srcSet: `${inWidth(width)}, ${inWidth(2 * width)} 2x` } : { src: url };
+  return <img className={`scene-picture ${className}`} {...sized} alt={description} draggable={false} loading="lazy" decoding="async" />;
 }

@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import type { Question } from '../../core';
+import { PublishDialog } from '../publish/PublishDialog';
 import { BenchTop } from './BenchTop';
 import { Behaviour } from './behaviour/Behaviour';
 import { Shortcuts } from './commands/Shortcuts';
@@ -11,7 +12,6 @@ import { Key } from './key/Key';
 import { LayOut } from './layOut/LayOut';
 import { Ledger } from './ledger/Ledger';
 import { useFileDrop } from './media/useFileDrop';
-import { PublishDialog } from './PublishDialog';
 import { Later } from './parts/Later';
 import { ProofPanel } from './proof/ProofPanel';
 import { useProving } from './proof/useProving';
@@ -102,7 +102,7 @@ function Over({ store }: { store: BenchStore }) {
   const close = () => store.getState().show(null);
   switch (open) {
     case 'publish':
-      return <PublishDialog store={store} onClose={close} />;
+      return <PublishDialog prepare={() => asKept(store)} onClose={close} />;
     case 'shortcuts':
       return <Shortcuts store={store} />;
     case 'commands':
@@ -129,4 +129,10 @@ function Said({ store }: { store: BenchStore }) {
       {said}
     </p>
   );
+}
+
+/** The question as the server has it, once everything is kept. */
+async function asKept(store: BenchStore): Promise<{ questionId: string; revision: number }> {
+  if (!(await store.keeper.flush())) throw new Error('Your last changes are not kept yet. Publish when they are.');
+  return { questionId: store.getState().question.id, revision: store.keeper.revision() };
 }

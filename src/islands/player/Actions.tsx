@@ -1,81 +1,130 @@
 import type { ReactNode } from 'react';
-import { RichText } from '../../scene/RichText';
+import { useShallow } from 'zustand/react/shallow';
+import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
-import { tryInWords } from './words';
+import { tryInWords, zoneName } from './words';
 
 const LINES: Record<PlayerState['line'], string> = {
   kept: '',
   sending: '',
-  down: 'The line is down. Go on: your moves are kept in this browser and go out when it is back.',
+  down: 'The line is down. Go on: your moves are kept in this browser and go out when it is back. Checking has to wait for it.',
   signedOut: 'You are signed out. Your moves are kept in this browser: sign in again and come back to this page.',
   failed: 'The server could not take your moves. They are kept in this browser and will be sent again.',
+  taken: 'You went on with this in another window.',
 };
 
-/** Check, put everything back, where one stands; and the overall word under the scene. */
+/** Check, put everything back, a hint, the model answer, and where one stands. */
 export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
-  const { board, view, lastTry, tries, best, ended, line, checking, notice, check, move, goOn } = store();
-  const limit = view.question.tries;
-  const endless = view.question.items.some((item) => item.copies === 'endless');
-  const all = view.question.items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0);
+  const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, line, checking } = store(
+    useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, line, checking }) => ({
+      ...{ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, checking },
+      // That something is on its way changes nothing here.
+      line: line === 'sending' ? ('kept' as const) : line,
+    })),
+  );
+  const { check, hint, move, goOn, showModel } = store.getState();
+  const { tries: limit, show, buttons, items } = view.question;
+  const endless = items.some((item) => item.copies === 'endless');
+  const all = items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0);
   const placed = board.zoneOf.size;
-  const goes = (lastTry?.goingHome.length ?? 0) > 0;
-  const now = tries + (ended || goes ? 0 : 1);
+  const goes = (told?.goingHome.length ?? 0) > 0;
+  const now = tries + (ended || told?.try ? 0 : 1);
+  const onLand = view.question.judging === 'onLand';
+  const counts = [limit === null ? `try ${now}` : `try ${now} of ${limit}`, ...(show.count ? [endless ? `${placed} placed` : `${placed} of ${all} placed`] : [])];
   return (
-    <>
-      <div className="flex flex-wrap items-center gap-3 mt-4">
-        {!ended && !goes && (
-          <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={checking}>
-            {checking ? 'Checking…' : (view.question.buttons.check ?? 'Check')}
-          </button>
-        )}
-        {goes && (
-          <button type="button" className="btn btn-primary btn-lg" onClick={goOn}>
-            Go on
-          </button>
-        )}
-        {!ended && (
-          <button type="button" className="btn btn-edge" onClick={() => move({ kind: 'reset' })} disabled={checking || (placed === 0 && board.letGo.size === 0)}>
-            {view.question.buttons.reset ?? 'Put everything back'}
-          </button>
-        )}
-        <p className="figures text-mute">
-          {limit === null ? `try ${now}` : `try ${now} of ${limit}`} · {endless ? `${placed} placed` : `${placed} of ${all} placed`}
-        </p>
-        <span className="grow" />
-        {ended && onward}
-      </div>
-      <div role="status" className="mt-3 min-h-14">
-        {lastTry && (
-          <p className={`border-l-4 px-4 py-3 text-lg ${lastTry.fullMarks ? 'bg-verdigris-wash border-verdigris' : 'bg-brass-wash border-brass'}`}>
-            {tryInWords(lastTry, ended)}{' '}
-            <span className="figures whitespace-nowrap">
-              Mark {lastTry.mark} of {lastTry.max}
-            </span>
-            {best && best.mark !== lastTry.mark && <span className="figures whitespace-nowrap"> · best so far {best.mark}</span>}
+    <div className="flex flex-wrap items-center gap-3 mt-4">
+      {!ended && !goes && !onLand && !showsModel && (
+        <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={checking || line === 'down' || line === 'taken'}>
+          {checking ? 'Checking…' : (buttons.check ?? 'Check')}
+        </button>
+      )}
+      {goes && !showsModel && (
+        <button type="button" className="btn btn-primary btn-lg" onClick={goOn}>
+          Go on
+        </button>
+      )}
+      {!ended && !showsModel && (
+        <button type="button" className="btn btn-edge" onClick={() => move({ kind: 'reset' })} disabled={checking || (placed === 0 && board.letGo.size === 0)}>
+          {buttons.reset ?? 'Put everything back'}
+        </button>
+      )}
+      {hintsLeft > 0 && (
+        <button type="button" className="btn btn-edge" onClick={hint}>
+          {buttons.hint ?? 'Hint'}
+        </button>
+      )}
+      {modelAnswer && (
+        <button type="button" className="btn btn-edge" aria-pressed={showsModel} onClick={() => showModel(!showsModel)}>
+          {showsModel ? 'Show my answer' : 'Show a model answer'}
+        </button>
+      )}
+      <p className="figures text-mute">{showsModel ? 'a model answer' : counts.join(' · ')}</p>
+      <span className="grow" />
+      {onward}
+    </div>
+  );
+}
+
+/** What the page has to say: the overall word, what is said of zones, hints, and how the line is. */
+export function Words({ store }: { store: PlayerStore }) {
+  const { told, best, ended, hints, line, notice, model, checking } = store(
+    useShallow(({ told, best, ended, hints, line, notice, model, checking }) => ({
+      ...{ told, best, ended, hints, notice, model, checking },
+      line: line === 'sending' ? ('kept' as const) : line,
+    })),
+  );
+  const outcome = told?.try ?? null;
+  const zones = told?.says.filter(({ of }) => of === null) ?? [];
+  return (
+    <div className="mt-3 min-h-14 grid gap-2">
+      <div role="status" className="grid gap-2">
+        {outcome && told && (
+          <p className={`border-l-4 px-4 py-3 text-lg ${outcome.fullMarks ? 'bg-verdigris-wash border-verdigris' : 'bg-brass-wash border-brass'}`}>
+            {tryInWords(outcome, told, ended)}{' '}
+            {outcome.mark && (
+              <span className="figures whitespace-nowrap">
+                Mark {outcome.mark.mark} of {outcome.mark.max}
+              </span>
+            )}
+            {best && outcome.mark && best.mark !== outcome.mark.mark && <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>}
           </p>
         )}
-        {lastTry?.words && (
-          <div className="border-l-4 border-rule px-4 py-2 text-lg">
-            <RichText rich={lastTry.words} />
+        {outcome?.words && (
+          <div className="saying border-l-4 border-rule px-4 py-2 text-lg">
+            <Saying said={outcome.words} width={220} />
           </div>
         )}
-        {!lastTry && ended && best && (
-          <p className="border-l-4 px-4 py-3 text-lg bg-brass-wash border-brass figures">
-            Finished. Mark {best.mark} of {best.max}
-          </p>
-        )}
-        {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass mt-2">{notice}</p>}
+        {zones.map(({ zone, said }) => (
+          <div key={zone} className="saying border-l-4 border-rule px-4 py-2">
+            <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>
+            <Saying said={said} width={220} />
+          </div>
+        ))}
+        {!outcome && ended && <p className="border-l-4 px-4 py-3 text-lg bg-brass-wash border-brass figures">Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}</p>}
+        {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass">{notice}</p>}
         {LINES[line] && (
-          <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick mt-2">
-            {LINES[line]}{' '}
+          <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick">
+            {LINES[line]} {checking && line === 'down' && 'What you asked to be checked is checked then. '}
             {line === 'signedOut' && (
               <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
                 Sign in
               </a>
             )}
+            {line === 'taken' && (
+              <button type="button" className="link-brass cursor-pointer" onClick={() => location.reload()}>
+                Go on here
+              </button>
+            )}
           </p>
         )}
       </div>
-    </>
+      {hints.map((hint, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
+        <div key={i} className="saying border-l-4 border-brass px-4 py-2">
+          <p className="font-semibold">{hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</p>
+          <Saying said={hint} width={220} />
+        </div>
+      ))}
+    </div>
   );
 }

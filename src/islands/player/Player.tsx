@@ -1,39 +1,168 @@
-import { useEffect, useState } from 'react';
-import { Playing, pageWidth } from './Playing';
-import { playerStore } from './store';
-import type { SittingView } from './types';
+import { useEffect, useMemo, useState } from 'react';
+import { MediaFrom } from '../../scene/media';
+import { inThisWindow } from './oneWindow';
+import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
+import { Clock } from './place/Clock';
+import { Onward } from './place/Onward';
+import { Steps } from './place/Steps';
+import { SummaryPage } from './place/SummaryPage';
+import { recallSounds, useSounds } from './sounds';
+import { type PlayerStore, playerStore } from './store';
+import { finishSitting, goToQuestion, sittingMedia, toServer } from './transport';
+import type { SittingView, Summary } from './types';
+import { hasSounds } from './useStateSounds';
+import './place/place.css';
 
-/** The page on which people answer: a title, the instruction, the scene with its tray, and one line of actions. */
-export function Player({ sitting }: { sitting: SittingView }) {
-  const [store] = useState(() => playerStore(sitting));
-  useEffect(() => {
-    const back = () => void store.getState().flush();
-    window.addEventListener('online', back);
-    return () => window.removeEventListener('online', back);
-  }, [store]);
-  const maxWidth = pageWidth(sitting.question.scene);
+interface Titles {
+  release: string;
+  course: string;
+}
+export type Opened = { open: SittingView; finished: null } | { open: null; finished: Summary & Titles };
+
+/** The page on which people answer: questions one after another, and what they came to. */
+export function Player({ opened }: { opened: Opened }) {
+  const [now, setNow] = useState(opened);
+  if (now.finished) return <Finished summary={now.finished} />;
+  return (
+    <Sitting
+      key={now.open.place.at}
+      sitting={now.open}
+      onMove={(open) => setNow({ open, finished: null })}
+      onFinished={(summary) => setNow({ open: null, finished: { ...summary, release: now.open.release, course: now.open.course } })}
+    />
+  );
+}
+
+function Finished({ summary }: { summary: Summary & Titles }) {
+  useEffect(() => document.getElementById('summary')?.focus(), []);
   return (
     <>
-      <header className="bg-sheet border-b border-rule">
-        <div className="mx-auto px-4 h-[56px] flex items-center gap-4" style={{ maxWidth }}>
-          <p className="font-heading font-semibold text-lg truncate">{sitting.release}</p>
-          <p className="text-mute truncate">{sitting.course}</p>
-          <span className="grow" />
-          <a className="btn btn-edge btn-sm" href="/sit">
-            All releases
-          </a>
-        </div>
-      </header>
-      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
-        <Playing
-          store={store}
-          onward={
-            <a className="btn btn-primary" href="/sit">
-              Back to your releases
-            </a>
-          }
-        />
+      <Header titles={summary} maxWidth="56rem" />
+      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth: '56rem' }}>
+        <SummaryPage title={summary.release} summary={summary} />
       </main>
     </>
   );
+}
+
+function Header({ titles, maxWidth, children }: { titles: Titles; maxWidth: string; children?: React.ReactNode }) {
+  return (
+    <header className="bg-sheet border-b border-rule">
+      <div className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1" style={{ maxWidth: `max(66rem, ${maxWidth})` }}>
+        <p className="font-heading font-semibold text-lg" dir="auto">
+          {titles.release}
+        </p>
+        <p className="text-mute hidden sm:block" dir="auto">
+          {titles.course}
+        </p>
+        <span className="grow" />
+        {children}
+        <a className="link-brass" href="/sit">
+          All releases
+        </a>
+      </div>
+    </header>
+  );
+}
+
+interface SittingProps {
+  sitting: SittingView;
+  onMove: (sitting: SittingView) => void;
+  onFinished: (summary: Summary) => void;
+}
+
+function Sitting({ sitting, onMove, onFinished }: SittingProps) {
+  const [store] = useState<PlayerStore>(() => playerStore(sitting, { send: toServer(sitting), kept: true, reopen: () => location.reload() }));
+  const list = useListChoice();
+  const media = store((s) => s.media);
+  const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
+  const place = usePlace(store);
+  const { busy, goTo, finish } = useOnward(store, sitting, onMove, onFinished);
+  const maxWidth = pageWidth(sitting.question);
+
+  useEffect(() => {
+    const back = () => void store.getState().flush();
+    window.addEventListener('online', back);
+    const giveBack = inThisWindow(sitting.id, () => store.setState({ line: 'taken', held: null }));
+    recallSounds();
+    return () => {
+      window.removeEventListener('online', back);
+      giveBack();
+    };
+  }, [store, sitting.id]);
+
+  return (
+    <MediaFrom source={source}>
+      <Header titles={sitting} maxWidth={maxWidth}>
+        {sitting.ends && (
+          <Clock
+            seconds={sitting.ends.seconds}
+            onOver={() =>
+              void store
+                .getState()
+                .flush()
+                .then(() => location.reload())
+            }
+          />
+        )}
+        <Steps place={place} busy={busy} onGo={goTo} />
+        <Switches store={store} list={list} />
+      </Header>
+      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
+        <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
+      </main>
+    </MediaFrom>
+  );
+}
+
+/** Lists or the scene, and sound. */
+function Switches({ store, list }: { store: PlayerStore; list: ListChoice }) {
+  const sounds = useSounds();
+  const sounding = store(hasSounds);
+  return (
+    <>
+      {sounding && (
+        <button type="button" className="btn btn-edge btn-sm" aria-pressed={sounds.on} onClick={() => sounds.turn(!sounds.on)}>
+          {sounds.on ? 'Sound is on' : 'Sound is off'}
+        </button>
+      )}
+      <button type="button" className="btn btn-edge btn-sm" onClick={() => list.choose(!list.asList)}>
+        {list.asList ? 'On the scene' : 'As a list'}
+      </button>
+    </>
+  );
+}
+
+/** The place in the set as this page has brought it on. */
+function usePlace(store: PlayerStore): SittingView['place'] {
+  const place = store((s) => s.view.place);
+  const tries = store((s) => s.tries);
+  const ended = store((s) => s.ended);
+  return useMemo(() => ({ ...place, tried: tries > 0 ? [...place.tried, place.at] : place.tried, ended: ended ? [...place.ended, place.at] : place.ended }), [place, tries, ended]);
+}
+
+/** On to another question, or to the end, once everything that was done here is kept. */
+function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove'], onFinished: SittingProps['onFinished']) {
+  const [busy, setBusy] = useState(false);
+  const leave = async <T,>(ask: () => Promise<{ ok: true; value: T } | { ok: false; error: { code: string; message: string; wayOn: string } }>, then: (value: T) => void) => {
+    setBusy(true);
+    const all = await store.getState().flush();
+    const answer = all ? await ask() : null;
+    if (answer?.ok) return then(answer.value);
+    if (answer?.error.code === 'sittingFinished') return location.reload();
+    const words = answer ? `${answer.error.message}. ${answer.error.wayOn}` : 'Not all of your moves are kept yet: go on when the line is back.';
+    store.setState({ notice: words });
+    setBusy(false);
+  };
+  const goTo = (question: number) =>
+    void leave(
+      () => goToQuestion(sitting.id, question),
+      (next) => {
+        history.replaceState(null, '', `?question=${next.place.at + 1}`);
+        onMove(next);
+        scrollTo({ top: 0 });
+      },
+    );
+  const finish = () => void leave(() => finishSitting(sitting.id), onFinished);
+  return { busy, goTo, finish };
 }

@@ -1,21 +1,38 @@
-import { type ReactNode, useState } from 'react';
-import { useMediaSource } from '../../scene';
+import { type ReactNode, useEffect, useState } from 'react';
+import type { LearnerQuestion } from '../../core';
+import { useMediaSource } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
-import { Actions } from './Actions';
-import { SceneFrame } from './SceneFrame';
+import { Actions, Words } from './Actions';
+import { ListView } from './list/ListView';
+import { SceneFrame } from './scene/SceneFrame';
+import { leastScale } from './scene/useStageScale';
 import type { PlayerStore } from './store';
+import { useStateSounds } from './useStateSounds';
 
-/** As wide as the room allows while the whole scene, its prompt and the actions stay in view: a CSS length. */
-export const pageWidth = ({ width, height }: { width: number; height: number }): string => `max(40rem, min(76rem, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem)))`;
+/** As wide as the room allows while the whole scene, its prompt and the actions stay in view, and no narrower than its smallest item needs: a CSS length. */
+export function pageWidth(question: LearnerQuestion): string {
+  const { width, height } = question.scene;
+  return `max(40rem, ${Math.ceil(width * leastScale(question)) + 40}px, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem))`;
+}
 
-/** One question to answer: its title, the instruction, the scene with its tray, and one line of actions. `onward` is the way on once it has ended. */
-export function Playing({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
+export interface ListChoice {
+  readonly asList: boolean;
+  readonly choose: (asList: boolean) => void;
+}
+
+/** One question to answer: its title, the instruction, the scene with its tray, and one line of actions. `onward` is the way on. */
+export function Playing({ store, list, onward }: { store: PlayerStore; list: ListChoice; onward: ReactNode }) {
   const question = store((s) => s.view.question);
   const [said, setSaid] = useState('');
-  const spoken = useMediaSource()(question.promptSound ?? '');
+  const [narrow, setNarrow] = useState(false);
+  const media = useMediaSource();
+  const spoken = media(question.promptSound ?? '');
+  useStateSounds(store, media);
   return (
     <>
-      <h1 className="text-[1.65rem] leading-tight">{question.title}</h1>
+      <h1 className="text-[1.65rem] leading-tight" dir="auto">
+        {question.title}
+      </h1>
       {question.prompt && (
         <div className="text-lg mt-1">
           <RichText rich={question.prompt} />
@@ -25,13 +42,45 @@ export function Playing({ store, onward }: { store: PlayerStore; onward: ReactNo
         // biome-ignore lint/a11y/useMediaCaption: it is the prompt, spoken
         <audio controls preload="none" src={spoken.url} aria-label={spoken.description || 'The prompt, spoken'} className="h-9 mt-1" />
       )}
-      <div className="mt-4">
-        <SceneFrame store={store} say={setSaid} />
-      </div>
+      {narrow && !list.asList && (
+        <p className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3 border-l-4 border-brass bg-brass-wash px-3 py-2">
+          This scene is wider than your screen: push it aside to see the rest.
+          <button type="button" className="btn btn-primary btn-sm" onClick={() => list.choose(true)}>
+            Answer as a list
+          </button>
+        </p>
+      )}
+      <div className="mt-4">{list.asList ? <ListView store={store} say={setSaid} /> : <SceneFrame store={store} say={setSaid} onNarrow={setNarrow} />}</div>
       <Actions store={store} onward={onward} />
+      <Words store={store} />
       <p role="status" aria-live="assertive" className="sr-only">
         {said}
       </p>
     </>
   );
+}
+
+const KEPT = 'vault-drop.asList';
+
+/** Whether this browser was last used with lists. Read after the page is shown, since the server cannot know it. */
+export function useListChoice(): ListChoice {
+  const [asList, setAsList] = useState(false);
+  useEffect(() => {
+    try {
+      setAsList(localStorage.getItem(KEPT) === 'yes');
+    } catch {
+      // Then it is the scene.
+    }
+  }, []);
+  return {
+    asList,
+    choose: (next) => {
+      setAsList(next);
+      try {
+        localStorage.setItem(KEPT, next ? 'yes' : 'no');
+      } catch {
+        // Then it is forgotten with the page.
+      }
+    },
+  };
 }

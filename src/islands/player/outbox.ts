@@ -6,11 +6,16 @@ export interface Outbox {
   moves: SentMove[];
 }
 
-const place = (sitting: string) => `vault-drop.outbox.${sitting}`;
+interface Of {
+  readonly sitting: string;
+  readonly question: number;
+}
 
-export function readOutbox(sitting: string): Outbox | null {
+const place = ({ sitting, question }: Of) => `vault-drop.outbox.${sitting}.${question}`;
+
+export function readOutbox(of: Of): Outbox | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(place(sitting)) ?? 'null') as Outbox | null;
+    const kept = JSON.parse(localStorage.getItem(place(of)) ?? 'null') as Outbox | null;
     return kept && Array.isArray(kept.moves) && kept.moves.length > 0 ? kept : null;
   } catch {
     return null;
@@ -18,10 +23,10 @@ export function readOutbox(sitting: string): Outbox | null {
 }
 
 /** A browser that lets nothing be stored still sends moves at once; only what the line did not take is lost with the tab then. */
-export function keepOutbox(sitting: string, box: Outbox): void {
+export function keepOutbox(of: Of, box: Outbox): void {
   try {
-    if (box.moves.length === 0) localStorage.removeItem(place(sitting));
-    else localStorage.setItem(place(sitting), JSON.stringify(box));
+    if (box.moves.length === 0) localStorage.removeItem(place(of));
+    else localStorage.setItem(place(of), JSON.stringify(box));
   } catch {
     // Storage is full or forbidden: see above.
   }

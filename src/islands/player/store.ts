@@ -1,86 +1,239 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import { type Board, type Copy, cloneBoard, copyOf, emptyBoard, itemOf, numberOf, type Outcome, type SceneModel, sceneModel, sendHome, take, type Verdict } from '../../core';
-import { type ApiResult, api } from '../../ui/api';
-import { boardFrom } from './board';
+import {
+  type Board,
+  type BoardView,
+  type Copy,
+  cloneBoard,
+  copyNamed,
+  itemOf,
+  type LearnerMedium,
+  numberOf,
+  type Outcome,
+  type Said,
+  type SceneModel,
+  sceneModel,
+  sendHome,
+  standsAt,
+  startBoard,
+  take,
+  type Verdict,
+} from '../../core';
+import type { ApiResult } from '../../ui/api';
 import { keepOutbox, readOutbox } from './outbox';
-import type { Answer, LocalMove, NamedCopy, SentMove, SittingView, TryView } from './types';
+import { boardFrom } from './scene/board';
+import { letGo, movedOver, pickedUp, resting, type States, seen } from './states';
+import type { Answer, LocalMove, NamedCopy, SentMove, SittingView, Told } from './types';
+import { turnedAwayInWords } from './words';
 
-type Line = 'kept' | 'sending' | 'down' | 'signedOut' | 'failed';
+/** Where the moves are. `down`: nothing answers; `taken`: this sitting is open in another window of this browser. */
+export type Line = 'kept' | 'sending' | 'down' | 'signedOut' | 'failed' | 'taken';
 
 export interface PlayerState {
   readonly view: SittingView;
   readonly model: SceneModel;
   readonly board: Board;
+  readonly states: States;
+  /** Copies that wait for the server's word, and where they lie meanwhile; null: where they have settled. */
+  readonly waiting: ReadonlyMap<Copy, { x: number; y: number } | null>;
   readonly verdicts: ReadonlyMap<Copy, Verdict>;
-  /** The last check, until the learner goes on. */
-  readonly lastTry: TryView | null;
+  /** What is told of the board as it stands, until the learner goes on. */
+  readonly told: Told | null;
   readonly tries: number;
   readonly best: { mark: number; max: number } | null;
   readonly ended: boolean;
+  readonly hints: readonly Said[];
+  readonly hintsLeft: number;
+  readonly modelAnswer: BoardView | null;
+  readonly showsModel: boolean;
+  readonly media: Readonly<Record<string, LearnerMedium>>;
+  /** Zones whose lid is shut. */
+  readonly shut: ReadonlySet<number>;
   readonly line: Line;
   readonly checking: boolean;
   /** Picked up by a press, to be put down by another. */
   readonly held: Copy | null;
+  /** The one that the pointer or the focus is on: it alone has its part in the drag-and-drop library, which redraws all it has when a drag begins and ends. */
+  readonly armed: Copy | null;
+  readonly dragging: boolean;
+  /** Moved last: it comes to rest by itself, everything else glides. */
+  readonly moved: Copy | null;
+  /** What was let go last, with all it carried, and how far from its rest that was, in scene units: it comes to rest from there. `turn` tells one time from the next. */
+  readonly came: { readonly copies: ReadonlySet<Copy>; readonly x: number; readonly y: number; readonly turn: number } | null;
+  /** The copy beside which its feedback stands. */
+  readonly pointed: Copy | null;
   readonly notice: string;
 
+  arm(copy: Copy): void;
   hold(copy: Copy | null): void;
+  /** A gesture has picked a copy up, is over a zone, or let it go where it was. */
+  pickUp(copy: Copy): void;
+  over(copy: Copy, zone: number | null): void;
+  cancel(): void;
   move(move: LocalMove): Outcome | null;
+  /** Copies were let go with the first at a place of the scene. */
+  comeToRest(copies: readonly Copy[], from: { readonly x: number; readonly y: number }): void;
   goOn(): void;
   check(): void;
-  flush(): Promise<void>;
+  hint(): void;
+  /** The board as the next move finds it: once the wrong ones have gone home. */
+  next(): Board;
+  point(copy: Copy | null): void;
+  turnLid(zone: number): void;
+  showModel(on: boolean): void;
+  /** Sends what is still to be sent; true: all of it is kept. */
+  flush(): Promise<boolean>;
 }
 export type PlayerStore = UseBoundStore<StoreApi<PlayerState>>;
 
-const RETRY_MS = 3000;
+const RETRY_MS = 2000;
+/** As long as a state that passes is to be seen. */
+const MOMENT_MS = 900;
 
 /** How moves get to whoever has the key: the server, or at the Bench the rehearsal beside it. */
 export type Send = (after: number, moves: readonly SentMove[]) => Promise<ApiResult<Answer>>;
 
-const toServer =
-  (sitting: string): Send =>
-  (after, moves) =>
-    api<Answer>('POST', `/api/sittings/${sitting}/moves`, { question: 0, after, moves });
+export interface PlayerOptions {
+  readonly send: Send;
+  /** Does what is not sent yet outlive the page? */
+  readonly kept: boolean;
+  /** The sitting has ended elsewhere or is otherwise than this page can know: it has to be opened anew. */
+  readonly reopen: () => void;
+}
 
-/** The state of one sitting in one page. Moves are taken here at once, by the same core as on the server, and sent after. `kept` false: nothing outlives the page. */
-export function playerStore(view: SittingView, send: Send = toServer(view.id), kept = true): PlayerStore {
+/** The state of one question in one page. Moves are taken here at once, by the same core as on the server, and sent after. */
+export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOptions): PlayerStore {
   let last = view.last;
   let waiting: SentMove[] = [];
-  let sending = false;
+  let sending: Promise<boolean> | null = null;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let passing: ReturnType<typeof setTimeout> | undefined;
+  const box = { sitting: view.id, question: view.place.at };
 
-  const remember = () => kept && keepOutbox(view.id, { after: last, moves: waiting });
+  const remember = () => kept && keepOutbox(box, { after: last, moves: waiting });
 
   const store = create<PlayerState>()((set, get) => {
-    const named = ({ item, copy }: NamedCopy) => copyOf(get().model.itemAt.get(item) as number, copy);
+    const named = (name: NamedCopy) => copyNamed(get().model, name);
+    const scene = (board = get().board) => ({ model: get().model, question: get().view.question, board });
+
+    const passBy = () => {
+      clearTimeout(passing);
+      passing = setTimeout(() => set({ states: seen(get().states, scene()) }), MOMENT_MS);
+    };
 
     /** The board after the wrong ones have gone home, if the last check left some to go. */
     const goneOn = (): Board => {
       const board = cloneBoard(get().board);
-      for (const copy of get().lastTry?.goingHome ?? []) sendHome(get().model, board, named(copy));
+      for (const copy of get().told?.goingHome ?? []) sendHome(get().model, board, named(copy));
       return board;
     };
+    const wentOn = { verdicts: new Map(), told: null, held: null, notice: '', pointed: null, showsModel: false, dragging: false } as const;
 
     const apply = (move: LocalMove): Outcome | null => {
-      const { model } = get();
-      const board = move.kind === 'reset' ? emptyBoard(model) : goneOn();
-      const outcome = move.kind === 'drop' || move.kind === 'put' ? take(model, board, move, null) : null;
-      if (outcome?.to === 'refused') return outcome;
-      set({ board, verdicts: new Map(), lastTry: null, held: null, notice: '' });
+      const { model, view: now } = get();
+      if (move.kind === 'reset') {
+        const board = startBoard(model, now.question.start);
+        set({ board, ...wentOn, waiting: new Map(), moved: null, states: resting(scene(board)) });
+        return null;
+      }
+      if (move.kind !== 'drop' && move.kind !== 'put') return null;
+      const board = goneOn();
+      const copy = named(move);
+      let outcome = take(model, board, move, null);
+      // Its place in the order went home with others.
+      if (outcome.to === 'refused' && outcome.path === 'at') outcome = take(model, board, { ...move, at: undefined }, null);
+      if (outcome.to === 'refused') return outcome;
+      const unknown = new Map(get().waiting);
+      unknown.delete(copy);
+      if (outcome.to === 'unknown') unknown.set(copy, move.kind === 'drop' ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone, copy));
+      // Where each landing is judged, what has landed waits for its verdict.
+      if (now.question.judging === 'onLand' && outcome.to === 'zone') unknown.set(copy, null);
+      const states = letGo(scene(board), copy, outcome);
+      const items = new Map(states.items);
+      for (const other of unknown.keys()) items.set(other, 'waiting');
+      set({ board, ...wentOn, waiting: unknown, moved: copy, states: { ...states, items } });
+      passBy();
       return outcome;
     };
 
     const queue = (move: LocalMove) => {
       waiting.push({ ...move, id: crypto.randomUUID() });
       remember();
-      void get().flush();
+      // It is kept here; what it came to is painted before it is sent.
+      setTimeout(() => void get().flush());
     };
 
-    const adopt = (answer: Answer, checked: boolean) => {
-      const { lastTry } = answer;
-      set({ tries: answer.tries, best: answer.best, ended: answer.ended });
+    const adopt = (answer: Answer, sent: readonly SentMove[]) => {
+      const { told, tries, best, ended, hints, hintsLeft, modelAnswer } = answer;
+      set({ tries, best, ended, hints, hintsLeft, modelAnswer, media: { ...get().media, ...answer.media } });
       // While others are on their way, the arrangement of the last of them is the one that counts.
-      if (answer.board && waiting.length === 0) set({ board: boardFrom(get().model, answer.board) });
-      if (checked) set({ lastTry, checking: false, verdicts: new Map(lastTry?.verdicts.map((v) => [named(v), v.verdict])) });
+      if (waiting.length > 0) return;
+      const board = answer.board ? boardFrom(get().model, answer.board) : get().board;
+      const checked = sent.some((one) => one.kind === 'check');
+      const judged = checked || (get().view.question.judging === 'onLand' && told !== null);
+      const verdicts = judged ? verdictsIn(get().model, told) : get().verdicts;
+      if (answer.board || judged) {
+        const states = resting(scene(board), verdicts, satisfiedIn(get().model, judged ? told : null));
+        const items = new Map(states.items);
+        const zones = [...states.zones];
+        for (const one of answer.turnedAway) {
+          items.set(named(one), 'turnedAway');
+          zones[get().model.zoneAt.get(one.zone) as number] = 'refusing';
+        }
+        set({
+          board,
+          states: { items, zones },
+          waiting: new Map(),
+          verdicts,
+          ...(judged ? { told, pointed: firstWords(get().model, told), shut: new Set<number>() } : {}),
+        });
+        passBy();
+      }
+      const words = [
+        ...(answer.turnedAway.length > 0 ? [turnedAwayInWords(get(), answer.turnedAway)] : []),
+        ...(answer.passedOver > 0 ? ['Not all of your last moves could be taken: the page shows how it stands now.'] : []),
+      ].join(' ');
+      set({ checking: checked ? false : get().checking, ...(words ? { notice: words } : {}) });
+    };
+
+    const refused = (code: string, message: string, detail: unknown): void => {
+      if (code === 'sittingMovedOn' || code === 'alreadyEnded' || code === 'invalid' || code === 'sittingFinished' || code === 'notFound') {
+        // The server's arrangement stands. Without one in the answer, the page is drawn anew from it.
+        waiting = [];
+        remember();
+        if (code !== 'sittingMovedOn' || !detail) {
+          reopen();
+          return;
+        }
+        const there = { ...view, ...(detail as Partial<SittingView>) };
+        last = there.last;
+        set({ ...fromView(there), line: 'kept', checking: false, held: null, notice: `${message}. The page now shows where you are.` });
+        return;
+      }
+      if (code === 'notSignedIn' || code === 'notAllowed') {
+        set({ line: 'signedOut', checking: false });
+        return;
+      }
+      set({ line: code === 'offline' || code === 'unavailable' ? 'down' : 'failed' });
+      retry = setTimeout(() => void get().flush(), RETRY_MS);
+    };
+
+    const sendAll = async (): Promise<boolean> => {
+      while (waiting.length > 0) {
+        set({ line: get().line === 'down' ? 'down' : 'sending' });
+        const batch = waiting.slice(0, MOST_AT_ONCE);
+        const result = await send(last, batch);
+        if (get().line === 'taken') return false;
+        if (!result.ok) {
+          refused(result.error.code, result.error.message, result.error.detail);
+          return false;
+        }
+        last = result.value.last;
+        waiting = waiting.slice(batch.length);
+        remember();
+        set({ line: 'kept' });
+        adopt(result.value, batch);
+      }
+      return true;
     };
 
     return {
@@ -90,90 +243,145 @@ export function playerStore(view: SittingView, send: Send = toServer(view.id), k
       held: null,
       notice: '',
 
-      hold: (copy) => set({ held: get().ended ? null : copy }),
+      arm: (copy) => {
+        if (!get().dragging && get().armed !== copy) set({ armed: copy });
+      },
+
+      hold: (copy) => {
+        const { ended, showsModel, states } = get();
+        const next = ended || showsModel ? null : copy;
+        set({ held: next, states: next === null ? put(states, scene()) : pickedUp(put(states, scene()), scene(), next) });
+      },
+
+      pickUp: (copy) => set({ dragging: true, held: null, pointed: null, states: pickedUp(get().states, scene(), copy) }),
+      over: (copy, zone) => set({ states: movedOver(get().states, scene(), copy, zone) }),
+      cancel: () => set({ dragging: false, states: put(get().states, scene()) }),
 
       move: (move) => {
-        if (get().ended || get().checking) return null;
+        if (get().ended || get().checking || get().line === 'taken') return null;
         const outcome = apply(move);
         if (outcome?.to !== 'refused') queue(move);
         return outcome;
       },
 
-      goOn: () => set({ board: goneOn(), verdicts: new Map(), lastTry: get().lastTry && { ...(get().lastTry as TryView), goingHome: [] } }),
+      comeToRest: (copies, from) => {
+        const [lead] = copies;
+        if (lead === undefined) return;
+        const at = placeOf(get(), lead);
+        set({ came: { copies: new Set(copies), x: from.x - at.x, y: from.y - at.y, turn: (get().came?.turn ?? 0) + 1 } });
+      },
+
+      goOn: () => {
+        const board = goneOn();
+        const { told } = get();
+        set({ board, verdicts: new Map(), pointed: null, told: told && { ...told, says: [], goingHome: [] }, moved: null, states: resting(scene(board)) });
+      },
 
       check: () => {
-        if (get().ended || get().checking) return;
-        set({ checking: true, held: null });
+        if (get().ended || get().checking || get().line === 'taken') return;
+        set({ checking: true, held: null, notice: '' });
         queue({ kind: 'check' });
       },
 
-      flush: async () => {
-        if (sending || waiting.length === 0) return;
+      hint: () => {
+        if (get().hintsLeft > 0) queue({ kind: 'hint' });
+      },
+
+      next: goneOn,
+
+      point: (pointed) => {
+        if (get().pointed !== pointed) set({ pointed });
+      },
+
+      turnLid: (zone) => {
+        const shut = new Set(get().shut);
+        if (!shut.delete(zone)) shut.add(zone);
+        set({ shut });
+      },
+
+      showModel: (showsModel) => set({ showsModel, held: null }),
+
+      flush: () => {
         clearTimeout(retry);
-        sending = true;
-        set({ line: 'sending' });
-        const batch = [...waiting];
-        const result = await send(last, batch);
-        sending = false;
-        if (result.ok) {
-          last = result.value.last;
-          waiting = waiting.slice(batch.length);
-          remember();
-          set({ line: 'kept' });
-          adopt(
-            result.value,
-            batch.some((m) => m.kind === 'check'),
-          );
-          return get().flush();
-        }
-        const { code, message, detail } = result.error;
-        if (code === 'sittingMovedOn' || code === 'alreadyEnded' || code === 'invalid') {
-          // The server's arrangement stands. Without one in the answer, the page is drawn anew from it.
-          waiting = [];
-          remember();
-          if (code !== 'sittingMovedOn') return location.reload();
-          const there = { ...view, ...(detail as Partial<SittingView>) };
-          last = there.last;
-          return set({ ...fromView(there), line: 'kept', checking: false, held: null, notice: `${message}. The page now shows where you are.` });
-        }
-        if (code === 'notSignedIn' || code === 'notAllowed') return set({ line: 'signedOut', checking: false });
-        set({ line: code === 'offline' || code === 'unavailable' ? 'down' : 'failed' });
-        retry = setTimeout(() => void get().flush(), RETRY_MS);
+        if (get().line === 'taken') return Promise.resolve(false);
+        sending ??= sendAll().finally(() => {
+          sending = null;
+        });
+        return sending;
       },
     };
   });
 
-  const box = kept ? readOutbox(view.id) : null;
-  if (box && box.after <= view.last) {
+  const outbox = kept ? readOutbox(box) : null;
+  if (outbox && outbox.after <= view.last) {
     // Moves made before a reload that the server has not confirmed: it takes those it does not know, in order and once.
-    waiting = box.moves;
-    last = box.after;
+    waiting = outbox.moves;
+    last = outbox.after;
     if (waiting.some((m) => m.kind === 'check')) store.setState({ checking: true });
-    void replayKept(store);
+    void store
+      .getState()
+      .flush()
+      .then((all) => {
+        if (all && !store.getState().notice) reopen();
+      });
   }
   return store;
 }
 
-/** Sends what was kept, then shows what the server makes of it. */
-async function replayKept(store: PlayerStore): Promise<void> {
-  await store.getState().flush();
-  if (store.getState().line === 'kept' && !store.getState().notice) location.reload();
+const MOST_AT_ONCE = 200;
+
+/** Everything that was in hand is where it was. */
+function put(states: States, scene: Parameters<typeof seen>[1]): States {
+  const rest = resting(scene);
+  const items = new Map(states.items);
+  for (const [copy, state] of items) if (state === 'inHand' || state === 'overZone') items.set(copy, rest.items.get(copy) ?? 'rest');
+  return { items, zones: rest.zones };
 }
 
-function fromView(view: SittingView): Pick<PlayerState, 'view' | 'model' | 'board' | 'verdicts' | 'lastTry' | 'tries' | 'best' | 'ended'> {
+function middleOfZone(model: SceneModel, zone: number, copy: Copy): { x: number; y: number } {
+  const box = model.zones[zone]?.outline?.box;
+  const { w, h } = model.items[itemOf(copy)] as SceneModel['items'][number];
+  return box ? { x: box.x + (box.w - w) / 2, y: box.y + (box.h - h) / 2 } : { x: 0, y: 0 };
+}
+
+const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> => new Map(told?.verdicts.map((one) => [copyNamed(model, one), one.verdict]));
+const satisfiedIn = (model: SceneModel, told: Told | null): Map<number, boolean> =>
+  new Map(told?.try?.zones.map(({ zone, satisfied }) => [model.zoneAt.get(zone) as number, satisfied]));
+
+/** The copy beside which something is said first: a wrong one, if there is one. */
+function firstWords(model: SceneModel, told: Told | null): Copy | null {
+  const verdicts = verdictsIn(model, told);
+  const copies = told?.says.flatMap(({ of }) => (of ? [copyNamed(model, of)] : [])) ?? [];
+  return copies.find((copy) => verdicts.get(copy) === 'wrong') ?? copies[0] ?? null;
+}
+
+type FromView = Omit<
+  PlayerState,
+  'line' | 'checking' | 'held' | 'notice' | Extract<{ [K in keyof PlayerState]: PlayerState[K] extends (...args: never[]) => unknown ? K : never }[keyof PlayerState], string>
+>;
+
+function fromView(view: SittingView): FromView {
   const model = sceneModel(view.question);
-  const copy = ({ item, copy: number }: NamedCopy) => copyOf(model.itemAt.get(item) as number, number);
+  const board = boardFrom(model, view.board);
+  const verdicts = verdictsIn(model, view.told);
+  const { told, tries, best, ended, hints, hintsLeft, modelAnswer } = view;
   return {
-    view,
-    model,
-    board: boardFrom(model, view.board),
-    verdicts: new Map(view.lastTry?.verdicts.map((v) => [copy(v), v.verdict])),
-    lastTry: view.lastTry,
-    tries: view.tries,
-    best: view.best,
-    ended: view.ended,
+    ...{ view, model, board, verdicts, told, tries, best, ended, hints, hintsLeft, modelAnswer },
+    states: resting({ model, board, question: view.question }, verdicts, satisfiedIn(model, told)),
+    waiting: new Map(),
+    showsModel: false,
+    media: { ...view.question.media, ...view.media },
+    shut: new Set(told ? [] : view.question.zones.flatMap(({ lid }, zone) => (lid && !lid.startsOpen ? [zone] : []))),
+    armed: null,
+    dragging: false,
+    moved: null,
+    came: null,
+    pointed: firstWords(model, told),
   };
 }
 
 /** A copy's name as the server and the moves know it. */
 export const nameOf = (model: SceneModel, copy: Copy): NamedCopy => ({ item: model.items[itemOf(copy)]?.id ?? '', copy: numberOf(copy) });
+
+/** Where a copy is drawn: its unrotated top left. */
+export const placeOf = ({ model, board, waiting }: Pick<PlayerState, 'model' | 'board' | 'waiting'>, copy: Copy) => waiting.get(copy) ?? standsAt(model, board, copy);

@@ -1,27 +1,39 @@
-import type { BoardView, NamedCopy, QuestionView, TryView } from '../../core';
+import type { MovesView, QuestionView, Reckoning } from '../../core';
 
-export type { BoardView, NamedCopy, TryView };
+export type { BoardView, NamedCopy, Told, TryView } from '../../core';
 
-// What the server says of a sitting (src/server/sittings/view.ts): the islands know it by shape alone.
+// What the server says of a sitting (src/server/sittings/view.ts, finish.ts): the islands know it by shape alone.
+export interface Place {
+  /** From 0. */
+  at: number;
+  count: number;
+  goBack: boolean;
+  reached: number;
+  tried: number[];
+  ended: number[];
+}
 export interface SittingView extends QuestionView {
   id: string;
   release: string;
   course: string;
   last: number;
+  place: Place;
+  ends: { at: string; seconds: number } | null;
 }
-export interface Answer {
+export interface Answer extends MovesView {
   last: number;
-  lastTry: TryView | null;
-  /** The arrangement as it is after the moves, where only whoever has the key could say. */
-  board?: BoardView;
-  best: { mark: number; max: number } | null;
-  tries: number;
-  ended: boolean;
+}
+export interface Summary {
+  id: string;
+  /** `fullMarks` null: the marks of that question are not shown. */
+  questions: { title: string; tries: number; fullMarks: boolean | null; max: number; reckoning: Reckoning | null }[];
+  total: { mark: number; max: number } | null;
 }
 
 export type LocalMove =
-  | { kind: 'drop'; item: string; copy: number; x: number; y: number; px: number; py: number }
-  | { kind: 'put'; item: string; copy: number; zone: string | null }
+  | { kind: 'drop'; item: string; copy: number; x: number; y: number; px: number; py: number; at?: number }
+  | { kind: 'put'; item: string; copy: number; zone: string | null; at?: number }
   | { kind: 'reset' }
-  | { kind: 'check' };
+  | { kind: 'check' }
+  | { kind: 'hint' };
 export type SentMove = LocalMove & { id: string };

@@ -1,37 +1,95 @@
-import type { Outcome, SceneModel, Verdict } from '../../core';
-import type { TryView } from './types';
+import { type Copy, copyNamed, itemOf, type LearnerQuestion, type Outcome, type Reckoning, type SceneModel, type Verdict } from '../../core';
+import type { Answer, Told, TryView } from './types';
 
 /** What the page says, on screen or to a screen reader. */
 interface Source {
   readonly model: SceneModel;
-  readonly label: (item: number) => string;
-  readonly zoneLabel: (zone: number) => string;
+  readonly view: { readonly question: LearnerQuestion };
 }
 
-export function outcomeInWords({ label, zoneLabel }: Source, item: number, outcome: Outcome): string {
+export const itemName = ({ view: { question } }: Source, item: number): string => question.items[item]?.label || pictured(question, item) || `item ${item + 1}`;
+
+const pictured = (question: LearnerQuestion, item: number): string => {
+  const { picture = null, sound = null } = question.items[item]?.content ?? {};
+  return question.media[picture ?? sound ?? '']?.description ?? '';
+};
+
+export function zoneName({ view: { question } }: Source, zone: number): string {
+  const { label = '', ridesOn = null } = question.zones[zone] ?? {};
+  if (label) return label;
+  const carrier = ridesOn === null ? -1 : question.items.findIndex(({ id }) => id === ridesOn);
+  return carrier < 0 ? `zone ${zone + 1}` : `zone ${zone + 1}, on ${question.items[carrier]?.label || `item ${carrier + 1}`}`;
+}
+
+const listed = (names: readonly string[]): string => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`);
+
+/** What something in hand is, and where it may go. */
+export function pickedUpInWords(source: Source, copy: Copy, places: readonly number[]): string {
+  const name = itemName(source, itemOf(copy));
+  const where = places.length === 0 ? 'No place takes it.' : `It may go into ${listed(places.map((zone) => zoneName(source, zone)))}, or back. Choose with the arrow keys.`;
+  return `${name} is in hand. ${where}`;
+}
+
+export function outcomeInWords(source: Source, copy: Copy, outcome: Outcome, shut: boolean): string {
+  const name = itemName(source, itemOf(copy));
   switch (outcome.to) {
-    case 'zone':
-      return `${label(item)} is in ${zoneLabel(outcome.zone)}.`;
+    case 'zone': {
+      const swapped = outcome.sentHome === null ? '' : ` ${itemName(source, itemOf(outcome.sentHome))} went back for it.`;
+      return `${name} is in ${zoneName(source, outcome.zone)}${shut ? ', under its lid' : ''}.${swapped}`;
+    }
     case 'home':
-      return `${label(item)} is back where it came from.`;
+      return `${name} is back where it came from.`;
     case 'loose':
-      return `${label(item)} lies outside every zone.`;
+      return `${name} lies outside every zone.`;
     case 'turnedAway':
-      return outcome.why === 'full'
-        ? `${zoneLabel(outcome.zone)} is full: ${label(item)} went back.`
-        : `${label(item)} does not belong in ${zoneLabel(outcome.zone)}: it went back.`;
+      return refusal(source, copy, outcome.zone, outcome.why);
     case 'unknown':
-      return `${label(item)} waits to be judged.`;
+      return `${name} waits to be judged.`;
     case 'refused':
       return outcome.message;
   }
 }
 
+const refusal = (source: Source, copy: Copy, zone: number, why: 'notWelcome' | 'full'): string => {
+  const [name, into] = [itemName(source, itemOf(copy)), zoneName(source, zone)];
+  return why === 'full' ? `${into} is full: ${name} went back.` : `${name} does not belong in ${into}: it went back.`;
+};
+
+export const turnedAwayInWords = (source: Source, turned: Answer['turnedAway']): string =>
+  turned.map((one) => refusal(source, copyNamed(source.model, one), source.model.zoneAt.get(one.zone) as number, one.why)).join(' ');
+
 export const VERDICTS: Record<Verdict, string> = { right: ', right', wrong: ', wrong', none: '' };
 
-export function tryInWords({ fullMarks, verdicts }: TryView, ended: boolean): string {
+export function tryInWords({ fullMarks }: TryView, { verdicts }: Told, ended: boolean): string {
   if (fullMarks) return 'All of it is right.';
   const wrong = verdicts.filter((v) => v.verdict === 'wrong').length;
   const what = wrong === 0 ? 'Nothing is in a wrong place, but not everything is where it belongs.' : wrong === 1 ? 'One is in a wrong place.' : `${wrong} are in a wrong place.`;
   return ended ? `${what} That was the last try.` : what;
+}
+
+const plural = (n: number, one: string, many: string) => (n === 1 ? `1 ${one}` : `${n} ${many}`);
+const signed = (amount: number) => `${amount < 0 ? '−' : '+'}${Math.abs(Math.round(amount * 100) / 100)}`;
+
+/** The account of a mark in words for learners: what gave something and what cost something. */
+export function reckoningInWords({ lines }: Reckoning): { words: string; amount: string }[] {
+  return lines.map(({ code, zone, count, amount }) => ({ words: lineInWords(code, zone ?? '', Math.round(count * 100) / 100), amount: signed(amount) }));
+}
+
+function lineInWords(code: Reckoning['lines'][number]['code'], zone: string, count: number): string {
+  switch (code) {
+    case 'placements':
+      return `${plural(count, 'is', 'are')} right in ${zone}`;
+    case 'zone':
+      return `${zone} is all right`;
+    case 'allOfIt':
+      return 'All of it is right';
+    case 'wrong':
+      return `${plural(count, 'does', 'do')} not belong in ${zone}`;
+    case 'heldToRange':
+      return 'A question never gives less than nothing';
+    case 'earlierTries':
+      return `You needed ${plural(count, 'try', 'tries')} before this one`;
+    case 'rounded':
+      return 'Rounded';
+  }
 }

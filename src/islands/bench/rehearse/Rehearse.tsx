@@ -23,26 +23,30 @@ export function Rehearse({ store }: { store: BenchStore }) {
   const [run, setRun] = useState(0);
   const [width, setWidth] = useState<Width>(1280);
   const [hand, setHand] = useState<Hand>('pointer');
+  const [asList, setAsList] = useState(false);
   const [touched, setTouched] = useState<Ref | null>(null);
   const dialog = useRef<HTMLDialogElement>(null);
   const room = useRef<HTMLDivElement>(null);
   const full = proved?.of === question ? (proved.proof.modelAnswer?.placements ?? null) : null;
 
+  const model = useRef(full);
+  model.current = full;
+
   const play = useMemo<{ rehearsal: Rehearsal; player: PlayerStore }>(() => {
-    const made = rehearsal(question, `rehearsal ${run}`);
+    const made = rehearsal(question, `rehearsal ${run}`, () => model.current);
     const touch = (moves: readonly SentMove[]) => {
       const moved = moves.findLast((one) => one.kind === 'drop' || one.kind === 'put');
       const id = moved && 'item' in moved ? made.names.itemId.get(moved.item) : undefined;
       if (id !== undefined) setTouched(refTo('item', id));
     };
-    const player = playerStore(
-      made.view,
-      (after, moves) => {
+    const player = playerStore(made.view, {
+      send: (after, moves) => {
         touch(moves);
         return made.send(after, moves);
       },
-      false,
-    );
+      kept: false,
+      reopen: () => setRun((n) => n + 1),
+    });
     return { rehearsal: made, player };
   }, [question, run]);
   const media = useMemo<MediaSource>(() => {
@@ -96,6 +100,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
           ))}
         </fieldset>
         <Switch label="With" options={HANDS} value={hand} onChoose={setHand} />
+        <Switch label="As" options={['scene', 'list']} value={asList ? 'list' : 'scene'} onChoose={(as) => setAsList(as === 'list')} />
         <Switch label="Width" options={WIDTHS} value={width} onChoose={setWidth} />
         <span className="grow" />
         <button type="button" className="btn btn-quiet btn-xs" onClick={again}>
@@ -115,23 +120,27 @@ export function Rehearse({ store }: { store: BenchStore }) {
         <div
           ref={room}
           className={`rehearse-page ${hand === 'finger' ? 'rehearse-finger' : ''}`}
-          style={{ width, ...(width === 1280 ? { maxWidth: pageWidth(question.scene) } : {}) }}
+          style={{ width, ...(width === 1280 ? { maxWidth: pageWidth(play.rehearsal.view.question) } : {}) }}
           data-width={width}
         >
           <MediaFrom source={media}>
-            <Playing
-              key={run}
-              store={play.player}
-              onward={
-                <button type="button" className="btn btn-primary" onClick={again}>
-                  Start over
-                </button>
-              }
-            />
+            <Playing key={run} store={play.player} list={{ asList, choose: setAsList }} onward={<Again store={play.player} onAgain={again} />} />
           </MediaFrom>
         </div>
       </div>
     </dialog>
+  );
+}
+
+/** Once it has ended, there is only to begin anew. */
+function Again({ store, onAgain }: { store: PlayerStore; onAgain: () => void }) {
+  const ended = store((s) => s.ended);
+  return (
+    ended && (
+      <button type="button" className="btn btn-primary" onClick={onAgain}>
+        Start over
+      </button>
+    )
   );
 }
 

@@ -1,22 +1,20 @@
 import {
-  boardView,
-  inOwnNames,
   learnerEdition,
-  markSoFar,
+  type ModelPlacement,
+  movesView,
   type Names,
-  namer,
   type Question,
   type QuestionModel,
   questionModel,
   questionView,
+  random,
   type Standing,
-  takeMove,
-  tryView,
+  seedOf,
+  takeSent,
   untouched,
 } from '../../../core';
-import type { ApiResult } from '../../../ui/api';
 import type { Send } from '../../player/store';
-import type { Answer, SittingView } from '../../player/types';
+import type { SittingView } from '../../player/types';
 
 /** A sitting that nobody keeps: the question as a learner has it, judged beside it by the same core that judges on the server. */
 export interface Rehearsal {
@@ -26,45 +24,22 @@ export interface Rehearsal {
   readonly names: Names;
 }
 
-export function rehearsal(question: Question, seed: string): Rehearsal {
+/** `full`: the model answer, as soon as Proof has found one. */
+export function rehearsal(question: Question, seed: string, full: () => readonly ModelPlacement[] | null): Rehearsal {
   const model = questionModel(question);
-  const { names } = learnerEdition(question, seed);
+  const edition = learnerEdition(question, random(seedOf(seed)));
+  const sat = () => ({ model, edition, modelAnswer: full() });
   let standing: Standing = untouched(model);
   let last = 0;
+  const viewed = () => ({ ...questionView(sat(), standing), last });
 
-  const answer = (judged: boolean): ApiResult<Answer> => {
-    const best = markSoFar(model, standing.tries);
-    return {
-      ok: true,
-      value: {
-        last,
-        lastTry: judged ? tryView(model, standing, namer(model, names.item)) : null,
-        board: boardView(model, standing, names),
-        best: best ? { mark: best.mark, max: best.max } : null,
-        tries: standing.tries.length,
-        ended: standing.ended,
-      },
-    };
-  };
   const send: Send = async (_, moves) => {
-    let judged = false;
-    for (const move of moves) {
-      const taken = takeMove(model, standing, inOwnNames(move, names));
-      if (!taken.ok)
-        return {
-          ok: false,
-          error: {
-            code: 'sittingMovedOn',
-            message: taken.reason === 'refused' ? taken.message : 'The question has ended',
-            wayOn: '',
-            detail: { ...questionView(model, seed, standing), last },
-          },
-        };
-      judged ||= taken.standing.tries.length > standing.tries.length;
-      standing = taken.standing;
-      last++;
-    }
-    return answer(judged);
+    const took = takeSent(model, edition.names, standing, moves);
+    if (!took.ok) return { ok: false, error: { code: 'sittingMovedOn', message: 'The question has ended', wayOn: '', detail: viewed() } };
+    standing = took.standing;
+    last += took.taken.length;
+    return { ok: true, value: { last, ...movesView(sat(), standing, took) } };
   };
-  return { view: { id: 'rehearsal', release: '', course: '', last: 0, ...questionView(model, seed, standing) }, send, model, names };
+  const place = { at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [] };
+  return { view: { id: 'rehearsal', release: '', course: '', place, ends: null, ...viewed() }, send, model, names: edition.names };
 }

@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiFailure, ask } from '../../ui/api';
 import { Dialog } from '../../ui/Dialog';
-import type { BenchStore } from './store';
+import { Field } from '../../ui/Field';
 
 interface Course {
   id: string;
@@ -10,16 +10,24 @@ interface Course {
   learners: number;
 }
 
-/** Choose a course and release the question as it stands now. */
-export function PublishDialog({ store, onClose }: { store: BenchStore; onClose: () => void }) {
+/** What is published: a question as it stands at a revision, or a set. */
+export type Content = { questionId: string; revision: number } | { setId: string };
+
+const MOST_MINUTES = 10_080;
+
+/** Choose a course and until when, and release what there is. `prepare` gives it as the server has it, once everything is kept; it throws a sentence where it is not. */
+export function PublishDialog({ prepare, onClose }: { prepare: () => Promise<Content>; onClose: () => void }) {
   const [chosen, setChosen] = useState<string | null>(null);
+  const [due, setDue] = useState('');
+  const [minutes, setMinutes] = useState('');
   // One id for this dialog: pressing twice, or again after a lost answer, publishes once.
   const [id] = useState(() => crypto.randomUUID());
   const courses = useQuery({ queryKey: ['courses'], queryFn: () => ask<Course[]>('GET', '/api/courses') });
   const publish = useMutation({
     mutationFn: async (courseId: string) => {
-      if (!(await store.keeper.flush())) throw new Error('Your last changes are not kept yet. Publish when they are.');
-      return ask<{ id: string }>('POST', '/api/releases', { id, courseId, questionId: store.getState().question.id, revision: store.keeper.revision() });
+      const content = await prepare();
+      const time = { dueAt: due === '' ? null : new Date(due).toISOString(), minutes: minutes === '' ? null : Number(minutes) };
+      return ask<{ id: string }>('POST', '/api/releases', { id, courseId, ...content, ...time });
     },
   });
   const courseId = chosen ?? courses.data?.[0]?.id ?? null;
@@ -31,7 +39,7 @@ export function PublishDialog({ store, onClose }: { store: BenchStore; onClose: 
         <p>Learners of the course see it now. What you change here from now on does not touch it.</p>
         <div className="flex gap-2 justify-end mt-4">
           <button type="button" className="btn btn-quiet" onClick={onClose}>
-            Stay at the Bench
+            Stay here
           </button>
           <a className="btn btn-primary" href={`/releases/${publish.data.id}/results`}>
             See its results
@@ -66,6 +74,21 @@ export function PublishDialog({ store, onClose }: { store: BenchStore; onClose: 
           ))}
         </fieldset>
       )}
+      {courses.data && courses.data.length > 0 && (
+        <div className="grid sm:grid-cols-2 gap-4 mt-4">
+          <Field label="Due" type="datetime-local" hint="Nothing is taken after it. Empty: it stays open." value={due} onChange={(event) => setDue(event.target.value)} />
+          <Field
+            label="Time for it, in minutes"
+            type="number"
+            min={1}
+            max={MOST_MINUTES}
+            hint="From when a learner opens it. Empty: no limit."
+            value={minutes}
+            problem={wrongMinutes(minutes) ? `A whole number from 1 to ${MOST_MINUTES}` : undefined}
+            onChange={(event) => setMinutes(event.target.value)}
+          />
+        </div>
+      )}
       {publish.isError && (
         <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mt-3">
           <p>{publish.error.message}</p>
@@ -78,10 +101,17 @@ export function PublishDialog({ store, onClose }: { store: BenchStore; onClose: 
         <button type="button" className="btn btn-quiet" onClick={onClose}>
           Not yet
         </button>
-        <button type="button" className="btn btn-primary" disabled={courseId === null || publish.isPending} onClick={() => courseId && publish.mutate(courseId)}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={courseId === null || publish.isPending || wrongMinutes(minutes)}
+          onClick={() => courseId && publish.mutate(courseId)}
+        >
           {publish.isPending ? 'Publishing…' : 'Release now'}
         </button>
       </div>
     </Dialog>
   );
 }
+
+const wrongMinutes = (text: string) => text !== '' && !(Number.isInteger(Number(text)) && Number(text) >= 1 && Number(text) <= MOST_MINUTES);

@@ -1,0 +1,182 @@
+import { useEffect, useMemo, useRef } from 'react';
+import { type Board, type Copy, copyNamed, type LearnerQuestion } from '../../../core';
+import { FixtureFace } from '../../../scene/FixtureFace';
+import { Picture, useMediaSource } from '../../../scene/media';
+import { RichText } from '../../../scene/RichText';
+import { Saying } from '../Saying';
+import type { Shown } from '../scene/board';
+import { totalIn, useDisplayed } from '../shown';
+import { placesFor, stateOf } from '../states';
+import type { PlayerStore } from '../store';
+import { useMoving } from '../useMoving';
+import { itemName, zoneName } from '../words';
+import { MoveMenu, type Way } from './MoveMenu';
+import './list.css';
+
+/** The same question as plain lists and menus: the same items, zones, rules and moves, without a scene. */
+export function ListView({ store, say }: { store: PlayerStore; say: (words: string) => void }) {
+  const state = store();
+  const { view, model, shut } = state;
+  const { question } = view;
+  const { board, shown, locked } = useDisplayed(store);
+  const { put } = useMoving(store, say);
+  const byCopy = useMemo(() => new Map(shown.map((one) => [one.copy, one])), [shown]);
+
+  // Whoever moved something finds it again where it went.
+  const moved = useRef<Copy | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: when the lists have changed
+  useEffect(() => {
+    if (moved.current === null) return;
+    (document.getElementById(`move-${moved.current}`) ?? document.getElementById('list-heading'))?.focus();
+    moved.current = null;
+  }, [board]);
+  const go = (copy: Copy, zone: number | null, at?: number) => {
+    moved.current = copy;
+    put(copy, zone, at);
+  };
+
+  const row = (one: Shown, beside: readonly Way[]) => {
+    const item = question.items[one.item] as LearnerQuestion['items'][number];
+    const name = itemName(state, one.item);
+    const places = placesFor(state, one.copy).filter((zone) => zone !== one.zone);
+    const ways: Way[] = [
+      ...places.map((zone) => ({ name: zoneName(state, zone), go: () => go(one.copy, zone) })),
+      ...(one.home ? [] : [{ name: 'Back to the others', go: () => go(one.copy, null) }]),
+      ...beside,
+    ];
+    return (
+      <Entry
+        key={one.copy}
+        store={store}
+        one={one}
+        item={item}
+        name={name}
+        menu={<MoveMenu copy={one.copy} name={name} ways={ways} disabled={locked || (one.zone !== null && !item.again) || stateOf(state.states, one.copy) === 'putAway'} />}
+      />
+    );
+  };
+  const inOrder = (zone: number, copy: Copy): Way[] => {
+    const held = board.zones[zone] ?? [];
+    const at = held.indexOf(copy);
+    if (!['row', 'column', 'grid'].includes(model.zones[zone]?.settle.rule ?? '')) return [];
+    return [
+      ...(at > 0 ? [{ name: 'Earlier here', go: () => go(copy, zone, at - 1) }] : []),
+      ...(at < held.length - 1 ? [{ name: 'Later here', go: () => go(copy, zone, at + 1) }] : []),
+    ];
+  };
+  return (
+    <div className="as-a-list" data-told={state.told !== null || undefined}>
+      <h2 id="list-heading" tabIndex={-1} className="sr-only">
+        The question as a list
+      </h2>
+      <Around question={question} />
+      <div className="list-columns">
+        {question.zones.map((zone, i) => {
+          const held = board.zones[i] ?? [];
+          return (
+            <section key={zone.id} className="list-zone" data-state={state.states.zones[i]} aria-labelledby={`zone-${zone.id}`}>
+              <h3 id={`zone-${zone.id}`} dir="auto">
+                {zoneName(state, i)}
+                <Total board={board} question={question} zone={i} />
+              </h3>
+              {zone.lid && (
+                <button type="button" className="btn btn-quiet btn-sm" aria-expanded={!shut.has(i)} onClick={() => state.turnLid(i)}>
+                  {shut.has(i) ? 'Open' : 'Shut'} {zone.lid.label || 'the lid'}
+                </button>
+              )}
+              {shut.has(i) ? (
+                <p className="text-mute">Shut{question.show.count && held.length > 0 ? `, ${held.length} inside` : ''}</p>
+              ) : held.length === 0 ? (
+                <p className="text-mute">Nothing yet</p>
+              ) : (
+                <ol>{held.flatMap((copy) => (byCopy.has(copy) ? [row(byCopy.get(copy) as Shown, inOrder(i, copy))] : []))}</ol>
+              )}
+            </section>
+          );
+        })}
+      </div>
+      <section className="list-zone list-tray" aria-labelledby="list-tray">
+        <h3 id="list-tray">Not placed</h3>
+        {shown.every(({ zone }) => zone !== null) ? (
+          <p className="text-mute">Everything is placed</p>
+        ) : (
+          <ul>{shown.filter((one) => one.zone === null && !one.beneath).map((one) => row(one, []))}</ul>
+        )}
+      </section>
+    </div>
+  );
+}
+
+interface EntryProps {
+  store: PlayerStore;
+  one: Shown;
+  item: LearnerQuestion['items'][number];
+  name: string;
+  menu: React.ReactNode;
+}
+
+function Entry({ store, one, item, name, menu }: EntryProps) {
+  const state = store();
+  const verdict = state.showsModel ? 'none' : (state.verdicts.get(one.copy) ?? 'none');
+  const waits = state.waiting.has(one.copy) && !state.showsModel;
+  const said = state.showsModel ? undefined : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === one.copy);
+  const { text = null, picture = null, sound = null } = item.content ?? {};
+  const heard = useMediaSource()(sound ?? '');
+  return (
+    <li className="list-entry" data-verdict={verdict}>
+      <span className="grow" dir="auto">
+        {picture && (
+          <span className="list-picture">
+            <Picture id={picture} width={96} />
+          </span>
+        )}
+        <span className="font-semibold">{text ? <RichText rich={text} /> : item.label || (picture ? '' : name)}</span>
+        {one.heap === null && <span className="text-mute"> as many as you like</span>}
+        {one.heap !== null && one.heap > 1 && <span className="text-mute figures"> {one.heap} left</span>}
+        {verdict !== 'none' && <span className={`list-verdict list-${verdict}`}>{verdict}</span>}
+        {waits && <span className="text-mute"> waits to be judged</span>}
+        {one.zone === null && !one.home && !waits && <span className="text-mute"> lies loose</span>}
+        {heard && (
+          // biome-ignore lint/a11y/useMediaCaption: its description is its name
+          <audio controls preload="none" src={heard.url} aria-label={heard.description || `The sound of ${name}`} className="h-9" />
+        )}
+        {said && (
+          <span className="list-said saying">
+            <Saying said={said.said} width={200} />
+          </span>
+        )}
+      </span>
+      {menu}
+    </li>
+  );
+}
+
+function Total({ board, question, zone }: { board: Board; question: LearnerQuestion; zone: number }) {
+  const total = totalIn(question, board, zone);
+  return total === null ? null : <span className="figures font-normal"> adds up to {total}</span>;
+}
+
+/** What stands on the scene beside items and zones: its texts, pictures, sounds and films, in their order. */
+function Around({ question: { fixtures } }: { question: LearnerQuestion }) {
+  const shown = fixtures.filter(({ type }) => type !== 'shape');
+  if (shown.length === 0) return null;
+  return (
+    <div className="list-around">
+      {shown.map((fixture) =>
+        fixture.type === 'text' ? (
+          <div key={fixture.id}>
+            <RichText rich={fixture.text} />
+          </div>
+        ) : (
+          <div
+            key={fixture.id}
+            className={`list-fixture list-fixture-${fixture.type}`}
+            style={fixture.type === 'sound' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }}
+          >
+            <FixtureFace fixture={fixture} scale={1} live />
+          </div>
+        ),
+      )}
+    </div>
+  );
+}

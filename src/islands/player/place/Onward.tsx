@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import { useShallow } from 'zustand/react/shallow';
+import { Dialog } from '../../../ui/Dialog';
+import type { PlayerStore } from '../store';
+
+interface Props {
+  store: PlayerStore;
+  busy: boolean;
+  onNext: () => void;
+  onFinish: () => void;
+}
+
+/** On to the next question, or to the end: held back until a check where the author wants it, and not by mistake. */
+export function Onward({ store, busy, onNext, onFinish }: Props) {
+  const { view, tries, ended, line, checking } = store(
+    useShallow(({ view, tries, ended, line, checking }) => ({ view, tries, ended, checking, line: line === 'sending' ? ('kept' as const) : line })),
+  );
+  const unchecked = store((s) => s.told?.try == null && s.board.zoneOf.size > 0);
+  const [asked, setAsked] = useState(false);
+  const { place } = view;
+  const isLast = place.at === place.count - 1;
+  const held = view.question.show.nextOnlyAfterCheck && tries === 0;
+  const wait = held || busy || checking || line === 'down' || line === 'taken' || line === 'signedOut';
+  // What is left behind cannot be come back to.
+  const final = isLast || !place.goBack;
+  const go = isLast ? onFinish : onNext;
+  const undone = isLast && place.count > 1 ? place.count - new Set([...place.ended, ...(ended ? [place.at] : [])]).size : ended ? 0 : 1;
+  const press = () => (final && undone > 0 ? setAsked(true) : go());
+  const words = isLast ? 'Finish' : (view.question.buttons.next ?? 'Next question');
+  return (
+    <>
+      <button type="button" className={`btn ${ended ? 'btn-primary' : 'btn-edge'}`} disabled={wait} onClick={press} title={held ? 'Check your answer first' : undefined}>
+        {words}
+      </button>
+      {asked && (
+        <Dialog title={isLast ? 'Finish now?' : 'Leave this question?'} onClose={() => setAsked(false)}>
+          <p>
+            {isLast
+              ? place.count > 1
+                ? `${undone === 1 ? 'One question is' : `${undone} questions are`} not finished. After this nothing can be moved any more.`
+                : 'This question is not finished. After this nothing can be moved any more.'
+              : 'You cannot come back to it.'}
+            {unchecked && ' What you have placed is checked once as it stands.'}
+          </p>
+          <div className="flex justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>
+              Stay here
+            </button>
+            <button
+              type="button"
+              className="btn btn-primary"
+              data-autofocus
+              onClick={() => {
+                setAsked(false);
+                go();
+              }}
+            >
+              {words}
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Summary } from '../types';
+import { reckoningInWords } from '../words';
+
+/** The end: what each question came to and how, as far as the author shows it. */
+export function SummaryPage({ title, summary: { questions, total } }: { title: string; summary: Summary }) {
+  const one = questions.length === 1;
+  return (
+    <>
+      <h1 className="text-[1.65rem] leading-tight" tabIndex={-1} id="summary">
+        {one ? title : `${title}: the end`}
+      </h1>
+      <p className="text-lg mt-1">
+        You have finished.{' '}
+        {total && (
+          <strong className="figures">
+            {total.mark} of {total.max} marks
+          </strong>
+        )}
+      </p>
+      <ol className="mt-5 grid gap-4">
+        {questions.map(({ title: name, tries, fullMarks, max, reckoning }, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set
+          <li key={i} className="bg-sheet border border-rule px-5 py-4">
+            <div className="flex flex-wrap items-baseline gap-x-4">
+              <h2 className="text-lg grow" dir="auto">
+                {one ? 'Your mark' : `${i + 1}. ${name}`}
+              </h2>
+              {fullMarks !== null && (
+                <p className="figures font-semibold">
+                  {reckoning?.mark ?? 0} of {max}
+                </p>
+              )}
+            </div>
+            {tries === 0 ? (
+              <p className="text-mute">You did not answer it.</p>
+            ) : (
+              <p className="text-mute">
+                {fullMarks ? 'All of it is right. ' : ''}
+                {tries === 1 ? 'One try' : `${tries} tries${reckoning && reckoning.number !== tries ? `; the ${ordinal(reckoning.number)} counts` : ''}`}
+              </p>
+            )}
+            {reckoning && reckoning.lines.length > 0 && (
+              <table className="mt-2 w-full max-w-xl">
+                <caption className="sr-only">How the mark came about</caption>
+                <tbody>
+                  {reckoningInWords(reckoning).map(({ words, amount }) => (
+                    <tr key={words} className="border-t border-rule">
+                      <th scope="row" className="font-normal text-left py-1">
+                        {words}
+                      </th>
+                      <td className="figures text-right py-1">{amount}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </li>
+        ))}
+      </ol>
+      <a className="btn btn-primary mt-6" href="/sit">
+        Back to your releases
+      </a>
+    </>
+  );
+}
+
+const ordinal = (n: number) => ['first', 'second', 'third', 'fourth', 'fifth'][n - 1] ?? `${n}th`;

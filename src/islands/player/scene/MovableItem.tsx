@@ -1,0 +1,120 @@
+import { useDraggable } from '@dnd-kit/core';
+import { type CSSProperties, memo, type RefObject, useLayoutEffect, useRef } from 'react';
+import { flushSync } from 'react-dom';
+import type { Copy, LearnerQuestion } from '../../../core';
+import { dress, motionIn } from '../../../scene/dress';
+import { ItemFace } from '../../../scene/ItemFace';
+import { useMediaSource } from '../../../scene/media';
+import { stateOf } from '../states';
+import type { PlayerStore } from '../store';
+
+interface Props {
+  store: PlayerStore;
+  copy: Copy;
+  item: LearnerQuestion['items'][number];
+  /** Its unrotated top left on the stage in pixels; null: it lies in a row of the dock. */
+  left: number | null;
+  top: number | null;
+  scale: number;
+  /** How many lie here; null: endless. */
+  heap: number | null;
+  /** What a screen reader hears: the label, where it is, how it was judged, what is said of it. */
+  spoken: string;
+  locked: boolean;
+  /** Is carried along by what is in hand. */
+  away: boolean;
+  inHand: boolean;
+  onPress: (copy: Copy) => void;
+}
+
+/** How what was let go comes to rest: beside any motion of its look. */
+const TO_REST = { duration: 180, easing: 'ease-out' };
+const wantsLessMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+/** One copy as a paper tag that can be dragged, pressed, or taken up with the keyboard. */
+export const MovableItem = memo(function MovableItem({ store, copy, item, left, top, scale, heap, spoken, locked, away, inHand, onPress }: Props) {
+  const state = store((s) => stateOf(s.states, copy));
+  const held = store((s) => s.held === copy);
+  const still = store((s) => s.moved === copy);
+  const came = store((s) => (s.came?.copies.has(copy) ? s.came : null));
+  const look = store((s) => (item.look === null ? undefined : s.view.question.looks[item.look]));
+  const armed = store((s) => s.armed === copy);
+  const node = useRef<HTMLDivElement>(null);
+  const listeners = useRef<Listeners>(undefined);
+  const media = useMediaSource();
+  const turns = [item.rotation === 0 ? '' : `rotate(${item.rotation}deg)`, held ? 'translateY(-4px) rotate(2deg)' : ''].filter(Boolean);
+  const style: CSSProperties = {
+    ...dress(look, state, scale, media),
+    ...(left === null || top === null ? { position: 'relative' } : { left, top }),
+    width: item.size.w * scale,
+    height: item.size.h * scale,
+    ...(turns.length > 0 ? { transform: turns.join(' ') } : {}),
+  };
+  const turn = came?.turn;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once each time it was let go, from where that was
+  useLayoutEffect(() => {
+    if (came && !wantsLessMotion()) node.current?.animate([{ translate: `${came.x * scale}px ${came.y * scale}px` }, { translate: '0px 0px' }], TO_REST);
+  }, [turn]);
+  // Whoever was on it before the page listened has not armed it yet.
+  const caught = () => {
+    if (!listeners.current) flushSync(() => store.getState().arm(copy));
+    return listeners.current;
+  };
+  const touch = () => {
+    store.getState().arm(copy);
+    store.getState().point(copy);
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: rich text stands in it, which no button may hold
+    <div
+      ref={node}
+      className={`tag movable ${motionIn(look, state)}`}
+      data-state={state}
+      data-copy={copy}
+      data-still={still || came !== null || undefined}
+      data-away={away || inHand || undefined}
+      style={style}
+      role="button"
+      tabIndex={0}
+      aria-roledescription="draggable"
+      // What DndContext says of how to move things, by its own id.
+      aria-describedby="scene"
+      onMouseDown={(event) => caught()?.onMouseDown?.(event)}
+      onTouchStart={(event) => caught()?.onTouchStart?.(event)}
+      onKeyDown={(event) => caught()?.onKeyDown?.(event)}
+      aria-label={spoken}
+      aria-pressed={held || inHand}
+      aria-disabled={locked}
+      onClick={() => onPress(copy)}
+      onFocus={touch}
+      onPointerEnter={touch}
+      onPointerDown={touch}
+    >
+      {armed && <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />}
+      <ItemFace label={item.label} content={item.content} state={state} width={item.size.w * scale} />
+      {heap !== 1 && (
+        <span className="tag-heap figures" aria-hidden>
+          {heap === null ? '×∞' : `×${heap}`}
+        </span>
+      )}
+    </div>
+  );
+});
+
+type Listeners = ReturnType<typeof useDraggable>['listeners'];
+
+/** The library's part in an item: it catches the gesture on the item's own element. */
+function Grip({ copy, element, listeners, disabled }: { copy: Copy; element: RefObject<HTMLDivElement | null>; listeners: RefObject<Listeners>; disabled: boolean }) {
+  const { setNodeRef, listeners: caught } = useDraggable({ id: String(copy), disabled });
+  useLayoutEffect(() => {
+    listeners.current = caught;
+  }, [listeners, caught]);
+  useLayoutEffect(() => {
+    setNodeRef(element.current);
+    return () => {
+      setNodeRef(null);
+      listeners.current = undefined;
+    };
+  }, [setNodeRef, element, listeners]);
+  return null;
+}

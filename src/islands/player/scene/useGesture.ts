@@ -1,0 +1,204 @@
+import {
+  type DragEndEvent,
+  type DragMoveEvent,
+  type DragStartEvent,
+  KeyboardCode,
+  type KeyboardCoordinateGetter,
+  KeyboardSensor,
+  type Modifier,
+  MouseSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { type RefObject, useCallback, useEffect, useRef } from 'react';
+import { type Copy, candidates, indexAt, itemOf, numberOf, type Point, toScene, winner } from '../../../core';
+import { placesFor } from '../states';
+import { type PlayerStore, placeOf } from '../store';
+import type { LocalMove } from '../types';
+
+interface Options {
+  readonly store: PlayerStore;
+  readonly stage: RefObject<HTMLDivElement | null>;
+  readonly scale: number;
+  readonly onStart: (copy: Copy, byKey: boolean) => void;
+  /** By the keyboard: the zone that is chosen, and at which place of its order; null: home. */
+  readonly onTarget: (copy: Copy, zone: number | null, at: number | null) => void;
+  readonly onMove: (copy: Copy, move: LocalMove) => void;
+  readonly onEnd: () => void;
+}
+
+interface Target {
+  /** Nothing was chosen yet: letting go leaves it where it is. */
+  readonly chosen: boolean;
+  readonly zone: number | null;
+  readonly at: number | null;
+}
+const NOWHERE: Target = { chosen: false, zone: null, at: null };
+
+const isKeyboard = (event: Event | null): event is KeyboardEvent => event?.type === 'keydown';
+
+function pointOf(event: Event): Point {
+  const touch = 'touches' in event ? (event as TouchEvent).touches[0] : (event as MouseEvent);
+  return { x: touch?.clientX ?? 0, y: touch?.clientY ?? 0 };
+}
+
+const CLEAR_OF_FINGER = 14;
+const MOST_LIFT = 76;
+
+/** How far what is dragged by a finger comes away from under it, upwards, to be seen: in CSS pixels. It goes where it is drawn. */
+function liftOf(event: Event | null, box: { readonly top: number; readonly height: number } | null): number {
+  if (!event || !('touches' in event) || !box) return 0;
+  return Math.min(MOST_LIFT, box.top + box.height - pointOf(event).y + CLEAR_OF_FINGER);
+}
+const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect }) => ({ ...transform, y: transform.y - liftOf(activatorEvent, activeNodeRect) });
+const MODIFIERS = [awayFromFinger];
+
+/**
+ * What a gesture means on the scene. dnd-kit catches the pointer, the finger and the keys; the zone an item is over is the core's to say. A pointer lets
+ * go at a place (a drop); the keyboard goes from zone to zone by name, and in zones that keep an order from place to place (a put).
+ */
+export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onEnd }: Options) {
+  // Where on the item it was taken hold of, in scene units from its top left, and how far it came away from the finger.
+  const grip = useRef<{ on: Point; lift: number }>({ on: { x: 0, y: 0 }, lift: 0 });
+  // Where the pointer is on the screen. dnd-kit tells of a move once it is drawn, which at the end of a quick drag is one move late.
+  const pointerAt = useRef<Point>({ x: 0, y: 0 });
+  const target = useRef<Target>(NOWHERE);
+  const current = useRef<Copy | null>(null);
+
+  // Where the scene begins on the screen. Looked up with each move: at the end of a drag, when much is about to change, where it was with the last of them will do: what scrolls is a move too.
+  const began = useRef<Point>({ x: 0, y: 0 });
+  const findCorner = useCallback(() => {
+    const box = stage.current?.getBoundingClientRect();
+    began.current = { x: (box?.left ?? 0) + (stage.current?.clientLeft ?? 0), y: (box?.top ?? 0) + (stage.current?.clientTop ?? 0) };
+  }, [stage]);
+
+  const follow = useCallback(({ clientX, clientY }: PointerEvent) => {
+    pointerAt.current = { x: clientX, y: clientY };
+  }, []);
+
+  const aim = (copy: Copy, zone: number | null, at: number | null) => {
+    target.current = { chosen: true, zone, at };
+    store.getState().over(copy, zone);
+    onTarget(copy, zone, at);
+  };
+
+  /** From the keyboard: the places an item could go, in the order of the zones, and home last. */
+  const coordinateGetter: KeyboardCoordinateGetter = (event, { active, currentCoordinates }) => {
+    const ahead = event.code === KeyboardCode.Right || event.code === KeyboardCode.Down || (event.code === KeyboardCode.Tab && !event.shiftKey);
+    const back = event.code === KeyboardCode.Left || event.code === KeyboardCode.Up || (event.code === KeyboardCode.Tab && event.shiftKey);
+    const order = event.code === 'PageUp' ? -1 : event.code === 'PageDown' ? 1 : 0;
+    if (!ahead && !back && order === 0) return undefined;
+    event.preventDefault();
+    const { model, board } = store.getState();
+    const copy = Number(active) as Copy;
+    const item = model.items[itemOf(copy)];
+    if (order !== 0) {
+      const { zone, at } = target.current;
+      const most = othersIn(zone, copy);
+      if (zone !== null && keepsOrder(zone) && most > 0) aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
+      return currentCoordinates;
+    }
+    const places: (number | null)[] = [...placesFor({ model, board }, copy), null];
+    const now = target.current.chosen ? places.indexOf(target.current.zone) : ahead ? -1 : places.length;
+    const zone = places[(now + (ahead ? 1 : -1) + places.length) % places.length] ?? null;
+    aim(copy, zone, null);
+    const box = zone === null ? null : stage.current?.querySelector(`[data-zone-index="${zone}"]`)?.getBoundingClientRect();
+    if (box && item) return { x: box.left + (box.width - item.w * scale) / 2, y: box.top + (box.height - item.h * scale) / 2 };
+    const home = document.querySelector(`[data-copy="${copy}"]`)?.getBoundingClientRect();
+    return home ? { x: home.left, y: home.top } : currentCoordinates;
+  };
+
+  const othersIn = (zone: number | null, copy: Copy) => (zone === null ? 0 : (store.getState().board.zones[zone]?.filter((held) => held !== copy).length ?? 0));
+  const keepsOrder = (zone: number) => ['row', 'column', 'grid'].includes(store.getState().model.zones[zone]?.settle.rule ?? '');
+
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(TouchSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter,
+      keyboardCodes: { start: [KeyboardCode.Space, KeyboardCode.Enter], end: [KeyboardCode.Space, KeyboardCode.Enter], cancel: [KeyboardCode.Esc] },
+    }),
+  );
+
+  /** Where the item is now, and the same point of it that was taken hold of. */
+  const whereNow = (): { at: Point; pointer: Point } => {
+    const { on, lift } = grip.current;
+    const stageCorner = began.current;
+    const pointer = toScene({ x: pointerAt.current.x - stageCorner.x, y: pointerAt.current.y - lift - stageCorner.y }, scale);
+    return { at: { x: pointer.x - on.x, y: pointer.y - on.y }, pointer };
+  };
+
+  const onDragStart = ({ active, activatorEvent }: DragStartEvent) => {
+    const copy = Number(active.id) as Copy;
+    current.current = copy;
+    const client = pointOf(activatorEvent);
+    const element = document.querySelector<HTMLElement>(`[data-copy="${copy}"]`);
+    const box = element?.getBoundingClientRect();
+    const docked = element?.closest('.docked-tray') !== null;
+    findCorner();
+    const stageCorner = began.current;
+    const place = placeOf(store.getState(), copy);
+    const on =
+      docked && box
+        ? toScene({ x: client.x - box.left, y: client.y - box.top }, scale)
+        : { x: (client.x - stageCorner.x) / scale - place.x, y: (client.y - stageCorner.y) / scale - place.y };
+    grip.current = { on, lift: liftOf(activatorEvent, box ?? null) };
+    pointerAt.current = client;
+    window.addEventListener('pointermove', follow, { capture: true, passive: true });
+    target.current = NOWHERE;
+    store.getState().pickUp(copy);
+    onStart(copy, isKeyboard(activatorEvent));
+  };
+
+  const over = useRef<number | null>(null);
+  const onDragMove = (event: DragMoveEvent) => {
+    if (isKeyboard(event.activatorEvent)) return;
+    const copy = Number(event.active.id) as Copy;
+    const { model, board } = store.getState();
+    findCorner();
+    const { at, pointer } = whereNow();
+    const zone = winner(candidates(model, board, copy, at, pointer));
+    if (zone === over.current) return;
+    over.current = zone;
+    store.getState().over(copy, zone);
+  };
+
+  const finish = () => {
+    window.removeEventListener('pointermove', follow, { capture: true });
+    current.current = null;
+    over.current = null;
+    onEnd();
+  };
+
+  const onDragEnd = (event: DragEndEvent) => {
+    const copy = Number(event.active.id) as Copy;
+    const { model, next, cancel } = store.getState();
+    const named = { item: model.items[itemOf(copy)]?.id ?? '', copy: numberOf(copy) };
+    finish();
+    if (isKeyboard(event.activatorEvent)) {
+      const { chosen, zone, at } = target.current;
+      if (!chosen) return cancel();
+      onMove(copy, { kind: 'put', ...named, zone: zone === null ? null : (model.zones[zone]?.id ?? null), ...(at === null ? {} : { at }) });
+      // Between the dock and the scene it is another element, which the keys go on with.
+      requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus());
+      return;
+    }
+    const { at, pointer } = whereNow();
+    const { w, h } = model.items[itemOf(copy)] as (typeof model.items)[number];
+    const board = next();
+    const zone = winner(candidates(model, board, copy, at, pointer));
+    const index = zone === null ? null : indexAt(model, board, copy, zone, { x: at.x + w / 2, y: at.y + h / 2 });
+    onMove(copy, { kind: 'drop', ...named, x: at.x, y: at.y, px: pointer.x, py: pointer.y, ...(index === null ? {} : { at: index }) });
+  };
+
+  const onDragCancel = () => {
+    finish();
+    store.getState().cancel();
+  };
+
+  // The page is gone while something is in hand (another question, a reload of the island): nothing was moved.
+  useEffect(() => () => void (current.current !== null && store.getState().cancel()), [store]);
+
+  return { sensors, modifiers: MODIFIERS, onDragStart, onDragMove, onDragEnd, onDragCancel };
+}

@@ -1,0 +1,148 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { api, Field } from '../../ui';
+import { PublishDialog } from '../publish/PublishDialog';
+
+export interface Named {
+  id: string;
+  title: string;
+  kind: string;
+}
+export interface SetContent {
+  id: string;
+  title: string;
+  goBack: boolean;
+  questions: Named[];
+}
+
+const client = new QueryClient();
+
+/** A set: its title, its questions in their order, and whether learners may go back. Every change is kept at once. */
+export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named[] }) {
+  const [set, setSet] = useState(given);
+  const [title, setTitle] = useState(given.title);
+  const [state, setState] = useState<'kept' | 'keeping' | string>('kept');
+  const [sought, setSought] = useState('');
+  const [publishing, setPublishing] = useState(false);
+  // Changes go out one after another, each as a whole: the last is what stands.
+  const line = useRef<Promise<boolean>>(Promise.resolve(true));
+  const changes = useRef(0);
+
+  const keep = (next: SetContent) => {
+    setSet(next);
+    setState('keeping');
+    const change = ++changes.current;
+    line.current = line.current.then(async () => {
+      const answer = await api('PUT', `/api/sets/${next.id}`, { title: next.title, goBack: next.goBack, questions: next.questions.map(({ id }) => id) });
+      // While a later change is on its way, not all is kept.
+      if (!answer.ok || change === changes.current) setState(answer.ok ? 'kept' : `${answer.error.message}. ${answer.error.wayOn}`);
+      return answer.ok;
+    });
+  };
+  const place = (from: number, to: number) => {
+    const questions = [...set.questions];
+    questions.splice(to, 0, ...questions.splice(from, 1));
+    keep({ ...set, questions });
+  };
+  const there = new Set(set.questions.map(({ id }) => id));
+  const found = vault.filter(({ id, title }) => !there.has(id) && title.toLowerCase().includes(sought.trim().toLowerCase()));
+  return (
+    <QueryClientProvider client={client}>
+      <div className="flex flex-wrap items-end gap-4 mb-6">
+        <Field
+          className="grow max-w-2xl"
+          label="Title of the set"
+          value={title}
+          maxLength={200}
+          problem={title.trim() === '' ? 'Give it a name' : undefined}
+          onChange={(event) => setTitle(event.target.value)}
+          onBlur={() => title.trim() !== '' && title !== set.title && keep({ ...set, title })}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <p role="status" className={`figures text-sm pb-2 ${state === 'kept' || state === 'keeping' ? 'text-mute' : 'text-brick'}`}>
+          {state === 'keeping' ? 'keeping…' : state}
+        </p>
+        <span className="grow" />
+        <button type="button" className="btn btn-primary" disabled={set.questions.length === 0} onClick={() => setPublishing(true)}>
+          Publish…
+        </button>
+      </div>
+      <div className="grid gap-10 lg:grid-cols-2">
+        <section aria-labelledby="in-set">
+          <h2 id="in-set" className="text-xl mb-2">
+            Questions <span className="figures text-base text-mute">{set.questions.length}</span>
+          </h2>
+          {set.questions.length === 0 && <p>Nothing is in it yet. Add questions from the Vault beside.</p>}
+          <ol>
+            {set.questions.map((question, i) => (
+              <li key={question.id} className="flex items-center gap-2 border-b border-rule py-1.5">
+                <span className="figures text-mute w-7 text-right">{i + 1}</span>
+                <a className="grow link-brass font-semibold" href={`/bench/${question.id}`}>
+                  {question.title || 'Untitled question'}
+                </a>
+                <span className="text-mute capitalize">{question.kind}</span>
+                <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${question.title} up`} disabled={i === 0} onClick={() => place(i, i - 1)}>
+                  <ArrowUp size={15} aria-hidden />
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-sm"
+                  aria-label={`Move ${question.title} down`}
+                  disabled={i === set.questions.length - 1}
+                  onClick={() => place(i, i + 1)}
+                >
+                  <ArrowDown size={15} aria-hidden />
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-sm"
+                  aria-label={`Take ${question.title} out`}
+                  onClick={() => keep({ ...set, questions: set.questions.filter(({ id }) => id !== question.id) })}
+                >
+                  <X size={15} aria-hidden />
+                </button>
+              </li>
+            ))}
+          </ol>
+          <label className="flex items-center gap-2 mt-4">
+            <input type="checkbox" className="checkbox checkbox-sm" checked={set.goBack} onChange={(event) => keep({ ...set, goBack: event.target.checked })} />
+            Learners may go back to earlier questions
+          </label>
+        </section>
+        <section aria-labelledby="from-vault">
+          <h2 id="from-vault" className="text-xl mb-2">
+            From the Vault
+          </h2>
+          <Field label="Find by title" type="search" value={sought} onChange={(event) => setSought(event.target.value)} />
+          {found.length === 0 && <p className="mt-3 text-mute">{vault.length === 0 ? 'The Vault is empty.' : 'No other question is called that.'}</p>}
+          <ul className="mt-2 max-h-[60vh] overflow-auto">
+            {found.map((question) => (
+              <li key={question.id} className="flex items-center gap-2 border-b border-rule py-1.5">
+                <span className="grow">{question.title || 'Untitled question'}</span>
+                <span className="text-mute capitalize">{question.kind}</span>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-sm"
+                  aria-label={`Add ${question.title}`}
+                  onClick={() => keep({ ...set, questions: [...set.questions, question] })}
+                >
+                  <Plus size={15} aria-hidden /> Add
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+      {publishing && (
+        <PublishDialog
+          onClose={() => setPublishing(false)}
+          prepare={async () => {
+            if (!(await line.current)) throw new Error('The last change to the set is not kept. Publish when it is.');
+            return { setId: set.id };
+          }}
+        />
+      )}
+    </QueryClientProvider>
+  );
+}

@@ -15,14 +15,20 @@ import { user } from '../src/server/database/accountTables';
 import type { Result } from '../src/server/errors';
 import { takeMedium } from '../src/server/media/media';
 import { publish } from '../src/server/releases/publish';
+import { drawer } from '../src/server/sittings/draw';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
+import { keepSet, makeSet } from '../src/server/vault/sets';
 import { demoQuestions, type Kept } from './made';
 
 /** The demo's course and its release: fixed, so that tests and links find them. */
 const COURSE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101';
 const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201';
+const SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0301';
+const SET_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
+/** The questions of the demo's set, by the ends of their ids. */
+const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
 
 function must<T>(result: Result<T>): T {
   if (!result.ok) throw new Error(`${result.code} ${JSON.stringify(result.problems ?? '')}`);
@@ -41,15 +47,15 @@ function readQuestions(): Question[] {
     });
 }
 
-const drawer = join(import.meta.dirname, 'media');
+const mediaFolder = join(import.meta.dirname, 'media');
 const TYPES: Readonly<Record<string, string>> = { '.svg': 'image/svg+xml', '.wav': 'audio/wav' };
 
 /** The demo's own drawings and sounds, kept as a teacher's are, by the names of their files. */
 async function keepMedia(as: As<Teacher>): Promise<Kept> {
   const kept: [string, Kept[string]][] = [];
-  for (const file of readdirSync(drawer).sort()) {
+  for (const file of readdirSync(mediaFolder).sort()) {
     const { hash, kind, weight } = must(
-      await takeMedium(as, { name: file, claimed: TYPES[extname(file)] ?? '', bytes: readFileSync(join(drawer, file)), room: { width: 960, height: 540 } }),
+      await takeMedium(as, { name: file, claimed: TYPES[extname(file)] ?? '', bytes: readFileSync(join(mediaFolder, file)), room: { width: 960, height: 540 } }),
     );
     kept.push([basename(file, extname(file)), { hash, kind, weight }]);
   }
@@ -58,9 +64,10 @@ async function keepMedia(as: As<Teacher>): Promise<Kept> {
 
 /** A learner of some skill sorts the items, checks, and mends what was wrong, as long as there are tries. */
 async function sitThrough(as: As<Learner>, question: Question, skill: number, minutes: (n: number) => Date): Promise<void> {
-  const sitting = must(await sit(as, RELEASE));
+  const { open: sitting } = must(await sit(as, RELEASE));
+  if (!sitting) throw new Error('The sitting has ended before it began');
   const next = random(seedOf(as.person.id));
-  const { names } = learnerEdition(question, `${await seedOfSitting(as, sitting.id)}/0`);
+  const { names } = learnerEdition(question, drawer(await seedOfSitting(as, sitting.id), 0));
   const rightZone = (item: string) => question.key.find((entry) => entry.belongs?.includes(item as never))?.zone ?? null;
   let { last } = sitting;
   let at = 0;
@@ -96,6 +103,10 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
   for (const question of questions) must(await keepNew(odile, question));
   const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
   must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
+  must(await makeSet(odile, SET, 'Drying and storing'));
+  const inSet = IN_SET.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
+  must(await keepSet(odile, SET, { title: 'Drying and storing', goBack: true, questions: inSet }));
+  must(await publish(odile, { id: SET_RELEASE, courseId: COURSE, setId: SET }));
   // The three accounts on the sign-in page have everything before them; the others have sat.
   const start = Date.now() - 26 * 3_600_000;
   for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.45 + 0.07 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));

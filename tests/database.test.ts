@@ -75,7 +75,8 @@ describe('the record', () => {
     const courseId = await course(odile);
     const wren = await learner(odile, courseId, 'wren');
     const releaseId = await release(odile, courseId, seeds());
-    const sitting = must(await sit(wren, releaseId));
+    const { open } = must(await sit(wren, releaseId));
+    const sitting = open as NonNullable<typeof open>;
     must(await takeMoves(wren, sitting.id, wren.person.id, { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'reset' }] }));
     const refused = (words: string) => (error: Error) => String(error.cause).includes(words);
     await expect(app.db.update(edition).set({ number: 2 })).rejects.toSatisfy(refused('an edition cannot be changed'));

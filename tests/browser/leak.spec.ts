@@ -53,15 +53,21 @@ async function traffic(learner: BrowserContext, releaseId: string, seed: string)
   return { before: [bare(page), ...answers], judged: await send(names.length + 1, { kind: 'check' }) };
 }
 
-test('two documents that differ only in the key give the same bytes up to the first check', async ({ page, browser }) => {
+const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
+
+test('two documents that differ only in key, values, feedback, hints and model answer give the same bytes up to the first check', async ({ page, browser }) => {
   await signIn(page, 'odile');
   const one = await published(page.context(), {});
   const other = await published(page.context(), {
     key: [
-      { zone: 'moist', belongs: ['gravel', 'poppy'], need: { rule: 'exactly', n: 1 }, weight: 3 },
+      { zone: 'moist', belongs: ['gravel', 'poppy'], need: { rule: 'exactly', n: 1 }, weight: 3, says: { zone: say('Whispered'), items: { barley: say('Whispered too') } } },
       { zone: 'dry', belongs: [], need: { rule: 'all' } },
     ],
     marks: { max: 3, rule: 'allOrNothing', wrongCosts: 0.5 },
+    items: LABELS.map((id, i) => ({ id, label: id, size: { w: 100, h: 40 }, home: { x: 20 + 120 * i, y: 440 }, value: i })),
+    feedback: { right: say('Whispered'), partly: say('Whispered'), wrong: say('Whispered') },
+    hints: [say('Whispered'), say('Whispered')],
+    show: { modelAnswer: 'always' },
   });
   const learner = await browser.newContext();
   const at = await learner.newPage();
@@ -71,6 +77,8 @@ test('two documents that differ only in the key give the same bytes up to the fi
   expect(first.before.length).toBe(7);
   expect(second.before).toEqual(first.before);
   expect(first.before.join('')).not.toMatch(/belongs|weight|wrongCosts|allOrNothing|verdict&quot;/);
+  expect(second.before.join('')).not.toContain('Whispered');
+  expect(second.judged).toContain('Whispered');
   expect(second.judged).not.toEqual(first.judged);
 });
 
@@ -82,7 +90,7 @@ test('a sitting is let in by its own ticket, and by nobody else’s session', as
   await signIn(page, username);
   await open(page, `/sit/${DEMO.release}`);
   const [props] = await page.locator('astro-island').evaluateAll((islands) => islands.map((island) => island.getAttribute('props') ?? ''));
-  const sittingId = /"sitting":\[0,\{"id":\[0,"([0-9a-f-]{36})"/.exec(props ?? '')?.[1] ?? '';
+  const sittingId = /"open":\[0,\{"id":\[0,"([0-9a-f-]{36})"/.exec(props ?? '')?.[1] ?? '';
   expect(sittingId).toHaveLength(36);
   const path = `/api/sittings/${sittingId}/moves`;
   const data = { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'reset' }] };

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, BrowserContextOptions, Page } from '@playwright/test';
 import { finger, type Hand, keyboard, mouse } from './hands';
-import { accessible, expect, item, open, openRelease, ready, signIn, test, watch, zone } from './support';
+import { accessible, DEMO, expect, item, open, ready, signIn, test, watch, zone } from './support';
 
 /** Makes a question of two groups at the Bench and publishes it; gives the address of its results. */
 async function author(page: Page, hand: Hand, title: string): Promise<string> {
@@ -81,7 +81,11 @@ for (const [way, username, handOf, options, kind] of WAYS)
     await hand.move(item(learner, 'Acorn'), zone(learner, 'Must stay moist'), ['ArrowRight', 'ArrowRight']);
     await hand.press(learner.getByRole('button', { name: 'Check' }));
     await expect(learner.getByText('All of it is right. Mark 6 of 6')).toBeVisible();
-    await expect(learner.getByRole('link', { name: 'Back to your releases' })).toBeVisible();
+    await hand.press(learner.getByRole('button', { name: 'Finish' }));
+    await expect(learner.getByText('6 of 6 marks')).toBeVisible();
+    await accessible(learner);
+    await hand.press(learner.getByRole('link', { name: 'Back to your releases' }));
+    await expect(learner.getByRole('row', { name: new RegExp(title) })).toContainText('finished');
     expect(sent).toEqual([kind, kind, kind, 'check', kind, 'check']);
 
     await open(page, results);
@@ -98,7 +102,7 @@ for (const [way, username, handOf, options, kind] of WAYS)
 
 test('from the keyboard an item can be put home again, or left where it was', async ({ page }) => {
   await signIn(page, 'linden');
-  await openRelease(page, 'Which seeds stand drying?');
+  await open(page, `/sit/${DEMO.release}`);
   const { move } = keyboard(page);
   const [gravel, poppy] = [item(page, 'Gravel'), item(page, 'Poppy')];
   await move(gravel, gravel, ['ArrowDown']);
@@ -117,7 +121,7 @@ test('from the keyboard an item can be put home again, or left where it was', as
 
 test('press-and-press puts by name', async ({ page }) => {
   await signIn(page, 'ash');
-  await openRelease(page, 'Which seeds stand drying?');
+  await open(page, `/sit/${DEMO.release}`);
   await item(page, 'Mango').click();
   const sent = page.waitForRequest((request) => request.url().endsWith('/moves'));
   await page.getByRole('button', { name: 'Put Mango into Must stay moist' }).click();

@@ -48,12 +48,6 @@ export async function open(page: Page, path: string): Promise<void> {
 /** Islands are listening. */
 export const ready = (page: Page) => expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 
-export async function openRelease(page: Page, title: string): Promise<void> {
-  await page.getByRole('link', { name: title }).first().click();
-  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
-  await ready(page);
-}
-
 /** A press on the API with the page's own cookies and the page's own origin. */
 export async function call<T>(context: BrowserContext, method: 'POST' | 'PUT' | 'PATCH' | 'GET', path: string, data?: unknown): Promise<{ status: number; body: T }> {
   const origin = 'http://127.0.0.1:4497';
@@ -64,7 +58,9 @@ export async function call<T>(context: BrowserContext, method: 'POST' | 'PUT' | 
 export const item = (page: Page, label: string) => page.locator('.movable', { hasText: label });
 export const zone = (page: Page, label: string) => page.locator('.stage .bed', { hasText: label });
 
+/** The middle of something, once it has come to rest. */
 export async function centre(locator: Locator): Promise<{ x: number; y: number }> {
+  await locator.evaluate((element) => Promise.allSettled(element.getAnimations().map(({ finished }) => finished)));
   const box = await locator.boundingBox();
   if (!box) throw new Error('That is not on the page');
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };

@@ -1,0 +1,129 @@
+import { randomUUID } from 'node:crypto';
+import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from '@playwright/test';
+import { seeds } from '../support/seeds';
+import { fingerTo } from './hands';
+import { call, centre, DEMO, dragTo, expect, open, watch } from './support';
+
+const ORIGIN = 'http://127.0.0.1:4497';
+
+/** Somebody who is signed in, without going through the page for it. */
+export async function signedIn(browser: Browser, username: string, options: BrowserContextOptions = {}): Promise<BrowserContext> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options });
+  const answer = await context.request.post(`${ORIGIN}/api/auth/sign-in/username`, { data: { username, password: 'seedlings-26' }, headers: { origin: ORIGIN } });
+  expect(answer.ok()).toBe(true);
+  return context;
+}
+
+/** Keeps a document as a question of the teacher's. */
+export async function keepQuestion(teacher: BrowserContext, changes: Record<string, unknown>): Promise<string> {
+  const id = randomUUID();
+  expect((await call(teacher, 'POST', `/api/questions/${id}/copies`, { id, document: seeds({ id, ...changes }) })).status).toBe(200);
+  return id;
+}
+
+/** Publishes a document to the demo's course; gives the release. */
+export async function give(browser: Browser, changes: Record<string, unknown>, time: { dueAt?: string; minutes?: number } = {}): Promise<string> {
+  const teacher = await signedIn(browser, 'odile');
+  const questionId = await keepQuestion(teacher, changes);
+  const id = randomUUID();
+  const answer = await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, questionId, revision: 1, ...time });
+  expect(answer.status, JSON.stringify(answer.body)).toBe(200);
+  await teacher.close();
+  return id;
+}
+
+/** Publishes documents as a set. */
+export async function giveSet(browser: Browser, documents: readonly Record<string, unknown>[], goBack: boolean): Promise<string> {
+  const teacher = await signedIn(browser, 'odile');
+  const questions: string[] = [];
+  for (const document of documents) questions.push(await keepQuestion(teacher, document));
+  const [setId, id] = [randomUUID(), randomUUID()];
+  expect((await call(teacher, 'POST', '/api/sets', { id: setId, title: 'Drying and storing' })).status).toBe(200);
+  expect((await call(teacher, 'PUT', `/api/sets/${setId}`, { title: 'Drying and storing', goBack, questions })).status).toBe(200);
+  expect((await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, setId })).status).toBe(200);
+  await teacher.close();
+  return id;
+}
+
+export interface Seat {
+  readonly page: Page;
+  readonly context: BrowserContext;
+  readonly said: string[];
+}
+
+/** A learner who has opened a release. */
+export async function sitDown(browser: Browser, username: string, releaseId: string, options: BrowserContextOptions = {}): Promise<Seat> {
+  const context = await signedIn(browser, username, options);
+  const page = await context.newPage();
+  const { said } = watch(page);
+  await open(page, `/sit/${releaseId}`);
+  return { page, context, said };
+}
+
+export const tag = (page: Page, label: string): Locator => page.locator('.playing .movable', { hasText: new RegExp(`^${label}(×.*)?[✓↩♪]*$`) });
+export const bed = (page: Page, label: string): Locator => page.locator('.stage .bed', { hasText: label });
+export const press = (page: Page, name: string): Promise<void> => page.getByRole('button', { name, exact: true }).click();
+
+/** A way of moving one item into one zone, by their names. `zone` null: back home. */
+export type Mover = (page: Page, item: string, zone: string | null) => Promise<void>;
+
+/** Where in a zone a hand lets go: below what lies in it, where there is room. */
+async function into(page: Page, zone: string | null): Promise<{ x: number; y: number }> {
+  const place = zone === null ? page.locator('.stage-tray, .docked-tray').first() : bed(page, zone).first();
+  return centre(place);
+}
+
+const byMouse: Mover = async (page, item, zone) => dragTo(page, tag(page, item).last(), await into(page, zone));
+
+const byFinger: Mover = async (page, item, zone) => {
+  const what = tag(page, item).last();
+  await what.scrollIntoViewIfNeeded();
+  const to = await into(page, zone);
+  const box = await what.boundingBox();
+  // It comes away from under the finger, upwards: the finger goes as much lower as that.
+  await fingerTo(page, what, { x: to.x, y: to.y + (box?.height ?? 0) / 2 + 14 });
+  await page.waitForTimeout(350);
+};
+
+const MOST_KEYS = 40;
+
+const byKeys: Mover = async (page, item, zone) => {
+  const what = tag(page, item).last();
+  await what.focus();
+  await page.keyboard.press('Space');
+  await expect(what).toHaveAttribute('aria-pressed', 'true');
+  // dnd-kit listens to the keys from a later task on; no hand is as fast as this test.
+  await page.waitForTimeout(120);
+  const heard = page.locator('[aria-live="assertive"]').last();
+  for (let i = 0; i < MOST_KEYS; i++) {
+    await page.keyboard.press('ArrowRight');
+    const words = (await heard.textContent()) ?? '';
+    if (zone === null ? words.startsWith('Back where') : words.startsWith(`Over ${zone}`)) break;
+    if (i === MOST_KEYS - 1) throw new Error(`${zone} is not among the places for ${item}`);
+  }
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(250);
+};
+
+const byPresses: Mover = async (page, item, zone) => {
+  await tag(page, item).last().click();
+  await page.getByRole('button', { name: zone === null ? `Put ${item} back` : `Put ${item} into ${zone}` }).click();
+};
+
+const byList: Mover = async (page, item, zone) => {
+  await page.getByLabel(`Move ${item}`, { exact: true }).last().click();
+  await page
+    .getByRole('list', { name: `Where ${item} may go` })
+    .getByRole('button', { name: zone ?? 'Back to the others', exact: true })
+    .click();
+};
+
+/** Every hand a learner may have, with the screen it has. */
+export const HANDS: readonly { readonly name: string; readonly move: Mover; readonly list?: boolean; readonly options: BrowserContextOptions }[] = [
+  { name: 'a mouse', move: byMouse, options: {} },
+  { name: 'a finger', move: byFinger, options: { hasTouch: true, isMobile: true, viewport: { width: 1024, height: 900 } } },
+  { name: 'the keys', move: byKeys, options: {} },
+  { name: 'one press and another', move: byPresses, options: {} },
+  { name: 'lists and menus', move: byList, list: true, options: { viewport: { width: 800, height: 900 } } },
+];
+export { byFinger, byKeys, byList, byMouse, byPresses };

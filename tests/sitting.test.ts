@@ -1,0 +1,295 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Question } from '../src/core';
+import type { App } from '../src/server/app';
+import type { As, Learner, Teacher } from '../src/server/context';
+import { takeMedium } from '../src/server/media/media';
+import { releasesFor } from '../src/server/releases/mine';
+import { type Content, publish } from '../src/server/releases/publish';
+import { resultsOf } from '../src/server/releases/results';
+import { finish } from '../src/server/sittings/finish';
+import { sittingMedium } from '../src/server/sittings/media';
+import { goTo, sit } from '../src/server/sittings/sitting';
+import { keepNew } from '../src/server/vault/questions';
+import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
+import { course, learner, must, seeds, teacher, testApp } from './support/app';
+import { sitter } from './support/sitting';
+
+let app: App;
+let done: () => void;
+let odile: As<Teacher>;
+let other: As<Teacher>;
+let courseId: string;
+let n = 0;
+beforeAll(async () => {
+  ({ app, done } = await testApp());
+  odile = await teacher(app, 'odile');
+  other = await teacher(app, 'other');
+  courseId = await course(odile);
+});
+afterAll(() => done());
+
+const someone = () => learner(odile, courseId, `learner.${n++}`);
+const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
+
+async function give(content: Content, time: { dueAt?: Date; minutes?: number } = {}): Promise<string> {
+  return must(await publish(odile, { id: randomUUID(), courseId, ...time, ...content })).id;
+}
+async function question(changes: Record<string, unknown> = {}, time = {}): Promise<string> {
+  const made = seeds(changes);
+  must(await keepNew(odile, made));
+  return give({ questionId: made.id, revision: 1 }, time);
+}
+async function setOf(questions: Question[], goBack: boolean, time = {}): Promise<string> {
+  const id = randomUUID();
+  for (const one of questions) must(await keepNew(odile, one));
+  must(await makeSet(odile, id, 'Drying and storing'));
+  must(await keepSet(odile, id, { title: 'Drying and storing', goBack, questions: questions.map((one) => one.id) }));
+  return give({ setId: id }, time);
+}
+/** The same person at another time. */
+const at = <Who extends As>(as: Who, time: Date): Who => ({ ...as, now: () => time });
+
+describe('what a learner is told', () => {
+  it('is nothing before the first check, and after it each verdict with what is said of it', async () => {
+    const key = [
+      { zone: 'dry', belongs: ['barley', 'poppy'], need: { rule: 'all' }, says: { zone: say('Dry ones.'), items: { gravel: say('Not a seed.'), acorn: say('Never seen.') } } },
+      { zone: 'moist', belongs: ['acorn'], need: { rule: 'all' } },
+    ];
+    const { put, take, move } = await sitter(await someone(), await question({ key, feedback: { right: null, partly: say('Nearly.'), wrong: null } }));
+    expect(await take(put('barley', 'dry'))).toMatchObject({ told: null, best: null, hints: [], media: {} });
+    await take(put('gravel', 'dry'));
+    const { told } = await take(move({ kind: 'check' }));
+    expect(told).toMatchObject({ try: { number: 1, fullMarks: false, mark: { mark: 1, max: 3 }, words: say('Nearly.') } });
+    expect(told?.says.map(({ of, said }) => [of !== null, said.text?.blocks])).toEqual([
+      [false, say('Dry ones.').text.blocks],
+      [true, say('Not a seed.').text.blocks],
+    ]);
+    expect(told?.goingHome).toHaveLength(1);
+    // Whoever goes on is told nothing any more.
+    expect((await take(put('poppy', 'dry'))).told).toBeNull();
+  });
+
+  it('is no mark where the author shows none', async () => {
+    const as = await someone();
+    const releaseId = await question({ show: { mark: false } });
+    const { take, put, move, view } = await sitter(as, releaseId);
+    await take(put('barley', 'dry'));
+    const answer = await take(move({ kind: 'check' }));
+    expect([answer.told?.try?.mark, answer.best]).toEqual([null, null]);
+    expect(must(await finish(as, view.id))).toMatchObject({ total: null, questions: [{ reckoning: null, fullMarks: null }] });
+    expect((await releasesFor(as)).find(({ id }) => id === releaseId)).toMatchObject({ mark: null, max: null, state: 'finished' });
+  });
+
+  it('is a hint for each try, and a model answer when the author lets it be seen', async () => {
+    const { take, put, move, send, view } = await sitter(
+      await someone(),
+      await question({ hints: [say('Grains ripen dry.'), say('Acorns do not.')], show: { modelAnswer: 'atTheEnd' }, tries: 2 }),
+    );
+    expect(view).toMatchObject({ hintsLeft: 0, modelAnswer: null });
+    const early = must(await send(0, move({ kind: 'hint' })));
+    expect(early).toMatchObject({ hints: [], last: 0, passedOver: 1 });
+    expect(await take(move({ kind: 'check' }))).toMatchObject({ hintsLeft: 1, modelAnswer: null });
+    expect(await take(move({ kind: 'hint' }))).toMatchObject({ hints: [say('Grains ripen dry.')], hintsLeft: 0 });
+    await take(put('acorn', 'dry'));
+    const last = await take(move({ kind: 'check' }));
+    expect(last.ended).toBe(true);
+    expect(last.modelAnswer?.zones.map(({ held }) => held.length)).toEqual([2, 1]);
+  });
+
+  it('comes with every landing where landings are judged; a wrong one ends a try', async () => {
+    const { take, put } = await sitter(await someone(), await question({ judging: 'onLand', tries: 3 }));
+    const right = await take(put('barley', 'dry'));
+    expect(right).toMatchObject({ tries: 0, told: { verdicts: [{ verdict: 'right' }], try: null } });
+    const wrong = await take(put('acorn', 'dry'));
+    expect(wrong).toMatchObject({ tries: 1, told: { try: { number: 1 } } });
+    expect(wrong.told?.goingHome).toHaveLength(1);
+    const next = await take(put('acorn', 'moist'));
+    expect(next.board?.zones.map(({ held }) => held.length)).toEqual([1, 1]);
+    expect(await take(put('poppy', 'dry'))).toMatchObject({ ended: true, tries: 2, told: { try: { fullMarks: true } } });
+  });
+
+  it('names what a zone turned away, and shows the board as it then is', async () => {
+    const zone = (id: string, x: number, more = {}) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 400, h: 300 }, ...more });
+    const releaseId = await question({ zones: [zone('dry', 40, { welcome: 'keyed' }), zone('moist', 500)] });
+    const { take, put } = await sitter(await someone(), releaseId);
+    expect(await take(put('gravel', 'dry'))).toMatchObject({ turnedAway: [{ why: 'notWelcome' }], told: null });
+    const stays = await take(put('barley', 'dry'));
+    expect(stays.turnedAway).toEqual([]);
+    expect(stays.board?.zones[0]?.held).toHaveLength(1);
+  });
+});
+
+describe('moves made while the line was down', () => {
+  it('end with the one that ends the question; what came after is passed over, and sent again it stays so', async () => {
+    const { put, move, send } = await sitter(await someone(), await question({ judging: 'onLand', tries: 1 }));
+    const moves = [put('barley', 'dry'), put('gravel', 'dry'), put('acorn', 'moist')];
+    const answer = must(await send(0, ...moves));
+    expect(answer).toMatchObject({ last: 2, ended: true, passedOver: 1 });
+    expect(must(await send(0, ...moves))).toMatchObject({ last: 2, ended: true });
+    expect(await send(2, move({ kind: 'reset' }))).toMatchObject({ code: 'alreadyEnded' });
+  });
+
+  it('settle at the end of an order that has become shorter meanwhile', async () => {
+    const zone = (id: string, x: number, more = {}) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 400, h: 300 }, ...more });
+    const { put, send } = await sitter(await someone(), await question({ zones: [zone('dry', 40, { welcome: 'keyed' }), zone('moist', 500)] }));
+    const answer = must(await send(0, put('gravel', 'dry'), put('barley', 'dry', { at: 1 })));
+    expect(answer).toMatchObject({ last: 2, passedOver: 0 });
+    expect(answer.board?.zones[0]?.held).toHaveLength(1);
+  });
+
+  it('are refused whole where one names what is not there', async () => {
+    const { put, view, send } = await sitter(await someone(), await question());
+    const none = { ...put('barley', 'dry'), copy: 3 };
+    expect(await send(0, put('poppy', 'dry'), none)).toMatchObject({ code: 'invalid', problems: [{ path: 'moves[1].copy' }] });
+    expect(view.last).toBe(0);
+  });
+});
+
+describe('a set', () => {
+  const three = () => [seeds({ title: 'First' }), seeds({ title: 'Second', show: { nextOnlyAfterCheck: true } }), seeds({ title: 'Third' })];
+
+  it('goes from question to question, back where that is allowed, and not past what wants a check', async () => {
+    const as = await someone();
+    const releaseId = await setOf(three(), true);
+    const first = await sitter(as, releaseId);
+    expect(first.view).toMatchObject({ question: { title: 'First' }, place: { at: 0, count: 3, reached: 0 } });
+    const id = first.view.id;
+    expect(await goTo(as, id, 2)).toMatchObject({ code: 'notFound' });
+    await first.take(first.put('barley', 'dry'));
+    const second = await sitter(as, releaseId, 1);
+    expect(second.view).toMatchObject({ question: { title: 'Second' }, place: { at: 1, reached: 1 }, last: 1 });
+    expect(await goTo(as, id, 2)).toMatchObject({ code: 'checkFirst' });
+    await second.take(second.move({ kind: 'check' }));
+    expect(must(await goTo(as, id, 2))).toMatchObject({ question: { title: 'Third' }, last: 2 });
+    // Back at the first, which stands as it was left; a reload opens the furthest.
+    const again = await sitter(as, releaseId, 0);
+    expect(again.view.board.zones[0]?.held).toHaveLength(1);
+    expect((await again.take(again.put('poppy', 'dry'))).last).toBe(3);
+    expect((await sitter(as, releaseId)).view.place.at).toBe(2);
+  });
+
+  it('does not go back where that is not allowed, nor take moves there', async () => {
+    const as = await someone();
+    const releaseId = await setOf([seeds(), seeds()], false);
+    const first = await sitter(as, releaseId);
+    must(await goTo(as, first.view.id, 1));
+    expect(await goTo(as, first.view.id, 0)).toMatchObject({ code: 'alreadyEnded' });
+    expect(await first.send(0, first.put('barley', 'dry'))).toMatchObject({ code: 'alreadyEnded' });
+  });
+
+  it('is finished when the learner says so: what is unchecked is checked once, and the account adds up', async () => {
+    const as = await someone();
+    const releaseId = await setOf([seeds({ title: 'First' }), seeds({ title: 'Second' })], true);
+    const first = await sitter(as, releaseId);
+    await first.take(first.put('barley', 'dry'));
+    const second = await sitter(as, releaseId, 1);
+    await second.take(second.put('barley', 'dry'));
+    await second.take(second.put('acorn', 'moist'));
+    const summary = must(await finish(as, first.view.id));
+    expect(summary).toMatchObject({ total: { mark: 3, max: 6 }, questions: [{ title: 'First', tries: 1, reckoning: { mark: 1 } }, { reckoning: { mark: 2 } }] });
+    for (const { reckoning } of summary.questions) expect(reckoning?.lines.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(reckoning?.mark ?? NaN, 9);
+    expect(await finish(as, first.view.id)).toEqual({ ok: true, value: summary });
+    expect(await second.send(4, second.put('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
+    expect(must(await sit(as, releaseId)).finished).toMatchObject({ total: { mark: 3, max: 6 } });
+    const row = must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id);
+    expect(row).toMatchObject({ mark: 3, max: 6, tries: 2, state: 'ended' });
+  });
+
+  it('holds only the teacher’s own questions, each once', async () => {
+    const id = randomUUID();
+    const [mine, theirs] = [seeds(), seeds()];
+    must(await keepNew(odile, mine));
+    must(await keepNew(other, theirs));
+    must(await makeSet(odile, id, 'Mine'));
+    const content = (...questions: string[]) => ({ title: 'Mine', goBack: true, questions });
+    expect(await keepSet(odile, id, content(mine.id, theirs.id))).toMatchObject({ code: 'invalid', problems: [{ path: 'questions[1]' }] });
+    expect(await keepSet(odile, id, content(mine.id, mine.id))).toMatchObject({ code: 'invalid' });
+    expect(await keepSet(other, id, content(theirs.id))).toMatchObject({ code: 'notFound' });
+    expect(await openSet(other, id)).toMatchObject({ code: 'notFound' });
+    expect(await publish(odile, { id: randomUUID(), courseId, setId: id })).toMatchObject({ code: 'notReady', problems: [{ path: 'questions' }] });
+    must(await keepSet(odile, id, content(mine.id)));
+    expect(must(await openSet(odile, id)).questions).toEqual([{ id: mine.id, title: mine.title, kind: 'sort' }]);
+    expect(await publish(odile, { id: randomUUID(), courseId, setId: id, dueAt: new Date(0) })).toMatchObject({ code: 'notReady', problems: [{ path: 'dueAt' }] });
+  });
+});
+
+describe('time', () => {
+  const start = new Date();
+  const later = (minutes: number) => new Date(start.getTime() + minutes * 60_000);
+
+  it('is the server’s: after the minutes given nothing is taken, and what was placed is checked once', async () => {
+    const as = at(await someone(), start);
+    const releaseId = await question({}, { minutes: 10 });
+    const { take, put, view } = await sitter(as, releaseId);
+    expect(view.ends).toMatchObject({ seconds: 600 });
+    await take(put('barley', 'dry'));
+    const late = at(as, later(11));
+    const { put: putLate, send } = { put, send: (await sitterAt(late, view.id)).send };
+    expect(await send(1, putLate('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
+    expect(must(await sit(late, releaseId)).finished).toMatchObject({ finishedAt: later(10), total: { mark: 1, max: 3 } });
+  });
+
+  it('ends with the due date, for those who have not begun too', async () => {
+    const [as, idle] = [at(await someone(), start), at(await someone(), later(31))];
+    const releaseId = await question({}, { dueAt: later(30), minutes: 60 });
+    const { view, take, put } = await sitter(as, releaseId);
+    expect(view.ends?.at).toBe(later(30).toISOString());
+    await take(put('barley', 'dry'));
+    expect(await sit(idle, releaseId)).toMatchObject({ code: 'releaseClosed' });
+    expect((await releasesFor(idle)).find(({ id }) => id === releaseId)?.state).toBe('closed');
+    // The teacher looks: what has run out is what it came to.
+    const row = must(await resultsOf(at(odile, later(40)), releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id);
+    expect(row).toMatchObject({ mark: 1, state: 'ended' });
+  });
+});
+
+/** Moves sent by somebody whose page is still open. */
+async function sitterAt(as: As<Learner>, sittingId: string) {
+  const { takeMoves } = await import('../src/server/sittings/moves');
+  return { send: (after: number, ...moves: Parameters<typeof takeMoves>[3]['moves'][number][]) => takeMoves(as, sittingId, as.person.id, { question: 0, after, moves }) };
+}
+
+describe('media of a sitting', () => {
+  const svg = (colour: string) => Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="40" height="40"><rect width="40" height="40" fill="${colour}"/></svg>`);
+
+  it('go by drawn names, to the learner alone, those of feedback not before a try', async () => {
+    const keep = async (colour: string) =>
+      must(await takeMedium(odile, { name: `${colour}.svg`, claimed: 'image/svg+xml', bytes: svg(colour), room: { width: 960, height: 540 } }));
+    const [jar, leaf] = [await keep('red'), await keep('green')];
+    const medium = (hash: string) => ({ hash, kind: 'picture', description: 'A jar', weight: 100 });
+    const releaseId = await question({
+      media: { jar: medium(jar.hash), leaf: medium(leaf.hash) },
+      fixtures: [{ type: 'picture', id: 'f', x: 0, y: 0, w: 40, h: 40, media: 'jar' }],
+      feedback: { right: null, partly: null, wrong: { text: null, picture: 'leaf', sound: null } },
+    });
+    const [as, stranger] = [await someone(), await someone()];
+    const { view, take, move } = await sitter(as, releaseId);
+    const [shown] = Object.keys(view.question.media);
+    expect(Object.values(view.question.media)).toEqual([{ kind: 'picture', description: 'A jar' }]);
+    expect(must(await sittingMedium(as, view.id, 0, shown ?? '', 320)).type).toBe('image/svg+xml');
+    expect(await sittingMedium(stranger, view.id, 0, shown ?? '', null)).toMatchObject({ code: 'notFound' });
+    for (const name of ['jar', 'leaf', jar.hash]) expect(await sittingMedium(as, view.id, 0, name, null), name).toMatchObject({ code: 'notFound' });
+    const { told, media } = await take(move({ kind: 'check' }));
+    const late = told?.try?.words?.picture ?? '';
+    expect(media).toEqual({ [late]: { kind: 'picture', description: 'A jar' } });
+    expect(Buffer.from(must(await sittingMedium(as, view.id, 0, late, null)).bytes).toString()).toContain('green');
+  });
+
+  it('are as wide as they are shown', async () => {
+    const { default: sharp } = await import('sharp');
+    const bytes = await sharp({ create: { width: 1600, height: 900, channels: 3, background: '#8a5c0d' } })
+      .png()
+      .toBuffer();
+    const kept = must(await takeMedium(odile, { name: 'plan.png', claimed: 'image/png', bytes, room: { width: 960, height: 540 } }));
+    const releaseId = await question({
+      media: { plan: { hash: kept.hash, kind: 'picture', decorative: true } },
+      fixtures: [{ type: 'picture', id: 'f', x: 0, y: 0, w: 40, h: 40, media: 'plan' }],
+    });
+    const as = await someone();
+    const { view } = await sitter(as, releaseId);
+    const [name = ''] = Object.keys(view.question.media);
+    const widthOf = async (asked: number | null) => (await sharp(must(await sittingMedium(as, view.id, 0, name, asked)).bytes).metadata()).width;
+    expect([await widthOf(320), await widthOf(320), await widthOf(321), await widthOf(null)]).toEqual([320, 320, 1600, 1600]);
+  });
+});

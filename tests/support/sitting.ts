@@ -1,0 +1,45 @@
+import { randomUUID } from 'node:crypto';
+import type { SentMove } from '../../src/core';
+import type { As, Learner } from '../../src/server/context';
+import type { Result } from '../../src/server/errors';
+import { type Answer, takeMoves } from '../../src/server/sittings/moves';
+import { goTo, sit } from '../../src/server/sittings/sitting';
+import type { SittingView } from '../../src/server/sittings/view';
+import { must } from './app';
+
+/** A move as a page makes it, without the id. */
+type Bare<Move = SentMove> = Move extends SentMove ? Omit<Move, 'id'> : never;
+
+/** A learner at a question, who names things by their labels. */
+export interface Sitter {
+  readonly view: SittingView;
+  readonly put: (item: string, zone: string | null, more?: { copy?: number; at?: number }) => SentMove;
+  readonly drop: (item: string, x: number, y: number) => SentMove;
+  readonly move: (move: Bare) => SentMove;
+  readonly send: (after: number, ...moves: SentMove[]) => Promise<Result<Answer>>;
+  /** Sends one move, after the last, which has to be taken. */
+  readonly take: (move: SentMove) => Promise<Answer>;
+}
+
+export async function sitter(as: As<Learner>, releaseId: string, question?: number): Promise<Sitter> {
+  const opened = must(await sit(as, releaseId));
+  if (!opened.open) throw new Error('The sitting is finished');
+  const view = question === undefined ? opened.open : must(await goTo(as, opened.open.id, question));
+  const item = (label: string) => view.question.items.find((one) => one.label === label)?.id ?? '';
+  const zone = (label: string) => view.question.zones.find((one) => one.label === label)?.id ?? '';
+  let { last } = view;
+  const move = (bare: Bare): SentMove => ({ id: randomUUID(), ...bare }) as SentMove;
+  const send = async (after: number, ...moves: SentMove[]) => {
+    const answer = await takeMoves(as, view.id, as.person.id, { question: view.place.at, after, moves });
+    if (answer.ok) ({ last } = answer.value);
+    return answer;
+  };
+  return {
+    view,
+    move,
+    send,
+    put: (label, into, { copy = 0, at } = {}) => move({ kind: 'put', item: item(label), copy, zone: into === null ? null : zone(into), ...(at === undefined ? {} : { at }) }),
+    drop: (label, x, y) => move({ kind: 'drop', item: item(label), copy: 0, x, y, px: x + 5, py: y + 5 }),
+    take: async (one) => must(await send(last, one)),
+  };
+}

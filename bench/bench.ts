@@ -1,6 +1,6 @@
 // The measurements of the Bench: dragging on a crowded scene against a page that moves one bare element with the same handle library, and opening a crowded question against a small one.
 import { createServer } from 'node:http';
-import { type BrowserContext, chromium, type Page } from '@playwright/test';
+import type { BrowserContext } from '@playwright/test';
 import type { Question } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 import { makeApp } from '../src/server/app';
@@ -8,16 +8,13 @@ import { readConfig } from '../src/server/config';
 import { keepNew } from '../src/server/vault/questions';
 import { must, teacher } from '../tests/support/app';
 import { bundled } from './bundle';
-import { type Measured, median, report, shown } from './measure';
+import { benchBrowser, dragging } from './dragging';
+import { type Measured, median, p95, report, shown } from './measure';
 import { benchServer } from './server';
-import { traced, workPerMove } from './trace';
 
 const BARE_PORT = 4494;
-const MOVES = 150;
 const ROUNDS = 4;
 const OPENINGS = 7;
-/** Between two moves of the pointer: longer than a frame, so that each is drawn. */
-const PACE_MS = 24;
 
 /** A scene of so many items and zones, in rows, keyed zone by zone. */
 function crowd(id: string, items: number, zones: number): Question {
@@ -61,31 +58,6 @@ async function barePage(): Promise<string> {
         createRoot(document.getElementById('root')).render(h(Page));`);
   return `<!doctype html><html><body><div id="root"></div><script type="module">${bundle.replaceAll('</script', '<\\/script')}</script></body></html>`;
 }
-
-/** Milliseconds of main-thread work for each move, while the thing at a point is dragged in a circle. */
-async function dragging(page: Page, from: { x: number; y: number }): Promise<number[]> {
-  const cdp = await page.context().newCDPSession(page);
-  const mouse = (type: 'mousePressed' | 'mouseMoved' | 'mouseReleased', x: number, y: number) =>
-    cdp.send('Input.dispatchMouseEvent', { type, x, y, button: type === 'mouseMoved' ? 'none' : 'left', buttons: type === 'mouseReleased' ? 0 : 1, clickCount: 1 });
-  await mouse('mousePressed', from.x, from.y);
-  await page.waitForTimeout(100);
-  for (let i = 1; i <= 5; i++) {
-    await mouse('mouseMoved', from.x + i * 3, from.y - i * 3);
-    await page.waitForTimeout(PACE_MS);
-  }
-  const events = await traced(cdp, async () => {
-    for (let i = 0; i < MOVES; i++) {
-      const turn = (i / MOVES) * 2 * Math.PI * 3;
-      await mouse('mouseMoved', from.x + 15 + 60 * Math.sin(turn), from.y - 15 - 60 + 60 * Math.cos(turn));
-      await page.waitForTimeout(PACE_MS);
-    }
-  });
-  await mouse('mouseReleased', from.x, from.y);
-  await cdp.detach();
-  return workPerMove(events);
-}
-
-const p95 = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
 
 async function onCrowd(context: BrowserContext, url: string): Promise<number[]> {
   const page = await context.newPage();
@@ -132,10 +104,7 @@ must(await keepNew(odile, crowd(LARGE, 200, 40)));
 must(await keepNew(odile, crowd(SMALL, 20, 4)));
 const html = await barePage();
 const bare = createServer((_, response) => response.writeHead(200, { 'content-type': 'text/html' }).end(html)).listen(BARE_PORT, '127.0.0.1');
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-});
+const browser = await benchBrowser();
 try {
   await bench.start();
   const context = await browser.newContext({ viewport: { width: 1600, height: 1000 } });

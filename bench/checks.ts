@@ -39,8 +39,8 @@ async function checks(origin: string, sitters: readonly Sitter[]): Promise<numbe
             return { ...request, path: `/api/sittings/${sittingId}/moves`, headers: { 'content-type': 'application/json', origin, cookie }, body };
           },
           onResponse: (status, body) => {
-            const answer = JSON.parse(body) as { ok: boolean; value?: { last: number; lastTry: unknown } };
-            if (status !== 200 || answer.value?.last !== sitter.last + 1 || !answer.value.lastTry) wrong.push(body);
+            const answer = JSON.parse(body) as { ok: boolean; value?: { last: number; told: { try: unknown } | null } };
+            if (status !== 200 || answer.value?.last !== sitter.last + 1 || !answer.value.told?.try) wrong.push(body);
             else sitter.last = answer.value.last;
           },
         },

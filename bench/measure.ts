@@ -9,6 +9,8 @@ export interface Measured {
 
 export const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
+export const p95 = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
+
 /** Nanoseconds a call, of both, measured by turns so that a slow moment of the machine meets both: medians of the rounds. */
 export function byTurns(one: () => unknown, other: () => unknown, rounds = 15, milliseconds = 60): readonly [number, number] {
   const time = (work: () => unknown) => {

@@ -23,7 +23,7 @@ async function prepare(): Promise<{ releaseId: string; sittings: { username: str
   const sittings: { username: string; id: string }[] = [];
   for (let i = 0; i < LEARNERS; i++) {
     const one = await learner(odile, courseId, `learner.${i}`);
-    sittings.push({ username: `learner.${i}`, id: must(await sit(one, releaseId)).id });
+    sittings.push({ username: `learner.${i}`, id: must(await sit(one, releaseId)).open?.id ?? '' });
   }
   return { releaseId, sittings };
 }

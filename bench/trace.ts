@@ -8,7 +8,7 @@ interface TraceEvent {
   readonly dur?: number;
   readonly pid: number;
   readonly tid: number;
-  readonly args?: { readonly name?: string; readonly data?: { readonly url?: string; readonly message?: string } };
+  readonly args?: { readonly name?: string; readonly data?: { readonly url?: string; readonly message?: string }; readonly beginData?: { readonly url?: string } };
 }
 
 /** The trace of what is done meanwhile. */
@@ -44,4 +44,12 @@ export function workPerMove(events: readonly TraceEvent[]): number[] {
     const to = starts[i + 1] as number;
     return tasks.filter(({ ts }) => ts >= from && ts < to).reduce((sum, { dur = 0 }) => sum + dur / 1000, 0);
   });
+}
+
+/** Milliseconds of work on the main thread of the page at an address, from where the trace begins to a mark that the page sets. */
+export function workUntil(events: readonly TraceEvent[], url: string, mark: string): number {
+  const page = events.find(({ name, args }) => name === 'ParseHTML' && args?.beginData?.url?.startsWith(url));
+  const marked = events.find(({ name, pid, tid }) => name === mark && pid === page?.pid && tid === page.tid);
+  if (!page || !marked) throw new Error(`The trace has no ${page ? mark : url}`);
+  return events.filter((event) => event.pid === page.pid && event.tid === page.tid && isTask(event) && event.ts < marked.ts).reduce((sum, { dur = 0 }) => sum + dur / 1000, 0);
 }

@@ -16,7 +16,7 @@ function scriptsFrom(entry: string, seen = new Set<string>()): Set<string> {
 }
 
 /** The learner page's JavaScript against a page with only React, React DOM and @dnd-kit/core, both minified and gzipped. */
-export async function weight(origin: string, page: string): Promise<Measured> {
+export async function weight(origin: string, page: string, most = 1.4): Promise<Measured> {
   const files = new Set<string>();
   const islands = [...page.matchAll(/(?:component|renderer)-url="(\/_astro\/[^"]+)"/g)].map(([, path]) => path ?? '');
   for (const path of islands) for (const file of scriptsFrom(join('dist/client', path))) files.add(file);
@@ -27,5 +27,13 @@ export async function weight(origin: string, page: string): Promise<Measured> {
         createRoot(document.body).render(h(dnd.DndContext, null, Object.keys(dnd).join()));`);
   const least = gzipped(bare);
   const ratio = ours / least;
-  return { name: 'learner page JavaScript, gzipped / React, React DOM and @dnd-kit/core', value: ratio.toFixed(3), goal: '≤ 1.4', met: ratio <= 1.4, page: origin, ours, least };
+  return {
+    name: 'learner page JavaScript, gzipped / React, React DOM and @dnd-kit/core',
+    value: ratio.toFixed(3),
+    goal: `≤ ${most}`,
+    met: ratio <= most,
+    page: origin,
+    ours,
+    least,
+  };
 }

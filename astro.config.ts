@@ -26,6 +26,6 @@ export default defineConfig({
   },
   vite: {
     plugins: [tailwindcss()],
-    build: { target: 'es2022' },
+    build: { target: 'es2022', minify: 'terser' },
   },
 });

@@ -10,7 +10,7 @@ const data = process.env.VAULT_DROP_TEST_DATA;
 
 export default defineConfig({
   testDir: './tests/browser',
-  timeout: 90_000,
+  timeout: 120_000,
   expect: { timeout: 15_000 },
   fullyParallel: true,
   workers: 2,

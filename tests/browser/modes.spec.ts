@@ -179,7 +179,7 @@ test('a set is made, ordered and published at its own page', async ({ browser })
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Publish…' })).toBeDisabled();
   await page.getByLabel('Find by title').fill('stand drying');
-  await page.getByRole('button', { name: 'Add Which seeds stand drying?' }).first().click();
+  await page.getByRole('button', { name: 'Add Which seeds stand drying?', exact: true }).first().click();
   await page.getByLabel('Find by title').fill('weigh out');
   await page.getByRole('button', { name: 'Add Weigh out 50 grams' }).click();
   await page.getByRole('button', { name: 'Move Weigh out 50 grams up' }).click();

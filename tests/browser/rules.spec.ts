@@ -128,7 +128,6 @@ test('each settle rule brings an item to rest where the core says, gliding there
       key: [all('in-a-row', 'a2')],
     }),
   );
-  const scale = Number(await page.locator('.stage').evaluate((stage) => getComputedStyle(stage).getPropertyValue('--scale')));
   for (const [i, [label]] of SETTLES.entries()) {
     await byMouse(page, `A${i}`, label);
     // On its way from where it was let go.
@@ -136,6 +135,7 @@ test('each settle rule brings an item to rest where the core says, gliding there
     await byMouse(page, `B${i}`, label);
   }
   await page.waitForTimeout(600);
+  const scale = Number(await page.locator('.stage').evaluate((stage) => getComputedStyle(stage).getPropertyValue('--scale')));
   const within = async (label: string, name: string) => {
     const [inner, outer] = [await tag(page, label).boundingBox(), await bed(page, name).boundingBox()];
     return { x: ((inner?.x ?? 0) - (outer?.x ?? 0)) / scale, y: ((inner?.y ?? 0) - (outer?.y ?? 0)) / scale };

@@ -11,7 +11,7 @@ import { move } from '../../src/server/database/tables';
 import { course, learner, release, teacher } from '../support/app';
 import { seeds } from '../support/seeds';
 import { bed, byMouse, give, giveSet, press, sitDown, tag } from './player';
-import { accessible, expect, ready, test } from './support';
+import { accessible, centre, expect, ready, test } from './support';
 
 const item = (label: string, more: Record<string, unknown> = {}) => ({ id: label.toLowerCase(), label, size: { w: 100, h: 44 }, ...more });
 const zone = (label: string, x: number, more: Record<string, unknown> = {}) => ({
@@ -37,12 +37,12 @@ test('the line drops in the middle of a drag: the page says so, goes on, and sen
   });
   await byMouse(page, 'Barley', 'Moist');
   await expect(tag(page, 'Barley')).toHaveAccessibleName('Barley, in Moist');
-  const [from, to] = [await tag(page, 'Barley').boundingBox(), await bed(page, 'Dry').boundingBox()];
-  await page.mouse.move((from?.x ?? 0) + 30, (from?.y ?? 0) + 20);
+  const [from, to] = [await centre(tag(page, 'Barley')), await centre(bed(page, 'Dry'))];
+  await page.mouse.move(from.x, from.y);
   await page.mouse.down();
-  await page.mouse.move((from?.x ?? 0) - 60, (from?.y ?? 0) + 60, { steps: 5 });
+  await page.mouse.move(from.x - 60, from.y + 60, { steps: 5 });
   await context.setOffline(true);
-  await page.mouse.move((to?.x ?? 0) + 120, (to?.y ?? 0) + 120, { steps: 5 });
+  await page.mouse.move(to.x, to.y, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByText('The line is down. Go on')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Check' })).toBeDisabled();

@@ -48,6 +48,7 @@ const WAYS: readonly [string, string, (page: Page) => Hand, BrowserContextOption
 
 for (const [way, username, handOf, options, kind] of WAYS)
   test(`a question is made, published, answered, marked and seen with ${way}`, async ({ browser }) => {
+    test.slow();
     const title = `Seeds, with ${way}`;
     const { page, watched: teacherSaid } = await newPage(browser, options);
     const results = await author(page, handOf(page), title);

@@ -126,9 +126,8 @@ test('Words & marks: feedback by the cell, hints, buttons, and what five typical
   await page.getByText('Feedback where it happens').click();
   await page.getByRole('button', { name: /^Gravel in Stands drying, wrong/ }).click();
   await page.getByRole('textbox', { name: 'What is said of Gravel in Stands drying' }).fill('Gravel is no seed.');
-  await page.getByText('Hints', { exact: true }).click();
   await page.getByRole('button', { name: 'Add a hint' }).click();
-  await page.getByRole('textbox', { name: 'Hint 1' }).fill('Think of water.');
+  await page.getByRole('textbox', { name: 'Hint 3' }).fill('Think of water.');
   await page.getByText('What learners see').click();
   await page.getByRole('radio', { name: 'after every check' }).check({ force: true });
   await page.getByText('Words on the buttons').click();
@@ -138,7 +137,7 @@ test('Words & marks: feedback by the cell, hints, buttons, and what five typical
   const words = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
   expect(question.feedback.right).toMatchObject(words('Every one of them keeps.'));
   expect(question.key[0]?.says?.items).toMatchObject({ gravel: words('Gravel is no seed.') });
-  expect(question.hints[0]).toMatchObject(words('Think of water.'));
+  expect(question.hints[2]).toMatchObject(words('Think of water.'));
   expect(question.show.modelAnswer).toBe('always');
   expect(question.buttons.check).toBe('Store them');
   await accessible(page);

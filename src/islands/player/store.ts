@@ -158,8 +158,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
     const queue = (move: LocalMove) => {
       waiting.push({ ...move, id: crypto.randomUUID() });
       remember();
-      // It is kept here; what it came to is painted before it is sent.
-      setTimeout(() => void get().flush());
+      afterPaint(() => void get().flush());
     };
 
     const adopt = (answer: Answer, sent: readonly SentMove[]) => {
@@ -329,6 +328,20 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
 }
 
 const MOST_AT_ONCE = 200;
+
+/** A page that is hidden paints nothing. */
+const NO_PAINT_MS = 100;
+
+/** What can wait until the hand has seen what it did: once, after the next frame is painted. */
+function afterPaint(work: () => void): void {
+  let done = false;
+  const once = () => {
+    if (!done) work();
+    done = true;
+  };
+  requestAnimationFrame(() => setTimeout(once));
+  setTimeout(once, NO_PAINT_MS);
+}
 
 /** Everything that was in hand is where it was. */
 function put(states: States, scene: Parameters<typeof seen>[1]): States {

@@ -1,7 +1,7 @@
 import { useDraggable } from '@dnd-kit/core';
 import { type CSSProperties, memo, type RefObject, useLayoutEffect, useRef } from 'react';
 import { flushSync } from 'react-dom';
-import type { Copy, LearnerQuestion } from '../../../core';
+import type { Copy, LearnerQuestion, Look } from '../../../core';
 import { dress, motionIn } from '../../../scene/dress';
 import { ItemFace } from '../../../scene/ItemFace';
 import { useMediaSource } from '../../../scene/media';
@@ -12,6 +12,7 @@ interface Props {
   store: PlayerStore;
   copy: Copy;
   item: LearnerQuestion['items'][number];
+  look: Look | undefined;
   /** Its unrotated top left on the stage in pixels; null: it lies in a row of the dock. */
   left: number | null;
   top: number | null;
@@ -29,16 +30,17 @@ interface Props {
 
 /** How what was let go comes to rest: beside any motion of its look. */
 const TO_REST = { duration: 180, easing: 'ease-out' };
+/** What the page knows of one item beside its state. */
+const [HELD, MOVED, ARMED] = [1, 2, 4];
 const wantsLessMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** One copy as a paper tag that can be dragged, pressed, or taken up with the keyboard. */
-export const MovableItem = memo(function MovableItem({ store, copy, item, left, top, scale, heap, spoken, locked, away, inHand, onPress }: Props) {
+export const MovableItem = memo(function MovableItem({ store, copy, item, look, left, top, scale, heap, spoken, locked, away, inHand, onPress }: Props) {
   const state = store((s) => stateOf(s.states, copy));
-  const held = store((s) => s.held === copy);
-  const still = store((s) => s.moved === copy);
   const came = store((s) => (s.came?.copies.has(copy) ? s.came : null));
-  const look = store((s) => (item.look === null ? undefined : s.view.question.looks[item.look]));
-  const armed = store((s) => s.armed === copy);
+  // As one number: of each item the store asks this with each of its changes.
+  const marked = store((s) => (s.held === copy ? HELD : 0) | (s.moved === copy ? MOVED : 0) | (s.armed === copy ? ARMED : 0));
+  const held = (marked & HELD) !== 0;
   const node = useRef<HTMLDivElement>(null);
   const listeners = useRef<Listeners>(undefined);
   const media = useMediaSource();
@@ -71,7 +73,7 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, left, 
       className={`tag movable ${motionIn(look, state)}`}
       data-state={state}
       data-copy={copy}
-      data-still={still || came !== null || undefined}
+      data-still={(marked & MOVED) !== 0 || came !== null || undefined}
       data-away={away || inHand || undefined}
       style={style}
       role="button"
@@ -90,7 +92,7 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, left, 
       onPointerEnter={touch}
       onPointerDown={touch}
     >
-      {armed && <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />}
+      {(marked & ARMED) !== 0 && <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />}
       <ItemFace label={item.label} content={item.content} state={state} width={item.size.w * scale} />
       {heap !== 1 && (
         <span className="tag-heap figures" aria-hidden>

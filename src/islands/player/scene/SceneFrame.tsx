@@ -5,7 +5,7 @@ import { FixtureFace } from '../../../scene/FixtureFace';
 import { ItemFace } from '../../../scene/ItemFace';
 import { px, pxTurned } from '../../../scene/px';
 import { Stage } from '../../../scene/Stage';
-import { spokenOf, underLids, useDisplayed } from '../shown';
+import { spokenOf, totalIn, underLids, useDisplayed } from '../shown';
 import { placesFor } from '../states';
 import { nameOf, type PlayerStore } from '../store';
 import { useMoving } from '../useMoving';
@@ -122,6 +122,7 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
         store={store}
         copy={one.copy}
         item={item}
+        look={item.look === null ? undefined : question.looks[item.look]}
         left={inDock ? null : one.at.x * scale}
         top={inDock ? null : one.at.y * scale}
         scale={scale}
@@ -137,7 +138,20 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
   const zonePart = (index: number) => {
     const zone = question.zones[index] as LearnerQuestion['zones'][number];
     const at = standing(model, board, zone, index);
-    return <ZonePart key={zone.id} store={store} index={index} zone={zone} shape={at.shape} rotation={at.rotation} board={board} scale={scale} onPut={putHeld} />;
+    return (
+      <ZonePart
+        key={zone.id}
+        store={store}
+        index={index}
+        zone={zone}
+        shape={at.shape}
+        rotation={at.rotation}
+        inside={board.zones[index]?.length ?? 0}
+        total={totalIn(question, board, index)}
+        scale={scale}
+        onPut={putHeld}
+      />
+    );
   };
   const fixtures = (front: boolean) =>
     question.fixtures

@@ -1,7 +1,7 @@
 import { memo } from 'react';
-import { type Board, itemOf, type LearnerQuestion, type Shape } from '../../../core';
+import { useShallow } from 'zustand/shallow';
+import { itemOf, type LearnerQuestion, type Shape } from '../../../core';
 import { ZoneBed } from '../../../scene/ZoneBed';
-import { totalIn } from '../shown';
 import { placesFor } from '../states';
 import type { PlayerStore } from '../store';
 import { itemName, zoneName } from '../words';
@@ -13,22 +13,19 @@ interface Props {
   /** Where it stands now: a riding zone is moved with its carrier. */
   shape: Shape;
   rotation: number;
-  board: Board;
+  /** How many lie in it, and what their values add up to, where learners see that. */
+  inside: number;
+  total: number | null;
   scale: number;
   onPut: (zone: number) => void;
 }
 
 /** A zone as the learner meets it: its bed, its lid, the sum in it, and the place to press while something is held. */
-export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rotation, board, scale, onPut }: Props) {
-  const state = store((s) => s.states.zones[index] ?? 'rest');
-  const held = store((s) => s.held);
-  const shut = store((s) => s.shut.has(index));
-  const question = store((s) => s.view.question);
+export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rotation, inside, total, scale, onPut }: Props) {
+  const { state, held, shut, question } = store(useShallow((s) => ({ state: s.states.zones[index] ?? 'rest', held: s.held, shut: s.shut.has(index), question: s.view.question })));
   const look = zone.look === null ? undefined : question.looks[zone.look];
   const source = store.getState();
   const name = zoneName(source, index);
-  const inside = board.zones[index] ?? [];
-  const total = totalIn(question, board, index);
   return (
     <ZoneBed zone={{ ...zone, shape, rotation }} scale={scale} look={look} state={state} extra={{ 'data-zone-index': index, 'data-shut': shut || undefined }}>
       {total !== null && (
@@ -39,7 +36,7 @@ export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rota
       {zone.lid && shut && (
         <span className="bed-lid" aria-hidden>
           {zone.lid.label}
-          {question.show.count && inside.length > 0 ? ` · ${inside.length} inside` : ''}
+          {question.show.count && inside > 0 ? ` · ${inside} inside` : ''}
         </span>
       )}
       {held !== null && placesFor(source, held).includes(index) && (

@@ -21,7 +21,7 @@ export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './
 export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
-export { indexAt } from './judge/insertion';
+export { indexAt, keepsOrder } from './judge/insertion';
 export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel, startBoard } from './judge/model';
 export { hintsLeft, type Move, markSoFar, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
 export { type Responded, respond } from './judge/response';

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { type Board, type Copy, copyNamed, type LearnerQuestion } from '../../../core';
+import { type Board, type Copy, copyNamed, keepsOrder, type LearnerQuestion } from '../../../core';
 import { FixtureFace } from '../../../scene/FixtureFace';
 import { Picture, useMediaSource } from '../../../scene/media';
 import { RichText } from '../../../scene/RichText';
@@ -58,7 +58,8 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
   const inOrder = (zone: number, copy: Copy): Way[] => {
     const held = board.zones[zone] ?? [];
     const at = held.indexOf(copy);
-    if (!['row', 'column', 'grid'].includes(model.zones[zone]?.settle.rule ?? '')) return [];
+    const into = model.zones[zone];
+    if (!into || !keepsOrder(into)) return [];
     return [
       ...(at > 0 ? [{ name: 'Earlier here', go: () => go(copy, zone, at - 1) }] : []),
       ...(at < held.length - 1 ? [{ name: 'Later here', go: () => go(copy, zone, at + 1) }] : []),

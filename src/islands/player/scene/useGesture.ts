@@ -12,7 +12,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { type RefObject, useCallback, useEffect, useRef } from 'react';
-import { type Copy, candidates, indexAt, itemOf, numberOf, type Point, toScene, winner } from '../../../core';
+import { type Copy, candidates, indexAt, itemOf, keepsOrder, numberOf, type Point, toScene, winner } from '../../../core';
 import { placesFor } from '../states';
 import { type PlayerStore, placeOf } from '../store';
 import type { LocalMove } from '../types';
@@ -96,7 +96,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
     if (order !== 0) {
       const { zone, at } = target.current;
       const most = othersIn(zone, copy);
-      if (zone !== null && keepsOrder(zone) && most > 0) aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
+      if (zone !== null && isOrdered(zone) && most > 0) aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
       return currentCoordinates;
     }
     const places: (number | null)[] = [...placesFor({ model, board }, copy), null];
@@ -110,7 +110,10 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
   };
 
   const othersIn = (zone: number | null, copy: Copy) => (zone === null ? 0 : (store.getState().board.zones[zone]?.filter((held) => held !== copy).length ?? 0));
-  const keepsOrder = (zone: number) => ['row', 'column', 'grid'].includes(store.getState().model.zones[zone]?.settle.rule ?? '');
+  const isOrdered = (zone: number) => {
+    const into = store.getState().model.zones[zone];
+    return into !== undefined && keepsOrder(into);
+  };
 
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),

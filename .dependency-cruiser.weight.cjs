@@ -6,7 +6,7 @@ module.exports = {
     {
       name: 'learner-page-stays-light',
       severity: 'error',
-      from: { path: '^src/islands/player/' },
+      from: { path: '^src/islands/player/', pathNot: '\\.test\\.tsx?$' },
       to: { reachable: true, path: 'node_modules/(yup|recharts|react-moveable|moveable|@tanstack|@tiptap|react-hook-form|date-fns|lucide-react)/' },
     },
   ],

@@ -9,6 +9,7 @@ export { difference } from './edit/difference';
 export { apply, applyAll, type Edit, EditMismatch, invert, invertAll, LIST_FIELDS, type Listed, type ListField, NAMED_FIELDS, type QuestionField, type Step } from './edit/edit';
 export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
 export { belongNowhere, belongsIn, type Cell, dropEntry, isTrap, listedIn, restNowhere, setCells, setCopies, setEntry, setNeed, setValues } from './edit/keying';
+export { slotsIn } from './edit/slots';
 export { add, moves, remove, rename, reorder, setFixture, setItem, setLook, setMedium, setQuestion, setZone } from './edit/steps';
 export { idIn, kindIn, LIST_OF, nameOf, type Ref, refsOf, refTo, type Thing, type ThingKind, thingAt, things } from './edit/things';
 export { type Axis, align, around, type Edge, edgeDistance, gapsOf, meet, scaled, sized, space, turnedAbout } from './geometry/arrange';

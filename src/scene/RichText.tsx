@@ -1,11 +1,15 @@
+import { useContext } from 'react';
 import type { Rich } from '../core';
+import { Slots } from './slots';
 
 type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
 
 const COLOURS = { ink: 'text-ink', mute: 'text-mute', brass: 'text-brass', verdigris: 'text-verdigris', brick: 'text-brick' } as const;
 
 function Runs({ runs }: { runs: readonly Run[] }) {
-  return runs.map(({ text, strong, em, colour, lang }, i) => {
+  const slots = useContext(Slots);
+  return runs.map(({ text, slot, strong, em, colour, lang }, i) => {
+    if (slot !== undefined) return <span key={slot}>{slots ? slots(slot) : <span className="slot slot-blank" />}</span>;
     const words = em ? <em>{text}</em> : text;
     return (
       // A run has no name of its own; its place is what it is known by.

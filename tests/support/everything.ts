@@ -118,7 +118,7 @@ export function everything(): Record<string, unknown> {
         settle: { rule: 'row', gap: 2 },
         floor: true,
       },
-      { id: 'gap', shape: { type: 'slot' }, capacity: 1, typed: { accept: { minus18: ['-18', 'minus eighteen'] }, case: true, accents: true, slips: 1 } },
+      { id: 'gap', shape: { type: 'slot' }, capacity: 1, typed: { accept: { minus18: ['-18', 'minus eighteen'] }, case: true, accents: true, slips: 1 }, menu: false, chars: 12 },
       { id: 'order', shape: { type: 'rect', x: 620, y: 300, w: 200, h: 90 }, reach: { rule: 'inside' }, settle: { rule: 'column', gap: 6 } },
       { id: 'shelf', shape: { type: 'rect', x: 10, y: 10, w: 180, h: 40 }, reach: { rule: 'pointer' }, settle: { rule: 'grid' }, ridesOn: 'rack' },
     ],

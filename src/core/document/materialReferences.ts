@@ -1,5 +1,6 @@
+import { slotsIn } from '../edit/slots';
 import type { Problem } from './problem';
-import { type Rich, slotsIn } from './rich';
+import type { Rich } from './rich';
 import type { Medium, Question } from './schema';
 
 interface Say {

@@ -39,9 +39,3 @@ export function richFromPlain(text: string): Rich | null {
   if (text.trim() === '') return null;
   return { blocks: text.split('\n').map((line) => ({ type: 'paragraph' as const, dir: undefined, runs: line === '' ? [] : [{ text: line } as RichRun] })) };
 }
-
-/** The zones that a rich text names as slots, in the order of the text. */
-export function slotsIn(rich: Rich | null): ZoneId[] {
-  const runs = (rich?.blocks ?? []).flatMap((b) => (b.type === 'paragraph' ? b.runs : b.entries.flat()));
-  return runs.flatMap(({ slot }) => slot ?? []);
-}

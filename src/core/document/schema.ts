@@ -62,6 +62,10 @@ export const zoneSchema = record({
   hidden: flag().default(false),
   ridesOn: identifier<ItemId>().nullable().default(null),
   typed: typedSchema.nullable().default(null),
+  /** A slot answered by choosing from a menu of what it could take. */
+  menu: flag().default(false),
+  /** How many characters wide a slot in a text is; null: as wide as all others, which is what the longest item needs. */
+  chars: whole(1, 80).nullable().default(null),
   look: lookId(),
   lid: lidSchema.nullable().default(null),
 });

@@ -14,3 +14,9 @@ export function withSlots(rich: Rich, name: (slot: ZoneId) => string | null): Ri
     });
   return { blocks: rich.blocks.map((block): Block => (block.type === 'paragraph' ? { ...block, runs: runs(block.runs) } : { ...block, entries: block.entries.map(runs) })) };
 }
+
+/** The zones that a rich text names as slots, in the order of the text. */
+export function slotsIn(rich: Rich | null): ZoneId[] {
+  const runs = (rich?.blocks ?? []).flatMap((b) => (b.type === 'paragraph' ? b.runs : b.entries.flat()));
+  return runs.flatMap(({ slot }) => slot ?? []);
+}

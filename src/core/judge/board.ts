@@ -11,15 +11,24 @@ export interface Board {
   readonly zoneOf: Map<Copy, number>;
   readonly settledAt: Map<Copy, number>;
   readonly letGo: Map<Copy, Point>;
+  /** What was typed into a zone, as it was typed; gone with what the zone holds. */
+  readonly texts: Map<number, string>;
   clock: number;
 }
 
 export function emptyBoard(model: SceneModel): Board {
-  return { zones: model.zones.map(() => []), zoneOf: new Map(), settledAt: new Map(), letGo: new Map(), clock: 0 };
+  return { zones: model.zones.map(() => []), zoneOf: new Map(), settledAt: new Map(), letGo: new Map(), texts: new Map(), clock: 0 };
 }
 
 export function cloneBoard(board: Board): Board {
-  return { zones: board.zones.map((held) => [...held]), zoneOf: new Map(board.zoneOf), settledAt: new Map(board.settledAt), letGo: new Map(board.letGo), clock: board.clock };
+  return {
+    zones: board.zones.map((held) => [...held]),
+    zoneOf: new Map(board.zoneOf),
+    settledAt: new Map(board.settledAt),
+    letGo: new Map(board.letGo),
+    texts: new Map(board.texts),
+    clock: board.clock,
+  };
 }
 
 /** The copy leaves its zone, or where it lay loose. */
@@ -31,6 +40,7 @@ export function lift(board: Board, copy: Copy): void {
   held.splice(held.indexOf(copy), 1);
   board.zoneOf.delete(copy);
   board.settledAt.delete(copy);
+  board.texts.delete(zone);
 }
 
 /** The copy, in no zone now, settles in a zone at an index of its order. */

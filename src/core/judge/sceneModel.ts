@@ -29,12 +29,16 @@ export interface Taking {
   readonly settle: Settle;
   readonly floor: boolean;
   readonly ridesOn: string | null;
+  /** Answered by typing: how, or (to a learner) that it is. */
+  readonly typed: object | boolean | null;
 }
 export interface Placing {
   readonly scene: { readonly width: number; readonly height: number };
   readonly items: readonly Placeable[];
   readonly zones: readonly Taking[];
   readonly tray: Tray | null;
+  /** There are zones that are not known here, so that where a drop comes to is not either. */
+  readonly hides?: boolean;
 }
 
 export interface ItemModel {
@@ -61,6 +65,8 @@ export interface ZoneModel {
   readonly swaps: boolean;
   readonly settle: Settle;
   readonly floor: boolean;
+  readonly isSlot: boolean;
+  readonly isTyped: boolean;
 }
 
 /** A question made ready for placing: looked up by index, shapes turned once. */
@@ -92,6 +98,8 @@ export function sceneModel(source: Placing, at: readonly Point[] = homes(source)
       swaps: zone.whenFull === 'swap',
       settle: zone.settle,
       floor: zone.floor,
+      isSlot: zone.shape.type === 'slot',
+      isTyped: Boolean(zone.typed),
     };
   });
   const items = source.items.map(({ id, size, rotation, copies, family, goesHome }, i) => ({

@@ -35,8 +35,8 @@ export type Outcome =
   | { readonly to: 'loose' }
   | { readonly to: 'home' }
   | { readonly to: 'turnedAway'; readonly zone: number; readonly why: 'notWelcome' | 'full' }
-  /** Only the server can say: the zone welcomes what is keyed to it, and the key is not here. The board is as before. */
-  | { readonly to: 'unknown'; readonly zone: number }
+  /** Only the server can say: the zone welcomes what is keyed to it and the key is not here, or (null) zones are hidden. The board is as before. */
+  | { readonly to: 'unknown'; readonly zone: number | null }
   /** The input is at fault: `path` within the move, and a sentence. The board is as before. */
   | { readonly to: 'refused'; readonly path: string; readonly message: string };
 
@@ -49,6 +49,7 @@ export function take(model: SceneModel, board: Board, move: Placement, keyed: Ke
   if (found === 'item') return refused('item', `There is no item "${move.item}"`);
   if (found === 'copy') return refused('copy', `There is no copy ${move.copy} of "${move.item}"`);
   if (move.at !== undefined && !(Number.isInteger(move.at) && move.at >= 0)) return refused('at', 'at has to be a whole number from 0');
+  if (!keyed && model.source.hides && !isPut(move)) return { to: 'unknown', zone: null };
   const target = isPut(move) ? putTarget(model, board, found, move) : dropTarget(model, board, found, move);
   if (typeof target === 'object' && target !== null) return target;
   if (target === null) {

@@ -15,9 +15,12 @@ export function takeTyped(model: QuestionModel, board: Board, { zone, text }: Ty
   const item = read(text);
   for (const held of [...(board.zones[index] as Copy[])]) sendHome(model, board, held);
   if (item === null) return { to: 'home' };
-  settle(board, copyOf(item, COPIES - 1 - index), index, 0);
+  settle(board, typedCopy(item, index), index, 0);
+  board.texts.set(index, text);
   return { to: 'zone', zone: index, sentHome: null };
 }
+
+const typedCopy = (item: number, zone: number): Copy => copyOf(item, COPIES - 1 - zone);
 
 /** Takes any move of an item where the key is known: a drop, a put, or a typed answer. */
 export function takeWithKey(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {

@@ -5,14 +5,18 @@ import { homes } from '../judge/homes';
 import { type Random, shuffled } from '../random/random';
 
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
-export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'content' | 'look'> & {
+export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'stays' | 'content' | 'look'> & {
   id: string;
   home: { x: number; y: number };
   /** Only where learners see the sum of what they place; else null. */
   value: number | null;
 };
-export type LearnerZone = Pick<Zone, 'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor' | 'look' | 'lid'> & {
+export type LearnerZone = Pick<
+  Zone,
+  'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor' | 'menu' | 'chars' | 'look' | 'lid'
+> & {
   id: string;
+  typed: boolean;
   ridesOn: string | null;
 };
 /** What is said of a medium to those who do not see or hear it; empty: decorative. Its bytes are asked for by its name. */
@@ -33,6 +37,9 @@ export interface LearnerQuestion {
   media: Record<string, LearnerMedium>;
   items: LearnerItem[];
   zones: LearnerZone[];
+  /** There are zones beside these, where something has to be found; `places` are what *As a list* and the keys offer then. */
+  hides: boolean;
+  places: Question['show']['places'];
   tries: number | null;
   judging: Question['judging'];
   afterMiss: Question['afterMiss'];
@@ -83,6 +90,8 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
   const order = question.tray?.order === 'shuffled' ? shuffled(question.items.length, next) : undefined;
   const at = homes(question, order);
 
+  const typedOnly = servesTypedOnly(question);
+  const hiddenZones = new Set<string>(question.zones.flatMap(({ id, hidden }) => (hidden ? [id] : [])));
   const fixture = new Map<string, string>(question.fixtures.map(({ id }) => [id, name()]));
   const worn = new Set([...question.items, ...question.zones.filter(({ hidden }) => !hidden)].flatMap(({ look }) => look ?? []));
   const look = new Map<string, string>([...worn].sort().map((id) => [id, name()]));
@@ -108,53 +117,64 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
       }),
       looks: Object.fromEntries([...look].map(([id, drawn]) => [drawn, lookWith(question.looks[id] as Look, media)])),
       media: Object.fromEntries(shown.map((id) => [medium.get(id) as string, said(question.media[id] as Medium)])),
-      items: listed(question, order).map((i) => {
-        const { id, label, size, rotation, copies, family, goesHome, again, value, content, look: wore } = question.items[i] as Item;
-        return {
-          id: item.get(id) as string,
-          label,
-          size,
-          rotation,
-          copies,
-          family,
-          goesHome,
-          again,
-          content: says(content),
-          look: wears(wore),
-          home: at[i] as { x: number; y: number },
-          value: show.runningTotal ? value : null,
-        };
-      }),
-      zones: question.zones.flatMap(({ id, label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor, ridesOn, hidden, look: wore, lid }) =>
-        hidden
-          ? []
-          : [
-              {
-                id: zone.get(id) as string,
-                label,
-                shape,
-                rotation,
-                family,
-                reach,
-                welcome,
-                capacity,
-                whenFull,
-                settle,
-                floor,
-                lid,
-                look: wears(wore),
-                ridesOn: ridesOn === null ? null : (item.get(ridesOn) as string),
-              },
-            ],
+      items: listed(question, order)
+        .filter((i) => !typedOnly.has(question.items[i]?.id ?? ''))
+        .map((i) => {
+          const { id, label, size, rotation, copies, family, goesHome, again, stays, value, content, look: wore } = question.items[i] as Item;
+          return {
+            id: item.get(id) as string,
+            label,
+            size,
+            rotation,
+            copies,
+            family,
+            goesHome,
+            again,
+            stays,
+            content: says(content),
+            look: wears(wore),
+            home: at[i] as { x: number; y: number },
+            value: show.runningTotal ? value : null,
+          };
+        }),
+      zones: question.zones.flatMap(
+        ({ id, label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor, ridesOn, hidden, typed, menu, chars, look: wore, lid }) =>
+          hidden
+            ? []
+            : [
+                {
+                  id: zone.get(id) as string,
+                  label,
+                  shape,
+                  rotation,
+                  family,
+                  reach,
+                  welcome,
+                  capacity,
+                  whenFull,
+                  settle,
+                  floor,
+                  typed: typed !== null,
+                  menu,
+                  chars,
+                  lid,
+                  look: wears(wore),
+                  ridesOn: ridesOn === null ? null : (item.get(ridesOn) as string),
+                },
+              ],
       ),
+      hides: question.zones.some(({ hidden }) => hidden),
+      places: question.zones.some(({ hidden }) => hidden) ? show.places : [],
       tries: question.tries,
       judging: question.judging,
       afterMiss: question.afterMiss,
-      start: (question.start?.placements ?? []).map(({ item: id, copy, zone: into }) => ({
-        item: item.get(id) as string,
-        ...(copy === undefined ? {} : { copy }),
-        zone: zone.get(into) as string,
-      })),
+      start: (question.start?.placements ?? [])
+        .filter(({ item: id, zone: into }) => !typedOnly.has(id) && !hiddenZones.has(into))
+        .map(({ item: id, copy, zone: into }) => ({
+          item: item.get(id) as string,
+          ...(copy === undefined ? {} : { copy }),
+          zone: zone.get(into) as string,
+        })),
       show: { count: show.count, mark: show.mark, runningTotal: show.runningTotal, nextOnlyAfterCheck: show.nextOnlyAfterCheck },
       buttons: question.buttons,
     },
@@ -166,6 +186,13 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
 function listed({ items }: Question, order: readonly number[] | undefined): number[] {
   const lying = order?.filter((i) => items[i]?.home === null);
   return items.map(({ home }, i) => (lying && home === null ? (lying.shift() as number) : i));
+}
+
+/** Items that stand for what is typed, and for nothing else: no zone that takes items has them in its key. */
+export function servesTypedOnly({ zones, key }: Pick<Question, 'zones' | 'key'>): Set<string> {
+  const typed = new Set<string>(zones.flatMap((zone) => (zone.typed ? [zone.id] : [])));
+  const moved = new Set<string>(key.flatMap((entry) => (typed.has(entry.zone) ? [] : (entry.belongs ?? []))));
+  return new Set(zones.flatMap((zone) => Object.keys(zone.typed?.accept ?? {})).filter((id) => !moved.has(id)));
 }
 
 const inverse = (map: ReadonlyMap<string, string>) => new Map([...map].map(([a, b]) => [b, a]));

@@ -16,6 +16,7 @@ export type SentMove =
       readonly at?: number | undefined;
     }
   | { readonly id: string; readonly kind: 'put'; readonly item: string; readonly copy: number; readonly zone: string | null; readonly at?: number | undefined }
+  | { readonly id: string; readonly kind: 'put'; readonly zone: string; readonly text: string }
   | { readonly id: string; readonly kind: 'reset' }
   | { readonly id: string; readonly kind: 'check' }
   | { readonly id: string; readonly kind: 'hint' };
@@ -23,6 +24,10 @@ export type SentMove =
 /** The move in the document's own names; else the field whose drawn name is not of this sitting. */
 export function inOwnNames(sent: SentMove, names: Names): Move | 'item' | 'zone' {
   if (sent.kind === 'reset' || sent.kind === 'check' || sent.kind === 'hint') return { kind: sent.kind };
+  if ('text' in sent) {
+    const zone = names.zoneId.get(sent.zone);
+    return zone === undefined ? 'zone' : { kind: 'put', zone, text: sent.text };
+  }
   const item = names.itemId.get(sent.item);
   if (item === undefined) return 'item';
   if (sent.kind === 'drop') {
@@ -67,7 +72,7 @@ export function takeSent(model: QuestionModel, names: Names, standing: Standing,
   for (const [i, one] of sent.entries()) {
     const move = inOwnNames(one, names);
     if (typeof move === 'string') return { ok: false, reason: 'malformed', path: `[${i}].${move}` };
-    if ('copy' in move && !hasCopy(model, move.item, move.copy ?? 0)) return { ok: false, reason: 'malformed', path: `[${i}].copy` };
+    if ('item' in move && 'copy' in move && !hasCopy(model, move.item, move.copy ?? 0)) return { ok: false, reason: 'malformed', path: `[${i}].copy` };
     const result = takeAnyhow(model, now, move);
     if (!result.ok) continue;
     now = result.standing;

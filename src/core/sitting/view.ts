@@ -3,6 +3,7 @@ import type { KeyEntry } from '../document/schema';
 import type { Board } from '../judge/board';
 import { type Copy, idOf, itemOf, numberOf, type QuestionModel } from '../judge/model';
 import { countingTry, hintsLeft, type Standing, type Try } from '../judge/replay';
+import { standsAt } from '../judge/rest';
 import type { Verdict } from '../judge/verdict';
 import { type AccountLine, account } from '../marks/account';
 import { boardOf } from '../marks/typical';
@@ -14,7 +15,8 @@ import type { TurnedAway } from './sent';
 /** Where things stand, in a learner's terms: enough to draw the page again after a reload. */
 export interface BoardView {
   /** By zone, in the zone's order. `x`, `y`: where it was let go, for zones that keep it there. */
-  zones: { zone: string; held: (NamedCopy & { x?: number; y?: number; settled: number })[] }[];
+  zones: { zone: string; held: (NamedCopy & { x?: number; y?: number; settled: number })[]; text?: string }[];
+  /** In no zone, or in one that is hidden. */
   loose: (NamedCopy & { x: number; y: number })[];
 }
 
@@ -44,9 +46,13 @@ export interface TryView {
 /** What a learner is told of the board as it stands. `try` null: a landing was judged that ended none. */
 export interface Told {
   verdicts: (NamedCopy & { verdict: Verdict })[];
-  /** What is said of a zone as a whole (`of` null), and of a copy in it. */
-  says: { zone: string; of: NamedCopy | null; said: Said }[];
+  /** How what was typed into a zone was judged. */
+  typed: { zone: string; verdict: Verdict }[];
+  /** What is said of a zone as a whole, or of what was typed into it (`of` null), and of a copy in it. `zone` null: it is hidden. */
+  says: { zone: string | null; of: NamedCopy | null; said: Said }[];
   goingHome: NamedCopy[];
+  /** Zones whose text goes when the learner goes on. */
+  goingEmpty: string[];
   try: TryView | null;
 }
 
@@ -73,7 +79,7 @@ export interface QuestionView extends Progress {
 /** What moves that were sent came to. `board`: where only whoever has the key can say how it stands now. */
 export interface MovesView extends Progress {
   board: BoardView | null;
-  turnedAway: (NamedCopy & { zone: string; why: TurnedAway['why'] })[];
+  turnedAway: (NamedCopy & { zone: string | null; why: TurnedAway['why'] })[];
   passedOver: number;
 }
 
@@ -96,8 +102,11 @@ export function movesView(sat: Sat, standing: Standing, took: { readonly turnedA
   return {
     ...progressView(sat, standing),
     // By the question alone, never by what its key says, lest the length of an answer tell.
-    board: model.question.judging === 'onLand' || model.zones.some(({ keyedOnly }) => keyedOnly) || took.passedOver > 0 ? boardView(model, standing.board, edition.names) : null,
-    turnedAway: took.turnedAway.map(({ copy, zone, why }) => ({ ...name(copy), zone: zoneName(model, edition.names, zone), why })),
+    board:
+      model.question.judging === 'onLand' || model.zones.some(({ keyedOnly }) => keyedOnly) || edition.question.hides || took.passedOver > 0
+        ? boardView(model, standing.board, edition.names)
+        : null,
+    turnedAway: took.turnedAway.map(({ copy, zone, why }) => ({ ...name(copy), zone: shownZone(model, edition.names, zone), why })),
     passedOver: took.passedOver,
   };
 }
@@ -141,47 +150,72 @@ const namer =
 
 const zoneName = (model: QuestionModel, names: Names, zone: number): string => names.zone.get(model.zones[zone]?.id ?? '') as string;
 
+/** The zone's drawn name; null: learners do not know of it. */
+const shownZone = (model: QuestionModel, names: Names, zone: number): string | null => (model.question.zones[zone]?.hidden ? null : zoneName(model, names, zone));
+
 function boardView(model: QuestionModel, board: Board, names: Names): BoardView {
   const name = namer(model, names.item);
   const loose = [...board.letGo].filter(([copy]) => !board.zoneOf.has(copy));
+  // What lies in a hidden zone looks as if it lay outside every zone: where it was let go.
+  const found = board.zones.flatMap((held, i) =>
+    model.question.zones[i]?.hidden ? held.map((copy) => [copy, board.letGo.get(copy) ?? standsAt(model, board, copy)] as const) : [],
+  );
   return {
-    zones: board.zones.map((held, i) => ({
-      zone: zoneName(model, names, i),
-      held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: board.settledAt.get(copy) ?? 0 })),
-    })),
-    loose: loose.map(([copy, at]) => ({ ...name(copy), ...at })),
+    zones: board.zones.flatMap((held, i) => {
+      const zone = shownZone(model, names, i);
+      if (zone === null) return [];
+      const text = board.texts.get(i);
+      if (model.zones[i]?.isTyped) return [{ zone, held: [], ...(text === undefined ? {} : { text }) }];
+      return [{ zone, held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: board.settledAt.get(copy) ?? 0 })) }];
+    }),
+    loose: [...loose, ...found].map(([copy, at]) => ({ ...name(copy), ...at })),
   };
 }
 
 /** The first thing that follows from the key: it goes out only when a check was asked for, or where each landing is judged. */
 function toldView({ model, edition: { names } }: Sat, standing: Standing, { judged, verdicts }: Try, saying: Saying): Told {
   const name = namer(model, names.item);
+  const typedIn = (copy: Copy): number | null => {
+    const zone = standing.board.zoneOf.get(copy);
+    return zone !== undefined && model.zones[zone]?.isTyped ? zone : null;
+  };
   const ending = standing.tries.at(-1)?.judged === judged;
   const { feedback, show, key } = model.question;
   const overall = judged.fullMarks ? feedback.right : judged.fraction > 0 ? feedback.partly : feedback.wrong;
   return {
-    verdicts: [...verdicts].map(([copy, verdict]) => ({ ...name(copy), verdict })),
+    verdicts: [...verdicts].flatMap(([copy, verdict]) => (typedIn(copy) === null ? [{ ...name(copy), verdict }] : [])),
+    typed: [...verdicts].flatMap(([copy, verdict]) => {
+      const zone = typedIn(copy);
+      return zone === null ? [] : [{ zone: zoneName(model, names, zone), verdict }];
+    }),
     says: key.flatMap(({ zone: id, says }) => {
       const at = model.zoneAt.get(id) as number;
-      const zone = zoneName(model, names, at);
+      const zone = shownZone(model, names, at);
       const whole = ending ? saying(says?.zone ?? null) : null;
       return [
         ...(whole ? [{ zone, of: null, said: whole }] : []),
         // Of several copies of one item it is said once, beside the first.
         ...(standing.board.zones[at] ?? []).flatMap((copy, i, held) => {
           const one = held.findIndex((other) => itemOf(other) === itemOf(copy)) === i ? saying(saysOf(says, idOf(model, copy))) : null;
-          return one ? [{ zone, of: name(copy), said: one }] : [];
+          return one ? [{ zone, of: model.zones[at]?.isTyped ? null : name(copy), said: one }] : [];
         }),
       ];
     }),
-    goingHome: standing.goingHome.map(name),
+    goingHome: standing.goingHome.filter((copy) => typedIn(copy) === null).map(name),
+    goingEmpty: standing.goingHome.flatMap((copy) => {
+      const zone = typedIn(copy);
+      return zone === null ? [] : [zoneName(model, names, zone)];
+    }),
     try: ending
       ? {
           number: standing.tries.length,
           fullMarks: judged.fullMarks,
           mark: show.mark ? { mark: judged.mark, max: judged.max } : null,
           words: saying(overall),
-          zones: judged.tallies.map(({ entry, satisfied }) => ({ zone: zoneName(model, names, entry.zone), satisfied })),
+          zones: judged.tallies.flatMap(({ entry, satisfied }) => {
+            const zone = shownZone(model, names, entry.zone);
+            return zone === null ? [] : [{ zone, satisfied }];
+          }),
         }
       : null,
   };

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
+import type { Board } from '../../core';
 import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
 import { tryInWords, zoneName } from './words';
@@ -23,11 +24,12 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
     })),
   );
   const { check, hint, move, goOn, showModel } = store.getState();
-  const { tries: limit, show, buttons, items } = view.question;
+  const { tries: limit, show, buttons, items, zones } = view.question;
   const endless = items.some((item) => item.copies === 'endless');
-  const all = items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0);
-  const placed = board.zoneOf.size;
-  const goes = (told?.goingHome.length ?? 0) > 0;
+  const all = items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) + zones.filter(({ typed }) => typed).length;
+  // What lies where something hidden may be counts as placed.
+  const placed = board.zoneOf.size + board.texts.size + (view.question.hides ? board.letGo.size - lettingIn(board) : 0);
+  const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const now = tries + (ended || told?.try ? 0 : 1);
   const onLand = view.question.judging === 'onLand';
   const counts = [limit === null ? `try ${now}` : `try ${now} of ${limit}`, ...(show.count ? [endless ? `${placed} placed` : `${placed} of ${all} placed`] : [])];
@@ -65,6 +67,9 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   );
 }
 
+/** Copies in zones that also are where they were let go. */
+const lettingIn = ({ zoneOf, letGo }: Board): number => [...letGo.keys()].filter((copy) => zoneOf.has(copy)).length;
+
 /** What the page has to say: the overall word, what is said of zones, hints, and how the line is. */
 export function Words({ store }: { store: PlayerStore }) {
   const { told, best, ended, hints, line, notice, model, checking } = store(
@@ -94,9 +99,10 @@ export function Words({ store }: { store: PlayerStore }) {
             <Saying said={outcome.words} width={220} />
           </div>
         )}
-        {zones.map(({ zone, said }) => (
-          <div key={zone} className="saying border-l-4 border-rule px-4 py-2">
-            <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>
+        {zones.map(({ zone, said }, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
+          <div key={i} className="saying border-l-4 border-rule px-4 py-2">
+            {zone !== null && <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>}
             <Saying said={said} width={220} />
           </div>
         ))}

@@ -1,4 +1,4 @@
-import type { Rich } from '../../core';
+import { type Fixture, type Rich, slotsIn } from '../../core';
 
 /** The characters of a rich text in one line. (The core's own stands with the schema, which no learner's page loads.) */
 export const plain = (rich: Rich | null): string =>
@@ -6,3 +6,6 @@ export const plain = (rich: Rich | null): string =>
     .flatMap((block) => (block.type === 'paragraph' ? [block.runs] : block.entries))
     .map((runs) => runs.map(({ text }) => text ?? '').join(''))
     .join(' ');
+
+/** The zones that the texts of a scene name as slots. */
+export const slotsOf = ({ fixtures }: { readonly fixtures: readonly Fixture[] }): string[] => fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : []));

@@ -38,7 +38,22 @@ function isPutAway({ question }: Scene, copy: Copy): boolean {
 /** Zones a copy may be put into by name: of its family, and not resting in it themselves. A full one that refuses is among them, and says so. */
 export function placesFor({ model, board }: Pick<Scene, 'model' | 'board'>, copy: Copy): number[] {
   const family = model.items[itemOf(copy)]?.family ?? null;
-  return model.zones.flatMap((zone, i) => (zone.outline && (zone.family === null || zone.family === family) && !carriesItself(model, board, copy, i) ? [i] : []));
+  return model.zones.flatMap((zone, i) =>
+    (zone.outline || zone.isSlot) && !zone.isTyped && (zone.family === null || zone.family === family) && !carriesItself(model, board, copy, i) ? [i] : [],
+  );
+}
+
+/** Where a press puts what stays in its place: into its zone, and by another press out of it; where there are several, through them. Null: home. */
+export function nextPick(scene: Pick<Scene, 'model' | 'board'>, copy: Copy, zone: number | null): number | null {
+  const places = [null, ...placesFor(scene, copy)];
+  return places[(places.indexOf(zone) + 1) % places.length] ?? null;
+}
+
+/** Is every place of an item one that is answered from a menu? It then stands in those alone. */
+export function isOnlyChosen(model: SceneModel, { zones }: LearnerQuestion, item: number): boolean {
+  const family = model.items[item]?.family ?? null;
+  const taking = zones.filter((zone) => !zone.typed && (zone.family === null || zone.family === family));
+  return taking.length > 0 && taking.every(({ menu }) => menu);
 }
 
 /** Could the zone take the copy as things stand? */

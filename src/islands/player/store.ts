@@ -124,6 +124,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
     const goneOn = (): Board => {
       const board = cloneBoard(get().board);
       for (const copy of get().told?.goingHome ?? []) sendHome(get().model, board, named(copy));
+      for (const zone of get().told?.goingEmpty ?? []) board.texts.delete(get().model.zoneAt.get(zone) as number);
       return board;
     };
     const wentOn = { verdicts: new Map(), told: null, held: null, notice: '', pointed: null, showsModel: false, dragging: false } as const;
@@ -136,6 +137,14 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
         return null;
       }
       if (move.kind !== 'drop' && move.kind !== 'put') return null;
+      if ('text' in move) {
+        const board = goneOn();
+        const zone = model.zoneAt.get(move.zone) as number;
+        if (move.text.trim() === '') board.texts.delete(zone);
+        else board.texts.set(zone, move.text);
+        set({ board, ...wentOn, moved: null, states: resting(scene(board)) });
+        return null;
+      }
       const board = goneOn();
       const copy = named(move);
       let outcome = take(model, board, move, null);
@@ -144,7 +153,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       if (outcome.to === 'refused') return outcome;
       const unknown = new Map(get().waiting);
       unknown.delete(copy);
-      if (outcome.to === 'unknown') unknown.set(copy, move.kind === 'drop' ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone, copy));
+      if (outcome.to === 'unknown') unknown.set(copy, 'x' in move ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone ?? -1, copy));
       // Where each landing is judged, what has landed waits for its verdict.
       if (now.question.judging === 'onLand' && outcome.to === 'zone') unknown.set(copy, null);
       const states = letGo(scene(board), copy, outcome);
@@ -176,7 +185,8 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
         const zones = [...states.zones];
         for (const one of answer.turnedAway) {
           items.set(named(one), 'turnedAway');
-          zones[get().model.zoneAt.get(one.zone) as number] = 'refusing';
+          const zone = one.zone === null ? undefined : get().model.zoneAt.get(one.zone);
+          if (zone !== undefined) zones[zone] = 'refusing';
         }
         set({
           board,
@@ -273,7 +283,14 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       goOn: () => {
         const board = goneOn();
         const { told } = get();
-        set({ board, verdicts: new Map(), pointed: null, told: told && { ...told, says: [], goingHome: [] }, moved: null, states: resting(scene(board)) });
+        set({
+          board,
+          verdicts: new Map(),
+          pointed: null,
+          told: told && { ...told, says: [], typed: [], goingHome: [], goingEmpty: [] },
+          moved: null,
+          states: resting(scene(board)),
+        });
       },
 
       check: () => {

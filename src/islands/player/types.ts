@@ -33,6 +33,7 @@ export interface Summary {
 export type LocalMove =
   | { kind: 'drop'; item: string; copy: number; x: number; y: number; px: number; py: number; at?: number }
   | { kind: 'put'; item: string; copy: number; zone: string | null; at?: number }
+  | { kind: 'put'; zone: string; text: string }
   | { kind: 'reset' }
   | { kind: 'check' }
   | { kind: 'hint' };

@@ -50,19 +50,21 @@ export function outcomeInWords(source: Source, copy: Copy, outcome: Outcome, shu
   }
 }
 
-const refusal = (source: Source, copy: Copy, zone: number, why: 'notWelcome' | 'full'): string => {
-  const [name, into] = [itemName(source, itemOf(copy)), zoneName(source, zone)];
+const refusal = (source: Source, copy: Copy, zone: number | null, why: 'notWelcome' | 'full'): string => {
+  const name = itemName(source, itemOf(copy));
+  if (zone === null) return `${name} was not taken there: it went back.`;
+  const into = zoneName(source, zone);
   return why === 'full' ? `${into} is full: ${name} went back.` : `${name} does not belong in ${into}: it went back.`;
 };
 
 export const turnedAwayInWords = (source: Source, turned: Answer['turnedAway']): string =>
-  turned.map((one) => refusal(source, copyNamed(source.model, one), source.model.zoneAt.get(one.zone) as number, one.why)).join(' ');
+  turned.map((one) => refusal(source, copyNamed(source.model, one), one.zone === null ? null : (source.model.zoneAt.get(one.zone) as number), one.why)).join(' ');
 
 export const VERDICTS: Record<Verdict, string> = { right: ', right', wrong: ', wrong', none: '' };
 
-export function tryInWords({ fullMarks }: TryView, { verdicts }: Told, ended: boolean): string {
+export function tryInWords({ fullMarks }: TryView, { verdicts, typed }: Told, ended: boolean): string {
   if (fullMarks) return 'All of it is right.';
-  const wrong = verdicts.filter((v) => v.verdict === 'wrong').length;
+  const wrong = [...verdicts, ...typed].filter((v) => v.verdict === 'wrong').length;
   const what = wrong === 0 ? 'Nothing is in a wrong place, but not everything is where it belongs.' : wrong === 1 ? 'One is in a wrong place.' : `${wrong} are in a wrong place.`;
   return ended ? `${what} That was the last try.` : what;
 }

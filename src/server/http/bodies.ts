@@ -86,11 +86,14 @@ export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object
 
 const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
 const isIndex = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
+/** A text typed into a zone, in characters. */
+const MOST_TYPED = 400;
 const sentMove = mixed<SentMove>((value): value is SentMove => {
   if (value === null || typeof value !== 'object') return false;
-  const { id, kind, item, copy, zone, at, ...rest } = value as Record<string, unknown>;
+  const { id, kind, item, copy, zone, at, text, ...rest } = value as Record<string, unknown>;
   if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
   if (kind === 'reset' || kind === 'check' || kind === 'hint') return Object.keys(value).length === 2;
+  if (text !== undefined) return kind === 'put' && isName(zone) && typeof text === 'string' && text.length <= MOST_TYPED && Object.keys(value).length === 4;
   if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
   if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
   return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);

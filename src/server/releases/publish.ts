@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel } from '../../core';
+import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
 import { ownsCourse } from '../courses/courses';
 import { edition, release } from '../database/tables';
@@ -77,19 +77,22 @@ function modelAnswer(question: Question): readonly ModelPlacement[] | null {
   return question.show.modelAnswer === 'never' ? null : modelAnswerOf(questionModel(question), SOLVE_MS, { now: () => performance.now() });
 }
 
-/** What a learner's page could not yet do justice to: published, it would be shown or judged otherwise than its author saw it. */
+/** What no learner could answer. */
 function publishProblems(question: Question): Problem[] {
   const problems: Problem[] = [];
-  const say = (path: string, words: string) => problems.push({ path, message: `${words} cannot be published yet.` });
-  if (question.key.length === 0) problems.push({ path: 'key', message: 'No zone has a key, so no answer could be judged.' });
+  const say = (path: string, message: string) => problems.push({ path, message });
+  if (question.key.length === 0) say('key', 'No zone has a key, so no answer could be judged.');
+  const inTexts = new Set<string>(question.fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : [])));
+  const open = question.zones.filter(({ typed }) => !typed);
+  const isForPicking = (family: string | null) => question.items.some((item) => item.stays && (family === null || family === item.family));
   question.items.forEach((item, i) => {
-    if (item.stays) say(`items[${i}].stays`, `"${item.label || item.id}", which is picked in place,`);
+    const takes = open.some((zone) => zone.family === null || zone.family === item.family);
+    if (item.stays && !takes) say(`items[${i}].stays`, `“${item.label || item.id}” stays in its place, and there is no zone into which it could be picked.`);
   });
   question.zones.forEach((zone, i) => {
-    const named = `"${zone.label || zone.id}"`;
-    if (zone.shape.type === 'slot') say(`zones[${i}].shape`, `${named}, which the page lays out,`);
-    if (zone.typed) say(`zones[${i}].typed`, `${named}, which is answered by typing,`);
-    if (zone.hidden) say(`zones[${i}].hidden`, `${named}, which is hidden,`);
+    if (zone.shape.type === 'slot' && !inTexts.has(zone.id) && !isForPicking(zone.family))
+      say(`zones[${i}].shape`, `“${zone.label || zone.id}” is a gap that stands in no text, so learners would not see it.`);
+    if (zone.typed && zone.hidden) say(`zones[${i}].typed`, `“${zone.label || zone.id}” is answered by typing, so it cannot be hidden.`);
   });
   return problems;
 }

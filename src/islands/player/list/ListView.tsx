@@ -3,11 +3,13 @@ import { type Board, type Copy, copyNamed, keepsOrder, type LearnerQuestion } fr
 import { FixtureFace } from '../../../scene/FixtureFace';
 import { Picture, useMediaSource } from '../../../scene/media';
 import { RichText } from '../../../scene/RichText';
+import { Slots } from '../../../scene/slots';
 import { Saying } from '../Saying';
 import type { Shown } from '../scene/board';
+import { MenuPart, TypedPart } from '../scene/Slot';
 import { totalIn, useDisplayed } from '../shown';
-import { placesFor, stateOf } from '../states';
-import type { PlayerStore } from '../store';
+import { isOnlyChosen, nextPick, placesFor, stateOf } from '../states';
+import { nameOf, type PlayerStore } from '../store';
 import { useMoving } from '../useMoving';
 import { itemName, zoneName } from '../words';
 import { MoveMenu, type Way } from './MoveMenu';
@@ -19,7 +21,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
   const { view, model, shut } = state;
   const { question } = view;
   const { board, shown, locked } = useDisplayed(store);
-  const { put } = useMoving(store, say);
+  const { make, put } = useMoving(store, say);
   const byCopy = useMemo(() => new Map(shown.map((one) => [one.copy, one])), [shown]);
 
   // Whoever moved something finds it again where it went.
@@ -40,6 +42,13 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
     const name = itemName(state, one.item);
     const places = placesFor(state, one.copy).filter((zone) => zone !== one.zone);
     const ways: Way[] = [
+      ...question.places.map(({ label, x, y }) => ({
+        name: label,
+        go: () => {
+          moved.current = one.copy;
+          make(one.copy, { kind: 'drop', ...nameOf(model, one.copy), x: x - item.size.w / 2, y: y - item.size.h / 2, px: x, py: y });
+        },
+      })),
       ...places.map((zone) => ({ name: zoneName(state, zone), go: () => go(one.copy, zone) })),
       ...(one.home ? [] : [{ name: 'Back to the others', go: () => go(one.copy, null) }]),
       ...beside,
@@ -51,7 +60,13 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
         one={one}
         item={item}
         name={name}
-        menu={<MoveMenu copy={one.copy} name={name} ways={ways} disabled={locked || (one.zone !== null && !item.again) || stateOf(state.states, one.copy) === 'putAway'} />}
+        menu={
+          item.stays ? (
+            <Pick store={store} one={one} name={name} locked={locked} onPut={go} />
+          ) : (
+            <MoveMenu copy={one.copy} name={name} ways={ways} disabled={locked || (one.zone !== null && !item.again) || stateOf(state.states, one.copy) === 'putAway'} />
+          )
+        }
       />
     );
   };
@@ -65,12 +80,15 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
       ...(at < held.length - 1 ? [{ name: 'Later here', go: () => go(copy, zone, at + 1) }] : []),
     ];
   };
+  const waiting = shown.filter((one) => one.zone === null && !one.beneath && !isOnlyChosen(model, question, one.item));
   return (
     <div className="as-a-list" data-told={state.told !== null || undefined}>
       <h2 id="list-heading" tabIndex={-1} className="sr-only">
         The question as a list
       </h2>
-      <Around question={question} />
+      <Slots value={(name) => <span className="list-slot">{zoneName(state, model.zoneAt.get(name) ?? -1)}</span>}>
+        <Around question={question} />
+      </Slots>
       <div className="list-columns">
         {question.zones.map((zone, i) => {
           const held = board.zones[i] ?? [];
@@ -85,7 +103,11 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
                   {shut.has(i) ? 'Open' : 'Shut'} {zone.lid.label || 'the lid'}
                 </button>
               )}
-              {shut.has(i) ? (
+              {zone.typed ? (
+                <TypedPart store={store} index={i} locked={locked} />
+              ) : zone.menu ? (
+                <MenuPart store={store} index={i} locked={locked} onPut={put} />
+              ) : shut.has(i) ? (
                 <p className="text-mute">Shut{question.show.count && held.length > 0 ? `, ${held.length} inside` : ''}</p>
               ) : held.length === 0 ? (
                 <p className="text-mute">Nothing yet</p>
@@ -98,13 +120,26 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
       </div>
       <section className="list-zone list-tray" aria-labelledby="list-tray">
         <h3 id="list-tray">Not placed</h3>
-        {shown.every(({ zone }) => zone !== null) ? (
-          <p className="text-mute">Everything is placed</p>
-        ) : (
-          <ul>{shown.filter((one) => one.zone === null && !one.beneath).map((one) => row(one, []))}</ul>
-        )}
+        {waiting.length === 0 ? <p className="text-mute">Everything is placed</p> : <ul>{waiting.map((one) => row(one, []))}</ul>}
       </section>
     </div>
+  );
+}
+
+/** Picks what stays in its place, or takes it out again. */
+function Pick({ store, one, name, locked, onPut }: { store: PlayerStore; one: Shown; name: string; locked: boolean; onPut: (copy: Copy, zone: number | null) => void }) {
+  return (
+    <button
+      type="button"
+      id={`move-${one.copy}`}
+      className="btn btn-edge btn-sm"
+      aria-pressed={one.zone !== null}
+      aria-label={`Pick ${name}`}
+      disabled={locked}
+      onClick={() => onPut(one.copy, nextPick(store.getState(), one.copy, one.zone))}
+    >
+      {one.zone === null ? 'Pick' : 'Picked'}
+    </button>
   );
 }
 

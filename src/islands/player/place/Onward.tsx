@@ -15,7 +15,7 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const { view, tries, ended, line, checking } = store(
     useShallow(({ view, tries, ended, line, checking }) => ({ view, tries, ended, checking, line: line === 'sending' ? ('kept' as const) : line })),
   );
-  const unchecked = store((s) => s.told?.try == null && s.board.zoneOf.size > 0);
+  const unchecked = store((s) => s.told?.try == null && (s.board.zoneOf.size > 0 || s.board.texts.size > 0 || (s.view.question.hides && s.board.letGo.size > 0)));
   const [asked, setAsked] = useState(false);
   const { place } = view;
   const isLast = place.at === place.count - 1;

@@ -1,5 +1,5 @@
 import { useDraggable } from '@dnd-kit/core';
-import { type CSSProperties, memo, type RefObject, useLayoutEffect, useRef } from 'react';
+import { type CSSProperties, type KeyboardEvent, memo, type RefObject, useLayoutEffect, useRef } from 'react';
 import { flushSync } from 'react-dom';
 import type { Copy, LearnerQuestion, Look } from '../../../core';
 import { dress, motionIn } from '../../../scene/dress';
@@ -13,7 +13,7 @@ interface Props {
   copy: Copy;
   item: LearnerQuestion['items'][number];
   look: Look | undefined;
-  /** Its unrotated top left on the stage in pixels; null: it lies in a row of the dock. */
+  /** Its unrotated top left on the stage in pixels; null: it lies in a row of the dock, or in a slot. */
   left: number | null;
   top: number | null;
   scale: number;
@@ -25,6 +25,10 @@ interface Props {
   /** Is carried along by what is in hand. */
   away: boolean;
   inHand: boolean;
+  /** It lies in a slot of a text, as wide as that. */
+  inSlot: boolean;
+  /** Is it picked? Null: it is moved, not picked in its place. */
+  picked: boolean | null;
   onPress: (copy: Copy) => void;
 }
 
@@ -35,7 +39,7 @@ const [HELD, MOVED, ARMED] = [1, 2, 4];
 const wantsLessMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** One copy as a paper tag that can be dragged, pressed, or taken up with the keyboard. */
-export const MovableItem = memo(function MovableItem({ store, copy, item, look, left, top, scale, heap, spoken, locked, away, inHand, onPress }: Props) {
+export const MovableItem = memo(function MovableItem({ store, copy, item, look, left, top, scale, heap, spoken, locked, away, inHand, inSlot, picked, onPress }: Props) {
   const state = store((s) => stateOf(s.states, copy));
   const came = store((s) => (s.came?.copies.has(copy) ? s.came : null));
   // As one number: of each item the store asks this with each of its changes.
@@ -48,8 +52,7 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
   const style: CSSProperties = {
     ...dress(look, state, scale, media),
     ...(left === null || top === null ? { position: 'relative' } : { left, top }),
-    width: item.size.w * scale,
-    height: item.size.h * scale,
+    ...(inSlot ? {} : { width: item.size.w * scale, height: item.size.h * scale }),
     ...(turns.length > 0 ? { transform: turns.join(' ') } : {}),
   };
   const turn = came?.turn;
@@ -61,6 +64,11 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
   const caught = () => {
     if (!listeners.current) flushSync(() => store.getState().arm(copy));
     return listeners.current;
+  };
+  const pickByKey = (event: KeyboardEvent) => {
+    if (event.key !== ' ' && event.key !== 'Enter') return;
+    event.preventDefault();
+    onPress(copy);
   };
   const touch = () => {
     store.getState().arm(copy);
@@ -78,21 +86,22 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
       style={style}
       role="button"
       tabIndex={0}
-      aria-roledescription="draggable"
+      aria-roledescription={picked === null ? 'draggable' : undefined}
+      data-picked={picked ?? undefined}
       // What DndContext says of how to move things, by its own id.
-      aria-describedby="scene"
-      onMouseDown={(event) => caught()?.onMouseDown?.(event)}
-      onTouchStart={(event) => caught()?.onTouchStart?.(event)}
-      onKeyDown={(event) => caught()?.onKeyDown?.(event)}
+      aria-describedby={picked === null ? 'scene' : undefined}
+      onMouseDown={(event) => picked === null && caught()?.onMouseDown?.(event)}
+      onTouchStart={(event) => picked === null && caught()?.onTouchStart?.(event)}
+      onKeyDown={(event) => (picked === null ? caught()?.onKeyDown?.(event) : pickByKey(event))}
       aria-label={spoken}
-      aria-pressed={held || inHand}
+      aria-pressed={picked ?? (held || inHand)}
       aria-disabled={locked}
       onClick={() => onPress(copy)}
       onFocus={touch}
       onPointerEnter={touch}
       onPointerDown={touch}
     >
-      {(marked & ARMED) !== 0 && <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />}
+      {(marked & ARMED) !== 0 && picked === null && <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />}
       <ItemFace label={item.label} content={item.content} state={state} width={item.size.w * scale} />
       {heap !== 1 && (
         <span className="tag-heap figures" aria-hidden>

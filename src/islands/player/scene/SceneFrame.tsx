@@ -5,8 +5,10 @@ import { FixtureFace } from '../../../scene/FixtureFace';
 import { ItemFace } from '../../../scene/ItemFace';
 import { px, pxTurned } from '../../../scene/px';
 import { Stage } from '../../../scene/Stage';
+import { Slots } from '../../../scene/slots';
+import { slotsOf } from '../plain';
 import { spokenOf, totalIn, underLids, useDisplayed } from '../shown';
-import { placesFor } from '../states';
+import { isOnlyChosen, nextPick, placesFor } from '../states';
 import { nameOf, type PlayerStore } from '../store';
 import { useMoving } from '../useMoving';
 import { itemName, pickedUpInWords, zoneName } from '../words';
@@ -14,6 +16,7 @@ import { Bubble } from './Bubble';
 import type { Shown } from './board';
 import { type Carried, carriedWith, InHand } from './InHand';
 import { MovableItem } from './MovableItem';
+import { Slot } from './Slot';
 import { useGesture } from './useGesture';
 import { useStageScale } from './useStageScale';
 import { ZonePart } from './ZonePart';
@@ -54,6 +57,7 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
       if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
     },
     onEnd: () => setHand([]),
+    onSpot: say,
     onTarget: (copy, zone, at) => {
       const name = itemName(store.getState(), itemOf(copy));
       say(zone === null ? `Back where ${name} came from` : `Over ${zoneName(store.getState(), zone)}${at === null ? '' : `, place ${at + 1}`}`);
@@ -71,6 +75,7 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
       // Something is held and a tag that lies in a zone was pressed: the zone is meant.
       if (state.held !== null && state.held !== copy && zone !== null) return latest.current.put(state.held, zone);
       if (isSettledForGood(state.view.question, copy, zone)) return;
+      if (state.view.question.items[itemOf(copy)]?.stays) return latest.current.put(copy, nextPick(state, copy, zone));
       state.hold(state.held === copy ? null : copy);
       if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
     },
@@ -93,6 +98,7 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
     make(held, { kind: 'drop', ...nameOf(model, held), x: at.x - item.size.w / 2, y: at.y - item.size.h / 2, px: at.x, py: at.y });
   };
 
+  const slots = useMemo(() => new Set(slotsOf(question).flatMap((name) => model.zoneAt.get(name) ?? [])), [question, model]);
   const band = question.tray && trayBox(question.tray, question.scene);
   const isInDock = ({ home, at, item }: Shown) => docked && home && band !== null && isWithin(at, question.items[item]?.size, band);
   const hidden = useMemo(() => underLids(model, board, shut), [model, board, shut]);
@@ -103,7 +109,9 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
     return one && size ? { x: (one.at.x - crop.x) * scale, y: (one.at.y - crop.y) * scale, w: size.w * scale, h: size.h * scale } : null;
   };
 
-  const drawn = (one: Shown, inDock: boolean) => {
+  const drawn = (one: Shown, where: 'stage' | 'dock' | 'slot') => {
+    const inDock = where === 'dock';
+    const onStage = where === 'stage';
     const item = question.items[one.item] as LearnerQuestion['items'][number];
     if (one.beneath)
       return (
@@ -123,14 +131,16 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
         copy={one.copy}
         item={item}
         look={item.look === null ? undefined : question.looks[item.look]}
-        left={inDock ? null : one.at.x * scale}
-        top={inDock ? null : one.at.y * scale}
+        left={onStage ? one.at.x * scale : null}
+        top={onStage ? one.at.y * scale : null}
         scale={scale}
         heap={one.heap}
         spoken={spokenOf(store.getState(), one)}
         locked={locked || isSettledForGood(question, one.copy, one.zone)}
         away={away.has(one.copy)}
         inHand={hand[0]?.copy === one.copy}
+        inSlot={where === 'slot'}
+        picked={item.stays ? one.zone !== null : null}
         onPress={press}
       />
     );
@@ -148,10 +158,20 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
         rotation={at.rotation}
         inside={board.zones[index]?.length ?? 0}
         total={totalIn(question, board, index)}
+        locked={locked}
         scale={scale}
         onPut={putHeld}
       />
     );
+  };
+  const atSlot = (name: string) => {
+    const zone = model.zoneAt.get(name);
+    if (zone === undefined) return null;
+    const draw = (copy: Copy) => {
+      const one = shown.find((s) => s.copy === copy);
+      return one ? drawn(one, 'slot') : null;
+    };
+    return <Slot store={store} index={zone} locked={locked} draw={draw} onPut={put} />;
   };
   const fixtures = (front: boolean) =>
     question.fixtures
@@ -162,44 +182,64 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
         </div>
       ));
   const putBack = held !== null && <button type="button" className="put-here" onClick={() => putHeld(null)} aria-label={`Put ${itemName(store.getState(), itemOf(held))} back`} />;
-  const onStage = shown.filter((one) => !hidden.has(one.copy) && !isInDock(one));
+  const out = shown.filter((one) => !hidden.has(one.copy) && !isOnlyChosen(model, question, one.item) && !(one.zone !== null && slots.has(one.zone)));
+  const flows = docked && model.zones.length > 0 && model.zones.every(({ isSlot }) => isSlot);
+  const isDocked = (one: Shown) => (flows ? one.zone === null : isInDock(one));
+  const onStage = out.filter((one) => (flows ? false : !isDocked(one)));
+  const stageParts = (
+    <>
+      {fixtures(false)}
+      {question.zones.map((zone, i) => (zone.ridesOn === null && zone.shape.type !== 'slot' ? zonePart(i) : null))}
+      {fixtures(true)}
+      {putBack && band && !docked && <div style={{ position: 'absolute', ...px(band, scale) }}>{putBack}</div>}
+      {onStage.map((one) => [drawn(one, 'stage'), ...(one.beneath || hand.some(({ copy }) => copy === one.copy) ? [] : (model.items[one.item]?.carries ?? []).map(zonePart))])}
+      <Bubble store={store} boxOf={boxOf} width={crop.w * scale} height={crop.h * scale} />
+    </>
+  );
   return (
-    <DndContext
-      // Its own would count up on the server from one learner to the next.
-      id="scene"
-      sensors={gesture.sensors}
-      modifiers={gesture.modifiers}
-      onDragStart={gesture.onDragStart}
-      onDragMove={gesture.onDragMove}
-      onDragEnd={gesture.onDragEnd}
-      onDragCancel={gesture.onDragCancel}
-      accessibility={{ announcements: SILENT, screenReaderInstructions: HOW }}
-    >
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
-      <div className="playing" data-told={told !== null || undefined} onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}>
-        {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
-        {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
-        <div ref={frame} className="overflow-auto max-w-full" onClick={pressScene}>
-          <Stage ref={stage} scene={question.scene} tray={docked ? null : question.tray} scale={scale} crop={docked ? crop : null}>
-            {fixtures(false)}
-            {question.zones.map((zone, i) => (zone.ridesOn === null ? zonePart(i) : null))}
-            {fixtures(true)}
-            {putBack && band && !docked && <div style={{ position: 'absolute', ...px(band, scale) }}>{putBack}</div>}
-            {onStage.map((one) => [drawn(one, false), ...(one.beneath || hand.some(({ copy }) => copy === one.copy) ? [] : (model.items[one.item]?.carries ?? []).map(zonePart))])}
-            <Bubble store={store} boxOf={boxOf} width={crop.w * scale} height={crop.h * scale} />
-          </Stage>
+    <Slots value={atSlot}>
+      <DndContext
+        // Its own would count up on the server from one learner to the next.
+        id="scene"
+        sensors={gesture.sensors}
+        modifiers={gesture.modifiers}
+        onDragStart={gesture.onDragStart}
+        onDragMove={gesture.onDragMove}
+        onDragEnd={gesture.onDragEnd}
+        onDragCancel={gesture.onDragCancel}
+        accessibility={{ announcements: SILENT, screenReaderInstructions: HOW }}
+      >
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
+        <div className="playing" data-told={told !== null || undefined} onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}>
+          {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
+          {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
+          <div ref={frame} className="overflow-auto max-w-full" onClick={pressScene}>
+            {flows ? (
+              <div ref={stage} className="flowing" style={{ '--scale': scale } as CSSProperties}>
+                {question.fixtures.map((fixture) => (
+                  <div key={fixture.id} className="flowing-part" style={fixture.type === 'text' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }}>
+                    <FixtureFace fixture={fixture} scale={1} live />
+                  </div>
+                ))}
+              </div>
+            ) : (
+              <Stage ref={stage} scene={question.scene} tray={docked ? null : question.tray} scale={scale} crop={docked ? crop : null}>
+                {stageParts}
+              </Stage>
+            )}
+          </div>
+          {docked && (band || flows) && out.some(isDocked) && (
+            <section className="docked-tray" aria-label="Items to place" style={{ '--scale': scale } as CSSProperties}>
+              {putBack}
+              {out.filter(isDocked).map((one) => drawn(one, 'dock'))}
+            </section>
+          )}
         </div>
-        {docked && band && (
-          <section className="docked-tray" aria-label="Items to place" style={{ '--scale': scale } as CSSProperties}>
-            {putBack}
-            {shown.filter(isInDock).map((one) => drawn(one, true))}
-          </section>
-        )}
-      </div>
-      <DragOverlay dropAnimation={null} zIndex={40} className="over-all">
-        {hand.length > 0 ? <InHand store={store} carried={hand} scale={scale} /> : null}
-      </DragOverlay>
-    </DndContext>
+        <DragOverlay dropAnimation={null} zIndex={40} className="over-all">
+          {hand.length > 0 ? <InHand store={store} carried={hand} scale={scale} /> : null}
+        </DragOverlay>
+      </DndContext>
+    </Slots>
   );
 }
 

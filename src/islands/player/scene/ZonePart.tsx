@@ -5,6 +5,7 @@ import { ZoneBed } from '../../../scene/ZoneBed';
 import { placesFor } from '../states';
 import type { PlayerStore } from '../store';
 import { itemName, zoneName } from '../words';
+import { TypedPart } from './Slot';
 
 interface Props {
   store: PlayerStore;
@@ -16,12 +17,13 @@ interface Props {
   /** How many lie in it, and what their values add up to, where learners see that. */
   inside: number;
   total: number | null;
+  locked: boolean;
   scale: number;
   onPut: (zone: number) => void;
 }
 
 /** A zone as the learner meets it: its bed, its lid, the sum in it, and the place to press while something is held. */
-export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rotation, inside, total, scale, onPut }: Props) {
+export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rotation, inside, total, locked, scale, onPut }: Props) {
   const { state, held, shut, question } = store(useShallow((s) => ({ state: s.states.zones[index] ?? 'rest', held: s.held, shut: s.shut.has(index), question: s.view.question })));
   const look = zone.look === null ? undefined : question.looks[zone.look];
   const source = store.getState();
@@ -33,6 +35,7 @@ export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rota
           {total}
         </output>
       )}
+      {zone.typed && <TypedPart store={store} index={index} locked={locked} />}
       {zone.lid && shut && (
         <span className="bed-lid" aria-hidden>
           {zone.lid.label}

@@ -11,6 +11,7 @@ export function boardFrom(model: SceneModel, view: BoardView): Board {
   }
   for (const { copy, named } of held) board.settledAt.set(copy, named.settled);
   board.clock = Math.max(-1, ...board.settledAt.values()) + 1;
+  for (const { zone, text } of view.zones) if (text !== undefined) board.texts.set(model.zoneAt.get(zone) as number, text);
   for (const named of view.loose) board.letGo.set(copyNamed(model, named), { x: named.x, y: named.y });
   return board;
 }

@@ -24,6 +24,8 @@ interface Options {
   readonly onStart: (copy: Copy, byKey: boolean) => void;
   /** By the keyboard: the zone that is chosen, and at which place of its order; null: home. */
   readonly onTarget: (copy: Copy, zone: number | null, at: number | null) => void;
+  /** By the keyboard, where zones are hidden: the place that is chosen, in words. */
+  readonly onSpot: (words: string) => void;
   readonly onMove: (copy: Copy, move: LocalMove) => void;
   readonly onEnd: () => void;
 }
@@ -33,8 +35,23 @@ interface Target {
   readonly chosen: boolean;
   readonly zone: number | null;
   readonly at: number | null;
+  /** Where zones are hidden: the place on the scene, in scene units, where its middle would be. */
+  readonly spot?: Point | undefined;
 }
 const NOWHERE: Target = { chosen: false, zone: null, at: null };
+
+/** How far the arrow keys move what looks for something hidden, in scene units. */
+const STEP = 12;
+const LONG_STEP = 60;
+
+/** The slot of a text that is under a point of the page. */
+function slotUnder({ x, y }: Point): number | null {
+  for (const element of document.elementsFromPoint(x, y)) {
+    const slot = element.closest<HTMLElement>('[data-slot]');
+    if (slot) return Number(slot.dataset.slot);
+  }
+  return null;
+}
 
 const isKeyboard = (event: Event | null): event is KeyboardEvent => event?.type === 'keydown';
 
@@ -54,11 +71,21 @@ function liftOf(event: Event | null, box: { readonly top: number; readonly heigh
 const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect }) => ({ ...transform, y: transform.y - liftOf(activatorEvent, activeNodeRect) });
 const MODIFIERS = [awayFromFinger];
 
+const middleOf = ({ width, height }: { readonly width: number; readonly height: number }): Point => ({ x: width / 2, y: height / 2 });
+
+/** The point an arrow key moves to, kept on the scene. */
+function moved({ x, y }: Point, event: KeyboardEvent, { width, height }: { readonly width: number; readonly height: number }): Point {
+  const by = event.shiftKey ? LONG_STEP : STEP;
+  const dx = event.code === KeyboardCode.Right ? by : event.code === KeyboardCode.Left ? -by : 0;
+  const dy = event.code === KeyboardCode.Down ? by : event.code === KeyboardCode.Up ? -by : 0;
+  return { x: Math.max(0, Math.min(width, x + dx)), y: Math.max(0, Math.min(height, y + dy)) };
+}
+
 /**
  * What a gesture means on the scene. dnd-kit catches the pointer, the finger and the keys; the zone an item is over is the core's to say. A pointer lets
  * go at a place (a drop); the keyboard goes from zone to zone by name, and in zones that keep an order from place to place (a put).
  */
-export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onEnd }: Options) {
+export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onMove, onEnd }: Options) {
   // Where on the item it was taken hold of, in scene units from its top left, and how far it came away from the finger.
   const grip = useRef<{ on: Point; lift: number }>({ on: { x: 0, y: 0 }, lift: 0 });
   // Where the pointer is on the screen. dnd-kit tells of a move once it is drawn, which at the end of a quick drag is one move late.
@@ -77,8 +104,13 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
     pointerAt.current = { x: clientX, y: clientY };
   }, []);
 
-  const aim = (copy: Copy, zone: number | null, at: number | null) => {
-    target.current = { chosen: true, zone, at };
+  const aim = (copy: Copy, zone: number | null, at: number | null, spot?: { at: Point; label: string }) => {
+    target.current = { chosen: true, zone, at, spot: spot?.at };
+    if (spot) {
+      store.getState().over(copy, null);
+      onSpot(spot.label);
+      return;
+    }
     store.getState().over(copy, zone);
     onTarget(copy, zone, at);
   };
@@ -99,10 +131,20 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
       if (zone !== null && isOrdered(zone) && most > 0) aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
       return currentCoordinates;
     }
-    const places: (number | null)[] = [...placesFor({ model, board }, copy), null];
-    const now = target.current.chosen ? places.indexOf(target.current.zone) : ahead ? -1 : places.length;
-    const zone = places[(now + (ahead ? 1 : -1) + places.length) % places.length] ?? null;
-    aim(copy, zone, null);
+    const { hides, places: named } = store.getState().view.question;
+    const onScreen = ({ x, y }: Point) => ({ x: began.current.x + (x - (item?.w ?? 0) / 2) * scale, y: began.current.y + (y - (item?.h ?? 0) / 2) * scale });
+    if (hides && named.length === 0) {
+      const spot = moved(target.current.spot ?? middleOf(model.source.scene), event, model.source.scene);
+      aim(copy, null, null, { at: spot, label: `At ${Math.round(spot.x)}, ${Math.round(spot.y)}` });
+      return onScreen(spot);
+    }
+    const zones: (number | null)[] = [...placesFor({ model, board }, copy), null];
+    const places = [...named.map(({ label, x, y }) => ({ zone: null, spot: { at: { x, y }, label } })), ...zones.map((zone) => ({ zone, spot: undefined }))];
+    const { chosen, spot: at, zone: into } = target.current;
+    const now = chosen ? places.findIndex(({ zone, spot }) => (at ? spot?.at.x === at.x && spot.at.y === at.y : !spot && zone === into)) : ahead ? -1 : places.length;
+    const { zone, spot } = places[(now + (ahead ? 1 : -1) + places.length) % places.length] as (typeof places)[number];
+    aim(copy, zone, null, spot);
+    if (spot) return onScreen(spot.at);
     const box = zone === null ? null : stage.current?.querySelector(`[data-zone-index="${zone}"]`)?.getBoundingClientRect();
     if (box && item) return { x: box.left + (box.width - item.w * scale) / 2, y: box.top + (box.height - item.h * scale) / 2 };
     const home = document.querySelector(`[data-copy="${copy}"]`)?.getBoundingClientRect();
@@ -130,6 +172,14 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
     const stageCorner = began.current;
     const pointer = toScene({ x: pointerAt.current.x - stageCorner.x, y: pointerAt.current.y - lift - stageCorner.y }, scale);
     return { at: { x: pointer.x - on.x, y: pointer.y - on.y }, pointer };
+  };
+
+  /** The slot under the pointer that could take the copy. */
+  const slotHere = (copy: Copy): number | null => {
+    const { model, board } = store.getState();
+    if (!model.zones.some(({ isSlot }) => isSlot)) return null;
+    const slot = slotUnder({ x: pointerAt.current.x, y: pointerAt.current.y - grip.current.lift });
+    return slot !== null && placesFor({ model, board }, copy).includes(slot) ? slot : null;
   };
 
   const onDragStart = ({ active, activatorEvent }: DragStartEvent) => {
@@ -161,7 +211,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
     const { model, board } = store.getState();
     findCorner();
     const { at, pointer } = whereNow();
-    const zone = winner(candidates(model, board, copy, at, pointer));
+    const zone = slotHere(copy) ?? winner(candidates(model, board, copy, at, pointer));
     if (zone === over.current) return;
     over.current = zone;
     store.getState().over(copy, zone);
@@ -180,13 +230,20 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onMove, onE
     const named = { item: model.items[itemOf(copy)]?.id ?? '', copy: numberOf(copy) };
     finish();
     if (isKeyboard(event.activatorEvent)) {
-      const { chosen, zone, at } = target.current;
+      const { chosen, zone, at, spot } = target.current;
       if (!chosen) return cancel();
+      if (spot) {
+        const { w, h } = model.items[itemOf(copy)] as (typeof model.items)[number];
+        onMove(copy, { kind: 'drop', ...named, x: spot.x - w / 2, y: spot.y - h / 2, px: spot.x, py: spot.y });
+        return;
+      }
       onMove(copy, { kind: 'put', ...named, zone: zone === null ? null : (model.zones[zone]?.id ?? null), ...(at === null ? {} : { at }) });
       // Between the dock and the scene it is another element, which the keys go on with.
       requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus());
       return;
     }
+    const slot = slotHere(copy);
+    if (slot !== null) return onMove(copy, { kind: 'put', ...named, zone: model.zones[slot]?.id ?? null });
     const { at, pointer } = whereNow();
     const { w, h } = model.items[itemOf(copy)] as (typeof model.items)[number];
     const board = next();

@@ -1,0 +1,130 @@
+import { type ReactNode, useEffect, useState } from 'react';
+import { type Copy, copyOf, itemOf, type LearnerQuestion } from '../../../core';
+import { placesFor } from '../states';
+import type { PlayerStore } from '../store';
+import { itemName, zoneName } from '../words';
+
+/** As long after the last key a text is kept, if nothing else has kept it before. */
+const TYPING_MS = 1000;
+const LEAST_CHARS = 8;
+const MOST_CHARS = 26;
+
+/** How wide the slots of a question are, in characters: all alike, lest their width tell; the author may say otherwise. */
+export function slotChars({ items, zones }: LearnerQuestion, zone: number): number {
+  const longest = Math.max(LEAST_CHARS, ...items.map(({ label }) => label.length + 2));
+  return zones[zone]?.chars ?? Math.min(MOST_CHARS, longest);
+}
+
+interface Props {
+  store: PlayerStore;
+  index: number;
+  locked: boolean;
+  /** Draws what lies in it. */
+  draw: (copy: Copy) => ReactNode;
+  onPut: (copy: Copy, zone: number | null) => void;
+}
+
+/** A place in a text: it takes an item that is moved or pressed into it, or one chosen from its menu, or what is typed. */
+export function Slot({ store, index, locked, draw, onPut }: Props) {
+  const zone = store((s) => s.view.question.zones[index]);
+  const state = store((s) => s.states.zones[index] ?? 'rest');
+  const held = store((s) => s.held);
+  const board = store((s) => s.board);
+  const source = store.getState();
+  const name = zoneName(source, index);
+  const width = { minWidth: `${slotChars(source.view.question, index)}ch` };
+  if (!zone) return null;
+  if (zone.typed) return <TypedPart store={store} index={index} locked={locked} style={width} />;
+  const inside = board.zones[index] ?? [];
+  if (zone.menu) return <MenuPart store={store} index={index} locked={locked} onPut={onPut} style={width} />;
+  return (
+    <span className="slot" data-state={state} data-zone-index={index} data-slot={index} style={width}>
+      {inside.map(draw)}
+      {inside.length === 0 && <span className="sr-only">{name}, empty</span>}
+      {held !== null && placesFor(source, held).includes(index) && (
+        <button type="button" className="put-here" onClick={() => onPut(held, index)} aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`} />
+      )}
+    </span>
+  );
+}
+
+type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidth: string } };
+
+/** What is typed into a zone. Kept with Enter, on leaving it, and a moment after the last key. */
+export function TypedPart({ store, index, locked, style }: PartProps) {
+  const kept = store((s) => s.board.texts.get(index) ?? '');
+  const zone = store((s) => s.view.question.zones[index]);
+  const verdict = store((s) => (s.showsModel ? null : (s.told?.typed.find((one) => one.zone === zone?.id)?.verdict ?? null)));
+  const [draft, setDraft] = useState<string | null>(null);
+  const keep = () => {
+    if (draft !== null && draft !== kept && zone) store.getState().move({ kind: 'put', zone: zone.id, text: draft });
+    setDraft(null);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: from the last key on
+  useEffect(() => {
+    if (draft === null) return;
+    const timer = setTimeout(() => draft !== kept && zone && store.getState().move({ kind: 'put', zone: zone.id, text: draft }), TYPING_MS);
+    return () => clearTimeout(timer);
+  }, [draft]);
+  const judged = verdict === 'right' ? ', right' : verdict === 'wrong' ? ', wrong' : '';
+  return (
+    <span className="slot slot-typed" data-verdict={verdict ?? undefined} data-zone-index={index} style={style}>
+      <input
+        type="text"
+        aria-label={`${zoneName(store.getState(), index)}${judged}`}
+        autoComplete="off"
+        autoCapitalize="none"
+        spellCheck={false}
+        maxLength={200}
+        disabled={locked}
+        value={draft ?? kept}
+        onChange={(event) => setDraft(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && keep()}
+        onBlur={keep}
+      />
+      {(verdict === 'right' || verdict === 'wrong') && (
+        <span className="slot-seal" aria-hidden>
+          {verdict === 'right' ? '✓' : '↩'}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** A slot answered from a menu: what is left of everything it could take. */
+export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pick<Props, 'onPut'>) {
+  const state = store();
+  const { model, board, verdicts } = state;
+  const inside = board.zones[index]?.[0] ?? null;
+  const verdict = inside === null || state.showsModel ? 'none' : (verdicts.get(inside) ?? 'none');
+  const choices = model.items.flatMap(({ copies }, item): Copy[] => {
+    if (inside !== null && itemOf(inside) === item) return [inside];
+    for (let n = 0; n < copies; n++) {
+      const copy = copyOf(item, n);
+      if (!board.zoneOf.has(copy)) return placesFor(state, copy).includes(index) ? [copy] : [];
+    }
+    return [];
+  });
+  return (
+    <span className="slot slot-menu" data-verdict={verdict === 'none' ? undefined : verdict} data-zone-index={index} style={style}>
+      <select
+        aria-label={`${zoneName(state, index)}${verdict === 'none' ? '' : `, ${verdict}`}`}
+        disabled={locked}
+        value={inside ?? ''}
+        onChange={({ target }) => (target.value === '' ? inside !== null && onPut(inside, null) : onPut(Number(target.value) as Copy, index))}
+      >
+        <option value="">…</option>
+        {choices.map((copy) => (
+          <option key={copy} value={copy}>
+            {itemName(state, itemOf(copy))}
+          </option>
+        ))}
+      </select>
+      {verdict !== 'none' && (
+        <span className="slot-seal" aria-hidden>
+          {verdict === 'right' ? '✓' : '↩'}
+        </span>
+      )}
+    </span>
+  );
+}

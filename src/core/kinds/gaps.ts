@@ -1,0 +1,159 @@
+import type { ItemId, ZoneId } from '../document/ids';
+import { freshId, newItem, newZone } from '../document/make';
+import type { Rich } from '../document/rich';
+import type { Fixture, KeyEntry, Question, Zone } from '../document/schema';
+import { slotsIn } from '../edit/slots';
+
+type TextFixture = Extract<Fixture, { type: 'text' }>;
+type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
+
+/** A stretch of a text's paragraph, in characters of its runs' texts; a gap counts as one. */
+export interface Stretch {
+  readonly block: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+const idsOf = (entries: readonly { id: string }[]) => new Set<string>(entries.map(({ id }) => id));
+
+/** The text in which a question's gaps stand: the first that has one, else the first there is. */
+export function gapText({ fixtures }: Question): TextFixture | null {
+  const texts = fixtures.filter((one) => one.type === 'text') as TextFixture[];
+  return texts.find(({ text }) => slotsIn(text).length > 0) ?? texts[0] ?? null;
+}
+
+const lengthOf = ({ text }: Run) => (text === undefined ? 1 : text.length);
+
+/** The runs of a stretch, and those before and after it. */
+function cut(runs: readonly Run[], from: number, to: number): readonly [Run[], Run[], Run[]] {
+  const parts: [Run[], Run[], Run[]] = [[], [], []];
+  let at = 0;
+  for (const run of runs) {
+    const end = at + lengthOf(run);
+    const pieces: readonly [number, number][] = [
+      [at, Math.min(end, from)],
+      [Math.max(at, from), Math.min(end, to)],
+      [Math.max(at, to), end],
+    ];
+    pieces.forEach(([a, b], part) => {
+      if (b > a) parts[part as 0 | 1 | 2].push(run.text === undefined ? run : { ...run, text: run.text.slice(a - at, b - at) });
+    });
+    at = end;
+  }
+  return parts;
+}
+
+/**
+ * Lifts a stretch of a text out: it becomes an item and leaves a gap. Words that are an item already get one copy more, and are right in either gap. What is no words (white
+ * space, another gap) changes nothing.
+ */
+export function liftOut(question: Question, fixture: string, { block, from, to }: Stretch): Question {
+  const text = question.fixtures.find((one): one is TextFixture => one.type === 'text' && one.id === fixture);
+  const paragraph = text?.text.blocks[block];
+  if (!text || paragraph?.type !== 'paragraph') return question;
+  const [before, lifted, after] = cut(paragraph.runs, from, to);
+  const words = lifted.map((run) => run.text ?? '').join('');
+  const label = words.trim();
+  if (label === '' || lifted.some(({ slot }) => slot !== undefined)) return question;
+  const lead = words.slice(0, words.length - words.trimStart().length);
+  const trail = words.slice(words.trimEnd().length);
+  const zone = freshId('gap', idsOf(question.zones)) as ZoneId;
+  const like = question.zones.findLast(({ shape }) => shape.type === 'slot');
+  const spaced = (runs: Run[], space: string): Run[] => (space === '' ? runs : [...runs, { text: space } as Run]);
+  const runs = [...spaced(before, lead), { slot: zone } as Run, ...spaced([], trail), ...after];
+  const gap = newZone({
+    id: zone,
+    label: `Gap ${question.zones.length + 1}`,
+    shape: { type: 'slot' },
+    capacity: 1,
+    whenFull: 'swap',
+    ...(like ? { menu: like.menu, family: like.family } : {}),
+  });
+  const same = question.items.find((item) => item.label === label && !item.content);
+  const item = same ? same.id : (freshId('word', idsOf(question.items)) as ItemId);
+  const items = same
+    ? question.items.map((one) => (one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one))
+    : [...question.items, newItem({ id: item, label, family: gap.family })];
+  const typed: Zone['typed'] = like?.typed ? { ...like.typed, accept: { [item]: [label] } } : null;
+  const entry: KeyEntry = { zone, belongs: [item], need: { rule: 'exactly', n: 1 }, sum: null, sequence: false, weight: null, says: null };
+  const blocks = text.text.blocks.map((one, i) => (i === block ? { ...paragraph, runs } : one));
+  const next: Question = {
+    ...question,
+    fixtures: question.fixtures.map((one) => (one.id === fixture ? { ...text, text: { blocks } } : one)),
+    items,
+    zones: [...question.zones, { ...gap, typed }],
+    key: [...question.key, entry],
+  };
+  return { ...next, marks: { ...next.marks, max: next.key.length } };
+}
+
+/** Puts the words of a gap back into the text, and takes the gap away; its item goes with it, unless it is right elsewhere or there are more of it. */
+export function putBack(question: Question, zone: ZoneId): Question {
+  const entry = question.key.find((one) => one.zone === zone);
+  const id = entry?.belongs?.[0];
+  const item = question.items.find((one) => one.id === id);
+  const restored = (runs: readonly Run[]): Run[] => joined(runs.map((run) => (run.slot === zone ? ({ text: item?.label ?? '' } as Run) : run)));
+  const key = question.key.filter((one) => one.zone !== zone);
+  const used = key.some(({ belongs }) => belongs?.includes(id as ItemId));
+  const items = question.items.flatMap((one) => {
+    if (one.id !== id) return [one];
+    if (one.copies !== 'endless' && one.copies > 1) return [{ ...one, copies: one.copies - 1 }];
+    return used ? [one] : [];
+  });
+  return {
+    ...question,
+    items,
+    key,
+    zones: question.zones.filter((one) => one.id !== zone),
+    fixtures: question.fixtures.map(
+      (one): Fixture =>
+        one.type === 'text'
+          ? {
+              ...one,
+              text: {
+                blocks: one.text.blocks.map((block) =>
+                  block.type === 'paragraph' ? { ...block, runs: restored(block.runs) } : { ...block, entries: block.entries.map(restored) },
+                ),
+              },
+            }
+          : one,
+    ),
+    start: question.start && { placements: question.start.placements.filter((placed) => placed.zone !== zone && items.some((one) => one.id === placed.item)) },
+    marks: { ...question.marks, max: Math.max(1, key.length) },
+  };
+}
+
+/** Runs of plain words beside one another become one. */
+function joined(runs: readonly Run[]): Run[] {
+  const isPlain = (run: Run | undefined) => run !== undefined && Object.entries(run).every(([field, value]) => field === 'text' || value === undefined);
+  const all: Run[] = [];
+  for (const run of runs) {
+    const last = all.at(-1);
+    if (isPlain(run) && isPlain(last) && run.text !== undefined) all[all.length - 1] = { ...run, text: `${last?.text ?? ''}${run.text}` };
+    else all.push(run);
+  }
+  return all;
+}
+
+/** Lets several gaps take the words of one another, in any order: each of their words is right in each. */
+export function anyOrder(question: Question, zones: ReadonlySet<string>): Question {
+  const words = [...new Set(question.key.filter(({ zone }) => zones.has(zone)).flatMap(({ belongs }) => belongs ?? []))];
+  return { ...question, key: question.key.map((entry) => (zones.has(entry.zone) ? { ...entry, belongs: words } : entry)) };
+}
+
+export type Answering = 'moved' | 'menu' | 'typed';
+export const answeringOf = ({ typed, menu }: Pick<Zone, 'typed' | 'menu'>): Answering => (typed ? 'typed' : menu ? 'menu' : 'moved');
+
+/** How gaps are answered: by moving words, by choosing from a menu, by typing (at first with the words as they are). */
+export function answeredBy(question: Question, zones: ReadonlySet<string>, how: Answering): Question {
+  const words = (zone: Zone) => {
+    const belongs = question.key.find((entry) => entry.zone === zone.id)?.belongs ?? [];
+    return Object.fromEntries(belongs.map((id) => [id, [question.items.find((item) => item.id === id)?.label ?? '']]));
+  };
+  return {
+    ...question,
+    zones: question.zones.map((zone) =>
+      zones.has(zone.id) ? { ...zone, menu: how === 'menu', typed: how === 'typed' ? (zone.typed ?? { accept: words(zone), case: false, accents: false, slips: 0 }) : null } : zone,
+    ),
+  };
+}

@@ -1,0 +1,206 @@
+import { describe, expect, it } from 'vitest';
+import { newQuestion, parseQuestion, plainText } from '../document';
+import type { Question } from '../document/schema';
+import { homes, trayBox } from '../judge/homes';
+import { questionModel } from '../judge/model';
+import { respond } from '../judge/response';
+import { fittingOf } from '../measures/fitting';
+import { modelAnswerOf } from '../proof/proof';
+import { boxForWords, widthForTitle } from '../proof/text/labels';
+import { random, seedOf } from '../random/random';
+import { FROM_TEXT, type FromText, LAYOUTS, type Layout, liftOut, propose, putBack, readListing } from '.';
+import { laidOut } from './layouts';
+
+const blank = newQuestion('0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0999', 'Seeds');
+const made = (kind: FromText, text: string, layout: Layout | null = null): Question => {
+  const proposed = propose(blank, kind, readListing(text), layout);
+  if (!proposed.ok) throw new Error(proposed.message);
+  return proposed.question;
+};
+
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
+const apart = (a: Box, b: Box) => a.x + a.w <= b.x || b.x + b.w <= a.x || a.y + a.h <= b.y || b.y + b.h <= a.y;
+const inside = (a: Box, b: Box) => a.x >= b.x && a.y >= b.y && a.x + a.w <= b.x + b.w && a.y + a.h <= b.y + b.h;
+
+/** Everything that could be wrong with a layout, in words. */
+function faults(question: Question): string[] {
+  const model = questionModel(question);
+  const scene = { x: 0, y: 0, w: question.scene.width, h: question.scene.height };
+  const tray = question.tray && trayBox(question.tray, question.scene);
+  const zones = question.zones.flatMap((zone, i) => (zone.shape.type === 'rect' ? [{ zone, i, box: zone.shape as Box }] : []));
+  const at = homes(question);
+  const lying = question.items.map((item, i) => ({ item, box: { ...(at[i] as { x: number; y: number }), ...item.size } }));
+  const texts = question.fixtures.map(({ x, y, w, h }) => ({ x, y, w, h }));
+  const started = new Set<string>(question.start?.placements.map(({ item }) => item) ?? []);
+  return [
+    ...zones.flatMap(({ zone, i, box }) => [
+      ...(inside(box, scene) ? [] : [`${zone.label} leaves the scene`]),
+      ...(fittingOf(model, i)?.fits === false ? [`${zone.label} overflows`] : []),
+      ...(widthForTitle(question, zone.label, null) <= box.w + 1 ? [] : [`the title ${zone.label} is cut`]),
+      ...(tray && !apart(box, tray) ? [`${zone.label} lies under the tray`] : []),
+      ...zones.filter((other) => other.i > i && !apart(box, other.box)).map((other) => `${zone.label} lies over ${other.zone.label}`),
+      ...texts.filter((text) => !apart(box, text)).map(() => `${zone.label} lies over a text`),
+    ]),
+    ...lying.flatMap(({ item, box }, i) => [
+      ...(boxForWords(question, item) ? [`the words of ${item.label} do not fit`] : []),
+      ...(started.has(item.id) || inside(box, item.stays || !tray ? scene : tray) ? [] : [`${item.label} leaves ${item.stays ? 'the scene' : 'the tray'}`]),
+      ...(started.has(item.id)
+        ? []
+        : lying.slice(i + 1).flatMap((other) => (started.has(other.item.id) || apart(box, other.box) ? [] : [`${item.label} lies over ${other.item.label}`]))),
+    ]),
+  ];
+}
+
+const WORDS = [
+  'barley',
+  'acorn',
+  'poppy',
+  'oat',
+  'seed of the river reed',
+  'Kiefernzapfen',
+  'dry',
+  'silica gel',
+  'a',
+  'must be kept moist until it germinates',
+  'hygrometer',
+  'Ångström',
+  'семя',
+  '湿度計',
+];
+
+describe('a list that is pasted', () => {
+  it('is read as lines, headings, columns or pairs', () => {
+    expect(readListing('Barley\nAcorn').groups).toBeNull();
+    expect(readListing('Dry:\n- Barley\n- Poppy\nMoist:\n1. Acorn').groups).toEqual([
+      { heading: 'Dry', entries: ['Barley', 'Poppy'] },
+      { heading: 'Moist', entries: ['Acorn'] },
+    ]);
+    expect(readListing('Dry\nBarley\nPoppy\n\nMoist\nAcorn').groups?.map(({ entries }) => entries.length)).toEqual([2, 1]);
+    expect(readListing('Dry\tMoist\nBarley\tAcorn\nPoppy\t').groups).toEqual([
+      { heading: 'Dry', entries: ['Barley', 'Poppy'] },
+      { heading: 'Moist', entries: ['Acorn'] },
+    ]);
+    expect(readListing('Barley,Dry\nAcorn,Moist\nPoppy,Dry').groups).toEqual([
+      { heading: 'Dry', entries: ['Barley', 'Poppy'] },
+      { heading: 'Moist', entries: ['Acorn'] },
+    ]);
+    expect(readListing('"Barley, hulled",Dry\nAcorn,Moist').rows[0]).toEqual(['Barley, hulled', 'Dry']);
+  });
+
+  it('that says too little is refused with what it lacks', () => {
+    const said = (kind: FromText, text: string) => {
+      const proposed = propose(blank, kind, readListing(text));
+      return proposed.ok ? '' : proposed.message;
+    };
+    expect(said('order', 'Only one')).toContain('two or more');
+    expect(said('order', 'Dry\nDry')).toContain('stands there twice');
+    expect(said('sort', 'Dry:\nBarley\nMoist:\nBarley')).toContain('Say where it belongs');
+    expect(said('pick', 'Barley\tno\nOat\tno')).toContain('marked as right');
+    expect(said('gaps', 'It is so.')).toContain('long enough');
+    expect(said('label', '   ')).toContain('Paste');
+  });
+});
+
+describe('a proposal', () => {
+  const SOURCES: Record<FromText, string> = {
+    sort: 'Stands drying:\nBarley\nPoppy\nMust stay moist:\nAcorn\nNeither:\nGravel',
+    order: 'Weigh\nDry\nSeal\nFreeze',
+    gaps: 'Seed is dried to fifteen percent\nIt is kept at minus twenty degrees',
+    pick: 'Barley\tyes\nAcorn\tno\nPoppy\tyes',
+    label: 'Root\tRadicle\nLeaf\tCotyledon',
+  };
+  it.each(FROM_TEXT)('for %s is a document that is valid, fits, and can be answered', (kind) => {
+    const question = made(kind, SOURCES[kind]);
+    expect(parseQuestion(JSON.parse(JSON.stringify(question)))).toMatchObject({ ok: true });
+    expect(faults(question)).toEqual([]);
+    const model = questionModel(question);
+    const answer = modelAnswerOf(model, 2000, { now: () => performance.now() });
+    expect(respond(model, { placements: answer })).toMatchObject({ ok: true, judged: { fullMarks: true } });
+    // Nothing done is nothing earned in full.
+    expect(respond(model, { drops: [] })).toMatchObject({ ok: true, judged: { fullMarks: false } });
+  });
+
+  it('of 1,000 random lists has no overflow and no overlap, in any layout', () => {
+    const next = random(seedOf('lists'));
+    const upTo = (n: number) => Math.floor(next() * n);
+    const wrong: string[] = [];
+    for (let i = 0; i < 1000; i++) {
+      const kind = FROM_TEXT[upTo(FROM_TEXT.length)] as FromText;
+      const layout = LAYOUTS[upTo(LAYOUTS.length)] as Layout;
+      const word = (n: number) => `${WORDS[upTo(WORDS.length)]} ${n}`;
+      const lines = Array.from({ length: 2 + upTo(18) }, (_, n) => word(n));
+      const groups = 1 + upTo(7);
+      const text =
+        kind === 'sort'
+          ? Array.from({ length: groups }, (_, g) => [`${word(g)} group:`, ...Array.from({ length: 1 + upTo(9) }, (_, n) => word(g * 10 + n))].join('\n')).join('\n')
+          : kind === 'gaps'
+            ? lines.map((line) => `In the ${line} there is something`).join('\n')
+            : kind === 'order'
+              ? lines.join('\n')
+              : lines.map((line, n) => `${line}\t${kind === 'pick' ? (n % 2 === 0 ? 'yes' : 'no') : `name ${word(n)}`}`).join('\n');
+      const found = faults(made(kind, text, layout));
+      if (found.length > 0) wrong.push(`${i} ${kind} ${layout}: ${found[0]}`);
+    }
+    expect(wrong).toEqual([]);
+  });
+
+  it('can be laid out anew without its key changing', () => {
+    const question = made('sort', SOURCES.sort);
+    for (const layout of LAYOUTS) {
+      const other = laidOut(question, layout);
+      expect(other.key).toEqual(question.key);
+      expect(other.items.map(({ id, label }) => [id, label])).toEqual(question.items.map(({ id, label }) => [id, label]));
+      expect(faults(other)).toEqual([]);
+    }
+  });
+
+  it('for Order never begins rightly', () => {
+    for (let n = 0; n < 200; n++) {
+      const { start, key } = made('order', Array.from({ length: 2 + (n % 5) }, (_, i) => `Step ${n} ${i}`).join('\n'));
+      expect(start?.placements.map(({ item }) => item)).not.toEqual(key[0]?.belongs);
+    }
+  });
+});
+
+describe('a gap', () => {
+  const text = (question: Question) => question.fixtures.flatMap((one) => (one.type === 'text' ? [plainText(one.text)] : [])).join('\n');
+  const whole = { ...blank, fixtures: made('gaps', 'Seed is weighed before drying. Seed is sealed.').fixtures };
+  const plain: Question = {
+    ...blank,
+    fixtures: whole.fixtures.map((one) =>
+      one.type === 'text' ? { ...one, text: { blocks: [{ type: 'paragraph' as const, dir: undefined, runs: [{ text: 'Seed is weighed. Seed is sealed.' } as never] }] } } : one,
+    ),
+  };
+
+  it('is lifted out of a text with its words as an item, and put back as it was', () => {
+    const lifted = liftOut(plain, 'text', { block: 0, from: 8, to: 16 });
+    expect(text(lifted)).toBe('Seed is ___ Seed is sealed.');
+    expect(lifted.items).toMatchObject([{ label: 'weighed.', copies: 1 }]);
+    expect(lifted.key).toMatchObject([{ belongs: [lifted.items[0]?.id], need: { rule: 'exactly', n: 1 } }]);
+    const back = putBack(lifted, lifted.zones[0]?.id as never);
+    expect(text(back)).toBe('Seed is weighed. Seed is sealed.');
+    expect([back.items, back.zones, back.key]).toEqual([[], [], []]);
+  });
+
+  it('of words that were lifted before shares their item, which then has two copies', () => {
+    const one = liftOut(plain, 'text', { block: 0, from: 0, to: 4 });
+    const two = liftOut(one, 'text', { block: 0, from: 14, to: 18 });
+    expect(text(two)).toBe('___ is weighed. ___ is sealed.');
+    expect(two.items).toMatchObject([{ label: 'Seed', copies: 2 }]);
+    const back = putBack(two, two.zones[1]?.id as never);
+    expect(text(back)).toBe('___ is weighed. Seed is sealed.');
+    expect(back.items).toMatchObject([{ label: 'Seed', copies: 1 }]);
+  });
+
+  it('leaves the white space around its words where it was, and takes no gap into another', () => {
+    const lifted = liftOut(plain, 'text', { block: 0, from: 4, to: 8 });
+    expect(text(lifted)).toBe('Seed ___ weighed. Seed is sealed.');
+    expect(liftOut(lifted, 'text', { block: 0, from: 0, to: 9 })).toBe(lifted);
+    expect(liftOut(lifted, 'text', { block: 0, from: 4, to: 5 })).toBe(lifted);
+  });
+});

@@ -23,7 +23,7 @@ const INDEXES = ['core', 'server'].map((layer) => ({
   name: `${layer}-by-its-index`,
   severity: 'error',
   from: { path: '^src/', pathNot: [`^src/${layer}/`, '\\.test\\.tsx?$'] },
-  to: { path: `^src/${layer}/`, pathNot: `^src/${layer}/(document/)?index\\.ts$` },
+  to: { path: `^src/${layer}/`, pathNot: `^src/${layer}/((document|kinds)/)?index\\.ts$` },
 }));
 
 module.exports = {

@@ -29,6 +29,7 @@ export { type Responded, respond } from './judge/response';
 export { outlineNow, restIn, standsAt } from './judge/rest';
 export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';
 export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, type TypedAnswer, take } from './judge/take';
+export { readTyped } from './judge/typed';
 export type { Verdict } from './judge/verdict';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';

@@ -1,4 +1,4 @@
-import type { Typed } from '../document/schema';
+import type { Question, Typed } from '../document/schema';
 
 /** Reads a typed text as an item, by index; one more than the last item: none of those accepted; null: nothing was typed. */
 export type Reader = (text: string) => number | null;
@@ -52,4 +52,11 @@ export function distance(a: readonly string[], b: readonly string[]): number {
     lastRow.set(a[i - 1] as string, i);
   }
   return at(a.length, b.length);
+}
+
+/** As what item a text typed into a zone would be read: its id; null: as none of those accepted; undefined: nothing was typed, or the zone is not answered by typing. */
+export function readTyped({ items, zones }: Pick<Question, 'items' | 'zones'>, zone: string, text: string): string | null | undefined {
+  const typed = zones.find(({ id }) => id === zone)?.typed;
+  const read = typed ? readerOf(typed, new Map(items.map(({ id }, i) => [id, i])))(text) : null;
+  return read === null ? undefined : (items[read]?.id ?? null);
 }

@@ -1,6 +1,12 @@
 // The kinds of question at the Bench: what makes and lays out each, over the one document. (It makes documents, so it stands with the schema, which no learner's page loads.)
+
+export { intoPieces, type Pieces } from './build';
+export { type Change, changedTo } from './change';
+export { type Amount, needing, withFrame } from './count';
 export { type Answering, answeredBy, answeringOf, anyOrder, gapText, liftOut, putBack, type Stretch } from './gaps';
 export { LAYOUTS, type Layout, laidOut } from './layouts';
 export { type Listing, readListing } from './listing';
+export { asSpots, decidedBy, doMissesCost, isSpot, missesCost, placesOfSpots } from './mark';
 export { downThePage, FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose, startedWrong } from './propose';
 export { alike } from './sizes';
+export { asCircles, withTrap } from './sort';

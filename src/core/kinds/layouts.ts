@@ -91,7 +91,9 @@ function columns(n: number, layout: Layout, least: number, sizeIn: (w: number) =
   const wanted = layout === 'twoColumns' ? 2 : layout === 'threeColumns' ? 3 : layout === 'trayLeft' ? (n > 3 ? 2 : 1) : Math.min(n, n > 8 ? 4 : n > 4 ? 3 : 4);
   const across = Math.max(1, Math.min(n, wanted));
   const w = Math.max(least, (room.w - (across - 1) * BETWEEN) / across);
-  const { h } = sizeIn(w);
+  // Where there is room they take it, all alike.
+  const rows = Math.ceil(n / across);
+  const h = Math.max(sizeIn(w).h, Math.floor((LEAST_HEIGHT - LEAST_TRAY - MARGIN - room.y - (rows - 1) * (BETWEEN + TITLE)) / rows));
   return Array.from({ length: n }, (_, i) => ({ x: room.x + (i % across) * (w + BETWEEN), y: room.y + Math.floor(i / across) * (h + BETWEEN + TITLE), w, h }));
 }
 

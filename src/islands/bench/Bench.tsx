@@ -26,10 +26,12 @@ const parts = {
   versions: () => import('./versions/Versions'),
   commands: () => import('./commands/CommandPalette'),
   editor: () => import('./rich/Editor'),
+  kind: () => import('./kind/Kind'),
 };
 const Rehearse = lazy(() => parts.rehearse().then((m) => ({ default: m.Rehearse })));
 const Versions = lazy(() => parts.versions().then((m) => ({ default: m.Versions })));
 const CommandPalette = lazy(() => parts.commands().then((m) => ({ default: m.CommandPalette })));
+const Kind = lazy(() => parts.kind().then((m) => ({ default: m.Kind })));
 const SOON_MS = 1200;
 
 /** The workspace where one question is made. */
@@ -83,6 +85,12 @@ export function Bench({ question, revision, keptAt }: { question: Question; revi
 function Panel({ store }: { store: BenchStore }) {
   const station = store((s) => s.station);
   switch (station) {
+    case 'kind':
+      return (
+        <Later onGiveUp={() => store.getState().go('layOut')}>
+          <Kind store={store} />
+        </Later>
+      );
     case 'layOut':
       return <LayOut store={store} />;
     case 'key':

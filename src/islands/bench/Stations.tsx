@@ -5,6 +5,7 @@ import { useFindings } from './proof/useFindings';
 import type { BenchStore, Station } from './store';
 
 const STATIONS: readonly [Station, string][] = [
+  ['kind', 'Kind'],
   ['layOut', 'Lay out'],
   ['key', 'Key'],
   ['behaviour', 'Behaviour'],

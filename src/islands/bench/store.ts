@@ -18,7 +18,7 @@ import {
 } from '../../core';
 import { type Keeper, type Keeping, keeper } from './keeping/keeper';
 
-export type Station = 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
+export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
 /** What a press on the scene does: select and move, or draw a zone or a shape. */
 export type Tool = 'select' | 'rect' | 'ellipse' | 'polygon';
 export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'versions' | 'rename';

@@ -57,6 +57,7 @@ export const COMMANDS: readonly Command[] = [
   { group: 'Stations', words: 'Behaviour', keys: ['Alt+3'], run: go('behaviour') },
   { group: 'Stations', words: 'Words & marks', keys: ['Alt+4'], run: go('words') },
   { group: 'Stations', words: 'Proof', keys: ['Alt+5'], run: go('proof') },
+  { group: 'Stations', words: 'Kind', keys: ['Alt+6'], run: go('kind') },
 
   {
     group: 'Make',

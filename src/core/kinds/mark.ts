@@ -1,0 +1,83 @@
+import type { ItemId, ZoneId } from '../document/ids';
+import { newItem, newZone } from '../document/make';
+import type { Item, Question, Zone } from '../document/schema';
+import { outlineOf } from '../geometry/outline';
+import { middleOf } from '../geometry/space';
+
+/** The floor under the spots, on which a miss falls. */
+export const MISSES = 'misses' as ZoneId;
+const MARKER = { w: 34, h: 34 };
+
+export const isSpot = ({ id, shape }: Zone): boolean => id !== MISSES && shape.type !== 'slot';
+
+/** Makes every zone that stands on the scene a spot to be found: hidden, keyed to the marker, one marker each, which stays where it was let go. */
+export function asSpots(question: Question): Question {
+  const marker = question.items[0] ?? newItem({ id: 'marker' as ItemId, label: 'Marker', size: MARKER });
+  const items: Item[] = question.items.length > 0 ? [...question.items] : [marker];
+  const belongs = items.map(({ id }) => id);
+  const marked = items.map((item): Item => ({ ...item, copies: item.copies === 1 ? 'endless' : item.copies, goesHome: false }));
+  const keyed = new Map(question.key.map((entry) => [entry.zone, entry]));
+  const spots = question.zones.filter(isSpot);
+  return {
+    ...question,
+    kind: 'mark',
+    items: marked,
+    zones: question.zones.map((zone): Zone => (isSpot(zone) ? { ...zone, hidden: true, reach: { rule: 'centre' }, settle: { rule: 'asDropped' } } : zone)),
+    key: [
+      ...spots.map(({ id }) => {
+        const before = keyed.get(id);
+        return {
+          zone: id,
+          belongs: before?.belongs && before.belongs.length > 0 ? before.belongs : [belongs[0] as ItemId],
+          need: { rule: 'exactly' as const, n: 1 },
+          sum: null,
+          sequence: false,
+          weight: before?.weight ?? null,
+          says: before?.says ?? null,
+        };
+      }),
+      ...question.key.filter(({ zone }) => zone === MISSES),
+    ],
+    show: { ...question.show, places: question.show.places.length > 0 ? question.show.places : placesOfSpots(spots) },
+  };
+}
+
+/** The middles of spots as named places, for *As a list* and the keys. Others have to be added, or the list would tell where they are. */
+export function placesOfSpots(zones: readonly Zone[]): Question['show']['places'] {
+  return zones.flatMap((zone, i) => {
+    const box = outlineOf(zone.shape, zone.rotation)?.box;
+    if (!box || zone.ridesOn !== null) return [];
+    const { x, y } = middleOf(box);
+    return [{ label: zone.label || `Place ${i + 1}`, x: Math.round(x), y: Math.round(y) }];
+  });
+}
+
+/** Does a marker that hits nothing count as wrong? A floor under the whole scene takes it then. */
+export function missesCost(question: Question, cost: boolean): Question {
+  const without = { ...question, zones: question.zones.filter(({ id }) => id !== MISSES), key: question.key.filter(({ zone }) => zone !== MISSES) };
+  if (!cost) return without;
+  const { width: w, height } = question.scene;
+  const tray = question.tray?.side === 'bottom' ? question.tray.size : 0;
+  const floor = newZone({
+    id: MISSES,
+    label: 'Misses',
+    shape: { type: 'rect', x: 0, y: 0, w, h: Math.max(1, height - tray) },
+    floor: true,
+    hidden: true,
+    reach: { rule: 'centre' },
+    settle: { rule: 'asDropped' },
+  });
+  return {
+    ...without,
+    zones: [floor, ...without.zones],
+    key: [...without.key, { zone: MISSES, belongs: [], need: { rule: 'exactly', n: 0 }, sum: null, sequence: false, weight: null, says: null }],
+    marks: { ...question.marks, wrongCosts: question.marks.wrongCosts > 0 ? question.marks.wrongCosts : 1 },
+  };
+}
+export const doMissesCost = ({ zones }: Question): boolean => zones.some(({ id }) => id === MISSES);
+
+/** The pointer or the marker's middle decides. */
+export const decidedBy = (question: Question, rule: 'pointer' | 'centre'): Question => ({
+  ...question,
+  zones: question.zones.map((zone): Zone => (zone.hidden ? { ...zone, reach: { rule } } : zone)),
+});

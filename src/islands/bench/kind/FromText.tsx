@@ -1,0 +1,82 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { questionModel } from '../../../core';
+import { FROM_TEXT, type FromText as Kind, type Layout, propose, readListing } from '../../../core/kinds';
+import { MediaFrom, Sketch } from '../../../scene';
+import { Dialog } from '../../../ui/Dialog';
+import { benchMedia } from '../media/source';
+import { Choice } from '../parts/Choice';
+import type { BenchStore } from '../store';
+import { become, KIND_NAMES, LAYOUT_OPTIONS } from './become';
+
+const HOW: Readonly<Record<Kind, string>> = {
+  sort: 'Groups as headings with their entries under them, or two columns: entry and group. Under “None” stands what belongs nowhere.',
+  order: 'One entry a line, in the right order.',
+  gaps: 'A text, or two columns: a sentence and the word to be lifted out of it.',
+  pick: 'One choice a line. Beside each, in a second column, “right” or “wrong”; else the first is right.',
+  label: 'Two columns: a place and its name; or names alone.',
+};
+const isProposable = (kind: string): kind is Kind => (FROM_TEXT as readonly string[]).includes(kind);
+
+/** From a pasted list, table or text to a question that can be rehearsed: proposed, seen, then taken. */
+export function FromText({ store, onClose }: { store: BenchStore; onClose: () => void }) {
+  const question = store((s) => s.question);
+  const [kind, setKind] = useState<Kind>(isProposable(question.kind) ? question.kind : 'sort');
+  const [layout, setLayout] = useState<Layout | null>(null);
+  const [text, setText] = useState('');
+  const settled = useDeferredValue(text);
+  const proposed = useMemo(() => (settled.trim() === '' ? null : propose(question, kind, readListing(settled), layout)), [question, kind, settled, layout]);
+  const replaces = question.items.length + question.zones.length > 0;
+  const take = () => {
+    if (!proposed?.ok) return;
+    const { items, zones } = proposed.question;
+    become(store, () => proposed.question, `${KIND_NAMES[kind]} with ${items.length} items and ${zones.length} zones`);
+    onClose();
+  };
+  return (
+    <Dialog title="From a list or text" onClose={onClose} wide>
+      <Choice label="Kind" options={FROM_TEXT.map((one) => [one, KIND_NAMES[one]] as const)} value={kind} onChoose={setKind} />
+      <label htmlFor="from-text" className="sr-only">
+        List, table or text
+      </label>
+      <textarea
+        id="from-text"
+        data-autofocus
+        rows={7}
+        className="textarea w-full mt-2"
+        aria-describedby="from-text-how"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) take();
+        }}
+      />
+      <p id="from-text-how" className="text-sm text-mute mb-2">
+        {HOW[kind]}
+      </p>
+      {kind !== 'gaps' && <Choice label="Layout" options={LAYOUT_OPTIONS} value={layout} onChoose={setLayout} />}
+      <div className="min-h-64 mt-3 grid place-items-center bg-paper border border-rule p-2 overflow-auto" aria-live="polite">
+        {!proposed && <p className="text-mute">Paste above; what would be made of it stands here.</p>}
+        {proposed && !proposed.ok && <p className="border-l-4 border-brass bg-brass-wash px-3 py-2">{proposed.message}</p>}
+        {proposed?.ok && (
+          <figure>
+            <MediaFrom source={benchMedia(question.media)}>
+              <Sketch question={proposed.question} width={Math.min(560, Math.round((300 * proposed.question.scene.width) / proposed.question.scene.height))} />
+            </MediaFrom>
+            <figcaption className="figures text-sm text-mute text-center mt-1">
+              {proposed.question.items.length} items · {proposed.question.zones.length} zones · {questionModel(proposed.question).entries.length} keyed
+            </figcaption>
+          </figure>
+        )}
+      </div>
+      <div className="flex items-center justify-end gap-2 mt-4">
+        {replaces && <p className="text-sm text-mute grow">It takes the place of the items, zones and key that are there. Undo brings them back.</p>}
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Cancel
+        </button>
+        <button type="button" className="btn btn-primary" onClick={take} disabled={!proposed?.ok}>
+          Take it
+        </button>
+      </div>
+    </Dialog>
+  );
+}

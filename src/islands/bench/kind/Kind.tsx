@@ -1,0 +1,124 @@
+import { ClipboardPaste } from 'lucide-react';
+import { useState } from 'react';
+import type { Question } from '../../../core';
+import { changedTo, laidOut } from '../../../core/kinds';
+import { Dialog } from '../../../ui/Dialog';
+import { Choice } from '../parts/Choice';
+import { Section } from '../parts/Section';
+import type { BenchStore } from '../store';
+import { BuildEditor } from './BuildEditor';
+import { become, KIND_NAMES, KIND_WORDS, LAYOUT_NAMES, LAYOUT_OPTIONS } from './become';
+import { CountEditor } from './CountEditor';
+import { FromText } from './FromText';
+import { GapsEditor } from './GapsEditor';
+import { LabelEditor } from './LabelEditor';
+import { MarkEditor } from './MarkEditor';
+import { OrderEditor } from './OrderEditor';
+import { PickEditor } from './PickEditor';
+import { SortEditor } from './SortEditor';
+
+const EDITORS: Readonly<Record<Question['kind'], ((props: { store: BenchStore }) => React.ReactNode) | null>> = {
+  sort: SortEditor,
+  label: LabelEditor,
+  mark: MarkEditor,
+  gaps: GapsEditor,
+  order: OrderEditor,
+  count: CountEditor,
+  build: BuildEditor,
+  pick: PickEditor,
+  free: null,
+};
+
+/** The kind of a question: its own editor, ways to lay it out, and another kind. */
+export function Kind({ store }: { store: BenchStore }) {
+  const kind = store((s) => s.question.kind);
+  const canBeLaid = store((s) => s.question.items.length > 0 && s.question.zones.every(({ hidden }) => !hidden));
+  const [pasting, setPasting] = useState(false);
+  const Editor = EDITORS[kind];
+  return (
+    <>
+      <h2 className="text-lg mb-1">
+        {KIND_NAMES[kind]} <span className="font-sans font-normal text-base text-mute">{KIND_WORDS[kind]}</span>
+      </h2>
+      <div className="flex flex-wrap gap-2 pb-2 border-b border-rule">
+        <button type="button" className="btn btn-edge btn-sm" onClick={() => setPasting(true)}>
+          <ClipboardPaste size={15} aria-hidden /> From a list or text…
+        </button>
+        <ChangeKind store={store} />
+      </div>
+      {Editor && <Editor store={store} />}
+      {canBeLaid && (
+        <Section title="Layout">
+          <Choice
+            label="Lay out as"
+            options={LAYOUT_OPTIONS}
+            value={null}
+            onChoose={(layout) => become(store, (question) => laidOut(question, layout), `Laid out: ${LAYOUT_NAMES[layout]}`)}
+          />
+          <p className="text-sm text-mute mt-1">Everything is measured and fits. The key stays as it is; Undo brings the old places back.</p>
+        </Section>
+      )}
+      {pasting && <FromText store={store} onClose={() => setPasting(false)} />}
+    </>
+  );
+}
+
+/** Another kind: what would be lost is said before it is done. */
+function ChangeKind({ store }: { store: BenchStore }) {
+  const [to, setTo] = useState<Question['kind'] | null>(null);
+  const question = store((s) => s.question);
+  const change = to && changedTo(question, to);
+  const choose = (kind: Question['kind']) => {
+    const next = changedTo(store.getState().question, kind);
+    if (next && next.lost.length === 0) become(store, () => next.question, `Now ${KIND_NAMES[kind]}`);
+    else setTo(kind);
+  };
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        <span className="sr-only">Kind of question</span>
+        <select className="select select-sm" value={question.kind} onChange={(event) => choose(event.target.value as Question['kind'])}>
+          {(Object.keys(KIND_NAMES) as Question['kind'][]).map((kind) => (
+            <option key={kind} value={kind}>
+              {KIND_NAMES[kind]}: {KIND_WORDS[kind]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {to && (
+        <Dialog title={`Make it ${KIND_NAMES[to]}?`} onClose={() => setTo(null)}>
+          {change ? (
+            <>
+              <p>Words, pictures and rules of the items are kept, with the prompt, tries, hints and marks. These are not:</p>
+              <ul className="list-disc ps-6 my-2">
+                {change.lost.map((words) => (
+                  <li key={words}>{words}</li>
+                ))}
+              </ul>
+            </>
+          ) : (
+            <p>Nothing of that kind can be made of what is there. Give it items and a key first, or begin with a list.</p>
+          )}
+          <div className="flex justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setTo(null)}>
+              Leave it as it is
+            </button>
+            {change && (
+              <button
+                type="button"
+                className="btn btn-primary"
+                data-autofocus
+                onClick={() => {
+                  become(store, () => change.question, `Now ${KIND_NAMES[to]}`);
+                  setTo(null);
+                }}
+              >
+                Make it {KIND_NAMES[to]}
+              </button>
+            )}
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

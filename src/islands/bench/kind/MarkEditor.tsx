@@ -1,0 +1,140 @@
+import { setCopies, setQuestion, setZone, type Zone } from '../../../core';
+import { asSpots, decidedBy, doMissesCost, isSpot, missesCost, placesOfSpots } from '../../../core/kinds';
+import { Choice } from '../parts/Choice';
+import { Section } from '../parts/Section';
+import { NumberSetting, Setting } from '../parts/Setting';
+import { Typed } from '../parts/Typed';
+import type { BenchStore } from '../store';
+import { become } from './become';
+
+/** Spots to be found: what finds them, what a miss comes to, and the places a list offers. */
+export function MarkEditor({ store }: { store: BenchStore }) {
+  const question = store((s) => s.question);
+  const spots = question.zones.filter(isSpot);
+  const hidden = spots.filter((zone) => zone.hidden);
+  const markers = question.items;
+  const act = store.getState().do;
+  const now = () => store.getState().question;
+  const { places } = question.show;
+  const setPlaces = (next: typeof places) => act(setQuestion(now(), 'show', { ...now().show, places: next }));
+  return (
+    <>
+      <Section title="Spots" note={String(spots.length)}>
+        <p className="text-mute mb-1">Draw zones over the picture with the tools above the scene (or add and type them); then make them spots.</p>
+        <button type="button" className="btn btn-edge btn-sm" disabled={spots.length === 0} onClick={() => become(store, asSpots, 'Every zone is a spot')}>
+          Make every zone a spot
+        </button>
+        <ul className="mt-2">
+          {spots.map((zone) => (
+            <li key={zone.id} className="flex items-center gap-2 border-b border-rule py-0.5">
+              <span className="grow" dir="auto">
+                {zone.label || zone.id}
+              </span>
+              <label className="flex items-center gap-2 text-sm">
+                <input type="checkbox" className="checkbox checkbox-xs" checked={zone.hidden} onChange={(event) => act(setZone(now(), zone.id, 'hidden', event.target.checked))} />
+                hidden
+              </label>
+            </li>
+          ))}
+        </ul>
+      </Section>
+      {hidden.length > 0 && (
+        <>
+          <Section title="Markers">
+            {markers.map((item) => (
+              <Setting key={item.id} label={item.label || item.id}>
+                <NumberSetting
+                  label={`How many of ${item.label || item.id} there are`}
+                  value={item.copies === 'endless' ? null : item.copies}
+                  least={1}
+                  most={500}
+                  whole
+                  empty="endless"
+                  onSet={(n) => act(setCopies(now(), [item.id], n ?? 'endless'))}
+                />
+              </Setting>
+            ))}
+            <Choice
+              label="Decides"
+              options={[
+                ['centre', 'the marker’s middle'],
+                ['pointer', 'the pointer'],
+              ]}
+              value={deciding(hidden)}
+              onChoose={(rule) => become(store, (q) => decidedBy(q, rule), 'Set')}
+            />
+          </Section>
+          <Section title="A miss">
+            <label className="flex items-center gap-2 py-0.5">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={markers.every(({ goesHome }) => goesHome)}
+                onChange={(event) => become(store, (q) => ({ ...q, items: q.items.map((item) => ({ ...item, goesHome: event.target.checked })) }), 'Set')}
+              />
+              is seen at once: the marker goes back
+            </label>
+            <label className="flex items-center gap-2 py-0.5">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={doMissesCost(question)}
+                onChange={(event) => become(store, (q) => missesCost(q, event.target.checked), 'Set')}
+              />
+              costs: markers beside every spot count as wrong
+            </label>
+          </Section>
+          <Section title="Places by name" note={String(places.length)}>
+            <p className="text-sm text-mute mb-1">As a list and with the keys a learner chooses among these. Add some where there is no spot, or the list tells all.</p>
+            {places.map((place, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a place has no other name than what can be typed
+              <div key={i} className="flex gap-1 py-0.5">
+                <Typed
+                  label={`Name of place ${i + 1}`}
+                  className="input input-sm grow min-w-0"
+                  value={place.label}
+                  onTyped={(words) => setPlaces(places.map((one, j) => (i === j ? { ...one, label: words } : one)))}
+                />
+                {(['x', 'y'] as const).map((axis) => (
+                  <Typed
+                    key={axis}
+                    label={`${axis} of place ${i + 1}`}
+                    className="input input-sm figures w-16"
+                    value={String(place[axis])}
+                    problem={(words) => (words.trim() !== '' && Number.isFinite(Number(words)) ? null : 'A number is needed')}
+                    onTyped={(words) => setPlaces(places.map((one, j) => (i === j ? { ...one, [axis]: Number(words) } : one)))}
+                  />
+                ))}
+                <button type="button" className="btn btn-quiet btn-xs" aria-label={`Take place ${i + 1} away`} onClick={() => setPlaces(places.filter((_, j) => j !== i))}>
+                  ×
+                </button>
+              </div>
+            ))}
+            <div className="flex gap-2 mt-1">
+              <button
+                type="button"
+                className="btn btn-edge btn-xs"
+                onClick={() => setPlaces([...places, { label: `Place ${places.length + 1}`, x: Math.round(question.scene.width / 2), y: Math.round(question.scene.height / 2) }])}
+              >
+                Add a place
+              </button>
+              <button
+                type="button"
+                className="btn btn-edge btn-xs"
+                onClick={() => setPlaces([...places, ...placesOfSpots(hidden).filter(({ x, y }) => !places.some((one) => one.x === x && one.y === y))])}
+              >
+                Take the spots’ middles
+              </button>
+            </div>
+          </Section>
+        </>
+      )}
+    </>
+  );
+}
+
+function deciding(spots: readonly Zone[]): 'centre' | 'pointer' | null {
+  const rules = new Set(spots.map(({ reach }) => reach.rule));
+  const [rule] = rules;
+  return rules.size === 1 && (rule === 'centre' || rule === 'pointer') ? rule : null;
+}

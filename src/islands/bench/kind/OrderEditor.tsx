@@ -1,0 +1,148 @@
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { type ItemId, itemOf, type Marks, type Question, questionModel, respond, setQuestion } from '../../../core';
+import { freshId, newItem } from '../../../core/document';
+import { alike, downThePage, startedWrong } from '../../../core/kinds';
+import { Choice } from '../parts/Choice';
+import { Section } from '../parts/Section';
+import { Typed } from '../parts/Typed';
+import type { BenchStore } from '../store';
+import { become } from './become';
+
+const RULES: readonly (readonly [Marks['sequenceRule'], string])[] = [
+  ['exactPosition', 'each in its place'],
+  ['adjacentPairs', 'neighbours'],
+  ['longestRun', 'longest run'],
+  ['pairsInOrder', 'pairs in order'],
+  ['allOrNothing', 'all or nothing'],
+];
+
+/** The right order, the order it begins with, and what parts of it earn. */
+export function OrderEditor({ store }: { store: BenchStore }) {
+  const question = store((s) => s.question);
+  const sequence = question.key.find((entry) => entry.sequence);
+  const order = sequence?.belongs ?? [];
+  const zone = question.zones.find(({ id }) => id === sequence?.zone);
+  const name = (id: string) => question.items.find((item) => item.id === id)?.label ?? id;
+  const setOrder = (next: readonly ItemId[]) =>
+    become(store, (now) => startedWrong({ ...now, key: now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...next] } : entry)) }), 'The order is changed');
+  const swap = (i: number, j: number) => {
+    const next = [...order];
+    [next[i], next[j]] = [next[j] as ItemId, next[i] as ItemId];
+    setOrder(next);
+  };
+  const addEntry = (label: string, outside: boolean) =>
+    become(
+      store,
+      (now) => {
+        const id = freshId('item', new Set<string>(now.items.map((item) => item.id))) as ItemId;
+        const items = [...now.items, newItem({ id, label })];
+        const key = outside ? now.key : now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...(entry.belongs ?? []), id] } : entry));
+        return downThePage(startedWrong(alike({ ...now, items, key })));
+      },
+      `${label} is added`,
+    );
+  if (!sequence || !zone) return <p className="py-2 text-mute">There is no order yet: begin with “From a list or text…”, an entry a line, in the right order.</p>;
+  const along = zone.settle.rule === 'row' || zone.settle.rule === 'grid';
+  const outside = question.items.filter(({ id }) => !order.includes(id));
+  return (
+    <>
+      <Section title="The right order" note={String(order.length)}>
+        <ol>
+          {order.map((id, i) => (
+            <li key={id} className="flex items-center gap-1 border-b border-rule py-0.5">
+              <span className="figures text-mute w-6">{i + 1}</span>
+              <span className="grow" dir="auto">
+                {name(id)}
+              </span>
+              <button type="button" className="bench-tool" disabled={i === 0} aria-label={`Move ${name(id)} up`} onClick={() => swap(i, i - 1)}>
+                <ArrowUp size={14} aria-hidden />
+              </button>
+              <button type="button" className="bench-tool" disabled={i === order.length - 1} aria-label={`Move ${name(id)} down`} onClick={() => swap(i, i + 1)}>
+                <ArrowDown size={14} aria-hidden />
+              </button>
+            </li>
+          ))}
+        </ol>
+        <Typed
+          label="Another entry of the order"
+          placeholder="another entry"
+          className="input input-sm w-full mt-1"
+          value=""
+          onTyped={(label) => label.trim() && addEntry(label.trim(), false)}
+        />
+        <p className="mt-2">
+          {outside.length === 0 ? <span className="text-mute">No entry belongs outside.</span> : `Belongs outside: ${outside.map(({ label }) => label).join(', ')}`}
+        </p>
+        <Typed
+          label="An entry that belongs outside"
+          placeholder="one that belongs outside"
+          className="input input-sm w-full mt-1"
+          value=""
+          onTyped={(label) => label.trim() && addEntry(label.trim(), true)}
+        />
+      </Section>
+      <Section title="How it begins">
+        <Choice
+          label="Direction"
+          options={[
+            ['down', 'down the page'],
+            ['along', 'along a line'],
+          ]}
+          value={along ? 'along' : 'down'}
+          onChoose={(way) => become(store, (now) => (way === 'down' ? downThePage(now) : alongALine(now)), way === 'down' ? 'Down the page' : 'Along a line')}
+        />
+        <p className="mt-1">
+          {question.start ? question.start.placements.map(({ item }) => name(item)).join(' · ') : <span className="text-mute">Everything waits in the tray.</span>}
+        </p>
+        <div className="flex gap-2 mt-1">
+          <button type="button" className="btn btn-edge btn-xs" onClick={() => become(store, (now) => startedWrong(now, String(Date.now())), 'Another order to begin with')}>
+            Draw another beginning
+          </button>
+        </div>
+      </Section>
+      <Section title="Marks for a part of it">
+        <Choice
+          label="Counts"
+          options={RULES}
+          value={question.marks.sequenceRule}
+          onChoose={(sequenceRule) => store.getState().do(setQuestion(store.getState().question, 'marks', { ...store.getState().question.marks, sequenceRule }))}
+        />
+        <p className="mt-1 text-mute">{exampleOf(question, order, name)}</p>
+      </Section>
+    </>
+  );
+}
+
+/** What an answer earns in which only the first two are the wrong way round, by the core. */
+function exampleOf(question: Question, order: readonly ItemId[], name: (id: string) => string): string {
+  const [first, second, ...others] = order;
+  const zone = question.key.find((entry) => entry.sequence)?.zone;
+  if (!first || !second || !zone) return '';
+  const model = questionModel(question);
+  const answer = respond(model, { placements: [second, first, ...others].map((item) => ({ item, zone })) });
+  if (!answer.ok) return '';
+  return `With “${name(first)}” and “${name(second)}” the wrong way round and all else right: ${answer.judged.mark} of ${answer.judged.max}.`;
+}
+
+/** The order along one line, in a box as wide as all of them. */
+function alongALine(question: Question): Question {
+  const sized = alike(question, 180);
+  const [model, sequence] = [questionModel(sized), sized.key.find((entry) => entry.sequence)];
+  const index = model.zoneAt.get(sequence?.zone ?? '');
+  const held = index === undefined ? 0 : (model.start.zones[index]?.map(itemOf).length ?? 0);
+  const n = Math.max(held, sequence?.belongs?.length ?? 0);
+  const [w, h] = [Math.max(...sized.items.map(({ size }) => size.w)), Math.max(...sized.items.map(({ size }) => size.h))];
+  const gap = 14;
+  const extra = sized.items.length - n;
+  const band = extra > 0 ? h + 16 : 0;
+  const width = Math.max(720, n * (w + gap) + gap + 56);
+  return {
+    ...sized,
+    scene: { width, height: h + 2 * gap + 120 + band },
+    tray: extra > 0 ? { side: 'bottom', size: band, order: 'shuffled' } : null,
+    zones: sized.zones.map((zone) =>
+      zone.id === sequence?.zone ? { ...zone, settle: { rule: 'row', gap }, shape: { type: 'rect', x: 28, y: 48, w: width - 56, h: h + 2 * gap } } : zone,
+    ),
+    items: sized.items.map((item) => ({ ...item, home: null })),
+  };
+}

@@ -6,6 +6,7 @@ export type Kept = Readonly<Record<string, Pick<Medium, 'hash' | 'kind' | 'weigh
 type Fields = Record<string, unknown>;
 
 const ID = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b';
+export const idOf = (number: number): string => `${ID}${String(number).padStart(4, '0')}`;
 const OWN = { source: 'Drawn for Tarn Hollow Seed Bank', licence: 'CC0' };
 const DESCRIPTIONS: Readonly<Record<string, string>> = {
   bean: 'A germinating bean: roots below the ground, above it a stem between two halves of the seed, with two leaves at its top',
@@ -16,6 +17,7 @@ const DESCRIPTIONS: Readonly<Record<string, string>> = {
   acorn: 'An acorn',
   poppy: 'A poppy head',
   chestnut: 'A chestnut',
+  marker: 'A round marker',
   gloves: 'A glove',
   coat: 'A coat',
   dryer: 'A steady rush of air',
@@ -24,14 +26,14 @@ const DESCRIPTIONS: Readonly<Record<string, string>> = {
   click: 'A click',
 };
 
-const say = (text: string) => ({ text: richFromPlain(text) });
-const rect = (x: number, y: number, w: number, h: number) => ({ type: 'rect', x, y, w, h });
+export const say = (text: string) => ({ text: richFromPlain(text) });
+export const rect = (x: number, y: number, w: number, h: number) => ({ type: 'rect', x, y, w, h });
 const slug = (label: string) => label.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-');
 const item = (label: string, more: Fields = {}): Fields => ({ id: slug(label), label, size: { w: 135, h: 49 }, ...more });
-const zone = (label: string, shape: Fields, more: Fields = {}): Fields => ({ id: slug(label), label, shape, settle: { rule: 'grid', gap: 20 }, ...more });
+export const zone = (label: string, shape: Fields, more: Fields = {}): Fields => ({ id: slug(label), label, shape, settle: { rule: 'grid', gap: 20 }, ...more });
 const all = (place: string, ...belongs: string[]) => ({ zone: slug(place), belongs: belongs.map(slug), need: { rule: 'all' } });
 const trap = (place: string) => ({ zone: slug(place), belongs: [], need: { rule: 'exactly', n: 0 } });
-const picture = (id: string, x: number, y: number, w: number, h: number): Fields => ({
+export const picture = (id: string, x: number, y: number, w: number, h: number): Fields => ({
   type: 'picture',
   id,
   label: DESCRIPTIONS[id]?.split(/[:,]/)[0] ?? id,
@@ -44,7 +46,7 @@ const picture = (id: string, x: number, y: number, w: number, h: number): Fields
 const small = { settle: { rule: 'anchor', at: 'middle', gap: 0 }, capacity: 1, whenFull: 'swap', reach: { rule: 'centre' } };
 
 /** A question about drawings and sounds by their names. */
-function question(number: number, title: string, prompt: string, fields: Fields, kept: Kept): Question {
+export function question(number: number, title: string, prompt: string, fields: Fields, kept: Kept): Question {
   const text = JSON.stringify(fields);
   const media = Object.fromEntries(
     Object.entries(kept).flatMap(([name, medium]) => (text.includes(`"${name}"`) ? [[name, { ...medium, ...OWN, description: DESCRIPTIONS[name] }]] : [])),
@@ -52,7 +54,7 @@ function question(number: number, title: string, prompt: string, fields: Fields,
   const parsed = parseQuestion({
     format: 'vault-drop/question',
     version: 1,
-    id: `${ID}${String(number).padStart(4, '0')}`,
+    id: idOf(number),
     title,
     kind: 'sort',
     scene: { width: 960, height: 540 },
@@ -207,7 +209,7 @@ export function demoQuestions(kept: Kept): Question[] {
       marks: { max: 3, rule: 'perZone' },
     }),
     make(10, 'The way of a seed', 'Lay the steps in their order, the first at the top.', {
-      kind: 'free',
+      kind: 'order',
       tray: { side: 'left', size: 320, order: 'shuffled' },
       zones: [zone('From sack to freezer', rect(400, 40, 480, 460), { settle: { rule: 'column', gap: 24 } })],
       items: ['Freezing', 'Sealing', 'Testing', 'Cleaning', 'Drying'].map((label) => item(label, { size: { w: 240, h: 56 } })),

@@ -20,6 +20,7 @@ import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
+import { kindQuestions } from './kinds';
 import { demoQuestions, type Kept } from './made';
 
 /** The demo's course and its release: fixed, so that tests and links find them. */
@@ -27,8 +28,11 @@ const COURSE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101';
 const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201';
 const SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0301';
 const SET_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
-/** The questions of the demo's set, by the ends of their ids. */
+const KINDS_SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0302';
+const KINDS_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0203';
+/** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
+const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024'];
 
 function must<T>(result: Result<T>): T {
   if (!result.ok) throw new Error(`${result.code} ${JSON.stringify(result.problems ?? '')}`);
@@ -59,7 +63,20 @@ async function keepMedia(as: As<Teacher>): Promise<Kept> {
     );
     kept.push([basename(file, extname(file)), { hash, kind, weight }]);
   }
+  for (const [i, bytes] of pieces(readFileSync(join(mediaFolder, 'rack.svg'), 'utf8'), 2, 3).entries()) {
+    const { hash, kind, weight } = must(await takeMedium(as, { name: `rack-${i + 1}.svg`, claimed: 'image/svg+xml', bytes, room: { width: 960, height: 540 } }));
+    kept.push([`rack-${i + 1}`, { hash, kind, weight }]);
+  }
   return Object.fromEntries(kept);
+}
+
+/** A drawing cut by a grid: each piece is the same drawing, seen through a part of its view box. */
+function pieces(svg: string, rows: number, columns: number): Buffer[] {
+  const [, width = '1', height = '1'] = /viewBox="0 0 (\d+) (\d+)"/.exec(svg) ?? [];
+  const [w, h] = [Number(width) / columns, Number(height) / rows];
+  return Array.from({ length: rows * columns }, (_, i) =>
+    Buffer.from(svg.replace(/viewBox="[^"]+" width="\d+" height="\d+"/, `viewBox="${(i % columns) * w} ${Math.floor(i / columns) * h} ${w} ${h}" width="${w}" height="${h}"`)),
+  );
 }
 
 /** A learner of some skill sorts the items, checks, and mends what was wrong, as long as there are tries. */
@@ -99,14 +116,20 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
     const { id } = must(await makeLearner(odile, COURSE, { name, username, password: DEMO_PASSWORD }));
     learners.push({ ...app, person: { id, name, username, role: 'learner' } });
   }
-  const questions = [...readQuestions(), ...demoQuestions(await keepMedia(odile))];
+  const media = await keepMedia(odile);
+  const questions = [...readQuestions(), ...demoQuestions(media), ...kindQuestions(media)];
   for (const question of questions) must(await keepNew(odile, question));
   const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
   must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
-  must(await makeSet(odile, SET, 'Drying and storing'));
-  const inSet = IN_SET.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
-  must(await keepSet(odile, SET, { title: 'Drying and storing', goBack: true, questions: inSet }));
-  must(await publish(odile, { id: SET_RELEASE, courseId: COURSE, setId: SET }));
+  const sets = [
+    [SET, SET_RELEASE, 'Drying and storing', IN_SET],
+    [KINDS_SET, KINDS_RELEASE, 'From the germination room', IN_KINDS_SET],
+  ] as const;
+  for (const [set, release, title, ends] of sets) {
+    must(await makeSet(odile, set, title));
+    must(await keepSet(odile, set, { title, goBack: true, questions: ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id)) }));
+    must(await publish(odile, { id: release, courseId: COURSE, setId: set }));
+  }
   // The three accounts on the sign-in page have everything before them; the others have sat.
   const start = Date.now() - 26 * 3_600_000;
   for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.45 + 0.07 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { kindQuestions } from '../demo/kinds';
 import { demoQuestions, type Kept } from '../demo/made';
 import { findings, prove, questionModel } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
@@ -72,7 +73,8 @@ describe('the demo', () => {
       { hash: 'a'.repeat(64), kind: file.endsWith('.wav') ? 'sound' : 'picture', weight: 1000 },
     ]),
   );
-  it.each(demoQuestions(kept).map((question) => [question.title, question] as const))('%s is as it should be', (title, question) => {
+  const pieced: Kept = { ...kept, ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((n) => [`rack-${n}`, { hash: String(n).repeat(64), kind: 'picture', weight: 1000 }])) };
+  it.each([...demoQuestions(kept), ...kindQuestions(pieced)].map((question) => [question.title, question] as const))('%s is as it should be', (title, question) => {
     const { solvable, findings: found } = prove(questionModel(question), 3000, { now: () => performance.now() });
     const severe = found.filter(({ severity }) => severity !== 'note');
     if (title.startsWith('Faulty')) expect([solvable, severe.filter(({ severity }) => severity === 'error').length]).toEqual([false, 5]);

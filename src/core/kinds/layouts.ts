@@ -1,9 +1,10 @@
-import type { Fixture, Question, Tray, Zone } from '../document/schema';
+import type { Fixture, Item, Question, Tray, Zone } from '../document/schema';
 import { rectOutline } from '../geometry/outline';
 import type { Extent } from '../geometry/settle';
 import type { Box } from '../geometry/space';
 import { questionModel } from '../judge/model';
 import { widthForTitle } from '../proof/text/labels';
+import { servesTypedOnly } from '../sitting/learnerEdition';
 
 /** Ways to lay a question out: where its zones stand, and where its tray is. */
 export const LAYOUTS = ['trayBelow', 'trayLeft', 'twoColumns', 'threeColumns', 'ring', 'stair'] as const;
@@ -39,7 +40,7 @@ export function laidOut(question: Question, layout: Layout): Question {
     const columns = Math.max(1, Math.floor((w - gap) / (cell.w + gap)));
     return { w, h: Math.max(LEAST_ZONE.h, Math.ceil(need / columns) * (cell.h + gap) + gap) };
   };
-  const lying = question.items.filter(({ stays }) => !stays).length;
+  const lying = question.items.filter((item) => waits(question, item)).length;
   const side = layout === 'trayLeft' && lying > 0 ? sideTray(lying, cell) : 0;
   const above = heightAbove(question, layout);
   const room = { x: side + MARGIN, y: above + MARGIN + TITLE, w: WIDTH - side - 2 * MARGIN };
@@ -50,10 +51,10 @@ export function laidOut(question: Question, layout: Layout): Question {
         ? stair(zones.length, sizeIn(least), room)
         : columns(zones.length, layout, least, sizeIn, room);
   const right = Math.max(WIDTH - MARGIN, ...boxes.map(({ x, w }) => x + w));
-  const below = Math.max(room.y, ...boxes.map(({ y, h }) => y + h)) + MARGIN;
+  const below = boxes.length > 0 ? Math.max(...boxes.map(({ y, h }) => y + h)) + MARGIN : above + MARGIN;
   const width = right + MARGIN;
   const staying = stayingBelow(question, width, below);
-  const floor = Math.max(staying.below, LEAST_HEIGHT - LEAST_TRAY);
+  const floor = boxes.length > 0 ? Math.max(staying.below, LEAST_HEIGHT - LEAST_TRAY) : staying.below;
   const tray: Tray | null =
     lying === 0 ? null : side > 0 ? { side: 'left', size: side, order: order(question) } : { side: 'bottom', size: bandFor(lying, cell, width), order: order(question) };
   const height = tray?.side === 'bottom' ? floor + tray.size : Math.max(floor, side > 0 ? rowsIn(lying, side, cell) * (cell.h + TRAY_GAP) + TRAY_GAP : 0);
@@ -71,6 +72,14 @@ export function laidOut(question: Question, layout: Layout): Question {
     items: question.items.map((item) => ({ ...item, home: item.stays ? (staying.at.get(item.id) ?? null) : null })),
     fixtures: fixturesPlaced(question, layout, width, boxes),
   };
+}
+
+/** Does an item wait in the tray? Not what is picked in its place, nor what stands in menus or for what is typed alone. */
+function waits({ zones, key }: Question, { id, stays, family }: Item): boolean {
+  if (stays) return false;
+  const open = zones.filter(({ typed, menu, shape, family: takes }) => !typed && !(menu && shape.type === 'slot') && (takes === null || takes === family));
+  if (open.length > 0) return !servesTypedOnly({ zones, key }).has(id);
+  return zones.every(({ typed, menu }) => !typed && !menu);
 }
 
 const order = ({ tray }: Question): Tray['order'] => tray?.order ?? 'shuffled';
@@ -174,6 +183,7 @@ function stayingBelow({ items }: Question, width: number, from: number): { reado
   if (staying.length === 0) return { at, below: from };
   const cell = { w: Math.max(...staying.map(({ size }) => size.w)), h: Math.max(...staying.map(({ size }) => size.h)) };
   const across = Math.max(1, Math.min(staying.length > 4 ? 2 : 1, Math.floor((width - 2 * MARGIN + BETWEEN) / (cell.w + BETWEEN))));
-  for (const [i, item] of staying.entries()) at.set(item.id, { x: MARGIN + (i % across) * (cell.w + BETWEEN), y: from + Math.floor(i / across) * (cell.h + TEXT_GAP) });
+  const left = Math.round((width - across * (cell.w + BETWEEN) + BETWEEN) / 2);
+  for (const [i, item] of staying.entries()) at.set(item.id, { x: left + (i % across) * (cell.w + BETWEEN), y: from + Math.floor(i / across) * (cell.h + TEXT_GAP) });
   return { at, below: from + Math.ceil(staying.length / across) * (cell.h + TEXT_GAP) + MARGIN };
 }

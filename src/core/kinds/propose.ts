@@ -113,7 +113,7 @@ function order(question: Question, { rows }: Listing, layout: Layout | null): Pr
       { sequence: true },
     ),
   ];
-  const made = alike({ ...question, items, zones: [zone], key, marks: { ...question.marks, sequenceRule: 'pairsInOrder' } }, WIDE_TAG);
+  const made = alike({ ...question, items, zones: [zone], key }, WIDE_TAG);
   return { ok: true, question: downThePage(startedWrong(made), layout) };
 }
 
@@ -142,18 +142,25 @@ export function downThePage(question: Question, layout: Layout | null = null): Q
   };
 }
 
-/** An order begins with its entries in their zone, never rightly: drawn anew until none of the key's sequences stands there. */
+/**
+ * An order begins with its entries in their zone, none of them where it belongs (a derangement), so that whoever moves nothing earns nothing. The items are listed as they
+ * lie, so that their list does not tell the order.
+ */
 export function startedWrong(question: Question, seed = 'start'): Question {
   const sequence = question.key.find((one) => one.sequence);
   const belongs = sequence?.belongs ?? [];
   if (!sequence || belongs.length < 2) return question;
   const next = random(seedOf(`${question.id} ${seed}`));
   let turn = belongs.map((_, i) => i);
-  for (let tries = 0; tries < MOST_DRAWS && turn.every((at, i) => at === i); tries++) turn = shuffled(belongs.length, next);
-  if (turn.every((at, i) => at === i)) turn = [...turn.slice(1), 0];
-  return { ...question, start: { placements: turn.map((at) => ({ item: belongs[at] as ItemId, copy: 0, zone: sequence.zone })) } };
+  for (let tries = 0; tries < MOST_DRAWS && turn.some((at, i) => at === i); tries++) turn = shuffled(belongs.length, next);
+  // By the draw's own chance (1/e each time) this is never needed but for a short order.
+  if (turn.some((at, i) => at === i)) turn = belongs.map((_, i) => (i + 1) % belongs.length);
+  const lying = turn.map((at) => belongs[at] as ItemId);
+  const lies = new Set<string>(lying);
+  const items = [...lying.flatMap((id) => question.items.filter((item) => item.id === id)), ...question.items.filter(({ id }) => !lies.has(id))];
+  return { ...question, items, start: { placements: lying.map((item) => ({ item, copy: 0, zone: sequence.zone })) } };
 }
-const MOST_DRAWS = 20;
+const MOST_DRAWS = 60;
 
 const TEXT_WIDTH = 904;
 const FONT = 18;
@@ -242,11 +249,12 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
     ),
   ];
   const made = alike({ ...question, items, zones: [zone], key, tray: null, marks: { ...question.marks, wrongCosts: single ? 0 : 1 } }, WIDE_TAG);
-  const padded = { ...made, items: made.items.map((item) => ({ ...item, size: { ...item.size, w: item.size.w + PICK_MARK } })) };
+  const padded = { ...made, items: made.items.map((item) => ({ ...item, size: { ...item.size, w: Math.max(LEAST_CHOICE, item.size.w + PICK_MARK) } })) };
   return { ok: true, question: laidOut(padded, layout ?? 'trayBelow') };
 }
 /** The notch at the start of what is picked. */
 const PICK_MARK = 32;
+const LEAST_CHOICE = 300;
 
 function label(question: Question, { rows }: Listing, layout: Layout | null): Proposed {
   const lines = rows.map(([first = '', second = '']) => (second === '' ? { place: '', name: first } : { place: first, name: second })).filter(({ name }) => name !== '');

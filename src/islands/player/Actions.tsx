@@ -32,7 +32,10 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const now = tries + (ended || told?.try ? 0 : 1);
   const onLand = view.question.judging === 'onLand';
-  const counts = [limit === null ? `try ${now}` : `try ${now} of ${limit}`, ...(show.count ? [endless ? `${placed} placed` : `${placed} of ${all} placed`] : [])];
+  const counts = [
+    limit === null ? `try ${now}` : `try ${now} of ${limit}`,
+    ...(show.count ? [endless ? `${placed} placed` : items.every(({ stays }) => stays) ? `${placed} picked` : `${placed} of ${all} placed`] : []),
+  ];
   return (
     <div className="flex flex-wrap items-center gap-3 mt-4">
       {!ended && !goes && !onLand && !showsModel && (

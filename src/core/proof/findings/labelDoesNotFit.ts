@@ -9,9 +9,9 @@ export const labelDoesNotFit: FindingRule = ({ model }) => {
   const tooLong = question.items.flatMap((item, i) =>
     boxForWords(question, item) ? [{ where: [itemId(model, i)], message: `The words of ${itemNamed(model, i)} do not fit its box.`, mend }] : [],
   );
-  const titles = question.zones.flatMap(({ label, look }, z) => {
+  const titles = question.zones.flatMap(({ label, look, hidden }, z) => {
     const box = model.zones[z]?.outline?.box;
-    if (!box || widthForTitle(question, label, look) <= box.w) return [];
+    if (!box || hidden || widthForTitle(question, label, look) <= box.w) return [];
     return [{ where: [zoneId(model, z)], message: `The title of ${zoneNamed(model, z)} does not fit its upper edge.`, mend }];
   });
   return [...tooLong, ...titles];

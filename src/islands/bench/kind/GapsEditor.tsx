@@ -179,7 +179,7 @@ function Gaps({ store, gaps }: { store: BenchStore; gaps: readonly Zone[] }) {
           ['typed', 'by typing'],
         ]}
         value={ways.size === 1 ? ([...ways][0] as Answering) : null}
-        onChoose={(how) => become(store, (q) => answeredBy(q, ids, how), `Answered ${HOW_WORDS[how]}`)}
+        onChoose={(how) => become(store, (q) => gapsLaidOut(answeredBy(q, ids, how)), `Answered ${HOW_WORDS[how]}`)}
       />
       <Setting label="Family">
         <Typed

@@ -38,10 +38,13 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
   const { board, shown, locked } = useDisplayed(store);
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<HTMLDivElement>(null);
-  const { scale, docked, crop } = useStageScale(frame, question);
+  const { scale: fitting, docked, crop } = useStageScale(frame, question);
+  // Where the page lays out every zone, a narrow one lays out all of it, at full size.
+  const flows = docked && question.zones.length > 0 && question.zones.every(({ shape }) => shape.type === 'slot');
+  const scale = flows ? 1 : fitting;
   const [hand, setHand] = useState<readonly Carried[]>([]);
   const { make, put } = useMoving(store, say);
-  useEffect(() => onNarrow(docked), [docked, onNarrow]);
+  useEffect(() => onNarrow(docked && !flows), [docked, flows, onNarrow]);
 
   const gesture = useGesture({
     store,
@@ -183,7 +186,6 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
       ));
   const putBack = held !== null && <button type="button" className="put-here" onClick={() => putHeld(null)} aria-label={`Put ${itemName(store.getState(), itemOf(held))} back`} />;
   const out = shown.filter((one) => !hidden.has(one.copy) && !isOnlyChosen(model, question, one.item) && !(one.zone !== null && slots.has(one.zone)));
-  const flows = docked && model.zones.length > 0 && model.zones.every(({ isSlot }) => isSlot);
   const isDocked = (one: Shown) => (flows ? one.zone === null : isInDock(one));
   const onStage = out.filter((one) => (flows ? false : !isDocked(one)));
   const stageParts = (

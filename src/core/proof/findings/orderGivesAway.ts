@@ -21,7 +21,9 @@ export const orderGivesAway: FindingRule = ({ model }) => {
     message: `The items of ${zoneNamed(model, zone)} are shown in the very order that is asked for.`,
     mend: 'Shuffle the start order, or give them other homes.',
   }));
-  const sorted = model.entries.filter(({ sequence, hi }) => !sequence && hi > 0);
+  // What is typed is not shown, and menus are in the order of the alphabet.
+  const isMoved = (zone: number) => !question.zones[zone]?.typed && !question.zones[zone]?.menu;
+  const sorted = model.entries.filter(({ sequence, hi, zone }) => !sequence && hi > 0 && isMoved(zone));
   const all = sorted.flatMap(({ order }) => order);
   if (sorted.length > 1 && new Set(all).size === all.length && inShownOrder(all))
     found.push({

@@ -105,6 +105,8 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
     }
     return [];
   });
+  // By the alphabet: the author's own order could tell.
+  const named = choices.map((copy) => ({ copy, name: itemName(state, itemOf(copy)) })).sort((a, b) => a.name.localeCompare(b.name));
   return (
     <span className="slot slot-menu" data-verdict={verdict === 'none' ? undefined : verdict} data-zone-index={index} style={style}>
       <select
@@ -114,9 +116,9 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
         onChange={({ target }) => (target.value === '' ? inside !== null && onPut(inside, null) : onPut(Number(target.value) as Copy, index))}
       >
         <option value="">…</option>
-        {choices.map((copy) => (
+        {named.map(({ copy, name }) => (
           <option key={copy} value={copy}>
-            {itemName(state, itemOf(copy))}
+            {name}
           </option>
         ))}
       </select>

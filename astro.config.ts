@@ -26,6 +26,6 @@ export default defineConfig({
   },
   vite: {
     plugins: [tailwindcss()],
-    build: { target: 'es2022', minify: 'terser' },
+    build: { target: 'es2022', minify: 'terser', terserOptions: { ecma: 2020, module: true, compress: { passes: 3 }, format: { comments: false } } },
   },
 });

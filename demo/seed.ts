@@ -18,6 +18,7 @@ import { publish } from '../src/server/releases/publish';
 import { drawer } from '../src/server/sittings/draw';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
+import { makeList } from '../src/server/vault/lists';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
 import { kindQuestions } from './kinds';
@@ -33,6 +34,15 @@ const KINDS_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0203';
 /** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
 const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024'];
+
+/** The demo's stock lists. */
+const STOCK: Readonly<Record<string, readonly string[]>> = {
+  'Seeds by how they are kept': ['Barley', 'Poppy', 'Oat', 'Onion', 'Foxglove', 'Harebell']
+    .map((seed) => `${seed}\tStands drying`)
+    .concat(['Acorn', 'Chestnut', 'Hazelnut', 'Willow', 'Sycamore'].map((seed) => `${seed}\tMust stay moist`)),
+  'Rooms and what is done in them': ['Drying room\tDrying', 'Cold room\tStoring', 'Germination room\tTesting', 'Loading bay\tReceiving'],
+  'Steps of banking': ['Weighing', 'Drying', 'Cleaning', 'Testing', 'Sealing', 'Freezing'],
+};
 
 function must<T>(result: Result<T>): T {
   if (!result.ok) throw new Error(`${result.code} ${JSON.stringify(result.problems ?? '')}`);
@@ -130,6 +140,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
     must(await keepSet(odile, set, { title, goBack: true, questions: ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id)) }));
     must(await publish(odile, { id: release, courseId: COURSE, setId: set }));
   }
+  for (const [title, lines] of Object.entries(STOCK)) must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));
   // The three accounts on the sign-in page have everything before them; the others have sat.
   const start = Date.now() - 26 * 3_600_000;
   for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.45 + 0.07 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));

@@ -26,6 +26,7 @@ export { type Answer, takeMoves } from './sittings/moves';
 export { goTo, sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export type { SittingView } from './sittings/view';
+export { keepList, type ListRow, listLists, makeList, removeList } from './vault/lists';
 export { copyQuestion, editQuestion, type Kept, keepAsCopy, listQuestions, makeQuestion, openQuestion, setDeleted, type VaultRow } from './vault/questions';
 export { keepSet, listSets, makeSet, openSet, type SetRow, type SetView } from './vault/sets';
 export { listVersions, type VersionRow, versionAt } from './vault/versions';

@@ -12,7 +12,7 @@ const OFFLINE: ApiError = { code: 'offline', message: 'The line is down', wayOn:
 const UNREADABLE: ApiError = { code: 'unexpected', message: 'Something went wrong here', wayOn: 'Try again in a moment.' };
 
 /** Asks an endpoint. Never throws: a line that is down is an answer too. */
-export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH', path: string, body?: unknown): Promise<ApiResult<T>> {
+export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string, body?: unknown): Promise<ApiResult<T>> {
   let response: Response;
   try {
     response = await fetch(path, {

@@ -312,3 +312,36 @@ test('Count and Build: a frame in one step, an amount of a heap; a picture cut i
   await expect(page.getByText('8 items · 7 zones')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Item Piece 2' })).toBeVisible();
 });
+
+test('a stock list is made from a question, found, changed, drawn from, and taken away with undo', async ({ browser }) => {
+  const teacher = await signedIn(browser, 'odile');
+  const page = await teacher.newPage();
+  await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist', 'Four herbs and trees');
+  await press(page, 'Keep the items as a stock list');
+  await expect(page.getByText('Kept as a stock list')).toBeVisible();
+  await open(page, '/lists');
+  await accessible(page);
+  await page.getByLabel('Find').fill('rowan');
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await press(page, 'Four herbs and trees');
+  await expect(page.getByRole('textbox', { name: /^Lines/ })).toHaveValue('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist');
+  await page.getByRole('textbox', { name: /^Lines/ }).fill('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist\nAlder\tMoist');
+  await press(page, 'Keep it');
+  await expect(page.getByText('5 pairs')).toBeVisible();
+  await press(page, 'Take Four herbs and trees away');
+  await expect(page.getByText('Nothing is found in them.')).toBeVisible();
+  await press(page, 'Undo');
+  await expect(page.getByText('5 pairs')).toBeVisible();
+
+  await open(page, '/vault');
+  await press(page, 'New question');
+  await page.waitForURL(/\/bench\//);
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Kind/ }).click();
+  await page.getByRole('button', { name: 'From a list or text…' }).click();
+  await page.getByLabel('Stock list').selectOption({ label: 'Four herbs and trees (5)' });
+  await expect(page.getByLabel('List, table or text')).toHaveValue(/Alder/);
+  await page.getByLabel('How many to draw').fill('3');
+  await expect.poll(async () => (await page.getByLabel('List, table or text').inputValue()).split('\n').length).toBe(3);
+  await accessible(page);
+});

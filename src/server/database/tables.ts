@@ -100,6 +100,20 @@ export const questionSet = sqliteTable(
   (t) => [index('set_of_owner').on(t.ownerId, t.changedAt)],
 );
 
+/** A list of words or pairs kept for reuse: the cells of each line. */
+export const stockList = sqliteTable(
+  'stock_list',
+  {
+    id: text('id').primaryKey(),
+    ownerId: owner('owner_id'),
+    title: text('title').notNull(),
+    rows: text('rows', { mode: 'json' }).$type<string[][]>().notNull(),
+    createdAt: moment('created_at').notNull(),
+    changedAt: moment('changed_at').notNull(),
+  },
+  (t) => [index('list_of_owner').on(t.ownerId, t.changedAt)],
+);
+
 export const release = sqliteTable(
   'release',
   {

@@ -55,6 +55,18 @@ export const setContent = object({
   goBack: boolean().required(),
   questions: array(uuid()).max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`).required(),
 });
+const MOST_ROWS = 2000;
+const MOST_CELLS = 12;
+const titleAndRows = {
+  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
+  rows: array(array(string().max(2000, 'At most 2000 characters').defined()).min(1).max(MOST_CELLS, `At most ${MOST_CELLS} columns`).required())
+    .min(1, 'There is no line in it yet')
+    .max(MOST_ROWS, `At most ${MOST_ROWS} lines`)
+    .required(),
+};
+export const newStockList = object({ id: uuid(), ...titleAndRows });
+export const stockListContent = object(titleAndRows);
+
 export const goingTo = object({ question: wholeNumber() });
 
 const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);

@@ -1,8 +1,11 @@
+import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { questionModel } from '../../../core';
-import { FROM_TEXT, type FromText as Kind, type Layout, propose, readListing } from '../../../core/kinds';
+import { drawnFrom, FROM_TEXT, type FromText as Kind, type Layout, propose, readListing } from '../../../core/kinds';
 import { MediaFrom, Sketch } from '../../../scene';
+import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
+import type { StockList } from '../../lists/StockLists';
 import { benchMedia } from '../media/source';
 import { Choice } from '../parts/Choice';
 import type { BenchStore } from '../store';
@@ -16,6 +19,73 @@ const HOW: Readonly<Record<Kind, string>> = {
   label: 'Two columns: a place and its name; or names alone.',
 };
 const isProposable = (kind: string): kind is Kind => (FROM_TEXT as readonly string[]).includes(kind);
+
+/** A stock list taken whole, or so many of its lines drawn by a seed. */
+function FromStock({ onTake }: { onTake: (text: string) => void }) {
+  const lists = useQuery({ queryKey: ['stock lists'], queryFn: () => api<StockList[]>('GET', '/api/lists') });
+  const [chosen, setChosen] = useState('');
+  const [few, setFew] = useState('');
+  const [seed, setSeed] = useState(1);
+  const all = lists.data?.ok ? lists.data.value : [];
+  if (all.length === 0) return null;
+  const take = (id: string, count: string, draw: number) => {
+    const list = all.find((one) => one.id === id);
+    if (!list) return;
+    const n = Number(count);
+    const rows = count.trim() !== '' && Number.isInteger(n) && n > 0 ? drawnFrom(list.rows, n, `${list.id} ${draw}`) : list.rows;
+    onTake(rows.map((cells) => cells.join('\t')).join('\n'));
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2 mt-2">
+      <select
+        aria-label="Stock list"
+        className="select select-sm w-64"
+        value={chosen}
+        onChange={({ target }) => {
+          setChosen(target.value);
+          take(target.value, few, seed);
+        }}
+      >
+        <option value="">from a stock list…</option>
+        {all.map(({ id, title, rows }) => (
+          <option key={id} value={id}>
+            {title} ({rows.length})
+          </option>
+        ))}
+      </select>
+      {chosen !== '' && (
+        <>
+          <label className="flex items-center gap-2">
+            draw
+            <input
+              aria-label="How many to draw"
+              inputMode="numeric"
+              placeholder="all"
+              className="input input-sm figures w-16"
+              value={few}
+              onChange={({ target }) => {
+                setFew(target.value);
+                take(chosen, target.value, seed);
+              }}
+            />
+          </label>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            disabled={few.trim() === ''}
+            onClick={() => {
+              setSeed(seed + 1);
+              take(chosen, few, seed + 1);
+            }}
+          >
+            Draw others
+          </button>
+          <span className="figures text-sm text-mute">draw {seed}</span>
+        </>
+      )}
+    </div>
+  );
+}
 
 /** From a pasted list, table or text to a question that can be rehearsed: proposed, seen, then taken. */
 export function FromText({ store, onClose }: { store: BenchStore; onClose: () => void }) {
@@ -35,6 +105,7 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
   return (
     <Dialog title="From a list or text" onClose={onClose} wide>
       <Choice label="Kind" options={FROM_TEXT.map((one) => [one, KIND_NAMES[one]] as const)} value={kind} onChoose={setKind} />
+      <FromStock onTake={setText} />
       <label htmlFor="from-text" className="sr-only">
         List, table or text
       </label>

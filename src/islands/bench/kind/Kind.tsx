@@ -1,7 +1,9 @@
 import { ClipboardPaste } from 'lucide-react';
 import { useState } from 'react';
-import type { Question } from '../../../core';
+import { toast } from 'sonner';
+import type { ItemId, Question } from '../../../core';
 import { changedTo, laidOut } from '../../../core/kinds';
+import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
@@ -45,6 +47,7 @@ export function Kind({ store }: { store: BenchStore }) {
           <ClipboardPaste size={15} aria-hidden /> From a list or text…
         </button>
         <ChangeKind store={store} />
+        <KeepAsStock store={store} />
       </div>
       {Editor && <Editor store={store} />}
       {canBeLaid && (
@@ -60,6 +63,28 @@ export function Kind({ store }: { store: BenchStore }) {
       )}
       {pasting && <FromText store={store} onClose={() => setPasting(false)} />}
     </>
+  );
+}
+
+/** The items as a stock list: beside each, in which zone it belongs. */
+function KeepAsStock({ store }: { store: BenchStore }) {
+  const [busy, setBusy] = useState(false);
+  const some = store((s) => s.question.items.some(({ label }) => label !== ''));
+  const keep = async () => {
+    const { question } = store.getState();
+    const zoneOf = (id: ItemId) => question.zones.find((zone) => question.key.some((entry) => entry.zone === zone.id && entry.belongs?.includes(id)))?.label ?? '';
+    const pairs = question.zones.length > 1 && question.kind !== 'order' && question.kind !== 'gaps';
+    const rows = question.items.filter(({ label }) => label !== '').map(({ id, label }) => (pairs ? [label, zoneOf(id)] : [label]));
+    setBusy(true);
+    const kept = await api('POST', '/api/lists', { id: crypto.randomUUID(), title: question.title || 'Untitled question', rows });
+    setBusy(false);
+    if (kept.ok) toast.success('Kept as a stock list', { action: { label: 'Stock lists', onClick: () => location.assign('/lists') } });
+    else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.wayOn });
+  };
+  return (
+    <button type="button" className="btn btn-quiet btn-sm" disabled={!some || busy} onClick={() => void keep()}>
+      Keep the items as a stock list
+    </button>
   );
 }
 

@@ -1,0 +1,129 @@
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { Toaster, toast } from 'sonner';
+import { readListing } from '../../core/kinds';
+import { api, Field } from '../../ui';
+
+export interface StockList {
+  id: string;
+  title: string;
+  rows: readonly (readonly string[])[];
+  changedAt: string;
+}
+
+const asText = (rows: StockList['rows']) => rows.map((cells) => cells.join('\t')).join('\n');
+const kindOf = ({ rows }: Pick<StockList, 'rows'>) => (rows.some((cells) => cells.length > 1) ? 'pairs' : 'words');
+
+/** Lists kept for reuse: found by what stands in them, edited as text, taken away with undo. */
+export function StockLists({ lists: given }: { lists: StockList[] }) {
+  const [lists, setLists] = useState(given);
+  const [sought, setSought] = useState('');
+  const [open, setOpen] = useState<string | 'new' | null>(given.length === 0 ? 'new' : null);
+  const words = sought.trim().toLowerCase();
+  const found = lists.filter(({ title, rows }) => title.toLowerCase().includes(words) || rows.some((cells) => cells.some((cell) => cell.toLowerCase().includes(words))));
+  const kept = (list: StockList) => {
+    setLists((all) => [list, ...all.filter(({ id }) => id !== list.id)]);
+    setOpen(null);
+  };
+  const remove = async (list: StockList) => {
+    const done = await api('DELETE', `/api/lists/${list.id}`);
+    if (!done.ok) return void toast.error(done.error.message, { description: done.error.wayOn });
+    setLists((all) => all.filter(({ id }) => id !== list.id));
+    toast(`“${list.title}” was taken away`, {
+      duration: 15_000,
+      action: {
+        label: 'Undo',
+        onClick: async () => {
+          const back = await api('POST', '/api/lists', { id: list.id, title: list.title, rows: list.rows });
+          if (back.ok) setLists((all) => [list, ...all]);
+          else toast.error(back.error.message, { description: back.error.wayOn });
+        },
+      },
+    });
+  };
+  return (
+    <>
+      <p className="mb-4">Words or pairs that are used again: at the Bench, “From a list or text…” takes one whole, or draws from it.</p>
+      {lists.length > 0 && <Field label="Find" type="search" className="max-w-md mb-4" value={sought} onChange={(event) => setSought(event.target.value)} />}
+      <ul className="border-t border-rule">
+        {found.map((list) => (
+          <li key={list.id} className="border-b border-rule py-3">
+            <div className="flex items-baseline gap-3">
+              <button type="button" className="font-semibold link-brass cursor-pointer" aria-expanded={open === list.id} onClick={() => setOpen(open === list.id ? null : list.id)}>
+                {list.title}
+              </button>
+              <span className="figures text-sm text-mute">
+                {list.rows.length} {kindOf(list)}
+              </span>
+              <span className="text-mute truncate grow">
+                {list.rows
+                  .slice(0, 6)
+                  .map(([first]) => first)
+                  .join(', ')}
+              </span>
+              <button type="button" className="btn btn-quiet btn-sm" aria-label={`Take ${list.title} away`} onClick={() => void remove(list)}>
+                <Trash2 size={15} aria-hidden />
+              </button>
+            </div>
+            {open === list.id && <Edit list={list} onKept={kept} />}
+          </li>
+        ))}
+      </ul>
+      {lists.length > 0 && found.length === 0 && <p className="py-3 text-mute">Nothing is found in them.</p>}
+      {open === 'new' ? (
+        <section className="mt-6" aria-label="New stock list">
+          <h2 className="text-xl">New stock list</h2>
+          <Edit list={null} onKept={kept} />
+        </section>
+      ) : (
+        <button type="button" className="btn btn-primary mt-6" onClick={() => setOpen('new')}>
+          New stock list
+        </button>
+      )}
+      <Toaster position="bottom-right" />
+    </>
+  );
+}
+
+function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockList) => void }) {
+  const [title, setTitle] = useState(list?.title ?? '');
+  const [text, setText] = useState(list ? asText(list.rows) : '');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const keep = async () => {
+    const rows = readListing(text).rows.filter((cells) => cells.some((cell) => cell !== ''));
+    if (title.trim() === '') return setProblem('Give it a name.');
+    if (rows.length === 0) return setProblem('There is no line in it yet.');
+    const id = list?.id ?? crypto.randomUUID();
+    setBusy(true);
+    const done = list ? await api('PUT', `/api/lists/${id}`, { title, rows }) : await api('POST', '/api/lists', { id, title, rows });
+    setBusy(false);
+    if (done.ok) onKept({ id, title: title.trim(), rows, changedAt: new Date().toISOString() });
+    else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.wayOn}`);
+  };
+  return (
+    <form
+      className="grid gap-3 mt-3 max-w-2xl"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <Field label="Name of the list" value={title} maxLength={200} onChange={(event) => setTitle(event.target.value)} />
+      <label className="grid gap-1">
+        <span className="font-semibold">Lines, one a line; columns as a spreadsheet copies them</span>
+        <textarea rows={8} className="textarea w-full" value={text} onChange={(event) => setText(event.target.value)} />
+      </label>
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem}
+        </p>
+      )}
+      <div>
+        <button type="submit" className="btn btn-primary btn-sm" disabled={busy}>
+          Keep it
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -27,6 +27,6 @@ export { goTo, sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export type { SittingView } from './sittings/view';
 export { keepList, type ListRow, listLists, makeList, removeList } from './vault/lists';
-export { copyQuestion, editQuestion, type Kept, keepAsCopy, listQuestions, makeQuestion, openQuestion, setDeleted, type VaultRow } from './vault/questions';
+export { copyQuestion, editQuestion, type Kept, keepAsCopy, listQuestions, makeQuestion, openQuestion, setDeleted, setStartingPoint, type VaultRow } from './vault/questions';
 export { keepSet, listSets, makeSet, openSet, type SetRow, type SetView } from './vault/sets';
 export { listVersions, type VersionRow, versionAt } from './vault/versions';

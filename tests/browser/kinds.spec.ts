@@ -345,3 +345,28 @@ test('a stock list is made from a question, found, changed, drawn from, and take
   await expect.poll(async () => (await page.getByLabel('List, table or text').inputValue()).split('\n').length).toBe(3);
   await accessible(page);
 });
+
+test('a question is begun from a finished example, and from a starting point of one’s own', async ({ browser }) => {
+  const teacher = await signedIn(browser, 'odile');
+  const page = await teacher.newPage();
+  await open(page, '/vault');
+  await press(page, 'Start from…');
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(9);
+  await accessible(page);
+  await page.getByRole('button', { name: /^Mark/ }).click();
+  await page.waitForURL(/\/bench\//);
+  await expect(page.getByText('1 item · 4 zones')).toBeVisible();
+  await open(page, '/vault');
+  const mine = page.getByRole('button', { name: 'What may be dried? is a starting point', exact: true });
+  await mine.click();
+  await expect(mine).toHaveAttribute('aria-pressed', 'true');
+  await page.reload();
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await press(page, 'Start from…');
+  await page.getByRole('dialog').getByRole('button', { name: 'What may be dried?' }).click();
+  await page.waitForURL(/\/bench\//);
+  await expect(page.getByLabel('Title of the question')).toHaveValue('What may be dried? (copy)');
+  await open(page, '/vault');
+  await mine.click();
+  await expect(mine).toHaveAttribute('aria-pressed', 'false');
+});

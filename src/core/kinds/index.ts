@@ -4,6 +4,7 @@ export { intoPieces, type Pieces } from './build';
 export { type Change, changedTo } from './change';
 export { type Amount, needing, withFrame } from './count';
 export { drawnFrom } from './draw';
+export { exampleOf } from './examples';
 export { type Answering, answeredBy, answeringOf, anyOrder, gapText, liftOut, putBack, type Stretch } from './gaps';
 export { LAYOUTS, type Layout, laidOut } from './layouts';
 export { type Listing, readListing } from './listing';

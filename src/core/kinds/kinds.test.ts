@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { newQuestion, parseQuestion, plainText } from '../document';
 import type { Question } from '../document/schema';
+import { KINDS } from '../document/schema';
 import { homes, trayBox } from '../judge/homes';
 import { questionModel } from '../judge/model';
 import { respond } from '../judge/response';
 import { fittingOf } from '../measures/fitting';
-import { modelAnswerOf } from '../proof/proof';
+import { modelAnswerOf, prove } from '../proof/proof';
 import { boxForWords, widthForTitle } from '../proof/text/labels';
 import { random, seedOf } from '../random/random';
-import { FROM_TEXT, type FromText, LAYOUTS, type Layout, liftOut, propose, putBack, readListing } from '.';
+import { changedTo, exampleOf, FROM_TEXT, type FromText, LAYOUTS, type Layout, liftOut, propose, putBack, readListing } from '.';
 import { laidOut } from './layouts';
 
 const blank = newQuestion('0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0999', 'Seeds');
@@ -166,6 +167,39 @@ describe('a proposal', () => {
       expect(start?.placements.filter(({ item }, i) => item === key[0]?.belongs?.[i])).toEqual([]);
       expect(start?.placements).toHaveLength(key[0]?.belongs?.length ?? -1);
     }
+  });
+});
+
+describe('an example', () => {
+  it.each(KINDS)('of %s is finished: valid, nothing in its way, and answerable', (kind) => {
+    const question = exampleOf(kind, blank.id);
+    expect(parseQuestion(JSON.parse(JSON.stringify(question)))).toMatchObject({ ok: true });
+    expect(question.kind).toBe(kind);
+    const model = questionModel(question);
+    const proof = prove(model, 2000, { now: () => performance.now() });
+    expect(proof.findings.filter(({ severity }) => severity !== 'note').map(({ code }) => code)).toEqual([]);
+    expect(proof.solvable).toBe(true);
+  });
+});
+
+describe('another kind', () => {
+  const from = exampleOf('sort', blank.id);
+
+  it('keeps the words, and says what it cannot keep', () => {
+    const change = changedTo(from, 'pick');
+    expect(change?.question.items.map(({ label }) => label).sort()).toEqual(from.items.map(({ label }) => label).sort());
+    expect(change?.question.prompt).toEqual(from.prompt);
+    expect(change?.lost).toEqual(['zones: “Stands drying”, “Must stay moist”']);
+    // What belonged somewhere is right.
+    expect(change?.question.key[0]?.belongs).toHaveLength(5);
+  });
+
+  it('that only lays out otherwise keeps everything', () => {
+    for (const kind of ['free', 'mark', 'count', 'build'] as const) expect(changedTo(from, kind)).toEqual({ question: { ...from, kind }, lost: [] });
+  });
+
+  it('of which nothing can be made is none', () => {
+    expect(changedTo({ ...from, key: [], items: from.items.slice(0, 1) }, 'order')).toBeNull();
   });
 });
 

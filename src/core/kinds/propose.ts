@@ -95,7 +95,10 @@ function sort(question: Question, { groups, rows }: Listing, layout: Layout | nu
       [...new Set(entries)].map((label) => idOf.get(label) as ItemId),
     ),
   );
-  const made = alike({ ...question, items, zones, key, marks: { ...question.marks, wrongCosts: shown.length === 1 ? 1 : 0 } });
+  const counts = shown.map(({ entries }) => entries.length);
+  // Where one group is most of it, whoever puts everything there must not gain by it.
+  const lopsided = Math.max(...counts) > counts.reduce((sum, n) => sum + n, 0) / 2;
+  const made = alike({ ...question, items, zones, key, marks: { ...question.marks, wrongCosts: shown.length === 1 ? 1 : lopsided ? 0.5 : 0 } });
   return { ok: true, question: laidOut(made, layout ?? (shown.length === 3 || shown.length > 4 ? 'threeColumns' : 'trayBelow')) };
 }
 

@@ -1,15 +1,19 @@
-import { Copy, Plus, Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { Bookmark, Copy, Plus, Trash2 } from 'lucide-react';
+import { lazy, useMemo, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { api, type Columns, DataTable, moment } from '../../ui';
+import { Later } from '../bench/parts/Later';
 
 export interface Row {
   id: string;
   title: string;
   kind: string;
   changedAt: string;
+  startingPoint: boolean;
   findings: { error: number; warning: number; note: number };
 }
+
+const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
 
 const plural = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n === 1 ? '' : 's'}`);
 export const findingsInWords = ({ error, warning, note }: Row['findings']) =>
@@ -18,6 +22,7 @@ export const findingsInWords = ({ error, warning, note }: Row['findings']) =>
 export function Vault({ rows: given }: { rows: Row[] }) {
   const [rows, setRows] = useState(given);
   const [busy, setBusy] = useState(false);
+  const [starting, setStarting] = useState(false);
 
   const goTo = async (request: Promise<{ ok: true; value: { id: string } } | { ok: false; error: { message: string; wayOn: string } }>) => {
     setBusy(true);
@@ -27,6 +32,13 @@ export function Vault({ rows: given }: { rows: Row[] }) {
     else toast.error(made.error.message, { description: made.error.wayOn });
   };
   const make = () => goTo(api('POST', '/api/questions', { id: crypto.randomUUID() }));
+
+  const begin = (from: { example: string } | { copyOf: string }) =>
+    goTo(
+      'example' in from
+        ? api('POST', '/api/questions', { id: crypto.randomUUID(), example: from.example })
+        : api('POST', `/api/questions/${from.copyOf}/copies`, { id: crypto.randomUUID() }),
+    );
 
   const columns = useMemo<Columns<Row>>(() => {
     const copy = async (row: Row) => {
@@ -51,6 +63,11 @@ export function Vault({ rows: given }: { rows: Row[] }) {
           },
         },
       });
+    };
+    const keepAsStart = async (row: Row) => {
+      const done = await api('PATCH', `/api/questions/${row.id}`, { startingPoint: !row.startingPoint });
+      if (done.ok) setRows((all) => all.map((one) => (one.id === row.id ? { ...one, startingPoint: !row.startingPoint } : one)));
+      else toast.error(done.error.message, { description: done.error.wayOn });
     };
     return [
       {
@@ -77,6 +94,16 @@ export function Vault({ rows: given }: { rows: Row[] }) {
         enableSorting: false,
         cell: ({ row }) => (
           <div className="flex justify-end gap-1">
+            <button
+              type="button"
+              className={`btn btn-quiet btn-sm ${row.original.startingPoint ? 'text-brass' : ''}`}
+              aria-pressed={row.original.startingPoint}
+              title="A starting point for others"
+              onClick={() => void keepAsStart(row.original)}
+              aria-label={`${row.original.title} is a starting point`}
+            >
+              <Bookmark size={15} aria-hidden fill={row.original.startingPoint ? 'currentColor' : 'none'} />
+            </button>
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => void copy(row.original)} aria-label={`Copy ${row.original.title}`}>
               <Copy size={15} aria-hidden /> Copy
             </button>
@@ -95,10 +122,18 @@ export function Vault({ rows: given }: { rows: Row[] }) {
         <h1 className="text-3xl">Vault</h1>
         <p className="figures text-mute">{plural(rows.length, 'question') || 'no questions'}</p>
         <span className="grow" />
+        <button type="button" className="btn btn-edge" onClick={() => setStarting(true)} disabled={busy}>
+          Start from…
+        </button>
         <button type="button" className="btn btn-primary" onClick={make} disabled={busy}>
           <Plus size={17} aria-hidden /> New question
         </button>
       </div>
+      {starting && (
+        <Later onGiveUp={() => setStarting(false)}>
+          <StartFrom own={rows.filter(({ startingPoint }) => startingPoint)} onBegin={(from) => void begin(from)} onClose={() => setStarting(false)} />
+        </Later>
+      )}
       {rows.length === 0 ? (
         <div className="border border-rule bg-sheet px-6 py-12 text-center">
           <p className="text-lg">The Vault is empty. Make your first question: a scene, some items, and zones to put them in.</p>

@@ -22,6 +22,8 @@ export const question = sqliteTable(
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
     deletedAt: moment('deleted_at'),
+    /** Its owner begins others with it. */
+    startingPoint: integer('starting_point', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('question_of_owner').on(t.ownerId, t.deletedAt, t.changedAt)],
 );

@@ -1,5 +1,6 @@
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
-import { type Edit, LIST_FIELDS, NAMED_FIELDS, type SentMove } from '../../core';
+import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove } from '../../core';
+import { KINDS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
@@ -14,7 +15,19 @@ const MOST_MOVES = 500;
 export const newThing = object({ id: uuid() });
 export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
 export const copyBody = object({ id: uuid(), document: mixed() });
-export const deletion = object({ deleted: boolean().required() });
+const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
+/** Deleted or brought back; kept as a starting point or no longer: one of the two. */
+export const questionChange = object({ deleted: boolean().notRequired(), startingPoint: boolean().notRequired() }).test(
+  'one',
+  'has to say deleted or startingPoint',
+  (value) => (typeof value.deleted === 'boolean') !== (typeof value.startingPoint === 'boolean'),
+);
+export const newQuestion = object({
+  id: uuid(),
+  example: mixed<Kind>((value): value is Kind => isOneOf(KINDS, value))
+    .typeError('has to be a kind of question')
+    .notRequired(),
+});
 
 const password = () =>
   string().min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`).required('Type a password');
@@ -69,7 +82,6 @@ export const stockListContent = object(titleAndRows);
 
 export const goingTo = object({ question: wholeNumber() });
 
-const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
 const isPlace = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
 const isEntry = (value: unknown) => value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
 

@@ -1,6 +1,7 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { applyAll, countFindings, type Edit, EditMismatch, type FindingCounts, findings, type Kind, type Question, questionModel } from '../../core';
 import { newQuestion, parseQuestion } from '../../core/document';
+import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
 import { question, questionRevision } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -11,6 +12,7 @@ export interface VaultRow {
   kind: Kind;
   changedAt: Date;
   findings: FindingCounts;
+  startingPoint: boolean;
 }
 
 export interface Kept {
@@ -24,7 +26,7 @@ const judgeable = (document: Question) => countFindings(findings(questionModel(d
 /** The teacher's questions, the one changed last first. */
 export async function listQuestions({ db, person }: As<Teacher>): Promise<VaultRow[]> {
   return db
-    .select({ id: question.id, title: question.title, kind: question.kind, changedAt: question.changedAt, findings: question.findings })
+    .select({ id: question.id, title: question.title, kind: question.kind, changedAt: question.changedAt, findings: question.findings, startingPoint: question.startingPoint })
     .from(question)
     .where(and(eq(question.ownerId, person.id), isNull(question.deletedAt)))
     .orderBy(desc(question.changedAt));
@@ -62,7 +64,8 @@ export async function keepNew(as: As<Teacher>, document: Question): Promise<Resu
   return row ? ok({ id: row.id }) : fail('notFound');
 }
 
-export const makeQuestion = (as: As<Teacher>, id: string) => keepNew(as, newQuestion(id, 'Untitled question'));
+/** An empty question, or a finished example of a kind to be changed. */
+export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null) => keepNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'));
 
 /** Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one it came from. */
 export async function keepAsCopy(as: As<Teacher>, id: string, document: unknown): Promise<Result<{ id: string }>> {
@@ -85,6 +88,13 @@ export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean):
       .update(question)
       .set({ deletedAt: deleted ? as.now() : null })
       .where(eq(question.id, id));
+  return ok(null);
+}
+
+/** Keeps a question as one that others are begun with, or no longer. */
+export async function setStartingPoint(as: As<Teacher>, id: string, startingPoint: boolean): Promise<Result<null>> {
+  if (!(await own(as, id))) return fail('notFound');
+  await as.db.update(question).set({ startingPoint }).where(eq(question.id, id));
   return ok(null);
 }
 

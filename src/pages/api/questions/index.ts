@@ -1,3 +1,3 @@
 import { bodies, endpoint, makeQuestion } from '../../../server';
 
-export const POST = endpoint('teacher', bodies.newThing, ({ as, body }) => makeQuestion(as, body.id));
+export const POST = endpoint('teacher', bodies.newQuestion, ({ as, body }) => makeQuestion(as, body.id, body.example ?? null));

@@ -1,0 +1,1 @@
+ALTER TABLE `question` ADD `starting_point` integer DEFAULT false NOT NULL;

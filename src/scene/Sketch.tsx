@@ -11,7 +11,7 @@ import { ZoneBed } from './ZoneBed';
 export function Sketch({ question, width }: { question: Question; width: number }) {
   const scale = width / question.scene.width;
   return (
-    <div inert style={{ width: width + 4 }}>
+    <div inert className="sketch" style={{ width: width + 4 }}>
       <Stage scene={question.scene} tray={question.tray} scale={scale}>
         {frames(question).map(({ ref, frame }) => (
           <SketchThing key={ref} question={question} thing={thingAt(question, ref)} frame={frame} scale={scale} />

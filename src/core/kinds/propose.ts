@@ -116,7 +116,8 @@ function order(question: Question, { rows }: Listing, layout: Layout | null): Pr
       { sequence: true },
     ),
   ];
-  const made = alike({ ...question, items, zones: [zone], key }, WIDE_TAG);
+  // A try that was missed leaves the order as it is, to be mended.
+  const made = alike({ ...question, items, zones: [zone], key, afterMiss: 'leave' }, WIDE_TAG);
   return { ok: true, question: downThePage(startedWrong(made), layout) };
 }
 
@@ -131,8 +132,10 @@ export function downThePage(question: Question, layout: Layout | null = null): Q
   const extra = question.items.filter(({ id }) => !question.start?.placements.some(({ item }) => item === id)).length;
   const tray = extra > 0 ? { side: 'right' as const, size: cell.w + 16, order: 'shuffled' as const } : null;
   const w = cell.w + 2 * gap;
+  // What is taken out of the order lies beside it.
+  const beside = cell.w + 48;
   const h = (n - extra) * (cell.h + gap) + gap;
-  const width = Math.max(720, w + 56 + (tray?.size ?? 0));
+  const width = Math.max(720, w + 2 * beside + (tray?.size ?? 0));
   const texts = question.fixtures.reduce((sum, fixture) => sum + (fixture.type === 'shape' ? 0 : fixture.h + 12), 0);
   const zone = question.zones[0] as Zone;
   const x = Math.round((width - (tray?.size ?? 0) - w) / 2);
@@ -141,7 +144,10 @@ export function downThePage(question: Question, layout: Layout | null = null): Q
     tray,
     scene: { width, height: Math.max(h + 56 + texts + 14, extra * (cell.h + 8) + 8) },
     zones: question.zones.map((one) => (one.id === zone.id ? { ...one, settle: { rule: 'column', gap }, shape: { type: 'rect', x, y: 34 + texts, w, h } } : one)),
-    items: question.items.map((item) => ({ ...item, home: null })),
+    items: question.items.map((item) => {
+      const row = question.start?.placements.findIndex((placed) => placed.item === item.id) ?? -1;
+      return { ...item, home: row < 0 ? null : { x: Math.round(x - beside + 24), y: 34 + texts + gap + row * (cell.h + gap) } };
+    }),
   };
 }
 

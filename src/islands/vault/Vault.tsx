@@ -122,10 +122,10 @@ export function Vault({ rows: given }: { rows: Row[] }) {
         <h1 className="text-3xl">Vault</h1>
         <p className="figures text-mute">{plural(rows.length, 'question') || 'no questions'}</p>
         <span className="grow" />
-        <button type="button" className="btn btn-edge" onClick={() => setStarting(true)} disabled={busy}>
+        <button type="button" className="btn btn-edge self-center" onClick={() => setStarting(true)} disabled={busy}>
           Start from…
         </button>
-        <button type="button" className="btn btn-primary" onClick={make} disabled={busy}>
+        <button type="button" className="btn btn-primary self-center" onClick={make} disabled={busy}>
           <Plus size={17} aria-hidden /> New question
         </button>
       </div>

@@ -18,6 +18,7 @@ const HOW: Readonly<Record<Kind, string>> = {
   pick: 'One choice a line. Beside each, in a second column, “right” or “wrong”; else the first is right.',
   label: 'Two columns: a place and its name; or names alone.',
 };
+const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 const isProposable = (kind: string): kind is Kind => (FROM_TEXT as readonly string[]).includes(kind);
 
 /** A stock list taken whole, or so many of its lines drawn by a seed. */
@@ -134,7 +135,7 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
               <Sketch question={proposed.question} width={Math.min(560, Math.round((300 * proposed.question.scene.width) / proposed.question.scene.height))} />
             </MediaFrom>
             <figcaption className="figures text-sm text-mute text-center mt-1">
-              {proposed.question.items.length} items · {proposed.question.zones.length} zones · {questionModel(proposed.question).entries.length} keyed
+              {count(proposed.question.items.length, 'item')} · {count(proposed.question.zones.length, 'zone')} · {questionModel(proposed.question).entries.length} keyed
             </figcaption>
           </figure>
         )}

@@ -44,6 +44,18 @@ const STOCK: Readonly<Record<string, readonly string[]>> = {
   'Steps of banking': ['Weighing', 'Drying', 'Cleaning', 'Testing', 'Sealing', 'Freezing'],
 };
 
+/** What stands beside the first questions of the second set. */
+const SOURCES = [
+  {
+    id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0401',
+    title: 'From the handbook',
+    text: 'A lot that comes in is weighed first, and given a number that stays with it.\nBelow fifteen percent humidity a seed loses water until it rests. A month is enough for most.\nNothing is sealed before a sample has been tested for life: fifty seeds, four weeks.',
+    medium: null,
+    captions: '',
+    questions: ['0016', '0017', '0019'],
+  },
+];
+
 function must<T>(result: Result<T>): T {
   if (!result.ok) throw new Error(`${result.code} ${JSON.stringify(result.problems ?? '')}`);
   return result.value;
@@ -131,13 +143,21 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
   for (const question of questions) must(await keepNew(odile, question));
   const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
   must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
+  const questionsEnding = (ends: readonly string[]) => ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
   const sets = [
     [SET, SET_RELEASE, 'Drying and storing', IN_SET],
     [KINDS_SET, KINDS_RELEASE, 'From the germination room', IN_KINDS_SET],
   ] as const;
   for (const [set, release, title, ends] of sets) {
     must(await makeSet(odile, set, title));
-    must(await keepSet(odile, set, { title, goBack: true, questions: ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id)) }));
+    must(
+      await keepSet(odile, set, {
+        title,
+        goBack: true,
+        questions: questionsEnding(ends),
+        sources: set === KINDS_SET ? SOURCES.map((one) => ({ ...one, questions: questionsEnding(one.questions) })) : [],
+      }),
+    );
     must(await publish(odile, { id: release, courseId: COURSE, setId: set }));
   }
   for (const [title, lines] of Object.entries(STOCK)) must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));

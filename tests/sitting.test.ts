@@ -8,7 +8,7 @@ import { releasesFor } from '../src/server/releases/mine';
 import { type Content, publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { finish } from '../src/server/sittings/finish';
-import { sittingMedium } from '../src/server/sittings/media';
+import { sittingMedium, sittingSource } from '../src/server/sittings/media';
 import { goTo, sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
@@ -291,5 +291,50 @@ describe('media of a sitting', () => {
     const [name = ''] = Object.keys(view.question.media);
     const widthOf = async (asked: number | null) => (await sharp(must(await sittingMedium(as, view.id, 0, name, asked)).bytes).metadata()).width;
     expect([await widthOf(320), await widthOf(320), await widthOf(321), await widthOf(null)]).toEqual([320, 320, 1600, 1600]);
+  });
+});
+
+describe('a source', () => {
+  const CAPTIONS = 'WEBVTT\n\n00:00.000 --> 00:02.000\nSeeds fall into a tray.';
+  const source = (questions: string[], more: Record<string, unknown> = {}) => ({
+    id: randomUUID(),
+    title: 'From the handbook',
+    text: 'Weigh first.',
+    medium: null,
+    captions: '',
+    questions,
+    ...more,
+  });
+
+  it('stands beside the questions that are named, and goes to learners only once they have come to one of them', async () => {
+    const ids: string[] = [];
+    for (let i = 0; i < 2; i++) ids.push(must(await keepNew(odile, seeds({ id: randomUUID() }))).id);
+    const setId = randomUUID();
+    must(await makeSet(odile, setId, 'With a source'));
+    const sources = [source([ids[1] as string], { captions: CAPTIONS })];
+    must(await keepSet(odile, setId, { title: 'With a source', goBack: true, questions: ids, sources }));
+    expect(must(await openSet(odile, setId)).sources).toEqual(sources);
+    const releaseId = randomUUID();
+    must(await publish(odile, { id: releaseId, courseId, setId }));
+    const wren = await learner(odile, courseId, `source-${n++}`);
+    const open = must(await sit(wren, releaseId)).open;
+    expect(open?.sources).toEqual([]);
+    const captions = () => sittingSource(wren, open?.id ?? '', 0, 'captions', null);
+    expect(await captions()).toMatchObject({ ok: false, code: 'notFound' });
+    const next = must(await goTo(wren, open?.id ?? '', 1));
+    expect(next.sources).toMatchObject([{ n: 0, title: 'From the handbook', medium: null, captioned: true }]);
+    expect(new TextDecoder().decode(must(await captions()).bytes)).toBe(CAPTIONS);
+    const other = await learner(odile, courseId, `source-${n++}`);
+    expect(await sittingSource(other, open?.id ?? '', 0, 'captions', null)).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await sittingSource(wren, open?.id ?? '', 7, 'captions', null)).toMatchObject({ ok: false, code: 'notFound' });
+  });
+
+  it('with nothing in it, with a file of somebody else’s, or with captions that are none is refused with its place', async () => {
+    const setId = randomUUID();
+    must(await makeSet(odile, setId, 'Faulty'));
+    const refused = async (more: Record<string, unknown>) => keepSet(odile, setId, { title: 'Faulty', goBack: true, questions: [], sources: [source([], more)] });
+    expect(await refused({ text: ' ' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0]' }] });
+    expect(await refused({ medium: { hash: 'a'.repeat(64), kind: 'film', description: '' } })).toMatchObject({ ok: false, problems: [{ path: 'sources[0].medium' }] });
+    expect(await refused({ captions: '1\n00:00 no header' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0].captions' }] });
   });
 });

@@ -21,7 +21,7 @@ export { type LearnerRelease, releasesFor } from './releases/mine';
 export { publish } from './releases/publish';
 export { type ResultRow, type ResultsView, resultsCsv, resultsOf } from './releases/results';
 export { finish, type Summary } from './sittings/finish';
-export { sittingMedium } from './sittings/media';
+export { sittingMedium, sittingSource } from './sittings/media';
 export { type Answer, takeMoves } from './sittings/moves';
 export { goTo, sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';

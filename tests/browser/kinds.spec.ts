@@ -370,3 +370,50 @@ test('a question is begun from a finished example, and from a starting point of 
   await mine.click();
   await expect(mine).toHaveAttribute('aria-pressed', 'false');
 });
+
+test('a source is written at the set, stands beside the questions it is for, and folds away on a phone', async ({ browser }) => {
+  const teacher = await signedIn(browser, 'odile');
+  const page = await teacher.newPage();
+  await open(page, '/sets');
+  await page.getByLabel('New set').fill('With a text beside it');
+  await press(page, 'Make it');
+  await page.waitForURL(/\/sets\/[0-9a-f-]{36}$/);
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  for (const title of ['Weigh out 50 grams', 'A box of twelve sachets']) {
+    await page.getByLabel('Find by title').fill(title);
+    await page
+      .getByRole('button', { name: `Add ${title}`, exact: true })
+      .first()
+      .click();
+  }
+  await press(page, 'Add a source');
+  await page.getByLabel('Title of the source').fill('From the handbook');
+  await page.getByLabel('Text of the source').fill('A scale is read twice.');
+  await page.getByRole('checkbox', { name: /A box of twelve sachets/ }).uncheck();
+  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await accessible(page);
+  await page.reload();
+  await expect(page.getByLabel('Text of the source')).toHaveValue('A scale is read twice.');
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await press(page, 'Publish…');
+  await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
+  await press(page, 'Release now');
+  const release = ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '';
+
+  const { page: learner, said } = await sitDown(browser, 'sorrel', release);
+  const beside = learner.getByRole('complementary', { name: 'Beside the question' });
+  await expect(beside).toContainText('A scale is read twice.');
+  const [scene, text] = [await learner.locator('.stage').boundingBox(), await beside.boundingBox()];
+  expect((scene?.x ?? 0) + (scene?.width ?? 0)).toBeLessThanOrEqual(text?.x ?? 0);
+  await accessible(learner);
+  await press(learner, 'Next question');
+  await expect(learner.getByText('question 2 of 2')).toBeVisible();
+  await expect(beside).toHaveCount(0);
+  expect(said).toEqual([]);
+
+  const { page: phone } = await sitDown(browser, 'tansy', release, { viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });
+  await expect(phone.getByText('A scale is read twice.')).toBeVisible();
+  await phone.getByText('From the handbook').tap();
+  await expect(phone.getByText('A scale is read twice.')).toBeHidden();
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

@@ -4,6 +4,7 @@ import { inThisWindow } from './oneWindow';
 import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
+import { Sources } from './place/Sources';
 import { Steps } from './place/Steps';
 import { SummaryPage } from './place/SummaryPage';
 import { recallSounds, useSounds } from './sounds';
@@ -78,7 +79,7 @@ function Sitting({ sitting, onMove, onFinished }: SittingProps) {
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
   const place = usePlace(store);
   const { busy, goTo, finish } = useOnward(store, sitting, onMove, onFinished);
-  const maxWidth = pageWidth(sitting.question);
+  const maxWidth = sitting.sources.length > 0 ? '100%' : pageWidth(sitting.question);
 
   useEffect(() => {
     const back = () => void store.getState().flush();
@@ -109,9 +110,22 @@ function Sitting({ sitting, onMove, onFinished }: SittingProps) {
         <Switches store={store} list={list} />
       </Header>
       <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
-        <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
+        <Beside sitting={sitting}>
+          <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
+        </Beside>
       </main>
     </MediaFrom>
+  );
+}
+
+/** The question, with its sources where it has some. */
+function Beside({ sitting, children }: { sitting: SittingView; children: React.ReactNode }) {
+  if (sitting.sources.length === 0) return children;
+  return (
+    <div className="with-sources">
+      <Sources sitting={sitting} />
+      <div>{children}</div>
+    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { MovesView, QuestionView, Reckoning } from '../../core';
+import type { MovesView, QuestionView, Reckoning, Rich } from '../../core';
 
 export type { BoardView, NamedCopy, Told, TryView } from '../../core';
 
@@ -19,6 +19,7 @@ export interface SittingView extends QuestionView {
   last: number;
   place: Place;
   ends: { at: string; seconds: number } | null;
+  sources: { n: number; title: string; text: Rich | null; medium: { kind: 'picture' | 'sound' | 'film'; description: string } | null; captioned: boolean }[];
 }
 export interface Answer extends MovesView {
   last: number;

@@ -3,6 +3,7 @@ import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { api, Field } from '../../ui';
 import { PublishDialog } from '../publish/PublishDialog';
+import { type Source, SourcesEditor } from './SourcesEditor';
 
 export interface Named {
   id: string;
@@ -14,6 +15,7 @@ export interface SetContent {
   title: string;
   goBack: boolean;
   questions: Named[];
+  sources: Source[];
 }
 
 const client = new QueryClient();
@@ -34,9 +36,9 @@ export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named
     setState('keeping');
     const change = ++changes.current;
     line.current = line.current.then(async () => {
-      const answer = await api('PUT', `/api/sets/${next.id}`, { title: next.title, goBack: next.goBack, questions: next.questions.map(({ id }) => id) });
+      const answer = await api('PUT', `/api/sets/${next.id}`, { title: next.title, goBack: next.goBack, questions: next.questions.map(({ id }) => id), sources: next.sources });
       // While a later change is on its way, not all is kept.
-      if (!answer.ok || change === changes.current) setState(answer.ok ? 'kept' : `${answer.error.message}. ${answer.error.wayOn}`);
+      if (!answer.ok || change === changes.current) setState(answer.ok ? 'kept' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
       return answer.ok;
     });
   };
@@ -134,6 +136,7 @@ export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named
           </ul>
         </section>
       </div>
+      <SourcesEditor sources={set.sources} questions={set.questions} onChange={(sources) => keep({ ...set, sources })} />
       {publishing && (
         <PublishDialog
           onClose={() => setPublishing(false)}

@@ -86,6 +86,8 @@ export const courseLearner = sqliteTable(
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('course_of_learner').on(t.learnerId)],
 );
 
+export type SetSource = SourceContent & { readonly id: string; readonly questions: readonly string[] };
+
 /** Questions in an order, by their ids. */
 export const questionSet = sqliteTable(
   'question_set',
@@ -96,6 +98,8 @@ export const questionSet = sqliteTable(
     questions: text('questions', { mode: 'json' }).$type<string[]>().notNull(),
     /** May learners go back to a question they have left? */
     goBack: integer('go_back', { mode: 'boolean' }).notNull(),
+    /** Each beside the questions named by their ids. */
+    sources: text('sources', { mode: 'json' }).$type<SetSource[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
   },
@@ -135,11 +139,21 @@ export const release = sqliteTable(
 );
 
 /** What an edition holds: the questions of its set, whole, as they were. */
+/** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
+export interface SourceContent {
+  readonly title: string;
+  readonly text: string;
+  readonly medium: { readonly hash: string; readonly kind: MediumKind; readonly description: string } | null;
+  readonly captions: string;
+}
+
 export interface EditionContent {
   readonly questions: readonly Question[];
   /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
+  /** Each beside the questions named by their places. */
+  readonly sources?: readonly (SourceContent & { readonly questions: readonly number[] })[];
 }
 
 /** Unchangeable: the database itself refuses to alter or delete one (see the migrations). */

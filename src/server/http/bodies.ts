@@ -67,6 +67,28 @@ export const setContent = object({
   title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
   goBack: boolean().required(),
   questions: array(uuid()).max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`).required(),
+  sources: array(
+    object({
+      id: uuid(),
+      title: string().max(200, 'At most 200 characters').defined(),
+      text: string().max(100_000, 'At most 100,000 characters').defined(),
+      medium: object({
+        hash: string()
+          .matches(/^[0-9a-f]{64}$/, 'has to be a SHA-256')
+          .required(),
+        kind: string()
+          .oneOf(['picture', 'sound', 'film'] as const)
+          .required(),
+        description: string().max(2000, 'At most 2000 characters').defined(),
+      })
+        .nullable()
+        .default(null),
+      captions: string().max(200_000, 'At most 200,000 characters').defined(),
+      questions: array(uuid()).max(MOST_QUESTIONS).required(),
+    }),
+  )
+    .max(20, 'At most 20 sources')
+    .optional(),
 });
 const MOST_ROWS = 2000;
 const MOST_CELLS = 12;

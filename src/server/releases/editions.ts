@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { type ModelPlacement, type QuestionModel, questionModel } from '../../core';
 import type { Database } from '../database/open';
-import { edition } from '../database/tables';
+import { type EditionContent, edition } from '../database/tables';
 
 export interface OpenEdition {
   readonly number: number;
@@ -9,6 +9,7 @@ export interface OpenEdition {
   /** By question; null: none that may be shown. */
   readonly modelAnswers: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack: boolean;
+  readonly sources: NonNullable<EditionContent['sources']>;
 }
 
 /**
@@ -28,12 +29,13 @@ export async function editionOf(db: Database, releaseId: string, number: number)
   }
   const row = await db.query.edition.findFirst({ where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)) });
   if (!row) throw new Error(`Release ${releaseId} has no edition ${number}`);
-  const { questions, modelAnswers, goBack } = row.content;
+  const { questions, modelAnswers, goBack, sources } = row.content;
   const opened: OpenEdition = {
     number,
     models: questions.map((question) => questionModel(question)),
     modelAnswers: modelAnswers ?? questions.map(() => null),
     goBack: goBack ?? true,
+    sources: sources ?? [],
   };
   kept.set(name, opened);
   const oldest = kept.keys().next().value;

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
 import { ownsCourse } from '../courses/courses';
-import { edition, release } from '../database/tables';
+import { type EditionContent, edition, release } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { openQuestion } from '../vault/questions';
 import { openSet } from '../vault/sets';
@@ -22,6 +22,7 @@ interface Frozen {
   readonly title: string;
   readonly questions: readonly Question[];
   readonly goBack: boolean;
+  readonly sources: NonNullable<EditionContent['sources']>;
 }
 
 /** Publishes to a course what the teacher has, frozen as edition 1. */
@@ -32,7 +33,7 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
   if (before) return ok({ id });
   const found = 'setId' in content ? await fromSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
-  const { title, questions, goBack } = found.value;
+  const { title, questions, goBack, sources } = found.value;
   const at = now();
   const inTheWay = [
     ...(dueAt && dueAt <= at ? [{ path: 'dueAt', message: 'The time at which it is due has passed.' }] : []),
@@ -46,7 +47,7 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
   if (inTheWay.length > 0) return fail('notReady', { problems: inTheWay });
   await db.transaction(async (tx) => {
     await tx.insert(release).values({ id, courseId, title, releasedBy: person.id, createdAt: at, dueAt, minutes });
-    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), goBack }, createdAt: at });
+    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), goBack, sources }, createdAt: at });
   });
   return ok({ id });
 }
@@ -55,7 +56,7 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
   const found = await openQuestion(as, questionId);
   if (!found.ok) return found;
   if (found.value.revision !== revision) return fail('questionMovedOn', { detail: { revision: found.value.revision } });
-  return ok({ title: found.value.question.title, questions: [found.value.question], goBack: true });
+  return ok({ title: found.value.question.title, questions: [found.value.question], goBack: true, sources: [] });
 }
 
 async function fromSet(as: As<Teacher>, setId: string): Promise<Result<Frozen>> {
@@ -67,7 +68,9 @@ async function fromSet(as: As<Teacher>, setId: string): Promise<Result<Frozen>> 
     if (!one.ok) return one;
     questions.push(one.value.question);
   }
-  return ok({ title: found.value.title, questions, goBack: found.value.goBack });
+  const places = new Map<string, number>(questions.map(({ id: own }, i) => [own, i]));
+  const sources = found.value.sources.map(({ id: _, questions: beside, ...source }) => ({ ...source, questions: beside.flatMap((one) => places.get(one) ?? []) }));
+  return ok({ title: found.value.title, questions, goBack: found.value.goBack, sources });
 }
 
 const SOLVE_MS = 500;

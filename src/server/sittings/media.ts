@@ -9,14 +9,8 @@ import { drawer } from './draw';
 import { recordOf, sittingOf } from './standing';
 
 /** A picture, sound or film of a learner's sitting, by the name drawn for it there. What belongs to feedback and hints is not there before the first try. `width`: of a picture, in pixels, as wide as it is shown. */
-export async function sittingMedium(
-  as: As<Learner>,
-  sittingId: string,
-  question: number,
-  name: string,
-  width: number | null,
-): Promise<Result<{ bytes: Uint8Array; type: MediumType }>> {
-  const { db, files, person } = as;
+export async function sittingMedium(as: As<Learner>, sittingId: string, question: number, name: string, width: number | null): Promise<Result<Bytes>> {
+  const { db, person } = as;
   const open = await sittingOf(as, sittingId, person.id);
   if (!open || question > open.reached) return fail('notFound');
   const { edition } = await recordOf(db, open);
@@ -27,11 +21,31 @@ export async function sittingMedium(
   if (!hash) return fail('notFound');
   if (!Object.hasOwn(sent.media, name) && !(await db.query.standing.findFirst({ where: and(eq(standing.sittingId, sittingId), eq(standing.question, question)) })))
     return fail('notFound');
+  return bytesOf(as, open.releaseId, hash, width);
+}
+
+interface Bytes {
+  readonly bytes: Uint8Array;
+  readonly type: MediumType | 'text/vtt';
+}
+
+async function bytesOf({ db, files }: As<Learner>, releaseId: string, hash: string, width: number | null): Promise<Result<Bytes>> {
   const [row] = await db
     .select({ type: medium.type })
     .from(release)
     .innerJoin(medium, and(eq(medium.ownerId, release.releasedBy), eq(medium.hash, hash)))
-    .where(eq(release.id, open.releaseId));
+    .where(eq(release.id, releaseId));
   const bytes = row && (await inWidth(files, hash, row.type, width));
   return row && bytes ? ok({ bytes, type: row.type }) : fail('notFound');
+}
+
+/** The medium of a source, or its captions: as soon as a question beside which it stands has been come to. */
+export async function sittingSource(as: As<Learner>, sittingId: string, n: number, what: 'medium' | 'captions', width: number | null): Promise<Result<Bytes>> {
+  const open = await sittingOf(as, sittingId, as.person.id);
+  if (!open) return fail('notFound');
+  const { edition } = await recordOf(as.db, open);
+  const source = edition.sources[n];
+  if (!source?.questions.some((question) => question <= open.reached)) return fail('notFound');
+  if (what === 'captions') return source.captions === '' ? fail('notFound') : ok({ bytes: new TextEncoder().encode(source.captions), type: 'text/vtt' });
+  return source.medium ? bytesOf(as, open.releaseId, source.medium.hash, width) : fail('notFound');
 }

@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '../errors';
 import { closedIfOver, type Summary, summaryOf } from './finish';
 import { recall } from './recent';
 import { atOf, endOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
-import { endsOf, placeOf, type SittingView, viewOf } from './view';
+import { endsOf, placeOf, type SittingView, sourcesOf, viewOf } from './view';
 
 interface Titles {
   readonly release: string;
@@ -80,5 +80,12 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, questi
   const allowed = question === open.reached || (edition.goBack && question >= 0 && question < open.reached) ? question : open.reached;
   const at = atOf(open, edition, moves, allowed);
   if (!at) throw new Error(`Sitting ${open.id} has come to question ${allowed}, which its edition does not have`);
-  return { ...viewOf(at), release: titles.release, course: titles.course, place: await placeOf(as, at, edition.models.length), ends: endsOf(at, as.now()) };
+  return {
+    ...viewOf(at),
+    release: titles.release,
+    course: titles.course,
+    place: await placeOf(as, at, edition.models.length),
+    sources: sourcesOf(edition.sources, allowed),
+    ends: endsOf(at, as.now()),
+  };
 }

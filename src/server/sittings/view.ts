@@ -1,7 +1,10 @@
 import { eq } from 'drizzle-orm';
-import { type QuestionView, questionView } from '../../core';
+import { type QuestionView, questionView, type Rich } from '../../core';
+import { richFromPlain } from '../../core/document';
 import type { Context } from '../context';
 import { standing } from '../database/tables';
+import type { MediumKind } from '../media/kinds';
+import type { OpenEdition } from '../releases/editions';
 import type { At } from './standing';
 
 /** Where one is in a set. */
@@ -15,6 +18,15 @@ export interface Place {
   ended: number[];
 }
 
+/** A source in a learner's terms; its medium and captions are asked for by its number. */
+export interface SourceView {
+  n: number;
+  title: string;
+  text: Rich | null;
+  medium: { kind: MediumKind; description: string } | null;
+  captioned: boolean;
+}
+
 export interface SittingView extends QuestionView {
   id: string;
   release: string;
@@ -22,11 +34,20 @@ export interface SittingView extends QuestionView {
   /** The number of the last move the server has. */
   last: number;
   place: Place;
+  /** What stands beside the question. */
+  sources: SourceView[];
   /** When it has to end, and how many seconds that is from now by the server's clock; null: when the learner likes. */
   ends: { at: string; seconds: number } | null;
 }
 
 export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.last, ...questionView(at, at.standing) });
+
+export const sourcesOf = (sources: OpenEdition['sources'], question: number): SourceView[] =>
+  sources.flatMap(({ title, text, medium, captions, questions }, n) =>
+    questions.includes(question)
+      ? [{ n, title, text: richFromPlain(text), medium: medium && { kind: medium.kind, description: medium.description }, captioned: captions !== '' }]
+      : [],
+  );
 
 export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['ends'] =>
   endsAt && { at: endsAt.toISOString(), seconds: Math.max(0, Math.round((endsAt.getTime() - now.getTime()) / 1000)) };

@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Kind } from '../../core';
 import type { As, Teacher } from '../context';
-import { question, questionSet } from '../database/tables';
+import { medium, question, questionSet, type SetSource } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
 export interface SetRow {
@@ -16,6 +16,7 @@ export interface SetView {
   title: string;
   goBack: boolean;
   questions: { id: string; title: string; kind: Kind }[];
+  sources: SetSource[];
 }
 
 /** The teacher's sets, the one changed last first. */
@@ -36,14 +37,14 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
   const found = await own(as, id);
   if (!found) return fail('notFound');
   const titles = await ownQuestions(as, found.questions);
-  return ok({ id, title: found.title, goBack: found.goBack, questions: found.questions.flatMap((one) => titles.get(one) ?? []) });
+  return ok({ id, title: found.title, goBack: found.goBack, questions: found.questions.flatMap((one) => titles.get(one) ?? []), sources: found.sources });
 }
 
 /** Keeps a set as it is given. Each question is the teacher's own, and stands in it once. */
 export async function keepSet(
   as: As<Teacher>,
   id: string,
-  { title, questions, goBack }: { title: string; questions: readonly string[]; goBack: boolean },
+  { title, questions, goBack, sources = [] }: { title: string; questions: readonly string[]; goBack: boolean; sources?: readonly SetSource[] | undefined },
 ): Promise<Result<{ id: string }>> {
   if (!(await own(as, id))) return fail('notFound');
   const known = await ownQuestions(as, questions);
@@ -51,12 +52,26 @@ export async function keepSet(
     if (!known.has(one)) return [{ path: `questions[${i}]`, message: 'This question is not in your Vault.' }];
     return questions.indexOf(one) < i ? [{ path: `questions[${i}]`, message: 'This question stands in the set twice.' }] : [];
   });
+  problems.push(...(await sourceProblems(as, sources)));
   if (problems.length > 0) return fail('invalid', { problems });
   await as.db
     .update(questionSet)
-    .set({ title, questions: [...questions], goBack, changedAt: as.now() })
+    .set({ title, questions: [...questions], goBack, sources: [...sources], changedAt: as.now() })
     .where(eq(questionSet.id, id));
   return ok({ id });
+}
+
+/** A medium is the teacher's own; captions are WebVTT, which a player reads. */
+async function sourceProblems(as: As<Teacher>, sources: readonly SetSource[]): Promise<{ path: string; message: string }[]> {
+  const problems: { path: string; message: string }[] = [];
+  for (const [i, { medium: of, captions, text }] of sources.entries()) {
+    const known = of && (await as.db.query.medium.findFirst({ where: and(eq(medium.ownerId, as.person.id), eq(medium.hash, of.hash)) }));
+    if (of && known?.kind !== of.kind) problems.push({ path: `sources[${i}].medium`, message: 'This file is not among your media.' });
+    if (captions !== '' && !/^\uFEFF?WEBVTT(?:[ \t\n\r]|$)/.test(captions))
+      problems.push({ path: `sources[${i}].captions`, message: 'Captions have to be WebVTT: their first line is WEBVTT.' });
+    if (!of && text.trim() === '') problems.push({ path: `sources[${i}]`, message: 'There is nothing in this source yet.' });
+  }
+  return problems;
 }
 
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });

@@ -41,5 +41,5 @@ export function rehearsal(question: Question, seed: string, full: () => readonly
     return { ok: true, value: { last, ...movesView(sat(), standing, took) } };
   };
   const place = { at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [] };
-  return { view: { id: 'rehearsal', release: '', course: '', place, ends: null, ...viewed() }, send, model, names: edition.names };
+  return { view: { id: 'rehearsal', release: '', course: '', place, ends: null, sources: [], ...viewed() }, send, model, names: edition.names };
 }

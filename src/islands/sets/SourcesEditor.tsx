@@ -1,0 +1,167 @@
+import { Plus, X } from 'lucide-react';
+import { type ChangeEvent, useState } from 'react';
+import { Field } from '../../ui';
+import type { ApiResult } from '../../ui/api';
+
+export interface Source {
+  id: string;
+  title: string;
+  text: string;
+  medium: { hash: string; kind: 'picture' | 'sound' | 'film'; description: string } | null;
+  captions: string;
+  questions: string[];
+}
+interface Props {
+  sources: readonly Source[];
+  questions: readonly { id: string; title: string }[];
+  onChange: (sources: Source[]) => void;
+}
+
+const NOTHING = 'There is nothing in it yet: a source has a text, a picture, a sound or a film.';
+
+/** Material that stands beside questions of the set while they are answered. */
+export function SourcesEditor({ sources, questions, onChange }: Props) {
+  // One that has nothing in it yet is kept only here.
+  const [fresh, setFresh] = useState<Source | null>(null);
+  const set = (next: Source) => {
+    const isEmpty = next.text.trim() === '' && next.medium === null;
+    if (next.id === fresh?.id && isEmpty) return setFresh(next);
+    setFresh(null);
+    onChange(next.id === fresh?.id ? [...sources, next] : sources.map((one) => (one.id === next.id ? next : one)));
+  };
+  const shown = fresh ? [...sources, fresh] : sources;
+  return (
+    <section aria-labelledby="sources" className="mt-10">
+      <h2 id="sources" className="text-xl mb-2">
+        Sources <span className="figures text-base text-mute">{sources.length}</span>
+      </h2>
+      <p className="text-mute mb-3">What stands beside several questions: a text, a picture, a sound, or a film with its captions.</p>
+      {shown.map((source) => (
+        <One
+          key={source.id}
+          source={source}
+          questions={questions}
+          onSet={set}
+          onRemove={() => (source.id === fresh?.id ? setFresh(null) : onChange(sources.filter(({ id }) => id !== source.id)))}
+        />
+      ))}
+      {!fresh && (
+        <button
+          type="button"
+          className="btn btn-edge"
+          onClick={() => setFresh({ id: crypto.randomUUID(), title: '', text: '', medium: null, captions: '', questions: questions.map(({ id }) => id) })}
+        >
+          <Plus size={16} aria-hidden /> Add a source
+        </button>
+      )}
+    </section>
+  );
+}
+
+function One({ source, questions, onSet, onRemove }: { source: Source; questions: Props['questions']; onSet: (source: Source) => void; onRemove: () => void }) {
+  const [draft, setDraft] = useState(source);
+  const [problem, setProblem] = useState('');
+  const keep = (next: Source) => {
+    setDraft(next);
+    if (next.captions !== '' && !/^\uFEFF?WEBVTT(?:\s|$)/.test(next.captions)) return setProblem('Captions have to be WebVTT: their first line is WEBVTT.');
+    setProblem(next.text.trim() === '' && next.medium === null ? NOTHING : '');
+    if (next.text.trim() === '' && next.medium === null && source.text + (source.medium?.hash ?? '') !== '') return;
+    onSet(next);
+  };
+  const take = async ({ target }: ChangeEvent<HTMLInputElement>) => {
+    const file = target.files?.[0];
+    if (!file) return;
+    const result = await send(file);
+    if (typeof result === 'string') return setProblem(result);
+    keep({ ...draft, title: draft.title || file.name.replace(/\.[^.]*$/, ''), medium: { ...result, description: draft.medium?.description ?? '' } });
+  };
+  const name = draft.title || 'this source';
+  return (
+    <div className="border border-rule bg-sheet p-4 mb-4 grid gap-3 lg:grid-cols-2">
+      <div className="grid gap-3 content-start">
+        <div className="flex items-end gap-2">
+          <Field
+            className="grow"
+            label="Title of the source"
+            value={draft.title}
+            maxLength={200}
+            onChange={(event) => setDraft({ ...draft, title: event.target.value })}
+            onBlur={() => keep(draft)}
+          />
+          <button type="button" className="btn btn-quiet btn-sm" aria-label={`Take ${name} away`} onClick={onRemove}>
+            <X size={15} aria-hidden />
+          </button>
+        </div>
+        <label className="grid gap-1">
+          <span className="font-semibold">Text of the source</span>
+          <textarea rows={5} className="textarea w-full" value={draft.text} onChange={(event) => setDraft({ ...draft, text: event.target.value })} onBlur={() => keep(draft)} />
+        </label>
+        <label className="grid gap-1">
+          <span className="font-semibold">Picture, sound or film</span>
+          <input type="file" accept="image/*,audio/*,video/*" className="file-input w-full" onChange={(event) => void take(event)} />
+        </label>
+        {draft.medium && (
+          <>
+            <p className="figures text-sm text-mute">
+              a {draft.medium.kind}{' '}
+              <button type="button" className="link-brass cursor-pointer" onClick={() => keep({ ...draft, medium: null })}>
+                take it out
+              </button>
+            </p>
+            <Field
+              label="What it shows or says, for those who do not see or hear it"
+              value={draft.medium.description}
+              maxLength={2000}
+              onChange={(event) => draft.medium && setDraft({ ...draft, medium: { ...draft.medium, description: event.target.value } })}
+              onBlur={() => keep(draft)}
+            />
+            {draft.medium.kind === 'film' && (
+              <label className="grid gap-1">
+                <span className="font-semibold">Captions (WebVTT)</span>
+                <textarea
+                  rows={4}
+                  className="textarea w-full figures"
+                  placeholder="WEBVTT"
+                  value={draft.captions}
+                  onChange={(event) => setDraft({ ...draft, captions: event.target.value })}
+                  onBlur={() => keep(draft)}
+                />
+              </label>
+            )}
+          </>
+        )}
+        {problem && (
+          <p role="alert" className="text-brick">
+            {problem}
+          </p>
+        )}
+      </div>
+      <fieldset>
+        <legend className="font-semibold mb-1">Stands beside</legend>
+        {questions.map(({ id, title }, i) => (
+          <label key={id} className="flex items-center gap-2 py-0.5">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={draft.questions.includes(id)}
+              onChange={(event) => keep({ ...draft, questions: event.target.checked ? [...draft.questions, id] : draft.questions.filter((one) => one !== id) })}
+            />
+            <span className="figures text-mute">{i + 1}</span> {title || 'Untitled question'}
+          </label>
+        ))}
+      </fieldset>
+    </div>
+  );
+}
+
+/** Keeps a file among the teacher's media; else says why not. */
+async function send(file: File): Promise<{ hash: string; kind: 'picture' | 'sound' | 'film' } | string> {
+  const search = new URLSearchParams({ name: file.name || 'source', width: '1280', height: '960' });
+  try {
+    const response = await fetch(`/api/media?${search}`, { method: 'POST', body: file, headers: { 'content-type': file.type || 'application/octet-stream' } });
+    const result = (await response.json()) as ApiResult<{ hash: string; kind: 'picture' | 'sound' | 'film' }>;
+    return result.ok ? { hash: result.value.hash, kind: result.value.kind } : `${result.error.message}. ${result.error.problems?.[0]?.message ?? result.error.wayOn}`;
+  } catch {
+    return 'The file could not be sent: the line is down. Try again when it is back.';
+  }
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `question_set` ADD `sources` text DEFAULT '[]' NOT NULL;

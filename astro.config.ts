@@ -26,6 +26,6 @@ export default defineConfig({
   },
   vite: {
     plugins: [tailwindcss()],
-    build: { target: 'es2022', minify: 'terser', terserOptions: { ecma: 2020, module: true, compress: { passes: 3 }, format: { comments: false } } },
+    build: { target: 'es2022', minify: 'terser', rollupOptions: { output: { experimentalMinChunkSize: 6000 } }, terserOptions: { ecma: 2020, module: true, compress: { passes: 3, unsafe_methods: true, unsafe_arrows: true }, format: { comments: false } } },
   },
 });

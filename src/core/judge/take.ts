@@ -84,11 +84,8 @@ function putTarget(model: SceneModel, board: Board, copy: Copy, { zone }: Put): 
 }
 
 function dropTarget(model: SceneModel, board: Board, copy: Copy, drop: Drop): number | null | Outcome {
-  if (!Number.isFinite(drop.x)) return refused('x', 'x has to be a finite number');
-  if (!Number.isFinite(drop.y)) return refused('y', 'y has to be a finite number');
   if ((drop.px === undefined) !== (drop.py === undefined)) return refused(drop.px === undefined ? 'px' : 'py', 'px and py have to be given both, or neither');
-  if (drop.px !== undefined && !Number.isFinite(drop.px)) return refused('px', 'px has to be a finite number');
-  if (drop.py !== undefined && !Number.isFinite(drop.py)) return refused('py', 'py has to be a finite number');
+  for (const name of ['x', 'y', 'px', 'py'] as const) if (drop[name] !== undefined && !Number.isFinite(drop[name])) return refused(name, `${name} has to be a finite number`);
   const pointer = drop.px === undefined ? null : { x: drop.px, y: drop.py as number };
   return winner(candidates(model, board, copy, { x: drop.x, y: drop.y }, pointer));
 }

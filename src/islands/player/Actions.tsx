@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import type { Board } from '../../core';
 import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
 import { tryInWords, zoneName } from './words';
@@ -9,8 +8,8 @@ const LINES: Record<PlayerState['line'], string> = {
   kept: '',
   sending: '',
   down: 'The line is down. Go on: your moves are kept in this browser and go out when it is back. Checking has to wait for it.',
-  signedOut: 'You are signed out. Your moves are kept in this browser: sign in again and come back to this page.',
-  failed: 'The server could not take your moves. They are kept in this browser and will be sent again.',
+  signedOut: 'You are signed out. Your moves are kept in this browser: sign in again and come back.',
+  failed: 'The server could not take your moves. They are kept in this browser and sent again.',
   taken: 'You went on with this in another window.',
 };
 
@@ -28,7 +27,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const endless = items.some((item) => item.copies === 'endless');
   const all = items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) + zones.filter(({ typed }) => typed).length;
   // What lies where something hidden may be counts as placed.
-  const placed = board.zoneOf.size + board.texts.size + (view.question.hides ? board.letGo.size - lettingIn(board) : 0);
+  const placed = new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
   const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const now = tries + (ended || told?.try ? 0 : 1);
   const onLand = view.question.judging === 'onLand';
@@ -70,14 +69,11 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   );
 }
 
-/** Copies in zones that also are where they were let go. */
-const lettingIn = ({ zoneOf, letGo }: Board): number => [...letGo.keys()].filter((copy) => zoneOf.has(copy)).length;
-
 /** What the page has to say: the overall word, what is said of zones, hints, and how the line is. */
 export function Words({ store }: { store: PlayerStore }) {
-  const { told, best, ended, hints, line, notice, model, checking } = store(
-    useShallow(({ told, best, ended, hints, line, notice, model, checking }) => ({
-      ...{ told, best, ended, hints, notice, model, checking },
+  const { told, best, ended, hints, line, notice, model } = store(
+    useShallow(({ told, best, ended, hints, line, notice, model }) => ({
+      ...{ told, best, ended, hints, notice, model },
       line: line === 'sending' ? ('kept' as const) : line,
     })),
   );
@@ -113,7 +109,7 @@ export function Words({ store }: { store: PlayerStore }) {
         {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass">{notice}</p>}
         {LINES[line] && (
           <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick">
-            {LINES[line]} {checking && line === 'down' && 'What you asked to be checked is checked then. '}
+            {LINES[line]}{' '}
             {line === 'signedOut' && (
               <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
                 Sign in

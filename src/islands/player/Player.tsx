@@ -109,23 +109,13 @@ function Sitting({ sitting, onMove, onFinished }: SittingProps) {
         <Steps place={place} busy={busy} onGo={goTo} />
         <Switches store={store} list={list} />
       </Header>
-      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
-        <Beside sitting={sitting}>
+      <main className={`mx-auto w-full px-4 py-5 ${sitting.sources.length > 0 ? 'with-sources' : ''}`} style={{ maxWidth }}>
+        {sitting.sources.length > 0 && <Sources sitting={sitting} />}
+        <div>
           <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
-        </Beside>
+        </div>
       </main>
     </MediaFrom>
-  );
-}
-
-/** The question, with its sources where it has some. */
-function Beside({ sitting, children }: { sitting: SittingView; children: React.ReactNode }) {
-  if (sitting.sources.length === 0) return children;
-  return (
-    <div className="with-sources">
-      <Sources sitting={sitting} />
-      <div>{children}</div>
-    </div>
   );
 }
 

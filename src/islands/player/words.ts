@@ -65,7 +65,7 @@ export const VERDICTS: Record<Verdict, string> = { right: ', right', wrong: ', w
 export function tryInWords({ fullMarks }: TryView, { verdicts, typed }: Told, ended: boolean): string {
   if (fullMarks) return 'All of it is right.';
   const wrong = [...verdicts, ...typed].filter((v) => v.verdict === 'wrong').length;
-  const what = wrong === 0 ? 'Nothing is in a wrong place, but not everything is where it belongs.' : wrong === 1 ? 'One is in a wrong place.' : `${wrong} are in a wrong place.`;
+  const what = wrong === 0 ? 'Nothing is in a wrong place, but not everything is where it belongs.' : `${wrong === 1 ? 'One is' : `${wrong} are`} in a wrong place.`;
   return ended ? `${what} That was the last try.` : what;
 }
 

@@ -8,7 +8,7 @@ export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) 
     <aside className="sources" aria-label="Beside the question">
       {sources.map((source) => (
         <details key={source.n} open className="source">
-          <summary dir="auto">{source.title || 'Source'}</summary>
+          <summary dir="auto">{source.title}</summary>
           {source.text && (
             <div className="source-text" dir="auto">
               <RichText rich={source.text} />
@@ -23,20 +23,11 @@ export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) 
 
 function Shown({ url, source: { medium, captioned, title } }: { url: string; source: SittingView['sources'][number] }) {
   if (!medium) return null;
-  const name = medium.description || title;
-  const track = captioned && <track kind="captions" src={`${url}?captions`} label="Captions" default />;
-  switch (medium.kind) {
-    case 'picture':
-      return <img src={`${url}?w=640`} alt={medium.description} loading="lazy" />;
-    case 'sound':
-      // biome-ignore lint/a11y/useMediaCaption: where the author has captions, they are here
-      return <audio controls preload="none" src={url} aria-label={name} />;
-    case 'film':
-      return (
-        // biome-ignore lint/a11y/useMediaCaption: where the author has captions, they are here
-        <video controls preload="metadata" src={url} aria-label={name}>
-          {track}
-        </video>
-      );
-  }
+  if (medium.kind === 'picture') return <img src={`${url}?w=640`} alt={medium.description} loading="lazy" />;
+  const Played = medium.kind === 'film' ? 'video' : 'audio';
+  return (
+    <Played controls preload="metadata" src={url} aria-label={medium.description || title}>
+      {captioned && <track kind="captions" src={`${url}?captions`} default />}
+    </Played>
+  );
 }

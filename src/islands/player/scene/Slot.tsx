@@ -1,8 +1,8 @@
 import { type ReactNode, useEffect, useState } from 'react';
-import { type Copy, copyOf, itemOf, type LearnerQuestion } from '../../../core';
+import { type Copy, copyOf, itemOf, type LearnerQuestion, type Verdict } from '../../../core';
 import { placesFor } from '../states';
 import type { PlayerStore } from '../store';
-import { itemName, zoneName } from '../words';
+import { itemName, VERDICTS, zoneName } from '../words';
 
 /** As long after the last key a text is kept, if nothing else has kept it before. */
 const TYPING_MS = 1000;
@@ -54,24 +54,21 @@ type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidt
 export function TypedPart({ store, index, locked, style }: PartProps) {
   const kept = store((s) => s.board.texts.get(index) ?? '');
   const zone = store((s) => s.view.question.zones[index]);
-  const verdict = store((s) => (s.showsModel ? null : (s.told?.typed.find((one) => one.zone === zone?.id)?.verdict ?? null)));
+  const verdict = store((s) => (s.showsModel ? 'none' : (s.told?.typed.find((one) => one.zone === zone?.id)?.verdict ?? 'none')));
   const [draft, setDraft] = useState<string | null>(null);
   const keep = () => {
     if (draft !== null && draft !== kept && zone) store.getState().move({ kind: 'put', zone: zone.id, text: draft });
-    setDraft(null);
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: from the last key on
   useEffect(() => {
-    if (draft === null) return;
-    const timer = setTimeout(() => draft !== kept && zone && store.getState().move({ kind: 'put', zone: zone.id, text: draft }), TYPING_MS);
+    const timer = setTimeout(keep, TYPING_MS);
     return () => clearTimeout(timer);
   }, [draft]);
-  const judged = verdict === 'right' ? ', right' : verdict === 'wrong' ? ', wrong' : '';
   return (
-    <span className="slot slot-typed" data-verdict={verdict ?? undefined} data-zone-index={index} style={style}>
+    <span className="slot slot-typed" data-verdict={verdict} data-zone-index={index} style={style}>
       <input
         type="text"
-        aria-label={`${zoneName(store.getState(), index)}${judged}`}
+        aria-label={zoneName(store.getState(), index) + VERDICTS[verdict]}
         autoComplete="off"
         autoCapitalize="none"
         spellCheck={false}
@@ -80,13 +77,12 @@ export function TypedPart({ store, index, locked, style }: PartProps) {
         value={draft ?? kept}
         onChange={(event) => setDraft(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && keep()}
-        onBlur={keep}
+        onBlur={() => {
+          keep();
+          setDraft(null);
+        }}
       />
-      {(verdict === 'right' || verdict === 'wrong') && (
-        <span className="slot-seal" aria-hidden>
-          {verdict === 'right' ? '✓' : '↩'}
-        </span>
-      )}
+      <Seal verdict={verdict} />
     </span>
   );
 }
@@ -108,9 +104,9 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
   // By the alphabet: the author's own order could tell.
   const named = choices.map((copy) => ({ copy, name: itemName(state, itemOf(copy)) })).sort((a, b) => a.name.localeCompare(b.name));
   return (
-    <span className="slot slot-menu" data-verdict={verdict === 'none' ? undefined : verdict} data-zone-index={index} style={style}>
+    <span className="slot slot-menu" data-verdict={verdict} data-zone-index={index} style={style}>
       <select
-        aria-label={`${zoneName(state, index)}${verdict === 'none' ? '' : `, ${verdict}`}`}
+        aria-label={zoneName(state, index) + VERDICTS[verdict]}
         disabled={locked}
         value={inside ?? ''}
         onChange={({ target }) => (target.value === '' ? inside !== null && onPut(inside, null) : onPut(Number(target.value) as Copy, index))}
@@ -122,11 +118,15 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
           </option>
         ))}
       </select>
-      {verdict !== 'none' && (
-        <span className="slot-seal" aria-hidden>
-          {verdict === 'right' ? '✓' : '↩'}
-        </span>
-      )}
+      <Seal verdict={verdict} />
     </span>
   );
 }
+
+/** The mark of a verdict, beside what was typed or chosen. */
+const Seal = ({ verdict }: { verdict: Verdict }) =>
+  verdict !== 'none' && (
+    <span className="slot-seal" aria-hidden>
+      {verdict === 'right' ? '✓' : '↩'}
+    </span>
+  );

@@ -71,14 +71,13 @@ function liftOf(event: Event | null, box: { readonly top: number; readonly heigh
 const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect }) => ({ ...transform, y: transform.y - liftOf(activatorEvent, activeNodeRect) });
 const MODIFIERS = [awayFromFinger];
 
-const middleOf = ({ width, height }: { readonly width: number; readonly height: number }): Point => ({ x: width / 2, y: height / 2 });
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] };
 
 /** The point an arrow key moves to, kept on the scene. */
-function moved({ x, y }: Point, event: KeyboardEvent, { width, height }: { readonly width: number; readonly height: number }): Point {
-  const by = event.shiftKey ? LONG_STEP : STEP;
-  const dx = event.code === KeyboardCode.Right ? by : event.code === KeyboardCode.Left ? -by : 0;
-  const dy = event.code === KeyboardCode.Down ? by : event.code === KeyboardCode.Up ? -by : 0;
-  return { x: Math.max(0, Math.min(width, x + dx)), y: Math.max(0, Math.min(height, y + dy)) };
+function moved({ x, y }: Point, { code, shiftKey }: KeyboardEvent, { width, height }: { readonly width: number; readonly height: number }): Point {
+  const [dx, dy] = ARROWS[code] ?? [0, 0];
+  const by = shiftKey ? LONG_STEP : STEP;
+  return { x: Math.max(0, Math.min(width, x + dx * by)), y: Math.max(0, Math.min(height, y + dy * by)) };
 }
 
 /**
@@ -134,7 +133,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     const { hides, places: named } = store.getState().view.question;
     const onScreen = ({ x, y }: Point) => ({ x: began.current.x + (x - (item?.w ?? 0) / 2) * scale, y: began.current.y + (y - (item?.h ?? 0) / 2) * scale });
     if (hides && named.length === 0) {
-      const spot = moved(target.current.spot ?? middleOf(model.source.scene), event, model.source.scene);
+      const spot = moved(target.current.spot ?? { x: model.source.scene.width / 2, y: model.source.scene.height / 2 }, event, model.source.scene);
       aim(copy, null, null, { at: spot, label: `At ${Math.round(spot.x)}, ${Math.round(spot.y)}` });
       return onScreen(spot);
     }

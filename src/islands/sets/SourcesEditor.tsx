@@ -4,12 +4,12 @@ import { Field } from '../../ui';
 import type { ApiResult } from '../../ui/api';
 
 export interface Source {
-  id: string;
-  title: string;
-  text: string;
-  medium: { hash: string; kind: 'picture' | 'sound' | 'film'; description: string } | null;
-  captions: string;
-  questions: string[];
+  readonly id: string;
+  readonly title: string;
+  readonly text: string;
+  readonly medium: { readonly hash: string; readonly kind: 'picture' | 'sound' | 'film'; readonly description: string } | null;
+  readonly captions: string;
+  readonly questions: readonly string[];
 }
 interface Props {
   sources: readonly Source[];

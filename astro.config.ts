@@ -31,7 +31,7 @@ export default defineConfig({
       target: 'es2022',
       minify: 'terser',
       rollupOptions: { output: { experimentalMinChunkSize: 6000 } },
-      terserOptions: { ecma: 2020, module: true, compress: { passes: 3, unsafe_methods: true, unsafe_arrows: true }, format: { comments: false } },
+      terserOptions: { ecma: 2020, module: true, compress: { passes: 3 }, format: { comments: false } },
     },
   },
 });

@@ -4,7 +4,6 @@ import { inThisWindow } from './oneWindow';
 import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
-import { Sources } from './place/Sources';
 import { Steps } from './place/Steps';
 import { SummaryPage } from './place/SummaryPage';
 import { recallSounds, useSounds } from './sounds';
@@ -79,7 +78,7 @@ function Sitting({ sitting, onMove, onFinished }: SittingProps) {
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
   const place = usePlace(store);
   const { busy, goTo, finish } = useOnward(store, sitting, onMove, onFinished);
-  const maxWidth = sitting.sources.length > 0 ? '100%' : pageWidth(sitting.question);
+  const maxWidth = pageWidth(sitting.question);
 
   useEffect(() => {
     const back = () => void store.getState().flush();
@@ -109,11 +108,8 @@ function Sitting({ sitting, onMove, onFinished }: SittingProps) {
         <Steps place={place} busy={busy} onGo={goTo} />
         <Switches store={store} list={list} />
       </Header>
-      <main className={`mx-auto w-full px-4 py-5 ${sitting.sources.length > 0 ? 'with-sources' : ''}`} style={{ maxWidth }}>
-        {sitting.sources.length > 0 && <Sources sitting={sitting} />}
-        <div>
-          <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
-        </div>
+      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
+        <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
       </main>
     </MediaFrom>
   );
@@ -162,6 +158,8 @@ function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProp
     void leave(
       () => goToQuestion(sitting.id, question),
       (next) => {
+        // Sources are the page's own, beside this island.
+        if (sitting.sources.length + next.sources.length > 0) return location.replace(`?question=${next.place.at + 1}`);
         history.replaceState(null, '', `?question=${next.place.at + 1}`);
         onMove(next);
         scrollTo({ top: 0 });

@@ -84,8 +84,9 @@ function putTarget(model: SceneModel, board: Board, copy: Copy, { zone }: Put): 
 }
 
 function dropTarget(model: SceneModel, board: Board, copy: Copy, drop: Drop): number | null | Outcome {
+  for (const name of ['x', 'y'] as const) if (!Number.isFinite(drop[name])) return refused(name, `${name} has to be a finite number`);
   if ((drop.px === undefined) !== (drop.py === undefined)) return refused(drop.px === undefined ? 'px' : 'py', 'px and py have to be given both, or neither');
-  for (const name of ['x', 'y', 'px', 'py'] as const) if (drop[name] !== undefined && !Number.isFinite(drop[name])) return refused(name, `${name} has to be a finite number`);
+  for (const name of ['px', 'py'] as const) if (drop.px !== undefined && !Number.isFinite(drop[name])) return refused(name, `${name} has to be a finite number`);
   const pointer = drop.px === undefined ? null : { x: drop.px, y: drop.py as number };
   return winner(candidates(model, board, copy, { x: drop.x, y: drop.y }, pointer));
 }

@@ -5,6 +5,9 @@ import { setItem, setQuestion } from './steps';
 
 const EMPTY = { need: { rule: 'all' }, sum: null, sequence: false, weight: null, says: null } as const;
 
+/** A key entry: items that belong in a zone, all of them needed unless `more` says otherwise. */
+export const newEntry = (zone: ZoneId, belongs: readonly ItemId[], more: Partial<KeyEntry> = {}): KeyEntry => ({ ...EMPTY, zone, belongs: [...belongs], ...more });
+
 /** One cell of the key grid: does the item belong in the zone? */
 export interface Cell {
   readonly zone: ZoneId;

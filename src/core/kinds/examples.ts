@@ -2,6 +2,7 @@ import type { FixtureId, ItemId, ZoneId } from '../document/ids';
 import { newItem, newQuestion, newZone } from '../document/make';
 import { richFromPlain } from '../document/rich';
 import type { Fixture, Kind, Question } from '../document/schema';
+import { newEntry } from '../edit/keying';
 import { needing, withFrame } from './count';
 import { readListing } from './listing';
 import { asSpots, missesCost } from './mark';
@@ -119,15 +120,7 @@ function buildExample(blank: Question): Question {
     ...framed,
     scene: { width: 960, height: 460 },
     items,
-    key: framed.zones.map(({ id }, i) => ({
-      zone: id,
-      belongs: [`quarter-${i + 1}` as ItemId],
-      need: { rule: 'exactly' as const, n: 1 },
-      sum: null,
-      sequence: false,
-      weight: null,
-      says: null,
-    })),
+    key: framed.zones.map(({ id }, i) => newEntry(id, [`quarter-${i + 1}` as ItemId], { need: { rule: 'exactly' as const, n: 1 } })),
     marks: { ...framed.marks, max: 4 },
   };
 }
@@ -141,7 +134,7 @@ function freeExample(blank: Question): Question {
     prompt: richFromPlain('Move what belongs there into the zone.'),
     items,
     zones: [zone],
-    key: [{ zone: zone.id, belongs: ['item-1' as ItemId], need: { rule: 'all' }, sum: null, sequence: false, weight: null, says: null }],
+    key: [newEntry(zone.id, ['item-1' as ItemId])],
     marks: { ...blank.marks, wrongCosts: 1 },
   };
 }

@@ -2,6 +2,7 @@ import type { ItemId, ZoneId } from '../document/ids';
 import { freshId, newItem, newZone } from '../document/make';
 import type { Rich } from '../document/rich';
 import type { Fixture, KeyEntry, Question, Zone } from '../document/schema';
+import { newEntry } from '../edit/keying';
 import { slotsIn } from '../edit/slots';
 
 type TextFixture = Extract<Fixture, { type: 'text' }>;
@@ -75,7 +76,7 @@ export function liftOut(question: Question, fixture: string, { block, from, to }
     ? question.items.map((one) => (one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one))
     : [...question.items, newItem({ id: item, label, family: gap.family })];
   const typed: Zone['typed'] = like?.typed ? { ...like.typed, accept: { [item]: [label] } } : null;
-  const entry: KeyEntry = { zone, belongs: [item], need: { rule: 'exactly', n: 1 }, sum: null, sequence: false, weight: null, says: null };
+  const entry: KeyEntry = newEntry(zone, [item], { need: { rule: 'exactly', n: 1 } });
   const blocks = text.text.blocks.map((one, i) => (i === block ? { ...paragraph, runs } : one));
   const next: Question = {
     ...question,

@@ -1,6 +1,7 @@
 import type { ItemId, ZoneId } from '../document/ids';
 import { newItem, newZone } from '../document/make';
 import type { Item, Question, Zone } from '../document/schema';
+import { newEntry } from '../edit/keying';
 import { outlineOf } from '../geometry/outline';
 import { middleOf } from '../geometry/space';
 
@@ -70,7 +71,7 @@ export function missesCost(question: Question, cost: boolean): Question {
   return {
     ...without,
     zones: [floor, ...without.zones],
-    key: [...without.key, { zone: MISSES, belongs: [], need: { rule: 'exactly', n: 0 }, sum: null, sequence: false, weight: null, says: null }],
+    key: [...without.key, newEntry(MISSES, [], { need: { rule: 'exactly', n: 0 } })],
     marks: { ...question.marks, wrongCosts: question.marks.wrongCosts > 0 ? question.marks.wrongCosts : 1 },
   };
 }

@@ -1,7 +1,8 @@
 import type { FixtureId, ItemId, ZoneId } from '../document/ids';
 import { newItem, newZone } from '../document/make';
 import { richFromPlain } from '../document/rich';
-import type { Fixture, Item, KeyEntry, Kind, Question, Zone } from '../document/schema';
+import type { Fixture, Item, Kind, Question, Zone } from '../document/schema';
+import { newEntry } from '../edit/keying';
 import { linesNeeded } from '../proof/text/measure';
 import { random, seedOf, shuffled } from '../random/random';
 import { liftOut } from './gaps';
@@ -21,16 +22,6 @@ const lacking = (message: string): Proposed => ({ ok: false, message });
 const NOWHERE = /^(none|neither|nowhere|others?|distractors?|wrong|does not belong|do not belong)$/i;
 const RIGHT = /^(right|yes|true|correct|x|✓|1)$/i;
 
-const entry = (zone: ZoneId, belongs: readonly ItemId[], more: Partial<KeyEntry> = {}): KeyEntry => ({
-  zone,
-  belongs: [...belongs],
-  need: { rule: 'all' },
-  sum: null,
-  sequence: false,
-  weight: null,
-  says: null,
-  ...more,
-});
 const itemId = (i: number) => `item-${i + 1}` as ItemId;
 const zoneId = (i: number) => `zone-${i + 1}` as ZoneId;
 
@@ -90,7 +81,7 @@ function sort(question: Question, { groups, rows }: Listing, layout: Layout | nu
     ({ heading }, i): Zone => newZone({ id: zoneId(i), label: heading, shape: { type: 'rect', x: 0, y: 0, w: 200, h: 200 }, settle: { rule: 'grid', gap: 14 } }),
   );
   const key = shown.map(({ entries }, i) =>
-    entry(
+    newEntry(
       zoneId(i),
       [...new Set(entries)].map((label) => idOf.get(label) as ItemId),
     ),
@@ -110,7 +101,7 @@ function order(question: Question, { rows }: Listing, layout: Layout | null): Pr
   const { items } = itemsOf(labels);
   const zone = newZone({ id: zoneId(0), label: 'In order', shape: { type: 'rect', x: 0, y: 0, w: 300, h: 300 }, settle: { rule: 'column', gap: 14 } });
   const key = [
-    entry(
+    newEntry(
       zone.id,
       items.map(({ id }) => id),
       { sequence: true },
@@ -252,7 +243,7 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
   const single = right.length === 1;
   const zone = newZone({ id: zoneId(0), label: 'Picked', shape: { type: 'slot' }, capacity: single ? 1 : null, whenFull: single ? 'swap' : 'refuse' });
   const key = [
-    entry(
+    newEntry(
       zone.id,
       right.map(({ label }) => idOf.get(label) as ItemId),
     ),
@@ -281,6 +272,6 @@ function label(question: Question, { rows }: Listing, layout: Layout | null): Pr
         settle: { rule: 'anchor', at: 'middle', gap: 14 },
       }),
   );
-  const key = lines.map(({ name }, i) => entry(zoneId(i), [idOf.get(name) as ItemId], { need: { rule: 'exactly', n: 1 } }));
+  const key = lines.map(({ name }, i) => newEntry(zoneId(i), [idOf.get(name) as ItemId], { need: { rule: 'exactly', n: 1 } }));
   return { ok: true, question: laidOut(alike({ ...question, items, zones, key }), layout ?? 'threeColumns') };
 }

@@ -1,6 +1,7 @@
 import type { ZoneId } from '../document/ids';
 import { freshId, newZone } from '../document/make';
 import type { Question, Zone } from '../document/schema';
+import { newEntry } from '../edit/keying';
 import { isLaid } from './layouts';
 
 const CORNERS = 24;
@@ -46,6 +47,6 @@ export function withTrap(question: Question, label: string, shape: Zone['shape']
   return {
     ...question,
     zones: [...question.zones, newZone({ id, label, shape })],
-    key: [...question.key, { zone: id, belongs: [], need: { rule: 'exactly', n: 0 }, sum: null, sequence: false, weight: null, says: null }],
+    key: [...question.key, newEntry(id, [], { need: { rule: 'exactly', n: 0 } })],
   };
 }

@@ -2,7 +2,7 @@ import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { sendHome } from './home';
 import { type Copy, copyOf, type QuestionModel } from './model';
-import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from './take';
+import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from './placement';
 import { takeWithKey } from './takeWithKey';
 import { type Verdict, verdicts } from './verdict';
 

@@ -2,7 +2,7 @@ import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { type Copy, itemOf, type QuestionModel, UNREAD } from './model';
 import { type Placed, place } from './place';
-import type { Placement, TypedAnswer } from './take';
+import type { Placement, TypedAnswer } from './placement';
 import { takeWithKey } from './takeWithKey';
 
 /** An answer from outside, judged: `fault` says what is wrong with it, and where in it. */

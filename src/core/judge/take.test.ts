@@ -5,8 +5,9 @@ import { random, seedOf } from '../random/random';
 import { learnerEdition } from '../sitting/learnerEdition';
 import { emptyBoard } from './board';
 import { copyOf, idOf, questionModel, sceneModel } from './model';
+import type { Drop, Outcome, Put } from './placement';
 import { heldIn, respond } from './response';
-import { type Drop, type Outcome, type Put, take } from './take';
+import { take } from './take';
 
 const item = (id: string, more: Record<string, unknown> = {}) => ({ id, size: { w: 100, h: 40 }, home: { x: 20, y: 480 }, ...more });
 const rect = (id: string, x: number, y: number, w: number, h: number, more: Record<string, unknown> = {}) => ({ id, shape: { type: 'rect', x, y, w, h }, ...more });

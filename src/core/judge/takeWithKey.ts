@@ -1,7 +1,8 @@
 import { type Board, settle } from './board';
 import { sendHome } from './home';
 import { COPIES, type Copy, copyOf, type QuestionModel } from './model';
-import { isTyped, type Outcome, type Placement, refused, type TypedAnswer, take } from './take';
+import { isTyped, type Outcome, type Placement, refused, type TypedAnswer } from './placement';
+import { take } from './take';
 
 /**
  * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so that it never is one that lies in the tray.

@@ -9,13 +9,13 @@ import {
   type LearnerMedium,
   numberOf,
   type Outcome,
+  putDown,
   type Said,
   type SceneModel,
   sceneModel,
   sendHome,
   standsAt,
   startBoard,
-  take,
   type Verdict,
 } from '../../core';
 import type { ApiResult } from '../../ui/api';
@@ -147,9 +147,9 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       }
       const board = goneOn();
       const copy = named(move);
-      let outcome = take(model, board, move, null);
+      let outcome = putDown(model, board, move, null);
       // Its place in the order went home with others.
-      if (outcome.to === 'refused' && outcome.path === 'at') outcome = take(model, board, { ...move, at: undefined }, null);
+      if (outcome.to === 'refused' && outcome.path === 'at') outcome = putDown(model, board, { ...move, at: undefined }, null);
       if (outcome.to === 'refused') return outcome;
       const unknown = new Map(get().waiting);
       unknown.delete(copy);

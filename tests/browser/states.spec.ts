@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser } from '@playwright/test';
 import { bed, byKeys, byMouse, give, press, signedIn, sitDown, tag } from './player';
-import { accessible, expect, test } from './support';
+import { accessible, centre, expect, test } from './support';
 
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
 const item = (label: string, more: Record<string, unknown> = {}) => ({ id: label.toLowerCase(), label, size: { w: 100, h: 44 }, ...more });
@@ -247,4 +247,25 @@ test('feedback stands beside the item it is about, and moves with where one poin
   const [words, about] = [await bubble.boundingBox(), await tag(page, 'Gravel').boundingBox()];
   expect(Math.abs((words?.y ?? 0) - (about?.y ?? 0) - (about?.height ?? 0))).toBeLessThan(14);
   await expect(page.getByText('Dry means under eight per cent.')).toBeVisible();
+});
+
+test('a move that is told of late does not put the item back into the hand', async ({ browser }) => {
+  const { page, said } = await sitDown(browser, 'bryony', await give(browser, TWO));
+  // The button comes up between the drawing of the last move and dnd-kit's telling of it: as the attributes of what is in hand change, and before React's effects.
+  await page.evaluate(`new MutationObserver((_, observer) => {
+    const box = document.querySelector('.in-hand')?.getBoundingClientRect();
+    const bed = document.querySelector('.stage .bed')?.getBoundingClientRect();
+    if (!box || !bed || box.left < bed.left + 100 || box.top > bed.bottom) return;
+    observer.disconnect();
+    document.dispatchEvent(new MouseEvent('mouseup', { bubbles: true, clientX: box.left + 30, clientY: box.top + 20 }));
+  }).observe(document.body, { attributes: true, childList: true, subtree: true })`);
+  const from = await centre(tag(page, 'Barley'));
+  const to = await centre(bed(page, 'Dry'));
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 10, from.y, { steps: 2 });
+  await page.mouse.move(to.x, to.y);
+  await expect(tag(page, 'Barley')).toHaveAttribute('data-state', 'settled');
+  await expect(bed(page, 'Dry')).toHaveAttribute('data-state', 'rest');
+  expect(said).toEqual([]);
 });

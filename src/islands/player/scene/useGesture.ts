@@ -205,7 +205,8 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
 
   const over = useRef<number | null>(null);
   const onDragMove = (event: DragMoveEvent) => {
-    if (isKeyboard(event.activatorEvent)) return;
+    // dnd-kit tells of the last move after the end, where it could not be drawn in between.
+    if (current.current === null || isKeyboard(event.activatorEvent)) return;
     const copy = Number(event.active.id) as Copy;
     const { model, board } = store.getState();
     findCorner();

@@ -45,8 +45,8 @@ function cut(runs: readonly Run[], from: number, to: number): readonly [Run[], R
 }
 
 /**
- * Lifts a stretch of a text out: it becomes an item and leaves a gap. Words that are an item already get one copy more, and are right in either gap. What is no words (white
- * space, another gap) changes nothing.
+ * Lifts a stretch of a text out: it becomes an item and leaves a gap. Words that are an item already are that item: where it belongs in another gap there is one copy more, else
+ * (a word left from another text, or one that belonged nowhere) it is the one for this gap. What is no words (white space, another gap) changes nothing.
  */
 export function liftOut(question: Question, fixture: string, { block, from, to }: Stretch): Question {
   const text = question.fixtures.find((one): one is TextFixture => one.type === 'text' && one.id === fixture);
@@ -62,18 +62,20 @@ export function liftOut(question: Question, fixture: string, { block, from, to }
   const like = question.zones.findLast(({ shape }) => shape.type === 'slot');
   const spaced = (runs: Run[], space: string): Run[] => (space === '' ? runs : [...runs, { text: space } as Run]);
   const runs = [...spaced(before, lead), { slot: zone } as Run, ...spaced([], trail), ...after];
+  const same = question.items.find((item) => item.label === label && !item.content);
   const gap = newZone({
     id: zone,
     label: `Gap ${question.zones.length + 1}`,
     shape: { type: 'slot' },
     capacity: 1,
     whenFull: 'swap',
-    ...(like ? { menu: like.menu, family: like.family } : {}),
+    menu: like?.menu ?? false,
+    family: same ? same.family : (like?.family ?? null),
   });
-  const same = question.items.find((item) => item.label === label && !item.content);
+  const isUsed = same && question.key.some(({ belongs }) => belongs?.includes(same.id));
   const item = same ? same.id : (freshId('word', idsOf(question.items)) as ItemId);
   const items = same
-    ? question.items.map((one) => (one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one))
+    ? question.items.map((one) => (isUsed && one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one))
     : [...question.items, newItem({ id: item, label, family: gap.family })];
   const typed: Zone['typed'] = like?.typed ? { ...like.typed, accept: { [item]: [label] } } : null;
   const entry: KeyEntry = newEntry(zone, [item], { need: { rule: 'exactly', n: 1 } });

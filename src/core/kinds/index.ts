@@ -9,6 +9,7 @@ export { type Answering, answeredBy, answeringOf, anyOrder, gapText, liftOut, pu
 export { LAYOUTS, type Layout, laidOut } from './layouts';
 export { type Listing, readListing } from './listing';
 export { asSpots, decidedBy, doMissesCost, isSpot, missesCost, placesOfSpots } from './mark';
-export { downThePage, FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose, startedWrong } from './propose';
+export { alongALine, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from './order';
+export { FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose } from './propose';
 export { alike } from './sizes';
 export { asCircles, withTrap } from './sort';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newQuestion, parseQuestion, plainText } from '../document';
+import { newItem, newQuestion, parseQuestion, plainText } from '../document';
 import type { Question } from '../document/schema';
 import { KINDS } from '../document/schema';
 import { homes, trayBox } from '../judge/homes';
@@ -9,7 +9,7 @@ import { fittingOf } from '../measures/fitting';
 import { modelAnswerOf, prove } from '../proof/proof';
 import { boxForWords, widthForTitle } from '../proof/text/labels';
 import { random, seedOf } from '../random/random';
-import { changedTo, exampleOf, FROM_TEXT, type FromText, LAYOUTS, type Layout, liftOut, propose, putBack, readListing } from '.';
+import { alongALine, canFix, changedTo, exampleOf, FROM_TEXT, type FromText, LAYOUTS, type Layout, liftOut, propose, putBack, readListing, withFixed } from '.';
 import { laidOut } from './layouts';
 
 const blank = newQuestion('0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0999', 'Seeds');
@@ -233,10 +233,46 @@ describe('a gap', () => {
     expect(back.items).toMatchObject([{ label: 'Seed', copies: 1 }]);
   });
 
+  it('of a word that belongs nowhere yet, as after another text, takes that one', () => {
+    const left = { ...plain, items: [newItem({ id: 'kept' as never, label: 'sealed', family: 'deeds' })] };
+    const lifted = liftOut(left, 'text', { block: 0, from: 25, to: 31 });
+    expect(text(lifted)).toBe('Seed is weighed. Seed is ___.');
+    expect(lifted.items).toMatchObject([{ id: 'kept', copies: 1 }]);
+    expect(lifted.zones).toMatchObject([{ family: 'deeds' }]);
+    expect(lifted.key).toMatchObject([{ belongs: ['kept'] }]);
+  });
+
   it('leaves the white space around its words where it was, and takes no gap into another', () => {
     const lifted = liftOut(plain, 'text', { block: 0, from: 4, to: 8 });
     expect(text(lifted)).toBe('Seed ___ weighed. Seed is sealed.');
     expect(liftOut(lifted, 'text', { block: 0, from: 0, to: 9 })).toBe(lifted);
     expect(liftOut(lifted, 'text', { block: 0, from: 4, to: 5 })).toBe(lifted);
+  });
+});
+
+describe('An entry of an order that is fixed in its place', () => {
+  const steps = made('order', 'Weigh\nDry\nSeal\nFreeze');
+  const belongs = (question: Question) => question.key[0]?.belongs?.map((id) => question.items.find((item) => item.id === id)?.label);
+
+  it.each(['downThePage', 'alongALine'] as const)('is a fixture before or after the zone, %s, and can be moved again', (way) => {
+    const laid = way === 'downThePage' ? steps : alongALine(steps);
+    const fixed = withFixed(withFixed(laid, 'first', true), 'last', true);
+    expect(parseQuestion(fixed)).toMatchObject({ ok: true });
+    expect(belongs(fixed)).toEqual(['Dry', 'Seal']);
+    expect(fixed.items.map(({ label }) => label).sort()).toEqual(['Dry', 'Seal']);
+    const named = fixed.fixtures.filter(({ type }) => type === 'text').map(({ label }) => label);
+    expect(named).toEqual(['Weigh', 'Freeze']);
+    const frames = fixed.fixtures.filter(({ type }) => type === 'shape');
+    const zone = fixed.zones[0]?.shape as Extract<Question['zones'][number]['shape'], { type: 'rect' }>;
+    const [first, last] = frames as readonly Box[] as [Box, Box];
+    const [side, end] = way === 'downThePage' ? (['y', 'h'] as const) : (['x', 'w'] as const);
+    expect(first[side] + first[end]).toBeLessThanOrEqual(zone[side]);
+    expect(last[side]).toBeGreaterThanOrEqual(zone[side] + zone[end]);
+    // Nothing is right from the start, and a third cannot be fixed: two have to be left.
+    expect(respond(questionModel(fixed), { drops: [] })).toMatchObject({ ok: true, judged: { mark: 0 } });
+    expect(canFix(fixed, 'first')).toBe(false);
+    const loose = withFixed(withFixed(fixed, 'first', false), 'last', false);
+    expect(belongs(loose)).toEqual(['Weigh', 'Dry', 'Seal', 'Freeze']);
+    expect(loose.fixtures).toEqual([]);
   });
 });

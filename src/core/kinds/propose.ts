@@ -4,10 +4,10 @@ import { richFromPlain } from '../document/rich';
 import type { Fixture, Item, Kind, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { linesNeeded } from '../proof/text/measure';
-import { random, seedOf, shuffled } from '../random/random';
 import { liftOut } from './gaps';
 import { type Layout, laidOut } from './layouts';
 import type { Group, Listing } from './listing';
+import { downThePage, startedWrong, WIDE_TAG } from './order';
 import { alike } from './sizes';
 
 /** The kinds for which a list or a text is enough. */
@@ -111,56 +111,6 @@ function order(question: Question, { rows }: Listing, layout: Layout | null): Pr
   const made = alike({ ...question, items, zones: [zone], key, afterMiss: 'leave' }, WIDE_TAG);
   return { ok: true, question: downThePage(startedWrong(made), layout) };
 }
-
-const WIDE_TAG = 420;
-
-/** The entries of an order as one column, each as wide as the others, without a tray: they are moved within it. */
-export function downThePage(question: Question, layout: Layout | null = null): Question {
-  if (layout !== null && layout !== 'trayBelow') return laidOut({ ...question, start: null, tray: question.tray ?? { side: 'bottom', size: 120, order: 'shuffled' } }, layout);
-  const n = question.items.length;
-  const cell = { w: Math.max(...question.items.map(({ size }) => size.w)), h: Math.max(...question.items.map(({ size }) => size.h)) };
-  const gap = 14;
-  const extra = question.items.filter(({ id }) => !question.start?.placements.some(({ item }) => item === id)).length;
-  const tray = extra > 0 ? { side: 'right' as const, size: cell.w + 16, order: 'shuffled' as const } : null;
-  const w = cell.w + 2 * gap;
-  // What is taken out of the order lies beside it.
-  const beside = cell.w + 48;
-  const h = (n - extra) * (cell.h + gap) + gap;
-  const width = Math.max(720, w + 2 * beside + (tray?.size ?? 0));
-  const texts = question.fixtures.reduce((sum, fixture) => sum + (fixture.type === 'shape' ? 0 : fixture.h + 12), 0);
-  const zone = question.zones[0] as Zone;
-  const x = Math.round((width - (tray?.size ?? 0) - w) / 2);
-  return {
-    ...question,
-    tray,
-    scene: { width, height: Math.max(h + 56 + texts + 14, extra * (cell.h + 8) + 8) },
-    zones: question.zones.map((one) => (one.id === zone.id ? { ...one, settle: { rule: 'column', gap }, shape: { type: 'rect', x, y: 34 + texts, w, h } } : one)),
-    items: question.items.map((item) => {
-      const row = question.start?.placements.findIndex((placed) => placed.item === item.id) ?? -1;
-      return { ...item, home: row < 0 ? null : { x: Math.round(x - beside + 24), y: 34 + texts + gap + row * (cell.h + gap) } };
-    }),
-  };
-}
-
-/**
- * An order begins with its entries in their zone, none of them where it belongs (a derangement), so that whoever moves nothing earns nothing. The items are listed as they
- * lie, so that their list does not tell the order.
- */
-export function startedWrong(question: Question, seed = 'start'): Question {
-  const sequence = question.key.find((one) => one.sequence);
-  const belongs = sequence?.belongs ?? [];
-  if (!sequence || belongs.length < 2) return question;
-  const next = random(seedOf(`${question.id} ${seed}`));
-  let turn = belongs.map((_, i) => i);
-  for (let tries = 0; tries < MOST_DRAWS && turn.some((at, i) => at === i); tries++) turn = shuffled(belongs.length, next);
-  // By the draw's own chance (1/e each time) this is never needed but for a short order.
-  if (turn.some((at, i) => at === i)) turn = belongs.map((_, i) => (i + 1) % belongs.length);
-  const lying = turn.map((at) => belongs[at] as ItemId);
-  const lies = new Set<string>(lying);
-  const items = [...lying.flatMap((id) => question.items.filter((item) => item.id === id)), ...question.items.filter(({ id }) => !lies.has(id))];
-  return { ...question, items, start: { placements: lying.map((item) => ({ item, copy: 0, zone: sequence.zone })) } };
-}
-const MOST_DRAWS = 60;
 
 const TEXT_WIDTH = 904;
 const FONT = 18;

@@ -19,6 +19,16 @@ const dry = (more: Changes) => [rect('dry', 40, 40, 400, 300, more), rect('moist
 const hash = 'a'.repeat(64);
 const look = (of: string, states: unknown) => ({ looks: { one: { of, name: 'One', states } } });
 
+/** Two gaps of one text, as wide as that many characters; the second of a family. */
+const gaps = (first: number | null, second: number | null, family: string | null = null) => ({
+  fixtures: [{ type: 'text', id: 'text', x: 0, y: 0, w: 400, h: 80, text: { blocks: [{ type: 'paragraph', runs: [{ slot: 'g1' }, { text: ' and ' }, { slot: 'g2' }] }] } }],
+  zones: [
+    { id: 'g1', shape: { type: 'slot' }, chars: first },
+    { id: 'g2', shape: { type: 'slot' }, chars: second, family },
+  ],
+  key: [all('g1', 'barley')],
+});
+
 /** For each finding what provokes it, and its near neighbour that does not. */
 const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes, not: Changes])[]>> = {
   nothingKeyed: [[{ key: [] }, {}]],
@@ -132,6 +142,10 @@ const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes,
       { items: [item('barley', 20)], zones: [rect('dry', 40, 40, 400, 300)], key: [all('dry', 'barley')] },
       { items: [item('barley', 20), item('poppy', 140)], zones: [rect('dry', 40, 40, 400, 300)], key: [all('dry', 'barley')] },
     ],
+  ],
+  gapWidthsDiffer: [
+    [gaps(null, 20), gaps(12, 12)],
+    [gaps(null, 20), gaps(null, 20, 'number')],
   ],
   noListForm: [[{ zones: dry({ hidden: true }) }, { zones: dry({ hidden: true }), show: { places: [{ label: 'the rack', x: 100, y: 100 }] } }]],
 };

@@ -7,6 +7,7 @@ import { contrastLow } from './contrastLow';
 import { emptyEarns } from './emptyEarns';
 import { familyMismatch } from './familyMismatch';
 import type { Evidence, Finding, FindingRule, Severity } from './finding';
+import { gapWidthsDiffer } from './gapWidthsDiffer';
 import { keyedButTurnedAway } from './keyedButTurnedAway';
 import { labelDoesNotFit } from './labelDoesNotFit';
 import { lastByElimination } from './lastByElimination';
@@ -52,6 +53,7 @@ const rules = {
   noDescription: ['warning', noDescription],
   cannotBeMissed: ['warning', cannotBeMissed],
   noListForm: ['warning', noListForm],
+  gapWidthsDiffer: ['warning', gapWidthsDiffer],
 } as const satisfies Record<string, readonly [Severity, FindingRule]>;
 
 export type FindingCode = keyof typeof rules;

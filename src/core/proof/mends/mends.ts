@@ -102,6 +102,11 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
     const medium = id === undefined ? undefined : question.media[id];
     return id !== undefined && medium ? mend('Mark it as decorative', setMedium(question, id, { ...medium, decorative: true })) : null;
   },
+  gapWidthsDiffer: ({ question, where }) =>
+    mend(
+      'Make them equally wide',
+      question.zones.filter(({ id }) => where.includes(id)).flatMap(({ id }) => setZone(question, id, 'chars', null)),
+    ),
   unclearWinner: apart,
   targetSmall: larger,
 };

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { applyAll, type Fixture, type KeyEntry, type Question, readTyped, refTo, remove, setItem, setZone, type Zone } from '../../../core';
 import { freshId, newItem, richFromPlain } from '../../../core/document';
-import { type Answering, answeredBy, answeringOf, anyOrder, gapsLaidOut, gapText, liftOut, putBack } from '../../../core/kinds';
+import { type Answering, answeredBy, answeringOf, anyOrder, gapsLaidOut, gapText, liftOut, putBack, type Stretch } from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -36,7 +36,15 @@ export function GapsEditor({ store }: { store: BenchStore }) {
   );
 }
 
-/** The text, word by word: a press lifts a word out, with Shift everything from the last one pressed; a press on a gap puts its words back. */
+/** The words from one to another that are selected on the page; null where it is one word or none, or they are of two paragraphs. */
+function selectedPhrase(): Stretch | null {
+  const selection = getSelection();
+  const [a, b] = [selection?.anchorNode, selection?.focusNode].map((node) => node?.parentElement?.closest<HTMLElement>('[data-word]')?.dataset.word?.split(' ').map(Number));
+  if (!a || !b || a[0] !== b[0] || a[1] === b[1]) return null;
+  return { block: a[0] as number, from: Math.min(a[1] as number, b[1] as number), to: Math.max(a[2] as number, b[2] as number) };
+}
+
+/** The text, word by word: a press lifts a word out; words selected with the pointer, or pressed first and last with Shift, are lifted out as one; a press on a gap puts its words back. */
 function Words({ store, text }: { store: BenchStore; text: TextFixture }) {
   const question = store((s) => s.question);
   const first = useRef<{ block: number; from: number } | null>(null);
@@ -54,7 +62,18 @@ function Words({ store, text }: { store: BenchStore; text: TextFixture }) {
     return belongs.map((id) => question.items.find((item) => item.id === id)?.label ?? id).join(' / ');
   };
   return (
-    <div className="border border-rule bg-paper px-3 py-2 leading-8" data-gap-text>
+    // biome-ignore lint/a11y/noStaticElementInteractions: what the pointer selects here, the keys reach word by word
+    <div
+      className="border border-rule bg-paper px-3 py-2 leading-8"
+      data-gap-text
+      onMouseUp={() => {
+        const phrase = selectedPhrase();
+        if (!phrase) return;
+        getSelection()?.removeAllRanges();
+        first.current = null;
+        become(store, (now) => gapsLaidOut(liftOut(now, text.id, phrase)), 'Lifted out');
+      }}
+    >
       {text.text.blocks.map((block, b) => {
         if (block.type !== 'paragraph') return null;
         let at = 0;
@@ -81,7 +100,8 @@ function Words({ store, text }: { store: BenchStore; text: TextFixture }) {
                   <button
                     key={`${from}-${index}`}
                     type="button"
-                    className="rounded px-0.5 cursor-pointer hover:bg-brass-wash"
+                    className="rounded px-0.5 cursor-pointer select-text hover:bg-brass-wash"
+                    data-word={`${b} ${from + index} ${from + index + piece.length}`}
                     aria-label={`Lift “${piece}” out`}
                     onClick={(event) => {
                       if (event.shiftKey) return lift(b, from + index, from + index + piece.length, true);
@@ -99,7 +119,9 @@ function Words({ store, text }: { store: BenchStore; text: TextFixture }) {
           </p>
         );
       })}
-      <p className="text-sm text-mute leading-normal mt-1">Press a word to lift it out. For a phrase, hold Shift: press its first word, then its last.</p>
+      <p className="text-sm text-mute leading-normal mt-1">
+        Press a word to lift it out, or select several for a phrase. With the keys: Shift and Enter on its first word, then on its last.
+      </p>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { type ItemId, itemOf, type Marks, type Question, questionModel, respond, setQuestion } from '../../../core';
+import { type ItemId, type Marks, type Question, questionModel, respond, setQuestion } from '../../../core';
 import { freshId, newItem } from '../../../core/document';
-import { alike, downThePage, startedWrong } from '../../../core/kinds';
+import { alike, alongALine, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { Typed } from '../parts/Typed';
@@ -24,7 +24,11 @@ export function OrderEditor({ store }: { store: BenchStore }) {
   const zone = question.zones.find(({ id }) => id === sequence?.zone);
   const name = (id: string) => question.items.find((item) => item.id === id)?.label ?? id;
   const setOrder = (next: readonly ItemId[]) =>
-    become(store, (now) => startedWrong({ ...now, key: now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...next] } : entry)) }), 'The order is changed');
+    become(
+      store,
+      (now) => laidAsBefore(startedWrong({ ...now, key: now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...next] } : entry)) })),
+      'The order is changed',
+    );
   const swap = (i: number, j: number) => {
     const next = [...order];
     [next[i], next[j]] = [next[j] as ItemId, next[i] as ItemId];
@@ -37,16 +41,17 @@ export function OrderEditor({ store }: { store: BenchStore }) {
         const id = freshId('item', new Set<string>(now.items.map((item) => item.id))) as ItemId;
         const items = [...now.items, newItem({ id, label })];
         const key = outside ? now.key : now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...(entry.belongs ?? []), id] } : entry));
-        return downThePage(startedWrong(alike({ ...now, items, key })));
+        return laidAsBefore(startedWrong(alike({ ...now, items, key }, WIDE_TAG)));
       },
       `${label} is added`,
     );
   if (!sequence || !zone) return <p className="py-2 text-mute">There is no order yet: begin with “From a list or text…”, an entry a line, in the right order.</p>;
-  const along = zone.settle.rule === 'row' || zone.settle.rule === 'grid';
+  const along = isAlong(question);
   const outside = question.items.filter(({ id }) => !order.includes(id));
   return (
     <>
       <Section title="The right order" note={String(order.length)}>
+        <Fixed store={store} end="first" />
         <ol>
           {order.map((id, i) => (
             <li key={id} className="flex items-center gap-1 border-b border-rule py-0.5">
@@ -63,6 +68,7 @@ export function OrderEditor({ store }: { store: BenchStore }) {
             </li>
           ))}
         </ol>
+        <Fixed store={store} end="last" />
         <Typed
           label="Another entry of the order"
           placeholder="another entry"
@@ -95,7 +101,11 @@ export function OrderEditor({ store }: { store: BenchStore }) {
           {question.start ? question.start.placements.map(({ item }) => name(item)).join(' · ') : <span className="text-mute">Everything waits in the tray.</span>}
         </p>
         <div className="flex gap-2 mt-1">
-          <button type="button" className="btn btn-edge btn-xs" onClick={() => become(store, (now) => startedWrong(now, String(Date.now())), 'Another order to begin with')}>
+          <button
+            type="button"
+            className="btn btn-edge btn-xs"
+            onClick={() => become(store, (now) => laidAsBefore(startedWrong(now, String(Date.now()))), 'Another order to begin with')}
+          >
             Draw another beginning
           </button>
         </div>
@@ -113,6 +123,29 @@ export function OrderEditor({ store }: { store: BenchStore }) {
   );
 }
 
+/** The entry at an end that stands in its place from the start, if there is one. */
+function Fixed({ store, end }: { store: BenchStore; end: End }) {
+  const question = store((s) => s.question);
+  const name = fixedAt(question, end);
+  if (name === null && !canFix(question, end)) return null;
+  return (
+    <p className="flex items-center gap-2 py-1">
+      {name !== null && (
+        <span className="grow" dir="auto">
+          {name} <span className="text-mute">stands there from the start</span>
+        </span>
+      )}
+      <button
+        type="button"
+        className="btn btn-quiet btn-xs"
+        onClick={() => become(store, (now) => withFixed(now, end, name === null), name === null ? `The ${end} entry stands in its place` : `The ${end} entry is moved again`)}
+      >
+        {name === null ? `Show the ${end} one in its place` : 'Let it be moved'}
+      </button>
+    </p>
+  );
+}
+
 /** What an answer earns in which only the first two are the wrong way round, by the core. */
 function exampleOf(question: Question, order: readonly ItemId[], name: (id: string) => string): string {
   const [first, second, ...others] = order;
@@ -122,27 +155,4 @@ function exampleOf(question: Question, order: readonly ItemId[], name: (id: stri
   const answer = respond(model, { placements: [second, first, ...others].map((item) => ({ item, zone })) });
   if (!answer.ok) return '';
   return `With “${name(first)}” and “${name(second)}” the wrong way round and all else right: ${answer.judged.mark} of ${answer.judged.max}.`;
-}
-
-/** The order along one line, in a box as wide as all of them. */
-function alongALine(question: Question): Question {
-  const sized = alike(question, 180);
-  const [model, sequence] = [questionModel(sized), sized.key.find((entry) => entry.sequence)];
-  const index = model.zoneAt.get(sequence?.zone ?? '');
-  const held = index === undefined ? 0 : (model.start.zones[index]?.map(itemOf).length ?? 0);
-  const n = Math.max(held, sequence?.belongs?.length ?? 0);
-  const [w, h] = [Math.max(...sized.items.map(({ size }) => size.w)), Math.max(...sized.items.map(({ size }) => size.h))];
-  const gap = 14;
-  const extra = sized.items.length - n;
-  const band = extra > 0 ? h + 16 : 0;
-  const width = Math.max(720, n * (w + gap) + gap + 56);
-  return {
-    ...sized,
-    scene: { width, height: h + 2 * gap + 120 + band },
-    tray: extra > 0 ? { side: 'bottom', size: band, order: 'shuffled' } : null,
-    zones: sized.zones.map((zone) =>
-      zone.id === sequence?.zone ? { ...zone, settle: { rule: 'row', gap }, shape: { type: 'rect', x: 28, y: 48, w: width - 56, h: h + 2 * gap } } : zone,
-    ),
-    items: sized.items.map((item) => ({ ...item, home: null })),
-  };
 }

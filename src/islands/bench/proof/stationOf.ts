@@ -26,6 +26,7 @@ const STATIONS: Readonly<Record<FindingCode, Station>> = {
   noDescription: 'layOut',
   cannotBeMissed: 'key',
   noListForm: 'layOut',
+  gapWidthsDiffer: 'kind',
 };
 
 export const stationOf = (code: string): Station => STATIONS[code as FindingCode] ?? 'proof';

@@ -1,6 +1,6 @@
 import type { Question } from '../src/core';
 import { newQuestion, parseQuestion, richFromPlain } from '../src/core/document';
-import { answeredBy, asSpots, type FromText, gapsLaidOut, intoPieces, missesCost, propose, readListing } from '../src/core/kinds';
+import { answeredBy, asSpots, byGrid, type FromText, gapsLaidOut, intoPieces, missesCost, propose, readListing } from '../src/core/kinds';
 import { idOf, type Kept, picture, question, rect, say, zone } from './made';
 
 /** Two questions or more of each kind that the others have not: most made from a pasted list, as an author would. */
@@ -155,7 +155,8 @@ export function kindQuestions(kept: Kept): Question[] {
           { kind: 'build', fixtures: [picture('rack', 220, 20, 520, 300)], marks: { max: 6, rule: 'perPlacement' }, ...piecesOf(kept) },
           kept,
         ),
-        { fixture: 'rack' as never, rows: 2, columns: 3, media: [1, 2, 3, 4, 5, 6].map((n) => `rack-${n}` as never) },
+        'rack' as never,
+        byGrid({ x: 220, y: 20, w: 520, h: 300 }, 2, 3).map((corners, i) => ({ corners, media: `rack-${i + 1}` as never })),
       ),
     ),
   ];

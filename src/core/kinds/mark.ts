@@ -1,9 +1,9 @@
 import type { ItemId, ZoneId } from '../document/ids';
-import { newItem, newZone } from '../document/make';
+import { freshId, newItem, newZone } from '../document/make';
 import type { Item, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { outlineOf } from '../geometry/outline';
-import { middleOf } from '../geometry/space';
+import { type Box, middleOf } from '../geometry/space';
 
 /** The floor under the spots, on which a miss falls. */
 export const MISSES = 'misses' as ZoneId;
@@ -27,15 +27,8 @@ export function asSpots(question: Question): Question {
     key: [
       ...spots.map(({ id }) => {
         const before = keyed.get(id);
-        return {
-          zone: id,
-          belongs: before?.belongs && before.belongs.length > 0 ? before.belongs : [belongs[0] as ItemId],
-          need: { rule: 'exactly' as const, n: 1 },
-          sum: null,
-          sequence: false,
-          weight: before?.weight ?? null,
-          says: before?.says ?? null,
-        };
+        const marked = before?.belongs && before.belongs.length > 0 ? before.belongs : [belongs[0] as ItemId];
+        return newEntry(id, marked, { need: { rule: 'exactly', n: 1 }, weight: before?.weight ?? null, says: before?.says ?? null });
       }),
       ...question.key.filter(({ zone }) => zone === MISSES),
     ],
@@ -76,6 +69,38 @@ export function missesCost(question: Question, cost: boolean): Question {
   };
 }
 export const doMissesCost = ({ zones }: Question): boolean => zones.some(({ id }) => id === MISSES);
+
+/** Another kind of marker, like the first. */
+export function withMarker(question: Question, label: string): Question {
+  const id = freshId('marker', new Set<string>(question.items.map((one) => one.id))) as ItemId;
+  const like = question.items[0];
+  const item = newItem({ id, label, size: MARKER, copies: 'endless', goesHome: false, ...(like ? { size: like.size, copies: like.copies, goesHome: like.goesHome } : {}) });
+  return { ...question, items: [...question.items, item] };
+}
+
+/** The kind of marker a spot is found with. */
+export const foundWith = (question: Question, spot: ZoneId, marker: ItemId): Question => ({
+  ...question,
+  key: question.key.map((entry) => (entry.zone === spot ? { ...entry, belongs: [marker] } : entry)),
+});
+
+const AROUND = 2;
+
+/** A hidden spot over words of a text, at the box they have on the scene; found as the other spots are. */
+export function withSpotOver(question: Question, label: string, { x, y, w, h }: Box): Question {
+  const like = question.zones.find((zone) => zone.hidden && isSpot(zone));
+  const shape: Zone['shape'] = { type: 'rect', x: Math.round(x - AROUND), y: Math.round(y - AROUND), w: Math.ceil(w + 2 * AROUND), h: Math.ceil(h + 2 * AROUND) };
+  const id = freshId('spot', new Set<string>(question.zones.map((one) => one.id))) as ZoneId;
+  const spotted = asSpots({ ...question, zones: [...question.zones, newZone({ id, label, shape })] });
+  return like ? decidedBy(spotted, like.reach.rule === 'pointer' ? 'pointer' : 'centre') : spotted;
+}
+
+/** A spot taken away, with what it earned. */
+export const withoutSpot = (question: Question, spot: string): Question => ({
+  ...question,
+  zones: question.zones.filter(({ id }) => id !== spot),
+  key: question.key.filter(({ zone }) => zone !== spot),
+});
 
 /** The pointer or the marker's middle decides. */
 export const decidedBy = (question: Question, rule: 'pointer' | 'centre'): Question => ({

@@ -4,6 +4,7 @@ import { plainText, richFromPlain } from '../document/rich';
 import type { Fixture, Item, Question, Zone } from '../document/schema';
 import type { Extent } from '../geometry/settle';
 import type { Point } from '../geometry/space';
+import { textWidth } from '../proof/text/measure';
 import { random, seedOf, shuffled } from '../random/random';
 import { type Layout, laidOut } from './layouts';
 import { alike } from './sizes';
@@ -100,7 +101,8 @@ export function downThePage(question: Question, layout: Layout | null = null): Q
   const cell = largest(question);
   const extra = question.items.filter(({ id }) => !question.start?.placements.some(({ item }) => item === id)).length;
   const tray = extra > 0 ? { side: 'right' as const, size: cell.w + 16, order: 'shuffled' as const } : null;
-  const w = cell.w + 2 * GAP;
+  const fixed = fixedCell(question, cell);
+  const w = fixed.w + 2 * GAP;
   // What is taken out of the order lies beside it.
   const beside = cell.w + 48;
   const h = (n - extra) * (cell.h + GAP) + GAP;
@@ -120,7 +122,7 @@ export function downThePage(question: Question, layout: Layout | null = null): Q
       const row = question.start?.placements.findIndex((placed) => placed.item === item.id) ?? -1;
       return { ...item, home: row < 0 ? null : { x: Math.round(x - beside + 24), y: y + GAP + row * (cell.h + GAP) } };
     }),
-    fixtures: fixedPlaced(question, cell, { first: { x: x + GAP, y: TOP + texts - TITLE }, last: { x: x + GAP, y: y + h + GAP } }),
+    fixtures: fixedPlaced(question, fixed, { first: { x: x + GAP, y: TOP + texts - TITLE }, last: { x: x + GAP, y: y + h + GAP } }),
   };
 }
 
@@ -132,25 +134,38 @@ export function alongALine(question: Question): Question {
   const extra = sized.items.length - n;
   const band = extra > 0 ? cell.h + 16 : 0;
   const w = n * (cell.w + GAP) + GAP;
-  const [before, after] = ENDS.map((end) => (fixedAt(sized, end) === null ? 0 : cell.w + GAP)) as [number, number];
+  const fixed = fixedCell(sized, cell);
+  const [before, after] = ENDS.map((end) => (fixedAt(sized, end) === null ? 0 : fixed.w + GAP)) as [number, number];
   const width = Math.max(720, before + w + after + 56);
   const x = 28 + before + Math.max(0, Math.round((width - 56 - before - w - after) / 2));
   const texts = sized.fixtures.reduce((sum, fixture) => sum + (fixture.type === 'shape' || isFixed(fixture) ? 0 : fixture.h + 12), 0);
-  const y = texts + 48;
+  const [y, h] = [texts + 48, cell.h + 2 * GAP];
   const zone = zoneOf(sized);
   return {
     ...sized,
-    scene: { width, height: y + cell.h + 2 * GAP + 72 + band },
+    // What is taken out of the order lies under it.
+    scene: { width, height: y + h + GAP + cell.h + 28 + band },
     tray: extra > 0 ? { side: 'bottom', size: band, order: 'shuffled' } : null,
-    zones: sized.zones.map((one) => (one.id === zone.id ? { ...one, settle: { rule: 'row', gap: GAP }, shape: { type: 'rect', x, y, w, h: cell.h + 2 * GAP } } : one)),
-    items: sized.items.map((item) => ({ ...item, home: null })),
-    fixtures: fixedPlaced(sized, cell, { first: { x: x - GAP - cell.w, y: y + GAP }, last: { x: x + w + GAP, y: y + GAP } }),
+    zones: sized.zones.map((one) => (one.id === zone.id ? { ...one, settle: { rule: 'row', gap: GAP }, shape: { type: 'rect', x, y, w, h } } : one)),
+    items: sized.items.map((item) => {
+      const column = sized.start?.placements.findIndex((placed) => placed.item === item.id) ?? -1;
+      return { ...item, home: column < 0 ? null : { x: x + GAP + column * (cell.w + GAP), y: y + h + GAP } };
+    }),
+    fixtures: fixedPlaced(sized, fixed, { first: { x: x - GAP - fixed.w, y: y + GAP }, last: { x: x + w + GAP, y: y + GAP } }),
   };
 }
 
 const zoneOf = (question: Question): Zone => question.zones.find(({ id }) => id === sequenceOf(question)?.zone) ?? (question.zones[0] as Zone);
 
-/** Frames and faces of what is fixed, as large as what is moved; words on the height of an item's. */
+const FIXED_FONT = 18;
+
+/** As large as what is moved, or as the words of what is fixed need. */
+function fixedCell({ fixtures }: Question, { w, h }: Extent): Extent {
+  const words = fixtures.flatMap((one) => (isFixed(one) && one.type === 'text' ? [textWidth(one.label, FIXED_FONT)] : []));
+  return { w: Math.ceil(Math.max(w, ...words.map((width) => width + 2 * PADDING + 2))), h };
+}
+
+/** Frames and faces of what is fixed; words on the height of an item's. */
 function fixedPlaced({ fixtures }: Question, cell: Extent, at: Readonly<Record<End, Point>>): Fixture[] {
   return fixtures.map((fixture): Fixture => {
     const end = ENDS.find((one) => fixture.id === idOf(one) || fixture.id === frameOf(one));

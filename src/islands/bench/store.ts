@@ -19,8 +19,8 @@ import {
 import { type Keeper, type Keeping, keeper } from './keeping/keeper';
 
 export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
-/** What a press on the scene does: select and move, or draw a zone or a shape. */
-export type Tool = 'select' | 'rect' | 'ellipse' | 'polygon';
+/** What a press on the scene does: select and move, or draw a zone or a line. */
+export type Tool = 'select' | 'rect' | 'ellipse' | 'polygon' | 'line';
 export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'versions' | 'rename';
 
 /** The bench session: the question as it is edited, and what is gone with the tab (selection, zoom, undo). */

@@ -1,40 +1,81 @@
-import { useState } from 'react';
+import { Scissors, Slash } from 'lucide-react';
+import { type ChangeEvent, useId, useState } from 'react';
 import { toast } from 'sonner';
-import { type Fixture, type MediaId, refTo } from '../../../core';
-import { intoPieces } from '../../../core/kinds';
+import { applyAll, type Corners, type MediaId, type Question, refTo } from '../../../core';
+import { byGrid, byLines, intoPieces, linesOn, matchedPlaces, withPiece } from '../../../core/kinds';
 import { mediumUrl } from '../media/source';
-import { takeFile } from '../media/takeFiles';
+import { entered, type Kept, sendFile } from '../media/takeFiles';
 import { numberFrom } from '../parts/numbers';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
 import { become } from './become';
+import { cutOut, loaded, type PictureFixture } from './pictures';
 
-type Picture = Extract<Fixture, { type: 'picture' }>;
+/** A piece that is added is shown no larger than this, in scene units. */
+const LARGEST = 200;
+const MOST_PIECES = 64;
 
-/** A picture cut into pieces by a grid, each a picture of its own. */
+/** Pieces of a picture that is cut by a grid or along drawn lines, or pieces added one by one. */
 export function BuildEditor({ store }: { store: BenchStore }) {
+  return (
+    <>
+      <Cutting store={store} />
+      <Adding store={store} />
+    </>
+  );
+}
+
+/** The files kept by the server and entered into a question, in their order; null where one was refused (which has been said), and nothing is entered then. */
+async function entrusted(question: Question, files: readonly File[]): Promise<{ question: Question; media: MediaId[]; kept: Kept[] } | null> {
+  let now = question;
+  const media: MediaId[] = [];
+  const all: Kept[] = [];
+  for (const file of files) {
+    const kept = await sendFile(file, now);
+    if (!kept) return null;
+    const { id, step } = entered(now, kept, file.name);
+    now = applyAll(now, step);
+    media.push(id);
+    all.push(kept);
+  }
+  return { question: now, media, kept: all };
+}
+
+function Cutting({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
-  const pictures = question.fixtures.filter((one): one is Picture => one.type === 'picture');
+  const tool = store((s) => s.tool);
+  const pictures = question.fixtures.filter((one): one is PictureFixture => one.type === 'picture');
   const picture = pictures.find(({ id }) => selection.has(refTo('fixture', id))) ?? pictures[0];
   const [rows, setRows] = useState('2');
   const [columns, setColumns] = useState('3');
   const [busy, setBusy] = useState(false);
   const fine = [rows, columns].every((words) => numberFrom(words, 1, 8, true).problem === null);
-  const cutIt = async () => {
+  const lines = linesOn(question);
+  const parts = picture && lines.length > 0 ? byLines(picture, lines) : [];
+  const cut = async (outlines: readonly Corners[], along: typeof lines) => {
     const medium = picture && question.media[picture.media];
     if (!picture || !medium) return;
     setBusy(true);
     try {
-      const files = await cut(mediumUrl(medium.hash), Number(rows), Number(columns));
-      const media: MediaId[] = [];
-      for (const file of files) {
-        const taken = await takeFile(store, file);
-        if (!taken) return;
-        media.push(taken.id);
-      }
-      if (new Set(media).size < media.length) toast.warning('Some pieces look alike', { description: 'Proof says which; give them the same place, or cut otherwise.' });
-      become(store, (now) => intoPieces(now, { fixture: picture.id, rows: Number(rows), columns: Number(columns), media }), `Cut into ${media.length} pieces`);
+      const image = await loaded(mediumUrl(medium.hash));
+      const files: File[] = [];
+      for (const [i, corners] of outlines.entries()) files.push(await cutOut(image, picture, corners, `piece-${i + 1}.png`));
+      const there = await entrusted(question, files);
+      if (!there) return;
+      if (new Set(there.media).size < there.media.length) toast.warning('Some pieces look alike', { description: 'Proof says which; give them the same place, or cut otherwise.' });
+      const pieces = there.media.map((media, i) => ({ media, corners: outlines[i] as Corners }));
+      become(
+        store,
+        (now) =>
+          intoPieces(
+            { ...now, media: { ...now.media, ...there.question.media } },
+            picture.id,
+            pieces,
+            along.map(({ id }) => id),
+          ),
+        `Cut into ${pieces.length} pieces`,
+      );
     } catch {
       toast.error('The picture could not be cut', { description: 'Nothing was changed.' });
     } finally {
@@ -50,29 +91,79 @@ export function BuildEditor({ store }: { store: BenchStore }) {
         <input aria-label="Rows of pieces" inputMode="numeric" className="input input-sm figures w-14" value={rows} onChange={(event) => setRows(event.target.value)} /> rows by
         <input aria-label="Columns of pieces" inputMode="numeric" className="input input-sm figures w-14" value={columns} onChange={(event) => setColumns(event.target.value)} />{' '}
         columns
-        <button type="button" className="btn btn-edge btn-sm" disabled={!picture || !fine || busy} onClick={() => void cutIt()}>
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          disabled={!picture || !fine || busy}
+          onClick={() => picture && void cut(byGrid(picture, Number(rows), Number(columns)), [])}
+        >
           {busy ? 'Cutting…' : 'Cut it'}
         </button>
       </div>
-      <p className="text-sm text-mute mt-2">Pieces can also be added one by one; “Zone on the item” at Lay out gives a piece a joint that rides on it.</p>
+      <div className="flex flex-wrap items-center gap-2 mt-2">
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          disabled={!picture}
+          aria-pressed={tool === 'line'}
+          onClick={() => store.setState({ tool: tool === 'line' ? 'select' : 'line' })}
+        >
+          <Slash size={14} aria-hidden /> Draw lines to cut along
+        </button>
+        <button type="button" className="btn btn-edge btn-sm" disabled={parts.length < 2 || parts.length > MOST_PIECES || busy} onClick={() => void cut(parts, lines)}>
+          <Scissors size={14} aria-hidden /> Cut along the lines
+        </button>
+        <span className="text-sm text-mute basis-full">
+          {lines.length === 0
+            ? 'Each line goes on through the whole picture.'
+            : parts.length > MOST_PIECES
+              ? `The lines would make ${parts.length} pieces; ${MOST_PIECES} are the most.`
+              : `${lines.length === 1 ? 'The line makes' : `${lines.length} lines make`} ${parts.length} ${parts.length === 1 ? 'piece: it does not cross the picture' : 'pieces'}.`}
+        </span>
+      </div>
     </Section>
   );
 }
 
-/** The pieces of a picture, row by row, each as a file of its own. */
-async function cut(url: string, rows: number, columns: number): Promise<File[]> {
-  const image = new Image();
-  image.src = url;
-  await image.decode();
-  const [w, h] = [Math.floor(image.naturalWidth / columns), Math.floor(image.naturalHeight / rows)];
-  const files: File[] = [];
-  for (let i = 0; i < rows * columns; i++) {
-    const canvas = document.createElement('canvas');
-    [canvas.width, canvas.height] = [w, h];
-    canvas.getContext('2d')?.drawImage(image, (i % columns) * w, Math.floor(i / columns) * h, w, h, 0, 0, w, h);
-    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-    if (!blob) throw new Error('The canvas gave no picture');
-    files.push(new File([blob], `piece-${i + 1}.png`, { type: 'image/png' }));
-  }
-  return files;
+/** Pieces that are pictures of their own, each with its place as large as it is. */
+function Adding({ store }: { store: BenchStore }) {
+  const field = useId();
+  const [busy, setBusy] = useState(false);
+  const some = store((s) => s.question.items.length > 0);
+  const take = async ({ target }: ChangeEvent<HTMLInputElement>) => {
+    const files = [...(target.files ?? [])];
+    target.value = '';
+    if (files.length === 0) return;
+    setBusy(true);
+    const there = await entrusted(store.getState().question, files);
+    setBusy(false);
+    if (!there) return;
+    become(
+      store,
+      (now) =>
+        there.media.reduce(
+          (question, media, i) => {
+            const { width, height } = there.kept[i] as Kept;
+            const scale = Math.min(1, LARGEST / Math.max(width ?? LARGEST, height ?? LARGEST));
+            return withPiece(question, media, { w: Math.round((width ?? LARGEST) * scale), h: Math.round((height ?? LARGEST) * scale) });
+          },
+          { ...now, media: { ...now.media, ...there.question.media } },
+        ),
+      files.length === 1 ? 'A piece is added' : `${files.length} pieces are added`,
+    );
+  };
+  return (
+    <Section title="Pieces one by one">
+      <p className="text-mute">Each picture becomes a piece and gets a place of its own size. “Zone on the item” at Lay out gives a piece a joint that rides on it.</p>
+      <div className="flex flex-wrap items-center gap-2 mt-2">
+        <label htmlFor={field} className="sr-only">
+          Pictures of pieces
+        </label>
+        <input id={field} type="file" accept="image/*" multiple className="file-input file-input-sm" disabled={busy} onChange={(event) => void take(event)} />
+        <button type="button" className="btn btn-edge btn-sm" disabled={!some} onClick={() => become(store, matchedPlaces, 'Every place is as large as its piece')}>
+          Make places as large as their pieces
+        </button>
+      </div>
+    </Section>
+  );
 }

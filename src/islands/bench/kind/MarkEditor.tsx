@@ -1,11 +1,12 @@
-import { setCopies, setQuestion, setZone, type Zone } from '../../../core';
-import { asSpots, decidedBy, doMissesCost, isSpot, missesCost, placesOfSpots } from '../../../core/kinds';
+import { type ItemId, setCopies, setQuestion, setZone, type Zone } from '../../../core';
+import { asSpots, decidedBy, doMissesCost, foundWith, isSpot, missesCost, placesOfSpots, withMarker } from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
 import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { become } from './become';
+import { WordSpots } from './WordSpots';
 
 /** Spots to be found: what finds them, what a miss comes to, and the places a list offers. */
 export function MarkEditor({ store }: { store: BenchStore }) {
@@ -30,6 +31,20 @@ export function MarkEditor({ store }: { store: BenchStore }) {
               <span className="grow" dir="auto">
                 {zone.label || zone.id}
               </span>
+              {markers.length > 1 && zone.hidden && (
+                <select
+                  aria-label={`What finds ${zone.label || zone.id}`}
+                  className="select select-xs w-28"
+                  value={question.key.find((entry) => entry.zone === zone.id)?.belongs?.[0] ?? ''}
+                  onChange={(event) => become(store, (q) => foundWith(q, zone.id, event.target.value as ItemId), 'Set')}
+                >
+                  {markers.map(({ id, label }) => (
+                    <option key={id} value={id}>
+                      {label || id}
+                    </option>
+                  ))}
+                </select>
+              )}
               <label className="flex items-center gap-2 text-sm">
                 <input type="checkbox" className="checkbox checkbox-xs" checked={zone.hidden} onChange={(event) => act(setZone(now(), zone.id, 'hidden', event.target.checked))} />
                 hidden
@@ -38,6 +53,7 @@ export function MarkEditor({ store }: { store: BenchStore }) {
           ))}
         </ul>
       </Section>
+      <WordSpots store={store} />
       {hidden.length > 0 && (
         <>
           <Section title="Markers">
@@ -54,6 +70,13 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                 />
               </Setting>
             ))}
+            <Typed
+              label="Another kind of marker"
+              placeholder="another kind of marker"
+              className="input input-sm w-full my-1"
+              value=""
+              onTyped={(label) => label.trim() && become(store, (q) => withMarker(q, label.trim()), `${label.trim()} is added: say above which spots it finds`)}
+            />
             <Choice
               label="Decides"
               options={[

@@ -1,10 +1,14 @@
 import {
   type Box,
+  barBetween,
   type Fixture,
   type FixtureId,
   type Item,
   type ItemId,
+  leaving,
   meet,
+  outlineOf,
+  type Point,
   type Question,
   type Ref,
   type Rich,
@@ -100,6 +104,29 @@ export function shapeFixture(question: Question, of: 'rect' | 'ellipse'): Fixtur
   const box = placedAt(question, { w: 200, h: 120 });
   const shape: Shape = of === 'rect' ? { type: 'rect', x: 0, y: 0, w: 200, h: 120 } : { type: 'ellipse', cx: 100, cy: 60, rx: 100, ry: 60 };
   return { type: 'shape', ...box, shape, fill: 'brassWash', edge: 'ink', edgeWidth: 1 };
+}
+
+const LINE = 2;
+
+/** A line on the scene. From within a zone it begins at the zone's edge, and is that zone's leader line. */
+export function lineFixture(question: Question, from: Point, to: Point): Fixture {
+  const zone = question.zones.findLast(({ shape, rotation }) => {
+    const box = outlineOf(shape, rotation)?.box;
+    return box !== undefined && meet({ x: from.x, y: from.y, w: 0.001, h: 0.001 }, box);
+  });
+  const box = zone && outlineOf(zone.shape, zone.rotation)?.box;
+  const bar = barBetween(box ? leaving(box, from, to) : from, to, LINE);
+  return {
+    type: 'shape',
+    id: freshId('line', idsOf(question.fixtures)) as FixtureId,
+    label: zone ? `Line of ${zone.label || zone.id}` : 'Line',
+    ...bar,
+    front: true,
+    shape: { type: 'rect', x: 0, y: 0, w: bar.w, h: bar.h },
+    fill: 'ink',
+    edge: null,
+    edgeWidth: 0,
+  };
 }
 
 /** A picture, sound or film on the scene. A picture comes as large as the room lets it, in its own proportion. */

@@ -23,7 +23,7 @@ export function inBytes(bytes: number): string {
   return bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 }
 
-async function send(file: File, { scene }: Question): Promise<Kept | null> {
+export async function sendFile(file: File, { scene }: Question): Promise<Kept | null> {
   const search = new URLSearchParams({ name: file.name || 'pasted', width: String(scene.width), height: String(scene.height) });
   try {
     const response = await fetch(`/api/media?${search}`, { method: 'POST', body: file, headers: { 'content-type': file.type || 'application/octet-stream' } });
@@ -54,7 +54,7 @@ export function entered(question: Question, kept: Kept, name: string): { id: Med
 
 /** Sends a file and gives it to the question. */
 export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: Kept } | null> {
-  const kept = await send(file, store.getState().question);
+  const kept = await sendFile(file, store.getState().question);
   if (!kept) return null;
   const { question, do: act } = store.getState();
   const { id, step } = entered(question, kept, file.name);
@@ -66,7 +66,7 @@ export async function takeFile(store: BenchStore, file: File): Promise<{ id: Med
 export async function takeFiles(store: BenchStore, files: readonly File[]): Promise<void> {
   store.getState().say(files.length === 1 ? 'Sending the file' : `Sending ${files.length} files`);
   for (const file of files) {
-    const kept = await send(file, store.getState().question);
+    const kept = await sendFile(file, store.getState().question);
     if (!kept) continue;
     const { question, do: act, select } = store.getState();
     const { id, step } = entered(question, kept, file.name);

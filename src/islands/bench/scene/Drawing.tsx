@@ -1,7 +1,7 @@
 import { type MouseEvent, type RefObject, useEffect, useState } from 'react';
 import Selecto from 'react-selecto';
 import { add, type Point, type Ref, refTo, type Shape } from '../../../core';
-import { zoneOf } from '../layOut/makings';
+import { lineFixture, zoneOf } from '../layOut/makings';
 import type { BenchStore } from '../store';
 
 /** A zone drawn smaller than this was a slip of the hand. */
@@ -45,7 +45,33 @@ export function Drawing({ store, room, stage, scale }: Props) {
   };
 
   if (!element) return null;
-  if (tool === 'polygon') return <CornerByCorner store={store} scale={scale} toScene={toScene} onDone={(points) => make({ type: 'polygon', points })} />;
+  if (tool === 'polygon')
+    return (
+      <ByPresses
+        store={store}
+        scale={scale}
+        toScene={toScene}
+        least={3}
+        most={Infinity}
+        hint="Press corner by corner; the first corner again closes the outline."
+        onDone={(points) => make({ type: 'polygon', points: points.map(({ x, y }) => [x, y]) })}
+      />
+    );
+  if (tool === 'line')
+    return (
+      <ByPresses
+        store={store}
+        scale={scale}
+        toScene={toScene}
+        least={2}
+        most={2}
+        hint="Press where a line begins, then where it ends. From inside a zone it begins at the zone’s edge."
+        onDone={([from, to]) => {
+          const { question } = store.getState();
+          if (from && to) store.getState().do(add(question, 'fixtures', [lineFixture(question, from, to)]), 'Line drawn');
+        }}
+      />
+    );
   return (
     <Selecto
       key={tool}
@@ -69,24 +95,28 @@ export function Drawing({ store, room, stage, scale }: Props) {
   );
 }
 
-interface CornerProps {
+interface PressProps {
   store: BenchStore;
   scale: number;
   toScene: (x: number, y: number) => Point;
-  onDone: (points: [number, number][]) => void;
+  /** As many points are needed, and no more are taken. */
+  least: number;
+  most: number;
+  hint: string;
+  onDone: (points: readonly Point[]) => void;
 }
 
-/** An outline drawn press by press; a press on its first corner, Enter or a double press closes it, Escape gives it up, Backspace takes one corner back. */
-function CornerByCorner({ store, scale, toScene, onDone }: CornerProps) {
+/** An outline or a line drawn press by press; a press on its first corner, Enter or a double press closes it, Escape gives it up, Backspace takes one corner back. */
+function ByPresses({ store, scale, toScene, least, most, hint, onDone }: PressProps) {
   const [points, setPoints] = useState<Point[]>([]);
   const [pointer, setPointer] = useState<Point | null>(null);
   const finish = (all: readonly Point[]) => {
-    if (all.length >= 3) onDone(all.map(({ x, y }) => [x, y]));
+    if (all.length >= least) onDone(all);
     setPoints([]);
   };
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key === 'Enter' && points.length >= 3) finish(points);
+      if (event.key === 'Enter' && points.length >= least) finish(points);
       else if (event.key === 'Escape') {
         if (points.length === 0) store.setState({ tool: 'select' });
         setPoints([]);
@@ -104,6 +134,7 @@ function CornerByCorner({ store, scale, toScene, onDone }: CornerProps) {
     if (first && points.length >= 3 && Math.hypot(p.x - first.x, p.y - first.y) * scale < CLOSING) return finish(points);
     const last = points.at(-1);
     if (last && last.x === p.x && last.y === p.y) return finish(points);
+    if (points.length + 1 === most) return finish([...points, p]);
     setPoints([...points, p]);
   };
   const line = [...points, ...(pointer ? [pointer] : [])].map(({ x, y }) => `${x * scale},${y * scale}`).join(' ');
@@ -118,7 +149,7 @@ function CornerByCorner({ store, scale, toScene, onDone }: CornerProps) {
           <circle key={i} cx={x * scale} cy={y * scale} r={i === 0 ? 6 : 4} className="bench-outline-corner" />
         ))}
       </svg>
-      {points.length === 0 && <span className="bench-hint">Press corner by corner; the first corner again closes the outline.</span>}
+      {points.length === 0 && <span className="bench-hint">{hint}</span>}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { Circle, Grid3x3, Magnet, Minus, MousePointer2, Pentagon, Plus, Square } from 'lucide-react';
+import { Circle, Grid3x3, Magnet, Minus, MousePointer2, Pentagon, Plus, Slash, Square } from 'lucide-react';
 import { useState } from 'react';
 import type { Snapping } from '../../../core';
 import type { BenchStore, Tool } from '../store';
@@ -9,6 +9,7 @@ const TOOLS: readonly [Tool, string, typeof Square][] = [
   ['rect', 'Draw a zone', Square],
   ['ellipse', 'Draw a round zone', Circle],
   ['polygon', 'Draw a zone by its corners', Pentagon],
+  ['line', 'Draw a line', Slash],
 ];
 const GRID = 10;
 export const ZOOM_STEP = 1.25;
@@ -42,7 +43,7 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
       <button type="button" className="bench-tool" onClick={() => set(scale / ZOOM_STEP)} aria-label="Zoom out">
         <Minus size={15} aria-hidden />
       </button>
-      <button type="button" className="bench-tool figures w-14 justify-center" onClick={() => set(1)} title="Show at 100 %">
+      <button type="button" className="bench-tool figures min-w-14 shrink-0 justify-center whitespace-nowrap" onClick={() => set(1)} title="Show at 100 %">
         {Math.round(scale * 100)} %
       </button>
       <button type="button" className="bench-tool" onClick={() => set(scale * ZOOM_STEP)} aria-label="Zoom in">

@@ -15,6 +15,7 @@ export default defineConfig({
       directives: [
         "default-src 'self'",
         "img-src 'self' data: blob:",
+        "media-src 'self' data:",
         "font-src 'self'",
         "connect-src 'self'",
         "object-src 'none'",

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Question } from '../src/core';
 import { newQuestion, parseQuestion, richFromPlain } from '../src/core/document';
 import { answeredBy, asSpots, byGrid, type FromText, gapsLaidOut, intoPieces, missesCost, propose, readListing } from '../src/core/kinds';
@@ -146,6 +148,31 @@ export function kindQuestions(kept: Kept): Question[] {
       ['Yes\tright', 'No\twrong', 'Only after another test\twrong'].join('\n'),
       (made) => ({ ...made, tries: 1 }),
     ),
+    filmed(
+      question(
+        25,
+        'What the air does',
+        'Watch the film, then pick what is true of it. Two are.',
+        {
+          kind: 'pick',
+          scene: { width: 960, height: 390 },
+          tray: null,
+          tries: 2,
+          fixtures: [{ type: 'film', id: 'film', label: 'Seeds dry on a rack', x: 30, y: 30, w: 500, h: 320, media: 'drying' }],
+          items: ['The air is cool and dry', 'The seed is roasted', 'The seed keeps 15 % of its water', 'The sachet is left open'].map((label, i) => ({
+            id: `choice-${i + 1}`,
+            label,
+            size: { w: 350, h: 62 },
+            home: { x: 570, y: 40 + i * 80 },
+            stays: true,
+          })),
+          zones: [{ id: 'picked', label: 'Picked', shape: { type: 'slot' }, capacity: 2 }],
+          key: [{ zone: 'picked', belongs: ['choice-1', 'choice-3'], need: { rule: 'all' } }],
+          marks: { max: 2, rule: 'perPlacement', wrongCosts: 1 },
+        },
+        kept,
+      ),
+    ),
     sound(
       intoPieces(
         question(
@@ -161,6 +188,18 @@ export function kindQuestions(kept: Kept): Question[] {
     ),
   ];
 }
+
+/** A film of the demo with what is said in it. */
+const filmed = (made: Question): Question =>
+  sound({
+    ...made,
+    media: Object.fromEntries(
+      Object.entries(made.media).map(([id, medium]) => [
+        id,
+        medium.kind === 'film' ? { ...medium, captions: readFileSync(join(import.meta.dirname, 'media', `${id}.vtt`), 'utf8') } : medium,
+      ]),
+    ),
+  });
 
 /** The media of the pieces, so that the question has them before it is cut. */
 const piecesOf = (kept: Kept) => ({

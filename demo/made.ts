@@ -24,6 +24,7 @@ const DESCRIPTIONS: Readonly<Record<string, string>> = {
   sieve: 'Seeds shaken to and fro',
   sealer: 'A hum, then a hiss',
   click: 'A click',
+  drying: 'Seeds on the two trays of a rack dry in moving air, and go into a sachet',
 };
 
 export const say = (text: string) => ({ text: richFromPlain(text) });

@@ -33,7 +33,7 @@ const KINDS_SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0302';
 const KINDS_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0203';
 /** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
-const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024'];
+const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024', '0025'];
 
 /** The demo's stock lists. */
 const STOCK: Readonly<Record<string, readonly string[]>> = {
@@ -53,6 +53,15 @@ const SOURCES = [
     medium: null,
     captions: '',
     questions: ['0016', '0017', '0019'],
+  },
+  {
+    id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0402',
+    title: 'Drying, on film',
+    text: '',
+    medium: null,
+    address: 'https://films.tarnhollow.example/drying-on-a-rack',
+    captions: '',
+    questions: ['0018', '0022'],
   },
 ];
 
@@ -74,12 +83,15 @@ function readQuestions(): Question[] {
 }
 
 const mediaFolder = join(import.meta.dirname, 'media');
-const TYPES: Readonly<Record<string, string>> = { '.svg': 'image/svg+xml', '.wav': 'audio/wav' };
+const TYPES: Readonly<Record<string, string>> = { '.svg': 'image/svg+xml', '.wav': 'audio/wav', '.webm': 'video/webm' };
 
 /** The demo's own drawings and sounds, kept as a teacher's are, by the names of their files. */
 async function keepMedia(as: As<Teacher>): Promise<Kept> {
   const kept: [string, Kept[string]][] = [];
-  for (const file of readdirSync(mediaFolder).sort()) {
+  // Captions are no medium: they stand in the question of their film.
+  for (const file of readdirSync(mediaFolder)
+    .filter((one) => extname(one) !== '.vtt')
+    .sort()) {
     const { hash, kind, weight } = must(
       await takeMedium(as, { name: file, claimed: TYPES[extname(file)] ?? '', bytes: readFileSync(join(mediaFolder, file)), room: { width: 960, height: 540 } }),
     );

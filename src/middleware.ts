@@ -40,7 +40,8 @@ export const onRequest = defineMiddleware(async ({ request, locals, url }, next)
 });
 
 function withHeaders(response: Response): Response {
-  for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
+  // What has to stand in a frame of ours says so itself.
+  for (const [name, value] of Object.entries(HEADERS)) if (!response.headers.has(name)) response.headers.set(name, value);
   const policy = response.headers.get('content-security-policy');
   // A hash in style-src would switch 'unsafe-inline' off, which positions on the scene need; scripts stay with their hashes.
   if (policy) response.headers.set('content-security-policy', policy.replace(/style-src [^;]*;?/, "style-src 'self' 'unsafe-inline';"));

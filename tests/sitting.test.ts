@@ -267,13 +267,13 @@ describe('media of a sitting', () => {
     const { view, take, move } = await sitter(as, releaseId);
     const [shown] = Object.keys(view.question.media);
     expect(Object.values(view.question.media)).toEqual([{ kind: 'picture', description: 'A jar' }]);
-    expect(must(await sittingMedium(as, view.id, 0, shown ?? '', 320)).type).toBe('image/svg+xml');
-    expect(await sittingMedium(stranger, view.id, 0, shown ?? '', null)).toMatchObject({ code: 'notFound' });
-    for (const name of ['jar', 'leaf', jar.hash]) expect(await sittingMedium(as, view.id, 0, name, null), name).toMatchObject({ code: 'notFound' });
+    expect(must(await sittingMedium(as, view.id, 0, shown ?? '', 'medium', 320)).type).toBe('image/svg+xml');
+    expect(await sittingMedium(stranger, view.id, 0, shown ?? '', 'medium', null)).toMatchObject({ code: 'notFound' });
+    for (const name of ['jar', 'leaf', jar.hash]) expect(await sittingMedium(as, view.id, 0, name, 'medium', null), name).toMatchObject({ code: 'notFound' });
     const { told, media } = await take(move({ kind: 'check' }));
     const late = told?.try?.words?.picture ?? '';
     expect(media).toEqual({ [late]: { kind: 'picture', description: 'A jar' } });
-    expect(Buffer.from(must(await sittingMedium(as, view.id, 0, late, null)).bytes).toString()).toContain('green');
+    expect(Buffer.from(must(await sittingMedium(as, view.id, 0, late, 'medium', null)).bytes).toString()).toContain('green');
   });
 
   it('are as wide as they are shown', async () => {
@@ -289,7 +289,7 @@ describe('media of a sitting', () => {
     const as = await someone();
     const { view } = await sitter(as, releaseId);
     const [name = ''] = Object.keys(view.question.media);
-    const widthOf = async (asked: number | null) => (await sharp(must(await sittingMedium(as, view.id, 0, name, asked)).bytes).metadata()).width;
+    const widthOf = async (asked: number | null) => (await sharp(must(await sittingMedium(as, view.id, 0, name, 'medium', asked)).bytes).metadata()).width;
     expect([await widthOf(320), await widthOf(320), await widthOf(321), await widthOf(null)]).toEqual([320, 320, 1600, 1600]);
   });
 });

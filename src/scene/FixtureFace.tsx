@@ -17,10 +17,8 @@ export function FixtureFace({ fixture, scale, live }: { fixture: Fixture; scale:
       return <Picture id={fixture.media} width={fixture.w * scale} />;
     case 'shape':
       return <ShapeFace fixture={fixture} />;
-    case 'sound':
-      return <SoundFace fixture={fixture} live={live} />;
-    case 'film':
-      return <FilmFace fixture={fixture} live={live} />;
+    default:
+      return <PlayedFace fixture={fixture} live={live} />;
   }
 }
 
@@ -45,30 +43,19 @@ function ShapeFace({ fixture: { shape, w, h, fill, edge, edgeWidth } }: { fixtur
   );
 }
 
-function SoundFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'sound' }>; live: boolean }) {
+function PlayedFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'sound' | 'film' }>; live: boolean }) {
   const shown = useMediaSource()(fixture.media);
-  if (live && shown)
+  const film = fixture.type === 'film';
+  if (!live || !shown)
     return (
-      // biome-ignore lint/a11y/useMediaCaption: what it says is its description, beside it
-      <audio className="scene-fill" controls preload="none" src={shown.url} aria-label={shown.description || fixture.label} />
+      <span className="fixture-medium">
+        <span aria-hidden>{film ? '▶' : '♪'}</span> {fixture.label || fixture.type}
+      </span>
     );
+  const Played = film ? 'video' : 'audio';
   return (
-    <span className="fixture-medium">
-      <span aria-hidden>♪</span> {fixture.label || 'sound'}
-    </span>
-  );
-}
-
-function FilmFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'film' }>; live: boolean }) {
-  const shown = useMediaSource()(fixture.media);
-  if (live && shown)
-    return (
-      // biome-ignore lint/a11y/useMediaCaption: what it shows is its description, beside it
-      <video className="scene-fill" controls preload="metadata" src={shown.url} aria-label={shown.description || fixture.label} />
-    );
-  return (
-    <span className="fixture-medium">
-      <span aria-hidden>▶</span> {fixture.label || 'film'}
-    </span>
+    <Played className="scene-fill" controls preload={film ? 'metadata' : 'none'} src={shown.url} aria-label={shown.description || fixture.label}>
+      {shown.captions && <track kind="captions" src={shown.captions} default />}
+    </Played>
   );
 }

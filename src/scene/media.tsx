@@ -6,6 +6,8 @@ export interface Shown {
   readonly kind: 'picture' | 'sound' | 'film';
   /** Empty: decorative. */
   readonly description: string;
+  /** Where its captions are had from, as WebVTT. */
+  readonly captions?: string | undefined;
   /** Of a picture: where it is had from no wider than so many pixels. */
   readonly inWidth?: (width: number) => string;
 }

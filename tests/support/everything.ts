@@ -64,7 +64,7 @@ export function everything(): Record<string, unknown> {
     media: {
       bench: { hash: hash('a'), kind: 'picture', description: 'A potting bench', source: 'drawn here', licence: 'CC0', weight: 2048 },
       paper: { hash: hash('b'), kind: 'sound', decorative: true, weight: 512 },
-      film: { hash: hash('c'), kind: 'film', description: 'A jar is sealed', weight: 90_000 },
+      film: { hash: hash('c'), kind: 'film', description: 'A jar is sealed', weight: 90_000, captions: 'WEBVTT\n\n00:00.000 --> 00:02.000\nIt clicks.\n' },
     },
     items: [
       {

@@ -9,6 +9,11 @@ import { shapeSchema } from './shapes';
 const MISSING = 'is missing';
 export const mediaId = () => identifier<MediaId>();
 
+/** Characters of captions: some hours of speech. */
+export const MOST_CAPTIONS = 200_000;
+/** Is a text WebVTT, as far as its signature tells? (W3C WebVTT, section 4.1.) */
+export const isWebVtt = (text: string): boolean => /^\uFEFF?WEBVTT(?:[ \t\n\r]|$)/.test(text);
+
 /** Something shown or said: words, a picture, a sound, or several of them. */
 export const saySchema = record({
   text: richSchema.nullable().default(null),
@@ -29,6 +34,11 @@ export const mediumSchema = record({
   licence: words(500).default(''),
   /** Bytes. */
   weight: whole(0).default(0),
+  /** What is said in a film or a sound, as WebVTT. */
+  captions: words(MOST_CAPTIONS)
+    .nullable()
+    .default(null)
+    .test('captions', 'has to be WebVTT: its first line is WEBVTT', (v) => v == null || isWebVtt(v)),
 });
 
 /** A token of the application, or a colour of the author's in six hexadecimal digits. */

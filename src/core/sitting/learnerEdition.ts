@@ -23,6 +23,8 @@ export type LearnerZone = Pick<
 export interface LearnerMedium {
   readonly kind: Medium['kind'];
   readonly description: string;
+  /** There are captions to it, which are asked for. */
+  readonly captioned?: true;
 }
 
 /** What of a question is sent to a learner before a check. Every field is named here one by one, so that a new field of the document stays on the server until somebody decides otherwise. */
@@ -196,7 +198,11 @@ export function servesTypedOnly({ zones, key }: Pick<Question, 'zones' | 'key'>)
 }
 
 const inverse = (map: ReadonlyMap<string, string>) => new Map([...map].map(([a, b]) => [b, a]));
-export const said = ({ kind, description, decorative }: Medium): LearnerMedium => ({ kind, description: decorative ? '' : (description ?? '') });
+export const said = ({ kind, description, decorative, captions }: Medium): LearnerMedium => ({
+  kind,
+  description: decorative ? '' : (description ?? ''),
+  ...(captions ? { captioned: true } : {}),
+});
 
 /** The media that what is sent before a check shows, in the document's order: those of feedback and hints are not among them. */
 function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {

@@ -33,7 +33,9 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const onLand = view.question.judging === 'onLand';
   const counts = [
     limit === null ? `try ${now}` : `try ${now} of ${limit}`,
-    ...(show.count ? [endless ? `${placed} placed` : items.every(({ stays }) => stays) ? `${placed} picked` : `${placed} of ${all} placed`] : []),
+    ...(show.count
+      ? [endless ? `${placed} placed` : items.some(({ stays }) => !stays) ? `${placed} of ${all} placed` : items[0] ? `${placed} picked` : `${placed} of ${all} filled`]
+      : []),
   ];
   return (
     <div className="flex flex-wrap items-center gap-3 mt-4">

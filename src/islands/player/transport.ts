@@ -23,5 +23,5 @@ export const sittingMedia =
     const medium = Object.hasOwn(media, name) ? media[name] : undefined;
     if (!medium) return null;
     const url = `${path(id, 'media')}/${name}?q=${place.at}`;
-    return { ...medium, url, inWidth: (width) => `${url}&w=${WIDTHS.find((one) => one >= width) ?? WIDTHS.at(-1)}` };
+    return { ...medium, url, captions: medium.captioned && `${url}&captions`, inWidth: (width) => `${url}&w=${WIDTHS.find((one) => one >= width) ?? WIDTHS.at(-1)}` };
   };

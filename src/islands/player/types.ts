@@ -19,7 +19,14 @@ export interface SittingView extends QuestionView {
   last: number;
   place: Place;
   ends: { at: string; seconds: number } | null;
-  sources: { n: number; title: string; text: Rich | null; medium: { kind: 'picture' | 'sound' | 'film'; description: string } | null; captioned: boolean }[];
+  sources: {
+    n: number;
+    title: string;
+    text: Rich | null;
+    medium: { kind: 'picture' | 'sound' | 'film'; description: string } | null;
+    captioned: boolean;
+    address: string | null;
+  }[];
 }
 export interface Answer extends MovesView {
   last: number;

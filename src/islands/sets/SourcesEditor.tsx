@@ -9,6 +9,8 @@ export interface Source {
   readonly text: string;
   readonly medium: { readonly hash: string; readonly kind: 'picture' | 'sound' | 'film'; readonly description: string } | null;
   readonly captions: string;
+  /** Of a film that lies elsewhere. */
+  readonly address?: string | undefined;
   readonly questions: readonly string[];
 }
 interface Props {
@@ -18,14 +20,14 @@ interface Props {
 }
 
 const NOTHING = 'There is nothing in it yet: a source has a text, a picture, a sound or a film.';
+const hasNothing = ({ text, medium, address }: Source) => text.trim() === '' && medium === null && !address;
 
 /** Material that stands beside questions of the set while they are answered. */
 export function SourcesEditor({ sources, questions, onChange }: Props) {
   // One that has nothing in it yet is kept only here.
   const [fresh, setFresh] = useState<Source | null>(null);
   const set = (next: Source) => {
-    const isEmpty = next.text.trim() === '' && next.medium === null;
-    if (next.id === fresh?.id && isEmpty) return setFresh(next);
+    if (next.id === fresh?.id && hasNothing(next)) return setFresh(next);
     setFresh(null);
     onChange(next.id === fresh?.id ? [...sources, next] : sources.map((one) => (one.id === next.id ? next : one)));
   };
@@ -64,8 +66,9 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
   const keep = (next: Source) => {
     setDraft(next);
     if (next.captions !== '' && !/^\uFEFF?WEBVTT(?:\s|$)/.test(next.captions)) return setProblem('Captions have to be WebVTT: their first line is WEBVTT.');
-    setProblem(next.text.trim() === '' && next.medium === null ? NOTHING : '');
-    if (next.text.trim() === '' && next.medium === null && source.text + (source.medium?.hash ?? '') !== '') return;
+    if (next.address && !/^https:\/\/[^/\s]/.test(next.address)) return setProblem('An address begins with https://.');
+    setProblem(hasNothing(next) ? NOTHING : '');
+    if (hasNothing(next) && !hasNothing(source)) return;
     onSet(next);
   };
   const take = async ({ target }: ChangeEvent<HTMLInputElement>) => {
@@ -100,6 +103,18 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
           <span className="font-semibold">Picture, sound or film</span>
           <input type="file" accept="image/*,audio/*,video/*" className="file-input w-full" onChange={(event) => void take(event)} />
         </label>
+        {!draft.medium && (
+          <Field
+            label="Or a film by its address"
+            type="url"
+            placeholder="https://"
+            value={draft.address ?? ''}
+            maxLength={2000}
+            onChange={(event) => setDraft({ ...draft, address: event.target.value.trim() })}
+            onBlur={() => keep({ ...draft, address: draft.address || undefined })}
+          />
+        )}
+        {!draft.medium && draft.address && <Captions draft={draft} setDraft={setDraft} keep={keep} />}
         {draft.medium && (
           <>
             <p className="figures text-sm text-mute">
@@ -115,19 +130,7 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
               onChange={(event) => draft.medium && setDraft({ ...draft, medium: { ...draft.medium, description: event.target.value } })}
               onBlur={() => keep(draft)}
             />
-            {draft.medium.kind === 'film' && (
-              <label className="grid gap-1">
-                <span className="font-semibold">Captions (WebVTT)</span>
-                <textarea
-                  rows={4}
-                  className="textarea w-full figures"
-                  placeholder="WEBVTT"
-                  value={draft.captions}
-                  onChange={(event) => setDraft({ ...draft, captions: event.target.value })}
-                  onBlur={() => keep(draft)}
-                />
-              </label>
-            )}
+            {draft.medium.kind === 'film' && <Captions draft={draft} setDraft={setDraft} keep={keep} />}
           </>
         )}
         {problem && (
@@ -151,6 +154,22 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
         ))}
       </fieldset>
     </div>
+  );
+}
+
+function Captions({ draft, setDraft, keep }: { draft: Source; setDraft: (draft: Source) => void; keep: (next: Source) => void }) {
+  return (
+    <label className="grid gap-1">
+      <span className="font-semibold">Captions (WebVTT)</span>
+      <textarea
+        rows={4}
+        className="textarea w-full figures"
+        placeholder="WEBVTT"
+        value={draft.captions}
+        onChange={(event) => setDraft({ ...draft, captions: event.target.value })}
+        onBlur={() => keep(draft)}
+      />
+    </label>
   );
 }
 

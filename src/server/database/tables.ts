@@ -138,15 +138,17 @@ export const release = sqliteTable(
   (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
 );
 
-/** What an edition holds: the questions of its set, whole, as they were. */
 /** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
 export interface SourceContent {
   readonly title: string;
   readonly text: string;
   readonly medium: { readonly hash: string; readonly kind: MediumKind; readonly description: string } | null;
   readonly captions: string;
+  /** Of a film that lies elsewhere. */
+  readonly address?: string | undefined;
 }
 
+/** What an edition holds: the questions of its set, whole, as they were. */
 export interface EditionContent {
   readonly questions: readonly Question[];
   /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */

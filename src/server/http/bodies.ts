@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
 import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove } from '../../core';
-import { KINDS } from '../../core/document';
+import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
@@ -83,7 +83,8 @@ export const setContent = object({
       })
         .nullable()
         .default(null),
-      captions: string().max(200_000, 'At most 200,000 characters').defined(),
+      captions: string().max(MOST_CAPTIONS, 'At most 200,000 characters').defined(),
+      address: string().max(2000, 'At most 2000 characters').optional(),
       questions: array(uuid()).max(MOST_QUESTIONS).required(),
     }),
   )

@@ -9,7 +9,7 @@ import { drawer } from './draw';
 import { recordOf, sittingOf } from './standing';
 
 /** A picture, sound or film of a learner's sitting, by the name drawn for it there. What belongs to feedback and hints is not there before the first try. `width`: of a picture, in pixels, as wide as it is shown. */
-export async function sittingMedium(as: As<Learner>, sittingId: string, question: number, name: string, width: number | null): Promise<Result<Bytes>> {
+export async function sittingMedium(as: As<Learner>, sittingId: string, question: number, name: string, what: What, width: number | null): Promise<Result<Bytes>> {
   const { db, person } = as;
   const open = await sittingOf(as, sittingId, person.id);
   if (!open || question > open.reached) return fail('notFound');
@@ -17,12 +17,16 @@ export async function sittingMedium(as: As<Learner>, sittingId: string, question
   const document = edition.models[question]?.question;
   if (!document) return fail('notFound');
   const { names, question: sent } = learnerEdition(document, drawer(open.seed, question));
-  const hash = document.media[names.mediumId.get(name) ?? '']?.hash;
-  if (!hash) return fail('notFound');
+  const named = document.media[names.mediumId.get(name) ?? ''];
+  if (!named) return fail('notFound');
   if (!Object.hasOwn(sent.media, name) && !(await db.query.standing.findFirst({ where: and(eq(standing.sittingId, sittingId), eq(standing.question, question)) })))
     return fail('notFound');
-  return bytesOf(as, open.releaseId, hash, width);
+  return what === 'captions' ? captionsOf(named.captions) : bytesOf(as, open.releaseId, named.hash, width);
 }
+
+/** A medium itself, or its captions as WebVTT. */
+export type What = 'medium' | 'captions';
+const captionsOf = (captions: string | null): Result<Bytes> => (captions ? ok({ bytes: new TextEncoder().encode(captions), type: 'text/vtt' }) : fail('notFound'));
 
 interface Bytes {
   readonly bytes: Uint8Array;
@@ -40,12 +44,12 @@ async function bytesOf({ db, files }: As<Learner>, releaseId: string, hash: stri
 }
 
 /** The medium of a source, or its captions: as soon as a question beside which it stands has been come to. */
-export async function sittingSource(as: As<Learner>, sittingId: string, n: number, what: 'medium' | 'captions', width: number | null): Promise<Result<Bytes>> {
+export async function sittingSource(as: As<Learner>, sittingId: string, n: number, what: What, width: number | null): Promise<Result<Bytes>> {
   const open = await sittingOf(as, sittingId, as.person.id);
   if (!open) return fail('notFound');
   const { edition } = await recordOf(as.db, open);
   const source = edition.sources[n];
   if (!source?.questions.some((question) => question <= open.reached)) return fail('notFound');
-  if (what === 'captions') return source.captions === '' ? fail('notFound') : ok({ bytes: new TextEncoder().encode(source.captions), type: 'text/vtt' });
+  if (what === 'captions') return captionsOf(source.captions);
   return source.medium ? bytesOf(as, open.releaseId, source.medium.hash, width) : fail('notFound');
 }

@@ -25,6 +25,8 @@ export interface SourceView {
   text: Rich | null;
   medium: { kind: MediumKind; description: string } | null;
   captioned: boolean;
+  /** Of a film that lies elsewhere. */
+  address: string | null;
 }
 
 export interface SittingView extends QuestionView {
@@ -43,9 +45,9 @@ export interface SittingView extends QuestionView {
 export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.last, ...questionView(at, at.standing) });
 
 export const sourcesOf = (sources: OpenEdition['sources'], question: number): SourceView[] =>
-  sources.flatMap(({ title, text, medium, captions, questions }, n) =>
+  sources.flatMap(({ title, text, medium, captions, address, questions }, n) =>
     questions.includes(question)
-      ? [{ n, title, text: richFromPlain(text), medium: medium && { kind: medium.kind, description: medium.description }, captioned: captions !== '' }]
+      ? [{ n, title, text: richFromPlain(text), medium: medium && { kind: medium.kind, description: medium.description }, captioned: captions !== '', address: address || null }]
       : [],
   );
 

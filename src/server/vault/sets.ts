@@ -1,5 +1,6 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Kind } from '../../core';
+import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { medium, question, questionSet, type SetSource } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -64,12 +65,13 @@ export async function keepSet(
 /** A medium is the teacher's own; captions are WebVTT, which a player reads. */
 async function sourceProblems(as: As<Teacher>, sources: readonly SetSource[]): Promise<{ path: string; message: string }[]> {
   const problems: { path: string; message: string }[] = [];
-  for (const [i, { medium: of, captions, text }] of sources.entries()) {
+  for (const [i, { medium: of, captions, text, address }] of sources.entries()) {
     const known = of && (await as.db.query.medium.findFirst({ where: and(eq(medium.ownerId, as.person.id), eq(medium.hash, of.hash)) }));
     if (of && known?.kind !== of.kind) problems.push({ path: `sources[${i}].medium`, message: 'This file is not among your media.' });
-    if (captions !== '' && !/^\uFEFF?WEBVTT(?:[ \t\n\r]|$)/.test(captions))
-      problems.push({ path: `sources[${i}].captions`, message: 'Captions have to be WebVTT: their first line is WEBVTT.' });
-    if (!of && text.trim() === '') problems.push({ path: `sources[${i}]`, message: 'There is nothing in this source yet.' });
+    if (captions !== '' && !isWebVtt(captions)) problems.push({ path: `sources[${i}].captions`, message: 'Captions have to be WebVTT: their first line is WEBVTT.' });
+    if (of && address) problems.push({ path: `sources[${i}].address`, message: 'A source shows a file or what is at an address, not both.' });
+    if (address && !isAddress(address)) problems.push({ path: `sources[${i}].address`, message: 'An address begins with https://.' });
+    if (!of && !address && text.trim() === '') problems.push({ path: `sources[${i}]`, message: 'There is nothing in this source yet.' });
   }
   return problems;
 }

@@ -1,6 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { type Medium, type Question, setMedium } from '../../../core';
+import { isWebVtt } from '../../../core/document';
 import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { mediumUrl } from './source';
@@ -70,6 +71,7 @@ function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; med
           <Typed label={`Licence of ${id}`} className="input input-sm w-full" value={medium.licence} onTyped={(licence) => set({ licence })} />
         </div>
         {silent && <p className="text-sm text-brick mt-1">Say what it shows, or that it is decorative.</p>}
+        {medium.kind !== 'picture' && <Captions label={`Captions of ${id}`} captions={medium.captions} onSet={(captions) => set({ captions })} />}
         {medium.kind === 'sound' && (
           // biome-ignore lint/a11y/useMediaCaption: what it says is its description, above
           <audio controls preload="none" src={mediumUrl(medium.hash)} className="w-full h-8 mt-1" aria-label={`Play ${id}`} />
@@ -81,5 +83,44 @@ function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; med
         )}
       </details>
     </li>
+  );
+}
+
+/** What is said in a film or a sound, written or taken from a WebVTT file. */
+function Captions({ label, captions, onSet }: { label: string; captions: string | null; onSet: (captions: string | null) => void }) {
+  const [problem, setProblem] = useState('');
+  const keep = (text: string) => {
+    const wrong = text.trim() !== '' && !isWebVtt(text);
+    setProblem(wrong ? 'Captions have to be WebVTT: their first line is WEBVTT.' : '');
+    if (!wrong) onSet(text.trim() === '' ? null : text);
+  };
+  return (
+    <details className="mt-1">
+      <summary className="cursor-pointer text-mute">{captions ? 'Captions' : 'No captions yet'}</summary>
+      <textarea
+        key={captions ?? ''}
+        aria-label={label}
+        rows={4}
+        placeholder={'WEBVTT\n\n00:00.000 --> 00:04.000\nwhat is said'}
+        className={`textarea textarea-sm figures w-full mt-1 ${problem ? 'textarea-error' : ''}`}
+        defaultValue={captions ?? ''}
+        onBlur={(event) => keep(event.target.value)}
+      />
+      <input
+        type="file"
+        accept=".vtt,text/vtt"
+        aria-label={`${label}, from a file`}
+        className="file-input file-input-xs"
+        onChange={async ({ target }) => {
+          const [file] = target.files ?? [];
+          if (file) keep(await file.text());
+        }}
+      />
+      {problem && (
+        <p role="alert" className="text-sm text-brick">
+          {problem}
+        </p>
+      )}
+    </details>
   );
 }

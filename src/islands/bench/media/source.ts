@@ -8,5 +8,13 @@ export const benchMedia =
   (media: Question['media']): MediaSource =>
   (id) => {
     const medium = Object.hasOwn(media, id) ? media[id] : undefined;
-    return medium ? { url: mediumUrl(medium.hash), kind: medium.kind, description: medium.decorative ? '' : (medium.description ?? '') } : null;
+    if (!medium) return null;
+    const { kind, captions, description, decorative } = medium;
+    // What is not kept yet is nowhere but here.
+    return {
+      url: mediumUrl(medium.hash),
+      kind,
+      description: decorative ? '' : (description ?? ''),
+      captions: captions ? `data:text/vtt,${encodeURIComponent(captions)}` : undefined,
+    };
   };

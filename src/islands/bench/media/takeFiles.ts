@@ -48,7 +48,7 @@ export function entered(question: Question, kept: Kept, name: string): { id: Med
     .slice(0, 40);
   const taken = new Set(Object.keys(question.media));
   const id = (stem && !taken.has(stem) ? stem : freshId(stem || kept.kind, taken)) as MediaId;
-  const medium: Medium = { hash: kept.hash, kind: kept.kind, description: null, decorative: false, source: '', licence: '', weight: kept.weight };
+  const medium: Medium = { hash: kept.hash, kind: kept.kind, description: null, decorative: false, source: '', licence: '', weight: kept.weight, captions: null };
   return { id, step: setMedium(question, id, medium) };
 }
 

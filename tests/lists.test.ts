@@ -3,6 +3,7 @@ import { afterEach, beforeEach, expect, it } from 'vitest';
 import { drawnFrom } from '../src/core/kinds';
 import type { As, Teacher } from '../src/server/context';
 import { newStockList, stockListContent } from '../src/server/http/bodies';
+import { takeMedium } from '../src/server/media/media';
 import { keepList, listLists, makeList, removeList } from '../src/server/vault/lists';
 import { must, teacher, testApp } from './support/app';
 
@@ -53,4 +54,18 @@ it('lines are drawn by a seed: the same again for the same, each once, in the li
   expect(drawn).toEqual([...new Set(drawn)].sort((a, b) => a - b));
   expect(drawn).toHaveLength(8);
   expect(drawnFrom(lines, 99, 'first')).toEqual(lines);
+});
+
+it('a list’s pictures are its owner’s own', async () => {
+  const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>');
+  const { hash, weight } = must(await takeMedium(odile, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: svg, room: { width: 100, height: 100 } }));
+  const pictures = [{ word: 'Barley', hash, weight, description: 'An ear' }];
+  const id = randomUUID();
+  must(await makeList(odile, { id, title: 'Seeds', rows: ROWS, pictures }));
+  expect(await listLists(odile)).toMatchObject([{ pictures }]);
+  for (const refused of [
+    await makeList(other, { id: randomUUID(), title: 'Seeds', rows: ROWS, pictures }),
+    await keepList(odile, id, { title: 'Seeds', rows: ROWS, pictures: [{ ...pictures[0], hash: 'b'.repeat(64) } as never] }),
+  ])
+    expect(refused).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'pictures[0]' }] });
 });

@@ -10,6 +10,7 @@ export { LAYOUTS, type Layout, laidOut } from './layouts';
 export { type Listing, readListing } from './listing';
 export { asSpots, decidedBy, doMissesCost, foundWith, isSpot, missesCost, placesOfSpots, withMarker, withoutSpot, withSpotOver } from './mark';
 export { alongALine, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from './order';
+export { picturesOf, type WordPicture, withPictures } from './pictures';
 export { FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose } from './propose';
 export { alike } from './sizes';
 export { asCircles, withTrap } from './sort';

@@ -9,7 +9,23 @@ import { fittingOf } from '../measures/fitting';
 import { modelAnswerOf, prove } from '../proof/proof';
 import { boxForWords, widthForTitle } from '../proof/text/labels';
 import { random, seedOf } from '../random/random';
-import { alongALine, canFix, changedTo, exampleOf, FROM_TEXT, type FromText, LAYOUTS, type Layout, liftOut, propose, putBack, readListing, withFixed } from '.';
+import {
+  alongALine,
+  canFix,
+  changedTo,
+  exampleOf,
+  FROM_TEXT,
+  type FromText,
+  LAYOUTS,
+  type Layout,
+  liftOut,
+  picturesOf,
+  propose,
+  putBack,
+  readListing,
+  withFixed,
+  withPictures,
+} from '.';
 import { laidOut } from './layouts';
 
 const blank = newQuestion('0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0999', 'Seeds');
@@ -274,5 +290,24 @@ describe('An entry of an order that is fixed in its place', () => {
     const loose = withFixed(withFixed(fixed, 'first', false), 'last', false);
     expect(belongs(loose)).toEqual(['Weigh', 'Dry', 'Seal', 'Freeze']);
     expect(loose.fixtures).toEqual([]);
+  });
+});
+
+describe('Pictures with the words of a stock list', () => {
+  const pictures = ['Barley', 'Acorn'].map((word, i) => ({ word, hash: `${i}`.repeat(64), description: `Picture of ${word}`, weight: 900 }));
+
+  it.each(['sort', 'order', 'pick', 'label'] as const)('are worn by the items of a %s question, all of one size, and nothing overlaps', (kind) => {
+    const lines = ['Dry\tBarley', 'Moist\tAcorn', 'Frozen\tOat'].map((line) => (kind === 'label' ? line : line.replace(/^.*\t/, '')));
+    const question = withPictures(made(kind, lines.join('\n')), pictures);
+    expect(parseQuestion(question)).toMatchObject({ ok: true });
+    const worn = question.items.filter(({ content }) => content?.picture);
+    expect(worn.map(({ label }) => label).sort()).toEqual(['Acorn', 'Barley']);
+    expect(new Set(question.items.map(({ size }) => `${size.w} ${size.h}`)).size).toBe(1);
+    expect(prove(questionModel(question), 1000, { now: () => 0 }).findings.filter(({ code }) => ['overflow', 'unclearWinner', 'labelDoesNotFit'].includes(code))).toEqual([]);
+    expect(
+      picturesOf(question)
+        .map(({ word, hash }) => [word, hash])
+        .sort(),
+    ).toEqual(pictures.map(({ word, hash }) => [word, hash]).sort());
   });
 });

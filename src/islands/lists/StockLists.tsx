@@ -1,13 +1,15 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { readListing } from '../../core/kinds';
+import { readListing, type WordPicture } from '../../core/kinds';
 import { api, Field } from '../../ui';
+import { WordPictures } from './WordPictures';
 
 export interface StockList {
   id: string;
   title: string;
   rows: readonly (readonly string[])[];
+  pictures: readonly WordPicture[];
   changedAt: string;
 }
 
@@ -34,7 +36,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
       action: {
         label: 'Undo',
         onClick: async () => {
-          const back = await api('POST', '/api/lists', { id: list.id, title: list.title, rows: list.rows });
+          const back = await api('POST', '/api/lists', { id: list.id, title: list.title, rows: list.rows, pictures: list.pictures });
           if (back.ok) setLists((all) => [list, ...all]);
           else toast.error(back.error.message, { description: back.error.wayOn });
         },
@@ -43,7 +45,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
   };
   return (
     <>
-      <p className="mb-4">Words or pairs that are used again: at the Bench, “From a list or text…” takes one whole, or draws from it.</p>
+      <p className="mb-4">Words, pairs, or pictures with words that are used again: at the Bench, “From a list or text…” takes one whole, or draws from it.</p>
       {lists.length > 0 && <Field label="Find" type="search" className="max-w-md mb-4" value={sought} onChange={(event) => setSought(event.target.value)} />}
       <ul className="border-t border-rule">
         {found.map((list) => (
@@ -54,6 +56,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
               </button>
               <span className="figures text-sm text-mute">
                 {list.rows.length} {kindOf(list)}
+                {list.pictures.length > 0 && `, ${list.pictures.length} with a picture`}
               </span>
               <span className="text-mute truncate grow">
                 {list.rows
@@ -88,6 +91,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
 function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockList) => void }) {
   const [title, setTitle] = useState(list?.title ?? '');
   const [text, setText] = useState(list ? asText(list.rows) : '');
+  const [pictures, setPictures] = useState(list?.pictures ?? []);
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
   const keep = async () => {
@@ -95,10 +99,12 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
     if (title.trim() === '') return setProblem('Give it a name.');
     if (rows.length === 0) return setProblem('There is no line in it yet.');
     const id = list?.id ?? crypto.randomUUID();
+    const still = new Set(rows.map(([first]) => first));
+    const content = { title, rows, pictures: pictures.filter(({ word }) => still.has(word)) };
     setBusy(true);
-    const done = list ? await api('PUT', `/api/lists/${id}`, { title, rows }) : await api('POST', '/api/lists', { id, title, rows });
+    const done = list ? await api('PUT', `/api/lists/${id}`, content) : await api('POST', '/api/lists', { id, ...content });
     setBusy(false);
-    if (done.ok) onKept({ id, title: title.trim(), rows, changedAt: new Date().toISOString() });
+    if (done.ok) onKept({ id, ...content, title: title.trim(), changedAt: new Date().toISOString() });
     else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.wayOn}`);
   };
   return (
@@ -114,6 +120,7 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
         <span className="font-semibold">Lines, one a line; columns as a spreadsheet copies them</span>
         <textarea rows={8} className="textarea w-full" value={text} onChange={(event) => setText(event.target.value)} />
       </label>
+      <WordPictures words={readListing(text).rows.flatMap(([first]) => first || [])} pictures={pictures} onChange={setPictures} onProblem={setProblem} />
       {problem && (
         <p role="alert" className="text-brick">
           {problem}

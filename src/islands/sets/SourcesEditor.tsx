@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
 import { Field } from '../../ui';
-import type { ApiResult } from '../../ui/api';
+import { sendMedium } from '../../ui/sendMedium';
 
 export interface Source {
   readonly id: string;
@@ -74,9 +74,9 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
   const take = async ({ target }: ChangeEvent<HTMLInputElement>) => {
     const file = target.files?.[0];
     if (!file) return;
-    const result = await send(file);
+    const result = await sendMedium(file);
     if (typeof result === 'string') return setProblem(result);
-    keep({ ...draft, title: draft.title || file.name.replace(/\.[^.]*$/, ''), medium: { ...result, description: draft.medium?.description ?? '' } });
+    keep({ ...draft, title: draft.title || file.name.replace(/\.[^.]*$/, ''), medium: { hash: result.hash, kind: result.kind, description: draft.medium?.description ?? '' } });
   };
   const name = draft.title || 'this source';
   return (
@@ -171,16 +171,4 @@ function Captions({ draft, setDraft, keep }: { draft: Source; setDraft: (draft: 
       />
     </label>
   );
-}
-
-/** Keeps a file among the teacher's media; else says why not. */
-async function send(file: File): Promise<{ hash: string; kind: 'picture' | 'sound' | 'film' } | string> {
-  const search = new URLSearchParams({ name: file.name || 'source', width: '1280', height: '960' });
-  try {
-    const response = await fetch(`/api/media?${search}`, { method: 'POST', body: file, headers: { 'content-type': file.type || 'application/octet-stream' } });
-    const result = (await response.json()) as ApiResult<{ hash: string; kind: 'picture' | 'sound' | 'film' }>;
-    return result.ok ? { hash: result.value.hash, kind: result.value.kind } : `${result.error.message}. ${result.error.problems?.[0]?.message ?? result.error.wayOn}`;
-  } catch {
-    return 'The file could not be sent: the line is down. Try again when it is back.';
-  }
 }

@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Edit, FindingCounts, Kind, ModelPlacement, Move, Question } from '../../core';
+import type { WordPicture } from '../../core/kinds';
 import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
 
@@ -114,6 +115,8 @@ export const stockList = sqliteTable(
     ownerId: owner('owner_id'),
     title: text('title').notNull(),
     rows: text('rows', { mode: 'json' }).$type<string[][]>().notNull(),
+    /** Pictures of the owner's media, by the words they belong to. */
+    pictures: text('pictures', { mode: 'json' }).$type<WordPicture[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
   },

@@ -63,6 +63,11 @@ export const publication = object({
   (value) => (value.setId === undefined) === (value.questionId !== undefined && value.revision !== undefined),
 );
 
+const sha256 = () =>
+  string()
+    .matches(/^[0-9a-f]{64}$/, 'has to be a SHA-256')
+    .required();
+
 export const setContent = object({
   title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
   goBack: boolean().required(),
@@ -73,9 +78,7 @@ export const setContent = object({
       title: string().max(200, 'At most 200 characters').defined(),
       text: string().max(100_000, 'At most 100,000 characters').defined(),
       medium: object({
-        hash: string()
-          .matches(/^[0-9a-f]{64}$/, 'has to be a SHA-256')
-          .required(),
+        hash: sha256(),
         kind: string()
           .oneOf(['picture', 'sound', 'film'] as const)
           .required(),
@@ -99,6 +102,16 @@ const titleAndRows = {
     .min(1, 'There is no line in it yet')
     .max(MOST_ROWS, `At most ${MOST_ROWS} lines`)
     .required(),
+  pictures: array(
+    object({
+      word: string().min(1).max(2000, 'At most 2000 characters').required(),
+      hash: sha256(),
+      description: string().max(2000, 'At most 2000 characters').defined(),
+      weight: wholeNumber(),
+    }),
+  )
+    .max(MOST_ROWS, `At most ${MOST_ROWS} pictures`)
+    .optional(),
 };
 export const newStockList = object({ id: uuid(), ...titleAndRows });
 export const stockListContent = object(titleAndRows);

@@ -1,6 +1,7 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
+import type { WordPicture } from '../../core/kinds';
 import type { As, Teacher } from '../context';
-import { stockList } from '../database/tables';
+import { medium, stockList } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
 export interface ListRow {
@@ -8,26 +9,37 @@ export interface ListRow {
   title: string;
   /** Of words, pairs or more: the cells of each line. */
   rows: readonly (readonly string[])[];
+  pictures: readonly WordPicture[];
   changedAt: Date;
+}
+
+interface Content {
+  readonly title: string;
+  readonly rows: string[][];
+  readonly pictures?: WordPicture[] | undefined;
 }
 
 /** The teacher's stock lists, the one changed last first. */
 export async function listLists({ db, person }: As<Teacher>): Promise<ListRow[]> {
   const found = await db.query.stockList.findMany({ where: eq(stockList.ownerId, person.id), orderBy: desc(stockList.changedAt) });
-  return found.map(({ id, title, rows, changedAt }) => ({ id, title, rows, changedAt }));
+  return found.map(({ id, title, rows, pictures, changedAt }) => ({ id, title, rows, pictures, changedAt }));
 }
 
 /** A new list. `id` is the client's, so that making it twice makes it once. */
-export async function makeList(as: As<Teacher>, { id, title, rows }: { id: string; title: string; rows: string[][] }): Promise<Result<{ id: string }>> {
+export async function makeList(as: As<Teacher>, { id, title, rows, pictures = [] }: Content & { readonly id: string }): Promise<Result<{ id: string }>> {
+  const problems = await pictureProblems(as, pictures);
+  if (problems.length > 0) return fail('invalid', { problems });
   const at = as.now();
-  await as.db.insert(stockList).values({ id, title, rows, ownerId: as.person.id, createdAt: at, changedAt: at }).onConflictDoNothing();
+  await as.db.insert(stockList).values({ id, title, rows, pictures, ownerId: as.person.id, createdAt: at, changedAt: at }).onConflictDoNothing();
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
 /** Keeps a list as it is given. */
-export async function keepList(as: As<Teacher>, id: string, { title, rows }: { title: string; rows: string[][] }): Promise<Result<{ id: string }>> {
+export async function keepList(as: As<Teacher>, id: string, { title, rows, pictures = [] }: Content): Promise<Result<{ id: string }>> {
   if (!(await own(as, id))) return fail('notFound');
-  await as.db.update(stockList).set({ title, rows, changedAt: as.now() }).where(eq(stockList.id, id));
+  const problems = await pictureProblems(as, pictures);
+  if (problems.length > 0) return fail('invalid', { problems });
+  await as.db.update(stockList).set({ title, rows, pictures, changedAt: as.now() }).where(eq(stockList.id, id));
   return ok({ id });
 }
 
@@ -35,6 +47,15 @@ export async function keepList(as: As<Teacher>, id: string, { title, rows }: { t
 export async function removeList(as: As<Teacher>, id: string): Promise<Result<null>> {
   await as.db.delete(stockList).where(and(eq(stockList.id, id), eq(stockList.ownerId, as.person.id)));
   return ok(null);
+}
+
+/** Every picture is one of the teacher's own media. */
+async function pictureProblems({ db, person }: As<Teacher>, pictures: readonly WordPicture[]): Promise<{ path: string; message: string }[]> {
+  if (pictures.length === 0) return [];
+  const hashes = [...new Set(pictures.map(({ hash }) => hash))];
+  const known = await db.query.medium.findMany({ where: and(eq(medium.ownerId, person.id), eq(medium.kind, 'picture'), inArray(medium.hash, hashes)) });
+  const own = new Set(known.map(({ hash }) => hash));
+  return pictures.flatMap(({ hash }, i) => (own.has(hash) ? [] : [{ path: `pictures[${i}]`, message: 'This picture is not among your media.' }]));
 }
 
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.stockList.findFirst({ where: and(eq(stockList.id, id), eq(stockList.ownerId, person.id)) });

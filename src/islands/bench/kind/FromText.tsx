@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { questionModel } from '../../../core';
-import { drawnFrom, FROM_TEXT, type FromText as Kind, type Layout, propose, readListing } from '../../../core/kinds';
+import { drawnFrom, FROM_TEXT, type FromText as Kind, type Layout, propose, readListing, type WordPicture, withPictures } from '../../../core/kinds';
 import { MediaFrom, Sketch } from '../../../scene';
 import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
@@ -22,7 +22,7 @@ const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 const isProposable = (kind: string): kind is Kind => (FROM_TEXT as readonly string[]).includes(kind);
 
 /** A stock list taken whole, or so many of its lines drawn by a seed. */
-function FromStock({ onTake }: { onTake: (text: string) => void }) {
+function FromStock({ onTake }: { onTake: (text: string, pictures: readonly WordPicture[]) => void }) {
   const lists = useQuery({ queryKey: ['stock lists'], queryFn: () => api<StockList[]>('GET', '/api/lists') });
   const [chosen, setChosen] = useState('');
   const [few, setFew] = useState('');
@@ -34,7 +34,7 @@ function FromStock({ onTake }: { onTake: (text: string) => void }) {
     if (!list) return;
     const n = Number(count);
     const rows = count.trim() !== '' && Number.isInteger(n) && n > 0 ? drawnFrom(list.rows, n, `${list.id} ${draw}`) : list.rows;
-    onTake(rows.map((cells) => cells.join('\t')).join('\n'));
+    onTake(rows.map((cells) => cells.join('\t')).join('\n'), list.pictures);
   };
   return (
     <div className="flex flex-wrap items-center gap-2 mt-2">
@@ -95,7 +95,12 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
   const [layout, setLayout] = useState<Layout | null>(null);
   const [text, setText] = useState('');
   const settled = useDeferredValue(text);
-  const proposed = useMemo(() => (settled.trim() === '' ? null : propose(question, kind, readListing(settled), layout)), [question, kind, settled, layout]);
+  const [pictures, setPictures] = useState<readonly WordPicture[]>([]);
+  const proposed = useMemo(() => {
+    if (settled.trim() === '') return null;
+    const made = propose(question, kind, readListing(settled), layout);
+    return made.ok ? { ...made, question: withPictures(made.question, pictures, layout) } : made;
+  }, [question, kind, settled, layout, pictures]);
   const replaces = question.items.length + question.zones.length > 0;
   const take = () => {
     if (!proposed?.ok) return;
@@ -106,7 +111,12 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
   return (
     <Dialog title="From a list or text" onClose={onClose} wide>
       <Choice label="Kind" options={FROM_TEXT.map((one) => [one, KIND_NAMES[one]] as const)} value={kind} onChoose={setKind} />
-      <FromStock onTake={setText} />
+      <FromStock
+        onTake={(words, ofWords) => {
+          setText(words);
+          setPictures(ofWords);
+        }}
+      />
       <label htmlFor="from-text" className="sr-only">
         List, table or text
       </label>
@@ -131,7 +141,7 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
         {proposed && !proposed.ok && <p className="border-l-4 border-brass bg-brass-wash px-3 py-2">{proposed.message}</p>}
         {proposed?.ok && (
           <figure>
-            <MediaFrom source={benchMedia(question.media)}>
+            <MediaFrom source={benchMedia(proposed.question.media)}>
               <Sketch question={proposed.question} width={Math.min(560, Math.round((300 * proposed.question.scene.width) / proposed.question.scene.height))} />
             </MediaFrom>
             <figcaption className="figures text-sm text-mute text-center mt-1">

@@ -1,0 +1,1 @@
+ALTER TABLE `stock_list` ADD `pictures` text DEFAULT '[]' NOT NULL;

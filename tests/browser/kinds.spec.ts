@@ -1,32 +1,7 @@
 import type { Page } from '@playwright/test';
+import { begun, pasted, published, station } from './making';
 import { bed, byFinger, byKeys, byList, byMouse, press, signedIn, sitDown, tag } from './player';
 import { accessible, centre, dragTo, expect, open, test } from './support';
-
-/** A new question at the Bench, made of a pasted list. */
-async function pasted(page: Page, kind: string, text: string, title: string): Promise<void> {
-  await open(page, '/vault');
-  await press(page, 'New question');
-  await page.waitForURL(/\/bench\//);
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-  await page.getByLabel('Title of the question').fill(title);
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Kind/ }).click();
-  await page.getByRole('button', { name: 'From a list or text…' }).click();
-  await page.getByRole('dialog').getByText(kind, { exact: true }).click();
-  await page.getByLabel('List, table or text').fill(text);
-  await press(page, 'Take it');
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-}
-
-/** Publishes what is at the Bench to the demo's course; gives the release. */
-async function published(page: Page): Promise<string> {
-  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
-  await press(page, 'Publish…');
-  await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
-  await press(page, 'Release now');
-  await expect(page.getByRole('heading', { name: 'It is published' })).toBeVisible();
-  return ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '';
-}
 
 const slot = (page: Page, index: number) => page.locator('.playing .slot').nth(index);
 const inGap = async (page: Page, word: string, index: number) => dragTo(page, tag(page, word), await centre(slot(page, index)));
@@ -223,14 +198,11 @@ test('Mark: zones become hidden spots; found with the pointer, by named places w
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
-  await open(page, '/vault');
-  await press(page, 'New question');
-  await page.waitForURL(/\/bench\//);
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await begun(page);
   for (const _ of [1, 2]) await press(page, 'Add a zone');
   await page.getByLabel('Add items').fill('Flag');
   await press(page, 'Add them');
-  await page.getByRole('button', { name: /^Kind/ }).click();
+  await station(page, 'Kind');
   await page.getByLabel('Kind of question').selectOption('mark');
   await press(page, 'Make every zone a spot');
   await page.getByRole('checkbox', { name: 'costs: markers beside every spot count as wrong' }).check();
@@ -278,14 +250,11 @@ test('Count and Build: a frame in one step, an amount of a heap; a picture cut i
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
-  await open(page, '/vault');
-  await press(page, 'New question');
-  await page.waitForURL(/\/bench\//);
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await begun(page);
   await press(page, 'Add a zone');
   await page.getByLabel('Add items').fill('Sachet');
   await press(page, 'Add them');
-  await page.getByRole('button', { name: /^Kind/ }).click();
+  await station(page, 'Kind');
   await page.getByLabel('Kind of question').selectOption('count');
   await page.getByLabel('How many of Sachet there are').fill('5');
   await page.keyboard.press('Enter');
@@ -313,7 +282,7 @@ test('Count and Build: a frame in one step, an amount of a heap; a picture cut i
   await page.getByRole('button', { name: 'Open the copy' }).click();
   await page.waitForURL(/\/bench\//);
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-  await page.getByRole('button', { name: /^Kind/ }).click();
+  await station(page, 'Kind');
   await page.getByLabel('Kind of question').selectOption('build');
   await page.getByLabel('Rows of pieces').fill('1');
   await page.getByLabel('Columns of pieces').fill('2');
@@ -333,6 +302,12 @@ test('a stock list is made from a question, found, changed, drawn from, and take
   await page.getByLabel('Find').fill('rowan');
   await expect(page.getByRole('listitem')).toHaveCount(1);
   await press(page, 'Four herbs and trees');
+  await page.locator('summary', { hasText: 'Pictures' }).click();
+  await page.getByLabel('Picture of Yarrow').setInputFiles('demo/media/barley.svg');
+  await expect(page.getByRole('img', { name: 'Yarrow' })).toBeVisible();
+  await page.getByLabel('Picture of Sorrel').setInputFiles('demo/media/click.wav');
+  await expect(page.getByText('That is no picture: a list has pictures with its words.')).toBeVisible();
+  await accessible(page);
   await expect(page.getByRole('textbox', { name: /^Lines/ })).toHaveValue('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist');
   await page.getByRole('textbox', { name: /^Lines/ }).fill('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist\nAlder\tMoist');
   await press(page, 'Keep it');
@@ -340,16 +315,14 @@ test('a stock list is made from a question, found, changed, drawn from, and take
   await press(page, 'Take Four herbs and trees away');
   await expect(page.getByText('Nothing is found in them.')).toBeVisible();
   await press(page, 'Undo');
-  await expect(page.getByText('5 pairs')).toBeVisible();
+  await expect(page.getByText('5 pairs, 1 with a picture')).toBeVisible();
 
-  await open(page, '/vault');
-  await press(page, 'New question');
-  await page.waitForURL(/\/bench\//);
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-  await page.getByRole('button', { name: /^Kind/ }).click();
+  await begun(page);
+  await station(page, 'Kind');
   await page.getByRole('button', { name: 'From a list or text…' }).click();
   await page.getByLabel('Stock list').selectOption({ label: 'Four herbs and trees (5)' });
   await expect(page.getByLabel('List, table or text')).toHaveValue(/Alder/);
+  await expect(page.getByRole('dialog').locator('figure img')).toHaveCount(1);
   await page.getByLabel('How many to draw').fill('3');
   await expect.poll(async () => (await page.getByLabel('List, table or text').inputValue()).split('\n').length).toBe(3);
   await accessible(page);
@@ -400,9 +373,23 @@ test('a source is written at the set, stands beside the questions it is for, and
   await page.getByLabel('Text of the source').fill('A scale is read twice.');
   await page.getByRole('checkbox', { name: /A box of twelve sachets/ }).uncheck();
   await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  // A film by its address, played by the stand-in.
+  await press(page, 'Add a source');
+  const film = page
+    .locator('section', { has: page.getByRole('heading', { name: /^Sources/ }) })
+    .locator('> div')
+    .nth(1);
+  await film.getByLabel('Title of the source').fill('On film');
+  await film.getByLabel('Or a film by its address').fill('ftp://films.example/drying');
+  await film.getByLabel('Title of the source').focus();
+  await expect(page.getByText('An address begins with https://.')).toBeVisible();
+  await film.getByLabel('Or a film by its address').fill('https://films.tarnhollow.example/drying');
+  await film.getByLabel('Captions (WebVTT)').fill('WEBVTT\n\n00:00.000 --> 00:09.000\nSeed is dried.\n');
+  await film.getByRole('checkbox', { name: /Weigh out 50 grams/ }).uncheck();
+  await expect(page.getByText('kept', { exact: true })).toBeVisible();
   await accessible(page);
   await page.reload();
-  await expect(page.getByLabel('Text of the source')).toHaveValue('A scale is read twice.');
+  await expect(page.getByLabel('Text of the source').first()).toHaveValue('A scale is read twice.');
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await press(page, 'Publish…');
   await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
@@ -417,7 +404,10 @@ test('a source is written at the set, stands beside the questions it is for, and
   await accessible(learner);
   await press(learner, 'Next question');
   await expect(learner.getByText('question 2 of 2')).toBeVisible();
-  await expect(beside).toHaveCount(0);
+  const player = learner.frameLocator('iframe[title="On film"]');
+  await expect(player.getByText('https://films.tarnhollow.example/drying')).toBeVisible();
+  await expect.poll(() => player.locator('video').evaluate((video: HTMLVideoElement) => [video.readyState > 0, video.textTracks[0]?.cues?.length])).toEqual([true, 1]);
+  await expect(beside).not.toContainText('A scale is read twice.');
   expect(said).toEqual([]);
 
   const { page: phone } = await sitDown(browser, 'tansy', release, { viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });

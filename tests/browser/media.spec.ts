@@ -1,6 +1,9 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { cell, kept, keptQuestion, openCopy, tag, typed } from './bench';
+import { dropFiles, pasted, published, station } from './making';
+import { press, signedIn, sitDown } from './player';
 import { accessible, expect, signIn, test } from './support';
 
 const photo = (width: number, height: number) =>
@@ -8,22 +11,9 @@ const photo = (width: number, height: number) =>
     .jpeg()
     .toBuffer();
 
-/** Drops files on the scene, as a file manager does. */
-async function drop(page: Page, files: readonly { name: string; type: string; bytes: Buffer }[]): Promise<void> {
-  const data = await page.evaluateHandle(
-    (sent) => {
-      const transfer = new DataTransfer();
-      for (const { name, type, base64 } of sent) transfer.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], name, { type }));
-      return transfer;
-    },
-    files.map(({ name, type, bytes }) => ({ name, type, base64: bytes.toString('base64') })),
-  );
-  for (const event of ['dragenter', 'dragover', 'drop']) await page.locator('.stage').dispatchEvent(event, { dataTransfer: data });
-}
-
 test('a picture is dropped on the scene, made light, described, and worn by an item too', async ({ page }) => {
   const id = await openCopy(page);
-  await drop(page, [{ name: 'Cold room.jpg', type: 'image/jpeg', bytes: await photo(3000, 2000) }]);
+  await dropFiles(page, [{ name: 'Cold room.jpg', type: 'image/jpeg', bytes: await photo(3000, 2000) }]);
   const picture = page.locator('[data-ref^="fixture:"] img');
   await expect(picture).toBeVisible();
   await expect.poll(() => picture.evaluate((image) => (image as HTMLImageElement).naturalWidth)).toBe(1620);
@@ -50,9 +40,9 @@ test('a picture is dropped on the scene, made light, described, and worn by an i
 test('a file that is not what it claims, or hides script, is refused with a sentence, and nothing changes', async ({ page }) => {
   await openCopy(page);
   page.removeAllListeners('console');
-  await drop(page, [{ name: 'rack.png', type: 'image/png', bytes: await photo(20, 20) }]);
+  await dropFiles(page, [{ name: 'rack.png', type: 'image/png', bytes: await photo(20, 20) }]);
   await expect(page.getByText('"rack.png": It says it is PNG, but it is JPEG. Save it as what it is.')).toBeVisible();
-  await drop(page, [
+  await dropFiles(page, [
     { name: 'bean.svg', type: 'image/svg+xml', bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>') },
   ]);
   await expect(page.getByText('"bean.svg": This drawing hides script.')).toBeVisible();
@@ -61,7 +51,7 @@ test('a file that is not what it claims, or hides script, is refused with a sent
 
 test('media are their teacher’s alone, and nothing in them runs', async ({ page, browser }) => {
   const id = await openCopy(page);
-  await drop(page, [
+  await dropFiles(page, [
     { name: 'bean.svg', type: 'image/svg+xml', bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="40" height="20"><path d="M0 0h40v20z"/></svg>') },
   ]);
   await expect(page.locator('[data-ref^="fixture:"] img')).toBeVisible();
@@ -78,4 +68,29 @@ test('media are their teacher’s alone, and nothing in them runs', async ({ pag
   expect((await learner.request.post('/api/media?name=a.png', { data: Buffer.from('x'), headers: { origin: 'http://127.0.0.1:4497' } })).status()).toBe(403);
   expect((await page.request.get(`/media/${'0'.repeat(64)}`)).status()).toBe(404);
   await learner.close();
+});
+
+test('a film is shown with its captions, which are WebVTT or refused, to the author and to learners', async ({ browser }) => {
+  const teacher = await signedIn(browser, 'odile');
+  const page = await teacher.newPage();
+  await pasted(page, 'Sort', 'Barley\tDry\nPoppy\tDry\nAcorn\tMoist', 'A film with words');
+  await station(page, 'Lay out');
+  await dropFiles(page, [{ name: 'drying.webm', type: 'video/webm', bytes: readFileSync('demo/media/drying.webm') }]);
+  await page.locator('summary', { hasText: 'Media' }).click();
+  await typed(cell(page, 'Description of drying'), 'Seed dries');
+  await page.locator('summary', { hasText: 'No captions yet' }).click();
+  await page.getByLabel('Captions of drying', { exact: true }).fill('1\n00:00 what is said');
+  await page.getByLabel('Captions of drying, from a file').focus();
+  await expect(page.getByText('Captions have to be WebVTT: their first line is WEBVTT.')).toBeVisible();
+  await page.getByLabel('Captions of drying, from a file').setInputFiles('demo/media/drying.vtt');
+  await expect(page.getByText('Captions have to be WebVTT')).toHaveCount(0);
+  const cues = (shown: Page) => shown.locator('video').evaluate((video: HTMLVideoElement) => [video.readyState > 0, video.textTracks[0]?.cues?.length]);
+  await press(page, 'Rehearse');
+  await expect.poll(() => cues(page)).toEqual([true, 4]);
+  await page.keyboard.press('Escape');
+  const release = await published(page);
+  const { page: learner, said } = await sitDown(browser, 'sorrel', release);
+  await expect.poll(() => cues(learner)).toEqual([true, 4]);
+  await accessible(learner);
+  expect(said).toEqual([]);
 });

@@ -60,8 +60,14 @@ export async function sitDown(browser: Browser, username: string, releaseId: str
   return { page, context, said };
 }
 
-export const tag = (page: Page, label: string): Locator => page.locator('.playing .movable', { hasText: new RegExp(`^${label}(×.*)?[✓↩♪]*$`) });
-export const bed = (page: Page, label: string): Locator => page.locator('.stage .bed', { hasText: label });
+/** An item on the page, by the words on it or by its name. */
+export const tag = (page: Page, label: string): Locator =>
+  page.locator('.playing .movable', { hasText: new RegExp(`^${label}(×.*)?[✓↩♪]*$`) }).or(page.locator(`.playing .movable[aria-label^="${label},"]`));
+/** A zone on the page, by its title, or without one by its place: "zone 2". */
+export function bed(page: Page, label: string): Locator {
+  const place = /^zone (\d+)$/.exec(label);
+  return place ? page.locator(`.stage .bed[data-zone-index="${Number(place[1]) - 1}"]`) : page.locator('.stage .bed', { hasText: label });
+}
 export const press = (page: Page, name: string): Promise<void> => page.getByRole('button', { name, exact: true }).click();
 
 /** A way of moving one item into one zone, by their names. `zone` null: back home. */

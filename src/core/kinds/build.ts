@@ -94,11 +94,12 @@ function withPieces(question: Question, pieces: readonly Piece[]): Question {
     taken[of].add(id);
     return id;
   };
+  const before = question.items.filter(({ id }) => id.startsWith('piece-')).length;
   const made = pieces.map(({ corners, media }, i) => {
     const { w, h } = boxOf(corners);
     const item: Item = newItem({
       id: fresh('items', 'piece') as ItemId,
-      label: `Piece ${question.items.length + i + 1}`,
+      label: `Piece ${before + i + 1}`,
       size: { w, h },
       content: { text: null, picture: media, sound: null },
     });

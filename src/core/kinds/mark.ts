@@ -1,5 +1,6 @@
 import type { ItemId, ZoneId } from '../document/ids';
 import { freshId, newItem, newZone } from '../document/make';
+import { richFromPlain } from '../document/rich';
 import type { Item, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { outlineOf } from '../geometry/outline';
@@ -13,14 +14,13 @@ export const isSpot = ({ id, shape }: Zone): boolean => id !== MISSES && shape.t
 
 /** Makes every zone that stands on the scene a spot to be found: hidden, keyed to the marker, one marker each, which stays where it was let go. */
 export function asSpots(question: Question): Question {
-  const marker = question.items[0] ?? newItem({ id: 'marker' as ItemId, label: 'Marker', size: MARKER });
-  const items: Item[] = question.items.length > 0 ? [...question.items] : [marker];
+  const items: Item[] = question.items.length > 0 ? [...question.items] : [newMarker('marker' as ItemId, 'Marker')];
   const belongs = items.map(({ id }) => id);
   const marked = items.map((item): Item => ({ ...item, copies: item.copies === 1 ? 'endless' : item.copies, goesHome: false }));
   const keyed = new Map(question.key.map((entry) => [entry.zone, entry]));
   const spots = question.zones.filter(isSpot);
   return {
-    ...question,
+    ...withTray(question),
     kind: 'mark',
     items: marked,
     zones: question.zones.map((zone): Zone => (isSpot(zone) ? { ...zone, hidden: true, reach: { rule: 'centre' }, settle: { rule: 'asDropped' } } : zone)),
@@ -35,6 +35,17 @@ export function asSpots(question: Question): Question {
     show: { ...question.show, places: question.show.places.length > 0 ? question.show.places : placesOfSpots(spots) },
   };
 }
+
+/** A marker is known by its name and drawn as a cross; a picture can take the cross's place. */
+const newMarker = (id: ItemId, label: string, more: Partial<Item> = {}): Item =>
+  newItem({ id, label, size: MARKER, copies: 'endless', goesHome: false, content: { text: richFromPlain('×'), picture: null, sound: null }, ...more });
+
+/** Markers wait below what is to be marked, where they have no place of their own. */
+function withTray(question: Question): Question {
+  if (question.tray || question.items.some(({ home }) => home !== null)) return question;
+  return { ...question, scene: { ...question.scene, height: question.scene.height + TRAY }, tray: { side: 'bottom', size: TRAY, order: 'asListed' } };
+}
+const TRAY = 64;
 
 /** The middles of spots as named places, for *As a list* and the keys. Others have to be added, or the list would tell where they are. */
 export function placesOfSpots(zones: readonly Zone[]): Question['show']['places'] {
@@ -70,11 +81,12 @@ export function missesCost(question: Question, cost: boolean): Question {
 }
 export const doMissesCost = ({ zones }: Question): boolean => zones.some(({ id }) => id === MISSES);
 
-/** Another kind of marker, like the first. */
+const WORDED = 84;
+/** Another kind of marker, like the first; it shows its name, to be told from the others. */
 export function withMarker(question: Question, label: string): Question {
   const id = freshId('marker', new Set<string>(question.items.map((one) => one.id))) as ItemId;
   const like = question.items[0];
-  const item = newItem({ id, label, size: MARKER, copies: 'endless', goesHome: false, ...(like ? { size: like.size, copies: like.copies, goesHome: like.goesHome } : {}) });
+  const item = newMarker(id, label, { content: null, ...(like ? { size: { ...like.size, w: Math.max(like.size.w, WORDED) }, copies: like.copies, goesHome: like.goesHome } : {}) });
   return { ...question, items: [...question.items, item] };
 }
 
@@ -85,11 +97,14 @@ export const foundWith = (question: Question, spot: ZoneId, marker: ItemId): Que
 });
 
 const AROUND = 2;
+/** As high as a finger needs, where lines leave the room. */
+const LEAST_HIGH = 30;
 
 /** A hidden spot over words of a text, at the box they have on the scene; found as the other spots are. */
 export function withSpotOver(question: Question, label: string, { x, y, w, h }: Box): Question {
   const like = question.zones.find((zone) => zone.hidden && isSpot(zone));
-  const shape: Zone['shape'] = { type: 'rect', x: Math.round(x - AROUND), y: Math.round(y - AROUND), w: Math.ceil(w + 2 * AROUND), h: Math.ceil(h + 2 * AROUND) };
+  const high = Math.max(LEAST_HIGH, Math.ceil(h + 2 * AROUND));
+  const shape: Zone['shape'] = { type: 'rect', x: Math.round(x - AROUND), y: Math.round(y + (h - high) / 2), w: Math.ceil(w + 2 * AROUND), h: high };
   const id = freshId('spot', new Set<string>(question.zones.map((one) => one.id))) as ZoneId;
   const spotted = asSpots({ ...question, zones: [...question.zones, newZone({ id, label, shape })] });
   return like ? decidedBy(spotted, like.reach.rule === 'pointer' ? 'pointer' : 'centre') : spotted;

@@ -39,7 +39,11 @@ export const canFix = (question: Question, end: End): boolean => fixedAt(questio
 export function withFixed(question: Question, end: End, fixed: boolean): Question {
   if (fixed === (fixedAt(question, end) !== null)) return question;
   const changed = fixed ? fix(question, end) : loosen(question, end);
-  return changed === question ? question : laidAsBefore(startedWrong(alike(changed, WIDE_TAG)));
+  if (changed === question) return question;
+  // Where an entry was worth a mark, it still is.
+  const [before, after] = [question, changed].map((one) => sequenceOf(one)?.belongs?.length ?? 0) as [number, number];
+  const marks = question.marks.max === before ? { ...question.marks, max: after } : question.marks;
+  return laidAsBefore(startedWrong(alike({ ...changed, marks }, WIDE_TAG)));
 }
 
 function fix(question: Question, end: End): Question {
@@ -158,11 +162,13 @@ export function alongALine(question: Question): Question {
 const zoneOf = (question: Question): Zone => question.zones.find(({ id }) => id === sequenceOf(question)?.zone) ?? (question.zones[0] as Zone);
 
 const FIXED_FONT = 18;
+/** Of the frame as much stays free of the words that it can be pressed at the Bench. */
+const BESIDE = 36;
 
 /** As large as what is moved, or as the words of what is fixed need. */
 function fixedCell({ fixtures }: Question, { w, h }: Extent): Extent {
   const words = fixtures.flatMap((one) => (isFixed(one) && one.type === 'text' ? [textWidth(one.label, FIXED_FONT)] : []));
-  return { w: Math.ceil(Math.max(w, ...words.map((width) => width + 2 * PADDING + 2))), h };
+  return { w: Math.ceil(Math.max(w, ...words.map((width) => width + PADDING + BESIDE))), h };
 }
 
 /** Frames and faces of what is fixed; words on the height of an item's. */
@@ -172,7 +178,7 @@ function fixedPlaced({ fixtures }: Question, cell: Extent, at: Readonly<Record<E
     if (!end) return fixture;
     const box = { ...at[end], ...cell };
     if (fixture.type === 'shape') return { ...fixture, ...box, shape: { type: 'rect', x: 0, y: 0, ...cell } };
-    if (fixture.type === 'text') return { ...fixture, x: box.x + PADDING, w: box.w - 2 * PADDING, y: box.y + Math.max(0, (box.h - WORDS) / 2), h: WORDS };
+    if (fixture.type === 'text') return { ...fixture, x: box.x + PADDING, w: box.w - PADDING - BESIDE + 2, y: box.y + Math.max(0, (box.h - WORDS) / 2), h: WORDS };
     return { ...fixture, ...box };
   });
 }

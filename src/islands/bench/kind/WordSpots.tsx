@@ -76,7 +76,7 @@ export function WordSpots({ store }: { store: BenchStore }) {
             // biome-ignore lint/suspicious/noArrayIndexKey: a word is its place in the text
             key={i}
             type="button"
-            className={`rounded px-0.5 me-1 cursor-pointer ${spotted.has(i) ? 'bg-brass-wash font-semibold' : 'hover:bg-brass-wash'}`}
+            className={`rounded px-0.5 me-1 min-w-6 cursor-pointer ${spotted.has(i) ? 'bg-brass-wash font-semibold' : 'hover:bg-brass-wash'}`}
             aria-pressed={spotted.has(i)}
             onClick={() => toggle(i)}
           >

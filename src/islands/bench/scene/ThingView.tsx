@@ -4,6 +4,8 @@ import { dress, FixtureFace, ItemFace, pxTurned, useMediaSource, ZoneBed } from 
 
 const WORDS = { item: 'Item', zone: 'Zone', fixture: 'Fixture' } as const;
 
+const LEAST_TITLED = 60;
+
 interface Props {
   thing: Thing;
   frame: Frame;
@@ -36,7 +38,9 @@ export const ThingView = memo(
     switch (thing.kind) {
       case 'zone': {
         if (!shape) return null;
-        const zone = { id: thing.is.id, label: thing.is.label, shape, rotation: frame.rotation };
+        // The title of a small hidden spot would cover what it is on; learners never see it.
+        const label = thing.is.hidden && frame.h < LEAST_TITLED ? '' : thing.is.label;
+        const zone = { id: thing.is.id, label, shape, rotation: frame.rotation };
         return <ZoneBed zone={zone} scale={scale} look={look} className={`bench-thing ${chosen} ${veiled ? 'invisible' : ''}`} extra={common} />;
       }
       case 'item':

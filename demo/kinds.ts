@@ -148,6 +148,13 @@ export function kindQuestions(kept: Kept): Question[] {
       ['Yes\tright', 'No\twrong', 'Only after another test\twrong'].join('\n'),
       (made) => ({ ...made, tries: 1 }),
     ),
+    from(
+      26,
+      'order',
+      'The dryer’s program',
+      'Put the lines in order, so that every lot is dried until it may be sealed.',
+      ['for lot in lots:', '    weigh(lot)', '    while water(lot) > 15:', '        dry(lot, hours=6)', '    seal(lot)'].join('\n'),
+    ),
     filmed(
       question(
         25,

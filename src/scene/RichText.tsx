@@ -8,9 +8,10 @@ const COLOURS = { ink: 'text-ink', mute: 'text-mute', brass: 'text-brass', verdi
 
 function Runs({ runs }: { runs: readonly Run[] }) {
   const slots = useContext(Slots);
-  return runs.map(({ text, slot, strong, em, colour, lang }, i) => {
+  return runs.map(({ text, slot, strong, em, mono, colour, lang }, i) => {
     if (slot !== undefined) return <span key={slot}>{slots ? slots(slot) : <span className="slot slot-blank" />}</span>;
-    const words = em ? <em>{text}</em> : text;
+    const plain = mono ? <code className="code">{text}</code> : text;
+    const words = em ? <em>{plain}</em> : plain;
     return (
       // A run has no name of its own; its place is what it is known by.
       // biome-ignore lint/suspicious/noArrayIndexKey: see above

@@ -17,7 +17,7 @@ export function everything(): Record<string, unknown> {
           dir: 'ltr',
           runs: [
             { text: 'Sort ', strong: true },
-            { text: 'la graine', em: true, lang: 'fr', colour: 'brass' },
+            { text: 'la graine', em: true, mono: true, lang: 'fr', colour: 'brass' },
           ],
         },
         { type: 'list', ordered: true, entries: [[{ text: 'dry' }], [{ text: 'seal' }]] },

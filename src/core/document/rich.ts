@@ -12,6 +12,8 @@ const run = record({
   slot: identifier<ZoneId>(),
   strong: flag(),
   em: flag(),
+  /** In a font whose characters are equally wide, with white space as it is: code. */
+  mono: flag(),
   colour: oneOf('ink', 'mute', 'brass', 'verdigris', 'brick'),
   lang: words(35),
 }).test('textOrSlot', 'has to have either a text or a slot', (v) => v == null || (v.text === undefined) !== (v.slot === undefined));

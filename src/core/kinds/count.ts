@@ -1,6 +1,7 @@
 import type { ItemId, ZoneId } from '../document/ids';
 import { freshId, newZone } from '../document/make';
 import type { Question, Zone } from '../document/schema';
+import { newEntry } from '../edit/keying';
 
 export interface Frame {
   readonly rows: number;
@@ -37,6 +38,26 @@ export function withFrame(question: Question, { rows, columns, x, y, cell, gap }
   };
 }
 
+/** Adds a stack: a narrow zone that takes so many, one over another. */
+export function withStack(question: Question, { places, x, y, cell }: { readonly places: number; readonly x: number; readonly y: number; readonly cell: Frame['cell'] }): Question {
+  const taken = new Set<string>(question.zones.map(({ id }) => id));
+  const gap = 4;
+  const [w, h] = [cell.w + 2 * gap, places * (cell.h + gap) + gap];
+  const stack = newZone({
+    id: freshId('stack', taken) as ZoneId,
+    label: `Stack ${question.zones.filter(({ id }) => id.startsWith('stack-')).length + 1}`,
+    shape: { type: 'rect', x, y, w, h },
+    settle: { rule: 'column', gap },
+    capacity: places,
+  });
+  const tray = question.tray?.side === 'bottom' ? question.tray.size : 0;
+  return {
+    ...question,
+    scene: { width: Math.max(question.scene.width, x + w + 20), height: Math.max(question.scene.height, y + h + 20 + tray) },
+    zones: [...question.zones, stack],
+  };
+}
+
 /** How many of its items a zone needs. */
 export type Amount =
   | { readonly rule: 'exactly'; readonly n: number }
@@ -46,6 +67,6 @@ export type Amount =
 /** What a container needs: an amount of the items named, or values that add up. */
 export function needing(question: Question, zone: ZoneId, need: Amount | null, sum: { target: number; tolerance: number } | null, items: readonly ItemId[]): Question {
   const before = question.key.find((entry) => entry.zone === zone);
-  const entry = { zone, belongs: sum ? null : [...items], need, sum, sequence: false, weight: before?.weight ?? null, says: before?.says ?? null };
+  const entry = newEntry(zone, [...items], { need, sum, ...(sum ? { belongs: null } : {}), weight: before?.weight ?? null, says: before?.says ?? null });
   return { ...question, key: before ? question.key.map((one) => (one.zone === zone ? entry : one)) : [...question.key, entry] };
 }

@@ -2,15 +2,15 @@
 
 export { byGrid, byLines, intoPieces, linesOn, matchedPlaces, type Piece, withPiece } from './build';
 export { type Change, changedTo } from './change';
-export { type Amount, needing, withFrame } from './count';
+export { type Amount, needing, withFrame, withStack } from './count';
 export { drawnFrom } from './draw';
 export { exampleOf } from './examples';
 export { type Answering, answeredBy, answeringOf, anyOrder, gapText, liftOut, putBack, type Stretch } from './gaps';
 export { LAYOUTS, type Layout, laidOut } from './layouts';
 export { type Listing, readListing } from './listing';
 export { asSpots, decidedBy, doMissesCost, foundWith, isSpot, missesCost, placesOfSpots, withMarker, withoutSpot, withSpotOver } from './mark';
-export { alongALine, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from './order';
+export { alongALine, asCode, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from './order';
 export { picturesOf, type WordPicture, withPictures } from './pictures';
 export { FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose } from './propose';
-export { alike } from './sizes';
-export { asCircles, withTrap } from './sort';
+export { alike, isCode } from './sizes';
+export { asCircles, groupPicture, withGroupPicture, withTrap } from './sort';

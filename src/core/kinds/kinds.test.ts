@@ -11,6 +11,7 @@ import { boxForWords, widthForTitle } from '../proof/text/labels';
 import { random, seedOf } from '../random/random';
 import {
   alongALine,
+  asCode,
   canFix,
   changedTo,
   exampleOf,
@@ -309,5 +310,26 @@ describe('Pictures with the words of a stock list', () => {
         .map(({ word, hash }) => [word, hash])
         .sort(),
     ).toEqual(pictures.map(({ word, hash }) => [word, hash]).sort());
+  });
+});
+
+describe('An order of lines of code', () => {
+  const code = made('order', 'for lot in lots:\n    dry(lot)\n    if test(lot):\n        freeze(lot)');
+  const shown = (question: Question) => question.key[0]?.belongs?.map((id) => plainText(question.items.find((item) => item.id === id)?.content?.text ?? null));
+
+  it('keeps what is set in, and is wide enough for it', () => {
+    expect(shown(code)).toEqual(['for lot in lots:', '    dry(lot)', '    if test(lot):', '        freeze(lot)']);
+    expect(code.items.map(({ label }) => label).sort()).toEqual(['dry(lot)', 'for lot in lots:', 'freeze(lot)', 'if test(lot):']);
+    expect(parseQuestion(code)).toMatchObject({ ok: true });
+    // 19 characters of 0.632 of 15 units.
+    for (const { size } of code.items) expect(size.w).toBeGreaterThan(19 * 0.632 * 15);
+  });
+
+  it('can be words again, and code once more; what is fixed stays code', () => {
+    expect(asCode(code, false).items.every(({ content }) => content === null)).toBe(true);
+    expect(shown(asCode(asCode(code, false), true))).toEqual(['for lot in lots:', 'dry(lot)', 'if test(lot):', 'freeze(lot)']);
+    const fixed = withFixed(code, 'first', true);
+    expect(shown(fixed)).toEqual(['    dry(lot)', '    if test(lot):', '        freeze(lot)']);
+    expect(shown(withFixed(fixed, 'first', false))).toEqual(shown(code));
   });
 });

@@ -7,7 +7,7 @@ import { widthForTitle } from '../proof/text/labels';
 import { servesTypedOnly } from '../sitting/learnerEdition';
 
 /** Ways to lay a question out: where its zones stand, and where its tray is. */
-export const LAYOUTS = ['trayBelow', 'trayLeft', 'twoColumns', 'threeColumns', 'ring', 'stair'] as const;
+export const LAYOUTS = ['trayBelow', 'trayLeft', 'twoColumns', 'threeColumns', 'rows', 'ring', 'stair'] as const;
 export type Layout = (typeof LAYOUTS)[number];
 
 const WIDTH = 960;
@@ -97,7 +97,8 @@ function mostNeeded(question: Question): number {
 type Room = { readonly x: number; readonly y: number; readonly w: number };
 
 function columns(n: number, layout: Layout, least: number, sizeIn: (w: number) => Extent, room: Room): Box[] {
-  const wanted = layout === 'twoColumns' ? 2 : layout === 'threeColumns' ? 3 : layout === 'trayLeft' ? (n > 3 ? 2 : 1) : Math.min(n, n > 8 ? 4 : n > 4 ? 3 : 4);
+  const wanted =
+    layout === 'rows' ? 1 : layout === 'twoColumns' ? 2 : layout === 'threeColumns' ? 3 : layout === 'trayLeft' ? (n > 3 ? 2 : 1) : Math.min(n, n > 8 ? 4 : n > 4 ? 3 : 4);
   const across = Math.max(1, Math.min(n, wanted));
   const w = Math.max(least, (room.w - (across - 1) * BETWEEN) / across);
   // Where there is room they take it, all alike.

@@ -1,13 +1,13 @@
 import type { FixtureId, ItemId } from '../document/ids';
 import { freshId, newItem } from '../document/make';
-import { plainText, richFromPlain } from '../document/rich';
+import { plainText, type Rich, richFromPlain } from '../document/rich';
 import type { Fixture, Item, Question, Zone } from '../document/schema';
 import type { Extent } from '../geometry/settle';
 import type { Point } from '../geometry/space';
 import { textWidth } from '../proof/text/measure';
 import { random, seedOf, shuffled } from '../random/random';
 import { type Layout, laidOut } from './layouts';
-import { alike } from './sizes';
+import { alike, codeWidth, isCode } from './sizes';
 
 /** An entry of an order that is shown in its place and not moved: a fixture before or after the zone. */
 export type End = 'first' | 'last';
@@ -55,7 +55,7 @@ function fix(question: Question, end: End): Question {
   const frame: Fixture = { ...box, type: 'shape', id: frameOf(end), label: '', shape: { type: 'rect', x: 0, y: 0, ...item.size }, fill: 'paper', edge: 'rule', edgeWidth: 1 };
   const face: Fixture = item.content?.picture
     ? { ...box, type: 'picture', id: idOf(end), media: item.content.picture }
-    : { ...box, type: 'text', id: idOf(end), text: richFromPlain(item.label) ?? { blocks: [] } };
+    : { ...box, type: 'text', id: idOf(end), text: item.content?.text ?? richFromPlain(item.label) ?? { blocks: [] } };
   return {
     ...question,
     items: question.items.filter((one) => one.id !== id),
@@ -70,12 +70,13 @@ function loosen(question: Question, end: End): Question {
   const sequence = sequenceOf(question);
   if (!face || !sequence) return question;
   const id = freshId('item', new Set<string>(question.items.map((one) => one.id))) as ItemId;
-  const label = face.type === 'text' ? plainText(face.text) : face.label;
+  const label = face.label || (face.type === 'text' ? plainText(face.text).trim() : '');
   const item: Item = newItem({
     id,
     label,
     size: { w: face.w, h: face.h },
     ...(face.type === 'picture' ? { content: { text: null, picture: face.media, sound: null } } : {}),
+    ...(face.type === 'text' && isCode({ content: { text: face.text, picture: null, sound: null } }) ? { content: { text: face.text, picture: null, sound: null } } : {}),
   });
   const belongs = end === 'first' ? [id, ...(sequence.belongs ?? [])] : [...(sequence.belongs ?? []), id];
   return {
@@ -85,6 +86,27 @@ function loosen(question: Question, end: End): Question {
     key: question.key.map((entry) => (entry === sequence ? { ...entry, belongs } : entry)),
     start: null,
   };
+}
+
+/** Shows the entries of an order as lines of code, in a font for it, or as words again. `lines`: as they are written, with what is before their first character. */
+export function asCode(question: Question, on: boolean, lines: readonly string[] = []): Question {
+  const belongs = new Set<string>(sequenceOf(question)?.belongs ?? []);
+  const written = new Map(lines.map((line) => [line.trim(), line]));
+  const items = question.items.map((item): Item => {
+    if (!belongs.has(item.id) || item.content?.picture) return item;
+    if (!on) return isCode(item) ? { ...item, content: null } : item;
+    const line = written.get(item.label) ?? plainText(item.content?.text ?? null) ?? item.label;
+    return { ...item, content: { text: codeLine(line || item.label), picture: null, sound: null } };
+  });
+  return laidAsBefore(alike({ ...question, items }, WIDE_TAG));
+}
+
+const codeLine = (line: string): Rich => ({ blocks: [{ type: 'paragraph', dir: 'ltr', runs: [{ text: line.replaceAll('\t', '  ').trimEnd(), mono: true }] }] }) as Rich;
+
+/** The lines of a text that is code, as far as its form tells: some are set in. Null: it is none. */
+export function linesOfCode(text: string): string[] | null {
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  return lines.some((line) => /^(?: {2,}|\t)\s*\S/.test(line)) ? lines : null;
 }
 
 /** Is the order laid along a line? */
@@ -165,9 +187,12 @@ const FIXED_FONT = 18;
 /** Of the frame as much stays free of the words that it can be pressed at the Bench. */
 const BESIDE = 36;
 
+const faceWidth = (text: Rich): number =>
+  isCode({ content: { text, picture: null, sound: null } }) ? codeWidth(plainText(text), FIXED_FONT) : textWidth(plainText(text), FIXED_FONT);
+
 /** As large as what is moved, or as the words of what is fixed need. */
 function fixedCell({ fixtures }: Question, { w, h }: Extent): Extent {
-  const words = fixtures.flatMap((one) => (isFixed(one) && one.type === 'text' ? [textWidth(one.label, FIXED_FONT)] : []));
+  const words = fixtures.flatMap((one) => (isFixed(one) && one.type === 'text' ? [faceWidth(one.text)] : []));
   return { w: Math.ceil(Math.max(w, ...words.map((width) => width + PADDING + BESIDE))), h };
 }
 

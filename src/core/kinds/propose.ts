@@ -7,7 +7,7 @@ import { linesNeeded } from '../proof/text/measure';
 import { liftOut } from './gaps';
 import { type Layout, laidOut } from './layouts';
 import type { Group, Listing } from './listing';
-import { downThePage, startedWrong, WIDE_TAG } from './order';
+import { asCode, downThePage, linesOfCode, startedWrong, WIDE_TAG } from './order';
 import { alike } from './sizes';
 
 /** The kinds for which a list or a text is enough. */
@@ -93,8 +93,9 @@ function sort(question: Question, { groups, rows }: Listing, layout: Layout | nu
   return { ok: true, question: laidOut(made, layout ?? (shown.length === 3 || shown.length > 4 ? 'threeColumns' : 'trayBelow')) };
 }
 
-function order(question: Question, { rows }: Listing, layout: Layout | null): Proposed {
-  const labels = rows.map((cells) => cells.filter(Boolean).join(' · '));
+function order(question: Question, { rows, text }: Listing, layout: Layout | null): Proposed {
+  const code = linesOfCode(text);
+  const labels = code ? code.map((line) => line.trim()) : rows.map((cells) => cells.filter(Boolean).join(' · '));
   if (labels.length < 2) return lacking('Put each step on a line of its own: an order needs two or more.');
   const twice = labels.find((label, i) => labels.indexOf(label) !== i);
   if (twice) return lacking(`“${twice}” stands there twice. In an order each entry is another one.`);
@@ -109,7 +110,8 @@ function order(question: Question, { rows }: Listing, layout: Layout | null): Pr
   ];
   // A try that was missed leaves the order as it is, to be mended.
   const made = alike({ ...question, items, zones: [zone], key, afterMiss: 'leave' }, WIDE_TAG);
-  return { ok: true, question: downThePage(startedWrong(made), layout) };
+  const begun = startedWrong(made);
+  return { ok: true, question: code ? asCode(begun, true, code) : downThePage(begun, layout) };
 }
 
 const TEXT_WIDTH = 904;

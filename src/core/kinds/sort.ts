@@ -1,6 +1,6 @@
-import type { ZoneId } from '../document/ids';
+import type { MediaId, ZoneId } from '../document/ids';
 import { freshId, newZone } from '../document/make';
-import type { Question, Zone } from '../document/schema';
+import type { Look, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { isLaid } from './layouts';
 
@@ -39,6 +39,29 @@ export function asCircles(question: Question): Question {
     return zone.id === both?.id ? [] : [zone];
   });
   return { ...question, zones: [...zones, { ...overlap, shape: { type: 'polygon', points: lens }, reach: { rule: 'centre' }, settle: { rule: 'asDropped' } }] };
+}
+
+/** The picture a group shows; null: none. */
+export function groupPicture({ looks }: Question, { look }: Zone): string | null {
+  const worn = look !== null && Object.hasOwn(looks, look) ? looks[look] : undefined;
+  return worn?.of === 'zone' ? (worn.states.rest?.picture ?? null) : null;
+}
+
+/** Gives a group a picture in its middle, or takes it away: a look of its own, so that no other zone changes with it. */
+export function withGroupPicture(question: Question, id: ZoneId, picture: MediaId | null): Question {
+  const zone = question.zones.find((one) => one.id === id);
+  if (!zone) return question;
+  const worn = zone.look !== null && Object.hasOwn(question.looks, zone.look) ? question.looks[zone.look] : undefined;
+  const isOwn = worn !== undefined && question.zones.filter(({ look }) => look === zone.look).length === 1;
+  const name = isOwn && zone.look !== null ? zone.look : freshId('group', new Set(Object.keys(question.looks)));
+  const base: Look = worn ?? { of: 'zone', name: zone.label.slice(0, 100), states: {} };
+  const { picture: _, ...rest } = base.states.rest ?? {};
+  const states = { ...base.states, rest: picture === null ? rest : { ...rest, picture } };
+  return {
+    ...question,
+    looks: { ...question.looks, [name]: { ...base, states } as Look },
+    zones: question.zones.map((one) => (one.id === id ? { ...one, look: name } : one)),
+  };
 }
 
 /** A zone in which nothing is right: whatever is put there is wrong. */

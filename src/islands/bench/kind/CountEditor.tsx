@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type ItemId, setCopies, setQuestion, type ZoneId } from '../../../core';
-import { type Amount, needing, withFrame } from '../../../core/kinds';
+import { type Amount, needing, withFrame, withStack } from '../../../core/kinds';
 import { numberFrom } from '../parts/numbers';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -124,6 +124,15 @@ function FrameForm({ store }: { store: BenchStore }) {
       },
       `A frame of ${rows} by ${columns}`,
     );
+  const stack = () =>
+    become(
+      store,
+      (now) => {
+        const right = Math.max(20, ...now.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.x + shape.w] : [])));
+        return withStack(now, { places: Number(rows), x: right + 20, y: 40, cell: size });
+      },
+      `A stack of ${rows}`,
+    );
   return (
     <div className="flex flex-wrap items-center gap-2">
       <input aria-label="Rows" inputMode="numeric" className="input input-sm figures w-14" value={rows} onChange={(event) => setRows(event.target.value)} /> rows by
@@ -131,7 +140,10 @@ function FrameForm({ store }: { store: BenchStore }) {
       <button type="button" className="btn btn-edge btn-sm" disabled={!fine} onClick={make}>
         Make the frame
       </button>
-      <p className="text-sm text-mute basis-full">Each place takes one, and is a little larger than the first item.</p>
+      <button type="button" className="btn btn-edge btn-sm" disabled={!fine} onClick={stack}>
+        Make a stack of {fine ? rows : 'rows'}
+      </button>
+      <p className="text-sm text-mute basis-full">Each place takes one, and is a little larger than the first item; in a stack they lie one over another.</p>
     </div>
   );
 }

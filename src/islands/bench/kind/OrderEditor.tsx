@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type ItemId, type Marks, type Question, questionModel, respond, setQuestion } from '../../../core';
 import { freshId, newItem } from '../../../core/document';
-import { alike, alongALine, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from '../../../core/kinds';
+import { alike, alongALine, asCode, canFix, downThePage, type End, fixedAt, isAlong, isCode, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { Typed } from '../parts/Typed';
@@ -97,6 +97,15 @@ export function OrderEditor({ store }: { store: BenchStore }) {
           value={along ? 'along' : 'down'}
           onChoose={(way) => become(store, (now) => (way === 'down' ? downThePage(now) : alongALine(now)), way === 'down' ? 'Down the page' : 'Along a line')}
         />
+        <label className="flex items-center gap-2 py-1">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={question.items.some(isCode)}
+            onChange={(event) => become(store, (now) => asCode(now, event.target.checked), event.target.checked ? 'Lines of code' : 'Words')}
+          />
+          the entries are lines of code
+        </label>
         <p className="mt-1">
           {question.start ? question.start.placements.map(({ item }) => name(item)).join(' · ') : <span className="text-mute">Everything waits in the tray.</span>}
         </p>

@@ -1,6 +1,7 @@
 import type { Zone } from '../../../core';
-import { asCircles, withTrap } from '../../../core/kinds';
+import { asCircles, groupPicture, withGroupPicture, withTrap } from '../../../core/kinds';
 import { placeFor } from '../layOut/makings';
+import { MediumField } from '../media/MediumField';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
 import { become } from './become';
@@ -16,8 +17,17 @@ export function SortEditor({ store }: { store: BenchStore }) {
     <Section title="Groups" note={String(groups.length)}>
       <ul>
         {groups.map((zone) => (
-          <li key={zone.id} className="border-b border-rule py-0.5" dir="auto">
-            {zone.label || zone.id} <span className="figures text-sm text-mute">{question.key.find((entry) => entry.zone === zone.id)?.belongs?.length ?? 0} belong</span>
+          <li key={zone.id} className="border-b border-rule py-0.5 flex items-center gap-2">
+            <span className="grow" dir="auto">
+              {zone.label || zone.id} <span className="figures text-sm text-mute">{question.key.find((entry) => entry.zone === zone.id)?.belongs?.length ?? 0} belong</span>
+            </span>
+            <MediumField
+              store={store}
+              label={`Picture of ${zone.label || zone.id}`}
+              kind="picture"
+              value={groupPicture(question, zone)}
+              onChoose={(picture) => become(store, (now) => withGroupPicture(now, zone.id, picture), picture ? 'The group shows a picture' : 'The picture is taken away')}
+            />
           </li>
         ))}
       </ul>

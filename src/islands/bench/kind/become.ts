@@ -36,6 +36,7 @@ export const LAYOUT_NAMES: Readonly<Record<Layout, string>> = {
   trayLeft: 'tray left',
   twoColumns: 'two columns',
   threeColumns: 'three columns',
+  rows: 'rows',
   ring: 'ring',
   stair: 'stair',
 };

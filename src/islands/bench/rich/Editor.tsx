@@ -1,7 +1,7 @@
 import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core';
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Italic, List, ListOrdered } from 'lucide-react';
+import { Bold, Code as CodeIcon, Italic, List, ListOrdered } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Rich } from '../../../core';
 import { fromEditor, sameText, toEditor } from './convert';
@@ -19,6 +19,11 @@ const Lang = Mark.create({
   addAttributes: () => ({ lang: { default: null } }),
   parseHTML: () => [{ tag: 'span[lang]', getAttrs: (element) => ({ lang: element.getAttribute('lang') }) }],
   renderHTML: ({ mark, HTMLAttributes }) => ['span', mergeAttributes(HTMLAttributes, { lang: mark.attrs.lang }), 0],
+});
+const Code = Mark.create({
+  name: 'code',
+  parseHTML: () => [{ tag: 'code' }],
+  renderHTML: ({ HTMLAttributes }) => ['code', mergeAttributes(HTMLAttributes, { class: 'code' }), 0],
 });
 /** A place in the text that is a zone: kept where it is, and moved or deleted whole. */
 const Slot = Node.create({
@@ -50,6 +55,7 @@ const EXTENSIONS = [
   }),
   Tint,
   Lang,
+  Code,
   Slot,
   Direction,
 ];
@@ -84,6 +90,7 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
     selector: ({ editor: now }) => ({
       bold: now.isActive('bold'),
       italic: now.isActive('italic'),
+      code: now.isActive('code'),
       bullets: now.isActive('bulletList'),
       numbers: now.isActive('orderedList'),
       tint: (now.getAttributes('tint').colour as string | undefined) ?? '',
@@ -108,6 +115,9 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
           onClick={() => editor.chain().focus().toggleItalic().run()}
         >
           <Italic size={14} aria-hidden />
+        </button>
+        <button type="button" className={tool(on.code)} aria-pressed={on.code} aria-label="Code" onMouseDown={keep} onClick={() => editor.chain().focus().toggleMark('code').run()}>
+          <CodeIcon size={14} aria-hidden />
         </button>
         <button
           type="button"

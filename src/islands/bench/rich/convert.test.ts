@@ -5,6 +5,7 @@ import { fromEditor, sameText, toEditor } from './convert';
 
 const run = fc.oneof(
   fc.record({ text: fc.string({ minLength: 1 }), strong: fc.constant(true), colour: fc.constantFrom('brass', 'ink') }, { requiredKeys: ['text'] }),
+  fc.record({ text: fc.string({ minLength: 1 }), em: fc.constant(true), mono: fc.constant(true) }, { requiredKeys: ['text'] }),
   fc.record({ slot: fc.constantFrom('gap-1', 'gap-2'), em: fc.constant(true), lang: fc.constant('fr') }, { requiredKeys: ['slot'] }),
 );
 const runs = fc.array(run, { maxLength: 4 });

@@ -21,10 +21,11 @@ function blockToEditor(block: Block): JSONContent {
   };
 }
 
-function runToEditor({ text, slot, strong, em, colour, lang }: Run): JSONContent[] {
+function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run): JSONContent[] {
   const marks = [
     ...(strong ? [{ type: 'bold' }] : []),
     ...(em ? [{ type: 'italic' }] : []),
+    ...(mono ? [{ type: 'code' }] : []),
     ...(colour ? [{ type: 'tint', attrs: { colour } }] : []),
     ...(lang ? [{ type: 'lang', attrs: { lang } }] : []),
   ];
@@ -68,6 +69,7 @@ function runFromEditor(node: JSONContent): Run[] {
   const style = {
     ...(mark('bold') ? { strong: true } : {}),
     ...(mark('italic') ? { em: true } : {}),
+    ...(mark('code') ? { mono: true } : {}),
     ...(mark('tint') ? { colour: mark('tint')?.attrs?.colour } : {}),
     ...(mark('lang') ? { lang: mark('lang')?.attrs?.lang } : {}),
   };

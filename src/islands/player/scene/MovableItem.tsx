@@ -81,6 +81,7 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
       className={`tag movable ${motionIn(look, state)}`}
       data-state={state}
       data-copy={copy}
+      data-family={item.family ?? undefined}
       data-still={(marked & MOVED) !== 0 || came !== null || undefined}
       data-away={away || inHand || undefined}
       style={style}

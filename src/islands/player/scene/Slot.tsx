@@ -38,7 +38,7 @@ export function Slot({ store, index, locked, draw, onPut }: Props) {
   const inside = board.zones[index] ?? [];
   if (zone.menu) return <MenuPart store={store} index={index} locked={locked} onPut={onPut} style={width} />;
   return (
-    <span className="slot" data-state={state} data-zone-index={index} data-slot={index} style={width}>
+    <span className="slot" data-state={state} data-family={zone.family ?? undefined} data-zone-index={index} data-slot={index} style={width}>
       {inside.map(draw)}
       {inside.length === 0 && <span className="sr-only">{name}, empty</span>}
       {held !== null && placesFor(source, held).includes(index) && (

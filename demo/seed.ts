@@ -5,7 +5,7 @@ import { basename, extname, join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { learnerEdition, type Question, random, seedOf } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
-import { DEMO_LEARNERS, DEMO_PASSWORD, DEMO_TEACHER, demoAccounts } from '../src/server/accounts/demo';
+import { DEMO_COLLEAGUE, DEMO_LEARNERS, DEMO_PASSWORD, DEMO_TEACHER, demoAccounts } from '../src/server/accounts/demo';
 import { makeLearner, makePerson } from '../src/server/accounts/people';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
@@ -19,8 +19,9 @@ import { drawer } from '../src/server/sittings/draw';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
 import { makeList } from '../src/server/vault/lists';
-import { keepNew } from '../src/server/vault/questions';
+import { changeMany, keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
+import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { kindQuestions } from './kinds';
 import { demoQuestions, type Kept } from './made';
 
@@ -138,6 +139,26 @@ async function sitThrough(as: As<Learner>, question: Question, skill: number, mi
   }
 }
 
+/** Shelves of the demo: what stands on them by the ends of the questions' ids, and their tags. */
+const SHELVES: readonly (readonly [title: string, on: string | null, ends: readonly string[], tags: readonly string[]])[] = [
+  ['Drying and storing', null, ['0001', '0002', '0003', '0011', '0013', '0022', '0025', '0026'], ['week 1']],
+  ['Cold room', 'Drying and storing', ['0006', '0014', '0021', '0024'], ['week 2', 'plan']],
+  ['Germination', null, ['0004', '0016', '0017', '0018', '0019', '0020'], ['week 3']],
+];
+
+/** Puts questions onto shelves; a colleague may use one of them. */
+async function onShelves(as: As<Teacher>, questions: readonly Question[]): Promise<void> {
+  must(await makePerson(as, { ...DEMO_COLLEAGUE, password: DEMO_PASSWORD, role: 'teacher', madeBy: null }));
+  const made = new Map<string, string>();
+  for (const [title, on, ends, addTags] of SHELVES) {
+    const { id } = must(await makeShelf(as, { id: randomUUID(), title, parentId: made.get(on ?? '') ?? null }));
+    made.set(title, id);
+    const ids = questions.filter((one) => ends.some((end) => one.id.endsWith(end))).map((one) => one.id);
+    if (ids.length > 0) must(await changeMany(as, { ids, shelfId: id, addTags }));
+  }
+  must(await shareShelf(as, made.get('Germination') ?? '', { username: DEMO_COLLEAGUE.username, right: 'use' }));
+}
+
 const seedOfSitting = async ({ db }: Context, id: string) => (await db.query.sitting.findFirst({ where: (t) => eq(t.id, id) }))?.seed ?? '';
 
 const app = await makeApp(readConfig(process.env));
@@ -153,6 +174,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
   const media = await keepMedia(odile);
   const questions = [...readQuestions(), ...demoQuestions(media), ...kindQuestions(media)];
   for (const question of questions) must(await keepNew(odile, question));
+  await onShelves(odile, questions);
   const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
   must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
   const questionsEnding = (ends: readonly string[]) => ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begun, pasted, published, station } from './making';
+import { begun, pasted, published, sought, station } from './making';
 import { bed, byFinger, byKeys, byList, byMouse, press, signedIn, sitDown, tag } from './player';
 import { accessible, centre, dragTo, expect, open, test } from './support';
 
@@ -278,7 +278,8 @@ test('Count and Build: a frame in one step, an amount of a heap; a picture cut i
   await expect(learner.getByText('All of it is right.')).toBeVisible();
 
   await open(page, '/vault');
-  await page.getByRole('button', { name: 'Copy Parts of a germinating bean', exact: true }).click();
+  await sought(page, 'Parts of a germinating bean');
+  await page.getByRole('button', { name: 'Copy Parts of a germinating bean', exact: true }).first().click();
   await page.getByRole('button', { name: 'Open the copy' }).click();
   await page.waitForURL(/\/bench\//);
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
@@ -339,6 +340,7 @@ test('a question is begun from a finished example, and from a starting point of 
   await page.waitForURL(/\/bench\//);
   await expect(page.getByText('1 item · 4 zones')).toBeVisible();
   await open(page, '/vault');
+  await sought(page, 'What may be dried?');
   const mine = page.getByRole('button', { name: 'What may be dried? is a starting point', exact: true });
   await mine.click();
   await expect(mine).toHaveAttribute('aria-pressed', 'true');
@@ -362,7 +364,7 @@ test('a source is written at the set, stands beside the questions it is for, and
   await page.waitForURL(/\/sets\/[0-9a-f-]{36}$/);
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   for (const title of ['Weigh out 50 grams', 'A box of twelve sachets']) {
-    await page.getByLabel('Find by title').fill(title);
+    await page.getByLabel('Find in titles and words').fill(title);
     await page
       .getByRole('button', { name: `Add ${title}`, exact: true })
       .first()

@@ -13,6 +13,13 @@ export async function begun(page: Page, title = ''): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** Looks for a question in the Vault that stands before one. The list draws only what is in sight. */
+export async function sought(page: Page, title: string): Promise<void> {
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await page.getByLabel('Find in titles and words').fill(title);
+  await expect(page.getByRole('link', { name: title, exact: true }).first()).toBeVisible();
+}
+
 export const station = (page: Page, name: string): Promise<void> => page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
 
 /** A new question at the Bench, made of a pasted list. */

@@ -178,9 +178,9 @@ test('a set is made, ordered and published at its own page', async ({ browser })
   await page.waitForURL(/\/sets\/[0-9a-f-]{36}$/);
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Publish…' })).toBeDisabled();
-  await page.getByLabel('Find by title').fill('stand drying');
+  await page.getByLabel('Find in titles and words').fill('stand drying');
   await page.getByRole('button', { name: 'Add Which seeds stand drying?', exact: true }).first().click();
-  await page.getByLabel('Find by title').fill('weigh out');
+  await page.getByLabel('Find in titles and words').fill('weigh out');
   await page.getByRole('button', { name: 'Add Weigh out 50 grams' }).click();
   await page.getByRole('button', { name: 'Move Weigh out 50 grams up' }).click();
   await page.getByLabel('Learners may go back').uncheck();

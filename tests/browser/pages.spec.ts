@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { sought } from './making';
 import { accessible, call, DEMO, expect, open, ready, signIn, test } from './support';
 
 test('sign-in says what is wrong, and shuts an account after five wrong passwords', async ({ page }) => {
@@ -80,7 +81,9 @@ test('answers carry the security headers, and files come compressed', async ({ r
 test('the Vault: new, copy, delete with undo', async ({ page }) => {
   await signIn(page, 'odile');
   await expect(page).toHaveURL(/\/vault$/);
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await accessible(page);
+  await sought(page, 'Which room is it done in?');
   await page.getByRole('button', { name: 'Copy Which room is it done in?', exact: true }).click();
   const copy = page.getByRole('link', { name: 'Which room is it done in? (copy)', exact: true });
   await expect(copy).toBeVisible();

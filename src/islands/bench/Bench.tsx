@@ -17,7 +17,7 @@ import { ProofPanel } from './proof/ProofPanel';
 import { useProving } from './proof/useProving';
 import { Stations } from './Stations';
 import { BenchScene } from './scene/BenchScene';
-import { type BenchStore, benchStore } from './store';
+import { type BenchState, type BenchStore, benchStore } from './store';
 import { WordsAndMarks } from './words/WordsAndMarks';
 
 /** What is opened now and then comes apart from the rest, and is fetched once the Bench stands: then it is there when the line is down, too. */
@@ -35,8 +35,8 @@ const Kind = lazy(() => parts.kind().then((m) => ({ default: m.Kind })));
 const SOON_MS = 1200;
 
 /** The workspace where one question is made. */
-export function Bench({ question, revision, keptAt }: { question: Question; revision: number; keptAt: string }) {
-  const [store] = useState(() => benchStore(question, revision, new Date(keptAt)));
+export function Bench({ question, revision, keptAt, access }: { question: Question; revision: number; keptAt: string; access: BenchState['access'] }) {
+  const [store] = useState(() => benchStore(question, revision, new Date(keptAt), access));
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
   useProving(store);

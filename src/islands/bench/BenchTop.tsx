@@ -2,7 +2,7 @@ import { History, Keyboard, Play, Redo2, Undo2 } from 'lucide-react';
 import { setQuestion } from '../../core';
 import { clock } from '../../ui/when';
 import { Typed } from './parts/Typed';
-import type { BenchState, BenchStore } from './store';
+import { type BenchState, type BenchStore, mayChange } from './store';
 
 function keepingInWords(keeping: BenchState['keeping']): string {
   switch (keeping.state) {
@@ -24,6 +24,8 @@ export function BenchTop({ store }: { store: BenchStore }) {
   const keeping = store((s) => s.keeping);
   const canUndo = store((s) => s.past.length > 0);
   const canRedo = store((s) => s.future.length > 0);
+  const changeable = store(mayChange);
+  const usable = store((s) => s.access !== 'see');
   const { undo, redo, show } = store.getState();
   return (
     <header className="bg-sheet border-b border-rule h-[52px] shrink-0 flex items-center gap-3 px-4">
@@ -41,7 +43,7 @@ export function BenchTop({ store }: { store: BenchStore }) {
         onTyped={(typed) => store.getState().do(setQuestion(store.getState().question, 'title', typed))}
       />
       <span className="figures text-sm text-mute whitespace-nowrap" role="status">
-        {keepingInWords(keeping)}
+        {changeable ? keepingInWords(keeping) : 'shared with you: to look at, not to change'}
       </span>
       <span className="grow" />
       <button type="button" className="bench-tool" title="Versions" aria-label="Versions" onClick={() => show('versions')}>
@@ -59,9 +61,11 @@ export function BenchTop({ store }: { store: BenchStore }) {
       <button type="button" className="btn btn-edge btn-sm h-[35px]" onClick={() => show('rehearse')}>
         <Play size={15} aria-hidden /> Rehearse
       </button>
-      <button type="button" className="btn btn-primary btn-sm h-[35px]" onClick={() => show('publish')}>
-        Publish…
-      </button>
+      {usable && (
+        <button type="button" className="btn btn-primary btn-sm h-[35px]" onClick={() => show('publish')}>
+          Publish…
+        </button>
+      )}
     </header>
   );
 }

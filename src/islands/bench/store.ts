@@ -26,6 +26,8 @@ export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'version
 /** The bench session: the question as it is edited, and what is gone with the tab (selection, zoom, undo). */
 export interface BenchState {
   readonly question: Question;
+  /** What one may do with it: a colleague’s may be shared to be looked at or used alone. */
+  readonly access: 'own' | 'see' | 'use' | 'edit';
   readonly past: readonly Step[];
   readonly future: readonly Step[];
   readonly keeping: Keeping;
@@ -74,9 +76,12 @@ export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
   readonly release: () => void;
 };
 
+/** Could the question be changed here? */
+export const mayChange = ({ access }: Pick<BenchState, 'access'>): boolean => access === 'own' || access === 'edit';
+
 const NOTHING: Pull = { draft: new Map(), guides: [] };
 
-export function benchStore(question: Question, revision: number, keptAt: Date): BenchStore {
+export function benchStore(question: Question, revision: number, keptAt: Date, access: BenchState['access'] = 'own'): BenchStore {
   const pull = create<Pull>()(() => NOTHING);
   const store = create<BenchState>()((set, get) => {
     const take = (step: Step) => {
@@ -85,6 +90,7 @@ export function benchStore(question: Question, revision: number, keptAt: Date): 
     };
     return {
       question,
+      access,
       past: [],
       future: [],
       keeping: { state: 'kept', at: keptAt },
@@ -103,6 +109,7 @@ export function benchStore(question: Question, revision: number, keptAt: Date): 
 
       do: (step, said) => {
         if (step.length === 0) return;
+        if (!mayChange(get())) return set({ said: 'You may look at this question, not change it' });
         take(step);
         set({ past: [...get().past, step], future: [], ...stillThere(get()), ...(said ? { said } : {}) });
       },

@@ -1,7 +1,7 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
-import { useRef, useState } from 'react';
-import { api, Field } from '../../ui';
+import { useDeferredValue, useRef, useState } from 'react';
+import { api, ask, Field } from '../../ui';
 import { PublishDialog } from '../publish/PublishDialog';
 import { type Source, SourcesEditor } from './SourcesEditor';
 
@@ -21,11 +21,10 @@ export interface SetContent {
 const client = new QueryClient();
 
 /** A set: its title, its questions in their order, and whether learners may go back. Every change is kept at once. */
-export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named[] }) {
+export function SetEditor({ set: given }: { set: SetContent }) {
   const [set, setSet] = useState(given);
   const [title, setTitle] = useState(given.title);
   const [state, setState] = useState<'kept' | 'keeping' | string>('kept');
-  const [sought, setSought] = useState('');
   const [publishing, setPublishing] = useState(false);
   // Changes go out one after another, each as a whole: the last is what stands.
   const line = useRef<Promise<boolean>>(Promise.resolve(true));
@@ -48,7 +47,6 @@ export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named
     keep({ ...set, questions });
   };
   const there = new Set(set.questions.map(({ id }) => id));
-  const found = vault.filter(({ id, title }) => !there.has(id) && title.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
     <QueryClientProvider client={client}>
       <div className="flex flex-wrap items-end gap-4 mb-6">
@@ -116,24 +114,7 @@ export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named
           <h2 id="from-vault" className="text-xl mb-2">
             From the Vault
           </h2>
-          <Field label="Find by title" type="search" value={sought} onChange={(event) => setSought(event.target.value)} />
-          {found.length === 0 && <p className="mt-3 text-mute">{vault.length === 0 ? 'The Vault is empty.' : 'No other question is called that.'}</p>}
-          <ul className="mt-2 max-h-[60vh] overflow-auto">
-            {found.map((question) => (
-              <li key={question.id} className="flex items-center gap-2 border-b border-rule py-1.5">
-                <span className="grow">{question.title || 'Untitled question'}</span>
-                <span className="text-mute capitalize">{question.kind}</span>
-                <button
-                  type="button"
-                  className="btn btn-quiet btn-sm"
-                  aria-label={`Add ${question.title}`}
-                  onClick={() => keep({ ...set, questions: [...set.questions, question] })}
-                >
-                  <Plus size={15} aria-hidden /> Add
-                </button>
-              </li>
-            ))}
-          </ul>
+          <FromVault there={there} onAdd={(question) => keep({ ...set, questions: [...set.questions, question] })} />
         </section>
       </div>
       <SourcesEditor sources={set.sources} questions={set.questions} onChange={(sources) => keep({ ...set, sources })} />
@@ -147,5 +128,43 @@ export function SetEditor({ set: given, vault }: { set: SetContent; vault: Named
         />
       )}
     </QueryClientProvider>
+  );
+}
+
+interface Found {
+  rows: (Named & { access: string })[];
+  total: number;
+}
+
+/** What can be put into the set: found in titles and words, the first of what is found. */
+function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (question: Named) => void }) {
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed.trim());
+  const found = useQuery({
+    queryKey: ['vault', words],
+    queryFn: () => ask<Found>('GET', `/api/questions?${new URLSearchParams({ words })}`),
+    placeholderData: keepPreviousData,
+    staleTime: 10_000,
+  });
+  const rows = found.data?.rows.filter(({ id, access }) => !there.has(id) && access !== 'see') ?? [];
+  const left = (found.data?.total ?? 0) - (found.data?.rows.length ?? 0);
+  return (
+    <>
+      <Field label="Find in titles and words" type="search" maxLength={200} value={typed} onChange={(event) => setTyped(event.target.value)} />
+      {found.error && <p className="mt-3 text-brick">{found.error.message}</p>}
+      {found.data && rows.length === 0 && <p className="mt-3 text-mute">{words === '' ? 'The Vault is empty.' : 'No other question is like that.'}</p>}
+      <ul className="mt-2 max-h-[60vh] overflow-auto">
+        {rows.map(({ id, title, kind }) => (
+          <li key={id} className="flex items-center gap-2 border-b border-rule py-1.5">
+            <span className="grow">{title || 'Untitled question'}</span>
+            <span className="text-mute capitalize">{kind}</span>
+            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Add ${title}`} onClick={() => onAdd({ id, title, kind })}>
+              <Plus size={15} aria-hidden /> Add
+            </button>
+          </li>
+        ))}
+      </ul>
+      {left > 0 && <p className="text-sm text-mute mt-1">{left} more: type to narrow it down.</p>}
+    </>
   );
 }

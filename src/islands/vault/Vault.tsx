@@ -1,152 +1,278 @@
-import { Bookmark, Copy, Plus, Trash2 } from 'lucide-react';
-import { lazy, useMemo, useState } from 'react';
+import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { lazy, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { api, type Columns, DataTable, moment } from '../../ui';
+import { Dialog, Field } from '../../ui';
+import { ask } from '../../ui/api';
 import { Later } from '../bench/parts/Later';
-
-export interface Row {
-  id: string;
-  title: string;
-  kind: string;
-  changedAt: string;
-  startingPoint: boolean;
-  findings: { error: number; warning: number; note: number };
-}
+import { QuestionList } from './QuestionList';
+import { Shelves } from './Shelves';
+import {
+  changeMany,
+  EVERYTHING,
+  type ManyChange,
+  type Page,
+  type Shelf,
+  type Sought,
+  sayFailure,
+  searchOf,
+  soughtFrom,
+  useShelves,
+  useTags,
+  useWrite,
+  vaultClient,
+} from './useVault';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
+const KINDS = ['sort', 'label', 'mark', 'gaps', 'order', 'count', 'build', 'pick', 'free'] as const;
+/** A search begins so long after the last key. */
+const TYPING_MS = 250;
 
-const plural = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n === 1 ? '' : 's'}`);
-export const findingsInWords = ({ error, warning, note }: Row['findings']) =>
-  [plural(error, 'error'), plural(warning, 'warning'), plural(note, 'note')].filter(Boolean).join(', ') || 'none';
+interface Props {
+  /** What the address asked for, and its first page as the server drew it. */
+  asked: string;
+  page: Page;
+  shelves: Shelf[];
+}
 
-export function Vault({ rows: given }: { rows: Row[] }) {
-  const [rows, setRows] = useState(given);
-  const [busy, setBusy] = useState(false);
-  const [starting, setStarting] = useState(false);
-
-  const goTo = async (request: Promise<{ ok: true; value: { id: string } } | { ok: false; error: { message: string; wayOn: string } }>) => {
-    setBusy(true);
-    const made = await request;
-    setBusy(false);
-    if (made.ok) location.assign(`/bench/${made.value.id}`);
-    else toast.error(made.error.message, { description: made.error.wayOn });
-  };
-  const make = () => goTo(api('POST', '/api/questions', { id: crypto.randomUUID() }));
-
-  const begin = (from: { example: string } | { copyOf: string }) =>
-    goTo(
-      'example' in from
-        ? api('POST', '/api/questions', { id: crypto.randomUUID(), example: from.example })
-        : api('POST', `/api/questions/${from.copyOf}/copies`, { id: crypto.randomUUID() }),
-    );
-
-  const columns = useMemo<Columns<Row>>(() => {
-    const copy = async (row: Row) => {
-      const id = crypto.randomUUID();
-      const made = await api<{ id: string }>('POST', `/api/questions/${row.id}/copies`, { id });
-      if (!made.ok) return void toast.error(made.error.message, { description: made.error.wayOn });
-      setRows((all) => [{ ...row, id, title: `${row.title} (copy)`, changedAt: new Date().toISOString() }, ...all]);
-      toast(`“${row.title}” was copied`, { action: { label: 'Open the copy', onClick: () => location.assign(`/bench/${id}`) } });
-    };
-    const remove = async (row: Row) => {
-      const done = await api('PATCH', `/api/questions/${row.id}`, { deleted: true });
-      if (!done.ok) return void toast.error(done.error.message, { description: done.error.wayOn });
-      setRows((all) => all.filter((r) => r.id !== row.id));
-      toast(`“${row.title}” was deleted`, {
-        duration: 15_000,
-        action: {
-          label: 'Undo',
-          onClick: async () => {
-            const back = await api('PATCH', `/api/questions/${row.id}`, { deleted: false });
-            if (back.ok) setRows((all) => [row, ...all]);
-            else toast.error(back.error.message, { description: back.error.wayOn });
-          },
-        },
-      });
-    };
-    const keepAsStart = async (row: Row) => {
-      const done = await api('PATCH', `/api/questions/${row.id}`, { startingPoint: !row.startingPoint });
-      if (done.ok) setRows((all) => all.map((one) => (one.id === row.id ? { ...one, startingPoint: !row.startingPoint } : one)));
-      else toast.error(done.error.message, { description: done.error.wayOn });
-    };
-    return [
-      {
-        id: 'title',
-        accessorKey: 'title',
-        header: 'title',
-        cell: ({ row }) => (
-          <a href={`/bench/${row.original.id}`} className="font-semibold link-brass">
-            {row.original.title || 'Untitled question'}
-          </a>
-        ),
-      },
-      { id: 'kind', accessorKey: 'kind', header: 'kind', cell: ({ row }) => <span className="capitalize">{row.original.kind}</span> },
-      { id: 'changed', accessorKey: 'changedAt', header: 'changed', cell: ({ row }) => <span className="figures text-sm">{moment(new Date(row.original.changedAt))}</span> },
-      {
-        id: 'findings',
-        accessorFn: (row) => row.findings.error * 1e6 + row.findings.warning * 1e3 + row.findings.note,
-        header: 'findings',
-        cell: ({ row }) => <span className={row.original.findings.error > 0 ? 'text-brick font-semibold' : 'text-mute'}>{findingsInWords(row.original.findings)}</span>,
-      },
-      {
-        id: 'do',
-        header: () => <span className="sr-only">what to do with it</span>,
-        enableSorting: false,
-        cell: ({ row }) => (
-          <div className="flex justify-end gap-1">
-            <button
-              type="button"
-              className={`btn btn-quiet btn-sm ${row.original.startingPoint ? 'text-brass' : ''}`}
-              aria-pressed={row.original.startingPoint}
-              title="A starting point for others"
-              onClick={() => void keepAsStart(row.original)}
-              aria-label={`${row.original.title} is a starting point`}
-            >
-              <Bookmark size={15} aria-hidden fill={row.original.startingPoint ? 'currentColor' : 'none'} />
-            </button>
-            <button type="button" className="btn btn-quiet btn-sm" onClick={() => void copy(row.original)} aria-label={`Copy ${row.original.title}`}>
-              <Copy size={15} aria-hidden /> Copy
-            </button>
-            <button type="button" className="btn btn-quiet btn-sm" onClick={() => void remove(row.original)} aria-label={`Delete ${row.original.title}`}>
-              <Trash2 size={15} aria-hidden /> Delete
-            </button>
-          </div>
-        ),
-      },
-    ];
-  }, []);
-
+/** Where all questions are kept: on shelves, found by words, tags, kind, findings and use. */
+export function Vault(props: Props) {
+  const [client] = useState(vaultClient);
   return (
-    <>
-      <div className="flex items-baseline gap-4 mb-4">
+    <QueryClientProvider client={client}>
+      <Inside {...props} />
+      <Toaster position="bottom-right" />
+    </QueryClientProvider>
+  );
+}
+
+function Inside({ asked, page, shelves: given }: Props) {
+  const [first] = useState(() => ({ sought: soughtFrom(new URLSearchParams(asked)), page }));
+  const [sought, setSought] = useState(first.sought);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [starting, setStarting] = useState(false);
+  const shelves = useShelves(given).data;
+  const seek = (change: Partial<Sought>) => {
+    const next = { ...sought, ...change };
+    setSought(next);
+    if ('shelf' in change) setChosen(new Set());
+    const search = searchOf(next).toString();
+    history.replaceState(null, '', search === '' ? '/vault' : `/vault?${search}`);
+    window.scrollTo({ top: 0 });
+  };
+  const here = shelves.find(({ id }) => id === sought.shelf);
+  const onShelf = here?.access === 'own' ? here.id : null;
+  const begin = useWrite(
+    (from: { example?: string; copyOf?: string }) =>
+      from.copyOf
+        ? ask<{ id: string }>('POST', `/api/questions/${from.copyOf}/copies`, { id: crypto.randomUUID() })
+        : ask<{ id: string }>('POST', '/api/questions', { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) }),
+    ({ id }) => location.assign(`/bench/${id}`),
+  );
+  const isAll = searchOf(sought).toString() === '';
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
+      <div className="flex flex-wrap items-baseline gap-4 lg:col-span-2">
         <h1 className="text-3xl">Vault</h1>
-        <p className="figures text-mute">{plural(rows.length, 'question') || 'no questions'}</p>
         <span className="grow" />
-        <button type="button" className="btn btn-edge self-center" onClick={() => setStarting(true)} disabled={busy}>
+        <button type="button" className="btn btn-edge self-center" onClick={() => setStarting(true)} disabled={begin.isPending}>
           Start from…
         </button>
-        <button type="button" className="btn btn-primary self-center" onClick={make} disabled={busy}>
+        <button type="button" className="btn btn-primary self-center" onClick={() => begin.mutate({})} disabled={begin.isPending}>
           <Plus size={17} aria-hidden /> New question
         </button>
       </div>
+      <Shelves shelves={shelves} chosen={sought.shelf} onChoose={(shelf) => seek({ ...EVERYTHING, sort: sought.sort, shelf })} />
+      <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
+        <Filters sought={sought} onSeek={seek} />
+        {chosen.size > 0 && <ForChosen chosen={chosen} shelves={shelves} onDone={() => setChosen(new Set())} />}
+        {sought.shelf === 'bin' && <EmptyBin />}
+        <QuestionList
+          sought={sought}
+          first={first}
+          chosen={chosen}
+          onChoose={setChosen}
+          onSort={(sort) => seek({ sort })}
+          onTag={(tag) => seek({ tag })}
+          empty={
+            <div className="border border-rule bg-sheet px-6 py-12 text-center">
+              {isAll ? (
+                <>
+                  <p className="text-lg">The Vault is empty. Make your first question: a scene, some items, and zones to put them in.</p>
+                  <button type="button" className="btn btn-primary mt-4" onClick={() => begin.mutate({})}>
+                    <Plus size={17} aria-hidden /> New question
+                  </button>
+                </>
+              ) : sought.shelf === 'bin' ? (
+                <p className="text-lg">The bin is empty.</p>
+              ) : (
+                <>
+                  <p className="text-lg">
+                    {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === '' ? 'Nothing stands on this shelf yet.' : 'No question is like that.'}
+                  </p>
+                  <button type="button" className="btn btn-edge mt-4" onClick={() => seek(EVERYTHING)}>
+                    Show everything
+                  </button>
+                </>
+              )}
+            </div>
+          }
+        />
+      </section>
       {starting && (
         <Later onGiveUp={() => setStarting(false)}>
-          <StartFrom own={rows.filter(({ startingPoint }) => startingPoint)} onBegin={(from) => void begin(from)} onClose={() => setStarting(false)} />
+          <Starting onBegin={(from) => begin.mutate(from)} onClose={() => setStarting(false)} />
         </Later>
       )}
-      {rows.length === 0 ? (
-        <div className="border border-rule bg-sheet px-6 py-12 text-center">
-          <p className="text-lg">The Vault is empty. Make your first question: a scene, some items, and zones to put them in.</p>
-          <button type="button" className="btn btn-primary mt-4" onClick={make} disabled={busy}>
-            <Plus size={17} aria-hidden /> New question
-          </button>
-        </div>
-      ) : (
-        <div className="overflow-x-auto">
-          <DataTable rows={rows} columns={columns} caption="Your questions" rowKey={(row) => row.id} />
-        </div>
+    </div>
+  );
+}
+
+function Starting({ onBegin, onClose }: { onBegin: (from: { example: string } | { copyOf: string }) => void; onClose: () => void }) {
+  const own = useQuery({ queryKey: ['vault', 'starting points'], queryFn: () => ask<Page>('GET', '/api/questions?use=start'), staleTime: 0 });
+  if (own.isPending) return null;
+  return <StartFrom own={own.data?.rows ?? []} onBegin={onBegin} onClose={onClose} />;
+}
+
+/** What the list is narrowed to. */
+function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<Sought>) => void }) {
+  const [words, setWords] = useState(sought.words);
+  const tags = useTags().data ?? [];
+  // biome-ignore lint/correctness/useExhaustiveDependencies: from the last key on
+  useEffect(() => {
+    if (words === sought.words) return;
+    const timer = setTimeout(() => onSeek({ words }), TYPING_MS);
+    return () => clearTimeout(timer);
+  }, [words]);
+  useEffect(() => setWords(sought.words), [sought.words]);
+  const choice = (name: keyof Sought, label: string, options: readonly (readonly [string, string])[]) => (
+    <select aria-label={label} className="select select-sm w-36" value={sought[name]} onChange={(event) => onSeek({ [name]: event.target.value })}>
+      <option value="">{label}</option>
+      {options.map(([value, said]) => (
+        <option key={value} value={value}>
+          {said}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <search className="flex flex-wrap items-end gap-2 mb-3">
+      <Field label="Find in titles and words" type="search" className="grow min-w-56" value={words} maxLength={200} onChange={(event) => setWords(event.target.value)} />
+      {choice(
+        'kind',
+        'any kind',
+        KINDS.map((kind) => [kind, kind[0]?.toUpperCase() + kind.slice(1)]),
       )}
-      <Toaster position="bottom-right" />
-    </>
+      {choice('findings', 'any findings', [
+        ['error', 'with errors'],
+        ['warning', 'with something in the way'],
+        ['none', 'with nothing in the way'],
+      ])}
+      {choice('use', 'used or not', [
+        ['used', 'used somewhere'],
+        ['unused', 'used nowhere'],
+      ])}
+      {(tags.length > 0 || sought.tag !== '') &&
+        choice(
+          'tag',
+          'any tag',
+          (tags.some(({ tag }) => tag === sought.tag) || sought.tag === '' ? tags : [{ tag: sought.tag, questions: 0 }, ...tags]).map(({ tag, questions }) => [
+            tag,
+            `${tag} (${questions})`,
+          ]),
+        )}
+    </search>
+  );
+}
+
+/** What can be done with all that are chosen. */
+function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; shelves: readonly Shelf[]; onDone: () => void }) {
+  const [tag, setTag] = useState('');
+  const ids = [...chosen];
+  const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
+  const back = useWrite((those: readonly string[]) => changeMany({ ids: those, deleted: false }));
+  const remove = useWrite(
+    () => changeMany({ ids, deleted: true }),
+    ({ changed }) => {
+      onDone();
+      toast(`${changed.length} lie in the bin`, { duration: 15_000, action: { label: 'Undo', onClick: () => back.mutate(changed) } });
+    },
+  );
+  return (
+    <div className="flex flex-wrap items-center gap-2 mb-3 border-l-4 border-brass bg-brass-wash px-3 py-2" role="toolbar" aria-label="For what is chosen">
+      <span className="figures">{chosen.size} chosen</span>
+      <select
+        aria-label="Put onto a shelf"
+        className="select select-sm w-44"
+        value=""
+        onChange={(event) => event.target.value !== '' && change.mutate({ shelfId: event.target.value === 'none' ? null : event.target.value })}
+      >
+        <option value="">put onto…</option>
+        <option value="none">no shelf</option>
+        {shelves
+          .filter(({ access }) => access === 'own')
+          .map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+      </select>
+      <form
+        className="flex gap-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (tag.trim() !== '') change.mutate({ addTags: [tag.trim()] });
+          setTag('');
+        }}
+      >
+        <input aria-label="Tag" placeholder="tag" maxLength={60} className="input input-sm w-32" value={tag} onChange={(event) => setTag(event.target.value)} />
+        <button type="submit" className="btn btn-edge btn-sm" disabled={tag.trim() === ''}>
+          Add
+        </button>
+        <button type="button" className="btn btn-quiet btn-sm" disabled={tag.trim() === ''} onClick={() => change.mutate({ removeTags: [tag.trim()] })}>
+          Take off
+        </button>
+      </form>
+      <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(undefined)}>
+        Delete
+      </button>
+      <span className="grow" />
+      <button type="button" className="btn btn-quiet btn-sm" onClick={onDone}>
+        Choose none
+      </button>
+    </div>
+  );
+}
+
+/** Takes what lies in the bin away for good, after asking. */
+function EmptyBin() {
+  const [asking, setAsking] = useState(false);
+  const empty = useWrite(
+    () => ask<{ questions: number }>('DELETE', '/api/bin'),
+    ({ questions }) => {
+      setAsking(false);
+      toast(`${questions} gone for good`);
+    },
+  );
+  return (
+    <p className="flex items-center gap-3 mb-3">
+      <span className="text-mute">What was deleted lies here until the bin is emptied.</span>
+      <button type="button" className="btn btn-edge btn-sm" onClick={() => setAsking(true)}>
+        Empty the bin…
+      </button>
+      {asking && (
+        <Dialog title="Empty the bin?" onClose={() => setAsking(false)}>
+          <p>The questions in it and their versions are gone then, and cannot be brought back. What was published of them stays with its releases.</p>
+          <div className="flex justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" data-autofocus onClick={() => setAsking(false)}>
+              Leave them there
+            </button>
+            <button type="button" className="btn btn-primary" disabled={empty.isPending} onClick={() => empty.mutate(undefined, { onError: sayFailure })}>
+              Empty it
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </p>
   );
 }

@@ -1,4 +1,4 @@
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { type AnySQLiteColumn, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Edit, FindingCounts, Kind, ModelPlacement, Move, Question } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import type { MediumKind, MediumType } from '../media/kinds';
@@ -9,6 +9,37 @@ const owner = (name: string) =>
   text(name)
     .notNull()
     .references(() => user.id);
+
+/** A folder of the Vault; `parentId` null: at the top. */
+export const shelf = sqliteTable(
+  'shelf',
+  {
+    id: text('id').primaryKey(),
+    ownerId: owner('owner_id'),
+    parentId: text('parent_id').references((): AnySQLiteColumn => shelf.id),
+    title: text('title').notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (t) => [index('shelf_of_owner').on(t.ownerId)],
+);
+
+/** What a colleague may do with what stands on a shelf and on those in it: look at it, use it in sets and copies, or change it. */
+export const RIGHTS = ['see', 'use', 'edit'] as const;
+export type Right = (typeof RIGHTS)[number];
+
+export const shelfShare = sqliteTable(
+  'shelf_share',
+  {
+    shelfId: text('shelf_id')
+      .notNull()
+      .references(() => shelf.id, { onDelete: 'cascade' }),
+    personId: text('person_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    right: text('right').$type<Right>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.shelfId, t.personId] }), index('share_of_person').on(t.personId)],
+);
 
 export const question = sqliteTable(
   'question',
@@ -25,8 +56,45 @@ export const question = sqliteTable(
     deletedAt: moment('deleted_at'),
     /** Its owner begins others with it. */
     startingPoint: integer('starting_point', { mode: 'boolean' }).notNull().default(false),
+    /** Null: on no shelf. */
+    shelfId: text('shelf_id').references(() => shelf.id),
   },
-  (t) => [index('question_of_owner').on(t.ownerId, t.deletedAt, t.changedAt)],
+  (t) => [index('question_of_owner').on(t.ownerId, t.deletedAt, t.changedAt), index('question_on_shelf').on(t.shelfId, t.deletedAt, t.changedAt)],
+);
+
+export const questionTag = sqliteTable(
+  'question_tag',
+  {
+    questionId: text('question_id')
+      .notNull()
+      .references(() => question.id, { onDelete: 'cascade' }),
+    tag: text('tag').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.questionId, t.tag] }), index('tag_of_question').on(t.tag)],
+);
+
+/** What a question is found by. The full-text index `question_search` (FTS5) is over it and kept by triggers (see the migrations); `n` is its row there. */
+export const questionWords = sqliteTable('question_words', {
+  n: integer('n').primaryKey({ autoIncrement: true }),
+  questionId: text('question_id')
+    .notNull()
+    .unique()
+    .references(() => question.id, { onDelete: 'cascade' }),
+  title: text('title').notNull(),
+  words: text('words').notNull(),
+  tags: text('tags').notNull(),
+});
+
+/** Which questions of the Vault a release was made of. */
+export const releaseQuestion = sqliteTable(
+  'release_question',
+  {
+    releaseId: text('release_id')
+      .notNull()
+      .references(() => release.id),
+    questionId: text('question_id').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.releaseId, t.questionId] }), index('release_of_question').on(t.questionId)],
 );
 
 /** Every batch of edits a question took, by the revision it led to. `batchId` is the client's: a batch sent twice counts once. */

@@ -2,6 +2,7 @@ import { array, boolean, mixed, number, object, type Schema, string } from 'yup'
 import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove } from '../../core';
 import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
+import { RIGHTS, type Right } from '../database/tables';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
 const uuid = () =>
@@ -15,6 +16,7 @@ const MOST_MOVES = 500;
 export const newThing = object({ id: uuid() });
 export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
 export const copyBody = object({ id: uuid(), document: mixed() });
+const shelfTitle = () => string().trim().min(1, 'Give it a name').max(100, 'At most 100 characters').required('Give it a name');
 const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
 /** Deleted or brought back; kept as a starting point or no longer: one of the two. */
 export const questionChange = object({ deleted: boolean().notRequired(), startingPoint: boolean().notRequired() }).test(
@@ -24,9 +26,28 @@ export const questionChange = object({ deleted: boolean().notRequired(), startin
 );
 export const newQuestion = object({
   id: uuid(),
+  shelfId: string().uuid().nullable(),
   example: mixed<Kind>((value): value is Kind => isOneOf(KINDS, value))
     .typeError('has to be a kind of question')
     .notRequired(),
+});
+
+const tag = () => string().trim().min(1, 'A tag has at least one character').max(60, 'At most 60 characters').required();
+const MOST_AT_ONCE = 500;
+export const questionsChange = object({
+  ids: array(uuid()).min(1).max(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at once`).required(),
+  shelfId: string().uuid().nullable(),
+  deleted: boolean(),
+  addTags: array(tag()).max(20, 'At most 20 tags at once'),
+  removeTags: array(tag()).max(20, 'At most 20 tags at once'),
+});
+export const newShelf = object({ id: uuid(), title: shelfTitle(), parentId: string().uuid().nullable().defined() });
+export const shelfChange = object({ title: shelfTitle().optional(), parentId: string().uuid().nullable() });
+export const shelfShare = object({
+  username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'),
+  right: mixed<Right>((value): value is Right => isOneOf(RIGHTS, value))
+    .nullable()
+    .defined(),
 });
 
 const password = () =>

@@ -51,16 +51,18 @@ interface Asked<R extends Role, Body> {
   readonly body: Body;
   readonly id: string;
   readonly params: Readonly<Record<string, string | undefined>>;
+  /** What stands behind the question mark of the address. */
+  readonly search: URLSearchParams;
 }
 
 /** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
 export function endpoint<R extends Role, S extends Schema>(role: R, schema: S | null, answer: (asked: Asked<R, InferType<S>>) => Promise<Result<unknown>>): APIRoute {
-  return guarded(async (app, { locals, params, request }) => {
+  return guarded(async (app, { locals, params, request, url }) => {
     const person = allowed(await locals.person(), role);
     if (!person.ok) return failed(person);
     const body = schema ? await bodyOf(request, schema) : { ok: true as const, value: undefined };
     if (isFailure(body)) return failed(body);
-    const result = await answer({ as: { ...app, person: person.value }, body: body.value as InferType<S>, id: params.id ?? '', params });
+    const result = await answer({ as: { ...app, person: person.value }, body: body.value as InferType<S>, id: params.id ?? '', params, search: url.searchParams });
     return result.ok ? json({ ok: true, value: result.value }) : failed(result);
   });
 }

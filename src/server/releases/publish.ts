@@ -2,9 +2,9 @@ import { and, eq } from 'drizzle-orm';
 import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
 import { ownsCourse } from '../courses/courses';
-import { type EditionContent, edition, release } from '../database/tables';
+import { type EditionContent, edition, release, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { openQuestion } from '../vault/questions';
+import { openWith } from '../vault/questions';
 import { openSet } from '../vault/sets';
 
 /** What is published: a question as it stood at a revision (a set of one), or a set. */
@@ -47,13 +47,17 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
   if (inTheWay.length > 0) return fail('notReady', { problems: inTheWay });
   await db.transaction(async (tx) => {
     await tx.insert(release).values({ id, courseId, title, releasedBy: person.id, createdAt: at, dueAt, minutes });
+    await tx
+      .insert(releaseQuestion)
+      .values(questions.map((one) => ({ releaseId: id, questionId: one.id })))
+      .onConflictDoNothing();
     await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), goBack, sources }, createdAt: at });
   });
   return ok({ id });
 }
 
 async function fromQuestion(as: As<Teacher>, questionId: string, revision: number): Promise<Result<Frozen>> {
-  const found = await openQuestion(as, questionId);
+  const found = await openWith(as, questionId, 'use');
   if (!found.ok) return found;
   if (found.value.revision !== revision) return fail('questionMovedOn', { detail: { revision: found.value.revision } });
   return ok({ title: found.value.question.title, questions: [found.value.question], goBack: true, sources: [] });
@@ -64,7 +68,7 @@ async function fromSet(as: As<Teacher>, setId: string): Promise<Result<Frozen>> 
   if (!found.ok) return found;
   const questions: Question[] = [];
   for (const { id } of found.value.questions) {
-    const one = await openQuestion(as, id);
+    const one = await openWith(as, id, 'use');
     if (!one.ok) return one;
     questions.push(one.value.question);
   }

@@ -1,82 +1,86 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
-import { applyAll, countFindings, type Edit, EditMismatch, type FindingCounts, findings, type Kind, type Question, questionModel } from '../../core';
+import { and, eq, inArray, isNotNull } from 'drizzle-orm';
+import { applyAll, countFindings, type Edit, EditMismatch, findings, type Kind, type Question, questionModel } from '../../core';
 import { newQuestion, parseQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
-import { question, questionRevision } from '../database/tables';
+import { question, questionRevision, questionTag, type Right } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-
-export interface VaultRow {
-  id: string;
-  title: string;
-  kind: Kind;
-  changedAt: Date;
-  findings: FindingCounts;
-  startingPoint: boolean;
-}
+import { accessTo, adoptMedia } from './access';
+import { type Access, shelvesSeen } from './shelves';
+import { noteTags, noteWords } from './words';
 
 export interface Kept {
   question: Question;
+  access: Access;
   revision: number;
   changedAt: Date;
 }
 
 const judgeable = (document: Question) => countFindings(findings(questionModel(document)));
 
-/** The teacher's questions, the one changed last first. */
-export async function listQuestions({ db, person }: As<Teacher>): Promise<VaultRow[]> {
-  return db
-    .select({ id: question.id, title: question.title, kind: question.kind, changedAt: question.changedAt, findings: question.findings, startingPoint: question.startingPoint })
-    .from(question)
-    .where(and(eq(question.ownerId, person.id), isNull(question.deletedAt)))
-    .orderBy(desc(question.changedAt));
-}
-
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
 
 export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<Kept>> {
-  const row = await own(as, id);
-  if (!row || row.deletedAt) return fail('notFound');
+  return openWith(as, id, 'see');
+}
+
+/** The same, for somebody who may do so much with it. A colleague's media become one's own, so that what is made of them shows them. */
+export async function openWith(as: As<Teacher>, id: string, right: Right): Promise<Result<Kept>> {
+  const found = await accessTo(as, id, right);
+  if (!found || found.row.deletedAt) return fail('notFound');
+  const { row, access } = found;
   // A document kept before a field was there gets the field's default.
   const parsed = parseQuestion(row.document);
-  return ok({ question: parsed.ok ? parsed.question : row.document, revision: row.revision, changedAt: row.changedAt });
+  const document = parsed.ok ? parsed.question : row.document;
+  await adoptMedia(as, document, row.ownerId);
+  return ok({ question: document, access, revision: row.revision, changedAt: row.changedAt });
 }
 
 /** Keeps a document as a new question of the teacher's. `id` is the client's, so that making it twice makes it once. */
-export async function keepNew(as: As<Teacher>, document: Question): Promise<Result<{ id: string }>> {
+export async function keepNew(as: As<Teacher>, document: Question, shelfId: string | null = null): Promise<Result<{ id: string }>> {
   const { db, person, now } = as;
+  if (shelfId !== null && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
   const at = now();
-  await db
-    .insert(question)
-    .values({
-      id: document.id,
-      ownerId: person.id,
-      title: document.title,
-      kind: document.kind,
-      document,
-      revision: 1,
-      findings: judgeable(document),
-      createdAt: at,
-      changedAt: at,
-    })
-    .onConflictDoNothing();
+  await db.transaction(async (tx) => {
+    const made = await tx
+      .insert(question)
+      .values({
+        id: document.id,
+        ownerId: person.id,
+        title: document.title,
+        kind: document.kind,
+        document,
+        revision: 1,
+        findings: judgeable(document),
+        createdAt: at,
+        changedAt: at,
+        shelfId,
+      })
+      .onConflictDoNothing()
+      .returning({ id: question.id });
+    if (made.length > 0) await noteWords(tx, document);
+  });
   const row = await own(as, document.id);
   return row ? ok({ id: row.id }) : fail('notFound');
 }
 
 /** An empty question, or a finished example of a kind to be changed. */
-export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null) => keepNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'));
+export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
+  keepNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'), shelfId);
 
 /** Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one it came from. */
-export async function keepAsCopy(as: As<Teacher>, id: string, document: unknown): Promise<Result<{ id: string }>> {
+export async function keepAsCopy(as: As<Teacher>, id: string, document: unknown, shelfId: string | null = null): Promise<Result<{ id: string }>> {
   const parsed = parseQuestion(document);
   if (!parsed.ok) return fail('invalid', { problems: parsed.problems });
-  return keepNew(as, { ...parsed.question, id: id as Question['id'], title: `${parsed.question.title} (copy)`.slice(0, 500) });
+  return keepNew(as, { ...parsed.question, id: id as Question['id'], title: `${parsed.question.title} (copy)`.slice(0, 500) }, shelfId);
 }
 
 export async function copyQuestion(as: As<Teacher>, id: string, copyId: string): Promise<Result<{ id: string }>> {
-  const found = await openQuestion(as, id);
-  return found.ok ? keepAsCopy(as, copyId, found.value.question) : found;
+  const found = await openWith(as, id, 'use');
+  if (!found.ok) return found;
+  // Beside the one it is of, where that shelf is one's own.
+  const shelfId = found.value.access === 'own' ? ((await own(as, id))?.shelfId ?? null) : null;
+  return keepAsCopy(as, copyId, found.value.question, shelfId);
 }
 
 /** Deletes a question, or (`deleted` false) brings it back. Doing either twice is doing it once. */
@@ -89,6 +93,56 @@ export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean):
       .set({ deletedAt: deleted ? as.now() : null })
       .where(eq(question.id, id));
   return ok(null);
+}
+
+const MOST_AT_ONCE = 500;
+
+/** What can be done to many questions at once: put onto a shelf (null: off any), deleted or brought back, given tags and relieved of others. */
+export interface ManyChange {
+  readonly ids: readonly string[];
+  readonly shelfId?: string | null | undefined;
+  readonly deleted?: boolean | undefined;
+  readonly addTags?: readonly string[] | undefined;
+  readonly removeTags?: readonly string[] | undefined;
+}
+
+/** Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it once. */
+export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange): Promise<Result<{ changed: string[] }>> {
+  if (shelfId && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
+  const rows = await as.db
+    .select({ id: question.id, deletedAt: question.deletedAt })
+    .from(question)
+    .where(and(inArray(question.id, ids.slice(0, MOST_AT_ONCE)), eq(question.ownerId, as.person.id)));
+  const changed = rows.map(({ id }) => id);
+  if (changed.length === 0) return ok({ changed });
+  await as.db.transaction(async (tx) => {
+    if (shelfId !== undefined) await tx.update(question).set({ shelfId }).where(inArray(question.id, changed));
+    if (deleted !== undefined) {
+      const those = rows.filter(({ deletedAt }) => (deletedAt !== null) !== deleted).map(({ id }) => id);
+      if (those.length > 0)
+        await tx
+          .update(question)
+          .set({ deletedAt: deleted ? as.now() : null })
+          .where(inArray(question.id, those));
+    }
+    if (addTags.length > 0)
+      await tx
+        .insert(questionTag)
+        .values(changed.flatMap((questionId) => addTags.map((tag) => ({ questionId, tag }))))
+        .onConflictDoNothing();
+    if (removeTags.length > 0) await tx.delete(questionTag).where(and(inArray(questionTag.questionId, changed), inArray(questionTag.tag, [...removeTags])));
+    if (addTags.length + removeTags.length > 0) for (const id of changed) await noteTags(tx, id);
+  });
+  return ok({ changed });
+}
+
+/** Takes what lies in the teacher's bin away for good. What was published of it stays with its release. */
+export async function emptyBin(as: As<Teacher>): Promise<Result<{ questions: number }>> {
+  const gone = await as.db
+    .delete(question)
+    .where(and(eq(question.ownerId, as.person.id), isNotNull(question.deletedAt)))
+    .returning({ id: question.id });
+  return ok({ questions: gone.length });
 }
 
 /** Keeps a question as one that others are begun with, or no longer. */
@@ -109,8 +163,9 @@ export interface Batch {
 /** Applies a batch of edits to the revision it was made on; refuses it, with the present revision, when another has come in between. */
 export async function editQuestion(as: As<Teacher>, id: string, batch: Batch): Promise<Result<{ revision: number; changedAt: Date }>> {
   const { db, person, now } = as;
+  if (!(await accessTo(as, id, 'edit'))) return fail((await accessTo(as, id, 'see')) ? 'notAllowed' : 'notFound');
   return db.transaction(async (tx): Promise<Result<{ revision: number; changedAt: Date }>> => {
-    const row = await tx.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
+    const row = await tx.query.question.findFirst({ where: eq(question.id, id) });
     if (!row || row.deletedAt) return fail('notFound');
     const before = await tx.query.questionRevision.findFirst({ where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)) });
     if (before) return ok({ revision: before.revision, changedAt: before.at });
@@ -126,6 +181,7 @@ export async function editQuestion(as: As<Teacher>, id: string, batch: Batch): P
       .update(question)
       .set({ document, title: document.title, kind: document.kind, revision, findings: judgeable(document), changedAt: at })
       .where(eq(question.id, id));
+    await noteWords(tx, document);
     return ok({ revision, changedAt: at });
   });
 }

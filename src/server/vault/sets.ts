@@ -1,9 +1,10 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Kind } from '../../core';
 import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { medium, question, questionSet, type SetSource } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { allows, shelvesSeen } from './shelves';
 
 export interface SetRow {
   id: string;
@@ -37,20 +38,20 @@ export async function makeSet(as: As<Teacher>, id: string, title: string): Promi
 export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
   const found = await own(as, id);
   if (!found) return fail('notFound');
-  const titles = await ownQuestions(as, found.questions);
+  const titles = await usableQuestions(as, found.questions);
   return ok({ id, title: found.title, goBack: found.goBack, questions: found.questions.flatMap((one) => titles.get(one) ?? []), sources: found.sources });
 }
 
-/** Keeps a set as it is given. Each question is the teacher's own, and stands in it once. */
+/** Keeps a set as it is given. Each question is the teacher's to use, and stands in it once. */
 export async function keepSet(
   as: As<Teacher>,
   id: string,
   { title, questions, goBack, sources = [] }: { title: string; questions: readonly string[]; goBack: boolean; sources?: readonly SetSource[] | undefined },
 ): Promise<Result<{ id: string }>> {
   if (!(await own(as, id))) return fail('notFound');
-  const known = await ownQuestions(as, questions);
+  const known = await usableQuestions(as, questions);
   const problems = questions.flatMap((one, i) => {
-    if (!known.has(one)) return [{ path: `questions[${i}]`, message: 'This question is not in your Vault.' }];
+    if (!known.has(one)) return [{ path: `questions[${i}]`, message: 'This question is not in your Vault, nor shared with you for use.' }];
     return questions.indexOf(one) < i ? [{ path: `questions[${i}]`, message: 'This question stands in the set twice.' }] : [];
   });
   problems.push(...(await sourceProblems(as, sources)));
@@ -78,11 +79,15 @@ async function sourceProblems(as: As<Teacher>, sources: readonly SetSource[]): P
 
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
 
-async function ownQuestions({ db, person }: As<Teacher>, ids: readonly string[]): Promise<Map<string, SetView['questions'][number]>> {
+/** Those the teacher may use: their own, and colleagues' on shelves that are shared for it. */
+async function usableQuestions(as: As<Teacher>, ids: readonly string[]): Promise<Map<string, SetView['questions'][number]>> {
   if (ids.length === 0) return new Map();
-  const rows = await db
+  const shared = [...(await shelvesSeen(as)).values()].filter(({ access }) => access !== 'own' && allows(access, 'use')).map(({ id }) => id);
+  const rows = await as.db
     .select({ id: question.id, title: question.title, kind: question.kind })
     .from(question)
-    .where(and(inArray(question.id, [...ids]), eq(question.ownerId, person.id), isNull(question.deletedAt)));
+    .where(
+      and(inArray(question.id, [...ids]), isNull(question.deletedAt), or(eq(question.ownerId, as.person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : []))),
+    );
   return new Map(rows.map((row) => [row.id, row]));
 }

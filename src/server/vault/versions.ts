@@ -3,8 +3,9 @@ import { applyAll, invertAll, type Question } from '../../core';
 import { parseQuestion } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
-import { question, questionRevision } from '../database/tables';
+import { questionRevision } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { accessTo } from './access';
 
 /** A version: how a question stood when its author paused. */
 export interface VersionRow {
@@ -20,16 +21,17 @@ const PAUSE_MS = 3 * 60 * 1000;
 
 /** The versions of a teacher's question, the newest first; the first of all is the question as it was made. */
 export async function listVersions(as: As<Teacher>, id: string): Promise<Result<VersionRow[]>> {
-  const { db, person } = as;
-  const row = await db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
+  const { db } = as;
+  const row = (await accessTo(as, id, 'see'))?.row;
   if (!row || row.deletedAt) return fail('notFound');
+  const maker = await db.query.user.findFirst({ where: eq(user.id, row.ownerId) });
   const revisions = await db
     .select({ revision: questionRevision.revision, at: questionRevision.at, by: user.name })
     .from(questionRevision)
     .innerJoin(user, eq(user.id, questionRevision.authorId))
     .where(eq(questionRevision.questionId, id))
     .orderBy(asc(questionRevision.revision));
-  const versions: VersionRow[] = [{ revision: 1, at: row.createdAt, by: person.name, changes: 0 }];
+  const versions: VersionRow[] = [{ revision: 1, at: row.createdAt, by: maker?.name ?? '', changes: 0 }];
   for (const [i, one] of revisions.entries()) {
     const before = revisions[i - 1];
     const last = versions.at(-1) as VersionRow;
@@ -42,8 +44,8 @@ export async function listVersions(as: As<Teacher>, id: string): Promise<Result<
 
 /** The question as it was at a revision: what came after is taken back, the newest first. */
 export async function versionAt(as: As<Teacher>, id: string, revision: number): Promise<Result<{ question: Question }>> {
-  const { db, person } = as;
-  const row = await db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
+  const { db } = as;
+  const row = (await accessTo(as, id, 'see'))?.row;
   if (!row || row.deletedAt || !Number.isInteger(revision) || revision < 1 || revision > row.revision) return fail('notFound');
   const later = await db
     .select({ edits: questionRevision.edits })

@@ -1,0 +1,210 @@
+import { Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { Dialog, Field } from '../../ui';
+import { ask } from '../../ui/api';
+import { type Shelf, useWrite } from './useVault';
+
+interface Props {
+  shelves: readonly Shelf[];
+  chosen: string;
+  onChoose: (shelf: string) => void;
+}
+
+/** The shelves of the Vault, in one another, and what stands on none or lies in the bin. */
+export function Shelves({ shelves, chosen, onChoose }: Props) {
+  const [asking, setAsking] = useState<'new' | 'rename' | 'share' | null>(null);
+  const here = shelves.find(({ id }) => id === chosen);
+  const own = shelves.filter(({ access }) => access === 'own');
+  const shared = shelves.filter(({ access }) => access !== 'own');
+  const remove = useWrite(
+    (shelf: Shelf) => ask<{ questions: string[]; shelves: string[] }>('DELETE', `/api/shelves/${shelf.id}`),
+    (was, shelf) => {
+      onChoose(shelf.parentId ?? '');
+      toast(`“${shelf.title}” was taken away`, {
+        description: 'What stood on it stands where it stood.',
+        duration: 15_000,
+        action: { label: 'Undo', onClick: () => back.mutate({ shelf, was }) },
+      });
+    },
+  );
+  const back = useWrite(async ({ shelf, was }: { shelf: Shelf; was: { questions: string[]; shelves: string[] } }) => {
+    await ask('POST', '/api/shelves', { id: shelf.id, title: shelf.title, parentId: shelf.parentId });
+    for (const id of was.shelves) await ask('PATCH', `/api/shelves/${id}`, { parentId: shelf.id });
+    for (let i = 0; i < was.questions.length; i += 500) await ask('PATCH', '/api/questions', { ids: was.questions.slice(i, i + 500), shelfId: shelf.id });
+  });
+  const entry = (id: string, title: string, Icon: typeof Folder, count?: number) => (
+    <button
+      type="button"
+      className={`flex items-center gap-2 w-full text-start px-2 py-1 rounded cursor-pointer ${chosen === id ? 'bg-ink text-sheet' : 'hover:bg-brass-wash'}`}
+      aria-current={chosen === id ? 'true' : undefined}
+      onClick={() => onChoose(id)}
+    >
+      <Icon size={15} aria-hidden className="shrink-0" />
+      <span className="grow truncate" dir="auto">
+        {title}
+      </span>
+      {count !== undefined && <span className="figures text-sm opacity-80">{count}</span>}
+    </button>
+  );
+  return (
+    <nav aria-label="Shelves" className="text-base">
+      <ul className="grid gap-0.5">
+        <li>{entry('', 'All questions', Library)}</li>
+        <Branch shelves={own} parentId={null} entry={(shelf) => entry(shelf.id, shelf.title, Folder, shelf.questions)} />
+        {own.length > 0 && <li>{entry('none', 'On no shelf', Folder)}</li>}
+        <li>{entry('bin', 'Bin', Trash2)}</li>
+      </ul>
+      <div className="flex flex-wrap gap-1 mt-2 border-t border-rule pt-2">
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('new')}>
+          <FolderPlus size={15} aria-hidden /> New shelf
+        </button>
+        {here?.access === 'own' && (
+          <>
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('rename')}>
+              <Pencil size={14} aria-hidden /> Rename
+            </button>
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('share')}>
+              <Share2 size={14} aria-hidden /> Share…
+            </button>
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(here)}>
+              <Trash2 size={14} aria-hidden /> Take away
+            </button>
+          </>
+        )}
+      </div>
+      {shared.length > 0 && (
+        <>
+          <h2 className="font-semibold mt-4 mb-1 px-2">Shared with you</h2>
+          <ul className="grid gap-0.5">
+            <Branch shelves={shared} parentId={null} entry={(shelf) => entry(shelf.id, `${shelf.title}, ${shelf.owner}`, Folder, shelf.questions)} />
+          </ul>
+        </>
+      )}
+      {asking === 'new' && <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onChoose} />}
+      {asking === 'rename' && here && <NameDialog shelf={here} parent={null} onClose={() => setAsking(null)} onMade={onChoose} />}
+      {asking === 'share' && here && <ShareDialog shelf={here} onClose={() => setAsking(null)} />}
+    </nav>
+  );
+}
+
+function Branch({ shelves, parentId, entry }: { shelves: readonly Shelf[]; parentId: string | null; entry: (shelf: Shelf) => React.ReactNode }) {
+  return shelves
+    .filter((shelf) => shelf.parentId === parentId)
+    .map((shelf) => (
+      <li key={shelf.id}>
+        {entry(shelf)}
+        {shelves.some((one) => one.parentId === shelf.id) && (
+          <ul className="ps-4 grid gap-0.5">
+            <Branch shelves={shelves} parentId={shelf.id} entry={entry} />
+          </ul>
+        )}
+      </li>
+    ));
+}
+
+/** A new shelf, on another or at the top; or another name for one. */
+function NameDialog({ shelf, parent, onClose, onMade }: { shelf?: Shelf; parent: Shelf | null; onClose: () => void; onMade: (id: string) => void }) {
+  const [title, setTitle] = useState(shelf?.title ?? '');
+  const keep = useWrite(
+    async (name: string) => {
+      const id = shelf?.id ?? crypto.randomUUID();
+      if (shelf) await ask('PATCH', `/api/shelves/${id}`, { title: name });
+      else await ask('POST', '/api/shelves', { id, title: name, parentId: parent?.id ?? null });
+      return id;
+    },
+    (id) => {
+      onClose();
+      onMade(id);
+    },
+  );
+  return (
+    <Dialog title={shelf ? `Rename “${shelf.title}”` : parent ? `New shelf on “${parent.title}”` : 'New shelf'} onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (title.trim() !== '') keep.mutate(title.trim());
+        }}
+      >
+        <Field label="Name of the shelf" data-autofocus value={title} maxLength={100} onChange={(event) => setTitle(event.target.value)} />
+        <div className="flex justify-end gap-2 mt-4">
+          <button type="button" className="btn btn-quiet" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-primary" disabled={title.trim() === '' || keep.isPending}>
+            {shelf ? 'Rename' : 'Make it'}
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+const RIGHTS = [
+  ['see', 'look at what is on it'],
+  ['use', 'use it in sets and copies'],
+  ['edit', 'change it'],
+] as const;
+
+/** With whom a shelf is shared, and what they may do. */
+function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) {
+  const [username, setUsername] = useState('');
+  const [right, setRight] = useState<'see' | 'use' | 'edit'>('use');
+  const share = useWrite(
+    (change: { username: string; right: 'see' | 'use' | 'edit' | null }) => ask('PUT', `/api/shelves/${shelf.id}/shares`, change),
+    () => setUsername(''),
+  );
+  return (
+    <Dialog title={`Share “${shelf.title}”`} onClose={onClose}>
+      <p className="text-mute mb-2">With everything on it and on the shelves that stand on it.</p>
+      <ul>
+        {shelf.shares.map((one) => (
+          <li key={one.username} className="flex items-center gap-2 border-b border-rule py-1">
+            <span className="grow">
+              {one.name} <span className="figures text-sm text-mute">{one.username}</span>
+            </span>
+            <select
+              aria-label={`What ${one.name} may do`}
+              className="select select-sm w-64"
+              value={one.right}
+              onChange={(event) => share.mutate({ username: one.username, right: event.target.value as 'see' })}
+            >
+              {RIGHTS.map(([value, words]) => (
+                <option key={value} value={value}>
+                  may {words}
+                </option>
+              ))}
+            </select>
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => share.mutate({ username: one.username, right: null })}>
+              No longer
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="flex flex-wrap items-end gap-2 mt-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (username.trim() !== '') share.mutate({ username, right });
+        }}
+      >
+        <Field className="grow" label="User name of a colleague" data-autofocus autoComplete="off" value={username} onChange={(event) => setUsername(event.target.value)} />
+        <select aria-label="What they may do" className="select w-64" value={right} onChange={(event) => setRight(event.target.value as 'see')}>
+          {RIGHTS.map(([value, words]) => (
+            <option key={value} value={value}>
+              may {words}
+            </option>
+          ))}
+        </select>
+        <button type="submit" className="btn btn-primary" disabled={username.trim() === '' || share.isPending}>
+          Share
+        </button>
+      </form>
+      <div className="flex justify-end mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Done
+        </button>
+      </div>
+    </Dialog>
+  );
+}

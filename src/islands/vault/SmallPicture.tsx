@@ -1,0 +1,27 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Question } from '../../core';
+import { MediaFrom, Sketch } from '../../scene';
+import { ask } from '../../ui';
+import { benchMedia } from '../bench/media/source';
+
+const WIDTH = 84;
+const HEIGHT = 52;
+
+/** A small picture of a question's scene as it is now: drawn, not kept, and fetched when it comes in sight. */
+export function SmallPicture({ id, changedAt }: { id: string; changedAt: string }) {
+  const found = useQuery({
+    queryKey: ['picture', id, changedAt],
+    queryFn: () => ask<{ question: Question }>('GET', `/api/questions/${id}`),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const question = found.data?.question;
+  return (
+    <span className="grid place-items-center overflow-hidden bg-paper border border-rule" style={{ width: WIDTH + 4, height: HEIGHT }} aria-hidden>
+      {question && (
+        <MediaFrom source={benchMedia(question.media)}>
+          <Sketch question={question} width={Math.min(WIDTH, Math.round((HEIGHT * question.scene.width) / question.scene.height))} />
+        </MediaFrom>
+      )}
+    </span>
+  );
+}

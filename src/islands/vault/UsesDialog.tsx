@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query';
+import { Dialog } from '../../ui';
+import { ask } from '../../ui/api';
+
+interface Uses {
+  sets: { id: string; title: string; by: string; mine: boolean }[];
+  releases: { id: string; title: string; course: string; by: string; mine: boolean }[];
+}
+
+/** Who uses a question where. */
+export function UsesDialog({ id, title, onClose }: { id: string; title: string; onClose: () => void }) {
+  const uses = useQuery({ queryKey: ['uses', id], queryFn: () => ask<Uses>('GET', `/api/questions/${id}/uses`), staleTime: 0 });
+  const { sets = [], releases = [] } = uses.data ?? {};
+  return (
+    <Dialog title={`Where “${title}” is used`} onClose={onClose}>
+      {uses.isPending && <p className="text-mute">Looking…</p>}
+      {uses.error && <p className="border-l-4 border-brick bg-brick-wash px-3 py-2">{uses.error.message}</p>}
+      {uses.data && sets.length + releases.length === 0 && <p>In no set, and never published.</p>}
+      {sets.length > 0 && (
+        <>
+          <h3 className="font-semibold">Sets</h3>
+          <ul className="mb-3">
+            {sets.map((one) => (
+              <li key={one.id} className="border-b border-rule py-1">
+                {one.mine ? (
+                  <a className="link-brass" href={`/sets/${one.id}`}>
+                    {one.title}
+                  </a>
+                ) : (
+                  <>
+                    {one.title} <span className="text-mute">{one.by}</span>
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {releases.length > 0 && (
+        <>
+          <h3 className="font-semibold">Releases</h3>
+          <ul>
+            {releases.map((one) => (
+              <li key={one.id} className="border-b border-rule py-1">
+                {one.mine ? (
+                  <a className="link-brass" href={`/releases/${one.id}/results`}>
+                    {one.title}
+                  </a>
+                ) : (
+                  one.title
+                )}{' '}
+                <span className="text-mute">
+                  {one.course}
+                  {one.mine ? '' : `, ${one.by}`}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="flex justify-end mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Close
+        </button>
+      </div>
+    </Dialog>
+  );
+}

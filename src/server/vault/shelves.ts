@@ -1,0 +1,156 @@
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { As, Teacher } from '../context';
+import { user } from '../database/accountTables';
+import { question, RIGHTS, type Right, shelf, shelfShare } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+
+/** What one may do with a question or a shelf: it is one's own, or it is shared with so much of a right. */
+export type Access = 'own' | Right;
+
+export interface ShelfRow {
+  id: string;
+  title: string;
+  /** Null: at the top, or the shelf it stands on is not shared. */
+  parentId: string | null;
+  access: Access;
+  owner: string;
+  questions: number;
+  /** With whom its owner shares it. */
+  shares: { username: string; name: string; right: Right }[];
+}
+
+/** Could somebody with this access do what the right allows? */
+export const allows = (access: Access, right: Right): boolean => access === 'own' || RIGHTS.indexOf(access) >= RIGHTS.indexOf(right);
+
+interface Seen {
+  readonly id: string;
+  readonly title: string;
+  readonly parentId: string | null;
+  readonly ownerId: string;
+  readonly access: Access;
+}
+
+/** Every shelf the teacher may see: their own, those shared with them, and what stands on those, with the larger of two rights. */
+export async function shelvesSeen({ db, person }: As<Teacher>): Promise<Map<string, Seen>> {
+  const shares = await db.select().from(shelfShare).where(eq(shelfShare.personId, person.id));
+  const shared =
+    shares.length === 0
+      ? []
+      : await db
+          .select({ ownerId: shelf.ownerId })
+          .from(shelf)
+          .where(
+            inArray(
+              shelf.id,
+              shares.map(({ shelfId }) => shelfId),
+            ),
+          );
+  const all = await db
+    .select()
+    .from(shelf)
+    .where(inArray(shelf.ownerId, [...new Set([person.id, ...shared.map(({ ownerId }) => ownerId)])]));
+  const byId = new Map(all.map((row) => [row.id, row]));
+  const rightOf = new Map(shares.map(({ shelfId, right }) => [shelfId, right]));
+  const seen = new Map<string, Seen>();
+  for (const { id, title, parentId, ownerId } of all) {
+    if (ownerId === person.id) {
+      seen.set(id, { id, title, parentId, ownerId, access: 'own' });
+      continue;
+    }
+    let best: Right | null = null;
+    for (let at: string | null = id; at !== null; at = byId.get(at)?.parentId ?? null) {
+      const right = rightOf.get(at);
+      if (right && (best === null || RIGHTS.indexOf(right) > RIGHTS.indexOf(best))) best = right;
+    }
+    if (best) seen.set(id, { id, title, parentId, ownerId, access: best });
+  }
+  return seen;
+}
+
+/** The shelves of the Vault, each with how many questions stand on it. */
+export async function listShelves(as: As<Teacher>): Promise<ShelfRow[]> {
+  const seen = await shelvesSeen(as);
+  if (seen.size === 0) return [];
+  const ids = [...seen.keys()];
+  const counts = await as.db
+    .select({ shelfId: question.shelfId, n: sql<number>`count(*)` })
+    .from(question)
+    .where(and(inArray(question.shelfId, ids), isNull(question.deletedAt)))
+    .groupBy(question.shelfId);
+  const shares = await as.db
+    .select({ shelfId: shelfShare.shelfId, right: shelfShare.right, username: user.username, name: user.name })
+    .from(shelfShare)
+    .innerJoin(user, eq(user.id, shelfShare.personId))
+    .where(inArray(shelfShare.shelfId, ids));
+  const owners = new Map(
+    (
+      await as.db
+        .select({ id: user.id, name: user.name })
+        .from(user)
+        .where(inArray(user.id, [...new Set([...seen.values()].map(({ ownerId }) => ownerId))]))
+    ).map(({ id, name }) => [id, name]),
+  );
+  const countOf = new Map(counts.map(({ shelfId, n }) => [shelfId, n]));
+  return [...seen.values()]
+    .map(({ id, title, parentId, ownerId, access }) => ({
+      id,
+      title,
+      parentId: parentId !== null && seen.has(parentId) ? parentId : null,
+      access,
+      owner: owners.get(ownerId) ?? '',
+      questions: countOf.get(id) ?? 0,
+      shares: access === 'own' ? shares.flatMap((share) => (share.shelfId === id ? [{ username: share.username ?? '', name: share.name, right: share.right }] : [])) : [],
+    }))
+    .sort((a, b) => a.title.localeCompare(b.title));
+}
+
+const ownShelf = ({ db, person }: As<Teacher>, id: string) => db.query.shelf.findFirst({ where: and(eq(shelf.id, id), eq(shelf.ownerId, person.id)) });
+
+/** A new shelf. `id` is the client's, so that making it twice makes it once. */
+export async function makeShelf(as: As<Teacher>, { id, title, parentId }: { id: string; title: string; parentId: string | null }): Promise<Result<{ id: string }>> {
+  if (parentId !== null && !(await ownShelf(as, parentId))) return fail('notFound');
+  await as.db.insert(shelf).values({ id, title, parentId, ownerId: as.person.id, createdAt: as.now() }).onConflictDoNothing();
+  return (await ownShelf(as, id)) ? ok({ id }) : fail('notFound');
+}
+
+/** Names a shelf, or puts it onto another; never onto itself or one that stands on it. */
+export async function changeShelf(as: As<Teacher>, id: string, change: { title?: string | undefined; parentId?: string | null | undefined }): Promise<Result<null>> {
+  if (!(await ownShelf(as, id))) return fail('notFound');
+  if (change.parentId) {
+    const all = new Map((await as.db.select().from(shelf).where(eq(shelf.ownerId, as.person.id))).map((row) => [row.id, row]));
+    if (!all.has(change.parentId)) return fail('notFound');
+    for (let at: string | null = change.parentId; at !== null; at = all.get(at)?.parentId ?? null)
+      if (at === id) return fail('invalid', { problems: [{ path: 'parentId', message: 'A shelf cannot stand on itself.' }] });
+  }
+  await as.db
+    .update(shelf)
+    .set({ ...(change.title === undefined ? {} : { title: change.title }), ...(change.parentId === undefined ? {} : { parentId: change.parentId }) })
+    .where(eq(shelf.id, id));
+  return ok(null);
+}
+
+/** Takes a shelf away. What stood on it stands where the shelf stood: the ids say what, so that it can be put back. */
+export async function removeShelf(as: As<Teacher>, id: string): Promise<Result<{ questions: string[]; shelves: string[] }>> {
+  const found = await ownShelf(as, id);
+  if (!found) return ok({ questions: [], shelves: [] });
+  return as.db.transaction(async (tx) => {
+    const questions = (await tx.update(question).set({ shelfId: found.parentId }).where(eq(question.shelfId, id)).returning({ id: question.id })).map((row) => row.id);
+    const shelves = (await tx.update(shelf).set({ parentId: found.parentId }).where(eq(shelf.parentId, id)).returning({ id: shelf.id })).map((row) => row.id);
+    await tx.delete(shelf).where(eq(shelf.id, id));
+    return ok({ questions, shelves });
+  });
+}
+
+/** Shares a shelf with a colleague by their user name, with so much of a right, or (null) no longer. */
+export async function shareShelf(as: As<Teacher>, id: string, { username, right }: { username: string; right: Right | null }): Promise<Result<null>> {
+  if (!(await ownShelf(as, id))) return fail('notFound');
+  const colleague = await as.db.query.user.findFirst({ where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')) });
+  if (!colleague || colleague.id === as.person.id) return fail('invalid', { problems: [{ path: 'username', message: `No colleague has the user name "${username.trim()}".` }] });
+  if (right === null) await as.db.delete(shelfShare).where(and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)));
+  else
+    await as.db
+      .insert(shelfShare)
+      .values({ shelfId: id, personId: colleague.id, right })
+      .onConflictDoUpdate({ target: [shelfShare.shelfId, shelfShare.personId], set: { right } });
+  return ok(null);
+}

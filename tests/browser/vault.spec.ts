@@ -1,0 +1,129 @@
+import { pasted, sought, station } from './making';
+import { press, signedIn } from './player';
+import { accessible, call, expect, open, test } from './support';
+
+test('the Vault: shelves in shelves, tags, search in titles and words, and the bin', async ({ browser }) => {
+  test.slow();
+  const teacher = await signedIn(browser, 'odile');
+  const page = await teacher.newPage();
+  const name = `Seeds of ${Date.now() % 1e6}`;
+  await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nQuillwort\tMoist', name);
+  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await open(page, '/vault');
+  const shelves = page.getByRole('navigation', { name: 'Shelves' });
+  const shelf = (title: string) => shelves.getByRole('button', { name: new RegExp(`^${title}`) });
+  await press(page, 'New shelf');
+  await page.getByLabel('Name of the shelf').fill(`Shelf ${name}`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Nothing stands on this shelf yet.')).toBeVisible();
+  await press(page, 'New shelf');
+  await expect(page.getByRole('dialog', { name: `New shelf on “Shelf ${name}”` })).toBeVisible();
+  await page.getByLabel('Name of the shelf').fill(`Inner ${name}`);
+  await page.keyboard.press('Enter');
+  await expect(shelf(`Inner ${name}`)).toHaveAttribute('aria-current', 'true');
+  await accessible(page);
+
+  // By a word of an item, put onto a shelf, with a tag.
+  await shelf('All questions').click();
+  await page.getByLabel('Find in titles and words').fill('quillw');
+  await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
+  await page.getByLabel(`Choose ${name}`, { exact: true }).check();
+  await page.getByLabel('Put onto a shelf').selectOption({ label: `Inner ${name}` });
+  await expect(shelf(`Inner ${name}`)).toContainText('1');
+  await page.getByLabel(`Choose ${name}`, { exact: true }).check();
+  await page.getByLabel('Tag', { exact: true }).fill(`week ${name}`);
+  await page.getByLabel('Tag', { exact: true }).press('Enter');
+  await expect(page.getByRole('button', { name: `week ${name}`, exact: true })).toBeVisible();
+  await accessible(page);
+  await shelf(`Inner ${name}`).click();
+  await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
+  await expect(page).toHaveURL(/\/vault\?shelf=/);
+  await page.reload();
+  await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+
+  // Taken away with undo: what stood on it is where it was.
+  await press(page, 'Take away');
+  await expect(shelf(`Shelf ${name}`)).toContainText('1');
+  await press(page, 'Undo');
+  await expect(shelf(`Inner ${name}`)).toContainText('1');
+  await shelf(`Inner ${name}`).click();
+
+  await press(page, `Delete ${name}`);
+  await expect(page.getByText('Nothing stands on this shelf yet.')).toBeVisible();
+  await shelf('Bin').click();
+  await press(page, `Bring ${name} back`);
+  await expect(page.getByRole('button', { name: `Bring ${name} back` })).toHaveCount(0);
+  await shelf(`Inner ${name}`).click();
+  await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
+  await press(page, `Delete ${name}`);
+  await shelf('Bin').click();
+  await accessible(page);
+  await press(page, 'Empty the bin…');
+  await press(page, 'Empty it');
+  await expect(page.getByText('The bin is empty.')).toBeVisible();
+});
+
+test('a shelf is shared to look at, to use and to change; whoever has a question sees where it is used', async ({ browser }) => {
+  test.slow();
+  const owner = await signedIn(browser, 'odile');
+  const page = await owner.newPage();
+  const name = `Shared ${Date.now() % 1e6}`;
+  await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nElder\tMoist', name);
+  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await open(page, '/vault');
+  await press(page, 'New shelf');
+  await page.getByLabel('Name of the shelf').fill(name);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Nothing stands on this shelf yet.')).toBeVisible();
+  await press(page, 'All questions');
+  await sought(page, name);
+  await page.getByLabel(`Choose ${name}`, { exact: true }).check();
+  await page.getByLabel('Put onto a shelf').selectOption({ label: name });
+  const shelf = page.getByRole('navigation', { name: 'Shelves' }).getByRole('button', { name: new RegExp(`^${name}`) });
+  await expect(shelf).toContainText('1');
+  await shelf.click();
+  await press(page, 'Share…');
+  await page.getByLabel('User name of a colleague').fill('nobody.here');
+  await press(page, 'Share');
+  await expect(page.getByText('No colleague has the user name "nobody.here".')).toBeVisible();
+  await page.getByLabel('User name of a colleague').fill('tamsin');
+  await page.getByLabel('What they may do', { exact: true }).selectOption('see');
+  await press(page, 'Share');
+  await expect(page.getByLabel(/^What Tamsin .* may do$/)).toHaveValue('see');
+  await accessible(page);
+
+  const colleague = await signedIn(browser, 'tamsin');
+  const other = await colleague.newPage();
+  await open(other, '/vault');
+  await expect(other.getByRole('heading', { name: 'Shared with you' })).toBeVisible();
+  await sought(other, name);
+  await expect(other.getByRole('button', { name: `Copy ${name}`, exact: true })).toHaveCount(0);
+  await other.getByRole('link', { name, exact: true }).click();
+  await other.waitForURL(/\/bench\//);
+  await expect(other.getByText('shared with you: to look at, not to change')).toBeVisible();
+  await expect(other.getByRole('button', { name: 'Publish…' })).toHaveCount(0);
+  await station(other, 'Lay out');
+  await other.getByLabel('Add items').fill('Fern');
+  await press(other, 'Add them');
+  await expect(other.getByText('3 items · 2 zones')).toBeVisible();
+
+  await page.getByLabel(/^What Tamsin .* may do$/).selectOption('edit');
+  await expect(page.getByLabel(/^What Tamsin .* may do$/)).toHaveValue('edit');
+  await other.reload();
+  await expect(other.getByText('3 items · 2 zones')).toBeVisible();
+  await station(other, 'Lay out');
+  await other.getByLabel('Add items').fill('Fern');
+  await press(other, 'Add them');
+  await expect(other.getByText('4 items · 2 zones')).toBeVisible();
+  await expect(other.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+
+  const id = other.url().split('/').at(-1) ?? '';
+  const set = crypto.randomUUID();
+  expect((await call(colleague, 'POST', '/api/sets', { id: set, title: `Tamsin’s ${name}` })).status).toBe(200);
+  expect((await call(colleague, 'PUT', `/api/sets/${set}`, { title: `Tamsin’s ${name}`, goBack: true, questions: [id] })).status).toBe(200);
+  await press(page, 'Done');
+  await press(page, `Where ${name} is used`);
+  await expect(page.getByRole('dialog')).toContainText(`Tamsin’s ${name}`);
+  await accessible(page);
+});

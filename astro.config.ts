@@ -31,7 +31,14 @@ export default defineConfig({
     build: {
       target: 'es2022',
       minify: 'terser',
-      rollupOptions: { output: { experimentalMinChunkSize: 6000 } },
+      rollupOptions: {
+        output: {
+          experimentalMinChunkSize: 6000,
+          // Else what every island needs is merged with what only some do, and the learner's page loads both.
+          manualChunks: (id) =>
+            /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production))/.test(id) ? 'react' : /src\/ui\/(?:api|Dialog)/.test(id) ? 'ui' : undefined,
+        },
+      },
       terserOptions: { ecma: 2020, module: true, compress: { passes: 3 }, format: { comments: false } },
     },
   },

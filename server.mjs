@@ -17,7 +17,7 @@ if (!existsSync(join(root, 'dist/server/entry.mjs'))) {
 const HOST = process.env.HOST ?? '127.0.0.1';
 const PORT = Number(process.env.PORT ?? 4321);
 const MOST_BYTES = Number(process.env.MAX_BODY_BYTES ?? 10 * 1024 * 1024);
-/** A film; how large a picture or a sound may be is said where it is taken. */
+/** A film, or a package of questions; how large a picture or a sound may be is said where it is taken. */
 const MOST_MEDIUM_BYTES = Number(process.env.MAX_MEDIUM_BYTES ?? 62 * 1024 * 1024);
 const trustProxy = process.env.TRUST_PROXY === '1';
 const FORWARDED = ['x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-client-ip'];
@@ -53,7 +53,7 @@ const server = http.createServer((request, response) => {
   const length = request.headers['content-length'];
   if (length === undefined && request.headers['transfer-encoding'] !== undefined)
     return refuse(request, response, 411, 'lengthNeeded', 'The size of that request is not known', 'Send it with a Content-Length.');
-  const most = request.url.startsWith('/api/media?') ? MOST_MEDIUM_BYTES : MOST_BYTES;
+  const most = /^\/api\/(?:media|packages)\?/.test(request.url) ? MOST_MEDIUM_BYTES : MOST_BYTES;
   if (Number(length ?? 0) > most) return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
   files(request, response, () => handler(request, response));
 });

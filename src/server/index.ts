@@ -28,6 +28,7 @@ export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/t
 export type { SittingView } from './sittings/view';
 export { listTags, listVault, PAGE, type Sought, soughtIn, type Uses, usesOf, type VaultPage, type VaultRow } from './vault/listing';
 export { keepList, type ListRow, listLists, makeList, removeList } from './vault/lists';
+export { exportPackage, type Imported, importPackage } from './vault/packages';
 export { changeMany, copyQuestion, editQuestion, emptyBin, type Kept, keepAsCopy, makeQuestion, openQuestion, setDeleted, setStartingPoint } from './vault/questions';
 export { keepSet, listSets, makeSet, openSet, type SetRow, type SetView } from './vault/sets';
 export { type Access, changeShelf, listShelves, makeShelf, removeShelf, type ShelfRow, shareShelf } from './vault/shelves';

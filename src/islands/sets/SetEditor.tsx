@@ -64,6 +64,9 @@ export function SetEditor({ set: given }: { set: SetContent }) {
           {state === 'keeping' ? 'keeping…' : state}
         </p>
         <span className="grow" />
+        <a className="btn btn-quiet" href={`/api/packages?set=${set.id}`} download>
+          Export
+        </a>
         <button type="button" className="btn btn-primary" disabled={set.questions.length === 0} onClick={() => setPublishing(true)}>
           Publish…
         </button>

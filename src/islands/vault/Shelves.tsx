@@ -1,4 +1,4 @@
-import { Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
+import { Download, Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { Dialog, Field } from '../../ui';
@@ -67,6 +67,9 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('share')}>
               <Share2 size={14} aria-hidden /> Share…
             </button>
+            <a className="btn btn-quiet btn-sm" href={`/api/packages?shelf=${here.id}`} download>
+              <Download size={14} aria-hidden /> Export
+            </a>
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(here)}>
               <Trash2 size={14} aria-hidden /> Take away
             </button>

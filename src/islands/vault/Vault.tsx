@@ -5,6 +5,7 @@ import { Toaster, toast } from 'sonner';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
 import { Later } from '../bench/parts/Later';
+import { ImportDialog } from './ImportDialog';
 import { QuestionList } from './QuestionList';
 import { Shelves } from './Shelves';
 import {
@@ -25,6 +26,8 @@ import {
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
 const KINDS = ['sort', 'label', 'mark', 'gaps', 'order', 'count', 'build', 'pick', 'free'] as const;
+/** As many as an address may name. */
+const MOST_PACKED = 500;
 /** A search begins so long after the last key. */
 const TYPING_MS = 250;
 
@@ -51,6 +54,7 @@ function Inside({ asked, page, shelves: given }: Props) {
   const [sought, setSought] = useState(first.sought);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [starting, setStarting] = useState(false);
+  const [importing, setImporting] = useState(false);
   const shelves = useShelves(given).data;
   const seek = (change: Partial<Sought>) => {
     const next = { ...sought, ...change };
@@ -75,6 +79,9 @@ function Inside({ asked, page, shelves: given }: Props) {
       <div className="flex flex-wrap items-baseline gap-4 lg:col-span-2">
         <h1 className="text-3xl">Vault</h1>
         <span className="grow" />
+        <button type="button" className="btn btn-quiet self-center" onClick={() => setImporting(true)}>
+          Import…
+        </button>
         <button type="button" className="btn btn-edge self-center" onClick={() => setStarting(true)} disabled={begin.isPending}>
           Start from…
         </button>
@@ -119,6 +126,7 @@ function Inside({ asked, page, shelves: given }: Props) {
           }
         />
       </section>
+      {importing && <ImportDialog onClose={() => setImporting(false)} />}
       {starting && (
         <Later onGiveUp={() => setStarting(false)}>
           <Starting onBegin={(from) => begin.mutate(from)} onClose={() => setStarting(false)} />
@@ -233,6 +241,9 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
           Take off
         </button>
       </form>
+      <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MOST_PACKED).join(',')}`} download>
+        Export
+      </a>
       <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(undefined)}>
         Delete
       </button>

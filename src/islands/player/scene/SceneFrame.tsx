@@ -212,7 +212,12 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
         accessibility={{ announcements: SILENT, screenReaderInstructions: HOW }}
       >
         {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
-        <div className="playing" data-told={told !== null || undefined} onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}>
+        <div
+          className="playing"
+          data-told={told !== null || undefined}
+          data-families={model.zones.some(({ isSlot, family }) => isSlot && family !== null) || undefined}
+          onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}
+        >
           {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
           {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
           <div ref={frame} className="overflow-auto max-w-full" onClick={pressScene}>

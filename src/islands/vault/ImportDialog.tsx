@@ -1,0 +1,89 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type ChangeEvent, useState } from 'react';
+import { ApiFailure, Dialog } from '../../ui';
+import type { ApiResult } from '../../ui/api';
+
+interface Imported {
+  shelves: number;
+  questions: { id: string; title: string }[];
+  sets: { id: string; title: string }[];
+  media: number;
+  left: { file: string; message: string }[];
+}
+
+async function send({ file, id }: { file: File; id: string }): Promise<Imported> {
+  const response = await fetch(`/api/packages?id=${id}`, { method: 'POST', body: file, headers: { 'content-type': 'application/zip' } });
+  const result = (await response.json()) as ApiResult<Imported>;
+  if (result.ok) return result.value;
+  throw new ApiFailure(result.error);
+}
+
+const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
+
+/** Takes a package in, and says what came in and what did not. Nothing that is there is changed. */
+export function ImportDialog({ onClose }: { onClose: () => void }) {
+  const client = useQueryClient();
+  // The same file sent again (the line was down) comes in once.
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const [file, setFile] = useState<File | null>(null);
+  const sending = useMutation({ mutationFn: send, onSuccess: () => client.invalidateQueries() });
+  const done = sending.data;
+  const choose = ({ target }: ChangeEvent<HTMLInputElement>) => {
+    setFile(target.files?.[0] ?? null);
+    setId(crypto.randomUUID());
+    sending.reset();
+  };
+  const problem =
+    sending.error instanceof ApiFailure ? (sending.error.error.problems?.[0]?.message ?? sending.error.message) : sending.error && 'The file could not be sent. Try again.';
+  return (
+    <Dialog title="Import" onClose={onClose}>
+      <p>A package of questions, sets and shelves, as it was exported here or elsewhere. It comes in beside what is there: nothing is overwritten.</p>
+      <label className="grid gap-1 mt-3">
+        <span className="font-semibold">File (.zip)</span>
+        <input type="file" accept=".zip,application/zip" className="file-input w-full" onChange={choose} />
+      </label>
+      {problem && (
+        <p role="alert" className="mt-2 border-l-4 border-brick bg-brick-wash px-3 py-2">
+          {problem}
+        </p>
+      )}
+      {done && (
+        <section aria-label="What came in" className="mt-3" role="status">
+          <p className="font-semibold">
+            {[
+              count(done.questions.length, 'question'),
+              count(done.sets.length, 'set'),
+              done.shelves > 0 ? `${done.shelves} ${done.shelves === 1 ? 'shelf' : 'shelves'}` : '',
+              count(done.media, 'medium').replace('mediums', 'media'),
+            ]
+              .filter(Boolean)
+              .join(', ')}{' '}
+            came in.
+          </p>
+          {done.left.length > 0 && (
+            <>
+              <p className="mt-2">{count(done.left.length, 'file')} did not:</p>
+              <ul className="list-disc ps-6 max-h-48 overflow-auto">
+                {done.left.map(({ file: name, message }) => (
+                  <li key={`${name} ${message}`}>
+                    <span className="figures text-sm">{name}</span> {message}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+      )}
+      <div className="flex justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          {done ? 'Close' : 'Cancel'}
+        </button>
+        {!done && (
+          <button type="button" className="btn btn-primary" disabled={!file || sending.isPending} onClick={() => file && sending.mutate({ file, id })}>
+            {sending.isPending ? 'Taking it in…' : 'Import it'}
+          </button>
+        )}
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto';
+import { strToU8, unzipSync, zipSync } from 'fflate';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { pack, unpack } from '../src/formats/package';
+import type { As, Teacher } from '../src/server/context';
+import { takeMedium } from '../src/server/media/media';
+import { listVault } from '../src/server/vault/listing';
+import { exportPackage, importPackage } from '../src/server/vault/packages';
+import { changeMany, keepNew, openQuestion } from '../src/server/vault/questions';
+import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
+import { listShelves, makeShelf } from '../src/server/vault/shelves';
+import { must, seeds, teacher, testApp } from './support/app';
+
+let done: () => void;
+let odile: As<Teacher>;
+let fern: As<Teacher>;
+beforeEach(async () => {
+  const at = await testApp();
+  done = at.done;
+  odile = await teacher(at.app, 'odile');
+  fern = await teacher(at.app, 'fern');
+});
+afterEach(() => done());
+
+const SVG = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10" width="10" height="10"><rect width="10" height="10"/></svg>');
+
+/** A shelf with one on it, a question on each with a picture and a tag, and a set of both with a source. */
+async function vault(as: As<Teacher>) {
+  const { hash, weight } = must(await takeMedium(as, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: SVG, room: { width: 100, height: 100 } }));
+  const top = must(await makeShelf(as, { id: randomUUID(), title: 'Top', parentId: null })).id;
+  const inner = must(await makeShelf(as, { id: randomUUID(), title: 'Inner', parentId: top })).id;
+  const media = { ear: { hash, kind: 'picture', description: 'An ear', weight } } as never;
+  const ids = [randomUUID(), randomUUID()] as [string, string];
+  must(await keepNew(as, seeds({ id: ids[0], title: 'First', media }), top));
+  must(await keepNew(as, seeds({ id: ids[1], title: 'Second' }), inner));
+  must(await changeMany(as, { ids: [ids[0]], addTags: ['week 1'] }));
+  const set = randomUUID();
+  must(await makeSet(as, set, 'Both'));
+  const source = { id: randomUUID(), title: 'Beside', text: '', medium: { hash, kind: 'picture' as const, description: '' }, captions: '', questions: [ids[1]] };
+  must(await keepSet(as, set, { title: 'Both', goBack: false, questions: ids, sources: [source] }));
+  return { top, inner, ids, set, hash };
+}
+
+describe('a package', () => {
+  it('of a shelf comes in whole for a colleague: shelves, questions, tags and media, under ids of its own', async () => {
+    const was = await vault(odile);
+    const { bytes, name } = must(await exportPackage(odile, { shelf: was.top }));
+    expect(name).toBe('Top');
+    const id = randomUUID();
+    const report = must(await importPackage(fern, id, bytes));
+    expect(report).toMatchObject({ shelves: 2, questions: [{ title: 'First' }, { title: 'Second' }], sets: [], media: 1, left: [] });
+    const shelves = await listShelves(fern);
+    expect(shelves.map(({ title, questions, parentId }) => [title, questions, parentId === null])).toEqual([
+      ['Inner', 1, false],
+      ['Top', 1, true],
+    ]);
+    const rows = (await listVault(fern, { sort: 'title' })).rows;
+    expect(rows).toMatchObject([
+      { title: 'First', tags: ['week 1'], access: 'own' },
+      { title: 'Second', tags: [] },
+    ]);
+    for (const row of rows) expect(was.ids).not.toContain(row.id);
+    expect(must(await openQuestion(fern, rows[0]?.id ?? '')).question.media).toMatchObject({ ear: { hash: was.hash } });
+    // Sent again: once. Under another id: once more, beside what is there.
+    must(await importPackage(fern, id, bytes));
+    expect((await listVault(fern, {})).total).toBe(2);
+    must(await importPackage(fern, randomUUID(), bytes));
+    expect((await listVault(fern, {})).total).toBe(4);
+    expect((await listVault(odile, {})).total).toBe(2);
+  });
+
+  it('of a set brings its questions and sources', async () => {
+    const was = await vault(odile);
+    const report = must(await importPackage(fern, randomUUID(), must(await exportPackage(odile, { set: was.set })).bytes));
+    expect(report).toMatchObject({ questions: { length: 2 }, sets: [{ title: 'Both' }], left: [] });
+    expect(must(await openSet(fern, report.sets[0]?.id ?? ''))).toMatchObject({
+      goBack: false,
+      questions: [{ title: 'First' }, { title: 'Second' }],
+      sources: [{ title: 'Beside', medium: { hash: was.hash }, questions: [report.questions[1]?.id] }],
+    });
+  });
+
+  it('holds only what its maker may use', async () => {
+    const was = await vault(odile);
+    expect(await exportPackage(fern, { shelf: was.top })).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await exportPackage(fern, { set: was.set })).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await exportPackage(fern, { questions: was.ids })).toMatchObject({ ok: false, code: 'notFound' });
+  });
+});
+
+describe('what comes in from outside', () => {
+  const manifest = (questions: unknown[], more = {}) => strToU8(JSON.stringify({ format: 'vault-drop/package', version: 1, shelves: [], questions, sets: [], ...more }));
+  const zip = (files: Record<string, Uint8Array>) => zipSync(files);
+
+  it('is refused with a sentence where it is no package', async () => {
+    for (const [bytes, words] of [
+      [strToU8('not a zip'), /no zip/],
+      [zip({ 'other.json': strToU8('{}') }), /no package/],
+      [zip({ 'package.json': strToU8('{"format":"vault-drop/package","version":2}') }), /newer version/],
+    ] as const)
+      expect(await importPackage(fern, randomUUID(), bytes)).toMatchObject({ ok: false, code: 'notTaken', problems: [{ message: expect.stringMatching(words) }] });
+  });
+
+  it('leaves out what is faulty, says why, and takes the rest', async () => {
+    const good = strToU8(JSON.stringify(seeds({ title: 'Good' })));
+    const bad = strToU8(JSON.stringify({ ...seeds({ title: 'Bad' }), items: 'none' }));
+    const hash = 'c'.repeat(64);
+    const scripted = strToU8(JSON.stringify(seeds({ title: 'Scripted', media: { pic: { hash, kind: 'picture', description: 'x' } } as never })));
+    const bytes = zip({
+      'package.json': manifest(['questions/1.json', 'questions/2.json', 'questions/3.json', 'questions/4.json'].map((file) => ({ file, tags: [1, ' a '], shelfId: 'nowhere' }))),
+      'questions/1.json': good,
+      'questions/2.json': bad,
+      'questions/3.json': scripted,
+      [`media/${hash}.svg`]: strToU8('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>'),
+      '../../escaped.json': strToU8('{}'),
+    });
+    const report = must(await importPackage(fern, randomUUID(), bytes));
+    expect(report.questions).toMatchObject([{ title: 'Good' }]);
+    expect(report.left.map(({ file }) => file)).toEqual(['questions/4.json', expect.stringMatching(/^media\//), 'questions/2.json', 'questions/3.json']);
+    expect(report.left.map(({ message }) => message).join(' ')).toMatch(/missing, or not JSON.*hides script.*items.*did not come in/s);
+    expect((await listVault(fern, {})).rows).toMatchObject([{ title: 'Good', tags: ['a'], shelfId: null }]);
+  });
+
+  it('is unpacked no further than there may be: a file that says it is small is not let grow', () => {
+    const bomb = zip({ 'package.json': manifest([]), 'questions/1.json': new Uint8Array(6_000_000) });
+    const read = unpack(bomb);
+    expect(read.ok && read.value.questions).toEqual([]);
+    // The sizes in the directory are what is believed, and no more than that is written.
+    const lying = zip({ 'package.json': new Uint8Array(400_000) });
+    const at = lying.length - 22 - 46 - 'package.json'.length;
+    new DataView(lying.buffer, lying.byteOffset).setUint32(at + 24, 100, true);
+    expect(unpack(lying)).toMatchObject({ ok: false });
+  });
+
+  it('that we packed is read back as it was', () => {
+    const media = new Map([['a'.repeat(64), { bytes: new Uint8Array([1, 2, 3]), ending: 'png' }]]);
+    const made = {
+      shelves: [{ id: 's', title: 'Top', parentId: null }],
+      questions: [{ document: { a: 1 }, shelfId: 's', tags: ['t'] }],
+      sets: [{ id: 'x', content: { title: 'S' } }],
+      media,
+    };
+    const bytes = pack(made);
+    expect(Object.keys(unzipSync(bytes)).sort()).toEqual([`media/${'a'.repeat(64)}.png`, 'package.json', 'questions/1.json', 'sets/1.json']);
+    expect(unpack(bytes)).toEqual({ ok: true, value: made, problems: [] });
+  });
+});

@@ -273,6 +273,7 @@ export function demoQuestions(kept: Kept): Question[] {
       marks: { max: 4, rule: 'perPlacement', wrongCosts: 1 },
     }),
     make(14, 'Sachets on the rack', 'Each shelf takes only what is sealed that way. Put every sachet on its shelf.', {
+      kind: 'free',
       fixtures: [picture('rack', 60, 20, 540, 330)],
       zones: [
         zone('Foil shelf', rect(100, 46, 460, 80), { family: 'foil', settle: { rule: 'row', gap: 14 }, label: 'Foil' }),

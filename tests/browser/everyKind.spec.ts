@@ -14,6 +14,15 @@ interface Kind {
 }
 
 const KINDS: Readonly<Record<string, Kind>> = {
+  Sort: {
+    make: (page) => pasted(page, 'Sort', 'Barley\tDry room\nPoppy\tDry room\nAcorn\tMoist sand', 'Two rooms'),
+    wrong: [['Acorn', 'Dry room']],
+    right: [
+      ['Acorn', 'Moist sand'],
+      ['Barley', 'Dry room'],
+      ['Poppy', 'Dry room'],
+    ],
+  },
   Label: {
     make: (page) => pasted(page, 'Label', 'First root\tRadicle\nHalf of the seed\tCotyledon', 'Names of parts'),
     wrong: [['Radicle', 'Half of the seed']],

@@ -64,6 +64,38 @@ test('the Vault: shelves in shelves, tags, search in titles and words, and the b
   await expect(page.getByText('The bin is empty.')).toBeVisible();
 });
 
+test('questions go out as a file and come in beside what is there; what cannot be taken is said', async ({ browser }) => {
+  const owner = await signedIn(browser, 'odile');
+  const page = await owner.newPage();
+  await open(page, '/vault');
+  await page
+    .getByRole('navigation', { name: 'Shelves' })
+    .getByRole('button', { name: /^Germination/ })
+    .click();
+  const going = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export' }).click();
+  const file = await (await going).path();
+  const colleague = await signedIn(browser, 'tamsin');
+  const other = await colleague.newPage();
+  await open(other, '/vault');
+  await press(other, 'Import…');
+  await other.getByLabel('File (.zip)').setInputFiles('demo/media/rack.svg');
+  await press(other, 'Import it');
+  await expect(other.getByText('This file cannot be read: it is no zip, or it is broken.')).toBeVisible();
+  await other.getByLabel('File (.zip)').setInputFiles(file);
+  await press(other, 'Import it');
+  await expect(other.getByText(/^\d+ questions?, 0 sets, 1 shelf, \d+ (medium|media) came in\.$/)).toBeVisible();
+  await accessible(other);
+  await press(other, 'Close');
+  await other
+    .getByRole('navigation', { name: 'Shelves' })
+    .getByRole('button', { name: /^Germination/ })
+    .first()
+    .click();
+  await sought(other, 'Find the roots');
+  await expect(other.getByRole('button', { name: 'Delete Find the roots', exact: true })).toBeVisible();
+});
+
 test('a shelf is shared to look at, to use and to change; whoever has a question sees where it is used', async ({ browser }) => {
   test.slow();
   const owner = await signedIn(browser, 'odile');

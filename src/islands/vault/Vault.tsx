@@ -278,7 +278,7 @@ function EmptyBin() {
             <button type="button" className="btn btn-quiet" data-autofocus onClick={() => setAsking(false)}>
               Leave them there
             </button>
-            <button type="button" className="btn btn-primary" disabled={empty.isPending} onClick={() => empty.mutate(undefined, { onError: sayFailure })}>
+            <button type="button" className="btn btn-primary" disabled={empty.isPending} onClick={() => empty.mutate(undefined)}>
               Empty it
             </button>
           </div>

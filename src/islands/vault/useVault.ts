@@ -76,7 +76,7 @@ export function usePages(sought: Sought, numbers: readonly number[], first: { so
 export const useShelves = (initialData: Shelf[]) => useQuery({ queryKey: ['shelves'], queryFn: () => ask<Shelf[]>('GET', '/api/shelves'), initialData });
 export const useTags = () => useQuery({ queryKey: ['tags'], queryFn: () => ask<{ tag: string; questions: number }[]>('GET', '/api/tags') });
 
-export const sayFailure = (error: Error) => {
+const sayFailure = (error: Error) => {
   if (error instanceof ApiFailure) toast.error(error.error.message, { description: error.error.problems?.[0]?.message ?? error.error.wayOn });
   else toast.error('Something went wrong', { description: 'Nothing was changed. Try again.' });
 };

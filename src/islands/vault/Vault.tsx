@@ -8,21 +8,7 @@ import { Later } from '../bench/parts/Later';
 import { ImportDialog } from './ImportDialog';
 import { QuestionList } from './QuestionList';
 import { Shelves } from './Shelves';
-import {
-  changeMany,
-  EVERYTHING,
-  type ManyChange,
-  type Page,
-  type Shelf,
-  type Sought,
-  sayFailure,
-  searchOf,
-  soughtFrom,
-  useShelves,
-  useTags,
-  useWrite,
-  vaultClient,
-} from './useVault';
+import { changeMany, EVERYTHING, type ManyChange, type Page, type Shelf, type Sought, searchOf, soughtFrom, useShelves, useTags, useWrite, vaultClient } from './useVault';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
 const KINDS = ['sort', 'label', 'mark', 'gaps', 'order', 'count', 'build', 'pick', 'free'] as const;

@@ -351,6 +351,7 @@ test('a question is begun from a finished example, and from a starting point of 
   await page.waitForURL(/\/bench\//);
   await expect(page.getByLabel('Title of the question')).toHaveValue('What may be dried? (copy)');
   await open(page, '/vault');
+  await sought(page, 'What may be dried?');
   await mine.click();
   await expect(mine).toHaveAttribute('aria-pressed', 'false');
 });

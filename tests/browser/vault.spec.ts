@@ -86,7 +86,7 @@ test('questions go out as a file and come in beside what is there; what cannot b
   await press(other, 'Import it');
   await expect(other.getByText(/^\d+ questions?, 0 sets, 1 shelf, \d+ (medium|media) came in\.$/)).toBeVisible();
   await accessible(other);
-  await press(other, 'Close');
+  await press(other, 'Done');
   await other
     .getByRole('navigation', { name: 'Shelves' })
     .getByRole('button', { name: /^Germination/ })

@@ -76,7 +76,7 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
       )}
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
-          {done ? 'Close' : 'Cancel'}
+          {done ? 'Done' : 'Cancel'}
         </button>
         {!done && (
           <button type="button" className="btn btn-primary" disabled={!file || sending.isPending} onClick={() => file && sending.mutate({ file, id })}>

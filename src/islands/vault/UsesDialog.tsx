@@ -60,7 +60,7 @@ export function UsesDialog({ id, title, onClose }: { id: string; title: string; 
       )}
       <div className="flex justify-end mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Close
+          Done
         </button>
       </div>
     </Dialog>

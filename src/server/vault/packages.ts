@@ -91,7 +91,8 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
         ),
         isNull(question.deletedAt),
       ),
-    );
+    )
+    .orderBy(question.title, question.id);
   return ok({
     name: top.title,
     ids: rows.map(({ id }) => id),

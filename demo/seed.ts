@@ -188,7 +188,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
       await keepSet(odile, set, {
         title,
         goBack: true,
-        questions: questionsEnding(ends),
+        sections: [{ title: '', draw: null, questions: questionsEnding(ends).map((id) => ({ id, points: null })) }],
         sources: set === KINDS_SET ? SOURCES.map((one) => ({ ...one, questions: questionsEnding(one.questions) })) : [],
       }),
     );

@@ -37,7 +37,9 @@ async function vault(as: As<Teacher>) {
   const set = randomUUID();
   must(await makeSet(as, set, 'Both'));
   const source = { id: randomUUID(), title: 'Beside', text: '', medium: { hash, kind: 'picture' as const, description: '' }, captions: '', questions: [ids[1]] };
-  must(await keepSet(as, set, { title: 'Both', goBack: false, questions: ids, sources: [source] }));
+  must(
+    await keepSet(as, set, { title: 'Both', goBack: false, sections: [{ title: 'One', draw: null, questions: ids.map((one) => ({ id: one, points: 2 })) }], sources: [source] }),
+  );
   return { top, inner, ids, set, hash };
 }
 
@@ -75,7 +77,16 @@ describe('a package', () => {
     expect(report).toMatchObject({ questions: { length: 2 }, sets: [{ title: 'Both' }], left: [] });
     expect(must(await openSet(fern, report.sets[0]?.id ?? ''))).toMatchObject({
       goBack: false,
-      questions: [{ title: 'First' }, { title: 'Second' }],
+      sections: [
+        {
+          title: 'One',
+          draw: null,
+          questions: [
+            { title: 'First', points: 2 },
+            { title: 'Second', points: 2 },
+          ],
+        },
+      ],
       sources: [{ title: 'Beside', medium: { hash: was.hash }, questions: [report.questions[1]?.id] }],
     });
   });

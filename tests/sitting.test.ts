@@ -12,7 +12,7 @@ import { sittingMedium, sittingSource } from '../src/server/sittings/media';
 import { goTo, sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
-import { course, learner, must, seeds, teacher, testApp } from './support/app';
+import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
 let app: App;
@@ -40,11 +40,11 @@ async function question(changes: Record<string, unknown> = {}, time = {}): Promi
   must(await keepNew(odile, made));
   return give({ questionId: made.id, revision: 1 }, time);
 }
-async function setOf(questions: Question[], goBack: boolean, time = {}): Promise<string> {
+async function setOf(questions: Question[], goBack: boolean, time = {}, sections = inOrder(questions.map((one) => one.id))): Promise<string> {
   const id = randomUUID();
   for (const one of questions) must(await keepNew(odile, one));
   must(await makeSet(odile, id, 'Drying and storing'));
-  must(await keepSet(odile, id, { title: 'Drying and storing', goBack, questions: questions.map((one) => one.id) }));
+  must(await keepSet(odile, id, { title: 'Drying and storing', goBack, sections }));
   return give({ setId: id }, time);
 }
 /** The same person at another time. */
@@ -196,20 +196,50 @@ describe('a set', () => {
     expect(row).toMatchObject({ mark: 3, max: 6, tries: 2, state: 'ended' });
   });
 
+  it('draws some of a section for each sitting, the same ones each time it is opened, and counts in points', async () => {
+    const questions = Array.from({ length: 6 }, (_, i) => seeds({ title: `Question ${i}` }));
+    const entry = (i: number, points: number | null = null) => ({ id: questions[i]?.id ?? '', points });
+    const releaseId = await setOf(questions, true, {}, [
+      { title: 'First', draw: null, questions: [entry(0, 12)] },
+      { title: 'Drawn', draw: { count: 2, points: 1.5 }, questions: [1, 2, 3, 4, 5].map((i) => entry(i)) },
+    ]);
+    const drawn = new Set<string>();
+    for (let i = 0; i < 8; i++) {
+      const as = await someone();
+      const first = await sitter(as, releaseId);
+      expect(first.view).toMatchObject({ question: { title: 'Question 0' }, place: { at: 0, count: 3, section: 'First' } });
+      await first.take(first.put('barley', 'dry'));
+      const second = await sitter(as, releaseId, 1);
+      const third = await sitter(as, releaseId, 2);
+      expect(second.view.place.section).toBe('Drawn');
+      expect(second.view.question.title < third.view.question.title).toBe(true);
+      expect((await sitter(as, releaseId, 1)).view.question.title).toBe(second.view.question.title);
+      await third.take(third.put('acorn', 'moist'));
+      const summary = must(await finish(as, first.view.id));
+      expect(summary).toMatchObject({ total: { mark: 4.5, max: 15 }, questions: [{ points: 12, earned: 4 }, { earned: 0 }, { points: 1.5, earned: 0.5 }] });
+      expect(summary.questions.map(({ title }) => title)).toEqual(['Question 0', second.view.question.title, third.view.question.title]);
+      drawn.add(`${second.view.question.title}, ${third.view.question.title}`);
+      expect(must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id)).toMatchObject({ mark: 4.5, max: 15, state: 'ended' });
+      expect((await releasesFor(as))[0]).toMatchObject({ questions: 3, mark: 4.5, max: 15 });
+    }
+    // Ten draws there are; that eight sittings all have the same one has a chance of 1 in 10^7.
+    expect(drawn.size).toBeGreaterThan(1);
+  });
+
   it('holds only the teacher’s own questions, each once', async () => {
     const id = randomUUID();
     const [mine, theirs] = [seeds(), seeds()];
     must(await keepNew(odile, mine));
     must(await keepNew(other, theirs));
     must(await makeSet(odile, id, 'Mine'));
-    const content = (...questions: string[]) => ({ title: 'Mine', goBack: true, questions });
-    expect(await keepSet(odile, id, content(mine.id, theirs.id))).toMatchObject({ code: 'invalid', problems: [{ path: 'questions[1]' }] });
+    const content = (...questions: string[]) => ({ title: 'Mine', goBack: true, sections: inOrder(questions) });
+    expect(await keepSet(odile, id, content(mine.id, theirs.id))).toMatchObject({ code: 'invalid', problems: [{ path: 'sections[0].questions[1]' }] });
     expect(await keepSet(odile, id, content(mine.id, mine.id))).toMatchObject({ code: 'invalid' });
     expect(await keepSet(other, id, content(theirs.id))).toMatchObject({ code: 'notFound' });
     expect(await openSet(other, id)).toMatchObject({ code: 'notFound' });
     expect(await publish(odile, { id: randomUUID(), courseId, setId: id })).toMatchObject({ code: 'notReady', problems: [{ path: 'questions' }] });
     must(await keepSet(odile, id, content(mine.id)));
-    expect(must(await openSet(odile, id)).questions).toEqual([{ id: mine.id, title: mine.title, kind: 'sort' }]);
+    expect(must(await openSet(odile, id)).sections).toEqual([{ title: '', draw: null, questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null }] }]);
     expect(await publish(odile, { id: randomUUID(), courseId, setId: id, dueAt: new Date(0) })).toMatchObject({ code: 'notReady', problems: [{ path: 'dueAt' }] });
   });
 });
@@ -312,7 +342,7 @@ describe('a source', () => {
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'With a source'));
     const sources = [source([ids[1] as string], { captions: CAPTIONS })];
-    must(await keepSet(odile, setId, { title: 'With a source', goBack: true, questions: ids, sources }));
+    must(await keepSet(odile, setId, { title: 'With a source', goBack: true, sections: inOrder(ids), sources }));
     expect(must(await openSet(odile, setId)).sources).toEqual(sources);
     const releaseId = randomUUID();
     must(await publish(odile, { id: releaseId, courseId, setId }));
@@ -332,7 +362,7 @@ describe('a source', () => {
   it('with nothing in it, with a file of somebody else’s, or with captions that are none is refused with its place', async () => {
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'Faulty'));
-    const refused = async (more: Record<string, unknown>) => keepSet(odile, setId, { title: 'Faulty', goBack: true, questions: [], sources: [source([], more)] });
+    const refused = async (more: Record<string, unknown>) => keepSet(odile, setId, { title: 'Faulty', goBack: true, sections: [], sources: [source([], more)] });
     expect(await refused({ text: ' ' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0]' }] });
     expect(await refused({ medium: { hash: 'a'.repeat(64), kind: 'film', description: '' } })).toMatchObject({ ok: false, problems: [{ path: 'sources[0].medium' }] });
     expect(await refused({ captions: '1\n00:00 no header' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0].captions' }] });

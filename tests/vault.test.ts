@@ -9,7 +9,7 @@ import { changeMany, copyQuestion, editQuestion, emptyBin, keepNew, openQuestion
 import { keepSet, makeSet } from '../src/server/vault/sets';
 import { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from '../src/server/vault/shelves';
 import { asMatch, wordsOf } from '../src/server/vault/words';
-import { course, must, seeds, teacher, testApp } from './support/app';
+import { course, inOrder, must, seeds, teacher, testApp } from './support/app';
 
 let done: () => void;
 let odile: As<Teacher>;
@@ -72,7 +72,7 @@ describe('what is looked for', () => {
     expect(await titles(odile, { shelf: here })).toEqual(['Sound']);
     expect(await titles(odile, { shelf: 'none' })).toEqual(['Faulty', 'Order']);
     must(await makeSet(odile, here, 'A set'));
-    must(await keepSet(odile, here, { title: 'A set', goBack: true, questions: [faulty] }));
+    must(await keepSet(odile, here, { title: 'A set', goBack: true, sections: inOrder([faulty]) }));
     expect(await titles(odile, { use: 'used' })).toEqual(['Faulty']);
     expect(await titles(odile, { use: 'unused' })).toEqual(['Order', 'Sound']);
     for (let i = 0; i < PAGE; i++) await kept(odile, `Many ${i}`);
@@ -114,7 +114,7 @@ describe('shelves', () => {
     const edit = { id: randomUUID(), from: 1, edits: setQuestion(seeds({ title: 'For colleagues' }), 'title', 'Changed') as Edit[] };
     const set = randomUUID();
     must(await makeSet(fern, set, 'Fern’s'));
-    const uses = () => keepSet(fern, set, { title: 'Fern’s', goBack: true, questions: [id] });
+    const uses = () => keepSet(fern, set, { title: 'Fern’s', goBack: true, sections: inOrder([id]) });
 
     expect(await openQuestion(fern, id)).toMatchObject({ ok: false, code: 'notFound' });
     must(await shareShelf(odile, top, { username: 'FERN ', right: 'see' }));

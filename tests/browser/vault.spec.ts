@@ -153,7 +153,10 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
   const id = other.url().split('/').at(-1) ?? '';
   const set = crypto.randomUUID();
   expect((await call(colleague, 'POST', '/api/sets', { id: set, title: `Tamsin’s ${name}` })).status).toBe(200);
-  expect((await call(colleague, 'PUT', `/api/sets/${set}`, { title: `Tamsin’s ${name}`, goBack: true, questions: [id] })).status).toBe(200);
+  expect(
+    (await call(colleague, 'PUT', `/api/sets/${set}`, { title: `Tamsin’s ${name}`, goBack: true, sections: [{ title: '', draw: null, questions: [{ id, points: null }] }] }))
+      .status,
+  ).toBe(200);
   await press(page, 'Done');
   await press(page, `Where ${name} is used`);
   await expect(page.getByRole('dialog')).toContainText(`Tamsin’s ${name}`);

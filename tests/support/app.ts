@@ -8,6 +8,7 @@ import { type App, makeApp } from '../../src/server/app';
 import { readConfig } from '../../src/server/config';
 import type { As, Learner, Teacher } from '../../src/server/context';
 import { makeCourse } from '../../src/server/courses/courses';
+import type { SetSection } from '../../src/server/database/tables';
 import type { Result } from '../../src/server/errors';
 import { publish } from '../../src/server/releases/publish';
 import { keepNew } from '../../src/server/vault/questions';
@@ -42,5 +43,8 @@ export async function release(as: As<Teacher>, courseId: string, question: Quest
   must(await keepNew(as, question));
   return must(await publish(as, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).id;
 }
+
+/** The sections of a set in which each question is asked, one after another. */
+export const inOrder = (ids: readonly string[]): SetSection[] => [{ title: '', draw: null, questions: ids.map((id) => ({ id, points: null })) }];
 
 export { seeds } from './seeds';

@@ -11,6 +11,7 @@ export interface Place {
   reached: number;
   tried: number[];
   ended: number[];
+  section: string;
 }
 export interface SittingView extends QuestionView {
   id: string;
@@ -34,7 +35,7 @@ export interface Answer extends MovesView {
 export interface Summary {
   id: string;
   /** `fullMarks` null: the marks of that question are not shown. */
-  questions: { title: string; tries: number; fullMarks: boolean | null; max: number; reckoning: Reckoning | null }[];
+  questions: { title: string; tries: number; fullMarks: boolean | null; points: number; earned: number | null; reckoning: Reckoning | null }[];
   total: { mark: number; max: number } | null;
 }
 

@@ -1,5 +1,5 @@
 import { type AnySQLiteColumn, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Edit, FindingCounts, Kind, ModelPlacement, Move, Question } from '../../core';
+import type { Draw, Edit, FindingCounts, Kind, ModelPlacement, Move, Question, Section } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
@@ -157,14 +157,21 @@ export const courseLearner = sqliteTable(
 
 export type SetSource = SourceContent & { readonly id: string; readonly questions: readonly string[] };
 
-/** Questions in an order, by their ids. */
+/** A question of a set, with the points it counts there; null: as many as its marks. */
+export interface SetEntry {
+  readonly id: string;
+  readonly points: number | null;
+}
+export type SetSection = Section<SetEntry>;
+
+/** Questions in an order. */
 export const questionSet = sqliteTable(
   'question_set',
   {
     id: text('id').primaryKey(),
     ownerId: owner('owner_id'),
     title: text('title').notNull(),
-    questions: text('questions', { mode: 'json' }).$type<string[]>().notNull(),
+    sections: text('sections', { mode: 'json' }).$type<SetSection[]>().notNull().default([]),
     /** May learners go back to a question they have left? */
     goBack: integer('go_back', { mode: 'boolean' }).notNull(),
     /** Each beside the questions named by their ids. */
@@ -219,12 +226,23 @@ export interface SourceContent {
   readonly address?: string | undefined;
 }
 
+/** `count`: how many of the questions are its own. */
+export interface EditionSection {
+  readonly title: string;
+  readonly draw: Draw | null;
+  readonly count: number;
+}
+
 /** What an edition holds: the questions of its set, whole, as they were. */
 export interface EditionContent {
   readonly questions: readonly Question[];
   /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
+  /** By question, what it counts; left out in editions from before there were points: as many as its marks. */
+  readonly points?: readonly number[];
+  /** Parts of the questions, in their order; left out: one part with all of them. */
+  readonly sections?: readonly EditionSection[];
   /** Each beside the questions named by their places. */
   readonly sources?: readonly (SourceContent & { readonly questions: readonly number[] })[];
 }
@@ -257,7 +275,11 @@ export const sitting = sqliteTable(
     /** What is drawn for this sitting (names, the tray's order) is drawn from it. */
     seed: text('seed').notNull(),
     startedAt: moment('started_at').notNull(),
-    /** The furthest question the learner has come to, from 0. */
+    /** The edition it is of and judged by: that of every move to come (the database itself sees to it, see the migrations). */
+    edition: integer('edition').notNull().default(1),
+    /** What all of its questions count, in points. */
+    outOf: real('out_of').notNull().default(0),
+    /** How many questions the learner has come to beyond the first. */
     reached: integer('reached').notNull().default(0),
     /** When the learner said so, or time was up: from then on the database itself takes no move (see the migrations). */
     finishedAt: moment('finished_at'),
@@ -293,6 +315,8 @@ export const standing = sqliteTable(
     tries: integer('tries').notNull(),
     mark: real('mark').notNull(),
     max: real('max').notNull(),
+    /** What the mark is worth in the set. */
+    points: real('points').notNull().default(0),
     fullMarks: integer('full_marks', { mode: 'boolean' }).notNull(),
     ended: integer('ended', { mode: 'boolean' }).notNull(),
     checkedAt: moment('checked_at').notNull(),

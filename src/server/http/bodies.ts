@@ -89,10 +89,23 @@ const sha256 = () =>
     .matches(/^[0-9a-f]{64}$/, 'has to be a SHA-256')
     .required();
 
+const points = () => number().min(0, 'No less than 0 points').max(1000, 'At most 1000 points');
+
 export const setContent = object({
   title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
   goBack: boolean().required(),
-  questions: array(uuid()).max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`).required(),
+  sections: array(
+    object({
+      title: string().max(200, 'At most 200 characters').defined(),
+      draw: object({ count: number().integer().min(1, 'At least one').max(MOST_QUESTIONS).required(), points: points().required() })
+        .nullable()
+        .default(null),
+      questions: array(object({ id: uuid(), points: points().nullable().default(null) })).required(),
+    }),
+  )
+    .max(50, 'At most 50 sections')
+    .test('questions', `At most ${MOST_QUESTIONS} questions`, (sections) => (sections ?? []).reduce((sum, { questions }) => sum + (questions?.length ?? 0), 0) <= MOST_QUESTIONS)
+    .required(),
   sources: array(
     object({
       id: uuid(),

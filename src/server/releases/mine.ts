@@ -1,7 +1,7 @@
 import { and, desc, eq, sum } from 'drizzle-orm';
+import { withoutDust } from '../../core';
 import type { As, Learner } from '../context';
 import { course, courseLearner, release, sitting, standing } from '../database/tables';
-import { withoutDust } from '../sittings/finish';
 import { endOf } from '../sittings/standing';
 import { editionOf, newestEdition } from './editions';
 
@@ -31,7 +31,7 @@ export async function releasesFor({ db, person, now }: As<Learner>): Promise<Lea
       minutes: release.minutes,
       startedAt: sitting.startedAt,
       finishedAt: sitting.finishedAt,
-      mark: sum(standing.mark).mapWith(Number),
+      mark: sum(standing.points).mapWith(Number),
       ended: sum(standing.ended).mapWith(Number),
     })
     .from(courseLearner)
@@ -44,15 +44,15 @@ export async function releasesFor({ db, person, now }: As<Learner>): Promise<Lea
     .orderBy(desc(release.createdAt));
   const found: LearnerRelease[] = [];
   for (const { startedAt, finishedAt, mark, ended, ...row } of rows) {
-    const { models } = await editionOf(db, row.id, await newestEdition(db, row.id));
+    const { models, asks, outOf } = await editionOf(db, row.id, await newestEdition(db, row.id));
     const shown = models.every(({ question }) => question.show.mark);
     const over = (endOf({ startedAt: startedAt ?? now(), dueAt: row.dueAt, minutes: row.minutes })?.getTime() ?? Infinity) <= now().getTime();
-    const finished = finishedAt !== null || ended === models.length || (startedAt !== null && over);
+    const finished = finishedAt !== null || ended === asks || (startedAt !== null && over);
     found.push({
       ...row,
-      questions: models.length,
+      questions: asks,
       mark: shown && mark !== null ? withoutDust(mark) : null,
-      max: shown && mark !== null ? models.reduce((sum, { question }) => sum + question.marks.max, 0) : null,
+      max: shown && mark !== null ? outOf : null,
       state: finished ? 'finished' : startedAt !== null ? 'started' : over ? 'closed' : 'waiting',
     });
   }

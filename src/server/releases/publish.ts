@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
-import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
+import { type ModelPlacement, modelAnswerOf, type Problem, pointsOf, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
 import { ownsCourse } from '../courses/courses';
-import { type EditionContent, edition, release, releaseQuestion } from '../database/tables';
+import { type EditionContent, type EditionSection, edition, release, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { openWith } from '../vault/questions';
 import { openSet } from '../vault/sets';
@@ -22,6 +22,8 @@ interface Frozen {
   readonly title: string;
   readonly questions: readonly Question[];
   readonly goBack: boolean;
+  readonly points: readonly number[];
+  readonly sections: readonly EditionSection[];
   readonly sources: NonNullable<EditionContent['sources']>;
 }
 
@@ -33,7 +35,7 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
   if (before) return ok({ id });
   const found = 'setId' in content ? await fromSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
-  const { title, questions, goBack, sources } = found.value;
+  const { title, questions, ...rest } = found.value;
   const at = now();
   const inTheWay = [
     ...(dueAt && dueAt <= at ? [{ path: 'dueAt', message: 'The time at which it is due has passed.' }] : []),
@@ -51,7 +53,7 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
       .insert(releaseQuestion)
       .values(questions.map((one) => ({ releaseId: id, questionId: one.id })))
       .onConflictDoNothing();
-    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), goBack, sources }, createdAt: at });
+    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), ...rest }, createdAt: at });
   });
   return ok({ id });
 }
@@ -60,21 +62,26 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
   const found = await openWith(as, questionId, 'use');
   if (!found.ok) return found;
   if (found.value.revision !== revision) return fail('questionMovedOn', { detail: { revision: found.value.revision } });
-  return ok({ title: found.value.question.title, questions: [found.value.question], goBack: true, sources: [] });
+  const { question } = found.value;
+  return ok({ title: question.title, questions: [question], goBack: true, points: [question.marks.max], sections: [{ title: '', draw: null, count: 1 }], sources: [] });
 }
 
 async function fromSet(as: As<Teacher>, setId: string): Promise<Result<Frozen>> {
   const found = await openSet(as, setId);
   if (!found.ok) return found;
   const questions: Question[] = [];
-  for (const { id } of found.value.questions) {
-    const one = await openWith(as, id, 'use');
-    if (!one.ok) return one;
-    questions.push(one.value.question);
-  }
+  const points: number[] = [];
+  for (const section of found.value.sections)
+    for (const entry of section.questions) {
+      const one = await openWith(as, entry.id, 'use');
+      if (!one.ok) return one;
+      questions.push(one.value.question);
+      points.push(pointsOf(section, { max: one.value.question.marks.max, points: entry.points }));
+    }
+  const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({ title, draw: draw && { ...draw, count: Math.min(draw.count, length) }, count: length }));
   const places = new Map<string, number>(questions.map(({ id: own }, i) => [own, i]));
   const sources = found.value.sources.map(({ id: _, questions: beside, ...source }) => ({ ...source, questions: beside.flatMap((one) => places.get(one) ?? []) }));
-  return ok({ title: found.value.title, questions, goBack: found.value.goBack, sources });
+  return ok({ title: found.value.title, questions, goBack: found.value.goBack, points, sections: sections.filter(({ count }) => count > 0), sources });
 }
 
 const SOLVE_MS = 500;

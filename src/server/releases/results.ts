@@ -1,10 +1,11 @@
 import { and, asc, eq, max, min, sql, sum } from 'drizzle-orm';
+import { withoutDust } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { course, courseLearner, move, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { closeOverdue, withoutDust } from '../sittings/finish';
+import { closeOverdue } from '../sittings/finish';
 import { editionOf, newestEdition } from './editions';
 
 export interface ResultRow {
@@ -43,12 +44,11 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
     .groupBy(move.sittingId)
     .as('span');
   const edition = await newestEdition(db, releaseId);
-  const { models } = await editionOf(db, releaseId, edition);
-  const outOf = models.reduce((sum, { question }) => sum + question.marks.max, 0);
+  const { asks, outOf } = await editionOf(db, releaseId, edition);
   const reached = db
     .select({
       sittingId: standing.sittingId,
-      mark: sum(standing.mark).mapWith(Number).as('mark'),
+      mark: sum(standing.points).mapWith(Number).as('mark'),
       tries: sum(standing.tries).mapWith(Number).as('tries'),
       ended: sum(standing.ended).mapWith(Number).as('ended'),
     })
@@ -86,7 +86,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       mark: mark === null ? (finishedAt ? 0 : null) : withoutDust(mark),
       max: mark === null && !finishedAt ? null : outOf,
       tries: tries ?? 0,
-      state: sittingId === null ? 'notStarted' : finishedAt || ended === models.length ? 'ended' : tries ? 'checked' : 'started',
+      state: sittingId === null ? 'notStarted' : finishedAt || ended === asks ? 'ended' : tries ? 'checked' : 'started',
       seconds: first === null || last === null ? null : Math.round((last - first) / 1000),
     })),
   });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, isNotNull, isNull, or } from 'drizzle-orm';
-import { markSoFar, type Reckoning, reckoning, takeMove } from '../../core';
+import { earned, markSoFar, type Reckoning, reckoning, takeMove, withoutDust } from '../../core';
 import type { As, Context, Learner } from '../context';
 import { release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -13,7 +13,15 @@ import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } f
 export interface Summary {
   id: string;
   finishedAt: Date;
-  questions: { title: string; tries: number; fullMarks: boolean | null; max: number; reckoning: Reckoning | null }[];
+  questions: {
+    title: string;
+    tries: number;
+    fullMarks: boolean | null;
+    /** What it counts, and what of that was earned; null: not shown. */
+    points: number;
+    earned: number | null;
+    reckoning: Reckoning | null;
+  }[];
   /** Null: not all of the marks are shown. */
   total: { mark: number; max: number } | null;
 }
@@ -61,10 +69,10 @@ async function keepAll({ db }: Context, additions: readonly Addition[]): Promise
 
 /** The checks that are still to be made, one for each question that was left with something unchecked; null: none. */
 async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise<Addition[] | null> {
-  const { moves, edition } = await recordOf(db, open);
-  let n = moves.at(-1)?.n ?? 0;
-  const checks = edition.models.flatMap((_, question): Addition[] => {
-    const now = atOf(open, edition, moves, question);
+  const record = await recordOf(db, open);
+  let n = record.moves.at(-1)?.n ?? 0;
+  const checks = record.asked.flatMap((_, place): Addition[] => {
+    const now = atOf(open, record, place);
     if (!now || !isUnchecked(now)) return [];
     const move = { kind: 'check' } as const;
     const taken = takeMove(now.model, now.standing, move);
@@ -78,30 +86,30 @@ const isUnchecked = ({ standing: { ended, judged, board } }: At) => !ended && ju
 
 /** The account of a finished sitting, question by question. */
 export async function summaryOf({ db, now }: Context, open: OpenSitting): Promise<Summary> {
-  const { moves, edition } = await recordOf(db, open);
-  const questions = edition.models.flatMap((model, question) => {
-    const standing = atOf(open, edition, moves, question)?.standing;
-    if (!standing) return [];
+  const record = await recordOf(db, open);
+  const questions = record.asked.flatMap((_, place) => {
+    const at = atOf(open, record, place);
+    if (!at) return [];
+    const { model, standing, points } = at;
     const shown = model.question.show.mark;
+    const best = markSoFar(model, standing.tries);
     return [
       {
         title: model.question.title,
         tries: standing.tries.length,
-        fullMarks: shown ? (markSoFar(model, standing.tries)?.fullMarks ?? false) : null,
-        max: model.question.marks.max,
+        fullMarks: shown ? (best?.fullMarks ?? false) : null,
+        points,
+        earned: shown ? withoutDust(best ? earned(best.mark, best.max, points) : 0) : null,
         reckoning: reckoning(model, standing),
       },
     ];
   });
-  const all = edition.models.every(({ question }) => question.show.mark);
   return {
     id: open.id,
     finishedAt: open.finishedAt ?? now(),
     questions,
-    total: all ? { mark: sumOf(questions.map((one) => one.reckoning?.mark ?? 0)), max: sumOf(questions.map(({ max }) => max)) } : null,
+    total: questions.every((one) => one.earned !== null) ? { mark: sumOf(questions.map((one) => one.earned ?? 0)), max: sumOf(questions.map(({ points }) => points)) } : null,
   };
 }
 
-/** A sum of marks, which have four places at most, without the dust of binary fractions. */
-export const withoutDust = (sum: number): number => Math.round(sum * 1e4) / 1e4;
 const sumOf = (marks: readonly number[]) => withoutDust(marks.reduce((sum, mark) => sum + mark, 0));

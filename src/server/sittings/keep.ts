@@ -8,7 +8,7 @@ export interface Addition {
   readonly standing: typeof standing.$inferInsert | null;
 }
 
-/** `taken`: somebody else went on from the same state. `finished`: the sitting takes no moves any more. */
+/** `taken`: somebody else went on from the same state, or another edition is in force. `finished`: the sitting takes no moves any more. */
 export type Keeping = 'kept' | 'taken' | 'finished';
 
 interface Waiting {
@@ -70,7 +70,7 @@ async function keepTogether(db: Database, together: readonly Waiting[]): Promise
   } catch (error) {
     const [only] = together;
     if (together.length > 1) for (const one of together) await keepTogether(db, [one]);
-    else if (only && says(error, /UNIQUE constraint failed: move\./)) only.stored('taken');
+    else if (only && says(error, /UNIQUE constraint failed: move\.|the sitting is of another edition/)) only.stored('taken');
     else if (only && says(error, /the sitting is finished/)) only.stored('finished');
     else only?.failed(error);
   }
@@ -84,13 +84,13 @@ async function write(db: Database, additions: readonly Addition[]): Promise<void
     return;
   }
   const theNew = (column: { name: string }) => sql.raw(`excluded.${column.name}`);
-  const { tries, mark, max, fullMarks, ended, checkedAt } = standing;
+  const { tries, mark, max, points, fullMarks, ended, checkedAt } = standing;
   const upsert = db
     .insert(standing)
     .values(standings)
     .onConflictDoUpdate({
       target: [standing.sittingId, standing.question],
-      set: { tries: theNew(tries), mark: theNew(mark), max: theNew(max), fullMarks: theNew(fullMarks), ended: theNew(ended), checkedAt: theNew(checkedAt) },
+      set: { tries: theNew(tries), mark: theNew(mark), max: theNew(max), points: theNew(points), fullMarks: theNew(fullMarks), ended: theNew(ended), checkedAt: theNew(checkedAt) },
     });
   await db.batch([insert, upsert]);
 }

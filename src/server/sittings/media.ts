@@ -6,14 +6,15 @@ import { fail, ok, type Result } from '../errors';
 import type { MediumType } from '../media/kinds';
 import { inWidth } from '../media/widths';
 import { drawer } from './draw';
-import { recordOf, sittingOf } from './standing';
+import { askedOf, sittingOf } from './standing';
 
 /** A picture, sound or film of a learner's sitting, by the name drawn for it there. What belongs to feedback and hints is not there before the first try. `width`: of a picture, in pixels, as wide as it is shown. */
-export async function sittingMedium(as: As<Learner>, sittingId: string, question: number, name: string, what: What, width: number | null): Promise<Result<Bytes>> {
+export async function sittingMedium(as: As<Learner>, sittingId: string, place: number, name: string, what: What, width: number | null): Promise<Result<Bytes>> {
   const { db, person } = as;
   const open = await sittingOf(as, sittingId, person.id);
-  if (!open || question > open.reached) return fail('notFound');
-  const { edition } = await recordOf(db, open);
+  if (!open || place > open.reached) return fail('notFound');
+  const { edition, asked } = await askedOf(db, open);
+  const question = asked[place] ?? -1;
   const document = edition.models[question]?.question;
   if (!document) return fail('notFound');
   const { names, question: sent } = learnerEdition(document, drawer(open.seed, question));
@@ -47,9 +48,9 @@ async function bytesOf({ db, files }: As<Learner>, releaseId: string, hash: stri
 export async function sittingSource(as: As<Learner>, sittingId: string, n: number, what: What, width: number | null): Promise<Result<Bytes>> {
   const open = await sittingOf(as, sittingId, as.person.id);
   if (!open) return fail('notFound');
-  const { edition } = await recordOf(as.db, open);
+  const { edition, asked } = await askedOf(as.db, open);
   const source = edition.sources[n];
-  if (!source?.questions.some((question) => question <= open.reached)) return fail('notFound');
+  if (!source?.questions.some((question) => asked.slice(0, open.reached + 1).includes(question))) return fail('notFound');
   if (what === 'captions') return captionsOf(source.captions);
   return source.medium ? bytesOf(as, open.releaseId, source.medium.hash, width) : fail('notFound');
 }

@@ -9,6 +9,7 @@ import { type At, sittingOf, standingOf } from './standing';
 import { viewOf } from './view';
 
 export interface Sent {
+  /** The question's place in the sitting. */
   readonly question: number;
   /** The number of the last move the browser knows the server to have. */
   readonly after: number;
@@ -26,7 +27,7 @@ const MOST_ATTEMPTS = 4;
 export async function takeMoves(context: Context, sittingId: string, learnerId: string, sent: Sent): Promise<Result<Answer>> {
   for (let attempt = 1; ; attempt++) {
     const recalled = attempt === 1 ? recall(sittingId) : null;
-    const current = recalled?.sitting.learnerId === learnerId && recalled.question === sent.question && !isOver(recalled, context) ? recalled : null;
+    const current = recalled?.sitting.learnerId === learnerId && recalled.place === sent.question && !isOver(recalled, context) ? recalled : null;
     const at = current ?? (await lookUp(context, sittingId, learnerId, sent.question));
     if (!at) return fail('notFound');
     if (at.sitting.finishedAt) return fail('sittingFinished');
@@ -73,8 +74,8 @@ function unknownOf({ known }: At, { after, moves }: Sent): { fresh: readonly Sen
   return { fresh: moves.slice(lastKnown + 1), seen: moves.reduce((most, { id }) => Math.max(most, known.get(id) ?? 0), after) };
 }
 
-async function lookUp(context: Context, sittingId: string, learnerId: string, question: number): Promise<At | null> {
+async function lookUp(context: Context, sittingId: string, learnerId: string, place: number): Promise<At | null> {
   const mine = await sittingOf(context, sittingId, learnerId);
-  if (!mine || question > mine.reached) return null;
-  return standingOf(context, await closedIfOver(context, mine), question);
+  if (!mine || place > mine.reached) return null;
+  return standingOf(context, await closedIfOver(context, mine), place);
 }

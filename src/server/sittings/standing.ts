@@ -1,9 +1,9 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { learnerEdition, type Move, replay, type Sat, type Standing } from '../../core';
+import { asked, learnerEdition, type Move, replay, type Sat, type Standing } from '../../core';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { move, release, sitting } from '../database/tables';
-import { editionOf, newestEdition, type OpenEdition } from '../releases/editions';
+import { editionOf, type OpenEdition } from '../releases/editions';
 import { drawer } from './draw';
 
 export interface OpenSitting {
@@ -11,7 +11,9 @@ export interface OpenSitting {
   readonly releaseId: string;
   readonly learnerId: string;
   readonly seed: string;
-  /** The furthest question the learner has come to, from 0. */
+  /** The number of its edition. */
+  readonly edition: number;
+  /** The furthest place the learner has come to, from 0. */
   readonly reached: number;
   readonly finishedAt: Date | null;
   /** When the release is due or the time given is up, whichever comes first; null: never. */
@@ -21,9 +23,11 @@ export interface OpenSitting {
 /** One question of a sitting as its moves leave it. */
 export interface At extends Sat {
   readonly sitting: OpenSitting;
+  /** Its place among the questions the sitting is asked, and in the edition. */
+  readonly place: number;
   readonly question: number;
-  /** The number of its edition. */
-  readonly from: number;
+  /** What it counts. */
+  readonly points: number;
   readonly goBack: boolean;
   readonly standing: Standing;
   /** The number of the sitting's last move, 0 before the first. */
@@ -37,6 +41,7 @@ const opened = {
   releaseId: sitting.releaseId,
   learnerId: sitting.learnerId,
   seed: sitting.seed,
+  edition: sitting.edition,
   reached: sitting.reached,
   finishedAt: sitting.finishedAt,
   startedAt: sitting.startedAt,
@@ -64,34 +69,42 @@ export async function sittingOf({ db }: Pick<Context, 'db'>, id: string, learner
 interface Recorded {
   readonly n: number;
   readonly id: string;
-  readonly edition: number;
   readonly question: number;
   readonly body: Move;
 }
 
-/** A sitting's moves and the edition it is of: that of its last move, before the first the newest. */
-export async function recordOf(db: Database, open: OpenSitting): Promise<{ moves: readonly Recorded[]; edition: OpenEdition }> {
-  const moves = await db
-    .select({ n: move.n, id: move.id, edition: move.edition, body: move.body, question: move.question })
-    .from(move)
-    .where(eq(move.sittingId, open.id))
-    .orderBy(asc(move.n));
-  return { moves, edition: await editionOf(db, open.releaseId, moves.at(-1)?.edition ?? (await newestEdition(db, open.releaseId))) };
+/** A sitting's moves, its edition, and which of that's questions it is asked, by their places. */
+export interface SittingRecord {
+  readonly moves: readonly Recorded[];
+  readonly edition: OpenEdition;
+  readonly asked: readonly number[];
 }
 
-/** Works out where a question of a sitting stands, from its moves. Null: the edition has no such question. */
-export async function standingOf({ db }: Pick<Context, 'db'>, open: OpenSitting, question: number): Promise<At | null> {
-  const { moves, edition } = await recordOf(db, open);
-  return atOf(open, edition, moves, question);
+export async function recordOf(db: Database, open: OpenSitting): Promise<SittingRecord> {
+  const moves = await db.select({ n: move.n, id: move.id, body: move.body, question: move.question }).from(move).where(eq(move.sittingId, open.id)).orderBy(asc(move.n));
+  return { moves, ...(await askedOf(db, open)) };
 }
 
-export function atOf(open: OpenSitting, edition: OpenEdition, moves: readonly Recorded[], question: number): At | null {
-  const model = edition.models[question];
-  if (!model) return null;
+/** A sitting's edition, and which of its questions the sitting is asked. */
+export async function askedOf(db: Database, open: OpenSitting): Promise<Pick<SittingRecord, 'edition' | 'asked'>> {
+  const edition = await editionOf(db, open.releaseId, open.edition);
+  return { edition, asked: asked(edition.sections, drawer(open.seed, 'questions')) };
+}
+
+/** Works out where the question at a place of a sitting stands, from its moves. Null: there is no such place. */
+export async function standingOf({ db }: Pick<Context, 'db'>, open: OpenSitting, place: number): Promise<At | null> {
+  return atOf(open, await recordOf(db, open), place);
+}
+
+export function atOf(open: OpenSitting, { edition, moves, asked }: SittingRecord, place: number): At | null {
+  const question = asked[place];
+  const model = question === undefined ? undefined : edition.models[question];
+  if (question === undefined || !model) return null;
   return {
     sitting: open,
+    place,
     question,
-    from: edition.number,
+    points: edition.points[question] ?? 0,
     goBack: edition.goBack,
     model,
     edition: learnerEdition(model.question, drawer(open.seed, question)),

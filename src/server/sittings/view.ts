@@ -16,6 +16,8 @@ export interface Place {
   reached: number;
   tried: number[];
   ended: number[];
+  /** The part of the set it stands in; empty: it has no name. */
+  section: string;
 }
 
 /** A source in a learner's terms; its medium and captions are asked for by its number. */
@@ -54,14 +56,16 @@ export const sourcesOf = (sources: OpenEdition['sources'], question: number): So
 export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['ends'] =>
   endsAt && { at: endsAt.toISOString(), seconds: Math.max(0, Math.round((endsAt.getTime() - now.getTime()) / 1000)) };
 
-export async function placeOf({ db }: Pick<Context, 'db'>, at: At, count: number): Promise<Place> {
+export async function placeOf({ db }: Pick<Context, 'db'>, at: At, { sections }: OpenEdition, asked: readonly number[]): Promise<Place> {
   const rows = await db.select({ question: standing.question, ended: standing.ended }).from(standing).where(eq(standing.sittingId, at.sitting.id));
+  const places = (all: typeof rows) => all.map(({ question }) => asked.indexOf(question)).filter((place) => place !== -1);
   return {
-    at: at.question,
-    count,
+    at: at.place,
+    count: asked.length,
     goBack: at.goBack,
     reached: at.sitting.reached,
-    tried: rows.map(({ question }) => question),
-    ended: rows.filter(({ ended }) => ended).map(({ question }) => question),
+    tried: places(rows),
+    ended: places(rows.filter(({ ended }) => ended)),
+    section: sections.find(({ questions }) => questions.includes(at.question))?.title ?? '',
   };
 }

@@ -159,7 +159,7 @@ function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings,
     );
   if (use === 'start') all.push(eq(question.startingPoint, true));
   else if (use) {
-    const used = sql`(${question.id} in (select ${releaseQuestion.questionId} from ${releaseQuestion}) or ${question.id} in (select j.value from ${questionSet}, json_each(${questionSet.questions}) j))`;
+    const used = sql`(${question.id} in (select ${releaseQuestion.questionId} from ${releaseQuestion}) or ${question.id} in (select j.value ->> '$.id' from ${questionSet}, json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j))`;
     all.push(use === 'used' ? used : sql`not ${used}`);
   }
   return all.filter((one): one is SQL => one !== undefined);
@@ -190,7 +190,7 @@ export async function usesOf(as: As<Teacher>, id: string): Promise<Result<Uses>>
     .select({ id: questionSet.id, title: questionSet.title, by: user.name, ownerId: questionSet.ownerId })
     .from(questionSet)
     .innerJoin(user, eq(user.id, questionSet.ownerId))
-    .where(sql`exists (select 1 from json_each(${questionSet.questions}) j where j.value = ${id})`);
+    .where(sql`exists (select 1 from json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j where j.value ->> '$.id' = ${id})`);
   const releases = await db
     .select({ id: release.id, title: release.title, course: course.title, by: user.name, ownerId: release.releasedBy })
     .from(releaseQuestion)

@@ -71,9 +71,10 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
   if ('set' in what) {
     const found = await openSet(as, what.set);
     if (!found.ok) return found;
-    const { id, title, goBack, questions, sources } = found.value;
-    const ids = questions.map((one) => one.id);
-    return ok({ name: title, ids, shelves: [], sets: [{ id, content: { title, goBack, questions: ids, sources } }] });
+    const { id, title, goBack, sources } = found.value;
+    const sections = found.value.sections.map(({ questions, ...section }) => ({ ...section, questions: questions.map((one) => ({ id: one.id, points: one.points })) }));
+    const ids = sections.flatMap(({ questions }) => questions.map((one) => one.id));
+    return ok({ name: title, ids, shelves: [], sets: [{ id, content: { title, goBack, sections, sources } }] });
   }
   const seen = await shelvesSeen(as);
   const top = seen.get(what.shelf);
@@ -190,16 +191,24 @@ type KeptSet = Parameters<typeof keepSet>[2];
 /** A set of a package with the ids and media as they are here; else a sentence that says what is wrong with it. */
 function setIn(content: unknown, ids: ReadonlyMap<string, string>, hashes: ReadonlyMap<string, string>, renewed: (kind: string, id: string) => string): KeptSet | string {
   if (typeof content !== 'object' || content === null) return 'It is no set.';
-  const given = content as { questions?: unknown; sources?: unknown };
+  const given = content as { sections?: unknown; sources?: unknown };
+  const list = (value: unknown) => (Array.isArray(value) ? value : []).filter((one): one is Record<string, unknown> => typeof one === 'object' && one !== null);
   const here = (list: unknown) => (Array.isArray(list) ? list : []).flatMap((id) => ids.get(String(id)) ?? []);
-  const sources = (Array.isArray(given.sources) ? given.sources : []).map((source: Record<string, unknown> & { medium?: { hash?: unknown } | null }) => ({
+  const sections = list(given.sections).map((section) => ({
+    ...section,
+    questions: list(section.questions).flatMap((entry) => {
+      const id = ids.get(String(entry.id));
+      return id ? [{ ...entry, id }] : [];
+    }),
+  }));
+  const sources = list(given.sources).map((source: Record<string, unknown> & { medium?: { hash?: unknown } | null }) => ({
     ...source,
     id: renewed('source', String(source.id)),
     questions: here(source.questions),
     medium: source.medium ? { ...source.medium, hash: hashes.get(String(source.medium.hash)) ?? '' } : null,
   }));
   try {
-    const set = setContent.validateSync({ ...given, questions: here(given.questions), sources }, { strict: true });
+    const set = setContent.validateSync({ ...given, sections, sources }, { strict: true });
     return setContent.cast(set, { stripUnknown: true }) as KeptSet;
   } catch (error) {
     return error instanceof Error ? `${error.message}.` : 'It is no set.';

@@ -1,8 +1,8 @@
-import { and, desc, eq, inArray, isNull, or } from 'drizzle-orm';
-import type { Kind } from '../../core';
+import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import type { Kind, Section } from '../../core';
 import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
-import { medium, question, questionSet, type SetSource } from '../database/tables';
+import { medium, question, questionSet, type SetEntry, type SetSection, type SetSource } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { allows, shelvesSeen } from './shelves';
 
@@ -13,24 +13,31 @@ export interface SetRow {
   changedAt: Date;
 }
 
+/** `max`: the most its own marks come to. */
+export interface SetQuestion extends SetEntry {
+  title: string;
+  kind: Kind;
+  max: number;
+}
+
 export interface SetView {
   id: string;
   title: string;
   goBack: boolean;
-  questions: { id: string; title: string; kind: Kind }[];
+  sections: Section<SetQuestion>[];
   sources: SetSource[];
 }
 
 /** The teacher's sets, the one changed last first. */
 export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
   const rows = await db.query.questionSet.findMany({ where: eq(questionSet.ownerId, person.id), orderBy: desc(questionSet.changedAt) });
-  return rows.map(({ id, title, questions, changedAt }) => ({ id, title, questions: questions.length, changedAt }));
+  return rows.map(({ id, title, sections, changedAt }) => ({ id, title, questions: idsIn(sections).length, changedAt }));
 }
 
 /** An empty set. `id` is the client's, so that making it twice makes it once. */
 export async function makeSet(as: As<Teacher>, id: string, title: string): Promise<Result<{ id: string }>> {
   const at = as.now();
-  await as.db.insert(questionSet).values({ id, title, ownerId: as.person.id, questions: [], goBack: true, createdAt: at, changedAt: at }).onConflictDoNothing();
+  await as.db.insert(questionSet).values({ id, title, ownerId: as.person.id, sections: [], goBack: true, createdAt: at, changedAt: at }).onConflictDoNothing();
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
@@ -38,27 +45,44 @@ export async function makeSet(as: As<Teacher>, id: string, title: string): Promi
 export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
   const found = await own(as, id);
   if (!found) return fail('notFound');
-  const titles = await usableQuestions(as, found.questions);
-  return ok({ id, title: found.title, goBack: found.goBack, questions: found.questions.flatMap((one) => titles.get(one) ?? []), sources: found.sources });
+  const known = await usableQuestions(as, idsIn(found.sections));
+  const sections = found.sections.map(({ questions, ...section }) => ({
+    ...section,
+    questions: questions.flatMap(({ id: one, points }) => {
+      const row = known.get(one);
+      return row ? [{ ...row, points }] : [];
+    }),
+  }));
+  return ok({ id, title: found.title, goBack: found.goBack, sections, sources: found.sources });
+}
+
+const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions }) => questions.map(({ id }) => id));
+
+export interface SetContent {
+  readonly title: string;
+  readonly goBack: boolean;
+  readonly sections: readonly SetSection[];
+  readonly sources?: readonly SetSource[] | undefined;
 }
 
 /** Keeps a set as it is given. Each question is the teacher's to use, and stands in it once. */
-export async function keepSet(
-  as: As<Teacher>,
-  id: string,
-  { title, questions, goBack, sources = [] }: { title: string; questions: readonly string[]; goBack: boolean; sources?: readonly SetSource[] | undefined },
-): Promise<Result<{ id: string }>> {
+export async function keepSet(as: As<Teacher>, id: string, { title, sections, goBack, sources = [] }: SetContent): Promise<Result<{ id: string }>> {
   if (!(await own(as, id))) return fail('notFound');
-  const known = await usableQuestions(as, questions);
-  const problems = questions.flatMap((one, i) => {
-    if (!known.has(one)) return [{ path: `questions[${i}]`, message: 'This question is not in your Vault, nor shared with you for use.' }];
-    return questions.indexOf(one) < i ? [{ path: `questions[${i}]`, message: 'This question stands in the set twice.' }] : [];
-  });
+  const ids = idsIn(sections);
+  const known = await usableQuestions(as, ids);
+  let n = 0;
+  const problems = sections.flatMap(({ questions }, s) =>
+    questions.flatMap(({ id: one }, i) => {
+      const path = `sections[${s}].questions[${i}]`;
+      if (!known.has(one)) return [{ path, message: 'This question is not in your Vault, nor shared with you for use.' }];
+      return ids.indexOf(one) < n++ ? [{ path, message: 'This question stands in the set twice.' }] : [];
+    }),
+  );
   problems.push(...(await sourceProblems(as, sources)));
   if (problems.length > 0) return fail('invalid', { problems });
   await as.db
     .update(questionSet)
-    .set({ title, questions: [...questions], goBack, sources: [...sources], changedAt: as.now() })
+    .set({ title, sections: [...sections], goBack, sources: [...sources], changedAt: as.now() })
     .where(eq(questionSet.id, id));
   return ok({ id });
 }
@@ -80,11 +104,11 @@ async function sourceProblems(as: As<Teacher>, sources: readonly SetSource[]): P
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
 
 /** Those the teacher may use: their own, and colleagues' on shelves that are shared for it. */
-async function usableQuestions(as: As<Teacher>, ids: readonly string[]): Promise<Map<string, SetView['questions'][number]>> {
+async function usableQuestions(as: As<Teacher>, ids: readonly string[]): Promise<Map<string, Omit<SetQuestion, 'points'>>> {
   if (ids.length === 0) return new Map();
   const shared = [...(await shelvesSeen(as)).values()].filter(({ access }) => access !== 'own' && allows(access, 'use')).map(({ id }) => id);
   const rows = await as.db
-    .select({ id: question.id, title: question.title, kind: question.kind })
+    .select({ id: question.id, title: question.title, kind: question.kind, max: sql<number>`json_extract(${question.document}, '$.marks.max')` })
     .from(question)
     .where(
       and(inArray(question.id, [...ids]), isNull(question.deletedAt), or(eq(question.ownerId, as.person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : []))),

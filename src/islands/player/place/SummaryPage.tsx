@@ -18,16 +18,16 @@ export function SummaryPage({ title, summary: { questions, total } }: { title: s
         )}
       </p>
       <ol className="mt-5 grid gap-4">
-        {questions.map(({ title: name, tries, fullMarks, max, reckoning }, i) => (
+        {questions.map(({ title: name, tries, fullMarks, points, earned, reckoning }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set
           <li key={i} className="bg-sheet border border-rule px-5 py-4">
             <div className="flex flex-wrap items-baseline gap-x-4">
               <h2 className="text-lg grow" dir="auto">
                 {one ? 'Your mark' : `${i + 1}. ${name}`}
               </h2>
-              {fullMarks !== null && (
+              {earned !== null && (
                 <p className="figures font-semibold">
-                  {reckoning?.mark ?? 0} of {max}
+                  {earned} of {points}
                 </p>
               )}
             </div>

@@ -1,0 +1,105 @@
+import type { Random } from '../random/random';
+
+/** So many of a section's questions are drawn for each sitting; each of them counts as many points. */
+export interface Draw {
+  readonly count: number;
+  readonly points: number;
+}
+
+/** A part of a set. `draw` null: all of it is asked. */
+export interface Section<Q> {
+  readonly title: string;
+  readonly draw: Draw | null;
+  readonly questions: readonly Q[];
+}
+
+/** A question in a set: the most its own marks come to, and the points it counts here (null: as many as its marks). */
+export interface Worth {
+  readonly max: number;
+  readonly points: number | null;
+}
+
+/** Points of one question of a section. Where questions are drawn, all that could be drawn count alike. */
+export const pointsOf = (section: Pick<Section<unknown>, 'draw'>, { max, points }: Worth): number => section.draw?.points ?? points ?? max;
+
+/** How many of a section's questions one sitting has. */
+export const asksOf = ({ draw, questions }: Section<unknown>): number => (draw ? Math.min(draw.count, questions.length) : questions.length);
+
+/** What all of a sitting comes to at most, in points. The same for every sitting. */
+export const totalOf = (sections: readonly Section<Worth>[]): number =>
+  withoutDust(
+    sections.reduce((sum, section) => sum + (section.draw ? asksOf(section) * section.draw.points : section.questions.reduce((all, one) => all + pointsOf(section, one), 0)), 0),
+  );
+
+/** What a mark is worth in points: `mark × points / max`, and nothing of a question that has no marks to give. */
+export const earned = (mark: number, max: number, points: number): number => (max > 0 ? (mark * points) / max : 0);
+
+/** A sum of marks, which have four places at most, without the dust of binary fractions. */
+export const withoutDust = (sum: number): number => Math.round(sum * 1e4) / 1e4;
+
+/**
+ * The questions one sitting is asked, by their places in the whole set, in the set's order. Each subset of a section's questions is as likely as any other (selection
+ * sampling: Knuth, The Art of Computer Programming, vol. 2, 3.4.2, algorithm S).
+ */
+export function asked(sections: readonly Section<unknown>[], next: Random): number[] {
+  const all: number[] = [];
+  let first = 0;
+  for (const section of sections) {
+    let wanted = asksOf(section);
+    const { length } = section.questions;
+    for (let i = 0; i < length && wanted > 0; i++) {
+      if (wanted < length - i && next() * (length - i) >= wanted) continue;
+      all.push(first + i);
+      wanted--;
+    }
+    first += length;
+  }
+  return all;
+}
+
+/** What guessing earns on one question: the expected share of its marks, and the chance of all of them. */
+export interface Guessed {
+  readonly expectedFraction: number;
+  readonly chanceOfFullMarks: number;
+}
+
+/**
+ * What guessing earns on a whole set: the expected share of its points, and the chance of all of them, guesses on different questions being independent. Of a drawn
+ * section the mean over all draws: of the shares, and of the products of `k` out of `n` chances (the elementary symmetric polynomial over the number of draws).
+ * Null where a set gives no points.
+ */
+export function guessingOf(sections: readonly Section<Worth & Guessed>[]): Guessed | null {
+  const total = totalOf(sections);
+  if (total === 0) return null;
+  let share = 0;
+  let full = 1;
+  for (const section of sections) {
+    const { questions, draw } = section;
+    if (questions.length === 0) continue;
+    if (draw) {
+      const k = asksOf(section);
+      share += (k * draw.points * questions.reduce((sum, one) => sum + one.expectedFraction, 0)) / questions.length;
+      full *= meanProduct(
+        questions.map((one) => one.chanceOfFullMarks),
+        k,
+      );
+    } else {
+      share += questions.reduce((sum, one) => sum + pointsOf(section, one) * one.expectedFraction, 0);
+      full *= questions.reduce((product, one) => product * (pointsOf(section, one) > 0 ? one.chanceOfFullMarks : 1), 1);
+    }
+  }
+  return { expectedFraction: share / total, chanceOfFullMarks: full };
+}
+
+/** The mean of the products of each choice of `k` of the chances; built up so that no number leaves the range from 0 to 1. */
+function meanProduct(chances: readonly number[], k: number): number {
+  // mean[j]: over choices of j among those seen so far.
+  const mean = [1, ...Array.from({ length: k }, () => 0)];
+  for (const [seen, chance] of chances.entries())
+    for (let j = Math.min(k, seen + 1); j >= 1; j--) {
+      // Of the choices of j among seen + 1, the share that has the new one is j / (seen + 1).
+      const withIt = j / (seen + 1);
+      mean[j] = (mean[j - 1] as number) * chance * withIt + (j <= seen ? (mean[j] as number) * (1 - withIt) : 0);
+    }
+  return mean[k] as number;
+}

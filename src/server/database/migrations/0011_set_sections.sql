@@ -1,0 +1,1 @@
+ALTER TABLE `question_set` DROP COLUMN `questions`;

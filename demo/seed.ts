@@ -30,11 +30,15 @@ const COURSE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101';
 const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201';
 const SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0301';
 const SET_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
+/** A set with a section of which some are drawn. */
+const WEEK_SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0303';
 const KINDS_SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0302';
 const KINDS_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0203';
 /** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
 const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024', '0025'];
+
+const inOrder = (ids: readonly string[]) => ids.map((id) => ({ id, points: null }));
 
 /** The demo's stock lists. */
 const STOCK: Readonly<Record<string, readonly string[]>> = {
@@ -188,12 +192,23 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
       await keepSet(odile, set, {
         title,
         goBack: true,
-        sections: [{ title: '', draw: null, questions: questionsEnding(ends).map((id) => ({ id, points: null })) }],
+        sections: [{ title: '', draw: null, questions: inOrder(questionsEnding(ends)) }],
         sources: set === KINDS_SET ? SOURCES.map((one) => ({ ...one, questions: questionsEnding(one.questions) })) : [],
       }),
     );
     must(await publish(odile, { id: release, courseId: COURSE, setId: set }));
   }
+  must(await makeSet(odile, WEEK_SET, 'Week one'));
+  must(
+    await keepSet(odile, WEEK_SET, {
+      title: 'Week one',
+      goBack: true,
+      sections: [
+        { title: 'What comes in', draw: null, questions: [{ id: questionsEnding(['0001'])[0] ?? '', points: 4 }, ...inOrder(questionsEnding(['0022']))] },
+        { title: 'In the rooms', draw: { count: 4, points: 2 }, questions: inOrder(questionsEnding(['0002', '0004', '0008', '0009', '0016', '0017', '0018', '0020'])) },
+      ],
+    }),
+  );
   for (const [title, lines] of Object.entries(STOCK)) must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));
   // The three accounts on the sign-in page have everything before them; the others have sat.
   const start = Date.now() - 26 * 3_600_000;

@@ -50,7 +50,16 @@ export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { type Random, random, seedOf, shuffled } from './random/random';
 export { asked, asksOf, type Draw, earned, type Guessed, guessingOf, pointsOf, type Section, totalOf, type Worth, withoutDust } from './sets/set';
-export { type LearnerEdition, type LearnerItem, type LearnerMedium, type LearnerQuestion, type LearnerZone, learnerEdition, type Names } from './sitting/learnerEdition';
+export {
+  type LearnerEdition,
+  type LearnerItem,
+  type LearnerMedium,
+  type LearnerQuestion,
+  type LearnerZone,
+  learnerEdition,
+  type Names,
+  servesTypedOnly,
+} from './sitting/learnerEdition';
 export { copyNamed, type NamedCopy } from './sitting/named';
 export { inOwnNames, type SentMove, type Took, takeSent } from './sitting/sent';
 export {

@@ -33,3 +33,4 @@ export { changeMany, copyQuestion, editQuestion, emptyBin, type Kept, keepAsCopy
 export { keepSet, listSets, makeSet, openSet, type SetRow, type SetView } from './vault/sets';
 export { type Access, changeShelf, listShelves, makeShelf, removeShelf, type ShelfRow, shareShelf } from './vault/shelves';
 export { listVersions, type VersionRow, versionAt } from './vault/versions';
+export { type WholeSet, wholeSet } from './vault/wholeSet';

@@ -39,7 +39,15 @@ export async function giveSet(browser: Browser, documents: readonly Record<strin
   for (const document of documents) questions.push(await keepQuestion(teacher, document));
   const [setId, id] = [randomUUID(), randomUUID()];
   expect((await call(teacher, 'POST', '/api/sets', { id: setId, title: 'Drying and storing' })).status).toBe(200);
-  expect((await call(teacher, 'PUT', `/api/sets/${setId}`, { title: 'Drying and storing', goBack, questions })).status).toBe(200);
+  expect(
+    (
+      await call(teacher, 'PUT', `/api/sets/${setId}`, {
+        title: 'Drying and storing',
+        goBack,
+        sections: [{ title: '', draw: null, questions: questions.map((id) => ({ id, points: null })) }],
+      })
+    ).status,
+  ).toBe(200);
   expect((await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, setId })).status).toBe(200);
   await teacher.close();
   return id;

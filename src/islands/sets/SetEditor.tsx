@@ -1,27 +1,33 @@
 import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useDeferredValue, useRef, useState } from 'react';
+import { totalOf } from '../../core';
 import { api, ask, Field } from '../../ui';
+import { guessingInWords } from '../bench/proof/figures';
 import { PublishDialog } from '../publish/PublishDialog';
-import { type Source, SourcesEditor } from './SourcesEditor';
+import { type Entry, entriesIn, type SetContent, withQuestion } from './content';
+import { SectionsEditor } from './SectionsEditor';
+import { SourcesEditor } from './SourcesEditor';
+import { useGuessing } from './useGuessing';
 
-export interface Named {
+interface Named {
   id: string;
   title: string;
   kind: string;
 }
-export interface SetContent {
-  id: string;
-  title: string;
-  goBack: boolean;
-  questions: Named[];
-  sources: Source[];
-}
 
 const client = new QueryClient();
 
-/** A set: its title, its questions in their order, and whether learners may go back. Every change is kept at once. */
-export function SetEditor({ set: given }: { set: SetContent }) {
+/** A set: its title, its questions in their order, what they count, and whether learners may go back. Every change is kept at once. */
+export function SetEditor({ set }: { set: SetContent }) {
+  return (
+    <QueryClientProvider client={client}>
+      <Editor set={set} />
+    </QueryClientProvider>
+  );
+}
+
+function Editor({ set: given }: { set: SetContent }) {
   const [set, setSet] = useState(given);
   const [title, setTitle] = useState(given.title);
   const [state, setState] = useState<'kept' | 'keeping' | string>('kept');
@@ -35,20 +41,17 @@ export function SetEditor({ set: given }: { set: SetContent }) {
     setState('keeping');
     const change = ++changes.current;
     line.current = line.current.then(async () => {
-      const answer = await api('PUT', `/api/sets/${next.id}`, { title: next.title, goBack: next.goBack, questions: next.questions.map(({ id }) => id), sources: next.sources });
+      const sections = next.sections.map(({ title, draw, questions }) => ({ title, draw, questions: questions.map(({ id, points }) => ({ id, points })) }));
+      const answer = await api('PUT', `/api/sets/${next.id}`, { title: next.title, goBack: next.goBack, sections, sources: next.sources });
       // While a later change is on its way, not all is kept.
       if (!answer.ok || change === changes.current) setState(answer.ok ? 'kept' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
       return answer.ok;
     });
   };
-  const place = (from: number, to: number) => {
-    const questions = [...set.questions];
-    questions.splice(to, 0, ...questions.splice(from, 1));
-    keep({ ...set, questions });
-  };
-  const there = new Set(set.questions.map(({ id }) => id));
+  const questions = entriesIn(set.sections);
+  const there = new Set(questions.map(({ id }) => id));
   return (
-    <QueryClientProvider client={client}>
+    <>
       <div className="flex flex-wrap items-end gap-4 mb-6">
         <Field
           className="grow max-w-2xl"
@@ -64,50 +67,24 @@ export function SetEditor({ set: given }: { set: SetContent }) {
           {state === 'keeping' ? 'keeping…' : state}
         </p>
         <span className="grow" />
+        <a className="btn btn-quiet" href={`/sets/${set.id}/print`}>
+          Print
+        </a>
         <a className="btn btn-quiet" href={`/api/packages?set=${set.id}`} download>
           Export
         </a>
-        <button type="button" className="btn btn-primary" disabled={set.questions.length === 0} onClick={() => setPublishing(true)}>
+        <button type="button" className="btn btn-primary" disabled={questions.length === 0} onClick={() => setPublishing(true)}>
           Publish…
         </button>
       </div>
       <div className="grid gap-10 lg:grid-cols-2">
         <section aria-labelledby="in-set">
           <h2 id="in-set" className="text-xl mb-2">
-            Questions <span className="figures text-base text-mute">{set.questions.length}</span>
+            Questions <span className="figures text-base text-mute">{questions.length}</span>
           </h2>
-          {set.questions.length === 0 && <p>Nothing is in it yet. Add questions from the Vault beside.</p>}
-          <ol>
-            {set.questions.map((question, i) => (
-              <li key={question.id} className="flex items-center gap-2 border-b border-rule py-1.5">
-                <span className="figures text-mute w-7 text-right">{i + 1}</span>
-                <a className="grow link-brass font-semibold" href={`/bench/${question.id}`}>
-                  {question.title || 'Untitled question'}
-                </a>
-                <span className="text-mute capitalize">{question.kind}</span>
-                <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${question.title} up`} disabled={i === 0} onClick={() => place(i, i - 1)}>
-                  <ArrowUp size={15} aria-hidden />
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-quiet btn-sm"
-                  aria-label={`Move ${question.title} down`}
-                  disabled={i === set.questions.length - 1}
-                  onClick={() => place(i, i + 1)}
-                >
-                  <ArrowDown size={15} aria-hidden />
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-quiet btn-sm"
-                  aria-label={`Take ${question.title} out`}
-                  onClick={() => keep({ ...set, questions: set.questions.filter(({ id }) => id !== question.id) })}
-                >
-                  <X size={15} aria-hidden />
-                </button>
-              </li>
-            ))}
-          </ol>
+          {questions.length > 0 && <Figures sections={set.sections} />}
+          {questions.length === 0 && <p>Nothing is in it yet. Add questions from the Vault beside.</p>}
+          <SectionsEditor sections={set.sections} onChange={(sections) => keep({ ...set, sections })} />
           <label className="flex items-center gap-2 mt-4">
             <input type="checkbox" className="checkbox checkbox-sm" checked={set.goBack} onChange={(event) => keep({ ...set, goBack: event.target.checked })} />
             Learners may go back to earlier questions
@@ -117,10 +94,10 @@ export function SetEditor({ set: given }: { set: SetContent }) {
           <h2 id="from-vault" className="text-xl mb-2">
             From the Vault
           </h2>
-          <FromVault there={there} onAdd={(question) => keep({ ...set, questions: [...set.questions, question] })} />
+          <FromVault there={there} onAdd={(entry) => keep({ ...set, sections: withQuestion(set.sections, entry) })} />
         </section>
       </div>
-      <SourcesEditor sources={set.sources} questions={set.questions} onChange={(sources) => keep({ ...set, sources })} />
+      <SourcesEditor sources={set.sources} questions={questions} onChange={(sources) => keep({ ...set, sources })} />
       {publishing && (
         <PublishDialog
           onClose={() => setPublishing(false)}
@@ -130,17 +107,33 @@ export function SetEditor({ set: given }: { set: SetContent }) {
           }}
         />
       )}
-    </QueryClientProvider>
+    </>
+  );
+}
+
+/** The total and what guessing earns, as they are now. */
+function Figures({ sections }: { sections: SetContent['sections'] }) {
+  const level = useGuessing(sections);
+  return (
+    <p className="figures text-sm mb-3" data-testid="set-figures">
+      {totalOf(sections)} points
+      {level === undefined ? ' · guessing: working it out…' : level ? guessingInWords(level) : ''}
+      {level && level.unsaid.length > 0 && (
+        <span className="block text-mute font-sans">
+          Taken as never guessed, since it cannot be said of {level.unsaid.length === 1 ? 'it' : 'them'}: {level.unsaid.map((title) => `“${title}”`).join(', ')}
+        </span>
+      )}
+    </p>
   );
 }
 
 interface Found {
-  rows: (Named & { access: string })[];
+  rows: (Named & { access: string; max: number })[];
   total: number;
 }
 
 /** What can be put into the set: found in titles and words, the first of what is found. */
-function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (question: Named) => void }) {
+function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (entry: Entry) => void }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const found = useQuery({
@@ -157,11 +150,11 @@ function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (quest
       {found.error && <p className="mt-3 text-brick">{found.error.message}</p>}
       {found.data && rows.length === 0 && <p className="mt-3 text-mute">{words === '' ? 'The Vault is empty.' : 'No other question is like that.'}</p>}
       <ul className="mt-2 max-h-[60vh] overflow-auto">
-        {rows.map(({ id, title, kind }) => (
+        {rows.map(({ id, title, kind, max }) => (
           <li key={id} className="flex items-center gap-2 border-b border-rule py-1.5">
             <span className="grow">{title || 'Untitled question'}</span>
             <span className="text-mute capitalize">{kind}</span>
-            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Add ${title}`} onClick={() => onAdd({ id, title, kind })}>
+            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Add ${title}`} onClick={() => onAdd({ id, title, kind, max, points: null })}>
               <Plus size={15} aria-hidden /> Add
             </button>
           </li>

@@ -1,11 +1,11 @@
 import { and, eq } from 'drizzle-orm';
-import { type ModelPlacement, modelAnswerOf, type Problem, pointsOf, type Question, questionModel, slotsIn } from '../../core';
+import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
 import { ownsCourse } from '../courses/courses';
-import { type EditionContent, type EditionSection, edition, release, releaseQuestion } from '../database/tables';
+import { edition, release, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { openWith } from '../vault/questions';
-import { openSet } from '../vault/sets';
+import { type WholeSet, wholeSet } from '../vault/wholeSet';
 
 /** What is published: a question as it stood at a revision (a set of one), or a set. */
 export type Content = { readonly questionId: string; readonly revision: number } | { readonly setId: string };
@@ -18,22 +18,13 @@ export interface Publication {
   readonly minutes?: number | null;
 }
 
-interface Frozen {
-  readonly title: string;
-  readonly questions: readonly Question[];
-  readonly goBack: boolean;
-  readonly points: readonly number[];
-  readonly sections: readonly EditionSection[];
-  readonly sources: NonNullable<EditionContent['sources']>;
-}
-
 /** Publishes to a course what the teacher has, frozen as edition 1. */
 export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, minutes = null, ...content }: Publication & Content): Promise<Result<{ id: string }>> {
   const { db, person, now } = as;
   if (!(await ownsCourse(as, courseId))) return fail('notFound');
   const before = await db.query.release.findFirst({ where: and(eq(release.id, id), eq(release.releasedBy, person.id)) });
   if (before) return ok({ id });
-  const found = 'setId' in content ? await fromSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
+  const found = 'setId' in content ? await wholeSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
   const { title, questions, ...rest } = found.value;
   const at = now();
@@ -58,30 +49,12 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
   return ok({ id });
 }
 
-async function fromQuestion(as: As<Teacher>, questionId: string, revision: number): Promise<Result<Frozen>> {
+async function fromQuestion(as: As<Teacher>, questionId: string, revision: number): Promise<Result<WholeSet>> {
   const found = await openWith(as, questionId, 'use');
   if (!found.ok) return found;
   if (found.value.revision !== revision) return fail('questionMovedOn', { detail: { revision: found.value.revision } });
   const { question } = found.value;
   return ok({ title: question.title, questions: [question], goBack: true, points: [question.marks.max], sections: [{ title: '', draw: null, count: 1 }], sources: [] });
-}
-
-async function fromSet(as: As<Teacher>, setId: string): Promise<Result<Frozen>> {
-  const found = await openSet(as, setId);
-  if (!found.ok) return found;
-  const questions: Question[] = [];
-  const points: number[] = [];
-  for (const section of found.value.sections)
-    for (const entry of section.questions) {
-      const one = await openWith(as, entry.id, 'use');
-      if (!one.ok) return one;
-      questions.push(one.value.question);
-      points.push(pointsOf(section, { max: one.value.question.marks.max, points: entry.points }));
-    }
-  const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({ title, draw: draw && { ...draw, count: Math.min(draw.count, length) }, count: length }));
-  const places = new Map<string, number>(questions.map(({ id: own }, i) => [own, i]));
-  const sources = found.value.sources.map(({ id: _, questions: beside, ...source }) => ({ ...source, questions: beside.flatMap((one) => places.get(one) ?? []) }));
-  return ok({ title: found.value.title, questions, goBack: found.value.goBack, points, sections: sections.filter(({ count }) => count > 0), sources });
 }
 
 const SOLVE_MS = 500;

@@ -27,6 +27,8 @@ export interface VaultRow {
   id: string;
   title: string;
   kind: Kind;
+  /** The most its marks come to. */
+  max: number;
   changedAt: Date;
   findings: FindingCounts;
   startingPoint: boolean;
@@ -91,6 +93,7 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
         id: question.id,
         title: question.title,
         kind: question.kind,
+        max: sql<number>`json_extract(${question.document}, '$.marks.max')`,
         changedAt: question.changedAt,
         findings: question.findings,
         startingPoint: question.startingPoint,

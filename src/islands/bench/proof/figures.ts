@@ -10,7 +10,7 @@ export function oneIn(chance: number): string {
 }
 
 /** What guessing earns, in the Bench's upper line; empty where it cannot be said. */
-export function guessingInWords({ expectedFraction, chanceOfFullMarks, method }: Guessing): string {
+export function guessingInWords({ expectedFraction, chanceOfFullMarks, method }: Pick<Guessing, 'expectedFraction' | 'chanceOfFullMarks' | 'method'>): string {
   if (expectedFraction === null || chanceOfFullMarks === null) return '';
   const about = method === 'sampled' ? 'about ' : '';
   return ` · guessing ${about}${percent(expectedFraction)} · full marks ${about}${oneIn(chanceOfFullMarks)}`;

@@ -7,7 +7,7 @@ export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo
   return (
     <nav aria-label="Questions" className="flex flex-wrap items-center gap-2">
       <p className="figures text-sm whitespace-nowrap">
-        question {place.at + 1} of {place.count}
+        {place.section !== '' && `${place.section}: `}question {place.at + 1} of {place.count}
       </p>
       <ol className="flex flex-wrap">
         {Array.from({ length: place.count }, (_, question) => {

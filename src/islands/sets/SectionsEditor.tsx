@@ -1,0 +1,173 @@
+import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
+import { asksOf, pointsOf } from '../../core';
+import { numberFrom } from '../bench/parts/numbers';
+import { Typed } from '../bench/parts/Typed';
+import { type Entry, firstDraw, type Part, partShifted, shifted, withoutPart, withoutQuestion, withPart } from './content';
+
+const MOST_POINTS = 1000;
+const MOST_SECTIONS = 50;
+
+/** The questions of a set in their order, in one or more sections, with what each counts. */
+export function SectionsEditor({ sections, onChange }: { sections: readonly Part[]; onChange: (sections: Part[]) => void }) {
+  const named = sections.length > 1 || sections.some(({ title, draw }) => title !== '' || draw);
+  const before = (part: number) => sections.slice(0, part).reduce((sum, { questions }) => sum + questions.length, 0);
+  return (
+    <>
+      {sections.map((part, s) => (
+        // A section has no name of its own; its place is what it is known by.
+        // biome-ignore lint/suspicious/noArrayIndexKey: see above
+        <div key={s} className={named ? 'mb-6 border-l-3 border-rule pl-3' : ''}>
+          {named && (
+            <SectionHead
+              part={part}
+              number={s + 1}
+              count={sections.length}
+              onSet={(to) => onChange(withPart(sections, s, to))}
+              onShift={(by) => onChange(partShifted(sections, s, by))}
+              onRemove={() => onChange(withoutPart(sections, s))}
+            />
+          )}
+          {part.questions.length === 0 && <p className="text-mute py-2">Nothing is in this section yet: add questions from the Vault, or move some here.</p>}
+          <ol>
+            {part.questions.map((entry, i) => (
+              <Row
+                key={entry.id}
+                entry={entry}
+                part={part}
+                number={before(s) + i + 1}
+                first={s === 0 && i === 0}
+                last={s === sections.length - 1 && i === part.questions.length - 1}
+                onPoints={(points) => onChange(withPart(sections, s, { questions: part.questions.map((one) => (one.id === entry.id ? { ...one, points } : one)) }))}
+                onShift={(by) => onChange(shifted(sections, s, i, by))}
+                onRemove={() => onChange(withoutQuestion(sections, entry.id))}
+              />
+            ))}
+          </ol>
+        </div>
+      ))}
+      {sections.length > 0 && sections.length < MOST_SECTIONS && (
+        <button type="button" className="btn btn-quiet mt-2" onClick={() => onChange([...sections, { title: `Section ${sections.length + 1}`, draw: null, questions: [] }])}>
+          <Plus size={15} aria-hidden /> Begin a section
+        </button>
+      )}
+    </>
+  );
+}
+
+interface HeadProps {
+  part: Part;
+  number: number;
+  count: number;
+  onSet: (to: Partial<Part>) => void;
+  onShift: (by: 1 | -1) => void;
+  onRemove: () => void;
+}
+
+function SectionHead({ part, number, count, onSet, onShift, onRemove }: HeadProps) {
+  const { title, draw, questions } = part;
+  const name = title || `Section ${number}`;
+  const points = (text: string) => numberFrom(text, 0, MOST_POINTS);
+  const howMany = (text: string) => numberFrom(text, 1, Math.max(1, questions.length), true);
+  return (
+    <div className="mb-1">
+      <div className="flex items-center gap-2">
+        <Typed
+          label={`Title of section ${number}`}
+          value={title}
+          placeholder={`Section ${number}`}
+          className="input input-sm font-semibold grow"
+          problem={(text) => (text.length > 200 ? 'At most 200 characters' : null)}
+          onTyped={(text) => onSet({ title: text.trim() })}
+        />
+        <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${name} up`} disabled={number === 1} onClick={() => onShift(-1)}>
+          <ArrowUp size={15} aria-hidden />
+        </button>
+        <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${name} down`} disabled={number === count} onClick={() => onShift(1)}>
+          <ArrowDown size={15} aria-hidden />
+        </button>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={onRemove} aria-label={`Join ${name} to its neighbour`} title="The section goes, its questions stay">
+          <X size={15} aria-hidden />
+        </button>
+      </div>
+      <div className="flex flex-wrap items-center gap-2 py-1.5 min-h-11">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={draw !== null}
+            onChange={(event) => onSet({ draw: event.target.checked ? firstDraw(part) : null })}
+            aria-label={`Draw from ${name}`}
+          />
+          {draw ? 'Draw' : 'Draw some of these for each sitting'}
+        </label>
+        {draw && (
+          <>
+            <Typed
+              label={`How many are drawn from ${name}`}
+              value={String(draw.count)}
+              className="input input-sm figures w-14 text-right"
+              problem={(text) => howMany(text).problem}
+              onTyped={(text) => onSet({ draw: { ...draw, count: howMany(text).value ?? draw.count } })}
+            />
+            of these {questions.length}, each for
+            <Typed
+              label={`Points of each question drawn from ${name}`}
+              value={String(draw.points)}
+              className="input input-sm figures w-16 text-right"
+              problem={(text) => points(text).problem}
+              onTyped={(text) => onSet({ draw: { ...draw, points: points(text).value ?? draw.points } })}
+            />
+            {draw.points === 1 ? 'point' : 'points'}
+            {draw.count > questions.length && questions.length > 0 && <span className="text-brick">There are only {asksOf(part)}.</span>}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+interface RowProps {
+  entry: Entry;
+  part: Part;
+  number: number;
+  first: boolean;
+  last: boolean;
+  onPoints: (points: number | null) => void;
+  onShift: (by: 1 | -1) => void;
+  onRemove: () => void;
+}
+
+function Row({ entry, part, number, first, last, onPoints, onShift, onRemove }: RowProps) {
+  const title = entry.title || 'Untitled question';
+  const read = (text: string) => (text.trim() === '' ? { value: null, problem: null } : numberFrom(text, 0, MOST_POINTS));
+  return (
+    <li className="flex items-center gap-2 border-b border-rule py-1.5">
+      <span className="figures text-mute w-7 text-right">{number}</span>
+      <a className="grow link-brass font-semibold min-w-0" href={`/bench/${entry.id}`}>
+        {title}
+      </a>
+      <span className="text-mute capitalize">{entry.kind}</span>
+      {part.draw ? (
+        <span className="figures w-16 text-right pr-3">{part.draw.points}</span>
+      ) : (
+        <Typed
+          label={`Points of ${title}`}
+          value={entry.points === null ? '' : String(entry.points)}
+          placeholder={String(pointsOf({ draw: null }, { ...entry, points: null }))}
+          className="input input-sm figures w-16 text-right"
+          problem={(text) => read(text).problem}
+          onTyped={(text) => onPoints(read(text).value)}
+        />
+      )}
+      <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${title} up`} disabled={first} onClick={() => onShift(-1)}>
+        <ArrowUp size={15} aria-hidden />
+      </button>
+      <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${title} down`} disabled={last} onClick={() => onShift(1)}>
+        <ArrowDown size={15} aria-hidden />
+      </button>
+      <button type="button" className="btn btn-quiet btn-sm" aria-label={`Take ${title} out`} onClick={onRemove}>
+        <X size={15} aria-hidden />
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,74 @@
+import { type Draw, pointsOf } from '../../core';
+import type { Source } from './SourcesEditor';
+
+export interface Entry {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: string;
+  /** The most its own marks come to. */
+  readonly max: number;
+  /** Null: as many as its marks. */
+  readonly points: number | null;
+}
+export interface Part {
+  readonly title: string;
+  readonly draw: Draw | null;
+  readonly questions: readonly Entry[];
+}
+export interface SetContent {
+  readonly id: string;
+  readonly title: string;
+  readonly goBack: boolean;
+  readonly sections: readonly Part[];
+  readonly sources: readonly Source[];
+}
+
+export const entriesIn = (sections: readonly Part[]): Entry[] => sections.flatMap(({ questions }) => questions);
+
+const changed = (sections: readonly Part[], at: number, to: Partial<Part>): Part[] => sections.map((one, i) => (i === at ? { ...one, ...to } : one));
+
+/** A question is put at the end of the last part. */
+export function withQuestion(sections: readonly Part[], entry: Entry): Part[] {
+  const last = sections.at(-1) ?? { title: '', draw: null, questions: [] };
+  return [...sections.slice(0, -1), { ...last, questions: [...last.questions, entry] }];
+}
+
+export const withoutQuestion = (sections: readonly Part[], id: string): Part[] =>
+  sections
+    .map((part) => ({ ...part, questions: part.questions.filter((one) => one.id !== id) }))
+    .filter(({ questions, title, draw }) => questions.length > 0 || title !== '' || draw);
+
+/** A question goes one place on or back; beyond the end of its part it comes into the next one. */
+export function shifted(sections: readonly Part[], part: number, at: number, by: 1 | -1): Part[] {
+  const from = sections[part];
+  const entry = from?.questions[at];
+  if (!from || !entry) return [...sections];
+  const questions = from.questions.filter((_, i) => i !== at);
+  const to = at + by;
+  if (to >= 0 && to < from.questions.length) return changed(sections, part, { questions: questions.toSpliced(to, 0, entry) });
+  const next = sections[part + by];
+  if (!next) return [...sections];
+  return changed(changed(sections, part, { questions }), part + by, { questions: by > 0 ? [entry, ...next.questions] : [...next.questions, entry] });
+}
+
+/** Parts are asked in another order. */
+export const partShifted = (sections: readonly Part[], part: number, by: 1 | -1): Part[] => sections.toSpliced(part, 1).toSpliced(part + by, 0, ...sections.slice(part, part + 1));
+
+export const withPart = (sections: readonly Part[], part: number, to: Partial<Part>): Part[] => changed(sections, part, to);
+
+/** A part goes, and its questions come to the one before it (or after, where it is the first). */
+export function withoutPart(sections: readonly Part[], part: number): Part[] {
+  const { questions = [] } = sections[part] ?? {};
+  const rest = sections.filter((_, i) => i !== part);
+  const into = Math.max(0, part - 1);
+  if (questions.length === 0) return rest;
+  const there = rest[into]?.questions ?? [];
+  return rest.length === 0 ? [{ title: '', draw: null, questions }] : changed(rest, into, { questions: part === 0 ? [...questions, ...there] : [...there, ...questions] });
+}
+
+/** The draw a part begins with: half of its questions, each for what most of them count. */
+export function firstDraw({ questions }: Part): Draw {
+  const counts = questions.map((one) => pointsOf({ draw: null }, one));
+  const often = (points: number) => counts.filter((one) => one === points).length;
+  return { count: Math.max(1, Math.ceil(questions.length / 2)), points: counts.reduce((most, one) => (often(one) > often(most) ? one : most), counts[0] ?? 1) };
+}

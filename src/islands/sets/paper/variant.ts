@@ -1,0 +1,38 @@
+import { asked, type Question, random, seedOf } from '../../../core';
+import { richFromPlain } from '../../../core/document';
+import type { PaperQuestion, PaperSource } from './Paper';
+
+/** A set with its questions whole. */
+interface Whole {
+  readonly questions: readonly Question[];
+  readonly points: readonly number[];
+  readonly sections: readonly { readonly title: string; readonly draw: { readonly count: number; readonly points: number } | null; readonly count: number }[];
+  readonly sources: readonly {
+    readonly title: string;
+    readonly text: string;
+    readonly medium: { readonly kind: string; readonly hash: string; readonly description: string } | null;
+    readonly questions: readonly number[];
+  }[];
+}
+
+/** One drawing of a set: what is asked in it, in its order. The same seed gives the same. */
+export function variantOf({ questions, points, sections, sources }: Whole, seed: string): { questions: PaperQuestion[]; sources: PaperSource[] } {
+  let first = 0;
+  const parts = sections.map(({ title, draw, count }) => {
+    const own = Array.from({ length: count }, (_, i) => first + i);
+    first += count;
+    return { title, draw, questions: own };
+  });
+  const places = asked(parts, random(seedOf(seed)));
+  const partOf = (place: number | undefined) => parts.find((part) => part.questions.includes(place ?? -1));
+  return {
+    questions: places.map((place, i) => {
+      const part = partOf(place);
+      return { question: questions[place] as Question, points: points[place] ?? 0, begins: part && part !== partOf(places[i - 1]) && part.title !== '' ? part.title : null };
+    }),
+    sources: sources.flatMap(({ title, text, medium, questions: beside }) => {
+      const before = places.findIndex((place) => beside.includes(place));
+      return before === -1 ? [] : [{ title, text: richFromPlain(text), picture: medium?.kind === 'picture' ? medium : null, before }];
+    }),
+  };
+}

@@ -1,0 +1,34 @@
+import { pointsOf, type Question } from '../../core';
+import type { As, Teacher } from '../context';
+import type { EditionContent, EditionSection } from '../database/tables';
+import { ok, type Result } from '../errors';
+import { openWith } from './questions';
+import { openSet } from './sets';
+
+/** A set with its questions whole, as they are now: what a release freezes, and what is put on paper. */
+export interface WholeSet {
+  readonly title: string;
+  readonly goBack: boolean;
+  readonly questions: readonly Question[];
+  readonly points: readonly number[];
+  readonly sections: readonly EditionSection[];
+  readonly sources: NonNullable<EditionContent['sources']>;
+}
+
+export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<WholeSet>> {
+  const found = await openSet(as, setId);
+  if (!found.ok) return found;
+  const questions: Question[] = [];
+  const points: number[] = [];
+  for (const section of found.value.sections)
+    for (const entry of section.questions) {
+      const one = await openWith(as, entry.id, 'use');
+      if (!one.ok) return one;
+      questions.push(one.value.question);
+      points.push(pointsOf(section, { max: one.value.question.marks.max, points: entry.points }));
+    }
+  const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({ title, draw: draw && { ...draw, count: Math.min(draw.count, length) }, count: length }));
+  const places = new Map<string, number>(questions.map(({ id: own }, i) => [own, i]));
+  const sources = found.value.sources.map(({ id: _, questions: beside, ...source }) => ({ ...source, questions: beside.flatMap((one) => places.get(one) ?? []) }));
+  return ok({ title: found.value.title, questions, goBack: found.value.goBack, points, sections: sections.filter(({ count }) => count > 0), sources });
+}

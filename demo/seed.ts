@@ -6,11 +6,13 @@ import { eq } from 'drizzle-orm';
 import { learnerEdition, type Question, random, seedOf } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
 import { DEMO_COLLEAGUE, DEMO_LEARNERS, DEMO_PASSWORD, DEMO_TEACHER, demoAccounts } from '../src/server/accounts/demo';
-import { makeLearner, makePerson } from '../src/server/accounts/people';
+import { makePerson } from '../src/server/accounts/people';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { As, Context, Learner, Teacher } from '../src/server/context';
 import { makeCourse } from '../src/server/courses/courses';
+import { keepCategories, keepGroup, keepUnits, setMember } from '../src/server/courses/parts';
+import { makeLearner } from '../src/server/courses/roster';
 import { user } from '../src/server/database/accountTables';
 import type { Result } from '../src/server/errors';
 import { takeMedium } from '../src/server/media/media';
@@ -37,6 +39,20 @@ const KINDS_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0203';
 /** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
 const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024', '0025'];
+
+const UNITS = [
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0501', title: 'Receiving and drying' },
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0502', title: 'Testing' },
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0503', title: 'Cold storage' },
+];
+const CATEGORIES = [
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0601', title: 'Exercises', weight: 1 },
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0602', title: 'Tests', weight: 3 },
+];
+const GROUPS = [
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0701', title: 'Morning shift' },
+  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0702', title: 'Evening shift' },
+];
 
 const inOrder = (ids: readonly string[]) => ids.map((id) => ({ id, points: null }));
 
@@ -170,17 +186,25 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
   const teacherId = must(await makePerson(app, { ...DEMO_TEACHER, password: DEMO_PASSWORD, role: 'teacher', madeBy: null })).id;
   const odile: As<Teacher> = { ...app, person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' } };
   must(await makeCourse(odile, COURSE, 'Tarn Hollow induction'));
+  must(await keepUnits(odile, COURSE, UNITS));
+  must(await keepCategories(odile, COURSE, CATEGORIES));
   const learners: As<Learner>[] = [];
   for (const [username, name] of DEMO_LEARNERS) {
     const { id } = must(await makeLearner(odile, COURSE, { name, username, password: DEMO_PASSWORD }));
     learners.push({ ...app, person: { id, name, username, role: 'learner' } });
+  }
+  for (const [g, group] of GROUPS.entries()) {
+    must(await keepGroup(odile, COURSE, group.id, group.title));
+    for (const [i, { person }] of learners.entries()) if (i % GROUPS.length === g) must(await setMember(odile, COURSE, group.id, person.id, true));
   }
   const media = await keepMedia(odile);
   const questions = [...readQuestions(), ...demoQuestions(media), ...kindQuestions(media)];
   for (const question of questions) must(await keepNew(odile, question));
   await onShelves(odile, questions);
   const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
-  must(await publish(odile, { id: RELEASE, courseId: COURSE, questionId: drying.id, revision: 1 }));
+  must(
+    await publish(odile, { id: RELEASE, courseId: COURSE, settings: { unitId: UNITS[0]?.id ?? null, categoryId: CATEGORIES[0]?.id ?? null }, questionId: drying.id, revision: 1 }),
+  );
   const questionsEnding = (ends: readonly string[]) => ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
   const sets = [
     [SET, SET_RELEASE, 'Drying and storing', IN_SET],
@@ -196,7 +220,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
         sources: set === KINDS_SET ? SOURCES.map((one) => ({ ...one, questions: questionsEnding(one.questions) })) : [],
       }),
     );
-    must(await publish(odile, { id: release, courseId: COURSE, setId: set }));
+    must(await publish(odile, { id: release, courseId: COURSE, settings: { unitId: UNITS[set === SET ? 0 : 1]?.id ?? null }, setId: set }));
   }
   must(await makeSet(odile, WEEK_SET, 'Week one'));
   must(

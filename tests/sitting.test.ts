@@ -7,6 +7,7 @@ import { takeMedium } from '../src/server/media/media';
 import { releasesFor } from '../src/server/releases/mine';
 import { type Content, publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
+import type { ReleaseSettings } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { sittingMedium, sittingSource } from '../src/server/sittings/media';
 import { goTo, sit } from '../src/server/sittings/sitting';
@@ -32,8 +33,8 @@ afterAll(() => done());
 const someone = () => learner(odile, courseId, `learner.${n++}`);
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
 
-async function give(content: Content, time: { dueAt?: Date; minutes?: number } = {}): Promise<string> {
-  return must(await publish(odile, { id: randomUUID(), courseId, ...time, ...content })).id;
+async function give(content: Content, settings: Partial<ReleaseSettings> = {}): Promise<string> {
+  return must(await publish(odile, { id: randomUUID(), courseId, settings, ...content })).id;
 }
 async function question(changes: Record<string, unknown> = {}, time = {}): Promise<string> {
   const made = seeds(changes);
@@ -240,7 +241,10 @@ describe('a set', () => {
     expect(await publish(odile, { id: randomUUID(), courseId, setId: id })).toMatchObject({ code: 'notReady', problems: [{ path: 'questions' }] });
     must(await keepSet(odile, id, content(mine.id)));
     expect(must(await openSet(odile, id)).sections).toEqual([{ title: '', draw: null, questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null }] }]);
-    expect(await publish(odile, { id: randomUUID(), courseId, setId: id, dueAt: new Date(0) })).toMatchObject({ code: 'notReady', problems: [{ path: 'dueAt' }] });
+    expect(await publish(odile, { id: randomUUID(), courseId, setId: id, settings: { closesAt: new Date(0) } })).toMatchObject({
+      code: 'notReady',
+      problems: [{ path: 'closesAt' }],
+    });
   });
 });
 
@@ -262,7 +266,7 @@ describe('time', () => {
 
   it('ends with the due date, for those who have not begun too', async () => {
     const [as, idle] = [at(await someone(), start), at(await someone(), later(31))];
-    const releaseId = await question({}, { dueAt: later(30), minutes: 60 });
+    const releaseId = await question({}, { closesAt: later(30), minutes: 60 });
     const { view, take, put } = await sitter(as, releaseId);
     expect(view.ends?.at).toBe(later(30).toISOString());
     await take(put('barley', 'dry'));

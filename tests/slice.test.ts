@@ -170,7 +170,7 @@ describe('a sitting', () => {
     const releaseId = (await releasesFor(wren))[0]?.id ?? '';
     const results = must(await resultsOf(odile, releaseId));
     expect(results.rows).toEqual([expect.objectContaining({ name: 'wren', mark: 1, max: 3, tries: 1, state: 'checked' })]);
-    expect(resultsCsv(results)).toBe('name,user name,mark,out of,tries,seconds,state\r\nwren,wren,1,3,1,0,checked\r\n');
+    expect(resultsCsv(results)).toBe('name,user name,mark,out of,tries,seconds,state,late,sittings\r\nwren,wren,1,3,1,0,checked,,1\r\n');
     expect(await resultsOf(other, releaseId)).toMatchObject({ code: 'notFound' });
     expect(sitting.course).toBe('Tarn Hollow induction');
   });

@@ -1,4 +1,5 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
+export { type Came, type CountsRule, countingMark, type Mark } from './analysis/counting';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export type { Problem } from './document/problem';
@@ -50,6 +51,7 @@ export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { type Random, random, seedOf, shuffled } from './random/random';
 export { asked, asksOf, type Draw, earned, type Guessed, guessingOf, pointsOf, type Section, totalOf, type Worth, withoutDust } from './sets/set';
+export { inSilence, TELLS, type Tells, telling } from './sets/tells';
 export {
   type LearnerEdition,
   type LearnerItem,

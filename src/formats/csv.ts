@@ -9,3 +9,20 @@ export type Cell = string | number | null;
 export function stringify(head: readonly string[], rows: readonly (readonly Cell[])[]): string {
   return `${Papa.unparse({ fields: [...head], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
 }
+
+export interface Row {
+  /** Where it begins, from 1. */
+  readonly line: number;
+  readonly cells: readonly string[];
+}
+
+/** Reads a table: comma, tab or semicolon between the cells, whichever it is, and quotes as RFC 4180 has them. */
+export function parse(text: string): Row[] {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [',', '\t', ';'] });
+  let line = 1;
+  return data.map((cells) => {
+    const row = { line, cells };
+    line += 1 + cells.reduce((all, cell) => all + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
+    return row;
+  });
+}

@@ -110,7 +110,7 @@ function Over({ store }: { store: BenchStore }) {
   const close = () => store.getState().show(null);
   switch (open) {
     case 'publish':
-      return <PublishDialog prepare={() => asKept(store)} onClose={close} />;
+      return <PublishDialog questions={[store.getState().question.id]} prepare={() => asKept(store)} onClose={close} />;
     case 'shortcuts':
       return <Shortcuts store={store} />;
     case 'commands':

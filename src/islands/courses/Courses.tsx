@@ -6,6 +6,9 @@ export interface Row {
   id: string;
   title: string;
   learners: number;
+  owner: string;
+  right: 'own' | 'teach';
+  archived: boolean;
 }
 
 const columns: Columns<Row> = [
@@ -19,6 +22,7 @@ const columns: Columns<Row> = [
       </a>
     ),
   },
+  { id: 'owner', accessorFn: (row) => (row.right === 'own' ? 'you' : row.owner), header: 'whose' },
   { id: 'learners', accessorKey: 'learners', header: 'learners' },
 ];
 
@@ -35,7 +39,15 @@ export function Courses({ rows }: { rows: Row[] }) {
       {rows.length === 0 ? (
         <p className="text-lg">No course yet. Give the first one a name; learners and releases belong to it.</p>
       ) : (
-        <DataTable rows={rows} columns={columns} caption="Your courses" numeric={['learners']} rowKey={(row) => row.id} />
+        <DataTable rows={rows.filter((row) => !row.archived)} columns={columns} caption="Your courses" numeric={['learners']} rowKey={(row) => row.id} />
+      )}
+      {rows.some((row) => row.archived) && (
+        <section className="mt-8" aria-labelledby="away">
+          <h2 id="away" className="text-xl mb-1">
+            Put away
+          </h2>
+          <DataTable rows={rows.filter((row) => row.archived)} columns={columns} caption="Courses put away" numeric={['learners']} rowKey={(row) => row.id} />
+        </section>
       )}
       <form onSubmit={submit} noValidate className="flex items-end gap-3 mt-8 max-w-xl">
         <Field

@@ -1,6 +1,6 @@
 import { useForm } from 'react-hook-form';
 import { api, Field } from '../../ui';
-import type { Learner } from './Course';
+import type { Learner } from './course';
 
 const blank = { name: '', username: '', password: '' };
 
@@ -10,7 +10,7 @@ export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (le
   const submit = handleSubmit(async (learner) => {
     const made = await api<{ id: string }>('POST', `/api/courses/${courseId}/learners`, learner);
     if (made.ok) {
-      onMade({ id: made.value.id, name: learner.name, username: learner.username, mine: true });
+      onMade({ id: made.value.id, name: learner.name, username: learner.username, mine: true, groups: [] });
       reset(blank);
       return setFocus('name');
     }
@@ -19,8 +19,7 @@ export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (le
     if (known.length === 0) setError('root', { message: `${made.error.message}. ${made.error.wayOn}` });
   });
   return (
-    <form onSubmit={submit} noValidate className="mt-6 border-t border-rule pt-4">
-      <h3 className="text-lg mb-2">New learner</h3>
+    <form onSubmit={submit} noValidate className="mt-1">
       <div className="grid gap-3 sm:grid-cols-3">
         <Field label="Name" autoComplete="off" problem={errors.name?.message} {...register('name', { required: 'Type a name' })} />
         <Field label="User name" autoComplete="off" autoCapitalize="none" problem={errors.username?.message} {...register('username', { required: 'Type a user name' })} />

@@ -1,6 +1,6 @@
 import { useForm } from 'react-hook-form';
 import { api, Dialog, Field } from '../../ui';
-import type { Learner } from './Course';
+import type { Learner } from './course';
 
 export function ResetPassword({ learner, onClose, onDone }: { learner: Learner; onClose: () => void; onDone: (name: string) => void }) {
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { password: '' } });

@@ -31,15 +31,16 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const now = tries + (ended || told?.try ? 0 : 1);
   const onLand = view.question.judging === 'onLand';
+  const { quiet } = view.place;
   const counts = [
-    limit === null ? `try ${now}` : `try ${now} of ${limit}`,
+    ...(quiet || view.place.finished ? [] : [limit === null ? `try ${now}` : `try ${now} of ${limit}`]),
     ...(show.count
       ? [endless ? `${placed} placed` : items.some(({ stays }) => !stays) ? `${placed} of ${all} placed` : items[0] ? `${placed} picked` : `${placed} of ${all} filled`]
       : []),
   ];
   return (
     <div className="flex flex-wrap items-center gap-3 mt-4">
-      {!ended && !goes && !onLand && !showsModel && (
+      {!ended && !goes && !onLand && !showsModel && !quiet && (
         <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={checking || line === 'down' || line === 'taken'}>
           {checking ? 'Checking…' : (buttons.check ?? 'Check')}
         </button>

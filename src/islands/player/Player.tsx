@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { MediaFrom } from '../../scene/media';
 import { inThisWindow } from './oneWindow';
 import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
+import { BeforeIt } from './place/BeforeIt';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
 import { Steps } from './place/Steps';
@@ -17,23 +18,25 @@ interface Titles {
   release: string;
   course: string;
 }
-export type Opened = { open: SittingView; finished: null } | { open: null; finished: Summary & Titles };
+export interface Before extends Titles {
+  id: string;
+  questions: number;
+  minutes: number | null;
+  closesAt: string | null;
+  opensAt: string | null;
+}
+export type Finished = Summary & Titles & { releaseId: string; another: boolean };
+export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
 
 /** The page on which people answer: questions one after another, and what they came to. */
 export function Player({ opened }: { opened: Opened }) {
   const [now, setNow] = useState(opened);
-  if (now.finished) return <Finished summary={now.finished} />;
-  return (
-    <Sitting
-      key={now.open.place.at}
-      sitting={now.open}
-      onMove={(open) => setNow({ open, finished: null })}
-      onFinished={(summary) => setNow({ open: null, finished: { ...summary, release: now.open.release, course: now.open.course } })}
-    />
-  );
+  if (now.before) return <BeforeIt before={now.before} />;
+  if (now.finished) return <TheEnd summary={now.finished} />;
+  return <Sitting key={now.open.place.at} sitting={now.open} onMove={(open) => setNow({ open, finished: null, before: null })} />;
 }
 
-function Finished({ summary }: { summary: Summary & Titles }) {
+function TheEnd({ summary }: { summary: Finished }) {
   useEffect(() => document.getElementById('summary')?.focus(), []);
   return (
     <>
@@ -68,16 +71,15 @@ function Header({ titles, maxWidth, children }: { titles: Titles; maxWidth: stri
 interface SittingProps {
   sitting: SittingView;
   onMove: (sitting: SittingView) => void;
-  onFinished: (summary: Summary) => void;
 }
 
-function Sitting({ sitting, onMove, onFinished }: SittingProps) {
+function Sitting({ sitting, onMove }: SittingProps) {
   const [store] = useState<PlayerStore>(() => playerStore(sitting, { send: toServer(sitting), kept: true, reopen: () => location.reload() }));
   const list = useListChoice();
   const media = store((s) => s.media);
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
   const place = usePlace(store);
-  const { busy, goTo, finish } = useOnward(store, sitting, onMove, onFinished);
+  const { busy, goTo, finish } = useOnward(store, sitting, onMove);
   const maxWidth = pageWidth(sitting.question);
 
   useEffect(() => {
@@ -109,9 +111,29 @@ function Sitting({ sitting, onMove, onFinished }: SittingProps) {
         <Switches store={store} list={list} />
       </Header>
       <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
-        <Playing store={store} list={list} onward={<Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />} />
+        <Playing
+          store={store}
+          list={list}
+          onward={sitting.place.finished ? <Looking sitting={sitting} /> : <Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />}
+        />
       </main>
     </MediaFrom>
+  );
+}
+
+/** The way through answers that are looked at again. */
+function Looking({ sitting: { place } }: { sitting: SittingView }) {
+  return (
+    <>
+      {place.at + 1 < place.count && (
+        <a className="btn btn-edge" href={`?question=${place.at + 2}`}>
+          Next answer
+        </a>
+      )}
+      <a className="btn btn-primary" href="?">
+        Back to what it came to
+      </a>
+    </>
   );
 }
 
@@ -142,7 +164,7 @@ function usePlace(store: PlayerStore): SittingView['place'] {
 }
 
 /** On to another question, or to the end, once everything that was done here is kept. */
-function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove'], onFinished: SittingProps['onFinished']) {
+function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove']) {
   const [busy, setBusy] = useState(false);
   const leave = async <T,>(ask: () => Promise<{ ok: true; value: T } | { ok: false; error: { code: string; message: string; wayOn: string } }>, then: (value: T) => void) => {
     setBusy(true);
@@ -165,6 +187,11 @@ function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProp
         scrollTo({ top: 0 });
       },
     );
-  const finish = () => void leave(() => finishSitting(sitting.id), onFinished);
+  // What it came to is a page of its own, so that going back there shows it again.
+  const finish = () =>
+    void leave(
+      () => finishSitting(sitting.id),
+      () => location.replace(location.pathname),
+    );
   return { busy, goTo, finish };
 }

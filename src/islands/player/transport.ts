@@ -11,6 +11,7 @@ export const toServer =
     api<Answer>('POST', path(id, 'moves'), { question: place.at, after, moves });
 
 export const goToQuestion = (sitting: string, question: number): Promise<ApiResult<SittingView>> => api('POST', path(sitting, 'at'), { question });
+export const beginSitting = (release: string): Promise<ApiResult<unknown>> => api('POST', `/api/releases/${release}/sittings`, {});
 export const finishSitting = (sitting: string): Promise<ApiResult<Summary>> => api('POST', path(sitting, 'finish'), {});
 
 /** The widths pictures are had in (src/server/media/widths.ts). */

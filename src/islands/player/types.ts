@@ -12,6 +12,8 @@ export interface Place {
   tried: number[];
   ended: number[];
   section: string;
+  quiet: boolean;
+  finished: boolean;
 }
 export interface SittingView extends QuestionView {
   id: string;
@@ -35,6 +37,8 @@ export interface Answer extends MovesView {
 export interface Summary {
   id: string;
   /** `fullMarks` null: the marks of that question are not shown. */
+  /** Each answer can be looked at again. */
+  review: boolean;
   questions: { title: string; tries: number; fullMarks: boolean | null; points: number; earned: number | null; reckoning: Reckoning | null }[];
   total: { mark: number; max: number } | null;
 }

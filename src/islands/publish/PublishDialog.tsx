@@ -2,36 +2,48 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiFailure, ask } from '../../ui/api';
 import { Dialog } from '../../ui/Dialog';
-import { Field } from '../../ui/Field';
+import { CheckList } from './CheckList';
+import { ReleaseFields } from './ReleaseFields';
+import { type Draft, PLAIN, sent, wrongIn } from './settings';
 
 interface Course {
   id: string;
   title: string;
   learners: number;
+  archived: boolean;
 }
 
 /** What is published: a question as it stands at a revision, or a set. */
 export type Content = { questionId: string; revision: number } | { setId: string };
 
-const MOST_MINUTES = 10_080;
+interface Props {
+  /** The questions that go out. */
+  questions: readonly string[];
+  prepare: () => Promise<Content>;
+  onClose: () => void;
+}
 
-/** Choose a course and until when, and release what there is. `prepare` gives it as the server has it, once everything is kept; it throws a sentence where it is not. */
-export function PublishDialog({ prepare, onClose }: { prepare: () => Promise<Content>; onClose: () => void }) {
+/** Choose a course and how it runs, see what is in the way, and release what there is. `prepare` gives it as the server has it, once everything is kept; it throws a sentence where it is not. */
+export function PublishDialog({ questions, prepare, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const [due, setDue] = useState('');
-  const [minutes, setMinutes] = useState('');
+  const [draft, setDraft] = useState<Draft>(PLAIN);
+  const [errors, setErrors] = useState<number | null>(null);
+  const [read, setRead] = useState(false);
   // One id for this dialog: pressing twice, or again after a lost answer, publishes once.
   const [id] = useState(() => crypto.randomUUID());
-  const courses = useQuery({ queryKey: ['courses'], queryFn: () => ask<Course[]>('GET', '/api/courses') });
+  const courses = useQuery({ queryKey: ['courses'], queryFn: async () => (await ask<Course[]>('GET', '/api/courses')).filter(({ archived }) => !archived) });
+  // What is proved is what is kept.
+  const kept = useQuery({ queryKey: ['kept', id], queryFn: prepare, retry: false, gcTime: 0 });
   const publish = useMutation({
-    mutationFn: async (courseId: string) => {
-      const content = await prepare();
-      const time = { dueAt: due === '' ? null : new Date(due).toISOString(), minutes: minutes === '' ? null : Number(minutes) };
-      return ask<{ id: string }>('POST', '/api/releases', { id, courseId, ...content, ...time });
-    },
+    mutationFn: async (courseId: string) => ask<{ id: string }>('POST', '/api/releases', { id, courseId, ...(await prepare()), settings: sent(draft) }),
   });
   const courseId = chosen ?? courses.data?.[0]?.id ?? null;
   const problems = publish.error instanceof ApiFailure ? publish.error.error.problems : undefined;
+  const choose = (course: string) => {
+    setChosen(course);
+    // Units, categories and groups are a course's own.
+    setDraft((now) => ({ ...now, unitId: null, categoryId: null, audience: null }));
+  };
 
   if (publish.isSuccess)
     return (
@@ -48,7 +60,7 @@ export function PublishDialog({ prepare, onClose }: { prepare: () => Promise<Con
       </Dialog>
     );
   return (
-    <Dialog title="Publish" onClose={onClose}>
+    <Dialog title="Publish" onClose={onClose} wide>
       {courses.isPending && <p role="status">Looking up your courses…</p>}
       {courses.isError && <p className="text-brick">{courses.error.message}</p>}
       {courses.data?.length === 0 && (
@@ -63,31 +75,27 @@ export function PublishDialog({ prepare, onClose }: { prepare: () => Promise<Con
       {courses.data && courses.data.length > 0 && (
         <fieldset>
           <legend className="font-semibold mb-2">To which course?</legend>
-          {courses.data.map((course) => (
-            <label key={course.id} className="flex items-center gap-3 py-1.5 border-b border-rule">
-              <input type="radio" name="course" className="radio radio-sm" checked={courseId === course.id} onChange={() => setChosen(course.id)} />
-              <span className="grow">{course.title}</span>
-              <span className="figures text-mute">
-                {course.learners} {course.learners === 1 ? 'learner' : 'learners'}
-              </span>
-            </label>
-          ))}
+          <div className="max-h-40 overflow-auto">
+            {courses.data.map((course) => (
+              <label key={course.id} className="flex items-center gap-3 py-1.5 border-b border-rule">
+                <input type="radio" name="course" className="radio radio-sm" checked={courseId === course.id} onChange={() => choose(course.id)} />
+                <span className="grow">{course.title}</span>
+                <span className="figures text-mute">
+                  {course.learners} {course.learners === 1 ? 'learner' : 'learners'}
+                </span>
+              </label>
+            ))}
+          </div>
         </fieldset>
       )}
-      {courses.data && courses.data.length > 0 && (
-        <div className="grid sm:grid-cols-2 gap-4 mt-4">
-          <Field label="Due" type="datetime-local" hint="Nothing is taken after it. Empty: it stays open." value={due} onChange={(event) => setDue(event.target.value)} />
-          <Field
-            label="Time for it, in minutes"
-            type="number"
-            min={1}
-            max={MOST_MINUTES}
-            hint="From when a learner opens it. Empty: no limit."
-            value={minutes}
-            problem={wrongMinutes(minutes) ? `A whole number from 1 to ${MOST_MINUTES}` : undefined}
-            onChange={(event) => setMinutes(event.target.value)}
-          />
-        </div>
+      {courseId !== null && <ReleaseFields courseId={courseId} draft={draft} onChange={setDraft} />}
+      {kept.isError && <p className="text-brick mt-3">{kept.error.message}</p>}
+      {kept.isSuccess && <CheckList questions={questions} draft={draft} onKnown={setErrors} />}
+      {errors !== null && errors > 0 && (
+        <label className="flex items-center gap-2 mt-3">
+          <input type="checkbox" className="checkbox checkbox-sm" checked={read} onChange={(event) => setRead(event.target.checked)} />
+          Release it with {errors === 1 ? 'this error' : `these ${errors} errors`}
+        </label>
       )}
       {publish.isError && (
         <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mt-3">
@@ -104,7 +112,7 @@ export function PublishDialog({ prepare, onClose }: { prepare: () => Promise<Con
         <button
           type="button"
           className="btn btn-primary"
-          disabled={courseId === null || publish.isPending || wrongMinutes(minutes)}
+          disabled={courseId === null || publish.isPending || Object.keys(wrongIn(draft)).length > 0 || (errors !== null && errors > 0 && !read)}
           onClick={() => courseId && publish.mutate(courseId)}
         >
           {publish.isPending ? 'Publishing…' : 'Release now'}
@@ -113,5 +121,3 @@ export function PublishDialog({ prepare, onClose }: { prepare: () => Promise<Con
     </Dialog>
   );
 }
-
-const wrongMinutes = (text: string) => text !== '' && !(Number.isInteger(Number(text)) && Number(text) >= 1 && Number(text) <= MOST_MINUTES);

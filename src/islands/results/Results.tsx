@@ -9,6 +9,9 @@ export interface Row {
   tries: number;
   state: 'notStarted' | 'started' | 'checked' | 'ended';
   seconds: number | null;
+  late: boolean;
+  byHand: boolean;
+  sittings: { id: string; number: number; mark: number; max: number }[];
 }
 
 const STATES: Record<Row['state'], string> = { notStarted: 'not started', started: 'started, nothing checked', checked: 'still trying', ended: 'finished' };
@@ -17,7 +20,18 @@ const dash = <span aria-hidden>–</span>;
 const columns: Columns<Row> = [
   { id: 'name', accessorKey: 'name', header: 'learner' },
   { id: 'username', accessorKey: 'username', header: 'user name', cell: ({ row }) => <span className="figures text-sm">{row.original.username}</span> },
-  { id: 'state', accessorFn: (row) => STATES[row.state], header: 'where they are' },
+  {
+    id: 'state',
+    accessorFn: (row) => STATES[row.state],
+    header: 'where they are',
+    cell: ({ row: { original } }) => (
+      <>
+        {STATES[original.state]}
+        {original.late && <span className="text-brick"> · late</span>}
+      </>
+    ),
+  },
+  { id: 'sittings', accessorFn: (row) => row.sittings.length, header: 'sittings' },
   {
     id: 'mark',
     accessorFn: (row) => row.mark ?? -1,
@@ -27,6 +41,7 @@ const columns: Columns<Row> = [
         dash
       ) : (
         <>
+          {original.byHand && <span className="text-mute">by hand </span>}
           {original.mark} <span className="text-mute">/ {original.max}</span>
         </>
       ),
@@ -43,7 +58,7 @@ export function Results({ rows }: { rows: Row[] }) {
         rows={rows}
         columns={columns}
         caption="Learners by mark"
-        numeric={['mark', 'tries', 'time']}
+        numeric={['sittings', 'mark', 'tries', 'time']}
         sortedBy={[{ id: 'mark', desc: true }]}
         rowKey={(row) => row.learnerId}
       />

@@ -100,6 +100,7 @@ function Editor({ set: given }: { set: SetContent }) {
       <SourcesEditor sources={set.sources} questions={questions} onChange={(sources) => keep({ ...set, sources })} />
       {publishing && (
         <PublishDialog
+          questions={questions.map(({ id }) => id)}
           onClose={() => setPublishing(false)}
           prepare={async () => {
             if (!(await line.current)) throw new Error('The last change to the set is not kept. Publish when it is.');

@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import type { As, Context, Role, Teacher } from '../context';
 import { account, session, user } from '../database/accountTables';
-import { course, courseLearner } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { hash } from './password';
 
@@ -54,16 +53,6 @@ export async function setPassword({ db, now }: Context, userId: string, password
       .where(and(eq(account.userId, userId), eq(account.providerId, 'credential')));
     await tx.delete(session).where(eq(session.userId, userId));
   });
-}
-
-/** Makes a learner's account and puts the learner into the teacher's course. */
-export async function makeLearner(as: As<Teacher>, courseId: string, learner: Pick<NewPerson, 'name' | 'username' | 'password'>): Promise<Result<{ id: string }>> {
-  const { db, person, now } = as;
-  const owned = await db.query.course.findFirst({ where: and(eq(course.id, courseId), eq(course.ownerId, person.id)) });
-  if (!owned) return fail('notFound');
-  const made = await makePerson(as, { ...learner, role: 'learner', madeBy: person.id });
-  if (made.ok) await db.insert(courseLearner).values({ courseId, learnerId: made.value.id, addedAt: now() });
-  return made;
 }
 
 /** A teacher resets the password of a learner whose account they made. */

@@ -1,69 +1,151 @@
-import { and, asc, count, desc, eq } from 'drizzle-orm';
+import { and, asc, count, desc, eq, sql } from 'drizzle-orm';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
-import { course, courseLearner, edition, release, sitting } from '../database/tables';
+import { course, courseLearner, courseTeacher, release, sitting, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { type CourseRight, courseOf, isTaughtBy } from './access';
+import { newCode } from './join';
 
 export interface CourseRow {
   id: string;
   title: string;
   learners: number;
-}
-export interface LearnerRow {
-  id: string;
-  name: string;
-  username: string | null;
-  /** Made by the teacher who asks, who therefore may reset the password. */
-  mine: boolean;
+  owner: string;
+  right: CourseRight;
+  archived: boolean;
 }
 export interface ReleaseRow {
   id: string;
   title: string;
+  unitId: string | null;
+  opensAt: Date | null;
+  dueAt: Date | null;
+  closesAt: Date | null;
+  practice: boolean;
   createdAt: Date;
   edition: number;
+  /** How many learners have begun it. */
   sat: number;
 }
 export interface CourseView extends CourseRow {
-  roster: LearnerRow[];
+  join: { code: string; until: Date | null } | null;
+  units: { id: string; title: string }[];
   releases: ReleaseRow[];
 }
 
-export async function listCourses({ db, person }: As<Teacher>): Promise<CourseRow[]> {
-  return db
-    .select({ id: course.id, title: course.title, learners: count(courseLearner.learnerId) })
+/** The courses the teacher owns or teaches, those put away last. */
+export async function listCourses(as: As<Teacher>): Promise<CourseRow[]> {
+  const rows = await as.db
+    .select({ id: course.id, title: course.title, learners: count(courseLearner.learnerId), owner: user.name, ownerId: course.ownerId, archivedAt: course.archivedAt })
     .from(course)
+    .innerJoin(user, eq(user.id, course.ownerId))
     .leftJoin(courseLearner, eq(courseLearner.courseId, course.id))
-    .where(eq(course.ownerId, person.id))
+    .where(isTaughtBy(as))
     .groupBy(course.id)
-    .orderBy(asc(course.title));
+    .orderBy(sql`${course.archivedAt} is not null`, asc(course.title));
+  return rows.map(({ ownerId, archivedAt, ...row }) => ({ ...row, right: ownerId === as.person.id ? 'own' : 'teach', archived: archivedAt !== null }));
 }
 
 /** `id` is the client's, so that making it twice makes it once. */
 export async function makeCourse({ db, person, now }: As<Teacher>, id: string, title: string): Promise<Result<{ id: string }>> {
   await db.insert(course).values({ id, title, ownerId: person.id, createdAt: now() }).onConflictDoNothing();
-  return (await ownsCourse({ db, person }, id)) ? ok({ id }) : fail('notFound');
+  const made = await db.query.course.findFirst({ columns: { id: true }, where: and(eq(course.id, id), eq(course.ownerId, person.id)) });
+  return made ? ok({ id }) : fail('notFound');
 }
 
-export async function ownsCourse({ db, person }: Pick<As<Teacher>, 'db' | 'person'>, id: string): Promise<boolean> {
-  return (await db.query.course.findFirst({ columns: { id: true }, where: and(eq(course.id, id), eq(course.ownerId, person.id)) })) !== undefined;
-}
-
-export async function openCourse({ db, person }: As<Teacher>, id: string): Promise<Result<CourseView>> {
-  const found = await db.query.course.findFirst({ where: and(eq(course.id, id), eq(course.ownerId, person.id)) });
+export async function openCourse(as: As<Teacher>, id: string): Promise<Result<CourseView>> {
+  const { db } = as;
+  const found = await courseOf(as, id);
   if (!found) return fail('notFound');
-  const roster = await db
-    .select({ id: user.id, name: user.name, username: user.displayUsername, madeBy: user.madeBy })
-    .from(courseLearner)
-    .innerJoin(user, eq(user.id, courseLearner.learnerId))
-    .where(eq(courseLearner.courseId, id))
-    .orderBy(asc(user.name));
-  const releases = await db
-    .select({ id: release.id, title: release.title, createdAt: release.createdAt, edition: edition.number, sat: count(sitting.id) })
-    .from(release)
-    .innerJoin(edition, eq(edition.releaseId, release.id))
-    .leftJoin(sitting, eq(sitting.releaseId, release.id))
-    .where(eq(release.courseId, id))
-    .groupBy(release.id, edition.number)
-    .orderBy(desc(release.createdAt));
-  return ok({ id, title: found.title, learners: roster.length, roster: roster.map(({ madeBy, ...learner }) => ({ ...learner, mine: madeBy === person.id })), releases });
+  const { row, right } = found;
+  const [[learners], owner, units, releases] = await Promise.all([
+    db.select({ n: count() }).from(courseLearner).where(eq(courseLearner.courseId, id)),
+    db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, row.ownerId) }),
+    db.select({ id: unit.id, title: unit.title }).from(unit).where(eq(unit.courseId, id)).orderBy(asc(unit.position)),
+    db
+      .select({
+        id: release.id,
+        title: release.title,
+        unitId: release.unitId,
+        opensAt: release.opensAt,
+        dueAt: release.dueAt,
+        closesAt: release.closesAt,
+        practice: release.practice,
+        createdAt: release.createdAt,
+        edition: release.edition,
+        sat: sql<number>`count(distinct ${sitting.learnerId})`,
+      })
+      .from(release)
+      .leftJoin(sitting, eq(sitting.releaseId, release.id))
+      .where(eq(release.courseId, id))
+      .groupBy(release.id)
+      .orderBy(desc(release.createdAt)),
+  ]);
+  return ok({
+    id,
+    title: row.title,
+    owner: owner?.name ?? '',
+    right,
+    archived: row.archivedAt !== null,
+    learners: learners?.n ?? 0,
+    join: row.joinCode === null ? null : { code: row.joinCode, until: row.joinUntil },
+    units,
+    releases,
+  });
+}
+
+export interface CourseChange {
+  readonly title?: string | undefined;
+  /** The owner's alone. */
+  readonly archived?: boolean | undefined;
+  /** A new code that holds until then (null: until it is taken away); `null` instead of it takes the code away. */
+  readonly join?: { readonly until: Date | null } | null | undefined;
+}
+
+export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join }: CourseChange): Promise<Result<{ join: { code: string; until: Date | null } | null }>> {
+  const found = await courseOf(as, id);
+  if (!found) return fail('notFound');
+  if (archived !== undefined && found.right !== 'own') return fail('notAllowed');
+  const { row } = found;
+  const code = join === undefined ? row.joinCode : join === null ? null : (row.joinCode ?? newCode());
+  const until = join === undefined ? row.joinUntil : (join?.until ?? null);
+  await as.db
+    .update(course)
+    .set({ title: title ?? row.title, archivedAt: archived === undefined ? row.archivedAt : archived ? (row.archivedAt ?? as.now()) : null, joinCode: code, joinUntil: until })
+    .where(eq(course.id, id));
+  return ok({ join: code === null ? null : { code, until } });
+}
+
+export interface TeacherRow {
+  id: string;
+  name: string;
+  username: string | null;
+}
+
+/** Who teaches a course beside its owner. */
+export async function listTeachers(as: As<Teacher>, courseId: string): Promise<Result<TeacherRow[]>> {
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  return ok(
+    await as.db
+      .select({ id: user.id, name: user.name, username: user.displayUsername })
+      .from(courseTeacher)
+      .innerJoin(user, eq(user.id, courseTeacher.personId))
+      .where(eq(courseTeacher.courseId, courseId))
+      .orderBy(asc(user.name)),
+  );
+}
+
+/** The owner lets a colleague teach the course, or no longer. A co-teacher may leave by themselves. */
+export async function setTeacher(as: As<Teacher>, courseId: string, username: string, teaches: boolean): Promise<Result<TeacherRow[]>> {
+  const { db, person, now } = as;
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  const them = await db.query.user.findFirst({ where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')) });
+  const leaves = !teaches && them?.id === person.id;
+  if (found.right !== 'own' && !leaves) return fail('notAllowed');
+  if (!them || them.id === found.row.ownerId)
+    return fail('invalid', { problems: [{ path: 'username', message: them ? 'The course is theirs.' : 'No colleague has this user name.' }] });
+  if (teaches) await db.insert(courseTeacher).values({ courseId, personId: them.id, addedAt: now() }).onConflictDoNothing();
+  else await db.delete(courseTeacher).where(and(eq(courseTeacher.courseId, courseId), eq(courseTeacher.personId, them.id)));
+  return leaves ? ok([]) : listTeachers(as, courseId);
 }

@@ -1,5 +1,5 @@
 import { type AnySQLiteColumn, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Draw, Edit, FindingCounts, Kind, ModelPlacement, Move, Question, Section } from '../../core';
+import type { Draw, Edit, FindingCounts, Kind, ModelPlacement, Move, Question, Section, Tells } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
@@ -137,8 +137,62 @@ export const course = sqliteTable(
     title: text('title').notNull(),
     ownerId: owner('owner_id'),
     createdAt: moment('created_at').notNull(),
+    /** Put away: its teachers see it, its learners do not. */
+    archivedAt: moment('archived_at'),
+    /** Who knows it may join until then. */
+    joinCode: text('join_code').unique(),
+    joinUntil: moment('join_until'),
   },
   (t) => [index('course_of_owner').on(t.ownerId)],
+);
+
+/** Who teaches a course beside its owner. */
+export const courseTeacher = sqliteTable(
+  'course_teacher',
+  {
+    courseId: text('course_id')
+      .notNull()
+      .references(() => course.id, { onDelete: 'cascade' }),
+    personId: text('person_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    addedAt: moment('added_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.courseId, t.personId] }), index('course_of_teacher').on(t.personId)],
+);
+
+const inCourse = () =>
+  text('course_id')
+    .notNull()
+    .references(() => course.id, { onDelete: 'cascade' });
+
+/** A part of a course, in an order. */
+export const unit = sqliteTable('unit', { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull(), position: integer('position').notNull() }, (t) => [
+  index('unit_of_course').on(t.courseId),
+]);
+
+/** What releases of a course count together: their marks make so much of the whole, in parts of the sum of all weights. */
+export const category = sqliteTable(
+  'category',
+  { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull(), weight: real('weight').notNull(), position: integer('position').notNull() },
+  (t) => [index('category_of_course').on(t.courseId)],
+);
+
+export const courseGroup = sqliteTable('course_group', { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull() }, (t) => [
+  index('group_of_course').on(t.courseId),
+]);
+
+export const groupMember = sqliteTable(
+  'group_member',
+  {
+    groupId: text('group_id')
+      .notNull()
+      .references(() => courseGroup.id, { onDelete: 'cascade' }),
+    learnerId: text('learner_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+  },
+  (t) => [primaryKey({ columns: [t.groupId, t.learnerId] }), index('group_of_learner').on(t.learnerId)],
 );
 
 export const courseLearner = sqliteTable(
@@ -208,13 +262,114 @@ export const release = sqliteTable(
     title: text('title').notNull(),
     releasedBy: owner('released_by'),
     createdAt: moment('created_at').notNull(),
-    /** Nothing is taken after it; null: it stays open. */
+    unitId: text('unit_id').references(() => unit.id, { onDelete: 'set null' }),
+    /** Nobody begins before it; null: from the start. */
+    opensAt: moment('opens_at'),
+    /** What is finished after it is late; null: nothing is. */
     dueAt: moment('due_at'),
+    /** Nothing is taken after it; null: it stays open. */
+    closesAt: moment('closes_at'),
     /** How long a sitting may take, in minutes; null: as long as it likes. */
     minutes: integer('minutes'),
+    /** How many a learner may have; null: any number. */
+    sittings: integer('sittings').default(1),
+    /** Which of several sittings counts. */
+    counts: text('counts').$type<Counts>().notNull().default('best'),
+    /** It does not count. */
+    practice: integer('practice', { mode: 'boolean' }).notNull().default(false),
+    categoryId: text('category_id').references(() => category.id, { onDelete: 'set null' }),
+    /** How much learners are told of an answer, at most (the author of a question may tell less), and when. */
+    tells: text('tells').$type<Tells>().notNull().default('modelAnswer'),
+    tellsWhen: text('tells_when').$type<TellsWhen>().notNull().default('atOnce'),
+    /** It is for all of the course; else for those of `release_for`. */
+    everyone: integer('everyone', { mode: 'boolean' }).notNull().default(true),
+    /** The edition new sittings are of. */
+    edition: integer('edition').notNull().default(1),
   },
   (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
 );
+
+export const COUNTS = ['best', 'last', 'first', 'average'] as const;
+export type Counts = (typeof COUNTS)[number];
+/** When: with each check; once a sitting is finished; once the release has closed. */
+export const TELLS_WHEN = ['atOnce', 'finished', 'closed'] as const;
+export type TellsWhen = (typeof TELLS_WHEN)[number];
+
+const ofRelease = () =>
+  text('release_id')
+    .notNull()
+    .references(() => release.id);
+const ofLearner = () =>
+  text('learner_id')
+    .notNull()
+    .references(() => user.id, { onDelete: 'cascade' });
+
+/** Whom a release is for, where it is not for all: a group or a learner a row. */
+export const releaseFor = sqliteTable(
+  'release_for',
+  {
+    releaseId: ofRelease(),
+    groupId: text('group_id').references(() => courseGroup.id, { onDelete: 'cascade' }),
+    learnerId: text('learner_id').references(() => user.id, { onDelete: 'cascade' }),
+  },
+  (t) => [uniqueIndex('release_for_one').on(t.releaseId, t.groupId, t.learnerId)],
+);
+
+/** What one learner is allowed beyond the others. Null: as for all. */
+export const allowance = sqliteTable(
+  'allowance',
+  {
+    releaseId: ofRelease(),
+    learnerId: ofLearner(),
+    moreMinutes: integer('more_minutes').notNull().default(0),
+    dueAt: moment('due_at'),
+    closesAt: moment('closes_at'),
+    moreSittings: integer('more_sittings').notNull().default(0),
+  },
+  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] })],
+);
+
+/** A mark a teacher set by hand, in points of the release, in place of what the sittings came to. */
+export const markOverride = sqliteTable(
+  'mark_override',
+  { releaseId: ofRelease(), learnerId: ofLearner(), points: real('points').notNull(), reason: text('reason').notNull(), by: owner('by'), at: moment('at').notNull() },
+  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] })],
+);
+
+/** Who changed marks, or what they rest on: append-only (the database itself sees to it, see the migrations). */
+export const audit = sqliteTable(
+  'audit',
+  {
+    n: integer('n').primaryKey({ autoIncrement: true }),
+    courseId: text('course_id').notNull(),
+    releaseId: text('release_id'),
+    learnerId: text('learner_id'),
+    by: text('by').notNull(),
+    at: moment('at').notNull(),
+    what: text('what').$type<AuditWhat>().notNull(),
+    detail: text('detail', { mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+  },
+  (t) => [index('audit_of_course').on(t.courseId, t.n)],
+);
+/** What applying an edition did to marks, learner by learner, in points. */
+export const regrade = sqliteTable(
+  'regrade',
+  {
+    releaseId: ofRelease(),
+    edition: integer('edition').notNull(),
+    by: owner('by'),
+    at: moment('at').notNull(),
+    changes: text('changes', { mode: 'json' }).$type<MarkChange[]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.releaseId, t.edition] })],
+);
+export interface MarkChange {
+  readonly sittingId: string;
+  readonly learnerId: string;
+  readonly before: { readonly points: number; readonly outOf: number };
+  readonly after: { readonly points: number; readonly outOf: number };
+}
+export type AuditWhat = 'markSet' | 'markSetBack' | 'editionMade' | 'editionApplied' | 'allowed' | 'settings' | 'erased';
 
 /** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
 export interface SourceContent {
@@ -239,6 +394,10 @@ export interface EditionContent {
   /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
+  /** Nothing is told during a sitting: each question is checked once, at its end. */
+  readonly quiet?: boolean;
+  /** By question: it does not count, and is asked of nobody who has not come to it. */
+  readonly struck?: readonly boolean[];
   /** By question, what it counts; left out in editions from before there were points: as many as its marks. */
   readonly points?: readonly number[];
   /** Parts of the questions, in their order; left out: one part with all of them. */
@@ -257,6 +416,9 @@ export const edition = sqliteTable(
     number: integer('number').notNull(),
     content: text('content', { mode: 'json' }).$type<EditionContent>().notNull(),
     createdAt: moment('created_at').notNull(),
+    /** Of a correction: what it is for, and by whom. */
+    reason: text('reason').notNull().default(''),
+    madeBy: text('made_by'),
   },
   (t) => [primaryKey({ columns: [t.releaseId, t.number] })],
 );
@@ -277,6 +439,8 @@ export const sitting = sqliteTable(
     startedAt: moment('started_at').notNull(),
     /** The edition it is of and judged by: that of every move to come (the database itself sees to it, see the migrations). */
     edition: integer('edition').notNull().default(1),
+    /** The edition it was begun in, which says what it is asked. */
+    began: integer('began').notNull().default(1),
     /** What all of its questions count, in points. */
     outOf: real('out_of').notNull().default(0),
     /** How many questions the learner has come to beyond the first. */

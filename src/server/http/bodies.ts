@@ -1,8 +1,8 @@
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
-import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove } from '../../core';
+import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove, TELLS } from '../../core';
 import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
-import { RIGHTS, type Right } from '../database/tables';
+import { COUNTS, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
 const uuid = () =>
@@ -69,6 +69,79 @@ const moment = () =>
     .nullable()
     .default(null);
 
+const ids = (most: number) => array(uuid()).max(most).required();
+const aWord = <const T extends string>(words: readonly T[]) =>
+  mixed<T>((value): value is T => isOneOf(words, value))
+    .typeError(`has to be one of ${words.join(', ')}`)
+    .required();
+const releaseSettings = {
+  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').optional(),
+  unitId: string().uuid().nullable().default(null),
+  opensAt: moment(),
+  dueAt: moment(),
+  closesAt: moment(),
+  minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
+  sittings: number().integer().min(1, 'At least one').max(100, 'At most 100').nullable().defined(),
+  counts: aWord(COUNTS),
+  practice: boolean().required(),
+  categoryId: string().uuid().nullable().default(null),
+  tells: aWord(TELLS),
+  tellsWhen: aWord(TELLS_WHEN),
+  audience: object({ groups: ids(200), learners: ids(2000) })
+    .nullable()
+    .default(null),
+};
+export const releaseChange = object(releaseSettings);
+export const allowed = object({
+  learnerId: string().min(1).max(100).required(),
+  allowed: object({
+    moreMinutes: number().integer().min(0, 'No less than 0').max(MOST_MINUTES, 'At most a week').required(),
+    moreSittings: number().integer().min(0, 'No less than 0').max(100, 'At most 100').required(),
+    dueAt: moment(),
+    closesAt: moment(),
+  })
+    .nullable()
+    .default(null),
+});
+
+const name = (most: number) => string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
+const MOST_PARTS = 200;
+export const courseChange = object({
+  title: name(200).optional(),
+  archived: boolean(),
+  join: object({ until: moment() }).nullable().default(undefined),
+});
+export const units = object({
+  units: array(object({ id: uuid(), title: name(200) }))
+    .max(MOST_PARTS)
+    .required(),
+});
+export const categories = object({
+  categories: array(object({ id: uuid(), title: name(100), weight: number().min(0, 'No less than 0').max(1000, 'At most 1000').required('Give it a weight') }))
+    .max(MOST_PARTS)
+    .required(),
+});
+export const group = object({ id: uuid(), title: name(100) });
+export const member = object({ learnerId: string().min(1).max(100).required(), isIn: boolean().required() });
+export const coTeacher = object({ username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'), teaches: boolean().required() });
+export const roster = object({
+  text: string().min(1, 'Paste a list').max(2_000_000, 'At most two million characters').required('Paste a list'),
+  take: boolean().required(),
+  removeOthers: boolean().default(false),
+});
+export const takenOff = object({ learners: array(string().min(1).max(100).required()).min(1).max(500).required() });
+const joinCode = () => string().trim().min(1, 'Type the code').max(40, 'A code is shorter').required('Type the code');
+export const joining = object({ code: joinCode() });
+export const registering = newLearner.concat(object({ code: joinCode() }));
+/** The settings of a release with their times as times. */
+export const timed = <T extends { opensAt: string | null; dueAt: string | null; closesAt: string | null }>(settings: T) => ({
+  ...settings,
+  opensAt: at(settings.opensAt),
+  dueAt: at(settings.dueAt),
+  closesAt: at(settings.closesAt),
+});
+export const at = (moment: string | null): Date | null => (moment === null ? null : new Date(moment));
+
 /** A question as it stood at a revision, or a set: one of the two. */
 export const publication = object({
   id: uuid(),
@@ -76,8 +149,7 @@ export const publication = object({
   questionId: uuid().notRequired(),
   revision: number().integer().min(0),
   setId: uuid().notRequired(),
-  dueAt: moment(),
-  minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
+  settings: object(releaseSettings).default(undefined),
 }).test(
   'content',
   'has to name a question with its revision, or a set',

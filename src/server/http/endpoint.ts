@@ -55,6 +55,16 @@ interface Asked<R extends Role, Body> {
   readonly search: URLSearchParams;
 }
 
+/** An endpoint for anyone, signed in or not. */
+export function openEndpoint<S extends Schema>(schema: S, answer: (asked: { readonly app: App; readonly body: InferType<S> }) => Promise<Result<unknown>>): APIRoute {
+  return guarded(async (app, { request }) => {
+    const body = await bodyOf(request, schema);
+    if (!body.ok) return failed(body);
+    const result = await answer({ app, body: body.value });
+    return result.ok ? json({ ok: true, value: result.value }) : failed(result);
+  });
+}
+
 /** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
 export function endpoint<R extends Role, S extends Schema>(role: R, schema: S | null, answer: (asked: Asked<R, InferType<S>>) => Promise<Result<unknown>>): APIRoute {
   return guarded(async (app, { locals, params, request, url }) => {

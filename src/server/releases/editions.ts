@@ -1,17 +1,26 @@
-import { desc, eq } from 'drizzle-orm';
-import { asksOf, type ModelPlacement, type QuestionModel, questionModel, type Section, totalOf } from '../../core';
+import { eq } from 'drizzle-orm';
+import { asked, asksOf, inSilence, type ModelPlacement, type QuestionModel, questionModel, type Random, type Section, type Tells, telling, totalOf } from '../../core';
 import type { Database } from '../database/open';
-import { type EditionContent, edition } from '../database/tables';
+import { type EditionContent, release } from '../database/tables';
 
 export interface OpenEdition {
   readonly number: number;
+  /** As they are judged. */
   readonly models: readonly QuestionModel[];
+  /** The same, saying no more than is allowed. */
+  readonly telling: (tells: Tells) => readonly QuestionModel[];
+  /** Nothing is told during a sitting: each question is checked once, at its end. */
+  readonly quiet: boolean;
+  /** By question: it does not count. */
+  readonly struck: readonly boolean[];
+  /** The questions a sitting that begins with this edition is asked, by their places. */
+  readonly asked: (next: Random) => readonly number[];
   /** By question; null: none that may be shown. */
   readonly modelAnswers: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack: boolean;
-  /** By question, what it counts. */
+  /** By question, what it counts: nothing once it is struck. */
   readonly points: readonly number[];
-  /** Parts of the questions, each a place in `models`, in their order. */
+  /** Parts of the questions that are not struck, each a place in `models`, in their order. */
   readonly sections: readonly Section<number>[];
   /** How many questions a sitting has. */
   readonly asks: number;
@@ -45,28 +54,45 @@ export async function editionOf(db: Database, releaseId: string, number: number)
 }
 
 export function openContent(number: number, content: EditionContent): OpenEdition {
-  const { questions, modelAnswers, goBack, sources } = content;
-  const points = content.points ?? questions.map(({ marks }) => marks.max);
+  const { questions, modelAnswers, goBack, sources, quiet = false } = content;
+  const struck = content.struck ?? questions.map(() => false);
+  const given = content.points ?? questions.map(({ marks }) => marks.max);
   let first = 0;
   const sections = (content.sections ?? [{ title: '', draw: null, count: questions.length }]).map(({ title, draw, count }) => {
-    const own = { title, draw, questions: Array.from({ length: count }, (_, i) => first + i) };
+    const own = Array.from({ length: count }, (_, i) => first + i);
     first += count;
-    return own;
+    return { title, draw, questions: own.filter((i) => !struck[i]) };
   });
+  const models = questions.map((question) => questionModel(quiet ? inSilence(question) : question));
+  const told = new Map<Tells, readonly QuestionModel[]>();
+  const worth = (section: Section<number>) => section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: given[i] ?? 0 }));
   return {
     number,
-    models: questions.map((question) => questionModel(question)),
+    models,
+    telling: (tells) => {
+      const known = told.get(tells) ?? models.map((model) => telling(model, tells));
+      told.set(tells, known);
+      return known;
+    },
+    quiet,
+    struck,
+    // Where a sitting draws, it draws by places among those that are left.
+    asked: (next) => {
+      const left = sections.flatMap((section) => section.questions);
+      return asked(sections, next).map((i) => left[i] as number);
+    },
     modelAnswers: modelAnswers ?? questions.map(() => null),
     goBack: goBack ?? true,
-    points,
+    points: given.map((points, i) => (struck[i] ? 0 : points)),
     sections,
     asks: sections.reduce((all, section) => all + asksOf(section), 0),
-    outOf: totalOf(sections.map((section) => ({ ...section, questions: section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: points[i] ?? 0 })) }))),
+    outOf: totalOf(sections.map((section) => ({ ...section, questions: worth(section) }))),
     sources: sources ?? [],
   };
 }
 
-export async function newestEdition(db: Database, releaseId: string): Promise<number> {
-  const row = await db.query.edition.findFirst({ columns: { number: true }, where: eq(edition.releaseId, releaseId), orderBy: desc(edition.number) });
-  return row?.number ?? 1;
+/** The edition new sittings of a release are of. */
+export async function editionInForce(db: Database, releaseId: string): Promise<number> {
+  const row = await db.query.release.findFirst({ columns: { edition: true }, where: eq(release.id, releaseId) });
+  return row?.edition ?? 1;
 }

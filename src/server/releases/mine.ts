@@ -1,59 +1,88 @@
-import { and, desc, eq, sum } from 'drizzle-orm';
-import { withoutDust } from '../../core';
+import { and, desc, eq, isNull } from 'drizzle-orm';
+import { countingMark, withoutDust } from '../../core';
 import type { As, Learner } from '../context';
-import { course, courseLearner, release, sitting, standing } from '../database/tables';
-import { endOf } from '../sittings/standing';
-import { editionOf, newestEdition } from './editions';
+import { allowance, course, courseLearner, release } from '../database/tables';
+import { tellsAfter } from '../sittings/finish';
+import { endOf, timeFor } from '../sittings/standing';
+import { cameTo, ofLearners } from './came';
+import { editionOf } from './editions';
+import { isFor } from './reach';
 
 export interface LearnerRelease {
   id: string;
   title: string;
   course: string;
   createdAt: Date;
+  opensAt: Date | null;
   dueAt: Date | null;
+  closesAt: Date | null;
   minutes: number | null;
+  practice: boolean;
   questions: number;
-  /** Null before the first check, and where not all of the marks are shown. */
+  /** Of the sitting that counts. Null before the first check, and where not all of the marks are shown, or not yet. */
   mark: number | null;
   max: number | null;
-  state: 'waiting' | 'started' | 'finished' | 'closed';
+  /** `again`: finished, and another sitting may be begun. */
+  state: 'early' | 'waiting' | 'started' | 'finished' | 'again' | 'closed';
 }
 
-/** The releases of the courses a learner belongs to, the newest first. */
+/** The releases that are for a learner, of the courses they belong to, the newest first. */
 export async function releasesFor({ db, person, now }: As<Learner>): Promise<LearnerRelease[]> {
+  const at = now();
   const rows = await db
-    .select({
-      id: release.id,
-      title: release.title,
-      course: course.title,
-      createdAt: release.createdAt,
-      dueAt: release.dueAt,
-      minutes: release.minutes,
-      startedAt: sitting.startedAt,
-      finishedAt: sitting.finishedAt,
-      mark: sum(standing.points).mapWith(Number),
-      ended: sum(standing.ended).mapWith(Number),
-    })
+    .select({ release, course: course.title, allowed: allowance })
     .from(courseLearner)
     .innerJoin(course, eq(course.id, courseLearner.courseId))
     .innerJoin(release, eq(release.courseId, course.id))
-    .leftJoin(sitting, and(eq(sitting.releaseId, release.id), eq(sitting.learnerId, person.id)))
-    .leftJoin(standing, eq(standing.sittingId, sitting.id))
-    .where(eq(courseLearner.learnerId, person.id))
-    .groupBy(release.id, sitting.id)
+    .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
+    .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isFor(db, person.id)))
     .orderBy(desc(release.createdAt));
+  const came = await cameTo(
+    db,
+    ofLearners(
+      rows.map((row) => row.release.id),
+      [person.id],
+    ),
+  );
   const found: LearnerRelease[] = [];
-  for (const { startedAt, finishedAt, mark, ended, ...row } of rows) {
-    const { models, asks, outOf } = await editionOf(db, row.id, await newestEdition(db, row.id));
-    const shown = models.every(({ question }) => question.show.mark);
-    const over = (endOf({ startedAt: startedAt ?? now(), dueAt: row.dueAt, minutes: row.minutes })?.getTime() ?? Infinity) <= now().getTime();
-    const finished = finishedAt !== null || ended === asks || (startedAt !== null && over);
+  for (const { release: row, course: title, allowed } of rows) {
+    const { models, asks } = await editionOf(db, row.id, row.edition);
+    const time = timeFor(row, allowed);
+    const mine = came
+      .filter(({ releaseId }) => releaseId === row.id)
+      .map(({ startedAt, ...one }) => {
+        const over = (endOf({ startedAt, ...time })?.getTime() ?? Infinity) <= at.getTime();
+        return { ...one, touched: one.tries !== null, finished: one.finishedAt !== null || one.ended === asks || over };
+      });
+    const shown = tellsAfter({ ...row, closesAt: time.closesAt }, at) !== null && models.every(({ question }) => question.show.mark);
+    const counting = shown && mine.some(({ touched }) => touched) ? countingMark(mine, row.counts) : null;
+    const most = row.sittings === null ? Infinity : row.sittings + (allowed?.moreSittings ?? 0);
+    const closed = time.closesAt !== null && time.closesAt <= at;
+    const last = mine.at(-1);
     found.push({
-      ...row,
+      id: row.id,
+      title: row.title,
+      course: title,
+      createdAt: row.createdAt,
+      opensAt: row.opensAt,
+      dueAt: allowed?.dueAt ?? row.dueAt,
+      closesAt: time.closesAt,
+      minutes: time.minutes,
+      practice: row.practice,
       questions: asks,
-      mark: shown && mark !== null ? withoutDust(mark) : null,
-      max: shown && mark !== null ? outOf : null,
-      state: finished ? 'finished' : startedAt !== null ? 'started' : over ? 'closed' : 'waiting',
+      mark: counting && withoutDust(counting.points),
+      max: counting && withoutDust(counting.outOf),
+      state: last
+        ? !last.finished
+          ? 'started'
+          : closed || mine.length >= most
+            ? 'finished'
+            : 'again'
+        : closed
+          ? 'closed'
+          : row.opensAt !== null && row.opensAt > at
+            ? 'early'
+            : 'waiting',
     });
   }
   return found;

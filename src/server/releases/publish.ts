@@ -1,11 +1,12 @@
 import { and, eq } from 'drizzle-orm';
 import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
-import { ownsCourse } from '../courses/courses';
-import { edition, release, releaseQuestion } from '../database/tables';
+import { courseOf } from '../courses/access';
+import { edition, release, releaseFor, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { openWith } from '../vault/questions';
 import { type WholeSet, wholeSet } from '../vault/wholeSet';
+import { audienceRows, isQuiet, PLAIN, type ReleaseSettings, settingsProblems, settingsRow } from './settings';
 
 /** What is published: a question as it stood at a revision (a set of one), or a set. */
 export type Content = { readonly questionId: string; readonly revision: number } | { readonly setId: string };
@@ -14,22 +15,26 @@ export interface Publication {
   /** The client's, so that publishing twice is publishing once. */
   readonly id: string;
   readonly courseId: string;
-  readonly dueAt?: Date | null;
-  readonly minutes?: number | null;
+  /** Left out: as is usual. */
+  readonly settings?: Partial<ReleaseSettings>;
 }
 
 /** Publishes to a course what the teacher has, frozen as edition 1. */
-export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, minutes = null, ...content }: Publication & Content): Promise<Result<{ id: string }>> {
+export async function publish(as: As<Teacher>, { id, courseId, settings: given = {}, ...content }: Publication & Content): Promise<Result<{ id: string }>> {
   const { db, person, now } = as;
-  if (!(await ownsCourse(as, courseId))) return fail('notFound');
+  const into = await courseOf(as, courseId);
+  if (!into || into.row.archivedAt) return fail('notFound');
   const before = await db.query.release.findFirst({ where: and(eq(release.id, id), eq(release.releasedBy, person.id)) });
   if (before) return ok({ id });
   const found = 'setId' in content ? await wholeSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
   const { title, questions, ...rest } = found.value;
+  const settings = { ...PLAIN, ...given };
+  const quiet = isQuiet(settings);
   const at = now();
   const inTheWay = [
-    ...(dueAt && dueAt <= at ? [{ path: 'dueAt', message: 'The time at which it is due has passed.' }] : []),
+    ...(await settingsProblems(db, courseId, settings)),
+    ...(settings.closesAt && settings.closesAt <= at ? [{ path: 'closesAt', message: 'The time at which it closes has passed.' }] : []),
     ...(questions.length === 0 ? [{ path: 'questions', message: 'There is no question in it yet.' }] : []),
     ...questions.flatMap((question, i) =>
       publishProblems(question).map(({ path, message }) =>
@@ -39,12 +44,14 @@ export async function publish(as: As<Teacher>, { id, courseId, dueAt = null, min
   ];
   if (inTheWay.length > 0) return fail('notReady', { problems: inTheWay });
   await db.transaction(async (tx) => {
-    await tx.insert(release).values({ id, courseId, title, releasedBy: person.id, createdAt: at, dueAt, minutes });
+    await tx.insert(release).values({ id, courseId, title: settings.title ?? title, releasedBy: person.id, createdAt: at, ...settingsRow(settings) });
+    const whom = audienceRows(id, settings.audience);
+    if (whom.length > 0) await tx.insert(releaseFor).values(whom);
     await tx
       .insert(releaseQuestion)
       .values(questions.map((one) => ({ releaseId: id, questionId: one.id })))
       .onConflictDoNothing();
-    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), ...rest }, createdAt: at });
+    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), quiet, ...rest }, createdAt: at });
   });
   return ok({ id });
 }

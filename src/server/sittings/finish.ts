@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, isNotNull, isNull, or } from 'drizzle-orm';
-import { earned, markSoFar, type Reckoning, reckoning, takeMove, withoutDust } from '../../core';
+import { earned, markSoFar, type Reckoning, reckoning, type Tells, takeMove, withoutDust } from '../../core';
 import type { As, Context, Learner } from '../context';
-import { release, sitting } from '../database/tables';
+import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { additionOf } from './addition';
 import { type Addition, keep } from './keep';
@@ -24,6 +24,8 @@ export interface Summary {
   }[];
   /** Null: not all of the marks are shown. */
   total: { mark: number; max: number } | null;
+  /** Each answer can be looked at again, with what is told of it. */
+  review: boolean;
 }
 
 const MOST_ATTEMPTS = 4;
@@ -35,6 +37,12 @@ export async function finish(as: As<Learner>, sittingId: string): Promise<Result
   return ok(await summaryOf(as, await closed(as, mine, as.now())));
 }
 
+/** How much is told of a finished sitting; null: nothing, for now or for good. */
+export function tellsAfter({ tells, tellsWhen, closesAt }: Pick<OpenSitting, 'tells' | 'tellsWhen' | 'closesAt'>, now: Date): Tells | null {
+  if (tells === 'nothing') return null;
+  return tellsWhen === 'closed' && (closesAt === null || closesAt > now) ? null : tells;
+}
+
 /** The sitting, finished at its end if that has passed. */
 export async function closedIfOver(context: Context, open: OpenSitting): Promise<OpenSitting> {
   return open.finishedAt === null && open.endsAt !== null && open.endsAt <= context.now() ? closed(context, open, open.endsAt) : open;
@@ -42,7 +50,10 @@ export async function closedIfOver(context: Context, open: OpenSitting): Promise
 
 /** Finishes what has run out of time of a release, so that what is looked at is what it came to. */
 export async function closeOverdue(context: Context, releaseId: string): Promise<void> {
-  const running = await sittingsWhere(context.db, and(eq(sitting.releaseId, releaseId), isNull(sitting.finishedAt), or(isNotNull(release.dueAt), isNotNull(release.minutes))));
+  const running = await sittingsWhere(
+    context.db,
+    and(eq(sitting.releaseId, releaseId), isNull(sitting.finishedAt), or(isNotNull(release.closesAt), isNotNull(release.minutes), isNotNull(allowance.closesAt))),
+  );
   for (const open of running) await closedIfOver(context, open);
 }
 
@@ -87,8 +98,9 @@ const isUnchecked = ({ standing: { ended, judged, board } }: At) => !ended && ju
 /** The account of a finished sitting, question by question. */
 export async function summaryOf({ db, now }: Context, open: OpenSitting): Promise<Summary> {
   const record = await recordOf(db, open);
+  const tells = tellsAfter(open, now());
   const questions = record.asked.flatMap((_, place) => {
-    const at = atOf(open, record, place);
+    const at = atOf(open, record, place, tells ?? 'nothing');
     if (!at) return [];
     const { model, standing, points } = at;
     const shown = model.question.show.mark;
@@ -109,6 +121,7 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
     finishedAt: open.finishedAt ?? now(),
     questions,
     total: questions.every((one) => one.earned !== null) ? { mark: sumOf(questions.map((one) => one.earned ?? 0)), max: sumOf(questions.map(({ points }) => points)) } : null,
+    review: tells !== null,
   };
 }
 

@@ -33,6 +33,8 @@ export async function takeMoves(context: Context, sittingId: string, learnerId: 
     if (at.sitting.finishedAt) return fail('sittingFinished');
     if (!at.goBack && sent.question < at.sitting.reached) return fail('alreadyEnded');
 
+    if (at.quiet && sent.moves.some(({ kind }) => kind === 'check' || kind === 'hint'))
+      return fail('invalid', { problems: [{ path: 'moves', message: 'This is checked at the end.' }] });
     const { fresh, seen } = unknownOf(at, sent);
     if (fresh.length > 0 && seen !== at.last) {
       // Either this process remembers an older state, or another window went on. Then nothing is taken, and the page is told where it stands.

@@ -1,10 +1,11 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, eq, lt } from 'drizzle-orm';
 import type { As, Learner } from '../context';
-import { course, courseLearner, release, sitting, standing } from '../database/tables';
+import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { editionOf, newestEdition } from '../releases/editions';
-import { closedIfOver, type Summary, summaryOf } from './finish';
+import { editionInForce, editionOf } from '../releases/editions';
+import { reachedBy } from '../releases/reach';
+import { closedIfOver, type Summary, summaryOf, tellsAfter } from './finish';
 import { recall } from './recent';
 import { askedOf, atOf, endOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 import { endsOf, placeOf, type SittingView, sourcesOf, viewOf } from './view';
@@ -14,22 +15,52 @@ interface Titles {
   readonly course: string;
 }
 
-/** A sitting as it is opened: a question to answer, or what it came to. */
-export type Opened = { open: SittingView; finished: null } | { open: null; finished: Summary & Titles };
+/** What a learner is told before they begin: when it opens where it has not, else how long they will have. */
+export interface Before extends Titles {
+  id: string;
+  questions: number;
+  minutes: number | null;
+  closesAt: Date | null;
+  opensAt: Date | null;
+}
+export interface Finished extends Summary, Titles {
+  releaseId: string;
+  /** Another sitting may be begun. */
+  another: boolean;
+}
+/** A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what there is before it is begun. */
+export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
 
-/** The learner opens a release: their sitting of it, begun now or gone on with, at a place they have come to (`place`), else at the furthest. */
-export async function sit(as: As<Learner>, releaseId: string, place: number | null = null): Promise<Result<Opened>> {
+/** What the learner wants: to open it where they are; to begin, where the first sitting is not begun yet or the last is finished. */
+export type Wish = 'open' | 'begin';
+
+const latest = async (as: As<Learner>, releaseId: string) =>
+  (await sittingsWhere(as.db, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, as.person.id)))).toSorted((a, b) => b.number - a.number)[0];
+
+/** The learner opens a release: their last sitting of it, or a new one, at a place they have come to (`place`), else at the furthest. */
+export async function sit(as: As<Learner>, releaseId: string, place: number | null = null, wish: Wish = 'begin'): Promise<Result<Opened>> {
   const { db, person, now } = as;
-  const titles = await titlesOf(as, releaseId);
-  if (!titles) return fail('notFound');
-  const { dueAt, minutes } = titles;
-  const mine = () => sittingsWhere(db, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, person.id), eq(sitting.number, 1)));
-  let [found] = await mine();
-  if (!found) {
-    const startedAt = now();
-    const endsAt = endOf({ startedAt, dueAt, minutes });
-    if (endsAt && endsAt <= startedAt) return fail('releaseClosed');
-    const edition = await editionOf(db, releaseId, await newestEdition(db, releaseId));
+  const reached = await reachedBy(as, releaseId);
+  if (!reached) return fail('notFound');
+  const titles = { release: reached.release, course: reached.course };
+  let found = await latest(as, releaseId);
+  if (found) found = await closedIfOver(as, found);
+  const startedAt = now();
+  const endsAt = endOf({ startedAt, ...reached });
+  const closed = endsAt !== null && endsAt <= startedAt;
+  const another = !closed && found !== undefined && (reached.sittings === null || found.number < reached.sittings);
+  const first = !found;
+  if (first || (wish === 'begin' && another && found?.finishedAt && place === null)) {
+    const edition = await editionOf(db, releaseId, await editionInForce(db, releaseId));
+    const early = reached.opensAt !== null && reached.opensAt > startedAt;
+    if (first && closed) return fail('releaseClosed');
+    if (early || (first && wish === 'open' && reached.minutes !== null))
+      return ok({
+        open: null,
+        finished: null,
+        before: { id: releaseId, ...titles, questions: edition.asks, minutes: reached.minutes, closesAt: reached.closesAt, opensAt: early ? reached.opensAt : null },
+      });
+    const seed = randomBytes(24).toString('base64url');
     // Two tabs opened at once begin one sitting.
     await db
       .insert(sitting)
@@ -37,26 +68,27 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
         id: randomUUID(),
         releaseId,
         learnerId: person.id,
-        number: 1,
-        seed: randomBytes(24).toString('base64url'),
+        number: (found?.number ?? 0) + 1,
+        seed,
         startedAt,
         edition: edition.number,
+        began: edition.number,
         outOf: edition.outOf,
       })
       .onConflictDoNothing();
-    [found] = await mine();
+    found = await latest(as, releaseId);
   }
   if (!found) return fail('unexpected');
-  const open = await closedIfOver(as, found);
-  if (open.finishedAt) return ok({ open: null, finished: { ...(await summaryOf(as, open)), release: titles.release, course: titles.course } });
-  return ok({ open: await openAt(as, open, titles, place ?? open.reached), finished: null });
+  if (found.finishedAt && (place === null || !tellsAfter(found, now())))
+    return ok({ open: null, before: null, finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another } });
+  return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
 }
 
 /** The learner goes to a place of their sitting: one they have been at, where going back is allowed, or the next. */
 export async function goTo(as: As<Learner>, sittingId: string, place: number): Promise<Result<SittingView>> {
   const { db, person } = as;
   const found = await sittingOf(as, sittingId, person.id);
-  const titles = found && (await titlesOf(as, found.releaseId));
+  const titles = found && (await reachedBy(as, found.releaseId));
   if (!found || !titles) return fail('notFound');
   const open = await closedIfOver(as, found);
   if (open.finishedAt) return fail('sittingFinished');
@@ -77,28 +109,21 @@ export async function goTo(as: As<Learner>, sittingId: string, place: number): P
   return ok(await openAt(as, { ...open, reached: Math.max(open.reached, place) }, titles, place));
 }
 
-async function titlesOf({ db, person }: As<Learner>, releaseId: string) {
-  const [found] = await db
-    .select({ release: release.title, course: course.title, dueAt: release.dueAt, minutes: release.minutes })
-    .from(release)
-    .innerJoin(course, eq(course.id, release.courseId))
-    .innerJoin(courseLearner, eq(courseLearner.courseId, course.id))
-    .where(and(eq(release.id, releaseId), eq(courseLearner.learnerId, person.id)));
-  return found ?? null;
-}
-
 async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place: number): Promise<SittingView> {
   const record = await recordOf(as.db, open);
   const { edition, asked } = record;
-  const allowed = place === open.reached || (edition.goBack && place >= 0 && place < open.reached) ? place : open.reached;
-  const at = atOf(open, record, allowed);
+  const mayGoBack = edition.goBack || open.finishedAt !== null;
+  const allowed = place === open.reached || (mayGoBack && place >= 0 && place < open.reached) ? place : open.reached;
+  const at = atOf(open, record, allowed, open.finishedAt ? (tellsAfter(open, as.now()) ?? 'nothing') : undefined);
   if (!at) throw new Error(`Sitting ${open.id} has come to place ${allowed}, which its edition does not have`);
   return {
     ...viewOf(at),
+    // What is finished is looked at only.
+    ...(open.finishedAt ? { ended: true, hintsLeft: 0 } : {}),
     release: titles.release,
     course: titles.course,
-    place: await placeOf(as, at, edition, asked),
+    place: { ...(await placeOf(as, at, edition, asked)), quiet: edition.quiet, finished: open.finishedAt !== null },
     sources: sourcesOf(edition.sources, at.question),
-    ends: endsOf(at, as.now()),
+    ends: open.finishedAt ? null : endsOf(at, as.now()),
   };
 }

@@ -18,6 +18,10 @@ export interface Place {
   ended: number[];
   /** The part of the set it stands in; empty: it has no name. */
   section: string;
+  /** Nothing is told before the end, so there is no check to ask for. */
+  quiet: boolean;
+  /** The sitting is over and looked at only. */
+  finished: boolean;
 }
 
 /** A source in a learner's terms; its medium and captions are asked for by its number. */
@@ -56,7 +60,7 @@ export const sourcesOf = (sources: OpenEdition['sources'], question: number): So
 export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['ends'] =>
   endsAt && { at: endsAt.toISOString(), seconds: Math.max(0, Math.round((endsAt.getTime() - now.getTime()) / 1000)) };
 
-export async function placeOf({ db }: Pick<Context, 'db'>, at: At, { sections }: OpenEdition, asked: readonly number[]): Promise<Place> {
+export async function placeOf({ db }: Pick<Context, 'db'>, at: At, { sections }: OpenEdition, asked: readonly number[]): Promise<Omit<Place, 'quiet' | 'finished'>> {
   const rows = await db.select({ question: standing.question, ended: standing.ended }).from(standing).where(eq(standing.sittingId, at.sitting.id));
   const places = (all: typeof rows) => all.map(({ question }) => asked.indexOf(question)).filter((place) => place !== -1);
   return {

@@ -40,6 +40,6 @@ export function rehearsal(question: Question, seed: string, full: () => readonly
     last += took.taken.length;
     return { ok: true, value: { last, ...movesView(sat(), standing, took) } };
   };
-  const place = { at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [], section: '' };
+  const place = { at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [], section: '', quiet: false, finished: false };
   return { view: { id: 'rehearsal', release: '', course: '', place, ends: null, sources: [], ...viewed() }, send, model, names: edition.names };
 }

@@ -24,8 +24,9 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   // What is left behind cannot be come back to.
   const final = isLast || !place.goBack;
   const go = isLast ? onFinish : onNext;
-  const undone = isLast && place.count > 1 ? place.count - new Set([...place.ended, ...(ended ? [place.at] : [])]).size : ended ? 0 : 1;
-  const press = () => (final && undone > 0 ? setAsked(true) : go());
+  // In silence nothing ends before all of it does.
+  const undone = place.quiet ? (isLast ? 0 : 1) : isLast && place.count > 1 ? place.count - new Set([...place.ended, ...(ended ? [place.at] : [])]).size : ended ? 0 : 1;
+  const press = () => (final && (undone > 0 || place.quiet) ? setAsked(true) : go());
   const words = isLast ? 'Finish' : (view.question.buttons.next ?? 'Next question');
   return (
     <>
@@ -36,11 +37,13 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
         <Dialog title={isLast ? 'Finish now?' : 'Leave this question?'} onClose={() => setAsked(false)}>
           <p>
             {isLast
-              ? place.count > 1
-                ? `${undone === 1 ? 'One question is' : `${undone} questions are`} not finished. After this nothing can be moved any more.`
-                : 'This question is not finished. After this nothing can be moved any more.'
+              ? undone === 0
+                ? 'After this nothing can be moved any more, and all of it is checked.'
+                : place.count > 1
+                  ? `${undone === 1 ? 'One question is' : `${undone} questions are`} not finished. After this nothing can be moved any more.`
+                  : 'This question is not finished. After this nothing can be moved any more.'
               : 'You cannot come back to it.'}
-            {unchecked && ' What you have placed is checked once as it stands.'}
+            {unchecked && !place.quiet && ' What you have placed is checked once as it stands.'}
           </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>

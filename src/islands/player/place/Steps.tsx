@@ -13,7 +13,7 @@ export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo
         {Array.from({ length: place.count }, (_, question) => {
           const state = stateOf(question);
           const here = question === place.at;
-          const may = !here && question <= place.reached && place.goBack;
+          const may = !here && (place.finished || (question <= place.reached && place.goBack));
           const words = `Question ${question + 1}, ${here ? 'you are here' : state}`;
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set

@@ -1,8 +1,16 @@
+import { useState } from 'react';
+import { beginSitting } from '../transport';
 import type { Summary } from '../types';
 import { reckoningInWords } from '../words';
 
 /** The end: what each question came to and how, as far as the author shows it. */
-export function SummaryPage({ title, summary: { questions, total } }: { title: string; summary: Summary }) {
+export function SummaryPage({ title, summary: { questions, total, review, releaseId, another } }: { title: string; summary: Summary & { releaseId: string; another: boolean } }) {
+  const [problem, setProblem] = useState('');
+  const again = async () => {
+    const begun = await beginSitting(releaseId);
+    if (begun.ok) location.replace(location.pathname);
+    else setProblem(`${begun.error.message}. ${begun.error.wayOn}`);
+  };
   const one = questions.length === 1;
   return (
     <>
@@ -31,6 +39,13 @@ export function SummaryPage({ title, summary: { questions, total } }: { title: s
                 </p>
               )}
             </div>
+            {review && (
+              <p>
+                <a className="link-brass" href={`?question=${i + 1}`}>
+                  Look at your answer
+                </a>
+              </p>
+            )}
             {tries === 0 ? (
               <p className="text-mute">You did not answer it.</p>
             ) : (
@@ -57,9 +72,21 @@ export function SummaryPage({ title, summary: { questions, total } }: { title: s
           </li>
         ))}
       </ol>
-      <a className="btn btn-primary mt-6" href="/sit">
-        Back to your releases
-      </a>
+      {problem && (
+        <p role="alert" className="text-brick mt-4">
+          {problem}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3 mt-6">
+        <a className="btn btn-primary" href="/sit">
+          Back to your releases
+        </a>
+        {another && (
+          <button type="button" className="btn btn-edge" onClick={() => void again()}>
+            Begin another sitting
+          </button>
+        )}
+      </div>
     </>
   );
 }

@@ -1,0 +1,66 @@
+import { type Columns, DataTable, moment } from '../../ui';
+import type { Course, Release } from './course';
+
+const when = (text: string | null) => (text === null ? <span aria-hidden>–</span> : <span className="figures text-sm">{moment(new Date(text))}</span>);
+
+const columns: Columns<Release> = [
+  {
+    id: 'title',
+    accessorKey: 'title',
+    header: 'release',
+    cell: ({ row: { original } }) => (
+      <>
+        <a className="font-semibold link-brass" href={`/releases/${original.id}/results`}>
+          {original.title}
+        </a>
+        {original.practice && <span className="text-mute"> · practice</span>}
+      </>
+    ),
+  },
+  { id: 'opens', accessorFn: (row) => row.opensAt ?? row.createdAt, header: 'opens', cell: ({ row: { original } }) => when(original.opensAt ?? original.createdAt) },
+  { id: 'due', accessorFn: (row) => row.dueAt ?? '', header: 'due', cell: ({ row: { original } }) => when(original.dueAt) },
+  { id: 'closes', accessorFn: (row) => row.closesAt ?? '', header: 'closes', cell: ({ row: { original } }) => when(original.closesAt) },
+  { id: 'edition', accessorKey: 'edition', header: 'edition' },
+  { id: 'sat', accessorKey: 'sat', header: 'have begun' },
+  {
+    id: 'settings',
+    enableSorting: false,
+    header: () => <span className="sr-only">settings</span>,
+    cell: ({ row: { original } }) => (
+      <a className="btn btn-quiet btn-sm" href={`/releases/${original.id}/settings`} aria-label={`Settings of ${original.title}`}>
+        Settings
+      </a>
+    ),
+  },
+];
+
+/** What is published to a course, unit by unit. */
+export function CourseReleases({ course: { id, units, releases } }: { course: Course }) {
+  const parts = [...units, { id: null, title: units.length > 0 ? 'In no unit' : '' }].map((unit) => ({ ...unit, releases: releases.filter(({ unitId }) => unitId === unit.id) }));
+  if (releases.length === 0)
+    return (
+      <p className="text-lg">
+        Nothing is published here yet. Open a question in the{' '}
+        <a className="link-brass" href="/vault">
+          Vault
+        </a>{' '}
+        or a{' '}
+        <a className="link-brass" href="/sets">
+          set
+        </a>{' '}
+        and press Publish.{units.length === 0 && ' Units, in which releases stand, are made in Settings.'}
+      </p>
+    );
+  return parts
+    .filter((part) => part.id !== null || part.releases.length > 0)
+    .map((part) => (
+      <section key={part.id ?? ''} className="mb-8 overflow-x-auto" aria-label={part.title || 'Releases'}>
+        {part.title && <h2 className="text-xl mb-1">{part.title}</h2>}
+        {part.releases.length === 0 ? (
+          <p className="text-mute">Nothing is in this unit yet.</p>
+        ) : (
+          <DataTable rows={part.releases} columns={columns} caption={part.title || 'Releases of this course'} numeric={['edition', 'sat']} rowKey={(row) => `${id}/${row.id}`} />
+        )}
+      </section>
+    ));
+}

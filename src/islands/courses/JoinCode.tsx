@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { api, Field, moment } from '../../ui';
+import type { Course } from './course';
+
+const DAYS = 14;
+const inDays = (days: number) => {
+  const at = new Date(Date.now() + days * 86_400_000);
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+};
+
+/** The code by which people join a course by themselves, until a day. */
+export function JoinCode({ course }: { course: Course }) {
+  const [join, setJoin] = useState(course.join);
+  const [until, setUntil] = useState(inDays(DAYS));
+  const [problem, setProblem] = useState('');
+  const change = async (to: { until: string | null } | null) => {
+    const kept = await api<{ join: Course['join'] }>('PATCH', `/api/courses/${course.id}`, { join: to });
+    setProblem(kept.ok ? '' : `${kept.error.message}. ${kept.error.wayOn}`);
+    if (kept.ok) setJoin(kept.value.join);
+  };
+  const over = join?.until ? new Date(join.until) <= new Date() : false;
+  return (
+    <section aria-labelledby="join" className="border-l-3 border-rule pl-4 self-start">
+      <h2 id="join" className="text-xl mb-2">
+        Join code
+      </h2>
+      {join ? (
+        <>
+          <p className="figures text-2xl tracking-wider" data-testid="join-code">
+            {join.code.slice(0, 4)} {join.code.slice(4)}
+          </p>
+          <p className={over ? 'text-brick' : 'text-mute'}>
+            {join.until ? `${over ? 'It held' : 'It holds'} until ${moment(new Date(join.until))}.` : 'It holds until you take it away.'}
+          </p>
+          <p className="mt-2">
+            Learners type it at <span className="figures">/join</span>. Who has no account makes one there.
+          </p>
+          <button type="button" className="btn btn-quiet mt-2" onClick={() => void change(null)}>
+            Take it away
+          </button>
+        </>
+      ) : (
+        <>
+          <p className="text-mute">With a code people come into the course by themselves.</p>
+          <Field className="mt-2" label="It holds until the end of" type="date" value={until} min={inDays(0)} onChange={(event) => setUntil(event.target.value)} />
+          <button type="button" className="btn btn-edge mt-3" disabled={until === ''} onClick={() => void change({ until: new Date(`${until}T23:59:59`).toISOString() })}>
+            Make a code
+          </button>
+        </>
+      )}
+      {problem && (
+        <p role="alert" className="text-brick mt-2">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,178 @@
+import { keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import { KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
+import { useDeferredValue, useState } from 'react';
+import { Toaster, toast } from 'sonner';
+import { api, ask, Dialog, Field } from '../../ui';
+import type { Course, Learner, Parts } from './course';
+import { JoinCode } from './JoinCode';
+import { NewLearner } from './NewLearner';
+import { ResetPassword } from './ResetPassword';
+import { RosterImport } from './RosterImport';
+
+const client = new QueryClient();
+
+export function Roster({ course }: { course: Course }) {
+  return (
+    <QueryClientProvider client={client}>
+      <Learners course={course} />
+      <Toaster position="bottom-right" />
+    </QueryClientProvider>
+  );
+}
+
+interface Page {
+  rows: Learner[];
+  total: number;
+  from: number;
+}
+
+/** Who is in a course, and the ways in which people come into it. */
+function Learners({ course }: { course: Course }) {
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed.trim());
+  const [opened, setOpened] = useState<'new' | 'list' | null>(null);
+  const [resetting, setResetting] = useState<Learner | null>(null);
+  const [leaving, setLeaving] = useState<Learner | null>(null);
+  const queries = useQueryClient();
+  const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask<Parts>('GET', `/api/courses/${course.id}/parts`) });
+  const found = useInfiniteQuery({
+    queryKey: ['roster', words],
+    queryFn: ({ pageParam }) => ask<Page>('GET', `/api/courses/${course.id}/learners?${new URLSearchParams({ words, from: String(pageParam) })}`),
+    initialPageParam: 0,
+    getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
+    placeholderData: keepPreviousData,
+  });
+  const again = () => queries.invalidateQueries();
+  const rows = found.data?.pages.flatMap((page) => page.rows) ?? [];
+  const total = found.data?.pages[0]?.total ?? 0;
+  const groups = parts.data?.groups ?? [];
+
+  const inGroup = async (learner: Learner, group: Parts['groups'][number], is: boolean) => {
+    const kept = await api('PUT', `/api/courses/${course.id}/groups/${group.id}`, { learnerId: learner.id, isIn: is });
+    if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.wayOn}`);
+    await again();
+  };
+  const takeOff = async (learner: Learner) => {
+    const done = await api('DELETE', `/api/courses/${course.id}/learners`, { learners: [learner.id] });
+    setLeaving(null);
+    if (done.ok) toast(`${learner.name} is off the roster. What they did is kept.`);
+    else toast.error(`${done.error.message}. ${done.error.wayOn}`);
+    await again();
+  };
+
+  return (
+    <div className="grid gap-8 lg:grid-cols-[1fr_19rem]">
+      <section aria-label="Learners">
+        <div className="flex flex-wrap items-end gap-3 mb-3">
+          <Field className="grow max-w-sm" label="Find by name" type="search" maxLength={200} value={typed} onChange={(event) => setTyped(event.target.value)} />
+          <button type="button" className="btn btn-primary" onClick={() => setOpened('list')}>
+            <ListPlus size={16} aria-hidden /> From a list…
+          </button>
+          <button type="button" className="btn btn-edge" onClick={() => setOpened('new')}>
+            <UserPlus size={16} aria-hidden /> New learner…
+          </button>
+        </div>
+        {found.isError && <p className="text-brick">{found.error.message}</p>}
+        {found.isPending && <p role="status">Looking up the roster…</p>}
+        {found.data && total === 0 && (
+          <p className="text-lg">{words === '' ? 'Nobody is in this course yet. Paste a list, make an account, or give out a join code.' : 'Nobody is called that.'}</p>
+        )}
+        {rows.length > 0 && (
+          <>
+            <p className="figures text-sm text-mute mb-1">
+              {total} {total === 1 ? 'learner' : 'learners'}
+            </p>
+            <div className="overflow-x-auto">
+              <table className="ledger-table w-full">
+                <caption className="sr-only">Learners of this course</caption>
+                <thead>
+                  <tr>
+                    <th scope="col">learner</th>
+                    <th scope="col">user name</th>
+                    <th scope="col">groups</th>
+                    <th scope="col">
+                      <span className="sr-only">what to do</span>
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((learner) => (
+                    <tr key={learner.id}>
+                      <td>{learner.name}</td>
+                      <td className="figures text-sm">{learner.username}</td>
+                      <td>
+                        {groups.length === 0 ? (
+                          <span aria-hidden>–</span>
+                        ) : (
+                          <span className="flex flex-wrap gap-1">
+                            {groups.map((group) => (
+                              <label key={group.id} className="inline-flex items-center gap-1.5 pr-2 min-h-6">
+                                <input
+                                  type="checkbox"
+                                  className="checkbox checkbox-xs"
+                                  aria-label={`${learner.name} in ${group.title}`}
+                                  checked={learner.groups.includes(group.id)}
+                                  onChange={(event) => void inGroup(learner, group, event.target.checked)}
+                                />
+                                {group.title}
+                              </label>
+                            ))}
+                          </span>
+                        )}
+                      </td>
+                      <td className="text-right whitespace-nowrap">
+                        {learner.mine && (
+                          <button type="button" className="btn btn-quiet btn-sm" onClick={() => setResetting(learner)} aria-label={`New password for ${learner.name}`}>
+                            <KeyRound size={15} aria-hidden /> New password
+                          </button>
+                        )}
+                        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setLeaving(learner)} aria-label={`Take ${learner.name} off the roster`}>
+                          <UserMinus size={15} aria-hidden />
+                        </button>
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+            {found.hasNextPage && (
+              <button type="button" className="btn btn-edge mt-3" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+                Show more
+              </button>
+            )}
+          </>
+        )}
+      </section>
+      <JoinCode course={course} />
+      {opened === 'list' && <RosterImport courseId={course.id} onClose={() => setOpened(null)} onTaken={again} />}
+      {opened === 'new' && (
+        <Dialog title="New learner" onClose={() => setOpened(null)}>
+          <NewLearner
+            courseId={course.id}
+            onMade={(learner) => {
+              toast(`${learner.name} can sign in now`);
+              void again();
+            }}
+          />
+          <button type="button" className="btn btn-quiet mt-3" onClick={() => setOpened(null)}>
+            Done
+          </button>
+        </Dialog>
+      )}
+      {resetting && <ResetPassword learner={resetting} onClose={() => setResetting(null)} onDone={(name) => toast(`${name} has a new password`)} />}
+      {leaving && (
+        <Dialog title={`Take ${leaving.name} off the roster?`} onClose={() => setLeaving(null)}>
+          <p>They do not see this course any more, and leave its groups. Their account and what they did are kept: put on the roster again, they find it as it was.</p>
+          <div className="flex justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setLeaving(null)}>
+              Keep them
+            </button>
+            <button type="button" className="btn btn-primary" data-autofocus onClick={() => void takeOff(leaving)}>
+              Take them off
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </div>
+  );
+}

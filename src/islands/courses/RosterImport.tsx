@@ -1,0 +1,211 @@
+import { useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { api, Dialog } from '../../ui';
+
+interface Plan {
+  lines: { line: number; name: string; username: string; groups: string[]; will: 'make' | 'join' | 'stay'; knownAs: string | null }[];
+  problems: { line: number; message: string }[];
+  newGroups: string[];
+  others: { id: string; name: string; username: string | null }[];
+}
+interface Taken {
+  made: { name: string; username: string; password: string }[];
+  joined: number;
+  removed: number;
+}
+
+const WILL = { make: 'a new account', join: 'comes into the course', stay: 'is there already' } as const;
+const MOST_BYTES = 2_000_000;
+const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
+
+/** A list of learners, pasted or from a file: what it would change is shown first, line by line. */
+export function RosterImport({ courseId, onClose, onTaken }: { courseId: string; onClose: () => void; onTaken: () => void }) {
+  const [text, setText] = useState('');
+  const [plan, setPlan] = useState<Plan | null>(null);
+  const [taken, setTaken] = useState<Taken | null>(null);
+  const [removeOthers, setRemoveOthers] = useState(false);
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const send = async <T,>(take: boolean, then: (value: T) => void) => {
+    setBusy(true);
+    const answer = await api<T>('POST', `/api/courses/${courseId}/roster`, { text, take, removeOthers: take && removeOthers });
+    setBusy(false);
+    setProblem(answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
+    if (answer.ok) then(answer.value);
+  };
+  const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    maxSize: MOST_BYTES,
+    onDrop: ([file], [refused]) => {
+      if (refused) return setProblem('The file is larger than 2 MB.');
+      if (file) void file.text().then(setText);
+    },
+  });
+
+  if (taken) return <TakenReport taken={taken} onClose={onClose} />;
+  const changes = plan ? plan.lines.filter(({ will, groups }) => will !== 'stay' || groups.length > 0).length + (removeOthers ? plan.others.length : 0) : 0;
+  return (
+    <Dialog title="Learners from a list" onClose={onClose} wide>
+      {!plan ? (
+        <div {...getRootProps()} className={isDragActive ? 'outline-2 outline-dashed outline-brass' : ''}>
+          <label htmlFor="roster-text" className="font-semibold">
+            Name, user name, first password, groups: a line for each learner
+          </label>
+          <p className="text-mute mb-2">
+            From a spreadsheet or a CSV file, with or without a line of headings. Without a password one is made. Several groups have | between them. A user name that exists comes
+            into the course as it is.
+          </p>
+          <textarea
+            id="roster-text"
+            className="textarea figures w-full h-56"
+            placeholder={'Wren Tallow, wren, , Rack A\nAsh Corran, ash'}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            data-autofocus
+          />
+          <input {...getInputProps()} aria-label="CSV file" />
+          <button type="button" className="btn btn-quiet mt-1" onClick={open}>
+            Take a CSV file…
+          </button>
+        </div>
+      ) : (
+        <>
+          <p className="mb-2" data-testid="roster-plan">
+            {people(plan.lines.filter(({ will }) => will === 'make').length)} with a new account, {plan.lines.filter(({ will }) => will === 'join').length} who have one,{' '}
+            {plan.lines.filter(({ will }) => will === 'stay').length} there already
+            {plan.newGroups.length > 0 && `; new groups: ${plan.newGroups.join(', ')}`}.
+          </p>
+          {plan.problems.length > 0 && (
+            <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mb-3 max-h-40 overflow-auto">
+              <p>
+                {plan.problems.length === 1 ? 'A line' : `${plan.problems.length} lines`} cannot be taken and {plan.problems.length === 1 ? 'is' : 'are'} left out:
+              </p>
+              {plan.problems.map(({ line, message }) => (
+                <p key={line}>
+                  <span className="figures">line {line}</span>: {message}
+                </p>
+              ))}
+            </div>
+          )}
+          <div className="max-h-64 overflow-auto">
+            <table className="ledger-table w-full">
+              <caption className="sr-only">What will change</caption>
+              <thead>
+                <tr>
+                  <th scope="col">line</th>
+                  <th scope="col">learner</th>
+                  <th scope="col">user name</th>
+                  <th scope="col">groups</th>
+                  <th scope="col">will change</th>
+                </tr>
+              </thead>
+              <tbody>
+                {plan.lines.map(({ line, name, username, groups, will, knownAs }) => (
+                  <tr key={line}>
+                    <td className="figures text-sm">{line}</td>
+                    <td>
+                      {name}
+                      {knownAs && <span className="text-mute"> (keeps this name)</span>}
+                    </td>
+                    <td className="figures text-sm">{username}</td>
+                    <td>{groups.join(', ')}</td>
+                    <td className={will === 'stay' ? 'text-mute' : ''}>{WILL[will]}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          {plan.others.length > 0 && (
+            <label className="flex items-start gap-2 mt-3">
+              <input type="checkbox" className="checkbox checkbox-sm mt-0.5" checked={removeOthers} onChange={(event) => setRemoveOthers(event.target.checked)} />
+              <span>
+                Take off the roster who is not in the list: {people(plan.others.length)} (
+                {plan.others
+                  .slice(0, 5)
+                  .map(({ name }) => name)
+                  .join(', ')}
+                {plan.others.length > 5 && ' …'})
+              </span>
+            </label>
+          )}
+        </>
+      )}
+      {problem && (
+        <p role="alert" className="text-brick mt-2">
+          {problem}
+        </p>
+      )}
+      <div className="flex justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={plan ? () => setPlan(null) : onClose}>
+          {plan ? 'Back to the list' : 'Leave it'}
+        </button>
+        {plan ? (
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={busy || changes === 0}
+            onClick={() =>
+              void send<Taken>(true, (value) => {
+                setTaken(value);
+                onTaken();
+              })
+            }
+          >
+            {changes === 0 ? 'Nothing would change' : 'Take it'}
+          </button>
+        ) : (
+          <button type="button" className="btn btn-primary" disabled={busy || text.trim() === ''} onClick={() => void send<Plan>(false, setPlan)}>
+            See what will change
+          </button>
+        )}
+      </div>
+    </Dialog>
+  );
+}
+
+function TakenReport({ taken: { made, joined, removed }, onClose }: { taken: Taken; onClose: () => void }) {
+  const csv = `name,user name,password\r\n${made.map(({ name, username, password }) => [name, username, password].map((cell) => `"${cell.replaceAll('"', '""')}"`).join(',')).join('\r\n')}\r\n`;
+  return (
+    <Dialog title="The roster is changed" onClose={onClose} wide>
+      <p>
+        {people(made.length)} with a new account, {joined} who had one, {removed} taken off.
+      </p>
+      {made.length > 0 && (
+        <>
+          <p className="mt-2 font-semibold">These passwords are shown this once. Print them, or take them as a file.</p>
+          <div className="max-h-64 overflow-auto mt-2">
+            <table className="ledger-table w-full">
+              <caption className="sr-only">First passwords</caption>
+              <thead>
+                <tr>
+                  <th scope="col">learner</th>
+                  <th scope="col">user name</th>
+                  <th scope="col">first password</th>
+                </tr>
+              </thead>
+              <tbody>
+                {made.map(({ name, username, password }) => (
+                  <tr key={username}>
+                    <td>{name}</td>
+                    <td className="figures text-sm">{username}</td>
+                    <td className="figures text-sm">{password}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <a className="btn btn-edge mt-3" download="first-passwords.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}>
+            Passwords as CSV
+          </a>
+        </>
+      )}
+      <div className="flex justify-end mt-4">
+        <button type="button" className="btn btn-primary" onClick={onClose}>
+          Done
+        </button>
+      </div>
+    </Dialog>
+  );
+}

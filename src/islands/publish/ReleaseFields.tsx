@@ -1,0 +1,254 @@
+import { useQuery } from '@tanstack/react-query';
+import { type ReactNode, useDeferredValue, useId, useState } from 'react';
+import { ask } from '../../ui';
+import { Field } from '../../ui/Field';
+import type { Learner, Parts } from '../courses/course';
+import { COUNTS, type Draft, MOST_MINUTES, TELLS, WHEN, wrongIn } from './settings';
+
+interface Props {
+  courseId: string;
+  draft: Draft;
+  onChange: (draft: Draft) => void;
+  /** It is published: whether learners are told something at once stays as it is. */
+  published?: boolean;
+  /** Each part is open from the start. */
+  unfolded?: boolean;
+}
+
+/** How a release runs: for whom, when, how it counts, and what learners are told. */
+export function ReleaseFields({ courseId, draft, onChange, published = false, unfolded = false }: Props) {
+  const parts = useQuery({ queryKey: ['parts', courseId], queryFn: () => ask<Parts>('GET', `/api/courses/${courseId}/parts`) });
+  const set = (to: Partial<Draft>) => onChange({ ...draft, ...to });
+  const wrong = wrongIn(draft);
+  const { units = [], categories = [], groups = [] } = parts.data ?? {};
+  const quiet = draft.tells === 'nothing' || draft.tellsWhen !== 'atOnce';
+  return (
+    <div className="border-t border-rule mt-3">
+      <Fold title="Where and for whom" now={`${units.find(({ id }) => id === draft.unitId)?.title ?? 'no unit'}, ${draft.audience ? 'some' : 'all'}`} open={unfolded}>
+        <Choose
+          label="Unit"
+          value={draft.unitId ?? ''}
+          onChange={(unitId) => set({ unitId: unitId || null })}
+          options={[['', 'in no unit'], ...units.map(({ id, title }) => [id, title] as const)]}
+        />
+        <Audience courseId={courseId} groups={groups} audience={draft.audience} problem={wrong.audience} onChange={(audience) => set({ audience })} />
+      </Fold>
+      <Fold title="When" now={whenInWords(draft)} open={unfolded}>
+        <div className="grid sm:grid-cols-3 gap-4">
+          <Field
+            label="Opens"
+            type="datetime-local"
+            hint="Empty: at once."
+            value={draft.opensAt}
+            problem={wrong.opensAt}
+            onChange={(event) => set({ opensAt: event.target.value })}
+          />
+          <Field label="Due" type="datetime-local" hint="Later is late." value={draft.dueAt} problem={wrong.dueAt} onChange={(event) => set({ dueAt: event.target.value })} />
+          <Field
+            label="Closes"
+            type="datetime-local"
+            hint="Nothing is taken after it."
+            value={draft.closesAt}
+            problem={wrong.closesAt}
+            onChange={(event) => set({ closesAt: event.target.value })}
+          />
+          <Field
+            label="Time for it, in minutes"
+            type="number"
+            min={1}
+            max={MOST_MINUTES}
+            hint="From when a learner begins. Empty: no limit."
+            value={draft.minutes}
+            problem={wrong.minutes}
+            onChange={(event) => set({ minutes: event.target.value })}
+          />
+        </div>
+      </Fold>
+      <Fold
+        title="How it counts"
+        now={
+          draft.practice
+            ? 'practice'
+            : `${categories.find(({ id }) => id === draft.categoryId)?.title ?? 'in no category'}, ${draft.sittings === '' ? 'any number of sittings' : draft.sittings === '1' ? 'one sitting' : `${draft.sittings} sittings`}`
+        }
+        open={unfolded}
+      >
+        <div className="grid sm:grid-cols-3 gap-4">
+          <Choose
+            label="It is"
+            value={draft.practice ? 'practice' : 'counting'}
+            onChange={(is) => set({ practice: is === 'practice' })}
+            options={[
+              ['counting', 'counting'],
+              ['practice', 'practice, not in the gradebook'],
+            ]}
+          />
+          {!draft.practice && (
+            <Choose
+              label="Weight category"
+              value={draft.categoryId ?? ''}
+              onChange={(categoryId) => set({ categoryId: categoryId || null })}
+              options={[['', 'none'], ...categories.map(({ id, title }) => [id, title] as const)]}
+            />
+          )}
+          <Field
+            label="Sittings a learner may have"
+            type="number"
+            min={1}
+            max={100}
+            hint="Empty: any number."
+            value={draft.sittings}
+            problem={wrong.sittings}
+            onChange={(event) => set({ sittings: event.target.value })}
+          />
+          {draft.sittings !== '1' && (
+            <Choose label="Of several counts" value={draft.counts} onChange={(counts) => set({ counts })} options={Object.entries(COUNTS) as [Draft['counts'], string][]} />
+          )}
+        </div>
+      </Fold>
+      <Fold
+        title="What learners are told"
+        now={draft.tells === 'nothing' ? 'nothing' : `${TELLS[draft.tells].split(',')[0]}${draft.tells === 'verdicts' ? '' : ' and more'}, ${WHEN[draft.tellsWhen]}`}
+        open={unfolded}
+      >
+        <div className="grid sm:grid-cols-2 gap-4">
+          <Choose
+            label="Of their answers they are told"
+            value={draft.tells}
+            onChange={(tells) => set({ tells })}
+            options={(Object.entries(TELLS) as [Draft['tells'], string][]).filter(([tells]) => !published || (tells === 'nothing') === (draft.tells === 'nothing') || quiet)}
+          />
+          {draft.tells !== 'nothing' && (
+            <Choose
+              label="When"
+              value={draft.tellsWhen}
+              onChange={(tellsWhen) => set({ tellsWhen })}
+              options={(Object.entries(WHEN) as [Draft['tellsWhen'], string][]).filter(([when]) => !published || (when === 'atOnce') !== quiet)}
+            />
+          )}
+        </div>
+        <p className="text-mute mt-2">
+          {quiet
+            ? 'They place and go on: each question is checked once, when the sitting ends. Tries, hints and judging as it lands do not apply.'
+            : 'Where a question tells less, that holds.'}
+          {published && ' Whether they are told something at once was fixed when it was published.'}
+        </p>
+      </Fold>
+    </div>
+  );
+}
+
+function whenInWords({ opensAt, dueAt, closesAt, minutes }: Draft): string {
+  const at = (text: string) => text.replace('T', ' ');
+  const all = [opensAt && `opens ${at(opensAt)}`, dueAt && `due ${at(dueAt)}`, closesAt && `closes ${at(closesAt)}`, minutes && `${minutes} min`].filter(Boolean);
+  return all.length > 0 ? all.join(', ') : 'from now on, no end';
+}
+
+function Fold({ title, now, open, children }: { title: string; now: string; open: boolean; children: ReactNode }) {
+  return (
+    <details className="border-b border-rule" open={open}>
+      <summary className="flex flex-wrap gap-x-3 py-2.5 cursor-pointer">
+        <span className="font-semibold">{title}</span> <span className="text-mute">{now}</span>
+      </summary>
+      <div className="pb-4">{children}</div>
+    </details>
+  );
+}
+
+interface ChooseProps<T extends string> {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChange: (value: T) => void;
+}
+
+function Choose<T extends string>({ label, value, options, onChange }: ChooseProps<T>) {
+  const id = useId();
+  return (
+    <div className="flex flex-col gap-1">
+      <label htmlFor={id} className="font-semibold">
+        {label}
+      </label>
+      <select id={id} className="select w-full" value={value} onChange={(event) => onChange(event.target.value as T)}>
+        {options.map(([of, words]) => (
+          <option key={of} value={of}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}
+
+interface AudienceProps {
+  courseId: string;
+  groups: Parts['groups'];
+  audience: Draft['audience'];
+  problem: string | undefined;
+  onChange: (audience: Draft['audience']) => void;
+}
+
+/** All of the course, or some groups and learners. */
+function Audience({ courseId, groups, audience, problem, onChange }: AudienceProps) {
+  const name = useId();
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed.trim());
+  const found = useQuery({
+    queryKey: ['roster', courseId, words],
+    queryFn: () => ask<{ rows: Learner[]; total: number }>('GET', `/api/courses/${courseId}/learners?${new URLSearchParams({ words })}`),
+    enabled: audience !== null,
+  });
+  const toggled = (list: readonly string[], id: string, is: boolean) => (is ? [...list, id] : list.filter((one) => one !== id));
+  return (
+    <fieldset className="mt-3">
+      <legend className="font-semibold">For</legend>
+      <label className="flex items-center gap-2 py-1">
+        <input type="radio" name={name} className="radio radio-sm" checked={audience === null} onChange={() => onChange(null)} /> all of the course
+      </label>
+      <label className="flex items-center gap-2 py-1">
+        <input type="radio" name={name} className="radio radio-sm" checked={audience !== null} onChange={() => onChange({ groups: [], learners: [] })} /> some of it
+      </label>
+      {audience && (
+        <div className="grid sm:grid-cols-2 gap-4 pl-7">
+          <div>
+            <p className="text-mute">Groups</p>
+            {groups.length === 0 && <p>There is no group in the course.</p>}
+            {groups.map(({ id, title, learners }) => (
+              <label key={id} className="flex items-center gap-2 py-1">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-sm"
+                  checked={audience.groups.includes(id)}
+                  onChange={(event) => onChange({ ...audience, groups: toggled(audience.groups, id, event.target.checked) })}
+                />
+                {title} <span className="figures text-sm text-mute">{learners}</span>
+              </label>
+            ))}
+          </div>
+          <div>
+            <Field label="Learners" type="search" placeholder="Find by name" value={typed} onChange={(event) => setTyped(event.target.value)} />
+            <div className="max-h-40 overflow-auto">
+              {found.data?.rows.map(({ id, name: of }) => (
+                <label key={id} className="flex items-center gap-2 py-1">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-sm"
+                    checked={audience.learners.includes(id)}
+                    onChange={(event) => onChange({ ...audience, learners: toggled(audience.learners, id, event.target.checked) })}
+                  />
+                  {of}
+                </label>
+              ))}
+            </div>
+            <p className="figures text-sm text-mute">{audience.learners.length} chosen</p>
+          </div>
+        </div>
+      )}
+      {problem && (
+        <p role="alert" className="text-sm text-brick">
+          {problem}
+        </p>
+      )}
+    </fieldset>
+  );
+}

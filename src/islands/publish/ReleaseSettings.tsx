@@ -1,0 +1,199 @@
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { Toaster, toast } from 'sonner';
+import { api, ask, Dialog, Field, moment } from '../../ui';
+import type { Learner } from '../courses/course';
+import { ReleaseFields } from './ReleaseFields';
+import { asTyped, drafted, type Sent, sent, wrongIn } from './settings';
+
+interface Allowance {
+  learnerId: string;
+  name: string;
+  moreMinutes: number;
+  moreSittings: number;
+  dueAt: string | null;
+  closesAt: string | null;
+}
+export interface View {
+  settings: Sent;
+  courseId: string;
+  allowances: Allowance[];
+}
+
+const client = new QueryClient();
+
+export function ReleaseSettings({ id, view }: { id: string; view: View }) {
+  return (
+    <QueryClientProvider client={client}>
+      <Settings id={id} view={view} />
+      <Toaster position="bottom-right" />
+    </QueryClientProvider>
+  );
+}
+
+/** How a release that is out runs from now on, and what single learners are allowed beyond the others. */
+function Settings({ id, view: given }: { id: string; view: View }) {
+  const [view, setView] = useState(given);
+  const [draft, setDraft] = useState(drafted(given.settings));
+  const [problem, setProblem] = useState('');
+  const changed = JSON.stringify(sent(draft)) !== JSON.stringify(sent(drafted(view.settings)));
+  const keep = async () => {
+    const kept = await api<View>('PUT', `/api/releases/${id}/settings`, sent(draft));
+    setProblem(kept.ok ? '' : [`${kept.error.message}.`, ...(kept.error.problems?.map(({ message }) => message) ?? [kept.error.wayOn])].join(' '));
+    if (!kept.ok) return;
+    setView(kept.value);
+    setDraft(drafted(kept.value.settings));
+    toast('Kept');
+  };
+  return (
+    <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
+      <section aria-label="How it runs">
+        <Field label="Title" maxLength={200} value={draft.title} onChange={(event) => setDraft({ ...draft, title: event.target.value })} />
+        <ReleaseFields courseId={view.courseId} draft={draft} onChange={setDraft} published unfolded />
+        {problem && (
+          <p role="alert" className="text-brick mt-3">
+            {problem}
+          </p>
+        )}
+        <div className="flex items-center gap-3 mt-4">
+          <button type="button" className="btn btn-primary" disabled={!changed || draft.title.trim() === '' || Object.keys(wrongIn(draft)).length > 0} onClick={() => void keep()}>
+            Keep
+          </button>
+          <button type="button" className="btn btn-quiet" disabled={!changed} onClick={() => setDraft(drafted(view.settings))}>
+            As it was
+          </button>
+          {changed && <p className="text-mute">Not kept yet.</p>}
+        </div>
+      </section>
+      <Allowances id={id} view={view} onChange={setView} />
+    </div>
+  );
+}
+
+function Allowances({ id, view, onChange }: { id: string; view: View; onChange: (view: View) => void }) {
+  const [editing, setEditing] = useState<Allowance | null>(null);
+  const [choosing, setChoosing] = useState(false);
+  const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {
+    const kept = await api<View>('PUT', `/api/releases/${id}/allowances`, { learnerId, allowed });
+    if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
+    onChange(kept.value);
+    setEditing(null);
+  };
+  return (
+    <section aria-labelledby="allowances">
+      <h2 id="allowances" className="text-xl">
+        For single learners
+      </h2>
+      <p className="text-mute mb-2">More time, more sittings or another date than the others have.</p>
+      {view.allowances.length === 0 && <p>Nobody yet.</p>}
+      <ul>
+        {view.allowances.map((one) => (
+          <li key={one.learnerId} className="flex items-center gap-2 border-b border-rule py-1.5">
+            <span className="grow">
+              <span className="font-semibold">{one.name}</span> <span className="text-mute">{inWords(one)}</span>
+            </span>
+            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Change it for ${one.name}`} onClick={() => setEditing(one)}>
+              Change
+            </button>
+            <button type="button" className="btn btn-quiet btn-sm" aria-label={`As for all for ${one.name}`} onClick={() => void put(one.learnerId, null)}>
+              As for all
+            </button>
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="btn btn-edge mt-3" onClick={() => setChoosing(true)}>
+        Allow a learner more…
+      </button>
+      {choosing && (
+        <ChooseLearner
+          courseId={view.courseId}
+          onClose={() => setChoosing(false)}
+          onChosen={({ id: learnerId, name }) => {
+            setChoosing(false);
+            setEditing(view.allowances.find((one) => one.learnerId === learnerId) ?? { learnerId, name, moreMinutes: 0, moreSittings: 0, dueAt: null, closesAt: null });
+          }}
+        />
+      )}
+      {editing && (
+        <AllowanceDialog of={editing} timed={view.settings.minutes !== null} onClose={() => setEditing(null)} onKeep={(allowed) => void put(editing.learnerId, allowed)} />
+      )}
+    </section>
+  );
+}
+
+const inWords = ({ moreMinutes, moreSittings, dueAt, closesAt }: Allowance) =>
+  [
+    moreMinutes > 0 && `${moreMinutes} min more`,
+    moreSittings > 0 && `${moreSittings} more ${moreSittings === 1 ? 'sitting' : 'sittings'}`,
+    dueAt && `due ${moment(new Date(dueAt))}`,
+    closesAt && `closes ${moment(new Date(closesAt))}`,
+  ]
+    .filter(Boolean)
+    .join(', ') || 'as for all';
+
+function ChooseLearner({ courseId, onClose, onChosen }: { courseId: string; onClose: () => void; onChosen: (learner: Learner) => void }) {
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed.trim());
+  const found = useQuery({
+    queryKey: ['roster', courseId, words],
+    queryFn: () => ask<{ rows: Learner[] }>('GET', `/api/courses/${courseId}/learners?${new URLSearchParams({ words })}`),
+  });
+  return (
+    <Dialog title="Which learner?" onClose={onClose}>
+      <Field label="Find by name" type="search" value={typed} onChange={(event) => setTyped(event.target.value)} />
+      <ul className="max-h-64 overflow-auto mt-2">
+        {found.data?.rows.map((learner) => (
+          <li key={learner.id} className="border-b border-rule">
+            <button type="button" className="btn btn-quiet w-full justify-start" onClick={() => onChosen(learner)}>
+              {learner.name}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="flex justify-end mt-3">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Leave it
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+interface AllowanceProps {
+  of: Allowance;
+  timed: boolean;
+  onClose: () => void;
+  onKeep: (allowed: Omit<Allowance, 'learnerId' | 'name'>) => void;
+}
+
+function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
+  const [minutes, setMinutes] = useState(String(of.moreMinutes));
+  const [sittings, setSittings] = useState(String(of.moreSittings));
+  const [due, setDue] = useState(asTyped(of.dueAt));
+  const [closes, setCloses] = useState(asTyped(of.closesAt));
+  const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) <= most;
+  const iso = (text: string) => (text === '' ? null : new Date(text).toISOString());
+  return (
+    <Dialog title={`For ${of.name}`} onClose={onClose}>
+      <div className="grid sm:grid-cols-2 gap-4">
+        {timed && <Field label="More minutes" type="number" min={0} value={minutes} onChange={(event) => setMinutes(event.target.value)} />}
+        <Field label="More sittings" type="number" min={0} value={sittings} onChange={(event) => setSittings(event.target.value)} />
+        <Field label="Due" type="datetime-local" hint="Empty: as for all." value={due} onChange={(event) => setDue(event.target.value)} />
+        <Field label="Closes" type="datetime-local" hint="Empty: as for all." value={closes} onChange={(event) => setCloses(event.target.value)} />
+      </div>
+      <div className="flex justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Leave it
+        </button>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={!whole(minutes, 10_080) || !whole(sittings, 100)}
+          onClick={() => onKeep({ moreMinutes: Number(minutes), moreSittings: Number(sittings), dueAt: iso(due), closesAt: iso(closes) })}
+        >
+          Allow it
+        </button>
+      </div>
+    </Dialog>
+  );
+}

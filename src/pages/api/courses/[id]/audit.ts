@@ -1,0 +1,3 @@
+import { endpoint, listAudit } from '../../../../server';
+
+export const GET = endpoint('teacher', null, ({ as, id }) => listAudit(as, id));

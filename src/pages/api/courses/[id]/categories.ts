@@ -1,0 +1,3 @@
+import { bodies, endpoint, keepCategories } from '../../../../server';
+
+export const PUT = endpoint('teacher', bodies.categories, ({ as, id, body }) => keepCategories(as, id, body.categories));

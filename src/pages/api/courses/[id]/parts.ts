@@ -1,0 +1,3 @@
+import { endpoint, listParts } from '../../../../server';
+
+export const GET = endpoint('teacher', null, ({ as, id }) => listParts(as, id));

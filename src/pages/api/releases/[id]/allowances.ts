@@ -1,0 +1,5 @@
+import { bodies, endpoint, setAllowance } from '../../../../server';
+
+export const PUT = endpoint('teacher', bodies.allowed, ({ as, id, body: { learnerId, allowed } }) =>
+  setAllowance(as, id, learnerId, allowed && { ...allowed, dueAt: bodies.at(allowed.dueAt), closesAt: bodies.at(allowed.closesAt) }),
+);

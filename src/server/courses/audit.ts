@@ -1,0 +1,49 @@
+import { desc, eq } from 'drizzle-orm';
+import type { As, Teacher } from '../context';
+import { user } from '../database/accountTables';
+import type { Database } from '../database/open';
+import { type AuditWhat, audit, release } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { courseOf } from './access';
+
+export interface AuditEntry {
+  readonly courseId: string;
+  readonly releaseId?: string | null;
+  readonly learnerId?: string | null;
+  readonly what: AuditWhat;
+  readonly detail: Record<string, unknown>;
+}
+
+/** Records who changed marks, or what they rest on. */
+export async function record({ db, person, now }: Pick<As, 'person' | 'now'> & { db: Pick<Database, 'insert'> }, entry: AuditEntry): Promise<void> {
+  await db.insert(audit).values({ ...entry, by: person.id, at: now() });
+}
+
+export interface AuditRow {
+  n: number;
+  at: Date;
+  by: string;
+  what: AuditWhat;
+  release: string | null;
+  /** Null: nobody's in particular, or of a learner who is not here any more. */
+  learner: string | null;
+  detail: Record<string, unknown>;
+}
+
+const MOST = 500;
+
+/** Who changed marks in a course, the newest first. */
+export async function listAudit(as: As<Teacher>, courseId: string): Promise<Result<AuditRow[]>> {
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const rows = await as.db
+    .select({ n: audit.n, at: audit.at, byId: audit.by, what: audit.what, learnerId: audit.learnerId, release: release.title, detail: audit.detail })
+    .from(audit)
+    .leftJoin(release, eq(release.id, audit.releaseId))
+    .where(eq(audit.courseId, courseId))
+    .orderBy(desc(audit.n))
+    .limit(MOST);
+  const names = new Map((await as.db.select({ id: user.id, name: user.name }).from(user)).map(({ id, name }) => [id, name]));
+  return ok(
+    rows.map(({ byId, learnerId, ...row }) => ({ ...row, by: names.get(byId) ?? 'somebody who is not here any more', learner: learnerId && (names.get(learnerId) ?? null) })),
+  );
+}

@@ -1,0 +1,44 @@
+import { randomInt } from 'node:crypto';
+import { and, eq, gt, isNull, or } from 'drizzle-orm';
+import { makePerson, type NewPerson } from '../accounts/people';
+import type { As, Context, Learner } from '../context';
+import { course, courseLearner } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+
+/** Letters and digits that are not taken for one another when read aloud or written on a board. */
+const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+const LENGTH = 8;
+
+/** A code to join by: 40 bits, so that guessing one takes longer than any holds. */
+export const newCode = (): string => Array.from({ length: LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+
+/** As it was meant: without spaces and dashes, in capitals. */
+const meant = (code: string) => code.toUpperCase().replace(/[\s-]/g, '');
+
+/** The course a code is of, while it holds. */
+async function courseBy({ db, now }: Context, code: string) {
+  return db.query.course.findFirst({
+    columns: { id: true, title: true, ownerId: true },
+    where: and(eq(course.joinCode, meant(code)), isNull(course.archivedAt), or(isNull(course.joinUntil), gt(course.joinUntil, now()))),
+  });
+}
+
+const noSuchCode = () => fail('invalid', { problems: [{ path: 'code', message: 'No course has this code now. Ask your teacher for it.' }] });
+
+/** A learner joins a course by its code. Joining again changes nothing. */
+export async function joinCourse(as: As<Learner>, code: string): Promise<Result<{ course: string }>> {
+  const found = await courseBy(as, code);
+  if (!found) return noSuchCode();
+  await as.db.insert(courseLearner).values({ courseId: found.id, learnerId: as.person.id, addedAt: as.now() }).onConflictDoNothing();
+  return ok({ course: found.title });
+}
+
+/** Somebody who has no account makes one with a code, and joins its course. Its owner may reset the password. */
+export async function registerWith(context: Context, code: string, learner: Pick<NewPerson, 'name' | 'username' | 'password'>): Promise<Result<{ course: string }>> {
+  const found = await courseBy(context, code);
+  if (!found) return noSuchCode();
+  const made = await makePerson(context, { ...learner, role: 'learner', madeBy: found.ownerId });
+  if (!made.ok) return made;
+  await context.db.insert(courseLearner).values({ courseId: found.id, learnerId: made.value.id, addedAt: context.now() });
+  return ok({ course: found.title });
+}

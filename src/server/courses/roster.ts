@@ -1,0 +1,204 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import { and, asc, count, eq, inArray, like, or } from 'drizzle-orm';
+import { type LineProblem, type RosterLine, readRoster } from '../../formats/roster';
+import { makePerson, type NewPerson } from '../accounts/people';
+import type { As, Teacher } from '../context';
+import { user } from '../database/accountTables';
+import { courseGroup, courseLearner, groupMember } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { courseOf } from './access';
+
+export interface LearnerRow {
+  id: string;
+  name: string;
+  username: string | null;
+  /** Made by the teacher who asks, who therefore may reset the password. */
+  mine: boolean;
+  groups: string[];
+}
+export interface RosterPage {
+  rows: LearnerRow[];
+  total: number;
+  from: number;
+}
+
+/** Learners of one page. */
+export const ROSTER_PAGE = 100;
+/** SQLite's wildcards as themselves. */
+const literally = (text: string) => text.replace(/[%_]/g, '');
+
+/** A page of a course's learners by name; `words`: in names and user names. */
+export async function listRoster(as: As<Teacher>, courseId: string, { words = '', from = 0 }: { words?: string; from?: number } = {}): Promise<Result<RosterPage>> {
+  const { db, person } = as;
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const part = `%${literally(words.trim())}%`;
+  const where = and(eq(courseLearner.courseId, courseId), ...(words.trim() ? [or(like(user.name, part), like(user.username, part))] : []));
+  const [[total], rows] = await Promise.all([
+    db.select({ n: count() }).from(courseLearner).innerJoin(user, eq(user.id, courseLearner.learnerId)).where(where),
+    db
+      .select({ id: user.id, name: user.name, username: user.displayUsername, madeBy: user.madeBy })
+      .from(courseLearner)
+      .innerJoin(user, eq(user.id, courseLearner.learnerId))
+      .where(where)
+      .orderBy(asc(user.name), asc(user.id))
+      .limit(ROSTER_PAGE)
+      .offset(from),
+  ]);
+  const members =
+    rows.length === 0
+      ? []
+      : await groupsOf(
+          as,
+          courseId,
+          rows.map(({ id }) => id),
+        );
+  return ok({
+    rows: rows.map(({ madeBy, ...row }) => ({ ...row, mine: madeBy === person.id, groups: members.flatMap((one) => (one.learnerId === row.id ? [one.groupId] : [])) })),
+    total: total?.n ?? 0,
+    from,
+  });
+}
+
+const groupsOf = ({ db }: As<Teacher>, courseId: string, learners: readonly string[]) =>
+  db
+    .select({ groupId: groupMember.groupId, learnerId: groupMember.learnerId })
+    .from(groupMember)
+    .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
+    .where(and(eq(courseGroup.courseId, courseId), inArray(groupMember.learnerId, [...learners])));
+
+/** Makes a learner's account and puts the learner into the teacher's course. */
+export async function makeLearner(as: As<Teacher>, courseId: string, learner: Pick<NewPerson, 'name' | 'username' | 'password'>): Promise<Result<{ id: string }>> {
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const made = await makePerson(as, { ...learner, role: 'learner', madeBy: as.person.id });
+  if (made.ok) await as.db.insert(courseLearner).values({ courseId, learnerId: made.value.id, addedAt: as.now() });
+  return made;
+}
+
+/** Takes learners off the roster. Their accounts and what they did are kept: who comes back finds it again. */
+export async function takeOff(as: As<Teacher>, courseId: string, learners: readonly string[]): Promise<Result<{ removed: number }>> {
+  const { db } = as;
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const gone = await db
+    .delete(courseLearner)
+    .where(and(eq(courseLearner.courseId, courseId), inArray(courseLearner.learnerId, [...learners])))
+    .returning({ id: courseLearner.learnerId });
+  const groups = db.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
+  await db.delete(groupMember).where(and(inArray(groupMember.groupId, groups), inArray(groupMember.learnerId, [...learners])));
+  return ok({ removed: gone.length });
+}
+
+/** What a line of a list would do: make an account, bring somebody who has one into the course, or nothing. */
+export interface PlannedLine extends Pick<RosterLine, 'line' | 'name' | 'username' | 'groups'> {
+  will: 'make' | 'join' | 'stay';
+  /** The name the account has, where the list has another. */
+  knownAs: string | null;
+}
+export interface RosterPlan {
+  lines: PlannedLine[];
+  problems: LineProblem[];
+  /** Groups that would be made. */
+  newGroups: string[];
+  /** Who is on the roster and not in the list. */
+  others: { id: string; name: string; username: string | null }[];
+}
+
+/** What taking a list would change. Nothing is changed. */
+export async function planRoster(as: As<Teacher>, courseId: string, text: string): Promise<Result<RosterPlan>> {
+  const found = await planned(as, courseId, text);
+  return found.ok ? ok(found.value.plan) : found;
+}
+
+async function planned(as: As<Teacher>, courseId: string, text: string) {
+  const { db } = as;
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const read = readRoster(text);
+  const wanted = read.lines.map(({ username }) => username.toLowerCase());
+  const known = new Map<string, { id: string; name: string; role: string }>();
+  for (let i = 0; i < wanted.length; i += 500)
+    for (const row of await db
+      .select({ id: user.id, name: user.name, username: user.username, role: user.role })
+      .from(user)
+      .where(inArray(user.username, wanted.slice(i, i + 500))))
+      known.set(row.username ?? '', row);
+  const there = await db
+    .select({ id: user.id, name: user.name, username: user.displayUsername })
+    .from(courseLearner)
+    .innerJoin(user, eq(user.id, courseLearner.learnerId))
+    .where(eq(courseLearner.courseId, courseId))
+    .orderBy(asc(user.name));
+  const thereIds = new Set(there.map(({ id }) => id));
+  const groups = await db.select({ id: courseGroup.id, title: courseGroup.title }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
+  const problems = [...read.problems];
+  const taken: (RosterLine & { account: { id: string; name: string } | null })[] = [];
+  for (const line of read.lines) {
+    const account = known.get(line.username.toLowerCase()) ?? null;
+    if (account && account.role !== 'learner') problems.push({ line: line.line, message: `“${line.username}” is a teacher’s account.` });
+    else if (!account && line.name === '') problems.push({ line: line.line, message: `There is no account “${line.username}” yet, and no name to make one with.` });
+    else taken.push({ ...line, account });
+  }
+  const listed = new Set(taken.flatMap(({ account }) => account?.id ?? []));
+  const titles = new Set(groups.map(({ title }) => title.toLowerCase()));
+  const plan: RosterPlan = {
+    lines: taken.map(({ line, name, username, groups: of, account }) => ({
+      line,
+      name: account?.name ?? name,
+      username,
+      groups: of,
+      will: account ? (thereIds.has(account.id) ? 'stay' : 'join') : 'make',
+      knownAs: account && name !== '' && account.name !== name ? account.name : null,
+    })),
+    problems: problems.sort((a, b) => a.line - b.line),
+    newGroups: [...new Map(taken.flatMap((line) => line.groups.filter((group) => !titles.has(group.toLowerCase())).map((group) => [group.toLowerCase(), group]))).values()],
+    others: there.filter(({ id }) => !listed.has(id)),
+  };
+  return ok({ plan, taken, groups });
+}
+
+export interface RosterTaken {
+  made: { name: string; username: string; password: string }[];
+  joined: number;
+  removed: number;
+}
+const MOST_MADE = 500;
+
+/** Takes a list: makes accounts, brings learners into the course and into groups; `removeOthers`: takes off who is not in it. Taken again, it changes nothing more. */
+export async function takeRoster(as: As<Teacher>, courseId: string, text: string, removeOthers: boolean): Promise<Result<RosterTaken>> {
+  const { db, now } = as;
+  const found = await planned(as, courseId, text);
+  if (!found.ok) return found;
+  const { plan, taken, groups } = found.value;
+  if (plan.lines.filter(({ will }) => will === 'make').length > MOST_MADE)
+    return fail('invalid', { problems: [{ path: 'text', message: `At most ${MOST_MADE} new accounts are made at once: send the list in parts.` }] });
+  const groupIds = new Map(groups.map(({ id, title }) => [title.toLowerCase(), id]));
+  for (const title of plan.newGroups) {
+    const id = randomUUID();
+    await db.insert(courseGroup).values({ id, courseId, title });
+    groupIds.set(title.toLowerCase(), id);
+  }
+  const result: RosterTaken = { made: [], joined: plan.lines.filter(({ will }) => will === 'join').length, removed: 0 };
+  await Promise.all(
+    taken.map(async ({ name, username, password, groups: of, account }) => {
+      let id = account?.id;
+      if (id === undefined) {
+        const first = password || randomBytes(9).toString('base64url');
+        const made = await makePerson(as, { name, username, password: first, role: 'learner', madeBy: as.person.id });
+        if (!made.ok) return;
+        id = made.value.id;
+        result.made.push({ name, username, password: first });
+      }
+      await db.insert(courseLearner).values({ courseId, learnerId: id, addedAt: now() }).onConflictDoNothing();
+      for (const group of of)
+        await db
+          .insert(groupMember)
+          .values({ groupId: groupIds.get(group.toLowerCase()) ?? '', learnerId: id })
+          .onConflictDoNothing();
+    }),
+  );
+  result.made.sort((a, b) => a.name.localeCompare(b.name));
+  const leaving = removeOthers ? plan.others.map(({ id }) => id) : [];
+  for (let i = 0; i < leaving.length; i += 500) {
+    const gone = await takeOff(as, courseId, leaving.slice(i, i + 500));
+    if (gone.ok) result.removed += gone.value.removed;
+  }
+  return ok(result);
+}

@@ -1,0 +1,48 @@
+import { and, asc, eq, inArray, type SQL, sum } from 'drizzle-orm';
+import { withoutDust } from '../../core';
+import type { Database } from '../database/open';
+import { sitting, standing } from '../database/tables';
+
+/** What a sitting came to, as its cached standings have it. */
+export interface CameTo {
+  readonly id: string;
+  readonly releaseId: string;
+  readonly learnerId: string;
+  readonly number: number;
+  readonly edition: number;
+  readonly startedAt: Date;
+  readonly finishedAt: Date | null;
+  readonly outOf: number;
+  readonly points: number;
+  /** Null before the first check. */
+  readonly tries: number | null;
+  /** How many of its questions have ended. */
+  readonly ended: number;
+}
+
+/** The sittings that meet a condition, in the order in which each learner began them. */
+export async function cameTo(db: Database, condition: SQL | undefined): Promise<CameTo[]> {
+  const rows = await db
+    .select({
+      id: sitting.id,
+      releaseId: sitting.releaseId,
+      learnerId: sitting.learnerId,
+      number: sitting.number,
+      edition: sitting.edition,
+      startedAt: sitting.startedAt,
+      finishedAt: sitting.finishedAt,
+      outOf: sitting.outOf,
+      points: sum(standing.points).mapWith(Number),
+      tries: sum(standing.tries).mapWith(Number),
+      ended: sum(standing.ended).mapWith(Number),
+    })
+    .from(sitting)
+    .leftJoin(standing, eq(standing.sittingId, sitting.id))
+    .where(condition)
+    .groupBy(sitting.id)
+    .orderBy(asc(sitting.number));
+  return rows.map((row) => ({ ...row, points: withoutDust(row.points ?? 0), ended: row.ended ?? 0 }));
+}
+
+export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>
+  and(inArray(sitting.releaseId, [...releases]), inArray(sitting.learnerId, [...learners]));

@@ -1,0 +1,61 @@
+import { and, eq, exists, isNull, or, sql } from 'drizzle-orm';
+import type { As, Context, Learner } from '../context';
+import type { Database } from '../database/open';
+import { allowance, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
+import { type Time, timeFor } from '../sittings/standing';
+
+/** The condition that a release is for a learner: for all of the course, for a group they are in, or for them. */
+export const isFor = (db: Database, learnerId: string) =>
+  or(
+    release.everyone,
+    exists(
+      db
+        .select({ one: sql`1` })
+        .from(releaseFor)
+        .leftJoin(groupMember, eq(groupMember.groupId, releaseFor.groupId))
+        .where(and(eq(releaseFor.releaseId, release.id), or(eq(releaseFor.learnerId, learnerId), eq(groupMember.learnerId, learnerId)))),
+    ),
+  );
+
+/** A release a learner may open, with their own dates and time. */
+export interface Reached extends Time {
+  readonly release: string;
+  readonly course: string;
+  readonly opensAt: Date | null;
+  /** How many sittings they may have; null: any number. */
+  readonly sittings: number | null;
+}
+
+export async function reachedBy({ db, person }: Pick<As<Learner>, keyof Context | 'person'>, releaseId: string): Promise<Reached | null> {
+  const [found] = await db
+    .select({
+      release: release.title,
+      course: course.title,
+      opensAt: release.opensAt,
+      closesAt: release.closesAt,
+      minutes: release.minutes,
+      sittings: release.sittings,
+      moreMinutes: allowance.moreMinutes,
+      moreSittings: allowance.moreSittings,
+      closesLater: allowance.closesAt,
+    })
+    .from(release)
+    .innerJoin(course, eq(course.id, release.courseId))
+    .innerJoin(courseLearner, and(eq(courseLearner.courseId, course.id), eq(courseLearner.learnerId, person.id)))
+    .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
+    .where(and(eq(release.id, releaseId), isNull(course.archivedAt), isFor(db, person.id)));
+  if (!found) return null;
+  const { moreMinutes, moreSittings, closesLater, closesAt, minutes, sittings, ...rest } = found;
+  return { ...rest, ...timeFor({ closesAt, minutes }, { moreMinutes, closesAt: closesLater }), sittings: sittings === null ? null : sittings + (moreSittings ?? 0) };
+}
+
+/** The learners a release is for; null: all of the course. */
+export async function whomFor(db: Database, { id, everyone }: { readonly id: string; readonly everyone: boolean }): Promise<ReadonlySet<string> | null> {
+  if (everyone) return null;
+  const rows = await db
+    .select({ learnerId: releaseFor.learnerId, member: groupMember.learnerId })
+    .from(releaseFor)
+    .leftJoin(groupMember, eq(groupMember.groupId, releaseFor.groupId))
+    .where(eq(releaseFor.releaseId, id));
+  return new Set(rows.flatMap(({ learnerId, member }) => learnerId ?? member ?? []));
+}

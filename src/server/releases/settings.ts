@@ -1,0 +1,182 @@
+import { and, eq, inArray } from 'drizzle-orm';
+import type { Problem, Tells } from '../../core';
+import type { As, Teacher } from '../context';
+import { releaseOf } from '../courses/access';
+import { record } from '../courses/audit';
+import { user } from '../database/accountTables';
+import type { Database } from '../database/open';
+import { allowance, type Counts, category, courseGroup, courseLearner, release, releaseFor, type TellsWhen, unit } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+
+/** Whom a release is for, beside `everyone`. */
+export interface Audience {
+  readonly groups: readonly string[];
+  readonly learners: readonly string[];
+}
+
+/** How a release runs. */
+export interface ReleaseSettings {
+  readonly title?: string | undefined;
+  readonly unitId: string | null;
+  readonly opensAt: Date | null;
+  readonly dueAt: Date | null;
+  readonly closesAt: Date | null;
+  readonly minutes: number | null;
+  readonly sittings: number | null;
+  readonly counts: Counts;
+  readonly practice: boolean;
+  readonly categoryId: string | null;
+  readonly tells: Tells;
+  /** `atOnce` is fixed when it is published. */
+  readonly tellsWhen: TellsWhen;
+  /** Null: all of the course. */
+  readonly audience: Audience | null;
+}
+
+export const PLAIN: ReleaseSettings = {
+  unitId: null,
+  opensAt: null,
+  dueAt: null,
+  closesAt: null,
+  minutes: null,
+  sittings: 1,
+  counts: 'best',
+  practice: false,
+  categoryId: null,
+  tells: 'modelAnswer',
+  tellsWhen: 'atOnce',
+  audience: null,
+};
+
+/** Nothing is told before the end of a sitting. */
+export const isQuiet = ({ tells, tellsWhen }: Pick<ReleaseSettings, 'tells' | 'tellsWhen'>): boolean => tells === 'nothing' || tellsWhen !== 'atOnce';
+
+/** What of the settings does not go together, or is of another course. */
+export async function settingsProblems(db: Database, courseId: string, settings: ReleaseSettings): Promise<Problem[]> {
+  const { opensAt, dueAt, closesAt, unitId, categoryId, audience } = settings;
+  const problems: Problem[] = [];
+  const say = (path: string, message: string) => problems.push({ path, message });
+  if (opensAt && closesAt && closesAt <= opensAt) say('closesAt', 'It would close before it opens.');
+  if (opensAt && dueAt && dueAt <= opensAt) say('dueAt', 'It would be due before it opens.');
+  if (dueAt && closesAt && closesAt < dueAt) say('dueAt', 'It would close before it is due.');
+  if (settings.tellsWhen === 'closed' && !closesAt && settings.tells !== 'nothing') say('closesAt', 'Learners are told once it has closed, so it has to close.');
+  if (unitId !== null && !(await db.query.unit.findFirst({ where: and(eq(unit.id, unitId), eq(unit.courseId, courseId)) }))) say('unitId', 'This unit is not in the course.');
+  if (categoryId !== null && !(await db.query.category.findFirst({ where: and(eq(category.id, categoryId), eq(category.courseId, courseId)) })))
+    say('categoryId', 'This category is not in the course.');
+  if (audience) {
+    if (audience.groups.length + audience.learners.length === 0) say('audience', 'Choose a group or a learner, or all.');
+    const groups = await db
+      .select({ id: courseGroup.id })
+      .from(courseGroup)
+      .where(and(eq(courseGroup.courseId, courseId), inArray(courseGroup.id, [...audience.groups])));
+    const learners = await db
+      .select({ id: courseLearner.learnerId })
+      .from(courseLearner)
+      .where(and(eq(courseLearner.courseId, courseId), inArray(courseLearner.learnerId, [...audience.learners])));
+    if (groups.length < new Set(audience.groups).size || learners.length < new Set(audience.learners).size) say('audience', 'A group or a learner is not in the course.');
+  }
+  return problems;
+}
+
+/** The settings as a row of `release`. */
+export const settingsRow = ({ audience, title: _, ...row }: ReleaseSettings) => ({ ...row, everyone: audience === null });
+
+export const audienceRows = (releaseId: string, audience: Audience | null) => [
+  ...(audience?.groups ?? []).map((groupId) => ({ releaseId, groupId, learnerId: null })),
+  ...(audience?.learners ?? []).map((learnerId) => ({ releaseId, groupId: null, learnerId })),
+];
+
+export interface AllowanceRow {
+  learnerId: string;
+  name: string;
+  moreMinutes: number;
+  moreSittings: number;
+  dueAt: Date | null;
+  closesAt: Date | null;
+}
+export interface SettingsView {
+  settings: ReleaseSettings & { title: string };
+  courseId: string;
+  allowances: AllowanceRow[];
+}
+
+export async function openSettings(as: As<Teacher>, releaseId: string): Promise<Result<SettingsView>> {
+  const found = await releaseOf(as, releaseId);
+  if (!found) return fail('notFound');
+  const { row } = found;
+  const [whom, allowances] = await Promise.all([
+    as.db.select().from(releaseFor).where(eq(releaseFor.releaseId, releaseId)),
+    as.db
+      .select({
+        learnerId: allowance.learnerId,
+        name: user.name,
+        moreMinutes: allowance.moreMinutes,
+        moreSittings: allowance.moreSittings,
+        dueAt: allowance.dueAt,
+        closesAt: allowance.closesAt,
+      })
+      .from(allowance)
+      .innerJoin(user, eq(user.id, allowance.learnerId))
+      .where(eq(allowance.releaseId, releaseId))
+      .orderBy(user.name),
+  ]);
+  const { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen } = row;
+  const audience = row.everyone ? null : { groups: whom.flatMap(({ groupId }) => groupId ?? []), learners: whom.flatMap(({ learnerId }) => learnerId ?? []) };
+  return ok({
+    settings: { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen, audience },
+    courseId: row.courseId,
+    allowances,
+  });
+}
+
+/** Changes how a release runs. Whether it is answered in silence stays as it was published: marks rest on it. */
+export async function changeSettings(as: As<Teacher>, releaseId: string, settings: ReleaseSettings): Promise<Result<SettingsView>> {
+  const found = await releaseOf(as, releaseId);
+  if (!found) return fail('notFound');
+  const problems = await settingsProblems(as.db, found.row.courseId, settings);
+  if (isQuiet(settings) !== isQuiet(found.row))
+    problems.push({ path: 'tellsWhen', message: 'Whether learners are told something at once is fixed when it is published: marks rest on it. Publish it again to change that.' });
+  if (problems.length > 0) return fail('invalid', { problems });
+  await as.db.transaction(async (tx) => {
+    await tx
+      .update(release)
+      .set({ ...settingsRow(settings), ...(settings.title ? { title: settings.title } : {}) })
+      .where(eq(release.id, releaseId));
+    await tx.delete(releaseFor).where(eq(releaseFor.releaseId, releaseId));
+    const rows = audienceRows(releaseId, settings.audience);
+    if (rows.length > 0) await tx.insert(releaseFor).values(rows);
+    const { counts, practice, categoryId, sittings, minutes, opensAt, dueAt, closesAt } = settings;
+    await record(
+      { ...as, db: tx },
+      { courseId: found.row.courseId, releaseId, what: 'settings', detail: { counts, practice, categoryId, sittings, minutes, opensAt, dueAt, closesAt } },
+    );
+  });
+  return openSettings(as, releaseId);
+}
+
+export interface Allowed {
+  readonly moreMinutes: number;
+  readonly moreSittings: number;
+  readonly dueAt: Date | null;
+  readonly closesAt: Date | null;
+}
+
+/** Allows one learner more time, another date or more sittings; null: as for all again. */
+export async function setAllowance(as: As<Teacher>, releaseId: string, learnerId: string, allowed: Allowed | null): Promise<Result<SettingsView>> {
+  const found = await releaseOf(as, releaseId);
+  if (!found) return fail('notFound');
+  const { courseId } = found.row;
+  const onRoster = await as.db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) });
+  if (!onRoster) return fail('notFound');
+  await as.db.transaction(async (tx) => {
+    const its = and(eq(allowance.releaseId, releaseId), eq(allowance.learnerId, learnerId));
+    if (allowed === null) await tx.delete(allowance).where(its);
+    else
+      await tx
+        .insert(allowance)
+        .values({ releaseId, learnerId, ...allowed })
+        .onConflictDoUpdate({ target: [allowance.releaseId, allowance.learnerId], set: { ...allowed } });
+    await record({ ...as, db: tx }, { courseId, releaseId, learnerId, what: 'allowed', detail: { ...(allowed ?? { asForAll: true }) } });
+  });
+  return openSettings(as, releaseId);
+}

@@ -1,0 +1,294 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { App } from '../src/server/app';
+import type { As, Learner, Teacher } from '../src/server/context';
+import { listAudit } from '../src/server/courses/audit';
+import { changeCourse, listCourses, listTeachers, makeCourse, openCourse, setTeacher } from '../src/server/courses/courses';
+import { joinCourse, registerWith } from '../src/server/courses/join';
+import { keepCategories, keepGroup, keepUnits, listParts, removeGroup, setMember } from '../src/server/courses/parts';
+import { listRoster, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
+import { releasesFor } from '../src/server/releases/mine';
+import { publish } from '../src/server/releases/publish';
+import { resultsOf } from '../src/server/releases/results';
+import { changeSettings, openSettings, PLAIN, type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
+import { finish } from '../src/server/sittings/finish';
+import { sit } from '../src/server/sittings/sitting';
+import { keepNew } from '../src/server/vault/questions';
+import { course, learner, must, seeds, teacher, testApp } from './support/app';
+import { sitter } from './support/sitting';
+
+let app: App;
+let done: () => void;
+let odile: As<Teacher>;
+let tamsin: As<Teacher>;
+let fern: As<Teacher>;
+let n = 0;
+beforeAll(async () => {
+  ({ app, done } = await testApp());
+  [odile, tamsin, fern] = [await teacher(app, 'odile'), await teacher(app, 'tamsin'), await teacher(app, 'fern')];
+});
+afterAll(() => done());
+
+const someone = (courseId: string) => learner(odile, courseId, `learner.${n++}`);
+const names = async (courseId: string) => must(await listRoster(odile, courseId)).rows.map(({ name }) => name);
+/** The same person so many minutes later. */
+const later = <Who extends As>(as: Who, minutes: number): Who => ({ ...as, now: () => new Date(Date.now() + minutes * 60_000) });
+const inMinutes = (minutes: number) => new Date(Date.now() + minutes * 60_000);
+
+async function give(courseId: string, settings: Partial<ReleaseSettings> = {}, changes: Record<string, unknown> = {}): Promise<string> {
+  const question = seeds(changes);
+  must(await keepNew(odile, question));
+  return must(await publish(odile, { id: randomUUID(), courseId, settings, questionId: question.id, revision: 1 })).id;
+}
+
+describe('a roster', () => {
+  it('is planned line by line before it is taken, and taken once however often it is sent', async () => {
+    const courseId = await course(odile);
+    await learner(odile, courseId, 'wren');
+    const elsewhere = await course(odile);
+    await learner(odile, elsewhere, 'ash');
+    const text =
+      'name,user name,password,group\nSomebody else,wren\nAsh,ash,,Rack A\nLinden Voss,linden,seedlings-1,Rack A|Rack B\nSorrel Haim,sorrel\n,bryony\nOdile,odile\nTwice,linden';
+    const plan = must(await planRoster(odile, courseId, text));
+    expect(plan.lines.map(({ username, will, knownAs }) => [username, will, knownAs])).toEqual([
+      ['wren', 'stay', 'wren'],
+      ['ash', 'join', 'ash'],
+      ['linden', 'make', null],
+      ['sorrel', 'make', null],
+    ]);
+    expect(plan.problems.map(({ line }) => line)).toEqual([6, 7, 8]);
+    expect(plan.newGroups).toEqual(['Rack A', 'Rack B']);
+    expect(await names(courseId)).toEqual(['wren']);
+
+    const taken = must(await takeRoster(odile, courseId, text, false));
+    expect(taken.made.map(({ username, password }) => [username, password.length > 8])).toEqual([
+      ['linden', true],
+      ['sorrel', true],
+    ]);
+    expect(await names(courseId)).toEqual(['Linden Voss', 'Sorrel Haim', 'ash', 'wren']);
+    expect(must(await takeRoster(odile, courseId, text, false))).toMatchObject({ made: [], joined: 0 });
+    const { groups } = must(await listParts(odile, courseId));
+    expect(groups.map(({ title, learners }) => [title, learners])).toEqual([
+      ['Rack A', 2],
+      ['Rack B', 1],
+    ]);
+    expect(must(await takeRoster(odile, courseId, 'Ash,ash', true))).toMatchObject({ removed: 3 });
+    expect(await names(courseId)).toEqual(['ash']);
+    expect(await planRoster(fern, courseId, text)).toMatchObject({ code: 'notFound' });
+    expect(await takeRoster(fern, courseId, text, true)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('lets a learner go and come back to what they did', async () => {
+    const courseId = await course(odile);
+    const as = await someone(courseId);
+    const releaseId = await give(courseId);
+    const sitting = await sitter(as, releaseId);
+    await sitting.take(sitting.put('barley', 'dry'));
+    must(await takeOff(odile, courseId, [as.person.id]));
+    expect(await sit(as, releaseId)).toMatchObject({ code: 'notFound' });
+    expect(await releasesFor(as)).toEqual([]);
+    must(await takeRoster(odile, courseId, `,${as.person.username}`, false));
+    expect((await sitter(as, releaseId)).view.last).toBe(1);
+  });
+
+  it('is joined with a code while it holds', async () => {
+    const courseId = await course(odile);
+    const as = await someone(await course(odile));
+    const { join } = must(await changeCourse(odile, courseId, { join: { until: inMinutes(60) } }));
+    const code = join?.code ?? '';
+    expect(code).toMatch(/^[A-HJ-NP-Z2-9]{8}$/);
+    expect(await joinCourse(as, 'ABCDEFGH')).toMatchObject({ code: 'invalid', problems: [{ path: 'code' }] });
+    must(await joinCourse(as, ` ${code.toLowerCase().slice(0, 4)} ${code.slice(4)}`));
+    must(await joinCourse(as, code));
+    const fresh = { name: 'Bryony Keld', username: 'bryony.joins', password: 'seedlings-26' };
+    must(await registerWith(app, code, fresh));
+    expect(await registerWith(app, code, fresh)).toMatchObject({ code: 'nameTaken' });
+    expect((await names(courseId)).length).toBe(2);
+    expect(must(await listRoster(odile, courseId, { words: 'keld' })).rows).toMatchObject([{ name: 'Bryony Keld', mine: true }]);
+    const late = await someone(await course(odile));
+    expect(await joinCourse(later(late, 61), code)).toMatchObject({ code: 'invalid' });
+    must(await changeCourse(odile, courseId, { join: null }));
+    expect(await joinCourse(late, code)).toMatchObject({ code: 'invalid' });
+  });
+});
+
+describe('a course', () => {
+  it('has units, categories and groups, which are its own', async () => {
+    const [courseId, other] = [await course(odile), must(await makeCourse(fern, randomUUID(), 'Fern’s')).id];
+    const unit = { id: randomUUID(), title: 'Week one' };
+    const category = { id: randomUUID(), title: 'Tests', weight: 3 };
+    must(await keepUnits(odile, courseId, [unit, { id: randomUUID(), title: 'Week two' }]));
+    must(await keepCategories(odile, courseId, [category]));
+    const group = randomUUID();
+    must(await keepGroup(odile, courseId, group, 'Rack A'));
+    const as = await someone(courseId);
+    must(await setMember(odile, courseId, group, as.person.id, true));
+    must(await setMember(odile, courseId, group, as.person.id, true));
+    expect(must(await listParts(odile, courseId))).toMatchObject({ units: [unit, {}], categories: [category], groups: [{ title: 'Rack A', learners: 1 }] });
+    expect(await keepUnits(fern, other, [unit])).toMatchObject({ code: 'invalid' });
+    expect(await keepCategories(fern, other, [category])).toMatchObject({ code: 'invalid' });
+    expect(await keepGroup(fern, other, group, 'Mine')).toMatchObject({ code: 'invalid' });
+    expect(await setMember(fern, other, group, as.person.id, true)).toMatchObject({ code: 'notFound' });
+    expect(await setMember(odile, courseId, group, fern.person.id, true)).toMatchObject({ code: 'notFound' });
+    // A unit goes, and what stood in it stays, in none.
+    await give(courseId, { unitId: unit.id });
+    must(await keepUnits(odile, courseId, []));
+    expect(must(await openCourse(odile, courseId)).releases).toMatchObject([{ unitId: null }]);
+    expect(must(await removeGroup(odile, courseId, group)).groups).toEqual([]);
+  });
+
+  it('is taught by colleagues its owner lets, who do all but give it away', async () => {
+    const courseId = await course(odile);
+    expect(await openCourse(tamsin, courseId)).toMatchObject({ code: 'notFound' });
+    expect(await setTeacher(odile, courseId, 'nobody', true)).toMatchObject({ code: 'invalid' });
+    expect(must(await setTeacher(odile, courseId, 'Tamsin', true))).toMatchObject([{ name: 'tamsin' }]);
+    expect((await listCourses(tamsin)).find(({ id }) => id === courseId)).toMatchObject({ right: 'teach', owner: 'odile' });
+    must(await changeCourse(tamsin, courseId, { title: 'Renamed' }));
+    expect(await changeCourse(tamsin, courseId, { archived: true })).toMatchObject({ code: 'notAllowed' });
+    expect(await setTeacher(tamsin, courseId, 'fern', true)).toMatchObject({ code: 'notAllowed' });
+    const releaseId = await give(courseId);
+    expect(await resultsOf(tamsin, releaseId)).toMatchObject({ ok: true });
+    expect(await resultsOf(fern, releaseId)).toMatchObject({ code: 'notFound' });
+    must(await setTeacher(tamsin, courseId, 'tamsin', false));
+    expect(await openCourse(tamsin, courseId)).toMatchObject({ code: 'notFound' });
+    expect(must(await listTeachers(odile, courseId))).toEqual([]);
+  });
+
+  it('that is put away is not there for learners, and comes back', async () => {
+    const courseId = await course(odile);
+    const as = await someone(courseId);
+    const releaseId = await give(courseId);
+    must(await changeCourse(odile, courseId, { archived: true }));
+    expect(await releasesFor(as)).toEqual([]);
+    expect(await sit(as, releaseId)).toMatchObject({ code: 'notFound' });
+    const question = seeds();
+    must(await keepNew(odile, question));
+    expect(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).toMatchObject({ code: 'notFound' });
+    must(await changeCourse(odile, courseId, { archived: false }));
+    expect(await releasesFor(as)).toHaveLength(1);
+  });
+});
+
+describe('a release', () => {
+  it('is for a group and single learners alone, where it is not for all', async () => {
+    const courseId = await course(odile);
+    const [inGroup, alone, neither] = [await someone(courseId), await someone(courseId), await someone(courseId)];
+    const group = randomUUID();
+    must(await keepGroup(odile, courseId, group, 'Rack A'));
+    must(await setMember(odile, courseId, group, inGroup.person.id, true));
+    const releaseId = await give(courseId, { audience: { groups: [group], learners: [alone.person.id] } });
+    for (const [as, count] of [
+      [inGroup, 1],
+      [alone, 1],
+      [neither, 0],
+    ] as [As<Learner>, number][]) {
+      expect(await releasesFor(as)).toHaveLength(count);
+      expect((await sit(as, releaseId)).ok).toBe(count === 1);
+    }
+    expect(
+      must(await resultsOf(odile, releaseId))
+        .rows.map(({ learnerId }) => learnerId)
+        .sort(),
+    ).toEqual([inGroup.person.id, alone.person.id].sort());
+    const question = seeds();
+    must(await keepNew(odile, question));
+    for (const audience of [
+      { groups: [], learners: [] },
+      { groups: [randomUUID()], learners: [] },
+      { groups: [], learners: [fern.person.id] },
+    ])
+      expect(await publish(odile, { id: randomUUID(), courseId, settings: { audience }, questionId: question.id, revision: 1 })).toMatchObject({
+        code: 'notReady',
+        problems: [{ path: 'audience' }],
+      });
+  });
+
+  it('opens and closes, with another date and more time for one learner', async () => {
+    const courseId = await course(odile);
+    const [as, slow] = [await someone(courseId), await someone(courseId)];
+    const releaseId = await give(courseId, { opensAt: inMinutes(10), closesAt: inMinutes(40), minutes: 20 });
+    expect(must(await sit(as, releaseId))).toMatchObject({ open: null, before: { minutes: 20, opensAt: expect.any(Date) } });
+    expect(must(await sit(later(as, 11), releaseId, null, 'open'))).toMatchObject({ before: { opensAt: null } });
+    must(await setAllowance(odile, releaseId, slow.person.id, { moreMinutes: 30, moreSittings: 0, dueAt: null, closesAt: inMinutes(90) }));
+    const ends = async (who: As<Learner>) => must(await sit(later(who, 11), releaseId)).open?.ends?.seconds ?? 0;
+    expect(Math.round((await ends(as)) / 60)).toBe(20);
+    expect(Math.round((await ends(slow)) / 60)).toBe(50);
+    expect(must(await sit(later(as, 32), releaseId)).finished).not.toBeNull();
+    expect(must(await sit(later(slow, 50), releaseId)).open).not.toBeNull();
+    expect(await sit(later(await someone(courseId), 41), releaseId)).toMatchObject({ code: 'releaseClosed' });
+    expect(await setAllowance(odile, releaseId, fern.person.id, null)).toMatchObject({ code: 'notFound' });
+    expect(await setAllowance(fern, releaseId, slow.person.id, null)).toMatchObject({ code: 'notFound' });
+    expect(must(await setAllowance(odile, releaseId, slow.person.id, null)).allowances).toEqual([]);
+    expect(must(await listAudit(odile, courseId)).map(({ what, by, learner }) => [what, by, learner])).toEqual([
+      ['allowed', 'odile', slow.person.name],
+      ['allowed', 'odile', slow.person.name],
+    ]);
+  });
+
+  it('may be sat several times: which sitting counts is said, and a teacher may allow one more', async () => {
+    const courseId = await course(odile);
+    const as = await someone(courseId);
+    const releaseId = await give(courseId, { sittings: 2, counts: 'last' });
+    const through = async (...placed: [string, string][]) => {
+      const sitting = await sitter(as, releaseId);
+      for (const [item, zone] of placed) await sitting.take(sitting.put(item, zone));
+      must(await finish(as, sitting.view.id));
+    };
+    await through(['barley', 'dry'], ['poppy', 'dry'], ['acorn', 'moist']);
+    expect(must(await sit(as, releaseId, null, 'open')).finished).toMatchObject({ another: true, total: { mark: 3 } });
+    expect((await releasesFor(as))[0]).toMatchObject({ state: 'again', mark: 3 });
+    await through(['barley', 'dry']);
+    expect(must(await sit(as, releaseId)).finished).toMatchObject({ another: false, total: { mark: 1 } });
+    const mark = async () => must(await resultsOf(odile, releaseId)).rows[0];
+    expect(await mark()).toMatchObject({ mark: 1, sittings: [{ mark: 3 }, { mark: 1 }] });
+    const { settings } = must(await openSettings(odile, releaseId));
+    must(await changeSettings(odile, releaseId, { ...settings, counts: 'best' }));
+    expect((await mark())?.mark).toBe(3);
+    expect((await releasesFor(as))[0]).toMatchObject({ state: 'finished', mark: 3, max: 3 });
+    must(await setAllowance(odile, releaseId, as.person.id, { moreMinutes: 0, moreSittings: 1, dueAt: null, closesAt: null }));
+    await through();
+    expect(await mark()).toMatchObject({ mark: 3, sittings: [{}, {}, { mark: 0 }] });
+  });
+
+  it('in silence says nothing before the end, and then as much as is allowed, from when it is allowed', async () => {
+    const courseId = await course(odile);
+    const as = await someone(courseId);
+    const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
+    const releaseId = await give(
+      courseId,
+      { tells: 'verdicts', tellsWhen: 'closed', closesAt: inMinutes(60) },
+      { judging: 'onLand', feedback: { right: say('Well done.'), partly: say('Partly.'), wrong: null } },
+    );
+    const sitting = await sitter(as, releaseId);
+    expect(sitting.view).toMatchObject({ place: { quiet: true }, question: { judging: 'onCheck', tries: 1 } });
+    expect(await sitting.take(sitting.put('barley', 'dry'))).toMatchObject({ told: null, best: null, ended: false });
+    expect(await sitting.send(1, sitting.move({ kind: 'check' }))).toMatchObject({ code: 'invalid' });
+    expect(must(await finish(as, sitting.view.id))).toMatchObject({ total: null, review: false, questions: [{ earned: null, fullMarks: null, reckoning: null }] });
+    expect(must(await sit(as, releaseId, 0)).open).toBeNull();
+    expect((await releasesFor(as))[0]).toMatchObject({ mark: null });
+    expect(must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id)).toMatchObject({ mark: 1, max: 3 });
+    const then = later(as, 61);
+    expect(must(await sit(then, releaseId)).finished).toMatchObject({ total: { mark: 1, max: 3 }, review: true });
+    const again = must(await sit(then, releaseId, 0)).open;
+    expect(again).toMatchObject({ ended: true, place: { finished: true }, modelAnswer: null, told: { says: [], try: { words: null, mark: { mark: 1 } } } });
+    expect(again?.told?.verdicts).toHaveLength(1);
+  });
+
+  it('has settings that go together, and what marks rest on is not changed afterwards', async () => {
+    const courseId = await course(odile);
+    const releaseId = await give(courseId);
+    const change = async (to: Partial<ReleaseSettings>) => {
+      const answer = await changeSettings(odile, releaseId, { ...PLAIN, ...to });
+      return answer.ok ? [] : (answer.problems ?? []).map(({ path }) => path);
+    };
+    expect(await change({ title: 'Renamed', practice: true, sittings: null })).toEqual([]);
+    expect(must(await openSettings(odile, releaseId)).settings).toMatchObject({ title: 'Renamed', practice: true, sittings: null });
+    expect(await change({ opensAt: inMinutes(10), closesAt: inMinutes(5) })).toEqual(['closesAt']);
+    expect(await change({ dueAt: inMinutes(10), closesAt: inMinutes(5) })).toEqual(['dueAt']);
+    expect(await change({ unitId: randomUUID(), categoryId: randomUUID() })).toEqual(['unitId', 'categoryId']);
+    expect(await change({ tells: 'nothing' })).toEqual(['tellsWhen']);
+    expect(await change({ tellsWhen: 'finished' })).toEqual(['tellsWhen']);
+    expect(await change({ tells: 'verdicts' })).toEqual([]);
+    expect(await changeSettings(fern, releaseId, PLAIN)).toMatchObject({ code: 'notFound' });
+  });
+});

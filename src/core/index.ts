@@ -6,6 +6,7 @@ export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type { Fixture, Item, KeyEntry, Kind, Look, Marks, Medium, Need, Question, Reach, Settle, Shape, Tray, Zone } from './document/schema';
 export { type Clipping, clip, duplicate, paste, rowStep, setGroup, setNoted, withGroups } from './edit/clones';
+export { correction } from './edit/correct';
 export { difference } from './edit/difference';
 export { apply, applyAll, type Edit, EditMismatch, invert, invertAll, LIST_FIELDS, type Listed, type ListField, NAMED_FIELDS, type QuestionField, type Step } from './edit/edit';
 export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
@@ -13,6 +14,7 @@ export { belongNowhere, belongsIn, type Cell, dropEntry, isTrap, listedIn, restN
 export { slotsIn } from './edit/slots';
 export { add, moves, remove, rename, reorder, setFixture, setItem, setLook, setMedium, setQuestion, setZone } from './edit/steps';
 export { idIn, kindIn, LIST_OF, nameOf, type Ref, refsOf, refTo, type Thing, type ThingKind, thingAt, things } from './edit/things';
+export { widen } from './edit/widen';
 export { type Axis, align, around, type Edge, edgeDistance, gapsOf, meet, scaled, sized, space, turnedAbout } from './geometry/arrange';
 export { barBetween, endsOf, leaving } from './geometry/bar';
 export { fitCount, fitsAll } from './geometry/fit';

@@ -54,7 +54,7 @@ export function CourseReleases({ course: { id, units, releases } }: { course: Co
   return parts
     .filter((part) => part.id !== null || part.releases.length > 0)
     .map((part) => (
-      <section key={part.id ?? ''} className="mb-8 overflow-x-auto" aria-label={part.title || 'Releases'}>
+      <section key={part.id ?? ''} className="mb-8 overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:first-child]:w-[34%]" aria-label={part.title || 'Releases'}>
         {part.title && <h2 className="text-xl mb-1">{part.title}</h2>}
         {part.releases.length === 0 ? (
           <p className="text-mute">Nothing is in this unit yet.</p>

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
+import { ChevronRight } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useId, useState } from 'react';
 import { ask } from '../../ui';
 import { Field } from '../../ui/Field';
 import type { Learner, Parts } from '../courses/course';
-import { COUNTS, type Draft, MOST_MINUTES, TELLS, WHEN, wrongIn } from './settings';
+import { COUNTS, type Draft, MOST_MINUTES, TELLS, TELLS_SHORT, WHEN, wrongIn } from './settings';
 
 interface Props {
   courseId: string;
@@ -106,11 +107,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
           )}
         </div>
       </Fold>
-      <Fold
-        title="What learners are told"
-        now={draft.tells === 'nothing' ? 'nothing' : `${TELLS[draft.tells].split(',')[0]}${draft.tells === 'verdicts' ? '' : ' and more'}, ${WHEN[draft.tellsWhen]}`}
-        open={unfolded}
-      >
+      <Fold title="What learners are told" now={draft.tells === 'nothing' ? 'nothing' : `${TELLS_SHORT[draft.tells]}, ${WHEN[draft.tellsWhen]}`} open={unfolded}>
         <div className="grid sm:grid-cols-2 gap-4">
           <Choose
             label="Of their answers they are told"
@@ -146,8 +143,9 @@ function whenInWords({ opensAt, dueAt, closesAt, minutes }: Draft): string {
 
 function Fold({ title, now, open, children }: { title: string; now: string; open: boolean; children: ReactNode }) {
   return (
-    <details className="border-b border-rule" open={open}>
-      <summary className="flex flex-wrap gap-x-3 py-2.5 cursor-pointer">
+    <details className="group border-b border-rule" open={open}>
+      <summary className="flex flex-wrap items-center gap-x-3 py-2.5 cursor-pointer">
+        <ChevronRight size={16} className="group-open:rotate-90" aria-hidden />
         <span className="font-semibold">{title}</span> <span className="text-mute">{now}</span>
       </summary>
       <div className="pb-4">{children}</div>

@@ -95,4 +95,10 @@ export const TELLS: Readonly<Record<Draft['tells'], string>> = {
   feedback: 'that, and your words for it',
   modelAnswer: 'that, and a model answer where a question has one',
 };
+export const TELLS_SHORT: Readonly<Record<Draft['tells'], string>> = {
+  nothing: 'nothing',
+  verdicts: 'right and wrong',
+  feedback: 'right, wrong and feedback',
+  modelAnswer: 'all, with a model answer',
+};
 export const WHEN: Readonly<Record<Draft['tellsWhen'], string>> = { atOnce: 'with each check', finished: 'when their sitting is finished', closed: 'when the release has closed' };

@@ -104,6 +104,26 @@ export const allowed = object({
     .default(null),
 });
 
+const changes = () =>
+  array(
+    object({
+      question: wholeNumber(),
+      strike: boolean().required(),
+      fromVault: boolean().required(),
+      accept: array(object({ item: string().min(1).max(64).required(), zone: string().min(1).max(64).required() }))
+        .max(200)
+        .required(),
+    }),
+  )
+    .max(MOST_QUESTIONS)
+    .required();
+/** What a correction would change; with `number`: make it. */
+export const correction = object({
+  reason: string().trim().max(1000, 'At most 1000 characters').defined(),
+  changes: changes(),
+  number: number().integer().min(2).nullable().default(null),
+});
+
 const name = (most: number) => string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
 const MOST_PARTS = 200;
 export const courseChange = object({

@@ -67,12 +67,12 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
 const SOLVE_MS = 500;
 
 /** Found once, so that every learner sees the same; none where the author does not show it. */
-function modelAnswer(question: Question): readonly ModelPlacement[] | null {
+export function modelAnswer(question: Question): readonly ModelPlacement[] | null {
   return question.show.modelAnswer === 'never' ? null : modelAnswerOf(questionModel(question), SOLVE_MS, { now: () => performance.now() });
 }
 
 /** What no learner could answer. */
-function publishProblems(question: Question): Problem[] {
+export function publishProblems(question: Question): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, message: string) => problems.push({ path, message });
   if (question.key.length === 0) say('key', 'No zone has a key, so no answer could be judged.');

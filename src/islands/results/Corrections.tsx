@@ -1,0 +1,293 @@
+import { useState } from 'react';
+import { Toaster, toast } from 'sonner';
+import type { Edit, Question } from '../../core';
+import { type ApiError, api, Dialog, moment } from '../../ui';
+import { changesInWords } from '../bench/versions/inWords';
+import { MarkChanges, type NamedChange } from './MarkChanges';
+
+export interface View {
+  release: { id: string };
+  number: number;
+  questions: { title: string; struck: boolean; points: number; document: Question; vault: { document: Question; step: readonly Edit[]; fits: boolean } | null }[];
+  editions: { number: number; createdAt: string; by: string; reason: string; applied: { at: string; by: string; changes: NamedChange[] } | null }[];
+}
+interface Preview {
+  number: number;
+  questions: { title: string; struck: boolean; before: Question; after: Question; step: readonly Edit[] }[];
+  changes: NamedChange[];
+  sittings: number;
+}
+interface Change {
+  strike: boolean;
+  fromVault: boolean;
+  accept: { item: string; zone: string }[];
+}
+
+const inWords = ({ message, problems, wayOn }: ApiError) => `${message}. ${problems?.map((one) => one.message).join(' ') ?? wayOn}`;
+const nameIn = (list: readonly { id: string; label: string }[], id: string) => list.find((one) => one.id === id)?.label || id;
+
+/** The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done. */
+export function Corrections({ view: given }: { view: View }) {
+  const [view, setView] = useState(given);
+  const [changes, setChanges] = useState<ReadonlyMap<number, Change>>(new Map());
+  const [reason, setReason] = useState('');
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const [applying, setApplying] = useState<Preview | null>(null);
+  const [busy, setBusy] = useState(false);
+  const path = `/api/releases/${view.release.id}/editions`;
+  const body = (number: number | null) => ({ reason, number, changes: [...changes].map(([question, change]) => ({ question, ...change })) });
+  const changeOf = (i: number): Change => changes.get(i) ?? { strike: view.questions[i]?.struck ?? false, fromVault: false, accept: [] };
+  const set = (i: number, to: Partial<Change>) => setChanges((all) => new Map(all).set(i, { ...changeOf(i), ...to }));
+  const again = async () => {
+    const now = await api<View>('GET', path);
+    if (now.ok) setView(now.value);
+  };
+  const doing = async <T,>(request: Parameters<typeof api>, then: (value: T) => void | Promise<void>) => {
+    setBusy(true);
+    const answer = await api<T>(...request);
+    setBusy(false);
+    if (answer.ok) await then(answer.value);
+    else toast.error(inWords(answer.error));
+  };
+  const make = (apply: boolean) =>
+    preview &&
+    void doing(['POST', path, body(preview.number)], async () => {
+      setPreview(null);
+      setChanges(new Map());
+      setReason('');
+      if (apply) await doing(['PUT', `${path}/${preview.number}`], () => void toast(`Edition ${preview.number} is applied`));
+      else toast(`Edition ${preview.number} is made. Marks already given are as they were.`);
+      await again();
+    });
+  const newest = view.editions.at(-1);
+  const changed = [...changes].some(([i, one]) => one.fromVault || one.accept.length > 0 || one.strike !== view.questions[i]?.struck);
+
+  return (
+    <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
+      <section aria-labelledby="correct">
+        <h2 id="correct" className="text-xl">
+          Correct it
+        </h2>
+        <p className="text-mute mb-3">
+          What learners answered is kept as it was: a correction makes edition {view.number + 1}. You see what it would do to each mark before you decide whether it does.
+        </p>
+        <ol>
+          {view.questions.map((question, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the edition
+            <li key={i} className="border-b border-rule py-3">
+              <OneQuestion number={i + 1} question={question} change={changeOf(i)} onSet={(to) => set(i, to)} />
+            </li>
+          ))}
+        </ol>
+        <label htmlFor="reason" className="font-semibold block mt-4">
+          Why
+        </label>
+        <textarea
+          id="reason"
+          className="textarea w-full"
+          maxLength={1000}
+          rows={2}
+          placeholder="What was wrong, for the record"
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
+        <button type="button" className="btn btn-primary mt-3" disabled={!changed || busy} onClick={() => void doing<Preview>(['POST', path, body(null)], setPreview)}>
+          See what it would do
+        </button>
+      </section>
+      <section aria-labelledby="editions">
+        <h2 id="editions" className="text-xl mb-2">
+          Editions
+        </h2>
+        <ol className="flex flex-col-reverse">
+          {view.editions.map(({ number, createdAt, by, reason: why, applied }) => (
+            <li key={number} className="border-b border-rule py-2.5">
+              <p>
+                <span className="font-semibold">Edition {number}</span> <span className="figures text-sm text-mute">{moment(new Date(createdAt))}</span> {by}
+              </p>
+              {why && <p>{why}</p>}
+              {number > 1 &&
+                (applied ? (
+                  <details>
+                    <summary className="cursor-pointer text-mute">
+                      applied {moment(new Date(applied.at))} by {applied.by}: {applied.changes.length === 1 ? 'one mark' : `${applied.changes.length} marks`} changed
+                    </summary>
+                    <MarkChanges changes={applied.changes} />
+                  </details>
+                ) : (
+                  <p className="text-mute">
+                    for who begins since; not applied to marks already given{' '}
+                    {number === newest?.number && (
+                      <button type="button" className="link-brass cursor-pointer" disabled={busy} onClick={() => void doing<Preview>(['GET', `${path}/${number}`], setApplying)}>
+                        Apply it…
+                      </button>
+                    )}
+                  </p>
+                ))}
+            </li>
+          ))}
+        </ol>
+      </section>
+      {preview && (
+        <Dialog title={`Edition ${preview.number}: what it would do`} onClose={() => setPreview(null)} wide>
+          <Differences preview={preview} />
+          <div className="flex flex-wrap justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setPreview(null)}>
+              Not yet
+            </button>
+            <button type="button" className="btn btn-edge" disabled={busy} onClick={() => make(false)}>
+              For who begins from now on
+            </button>
+            <button type="button" className="btn btn-primary" disabled={busy} onClick={() => make(true)}>
+              Apply it to marks too
+            </button>
+          </div>
+        </Dialog>
+      )}
+      {applying && (
+        <Dialog title={`Apply edition ${applying.number} to marks already given?`} onClose={() => setApplying(null)} wide>
+          <Differences preview={applying} />
+          <div className="flex justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setApplying(null)}>
+              Not yet
+            </button>
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={busy}
+              onClick={() =>
+                void doing(['PUT', `${path}/${applying.number}`], async () => {
+                  toast(`Edition ${applying.number} is applied`);
+                  setApplying(null);
+                  await again();
+                })
+              }
+            >
+              Apply it
+            </button>
+          </div>
+        </Dialog>
+      )}
+      <Toaster position="bottom-right" />
+    </div>
+  );
+}
+
+function Differences({ preview: { questions, changes, sittings } }: { preview: Preview }) {
+  return (
+    <>
+      {questions.map(({ title, struck, before, after, step }) => (
+        <div key={before.id} className="mb-2">
+          <p className="font-semibold">{title}</p>
+          {struck && <p className="text-brick">struck: it counts for nobody</p>}
+          {changesInWords(before, after, [...step]).map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </div>
+      ))}
+      <p className="mt-3 mb-1" data-testid="would-change">
+        {sittings === 0
+          ? 'Nobody has begun it.'
+          : changes.length === 0
+            ? `No mark of ${sittings} sittings would change.`
+            : `${changes.length} of ${sittings} sittings would have another mark:`}
+      </p>
+      <MarkChanges changes={changes} />
+    </>
+  );
+}
+
+interface OneProps {
+  number: number;
+  question: View['questions'][number];
+  change: Change;
+  onSet: (to: Partial<Change>) => void;
+}
+
+function OneQuestion({ number, question: { title, points, document, vault }, change, onSet }: OneProps) {
+  const [item, setItem] = useState('');
+  const [zone, setZone] = useState('');
+  const name = title || 'Untitled question';
+  return (
+    <>
+      <p className="flex items-baseline gap-2">
+        <span className="figures text-mute">{number}</span>
+        <span className={`font-semibold grow ${change.strike ? 'line-through' : ''}`}>{name}</span>
+        <span className="figures text-sm text-mute">{points} points</span>
+      </p>
+      <div className="flex flex-wrap gap-x-6 gap-y-1 mt-1 pl-5">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={change.strike}
+            onChange={(event) => onSet({ strike: event.target.checked })}
+            aria-label={`Strike ${name}`}
+          />
+          Strike it
+        </label>
+        {vault && (
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={change.fromVault}
+              disabled={!vault.fits}
+              onChange={(event) => onSet({ fromVault: event.target.checked })}
+              aria-label={`Take ${name} as it is in the Vault`}
+            />
+            As it is in the Vault now
+          </label>
+        )}
+      </div>
+      {vault && (
+        <p className="text-sm text-mute pl-5">
+          {vault.fits ? 'Changed there: ' : 'In the Vault items, zones or how they take were changed, so moves that were made cannot be judged by it: '}
+          {changesInWords(document, vault.document, [...vault.step])
+            .slice(0, 4)
+            .join('; ')}
+        </p>
+      )}
+      <div className="flex flex-wrap items-end gap-2 pl-5 mt-1">
+        <span className="pb-1.5">Also right:</span>
+        <select className="select select-sm w-40" aria-label={`Item of ${name} that is right too`} value={item} onChange={(event) => setItem(event.target.value)}>
+          <option value="">an item…</option>
+          {document.items.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label || id}
+            </option>
+          ))}
+        </select>
+        <span className="pb-1.5">in</span>
+        <select className="select select-sm w-40" aria-label={`Zone of ${name} it is right in`} value={zone} onChange={(event) => setZone(event.target.value)}>
+          <option value="">a zone…</option>
+          {document.zones.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label || id}
+            </option>
+          ))}
+        </select>
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          disabled={item === '' || zone === ''}
+          onClick={() => {
+            onSet({ accept: [...change.accept.filter((one) => one.item !== item || one.zone !== zone), { item, zone }] });
+            setItem('');
+            setZone('');
+          }}
+        >
+          Widen the key
+        </button>
+      </div>
+      {change.accept.map((one) => (
+        <p key={`${one.item} ${one.zone}`} className="pl-5">
+          {nameIn(document.items, one.item)} is right in {nameIn(document.zones, one.zone)} too{' '}
+          <button type="button" className="link-brass cursor-pointer" onClick={() => onSet({ accept: change.accept.filter((other) => other !== one) })}>
+            Not so
+          </button>
+        </p>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,270 @@
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { applyAll, correction, type Edit, type Problem, type Question, widen } from '../../core';
+import { parseQuestion } from '../../core/document';
+import type { As, Teacher } from '../context';
+import { releaseOf } from '../courses/access';
+import { record } from '../courses/audit';
+import { user } from '../database/accountTables';
+import { type EditionContent, edition, type MarkChange, move, regrade, release, sitting, standing } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { accessTo } from '../vault/access';
+import { cameTo } from './came';
+import { editionOf, openContent } from './editions';
+import { modelAnswer, publishProblems } from './publish';
+import { type Regraded, regraded } from './regrade';
+
+/** What is to become of one question of an edition. `accept`: items that are right in a zone too. */
+export interface QuestionChange {
+  readonly question: number;
+  readonly strike: boolean;
+  /** As it stands in the Vault now. */
+  readonly fromVault: boolean;
+  readonly accept: readonly { readonly item: string; readonly zone: string }[];
+}
+export interface Correction {
+  readonly reason: string;
+  readonly changes: readonly QuestionChange[];
+}
+
+export interface CorrectionView {
+  release: { id: string; title: string; course: string; courseId: string };
+  /** The edition corrections are made to: the newest. */
+  number: number;
+  questions: {
+    title: string;
+    struck: boolean;
+    points: number;
+    document: Question;
+    /** The Vault has another version of it, which can (or cannot) take its place. */
+    vault: { document: Question; step: readonly Edit[]; fits: boolean } | null;
+  }[];
+  editions: { number: number; createdAt: Date; by: string; reason: string; applied: { at: Date; by: string; changes: NamedChange[] } | null }[];
+}
+export interface NamedChange extends MarkChange {
+  name: string;
+}
+export interface Preview {
+  number: number;
+  questions: { title: string; struck: boolean; before: Question; after: Question; step: readonly Edit[] }[];
+  /** Every sitting whose mark would change. */
+  changes: NamedChange[];
+  /** How many sittings there are. */
+  sittings: number;
+}
+
+const newestOf = async ({ db }: As<Teacher>, releaseId: string) => {
+  const [row] = await db.select().from(edition).where(eq(edition.releaseId, releaseId)).orderBy(sql`${edition.number} desc`).limit(1);
+  return row ?? null;
+};
+
+/** The editions of a release, and what can be corrected in the newest. */
+export async function openCorrections(as: As<Teacher>, releaseId: string): Promise<Result<CorrectionView>> {
+  const { db } = as;
+  const found = await releaseOf(as, releaseId);
+  const newest = found && (await newestOf(as, releaseId));
+  if (!found || !newest) return fail('notFound');
+  const rows = await db
+    .select({
+      number: edition.number,
+      createdAt: edition.createdAt,
+      reason: edition.reason,
+      madeBy: edition.madeBy,
+      at: regrade.at,
+      appliedBy: regrade.by,
+      changes: regrade.changes,
+    })
+    .from(edition)
+    .leftJoin(regrade, and(eq(regrade.releaseId, edition.releaseId), eq(regrade.edition, edition.number)))
+    .where(eq(edition.releaseId, releaseId))
+    .orderBy(asc(edition.number));
+  const names = await namesOf(as);
+  const { points } = openContent(newest.number, newest.content);
+  const questions = await Promise.all(
+    newest.content.questions.map(async (document, i) => {
+      const there = await accessTo(as, document.id, 'see');
+      const now = there && !there.row.deletedAt ? there.row.document : null;
+      const differs = now ? correction(document, now) : null;
+      const step = differs ? (differs.ok ? differs.step : differs.inTheWay) : [];
+      return {
+        title: document.title,
+        struck: newest.content.struck?.[i] ?? false,
+        points: points[i] ?? 0,
+        document,
+        vault: now && step.length > 0 ? { document: now, step, fits: differs?.ok ?? false } : null,
+      };
+    }),
+  );
+  return ok({
+    release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
+    number: newest.number,
+    questions,
+    editions: rows.map(({ at, appliedBy, changes, madeBy, ...row }) => ({
+      ...row,
+      by: names.get(madeBy ?? found.row.releasedBy) ?? '',
+      applied: at && appliedBy ? { at, by: names.get(appliedBy) ?? '', changes: named(changes ?? [], names) } : null,
+    })),
+  });
+}
+
+const byName = new Intl.Collator('en', { numeric: true });
+const named = (changes: readonly MarkChange[], names: ReadonlyMap<string, string>): NamedChange[] =>
+  changes.map((one) => ({ ...one, name: names.get(one.learnerId) ?? 'somebody who is not here any more' })).sort((a, b) => byName.compare(a.name, b.name));
+const namesOf = async ({ db }: As<Teacher>) => new Map((await db.select({ id: user.id, name: user.name }).from(user)).map(({ id, name }) => [id, name]));
+
+/** The content a correction makes, or what is in its way. */
+async function corrected(as: As<Teacher>, content: EditionContent, { changes }: Correction): Promise<Result<EditionContent>> {
+  const problems: Problem[] = [];
+  const questions = [...content.questions];
+  const struck = content.questions.map((_, i) => content.struck?.[i] ?? false);
+  for (const { question: at, strike, fromVault, accept } of changes) {
+    const path = `changes.${at}`;
+    const before = questions[at];
+    if (!before) {
+      problems.push({ path, message: 'There is no such question.' });
+      continue;
+    }
+    struck[at] = strike;
+    let after = before;
+    if (fromVault) {
+      const there = await accessTo(as, before.id, 'use');
+      const fits = there && !there.row.deletedAt ? correction(before, there.row.document) : null;
+      if (!there || !fits) problems.push({ path, message: `“${before.title}” is not in your Vault any more.` });
+      else if (!fits.ok)
+        problems.push({ path, message: `“${before.title}”: items, zones or how they take were changed. Moves that were made cannot be judged by that: publish it anew.` });
+      else after = there.row.document;
+    }
+    for (const cell of accept) {
+      const step = widen(after, cell as Parameters<typeof widen>[1]);
+      if (step) after = applyAll(after, step);
+      else problems.push({ path, message: `“${before.title}”: this item is right there already, or the zone wants an order or a sum.` });
+    }
+    problems.push(...publishProblems(after).map(({ message }) => ({ path, message: `“${after.title}”: ${message}` })));
+    if (!parseQuestion(after).ok) problems.push({ path, message: `“${after.title}” would be no valid question.` });
+    questions[at] = after;
+  }
+  if (struck.every(Boolean)) problems.push({ path: 'changes', message: 'Every question would be struck.' });
+  if (problems.length > 0) return fail('invalid', { problems });
+  const changed = questions.some((question, i) => question !== content.questions[i]) || struck.some((is, i) => is !== (content.struck?.[i] ?? false));
+  if (!changed) return fail('invalid', { problems: [{ path: 'changes', message: 'Nothing would be changed.' }] });
+  const modelAnswers = questions.map((question, i) => (question === content.questions[i] ? (content.modelAnswers?.[i] ?? null) : modelAnswer(question)));
+  return ok({ ...content, questions, struck, modelAnswers });
+}
+
+/** What a correction would change, and what it would do to marks already given: nothing is changed yet. */
+export async function previewCorrection(as: As<Teacher>, releaseId: string, given: Correction): Promise<Result<Preview>> {
+  const found = await releaseOf(as, releaseId);
+  const newest = found && (await newestOf(as, releaseId));
+  if (!found || !newest) return fail('notFound');
+  const made = await corrected(as, newest.content, given);
+  if (!made.ok) return made;
+  return ok(await previewOf(as, releaseId, newest.number + 1, newest.content, made.value));
+}
+
+async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<Preview> {
+  const { changes, sittings } = await changesBy(as, releaseId, number, after);
+  const names = await namesOf(as);
+  return {
+    number,
+    questions: after.questions.flatMap((question, i) => {
+      const was = before.questions[i] as Question;
+      const struck = after.struck?.[i] ?? false;
+      const step = question === was ? [] : correction(was, question);
+      if (question === was && struck === (before.struck?.[i] ?? false)) return [];
+      return [{ title: question.title, struck, before: was, after: question, step: Array.isArray(step) ? step : step.ok ? step.step : step.inTheWay }];
+    }),
+    changes: named(changes, names),
+    sittings,
+  };
+}
+
+async function changesBy({ db }: As<Teacher>, releaseId: string, number: number, content: EditionContent): Promise<{ changes: MarkChange[]; sittings: number }> {
+  const now = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
+  const changes: MarkChange[] = [];
+  for await (const { sittingId, learnerId, points, outOf } of regraded(db, releaseId, openContent(number, content))) {
+    const was = now.get(sittingId);
+    const before = { points: was?.points ?? 0, outOf: was?.outOf ?? 0 };
+    if (before.points !== points || before.outOf !== outOf) changes.push({ sittingId, learnerId, before, after: { points, outOf } });
+  }
+  return { changes, sittings: now.size };
+}
+
+/** Makes the next edition: who begins from now on is asked it. `number` is the one the teacher means to make, so that it is made once. */
+export async function makeEdition(as: As<Teacher>, releaseId: string, number: number, given: Correction): Promise<Result<{ number: number }>> {
+  const { db, person, now } = as;
+  const found = await releaseOf(as, releaseId);
+  const newest = found && (await newestOf(as, releaseId));
+  if (!found || !newest) return fail('notFound');
+  if (newest.number === number && newest.madeBy === person.id && newest.reason === given.reason) return ok({ number });
+  if (newest.number + 1 !== number) return fail('editionMovedOn');
+  const made = await corrected(as, newest.content, given);
+  if (!made.ok) return made;
+  await db.transaction(async (tx) => {
+    await tx.insert(edition).values({ releaseId, number, content: made.value, createdAt: now(), reason: given.reason, madeBy: person.id });
+    await tx.update(release).set({ edition: number }).where(eq(release.id, releaseId));
+    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, what: 'editionMade', detail: { number, reason: given.reason } });
+  });
+  return ok({ number });
+}
+
+/** What applying an edition that is made would do to marks already given. */
+export async function previewEdition(as: As<Teacher>, releaseId: string, number: number): Promise<Result<Preview>> {
+  const found = await releaseOf(as, releaseId);
+  const rows = found ? await as.db.select().from(edition).where(eq(edition.releaseId, releaseId)) : [];
+  const [before, after] = [rows.find((row) => row.number === number - 1), rows.find((row) => row.number === number)];
+  if (!before || !after) return fail('notFound');
+  return ok(await previewOf(as, releaseId, number, before.content, after.content));
+}
+
+const MOST_PASSES = 5;
+
+/** The sittings that have moves beyond those that were looked at. */
+async function wentOn(db: As<Teacher>['db'], releaseId: string, looked: readonly Regraded[]): Promise<ReadonlySet<string>> {
+  const rows = await db
+    .select({ id: move.sittingId, last: sql<number>`max(${move.n})` })
+    .from(move)
+    .innerJoin(sitting, eq(sitting.id, move.sittingId))
+    .where(eq(sitting.releaseId, releaseId))
+    .groupBy(move.sittingId);
+  const lasts = new Map(rows.map(({ id, last }) => [id, last]));
+  return new Set(looked.flatMap(({ sittingId, last }) => ((lasts.get(sittingId) ?? 0) > last ? [sittingId] : [])));
+}
+
+/** Applies the newest edition to marks already given, and to sittings under way: all or nothing, once, and kept on record learner by learner. */
+export async function applyEdition(as: As<Teacher>, releaseId: string, number: number): Promise<Result<{ changes: number }>> {
+  const { db, person, now } = as;
+  const found = await releaseOf(as, releaseId);
+  const newest = found && (await newestOf(as, releaseId));
+  if (!found || !newest) return fail('notFound');
+  const before = await db.query.regrade.findFirst({ where: and(eq(regrade.releaseId, releaseId), eq(regrade.edition, number)) });
+  if (before) return ok({ changes: before.changes.length });
+  if (newest.number !== number || number === 1) return fail('editionMovedOn');
+  const open = await editionOf(db, releaseId, number);
+  // First all sittings are made its own: from then on no move is taken that was judged by another edition. Then they are worked out, from moves that stand.
+  await db.update(sitting).set({ edition: number }).where(eq(sitting.releaseId, releaseId));
+  const was = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
+  const changes: MarkChange[] = [];
+  const all: Regraded[] = [];
+  for await (const one of regraded(db, releaseId, open)) {
+    const old = was.get(one.sittingId);
+    const after = { points: one.points, outOf: one.outOf };
+    if (old && (old.points !== after.points || old.outOf !== after.outOf))
+      changes.push({ sittingId: one.sittingId, learnerId: one.learnerId, before: { points: old.points, outOf: old.outOf }, after });
+    all.push(one);
+  }
+  // A sitting that went on meanwhile is worked out once more.
+  for (let pass = 0; pass < MOST_PASSES; pass++) {
+    const went = await wentOn(db, releaseId, all);
+    if (went.size === 0) break;
+    for await (const one of regraded(db, releaseId, open, went)) all[all.findIndex(({ sittingId }) => sittingId === one.sittingId)] = one;
+  }
+  await db.transaction(async (tx) => {
+    for (const { sittingId, outOf, standings } of all) {
+      await tx.update(sitting).set({ outOf }).where(eq(sitting.id, sittingId));
+      await tx.delete(standing).where(eq(standing.sittingId, sittingId));
+      if (standings.length > 0) await tx.insert(standing).values([...standings]);
+    }
+    await tx.insert(regrade).values({ releaseId, edition: number, by: person.id, at: now(), changes });
+    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, what: 'editionApplied', detail: { number, marks: changes.length } });
+  });
+  return ok({ changes: changes.length });
+}

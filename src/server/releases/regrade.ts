@@ -1,0 +1,88 @@
+import { asc, eq } from 'drizzle-orm';
+import { earned, type Move, markSoFar, replay, type Standing, withoutDust } from '../../core';
+import type { Database } from '../database/open';
+import { move, sitting, type standing } from '../database/tables';
+import { drawer } from '../sittings/draw';
+import { editionOf, type OpenEdition } from './editions';
+
+type StandingRow = typeof standing.$inferInsert;
+
+/** What a sitting comes to by an edition. */
+export interface Regraded {
+  readonly sittingId: string;
+  readonly learnerId: string;
+  readonly outOf: number;
+  readonly points: number;
+  readonly standings: readonly StandingRow[];
+  /** The number of the last move that was looked at, 0 where there is none. */
+  readonly last: number;
+}
+
+interface Sat {
+  readonly id: string;
+  readonly learnerId: string;
+  readonly seed: string;
+  readonly began: number;
+}
+
+/** How many sittings are read at once: others get their turn in between. */
+const AT_ONCE = 50;
+
+/** Every sitting of a release (or those of `only`), worked out anew from its moves by an edition. It is the same replay that a sitting is gone on with, and played back with. */
+export async function* regraded(db: Database, releaseId: string, edition: OpenEdition, only?: ReadonlySet<string>): AsyncGenerator<Regraded> {
+  const all: Sat[] = await db
+    .select({ id: sitting.id, learnerId: sitting.learnerId, seed: sitting.seed, began: sitting.began })
+    .from(sitting)
+    .where(eq(sitting.releaseId, releaseId));
+  const sat = only ? all.filter(({ id }) => only.has(id)) : all;
+  for (let i = 0; i < sat.length; i += AT_ONCE)
+    for (const one of sat.slice(i, i + AT_ONCE)) {
+      const moves = await db.select({ n: move.n, question: move.question, body: move.body, at: move.at }).from(move).where(eq(move.sittingId, one.id)).orderBy(asc(move.n));
+      const began = one.began === edition.number ? edition : await editionOf(db, releaseId, one.began);
+      yield regrade(one, moves, edition, began.asked(drawer(one.seed, 'questions')));
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+}
+
+interface Made {
+  readonly n: number;
+  readonly question: number;
+  readonly body: Move;
+  readonly at: Date;
+}
+
+export function regrade({ id, learnerId }: Pick<Sat, 'id' | 'learnerId'>, moves: readonly Made[], { models, points }: OpenEdition, asked: readonly number[]): Regraded {
+  const standings = asked.flatMap((question): StandingRow[] => {
+    const model = models[question];
+    const mine = moves.filter((one) => one.question === question);
+    const last = mine.at(-1);
+    if (!model || !last) return [];
+    const now: Standing = replay(
+      model,
+      mine.map(({ body }) => body),
+    );
+    const best = markSoFar(model, now.tries);
+    if (!best) return [];
+    return [
+      {
+        sittingId: id,
+        question,
+        tries: now.tries.length,
+        mark: best.mark,
+        max: best.max,
+        points: earned(best.mark, best.max, points[question] ?? 0),
+        fullMarks: best.fullMarks,
+        ended: now.ended,
+        checkedAt: last.at,
+      },
+    ];
+  });
+  return {
+    sittingId: id,
+    learnerId,
+    outOf: withoutDust(asked.reduce((sum, question) => sum + (points[question] ?? 0), 0)),
+    points: withoutDust(standings.reduce((sum, one) => sum + (one.points ?? 0), 0)),
+    standings,
+    last: moves.at(-1)?.n ?? 0,
+  };
+}

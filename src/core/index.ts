@@ -1,5 +1,7 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
+
 export { type Came, type CountsRule, countingMark, type Mark } from './analysis/counting';
+export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export type { Problem } from './document/problem';
@@ -36,7 +38,7 @@ export { outlineNow, restIn, standsAt } from './judge/rest';
 export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';
 export { take } from './judge/take';
 export { readTyped } from './judge/typed';
-export type { Verdict } from './judge/verdict';
+export { type Verdict, verdicts } from './judge/verdict';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';

@@ -104,6 +104,15 @@ export const allowed = object({
     .default(null),
 });
 
+export const handMark = object({
+  learnerId: string().min(1).max(100).required(),
+  mark: object({
+    points: number().min(0, 'No less than 0').max(100_000, 'Too many').required('Type the points'),
+    reason: string().trim().min(1, 'Say why').max(500, 'At most 500 characters').required('Say why'),
+  })
+    .nullable()
+    .default(null),
+});
 const changes = () =>
   array(
     object({

@@ -14,3 +14,15 @@ export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): 
   if (from > to) return new Response(null, { status: 416, headers: { 'content-range': `bytes */${bytes.length}` } });
   return new Response(bytes.subarray(from, to + 1) as BodyInit, { status: 206, headers: { ...headers, 'content-range': `bytes ${from}-${to}/${bytes.length}` } });
 }
+
+/** A CSV file to be saved, named after what it is of. */
+export function csvAnswer(csv: string, title: string): Response {
+  const name = title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'results';
+  return new Response(csv, {
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="results.csv"; filename*=UTF-8''${encodeURIComponent(name)}.csv`,
+      'cache-control': 'no-store',
+    },
+  });
+}

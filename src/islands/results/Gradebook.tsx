@@ -1,0 +1,230 @@
+import { keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
+import { Toaster, toast } from 'sonner';
+import { api, ask, Dialog, Field } from '../../ui';
+import { numberFrom } from '../bench/parts/numbers';
+import './gradebook.css';
+
+interface Cell {
+  points: number | null;
+  outOf: number;
+  state: 'none' | 'running' | 'done' | 'missing' | 'notFor';
+  late: boolean;
+  byHand: string | null;
+}
+interface Release {
+  id: string;
+  title: string;
+  categoryId: string | null;
+  outOf: number;
+}
+interface Row {
+  learnerId: string;
+  name: string;
+  username: string | null;
+  cells: Cell[];
+  whole: number | null;
+}
+interface Page {
+  releases: Release[];
+  categories: { id: string; title: string; weight: number }[];
+  rows: Row[];
+  total: number;
+  from: number;
+}
+
+const client = new QueryClient();
+const ROW = 40;
+
+export function Gradebook({ courseId }: { courseId: string }) {
+  return (
+    <QueryClientProvider client={client}>
+      <Grades courseId={courseId} />
+      <Toaster position="bottom-right" />
+    </QueryClientProvider>
+  );
+}
+
+/** Learners by releases; drawn are the rows in sight, and more come as they are scrolled to. */
+function Grades({ courseId }: { courseId: string }) {
+  const [typed, setTyped] = useState('');
+  const words = useDeferredValue(typed.trim());
+  const [setting, setSetting] = useState<{ row: Row; release: Release; cell: Cell } | null>(null);
+  const queries = useQueryClient();
+  const found = useInfiniteQuery({
+    queryKey: ['grades', words],
+    queryFn: ({ pageParam }) => ask<Page>('GET', `/api/courses/${courseId}/gradebook?${new URLSearchParams({ words, from: String(pageParam) })}`),
+    initialPageParam: 0,
+    getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
+    placeholderData: keepPreviousData,
+  });
+  const [first] = found.data?.pages ?? [];
+  const rows = found.data?.pages.flatMap((page) => page.rows) ?? [];
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
+  const shown = virtual.getVirtualItems();
+  const lastShown = shown.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (found.hasNextPage && !found.isFetchingNextPage && lastShown >= rows.length - 30) void found.fetchNextPage();
+  }, [found, lastShown, rows.length]);
+
+  const keep = async (mark: { points: number; reason: string } | null) => {
+    if (!setting) return;
+    const kept = await api('PUT', `/api/releases/${setting.release.id}/marks`, { learnerId: setting.row.learnerId, mark });
+    if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
+    setSetting(null);
+    await queries.invalidateQueries({ queryKey: ['grades'] });
+  };
+
+  if (found.isError) return <p className="text-brick">{found.error.message}</p>;
+  if (!first) return <p role="status">Adding up…</p>;
+  const { releases, categories, total } = first;
+  const weights = categories.reduce((sum, { weight }) => sum + weight, 0);
+  const categoryOf = (id: string | null) => categories.find((one) => one.id === id);
+  const top = shown[0]?.start ?? 0;
+  const bottom = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-3 mb-3">
+        <Field className="grow max-w-sm" label="Find by name" type="search" maxLength={200} value={typed} onChange={(event) => setTyped(event.target.value)} />
+        <p className="text-mute grow pb-2">
+          {categories.length > 0
+            ? `The whole is weighted: ${categories.map(({ title, weight }) => `${title} ${weights > 0 ? Math.round((weight / weights) * 100) : 0} %`).join(', ')}.`
+            : 'The whole is all points against all that could be had.'}{' '}
+          What is missing counts nothing; what is to come does not count.
+        </p>
+        <a className="btn btn-primary" href={`/courses/${courseId}/gradebook.csv`} download>
+          Gradebook as CSV
+        </a>
+      </div>
+      {releases.length === 0 && <p className="text-lg">Nothing that counts is published here yet.</p>}
+      {total === 0 ? (
+        <p className="text-lg">{words === '' ? 'Nobody is in this course yet.' : 'Nobody is called that.'}</p>
+      ) : (
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is reached by the keyboard
+        <section ref={scroller} className="gradebook" tabIndex={0} aria-label="Gradebook">
+          <table className="ledger-table" aria-rowcount={total + 1}>
+            <caption className="sr-only">Learners by releases</caption>
+            <thead>
+              <tr>
+                <th scope="col">learner</th>
+                <th scope="col" className="grade">
+                  whole
+                </th>
+                {releases.map(({ id, title, categoryId, outOf }) => (
+                  <th key={id} scope="col" className="grade">
+                    <a className="link-brass" href={`/releases/${id}/results`} title={title}>
+                      {title}
+                    </a>
+                    <span className="block font-normal">
+                      of {outOf}
+                      {categories.length > 0 && ` · ${categoryOf(categoryId)?.title ?? 'counts in none'}`}
+                    </span>
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {top > 0 && (
+                <tr aria-hidden>
+                  <td style={{ height: top }} />
+                </tr>
+              )}
+              {shown.map(({ index }) => {
+                const row = rows[index] as Row;
+                return (
+                  <tr key={row.learnerId} style={{ height: ROW }} aria-rowindex={index + 2}>
+                    <th scope="row">
+                      <a className="link-brass font-normal" href={`/courses/${courseId}/report/${row.learnerId}`}>
+                        {row.name}
+                      </a>
+                    </th>
+                    <td className="grade figures font-semibold">{row.whole === null ? '–' : `${Math.round(row.whole * 1000) / 10} %`}</td>
+                    {row.cells.map((cell, i) => {
+                      const release = releases[i] as Release;
+                      return (
+                        <td key={release.id} className="grade figures">
+                          <button
+                            type="button"
+                            disabled={cell.state === 'notFor'}
+                            onClick={() => setSetting({ row, release, cell })}
+                            title={cell.byHand === null ? undefined : `Set by hand: ${cell.byHand}`}
+                            aria-label={`${row.name}, ${release.title}: ${inWords(cell)}. Set it by hand`}
+                          >
+                            {cell.points !== null ? cell.points : cell.state === 'missing' ? <span className="text-brick">missing</span> : cell.state === 'running' ? '…' : '–'}
+                            {cell.late && <span className="text-brick"> late</span>}
+                            {cell.byHand !== null && <span aria-hidden> ✎</span>}
+                          </button>
+                        </td>
+                      );
+                    })}
+                  </tr>
+                );
+              })}
+              {bottom > 0 && (
+                <tr aria-hidden>
+                  <td style={{ height: bottom }} />
+                </tr>
+              )}
+            </tbody>
+          </table>
+        </section>
+      )}
+      {setting && <ByHand key={`${setting.row.learnerId} ${setting.release.id}`} {...setting} onClose={() => setSetting(null)} onKeep={(mark) => void keep(mark)} />}
+    </>
+  );
+}
+
+function inWords({ points, outOf, state, late, byHand }: Cell): string {
+  const mark = points !== null ? `${points} of ${outOf}` : { none: 'nothing yet', running: 'under way', done: 'nothing', missing: 'missing', notFor: 'not for them' }[state];
+  return `${mark}${late ? ', late' : ''}${byHand !== null ? ', set by hand' : ''}`;
+}
+
+interface ByHandProps {
+  row: Row;
+  release: Release;
+  cell: Cell;
+  onClose: () => void;
+  onKeep: (mark: { points: number; reason: string } | null) => void;
+}
+
+function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
+  const [points, setPoints] = useState(cell.points === null ? '' : String(cell.points));
+  const [reason, setReason] = useState(cell.byHand ?? '');
+  const read = numberFrom(points, 0, 100_000);
+  return (
+    <Dialog title={`${row.name}: ${release.title}`} onClose={onClose}>
+      <p className="text-mute mb-3">Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set it, when and why is on record.</p>
+      <div className="grid sm:grid-cols-2 gap-4">
+        <Field
+          label={`Points (of ${cell.outOf})`}
+          inputMode="decimal"
+          value={points}
+          problem={points !== '' && read.problem ? read.problem : undefined}
+          onChange={(event) => setPoints(event.target.value)}
+          data-autofocus
+        />
+        <Field label="Why" maxLength={500} value={reason} onChange={(event) => setReason(event.target.value)} />
+      </div>
+      <div className="flex flex-wrap justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Leave it
+        </button>
+        {cell.byHand !== null && (
+          <button type="button" className="btn btn-edge" onClick={() => onKeep(null)}>
+            Take it back
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={read.value === null || reason.trim() === ''}
+          onClick={() => read.value !== null && onKeep({ points: read.value, reason: reason.trim() })}
+        >
+          Set it
+        </button>
+      </div>
+    </Dialog>
+  );
+}

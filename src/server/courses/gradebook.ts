@@ -1,0 +1,200 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { countingMark, type Entry, wholeMark, withoutDust } from '../../core';
+import { stringify } from '../../formats/csv';
+import type { As, Teacher } from '../context';
+import { allowance, category, courseLearner, groupMember, markOverride, release, releaseFor } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { type CameTo, cameTo, ofLearners } from '../releases/came';
+import { editionOf } from '../releases/editions';
+import { closeOverdue } from '../sittings/finish';
+import { courseOf, releaseOf } from './access';
+import { record } from './audit';
+import { listRoster, ROSTER_PAGE } from './roster';
+
+export interface GradeRelease {
+  id: string;
+  title: string;
+  categoryId: string | null;
+  dueAt: Date | null;
+  closesAt: Date | null;
+  outOf: number;
+}
+export interface GradeCell {
+  /** Null: none. */
+  points: number | null;
+  outOf: number;
+  /** `notFor`: the release is not for this learner. `running`: under way, nothing finished. */
+  state: 'none' | 'running' | 'done' | 'missing' | 'notFor';
+  late: boolean;
+  /** Set by hand: why. */
+  byHand: string | null;
+}
+export interface GradeRow {
+  learnerId: string;
+  name: string;
+  username: string | null;
+  cells: GradeCell[];
+  /** From 0 to 1; null: nothing counts yet. */
+  whole: number | null;
+}
+export interface GradebookPage {
+  releases: GradeRelease[];
+  categories: { id: string; title: string; weight: number }[];
+  rows: GradeRow[];
+  total: number;
+  from: number;
+}
+
+/** A page of a course's gradebook: learners by its counting releases. */
+export async function openGradebook(as: As<Teacher>, courseId: string, { words = '', from = 0 }: { words?: string; from?: number } = {}): Promise<Result<GradebookPage>> {
+  const { db } = as;
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const found = await db
+    .select()
+    .from(release)
+    .where(and(eq(release.courseId, courseId), eq(release.practice, false)))
+    .orderBy(asc(release.createdAt));
+  // What ran out of time is what it came to. Only where there may be such a sitting: a query a release.
+  if (from === 0) for (const { id, closesAt, minutes } of found) if (closesAt || minutes !== null) await closeOverdue(as, id);
+  const categories = await db
+    .select({ id: category.id, title: category.title, weight: category.weight })
+    .from(category)
+    .where(eq(category.courseId, courseId))
+    .orderBy(asc(category.position));
+  const releases = await Promise.all(
+    found.map(async (row) => ({ ...row, outOf: withoutDust((await editionOf(db, row.id, row.edition)).outOf), asks: (await editionOf(db, row.id, row.edition)).asks })),
+  );
+  const page = await listRoster(as, courseId, { words, from });
+  if (!page.ok) return page;
+  const rows = await gradeRows(as, releases, categories, page.value.rows);
+  return ok({
+    releases: releases.map(({ id, title, categoryId, dueAt, closesAt, outOf }) => ({ id, title, categoryId, dueAt, closesAt, outOf })),
+    categories,
+    rows,
+    total: page.value.total,
+    from,
+  });
+}
+
+type ReleaseRow = typeof release.$inferSelect & { readonly outOf: number; readonly asks: number };
+interface Who {
+  readonly id: string;
+  readonly name: string;
+  readonly username: string | null;
+}
+
+async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categories: readonly { id: string; weight: number }[], learners: readonly Who[]): Promise<GradeRow[]> {
+  const { db, now } = as;
+  const ids = releases.map(({ id }) => id);
+  const people = learners.map(({ id }) => id);
+  if (people.length === 0) return [];
+  const [came, byHand, allowed, whom] =
+    ids.length === 0
+      ? [[], [], [], []]
+      : await Promise.all([
+          cameTo(db, ofLearners(ids, people)),
+          db
+            .select()
+            .from(markOverride)
+            .where(and(inArray(markOverride.releaseId, ids), inArray(markOverride.learnerId, people))),
+          db
+            .select()
+            .from(allowance)
+            .where(and(inArray(allowance.releaseId, ids), inArray(allowance.learnerId, people))),
+          db
+            .select({ releaseId: releaseFor.releaseId, learnerId: releaseFor.learnerId, member: groupMember.learnerId })
+            .from(releaseFor)
+            .leftJoin(groupMember, eq(groupMember.groupId, releaseFor.groupId))
+            .where(inArray(releaseFor.releaseId, ids)),
+        ]);
+  const at = now();
+  const key = (releaseId: string, learnerId: string) => `${releaseId} ${learnerId}`;
+  const sittings = new Map<string, CameTo[]>();
+  for (const one of came) {
+    const of = key(one.releaseId, one.learnerId);
+    const list = sittings.get(of);
+    if (list) list.push(one);
+    else sittings.set(of, [one]);
+  }
+  const handOf = new Map(byHand.map((one) => [key(one.releaseId, one.learnerId), one]));
+  const allowedOf = new Map(allowed.map((one) => [key(one.releaseId, one.learnerId), one]));
+  const isFor = new Set(whom.flatMap(({ releaseId, learnerId, member }) => (learnerId || member ? [key(releaseId, learnerId ?? member ?? '')] : [])));
+
+  return learners.map(({ id: learnerId, name, username }) => {
+    const cells = releases.map((one): GradeCell => {
+      const of = key(one.id, learnerId);
+      const mine = sittings.get(of) ?? [];
+      const touched = mine.filter((sat) => sat.tries !== null || sat.finishedAt).map((sat) => ({ ...sat, finished: sat.finishedAt !== null || sat.ended === one.asks }));
+      const counts = countingMark(touched, one.counts);
+      const hand = handOf.get(of);
+      const due = allowedOf.get(of)?.dueAt ?? one.dueAt;
+      const closes = allowedOf.get(of)?.closesAt ?? one.closesAt;
+      const last = touched.findLast(({ finished }) => finished)?.finishedAt ?? null;
+      const over = (due ?? closes) !== null && ((due ?? closes) as Date) <= at;
+      const forThem = one.everyone || isFor.has(of) || mine.length > 0;
+      return {
+        points: hand ? hand.points : counts && withoutDust(counts.points),
+        outOf: withoutDust(counts?.outOf ?? one.outOf),
+        state: hand || touched.some(({ finished }) => finished) ? 'done' : !forThem ? 'notFor' : counts ? 'running' : over ? 'missing' : mine.length > 0 ? 'running' : 'none',
+        late: due !== null && last !== null && last > due,
+        byHand: hand?.reason ?? null,
+      };
+    });
+    const entries = cells.map(({ points, outOf, state }): Entry => ({ mark: points === null ? null : { points, outOf }, missing: state === 'missing' }));
+    return { learnerId, name, username, cells, whole: wholeMark(releases, entries, categories) };
+  });
+}
+
+/** The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner. */
+export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<Result<string>> {
+  const first = await openGradebook(as, courseId);
+  if (!first.ok) return first;
+  const rows = [...first.value.rows];
+  for (let from = ROSTER_PAGE; from < first.value.total; from += ROSTER_PAGE) {
+    const page = await openGradebook(as, courseId, { from });
+    if (page.ok) rows.push(...page.value.rows);
+  }
+  const said = (cell: GradeCell) => (cell.points !== null ? cell.points : cell.state === 'missing' ? 'missing' : '');
+  return ok(
+    stringify(
+      ['name', 'user name', ...first.value.releases.flatMap(({ title, outOf }) => [`${title} (of ${outOf})`, `${title}: remarks`]), 'whole, percent'],
+      rows.map(({ name, username, cells, whole }) => [
+        name,
+        username,
+        ...cells.flatMap((cell) => [said(cell), [cell.late && 'late', cell.byHand !== null && `by hand: ${cell.byHand}`].filter(Boolean).join('; ')]),
+        whole === null ? '' : Math.round(whole * 1000) / 10,
+      ]),
+    ),
+  );
+}
+
+/** Sets a learner's mark of a release by hand, with a reason; null: what the sittings came to counts again. */
+export async function setMark(as: As<Teacher>, releaseId: string, learnerId: string, mark: { readonly points: number; readonly reason: string } | null): Promise<Result<null>> {
+  const { db, person, now } = as;
+  const found = await releaseOf(as, releaseId);
+  const onRoster = found && (await db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, found.course.id), eq(courseLearner.learnerId, learnerId)) }));
+  if (!found || !onRoster) return fail('notFound');
+  const its = and(eq(markOverride.releaseId, releaseId), eq(markOverride.learnerId, learnerId));
+  const before = await db.query.markOverride.findFirst({ where: its });
+  if (mark && before?.points === mark.points && before.reason === mark.reason) return ok(null);
+  if (!mark && !before) return ok(null);
+  await db.transaction(async (tx) => {
+    if (mark)
+      await tx
+        .insert(markOverride)
+        .values({ releaseId, learnerId, ...mark, by: person.id, at: now() })
+        .onConflictDoUpdate({ target: [markOverride.releaseId, markOverride.learnerId], set: { ...mark, by: person.id, at: now() } });
+    else await tx.delete(markOverride).where(its);
+    await record(
+      { ...as, db: tx },
+      {
+        courseId: found.course.id,
+        releaseId,
+        learnerId,
+        what: mark ? 'markSet' : 'markSetBack',
+        detail: { before: before?.points ?? null, points: mark?.points ?? null, reason: mark?.reason ?? '' },
+      },
+    );
+  });
+  return ok(null);
+}

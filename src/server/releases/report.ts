@@ -1,0 +1,124 @@
+import { and, asc, eq } from 'drizzle-orm';
+import { type Copy, countingMark, earned, idOf, judge, markSoFar, type QuestionModel, type Verdict, verdicts, withoutDust } from '../../core';
+import { plainText } from '../../core/document';
+import type { As, Teacher } from '../context';
+import { courseOf } from '../courses/access';
+import { user } from '../database/accountTables';
+import { courseLearner, markOverride, release, sitting } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
+import { cameTo, ofLearners } from './came';
+import { editionOf } from './editions';
+
+/** What was put where, how it was judged, and what its author says of it. */
+export interface ReportLine {
+  readonly item: string;
+  readonly zone: string;
+  readonly verdict: Verdict;
+  readonly said: string;
+}
+export interface ReportQuestion {
+  readonly title: string;
+  readonly points: number;
+  readonly earned: number;
+  readonly tries: number;
+  readonly lines: readonly ReportLine[];
+  readonly said: string;
+}
+export interface ReportRelease {
+  readonly title: string;
+  readonly practice: boolean;
+  readonly mark: number | null;
+  readonly outOf: number;
+  readonly byHand: string | null;
+  readonly finishedAt: Date | null;
+  readonly sittings: number;
+  /** Of the last sitting. */
+  readonly questions: readonly ReportQuestion[];
+}
+export interface Report {
+  readonly course: { readonly id: string; readonly title: string };
+  readonly learner: { readonly id: string; readonly name: string };
+  readonly releases: readonly ReportRelease[];
+}
+
+/** One learner's results of a course with the feedback, as they go on paper. */
+export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<Report>> {
+  const { db } = as;
+  const found = await courseOf(as, courseId);
+  const [who] = await db
+    .select({ id: user.id, name: user.name })
+    .from(courseLearner)
+    .innerJoin(user, eq(user.id, courseLearner.learnerId))
+    .where(and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)));
+  if (!found || !who) return fail('notFound');
+  const releases = await db.select().from(release).where(eq(release.courseId, courseId)).orderBy(asc(release.createdAt));
+  const ids = releases.map(({ id }) => id);
+  const came = ids.length === 0 ? [] : await cameTo(db, ofLearners(ids, [learnerId]));
+  const byHand = await db.select().from(markOverride).where(eq(markOverride.learnerId, learnerId));
+  const told: ReportRelease[] = [];
+  for (const row of releases) {
+    const mine = came.filter(({ releaseId }) => releaseId === row.id);
+    const hand = byHand.find(({ releaseId }) => releaseId === row.id);
+    const last = mine.at(-1);
+    if (!last && !hand) continue;
+    const { asks, outOf } = await editionOf(db, row.id, row.edition);
+    const counts = countingMark(
+      mine.filter((one) => one.tries !== null || one.finishedAt).map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks })),
+      row.counts,
+    );
+    told.push({
+      title: row.title,
+      practice: row.practice,
+      mark: hand?.points ?? (counts && withoutDust(counts.points)),
+      outOf: withoutDust(counts?.outOf ?? outOf),
+      byHand: hand?.reason ?? null,
+      finishedAt: last?.finishedAt ?? null,
+      sittings: mine.length,
+      questions: last ? await questionsOf(as, last.id) : [],
+    });
+  }
+  return ok({ course: { id: courseId, title: found.row.title }, learner: who, releases: told });
+}
+
+async function questionsOf({ db }: As<Teacher>, sittingId: string): Promise<ReportQuestion[]> {
+  const [open] = await sittingsWhere(db, eq(sitting.id, sittingId));
+  if (!open) return [];
+  const record = await recordOf(db, open);
+  return record.asked.flatMap((_, place): ReportQuestion[] => {
+    const at = atOf(open, record, place, 'modelAnswer');
+    if (!at) return [];
+    const { model, standing, points } = at;
+    const best = markSoFar(model, standing.tries);
+    const judged = standing.tries.at(-1);
+    const { feedback } = model.question;
+    const overall = !judged ? null : judged.judged.fullMarks ? feedback.right : judged.judged.fraction > 0 ? feedback.partly : feedback.wrong;
+    return [
+      {
+        title: model.question.title,
+        points: withoutDust(points),
+        earned: best ? withoutDust(earned(best.mark, best.max, points)) : 0,
+        tries: standing.tries.length,
+        lines: linesOf(model, standing.board.zones, verdicts(model, standing.board, judge(model, standing.board, 1).tallies)),
+        said: plainText(overall?.text ?? null),
+      },
+    ];
+  });
+}
+
+function linesOf(model: QuestionModel, zones: readonly (readonly Copy[])[], judged: ReadonlyMap<Copy, Verdict>): ReportLine[] {
+  const { question } = model;
+  return zones.flatMap((held, z) => {
+    const zone = question.zones[z];
+    const says = question.key.find((entry) => entry.zone === zone?.id)?.says;
+    return held.map((copy) => {
+      const id = idOf(model, copy);
+      return {
+        item: question.items.find((one) => one.id === id)?.label || id,
+        zone: zone?.label || `No. ${z + 1}`,
+        verdict: judged.get(copy) ?? 'none',
+        said: plainText(says?.items[id]?.text ?? null),
+      };
+    });
+  });
+}

@@ -1,0 +1,129 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { App } from '../src/server/app';
+import type { As, Learner, Teacher } from '../src/server/context';
+import { listAudit } from '../src/server/courses/audit';
+import { gradebookCsv, openGradebook, setMark } from '../src/server/courses/gradebook';
+import { keepCategories } from '../src/server/courses/parts';
+import { audit } from '../src/server/database/tables';
+import { publish } from '../src/server/releases/publish';
+import { reportOf } from '../src/server/releases/report';
+import type { ReleaseSettings } from '../src/server/releases/settings';
+import { setAllowance } from '../src/server/releases/settings';
+import { finish } from '../src/server/sittings/finish';
+import { keepNew } from '../src/server/vault/questions';
+import { course, learner, must, seeds, teacher, testApp } from './support/app';
+import { sitter } from './support/sitting';
+
+let app: App;
+let done: () => void;
+let odile: As<Teacher>;
+let fern: As<Teacher>;
+let courseId: string;
+const CATEGORIES = [
+  { id: randomUUID(), title: 'Exercises', weight: 1 },
+  { id: randomUUID(), title: 'Tests', weight: 3 },
+];
+const [EXERCISES, TESTS] = CATEGORIES.map(({ id }) => id) as [string, string];
+const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
+const inMinutes = (minutes: number) => new Date(Date.now() + minutes * 60_000);
+const later = <Who extends As>(as: Who, minutes: number): Who => ({ ...as, now: () => inMinutes(minutes) });
+
+async function give(title: string, settings: Partial<ReleaseSettings> = {}): Promise<string> {
+  const question = seeds({
+    title,
+    key: [{ zone: 'dry', belongs: ['barley', 'poppy', 'acorn'], need: { rule: 'all' }, says: { zone: null, items: { gravel: say('Gravel is no seed.') } } }],
+  });
+  must(await keepNew(odile, question));
+  return must(await publish(odile, { id: randomUUID(), courseId, settings, questionId: question.id, revision: 1 })).id;
+}
+async function answer(as: As<Learner>, releaseId: string, ...dry: string[]): Promise<void> {
+  const sat = await sitter(as, releaseId);
+  for (const item of dry) await sat.take(sat.put(item, 'dry'));
+  must(await finish(as, sat.view.id));
+}
+
+const rowOf = async (as: As<Teacher>, who: As<Learner>) => must(await openGradebook(as, courseId)).rows.find(({ learnerId }) => learnerId === who.person.id);
+
+let wren: As<Learner>;
+let ash: As<Learner>;
+let exercise: string;
+let test: string;
+beforeAll(async () => {
+  ({ app, done } = await testApp());
+  [odile, fern] = [await teacher(app, 'odile'), await teacher(app, 'fern')];
+  courseId = await course(odile);
+  [wren, ash] = [await learner(odile, courseId, 'wren'), await learner(odile, courseId, 'ash')];
+  must(await keepCategories(odile, courseId, CATEGORIES));
+  exercise = await give('An exercise', { categoryId: EXERCISES, dueAt: inMinutes(30) });
+  test = await give('A test', { categoryId: TESTS, dueAt: inMinutes(30), closesAt: inMinutes(60) });
+  await give('Practice', { practice: true });
+});
+afterAll(() => done());
+
+describe('the gradebook', () => {
+  it('weighs categories, says what is late and missing, and leaves practice out', async () => {
+    expect(await rowOf(odile, wren)).toMatchObject({ whole: null, cells: [{ state: 'none', points: null }, { state: 'none' }] });
+    await answer(wren, exercise, 'barley', 'poppy', 'acorn');
+    expect(await rowOf(odile, wren)).toMatchObject({ whole: 1, cells: [{ state: 'done', points: 3, outOf: 3, late: false }, {}] });
+    await answer(later(ash, 40), exercise, 'barley');
+    expect(await rowOf(odile, ash)).toMatchObject({ cells: [{ points: 1, late: true }, { state: 'none' }] });
+    const then = later(odile, 61);
+    expect(await rowOf(then, wren)).toMatchObject({ whole: 0.25, cells: [{}, { state: 'missing', points: null }] });
+    must(await setAllowance(odile, test, wren.person.id, { moreMinutes: 0, moreSittings: 0, dueAt: inMinutes(90), closesAt: inMinutes(90) }));
+    expect(await rowOf(then, wren)).toMatchObject({ whole: 1, cells: [{}, { state: 'none' }] });
+  });
+
+  it('takes a mark set by hand, with its reason, and gives it back; who did is on record for good', async () => {
+    must(await setMark(odile, test, wren.person.id, { points: 2.5, reason: 'Answered on paper' }));
+    must(await setMark(odile, test, wren.person.id, { points: 2.5, reason: 'Answered on paper' }));
+    expect(await rowOf(odile, wren)).toMatchObject({ whole: (1 + 3 * (2.5 / 3)) / 4, cells: [{}, { points: 2.5, byHand: 'Answered on paper', state: 'done' }] });
+    must(await setMark(odile, test, wren.person.id, null));
+    expect(await rowOf(odile, wren)).toMatchObject({ cells: [{}, { byHand: null, points: null }] });
+    const marks = must(await listAudit(odile, courseId)).filter(({ what }) => what.startsWith('mark'));
+    expect(marks.map(({ what, learner: who, detail }) => [what, who, detail.before, detail.points])).toEqual([
+      ['markSetBack', 'wren', 2.5, null],
+      ['markSet', 'wren', null, 2.5],
+    ]);
+    await expect(app.db.delete(audit)).rejects.toThrow();
+    await expect(app.db.update(audit).set({ by: 'another' })).rejects.toThrow();
+    expect(await setMark(fern, test, wren.person.id, { points: 3, reason: 'x' })).toMatchObject({ code: 'notFound' });
+    expect(await setMark(odile, test, fern.person.id, { points: 3, reason: 'x' })).toMatchObject({ code: 'notFound' });
+    expect(await openGradebook(fern, courseId)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('goes out as CSV, a line for each learner of all pages', async () => {
+    for (let i = 0; i < 105; i++) await learner(odile, courseId, `many.${i}`);
+    const lines = must(await gradebookCsv(odile, courseId))
+      .trim()
+      .split('\r\n');
+    expect(lines[0]).toBe('name,user name,An exercise (of 3),An exercise: remarks,A test (of 3),A test: remarks,"whole, percent"');
+    expect(lines).toHaveLength(1 + 107);
+    expect(lines.find((line) => line.startsWith('ash,'))).toBe('ash,ash,1,late,,,33.3');
+    expect(await gradebookCsv(fern, courseId)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('has each learner’s results with what was said', async () => {
+    await answer(ash, test, 'barley', 'gravel');
+    const report = must(await reportOf(odile, courseId, ash.person.id));
+    expect(report.releases).toMatchObject([
+      { title: 'An exercise', mark: 1, outOf: 3 },
+      {
+        title: 'A test',
+        mark: 1,
+        questions: [
+          {
+            tries: 1,
+            earned: 1,
+            lines: [
+              { item: 'barley', zone: 'dry', verdict: 'right', said: '' },
+              { item: 'gravel', zone: 'dry', verdict: 'wrong', said: 'Gravel is no seed.' },
+            ],
+          },
+        ],
+      },
+    ]);
+    expect(await reportOf(fern, courseId, ash.person.id)).toMatchObject({ code: 'notFound' });
+    expect(await reportOf(odile, courseId, fern.person.id)).toMatchObject({ code: 'notFound' });
+  });
+});

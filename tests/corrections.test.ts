@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { earned, judge, type Move, markSoFar, type Question, questionModel, random, replay } from '../src/core';
+import { earned, judge, type Move, markSoFar, type Question, questionModel, random, rejudge } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
@@ -112,6 +112,23 @@ describe('a correction', () => {
     expect(rows.map((row) => row.edition)).toEqual([1, 2, 2, 2]);
   });
 
+  it('ends a question at the try that is right now, and passes over what came after it', async () => {
+    const { releaseId, someone, marks } = await ground();
+    const as = await someone();
+    const sat = await sitter(as, releaseId);
+    const check = () => sat.take(sat.move({ kind: 'check' }));
+    for (const [item, zone] of Object.entries({ ...RIGHT, acorn: 'dry' })) await sat.take(sat.put(item, zone));
+    await check();
+    await sat.take(sat.put('gravel', 'dry'));
+    await check();
+    expect(await marks()).toMatchObject({ [as.person.id]: [2, 6] });
+    const wider: Correction = { reason: '', changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })] };
+    expect(must(await previewCorrection(odile, releaseId, wider)).changes).toMatchObject([{ after: { points: 3 } }]);
+    must(await makeEdition(odile, releaseId, 2, wider));
+    must(await applyEdition(odile, releaseId, 2));
+    expect((await sitter(as, releaseId)).view).toMatchObject({ ended: true, tries: 1, best: { mark: 3 } });
+  });
+
   it('strikes a question: it counts for nobody, and is asked of nobody who begins afterwards', async () => {
     const { releaseId, someone, answer, marks } = await ground();
     const [as, next] = [await someone(), await someone()];
@@ -195,7 +212,7 @@ describe('a correction', () => {
       const moves = await app.db.select().from(move).where(eq(move.sittingId, id)).orderBy(asc(move.n));
       const kept = await app.db.select().from(standing).where(eq(standing.sittingId, id));
       for (const [at, model] of models.entries()) {
-        const { tries, ended } = replay(
+        const { tries, ended } = rejudge(
           model,
           moves.filter(({ question }) => question === at).map(({ body }) => body as Move),
         );

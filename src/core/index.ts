@@ -32,7 +32,7 @@ export { homes, trayBox } from './judge/homes';
 export { indexAt, keepsOrder } from './judge/insertion';
 export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel, startBoard } from './judge/model';
 export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, putDown, type TypedAnswer } from './judge/placement';
-export { hintsLeft, type Move, markSoFar, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
+export { hintsLeft, type Move, markSoFar, rejudge, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
 export { type Responded, respond } from './judge/response';
 export { outlineNow, restIn, standsAt } from './judge/rest';
 export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';

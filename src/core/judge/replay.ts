@@ -131,6 +131,19 @@ export function replay(model: QuestionModel, moves: readonly Move[]): Standing {
   }, untouched(model));
 }
 
+/**
+ * The standing that moves come to by a corrected question, in which they were not made: one that cannot be taken any more (what was a miss is right now and has ended the
+ * question, or a hint is not there any more) is passed over.
+ */
+export function rejudge(model: QuestionModel, moves: readonly Move[]): Standing {
+  let now = untouched(model);
+  for (const move of moves) {
+    const taken = takeMove(model, now, move);
+    if (taken.ok) now = taken.standing;
+  }
+  return now;
+}
+
 /** The try whose mark is the question's so far, the best or the last as the question says, and its number (from 1); null before the first. */
 export function countingTry(model: QuestionModel, tries: readonly Try[]): { readonly judged: Judged; readonly number: number } | null {
   const last = tries.at(-1);

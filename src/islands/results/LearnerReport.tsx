@@ -7,6 +7,7 @@ interface Release {
   readonly outOf: number;
   readonly byHand: string | null;
   readonly finishedAt: Date | null;
+  readonly ended: boolean;
   readonly sittings: number;
   readonly questions: readonly {
     readonly title: string;
@@ -30,7 +31,7 @@ export function LearnerReport({ course, learner, releases }: { course: string; l
         <p>{course}</p>
       </header>
       {releases.length === 0 && <p className="mt-4">Nothing has been answered yet.</p>}
-      {releases.map(({ title, practice, mark, outOf, byHand, finishedAt, sittings, questions }) => (
+      {releases.map(({ title, practice, mark, outOf, byHand, finishedAt, ended, sittings, questions }) => (
         <section key={title}>
           <h2 className="paper-section flex gap-4">
             <span className="grow">{title}</span>
@@ -39,7 +40,7 @@ export function LearnerReport({ course, learner, releases }: { course: string; l
           <p>
             {[
               practice && 'practice',
-              finishedAt ? `finished ${day(finishedAt)}` : 'not finished',
+              finishedAt ? `finished ${day(finishedAt)}` : ended ? 'finished' : 'not finished',
               sittings > 1 && `${sittings} sittings, the last is shown`,
               byHand !== null && `set by hand: ${byHand}`,
             ]

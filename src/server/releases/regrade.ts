@@ -57,7 +57,7 @@ export function regrade({ id, learnerId }: Pick<Sat, 'id' | 'learnerId'>, moves:
     const mine = moves.filter((one) => one.question === question);
     const last = mine.at(-1);
     if (!model || !last) return [];
-    const now: Standing = replay(
+    const now: Standing = rejudge(
       model,
       mine.map(({ body }) => body),
     );

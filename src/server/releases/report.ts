@@ -32,6 +32,8 @@ export interface ReportRelease {
   readonly outOf: number;
   readonly byHand: string | null;
   readonly finishedAt: Date | null;
+  /** Nothing of it is left to do. */
+  readonly ended: boolean;
   readonly sittings: number;
   /** Of the last sitting. */
   readonly questions: readonly ReportQuestion[];
@@ -74,6 +76,7 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
       outOf: withoutDust(counts?.outOf ?? outOf),
       byHand: hand?.reason ?? null,
       finishedAt: last?.finishedAt ?? null,
+      ended: last ? last.finishedAt !== null || last.ended === asks : false,
       sittings: mine.length,
       questions: last ? await questionsOf(as, last.id) : [],
     });

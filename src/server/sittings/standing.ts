@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { learnerEdition, type Move, replay, type Sat, type Standing, type Tells } from '../../core';
+import { learnerEdition, type Move, rejudge, replay, type Sat, type Standing, type Tells } from '../../core';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { allowance, move, release, sitting, type TellsWhen } from '../database/tables';
@@ -102,6 +102,7 @@ export async function sittingOf({ db }: Pick<Context, 'db'>, id: string, learner
 interface Recorded {
   readonly n: number;
   readonly id: string;
+  readonly edition: number;
   readonly question: number;
   readonly body: Move;
 }
@@ -114,7 +115,11 @@ export interface SittingRecord {
 }
 
 export async function recordOf(db: Database, open: OpenSitting): Promise<SittingRecord> {
-  const moves = await db.select({ n: move.n, id: move.id, body: move.body, question: move.question }).from(move).where(eq(move.sittingId, open.id)).orderBy(asc(move.n));
+  const moves = await db
+    .select({ n: move.n, id: move.id, edition: move.edition, body: move.body, question: move.question })
+    .from(move)
+    .where(eq(move.sittingId, open.id))
+    .orderBy(asc(move.n));
   return { moves, ...(await askedOf(db, open)) };
 }
 
@@ -146,7 +151,7 @@ export function atOf(open: OpenSitting, { edition, moves, asked }: SittingRecord
     model: saying,
     edition: learnerEdition(model.question, drawer(open.seed, question)),
     modelAnswer: edition.modelAnswers[question] ?? null,
-    standing: replay(
+    standing: (moves.some((m) => m.edition !== open.edition) ? rejudge : replay)(
       model,
       moves.filter((m) => m.question === question).map((m) => m.body),
     ),

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import { earned, type Move, markSoFar, replay, type Standing, withoutDust } from '../../core';
+import { earned, type Move, markSoFar, rejudge, type Standing, withoutDust } from '../../core';
 import type { Database } from '../database/open';
 import { move, sitting, type standing } from '../database/tables';
 import { drawer } from '../sittings/draw';

@@ -23,6 +23,7 @@ export { fromIn } from './http/page';
 export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { log } from './log';
 export { type KeptMedium, listMedia, type MediumRow, readMedium, takeMedium } from './media/media';
+export { type Analysis, analysisOf } from './releases/analysis';
 export { applyEdition, type CorrectionView, makeEdition, openCorrections, type Preview, previewCorrection, previewEdition } from './releases/corrections';
 export { type LearnerRelease, releasesFor } from './releases/mine';
 export { publish } from './releases/publish';

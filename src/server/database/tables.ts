@@ -1,5 +1,5 @@
 import { type AnySQLiteColumn, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Draw, Edit, FindingCounts, Kind, ModelPlacement, Move, Question, Section, Tells } from '../../core';
+import type { Digest, Draw, Edit, FindingCounts, Kind, ModelPlacement, Move, Question, Section, Tells } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
@@ -484,6 +484,21 @@ export const standing = sqliteTable(
     fullMarks: integer('full_marks', { mode: 'boolean' }).notNull(),
     ended: integer('ended', { mode: 'boolean' }).notNull(),
     checkedAt: moment('checked_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.sittingId, t.question] })],
+);
+
+/** A cache of what a sitting's moves say of one question, for the results of its release: worked out again once there are moves beyond `upto`, or it is judged by another edition. */
+export const digest = sqliteTable(
+  'digest',
+  {
+    sittingId: text('sitting_id')
+      .notNull()
+      .references(() => sitting.id),
+    question: integer('question').notNull(),
+    edition: integer('edition').notNull(),
+    upto: integer('upto').notNull(),
+    body: text('body', { mode: 'json' }).$type<Digest>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.sittingId, t.question] })],
 );

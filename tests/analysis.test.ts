@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import { asc, eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { cronbach, digestOf, discrimination, facility, questionModel, random } from '../src/core';
+import type { App } from '../src/server/app';
+import type { As, Learner, Teacher } from '../src/server/context';
+import { digest, move } from '../src/server/database/tables';
+import { analysisOf } from '../src/server/releases/analysis';
+import { applyEdition, makeEdition } from '../src/server/releases/corrections';
+import { publish } from '../src/server/releases/publish';
+import { finish } from '../src/server/sittings/finish';
+import { keepNew } from '../src/server/vault/questions';
+import { keepSet, makeSet } from '../src/server/vault/sets';
+import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
+import { sitter } from './support/sitting';
+
+let app: App;
+let done: () => void;
+let odile: As<Teacher>;
+let courseId: string;
+let releaseId: string;
+const questions = ['First', 'Second', 'Third'].map((title) => seeds({ title, tries: null, afterMiss: 'leave' }));
+/** What each learner came to in each question, by hand. */
+const marks: number[][] = [];
+beforeAll(async () => {
+  ({ app, done } = await testApp());
+  odile = await teacher(app, 'odile');
+  courseId = await course(odile);
+  const setId = randomUUID();
+  for (const one of questions) must(await keepNew(odile, one));
+  must(await makeSet(odile, setId, 'Three'));
+  must(await keepSet(odile, setId, { title: 'Three', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
+  releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
+  const next = random(5);
+  for (let i = 0; i < 8; i++) {
+    const as = await learner(odile, courseId, `learner.${i}`);
+    const row: number[] = [];
+    let id = '';
+    for (const at of [0, 1, 2]) {
+      const sat = await sitter(as, releaseId, at === 0 ? undefined : at);
+      id = sat.view.id;
+      let right = 0;
+      for (const [item, zone] of [
+        ['barley', 'dry'],
+        ['poppy', 'dry'],
+        ['acorn', 'moist'],
+      ] as const) {
+        const knows = next() < (i + 1) / 9;
+        right += knows ? 1 : 0;
+        await sat.take(sat.put(item, knows ? zone : zone === 'dry' ? 'moist' : 'dry'));
+      }
+      row.push(right / 3);
+    }
+    must(await finish(as, id));
+    marks.push(row);
+  }
+});
+afterAll(() => done());
+
+describe('the results of a release', () => {
+  it('are the figures of the core over what learners came to', async () => {
+    const analysis = must(await analysisOf(odile, releaseId));
+    expect(analysis).toMatchObject({ learners: 8, outOf: 9 });
+    const shares = [...marks].sort();
+    expect(analysis.questions.map((one) => one.facility)).toEqual([0, 1, 2].map((q) => expect.closeTo(facility(shares, q) as number, 9)));
+    expect(analysis.questions.map((one) => one.discrimination)).toEqual([0, 1, 2].map((q) => expect.closeTo(discrimination(shares, [3, 3, 3], q) as number, 9)));
+    expect(analysis.alpha).toBeCloseTo(cronbach(shares, [3, 3, 3]) as number, 9);
+    expect(analysis.distribution.reduce((a, b) => a + b)).toBe(8);
+    expect(analysis.mean).toBeCloseTo(marks.flat().reduce((a, b) => a + b) / 24, 9);
+    for (const [q, { pairs, asked, answered, tries }] of analysis.questions.entries()) {
+      expect({ asked, answered, tries }).toEqual({ asked: 8, answered: 8, tries: 1 });
+      const right = pairs.filter((pair) => pair.right).reduce((sum, { last }) => sum + last, 0);
+      expect(right).toBe(Math.round(marks.reduce((sum, row) => sum + (row[q] as number) * 3, 0)));
+      expect(pairs.reduce((sum, { last }) => sum + last, 0)).toBe(24);
+    }
+  });
+
+  it('are kept, and worked out again only where a sitting went on or is judged otherwise', async () => {
+    await analysisOf(odile, releaseId);
+    const before = await app.db.select().from(digest);
+    expect(before).toHaveLength(24);
+    for (const row of before.slice(0, 6)) {
+      const moves = await app.db.select().from(move).where(eq(move.sittingId, row.sittingId)).orderBy(asc(move.n));
+      const own = moves.filter(({ question }) => question === row.question).map(({ body, at }) => ({ move: body, at: at.getTime() }));
+      expect(row.body).toEqual(digestOf(questionModel(questions[row.question] as (typeof questions)[number]), own));
+    }
+    const late = await learner(odile, courseId, 'late');
+    const sat = await sitter(late, releaseId);
+    await sat.take(sat.put('gravel', 'dry'));
+    await sat.take(sat.move({ kind: 'check' }));
+    expect(must(await analysisOf(odile, releaseId))).toMatchObject({
+      learners: 9,
+      questions: [{ answered: 9, pairs: expect.arrayContaining([{ item: 3, zone: 0, first: 1, last: 1, right: false }]) }, {}, {}],
+    });
+    await sat.take(sat.put('gravel', null));
+    expect(must(await analysisOf(odile, releaseId)).questions[0]?.pairs.find(({ item }) => item === 3)).toEqual({ item: 3, zone: -1, first: 0, last: 1, right: true });
+    must(await makeEdition(odile, releaseId, 2, { reason: '', changes: [{ question: 1, strike: true, fromVault: false, accept: [] }] }));
+    must(await applyEdition(odile, releaseId, 2));
+    expect(must(await analysisOf(odile, releaseId))).toMatchObject({ outOf: 6, questions: [{}, { struck: true, facility: null }, {}] });
+    expect((await app.db.select().from(digest)).every(({ edition }) => edition === 2)).toBe(true);
+  });
+
+  it('name who tried everything until it fitted, with the zones in their order', async () => {
+    const rect = (id: string, x: number) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 120, h: 300 } });
+    const question = seeds({
+      zones: ['dry', 'moist', 'cold'].map((id, i) => rect(id, 20 + 140 * i)),
+      key: [...seeds().key, { zone: 'cold', belongs: ['gravel'], need: { rule: 'all' } }],
+      tries: null,
+    });
+    must(await keepNew(odile, question));
+    const id = must(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).id;
+    const through = async (as: As<Learner>, ...way: [string, string][]) => {
+      const sat = await sitter(as, id);
+      for (const [item, zone] of way) await sat.take(sat.put(item, zone));
+      must(await finish(as, sat.view.id));
+    };
+    await through(await learner(odile, courseId, 'sweeper'), ['barley', 'moist'], ['barley', 'cold'], ['barley', 'dry'], ['acorn', 'dry'], ['acorn', 'cold'], ['acorn', 'moist']);
+    await through(await learner(odile, courseId, 'knower'), ['barley', 'dry'], ['poppy', 'dry'], ['acorn', 'cold'], ['acorn', 'moist']);
+    expect(must(await analysisOf(odile, id)).sweepers).toMatchObject([
+      {
+        name: 'sweeper',
+        question: 0,
+        swept: [
+          { item: 0, zones: [1, 2, 0] },
+          { item: 2, zones: [0, 2, 1] },
+        ],
+      },
+    ]);
+    expect(await analysisOf(await teacher(app, 'fern'), id)).toMatchObject({ code: 'notFound' });
+  });
+});

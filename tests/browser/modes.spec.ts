@@ -191,6 +191,7 @@ test('a set is made, ordered and published at its own page', async ({ browser })
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await press(page, 'Publish…');
   await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
+  await page.getByText('When', { exact: true }).click();
   await page.getByLabel('Time for it, in minutes').fill('0');
   await expect(page.getByRole('button', { name: 'Release now' })).toBeDisabled();
   await page.getByLabel('Time for it, in minutes').fill('45');

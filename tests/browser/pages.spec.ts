@@ -107,10 +107,16 @@ test('a teacher makes a learner’s account and resets its password; the learner
   await page.waitForURL(/\/courses\/.+/);
   await ready(page);
   await accessible(page);
+  await page.getByRole('link', { name: 'Learners' }).click();
+  await page.waitForURL(/\/learners$/);
+  await ready(page);
+  await page.getByRole('button', { name: 'New learner…' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Juniper Lowe');
   await page.getByLabel('User name').fill(username);
   await page.getByLabel('First password').fill('first-password');
   await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Done' }).click();
+  await page.getByLabel('Find by name').fill(username);
   const row = page.getByRole('row', { name: new RegExp(username) });
   await expect(row).toBeVisible();
   await row.getByRole('button', { name: /New password/ }).click();

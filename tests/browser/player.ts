@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from '@playwright/test';
+import { PLAIN, type Sent, sent } from '../../src/islands/publish/settings';
 import { seeds } from '../support/seeds';
 import { fingerTo } from './hands';
 import { call, centre, DEMO, dragTo, expect, open, watch } from './support';
@@ -22,11 +23,11 @@ export async function keepQuestion(teacher: BrowserContext, changes: Record<stri
 }
 
 /** Publishes a document to the demo's course; gives the release. */
-export async function give(browser: Browser, changes: Record<string, unknown>, time: { dueAt?: string; minutes?: number } = {}): Promise<string> {
+export async function give(browser: Browser, changes: Record<string, unknown>, settings: Partial<Sent> = {}): Promise<string> {
   const teacher = await signedIn(browser, 'odile');
   const questionId = await keepQuestion(teacher, changes);
   const id = randomUUID();
-  const answer = await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, questionId, revision: 1, ...time });
+  const answer = await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, questionId, revision: 1, settings: { ...sent(PLAIN), ...settings } });
   expect(answer.status, JSON.stringify(answer.body)).toBe(200);
   await teacher.close();
   return id;
@@ -65,6 +66,13 @@ export async function sitDown(browser: Browser, username: string, releaseId: str
   const page = await context.newPage();
   const { said } = watch(page);
   await open(page, `/sit/${releaseId}`);
+  // Where time is limited, it runs from when one says so.
+  const begin = page.getByRole('button', { name: 'Begin', exact: true });
+  if (await begin.isVisible()) {
+    await begin.click();
+    await expect(page.getByRole('timer')).toBeVisible();
+    await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  }
   return { page, context, said };
 }
 

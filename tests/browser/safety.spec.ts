@@ -105,7 +105,7 @@ test('of two windows of one browser the later has the sitting, until the earlier
 });
 
 test('time is the server’s: the page counts it down, and what was placed is checked at the end', async ({ browser }) => {
-  const { page } = await sitDown(browser, 'tansy', await give(browser, THREE, { dueAt: new Date(Date.now() + 14_000).toISOString(), minutes: 30 }));
+  const { page } = await sitDown(browser, 'tansy', await give(browser, THREE, { closesAt: new Date(Date.now() + 14_000).toISOString(), minutes: 30 }));
   await expect(page.getByRole('timer')).toHaveText(/^0:\d\d left$/);
   await byMouse(page, 'Barley', 'Dry');
   await accessible(page);

@@ -1,0 +1,73 @@
+import type { Question } from '../../core';
+
+/** How a release was answered, as the server works it out (src/server/releases/analysis.ts). */
+export interface Pair {
+  item: number;
+  /** -1: nowhere. */
+  zone: number;
+  first: number;
+  last: number;
+  right: boolean | null;
+}
+export interface QuestionAnalysis {
+  title: string;
+  struck: boolean;
+  document: Question;
+  points: number;
+  asked: number;
+  answered: number;
+  facility: number | null;
+  discrimination: number | null;
+  tries: number | null;
+  turnedAway: number;
+  seconds: number | null;
+  pairs: Pair[];
+  drops: [item: number, x: number, y: number][];
+}
+export interface Analysis {
+  learners: number;
+  outOf: number;
+  mean: number | null;
+  distribution: number[];
+  alpha: number | null;
+  questions: QuestionAnalysis[];
+  sweepers: { sittingId: string; name: string; question: number; swept: { item: number; zones: number[] }[] }[];
+}
+
+export const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** How hard a question was, in a sentence. */
+export function facilityInWords(facility: number | null): string {
+  if (facility === null) return '';
+  if (facility >= 0.9) return 'Nearly all had it right.';
+  if (facility >= 0.7) return 'Most had it right.';
+  if (facility >= 0.4) return 'Of middling difficulty.';
+  return facility >= 0.2 ? 'Hard: most had little of it.' : 'Nearly nobody had it right: look at its key and its words.';
+}
+
+/** How well it tells strong from weak. The bounds are those of Ebel & Frisbie, Essentials of Educational Measurement, 1991, table 13.1. */
+export function discriminationInWords(discrimination: number | null): string {
+  if (discrimination === null) return '';
+  if (discrimination >= 0.4) return 'It tells strong from weak very well.';
+  if (discrimination >= 0.3) return 'It tells strong from weak well.';
+  if (discrimination >= 0.2) return 'It tells strong from weak a little.';
+  return discrimination >= 0 ? 'It hardly tells strong from weak.' : 'Who did well elsewhere did worse here: look at its key.';
+}
+
+/** How far the total could be trusted. */
+export function reliabilityInWords(alpha: number | null, questions: number, learners: number): string {
+  if (alpha === null)
+    return questions < 2
+      ? 'It takes two questions to say how reliable a set is.'
+      : learners < 5
+        ? 'It takes five learners to say how reliable a set is.'
+        : 'It cannot be said: learners were asked different questions, or all marks are alike.';
+  if (alpha >= 0.9) return 'Answered again, learners would stand in nearly the same order.';
+  if (alpha >= 0.7) return 'The total is reliable enough to tell learners apart.';
+  return alpha >= 0.5
+    ? 'The total tells learners apart roughly: do not rest much on single marks.'
+    : 'The questions have little in common, or are too few: do not compare learners by the total.';
+}
+
+/** Wrong pairs, those that most were in at last first; with who tried them at first. */
+export const wrongPairs = (pairs: readonly Pair[]): Pair[] => pairs.filter(({ right }) => right === false).sort((a, b) => b.last - a.last || b.first - a.first);

@@ -1,4 +1,4 @@
-import { keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type InfiniteData, keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
 import { KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
@@ -48,6 +48,12 @@ function Learners({ course }: { course: Course }) {
   const groups = parts.data?.groups ?? [];
 
   const inGroup = async (learner: Learner, group: Parts['groups'][number], is: boolean) => {
+    // Shown at once; the answer says how it is.
+    const groups = is ? [...learner.groups, group.id] : learner.groups.filter((one) => one !== group.id);
+    queries.setQueryData<InfiniteData<Page>>(
+      ['roster', words],
+      (now) => now && { ...now, pages: now.pages.map((page) => ({ ...page, rows: page.rows.map((row) => (row.id === learner.id ? { ...row, groups } : row)) })) },
+    );
     const kept = await api('PUT', `/api/courses/${course.id}/groups/${group.id}`, { learnerId: learner.id, isIn: is });
     if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.wayOn}`);
     await again();

@@ -117,7 +117,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
           />
           {draft.tells !== 'nothing' && (
             <Choose
-              label="When"
+              label="They are told it"
               value={draft.tellsWhen}
               onChange={(tellsWhen) => set({ tellsWhen })}
               options={(Object.entries(WHEN) as [Draft['tellsWhen'], string][]).filter(([when]) => !published || (when === 'atOnce') !== quiet)}

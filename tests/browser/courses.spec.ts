@@ -33,6 +33,7 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await press(page, 'Take it');
   await expect(page.getByRole('heading', { name: 'The roster is changed' })).toBeVisible();
   const password = await page
+    .getByRole('dialog')
     .getByRole('row', { name: new RegExp(`moss.${mark}`) })
     .getByRole('cell')
     .nth(2)

@@ -199,13 +199,15 @@ function Archive({ course, told }: Told) {
     if (told(await api('PATCH', `/api/courses/${course.id}`, { archived }))) location.reload();
   };
   return (
-    <Part title={course.archived ? 'Put away' : 'Put it away'} about="Learners do not see a course that is put away, and nothing in it can be answered. All of it is kept.">
+    <Part title={course.archived ? 'Put away' : 'Put it away'} about="Learners do not see a course that is put away, and nothing in it can be begun. All of it is kept.">
       <button type="button" className="btn btn-edge" onClick={() => (course.archived ? void set(false) : setAsked(true))}>
         {course.archived ? 'Bring it back' : 'Put the course away…'}
       </button>
       {asked && (
         <Dialog title="Put the course away?" onClose={() => setAsked(false)}>
-          <p>{course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer, and sittings under way stop. You can bring it back at any time.</p>
+          <p>
+            {course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer. What they have answered is kept, and you can bring it back at any time.
+          </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>
               Keep it open

@@ -3,6 +3,7 @@ import { Toaster, toast } from 'sonner';
 import type { Edit, Question } from '../../core';
 import { type ApiError, api, Dialog, moment } from '../../ui';
 import { changesInWords } from '../bench/versions/inWords';
+import { keyInWords } from './keyInWords';
 import { MarkChanges, type NamedChange } from './MarkChanges';
 
 export interface View {
@@ -180,7 +181,14 @@ function Differences({ preview: { questions, changes, sittings } }: { preview: P
         <div key={before.id} className="mb-2">
           <p className="font-semibold">{title}</p>
           {struck && <p className="text-brick">struck: it counts for nobody</p>}
-          {changesInWords(before, after, [...step]).map((line) => (
+          {[
+            ...changesInWords(
+              before,
+              after,
+              step.filter((edit) => edit.type !== 'setQuestion' || edit.field !== 'key'),
+            ),
+            ...keyInWords(before, after),
+          ].map((line) => (
             <p key={line}>{line}</p>
           ))}
         </div>

@@ -1,6 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
+import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
-import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
 import { type AuditWhat, audit, release } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -42,7 +42,10 @@ export async function listAudit(as: As<Teacher>, courseId: string): Promise<Resu
     .where(eq(audit.courseId, courseId))
     .orderBy(desc(audit.n))
     .limit(MOST);
-  const names = new Map((await as.db.select({ id: user.id, name: user.name }).from(user)).map(({ id, name }) => [id, name]));
+  const names = await namesOf(
+    as,
+    rows.flatMap(({ byId, learnerId }) => [byId, learnerId ?? []].flat()),
+  );
   return ok(
     rows.map(({ byId, learnerId, ...row }) => ({ ...row, by: names.get(byId) ?? 'somebody who is not here any more', learner: learnerId && (names.get(learnerId) ?? null) })),
   );

@@ -1,10 +1,10 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { applyAll, correction, type Edit, type Problem, type Question, widen } from '../../core';
 import { parseQuestion } from '../../core/document';
+import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
-import { user } from '../database/accountTables';
 import { type EditionContent, edition, type MarkChange, move, regrade, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
@@ -77,7 +77,10 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
     .leftJoin(regrade, and(eq(regrade.releaseId, edition.releaseId), eq(regrade.edition, edition.number)))
     .where(eq(edition.releaseId, releaseId))
     .orderBy(asc(edition.number));
-  const names = await namesOf(as);
+  const names = await namesOf(as, [
+    found.row.releasedBy,
+    ...rows.flatMap(({ madeBy, appliedBy, changes }) => [madeBy ?? [], appliedBy ?? [], (changes ?? []).map(({ learnerId }) => learnerId)].flat()),
+  ]);
   const { points } = openContent(newest.number, newest.content);
   const questions = await Promise.all(
     newest.content.questions.map(async (document, i) => {
@@ -109,7 +112,6 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
 const byName = new Intl.Collator('en', { numeric: true });
 const named = (changes: readonly MarkChange[], names: ReadonlyMap<string, string>): NamedChange[] =>
   changes.map((one) => ({ ...one, name: names.get(one.learnerId) ?? 'somebody who is not here any more' })).sort((a, b) => byName.compare(a.name, b.name));
-const namesOf = async ({ db }: As<Teacher>) => new Map((await db.select({ id: user.id, name: user.name }).from(user)).map(({ id, name }) => [id, name]));
 
 /** The content a correction makes, or what is in its way. */
 async function corrected(as: As<Teacher>, content: EditionContent, { changes }: Correction): Promise<Result<EditionContent>> {
@@ -162,7 +164,10 @@ export async function previewCorrection(as: As<Teacher>, releaseId: string, give
 
 async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<Preview> {
   const { changes, sittings } = await changesBy(as, releaseId, number, after);
-  const names = await namesOf(as);
+  const names = await namesOf(
+    as,
+    changes.map(({ learnerId }) => learnerId),
+  );
   return {
     number,
     questions: after.questions.flatMap((question, i) => {

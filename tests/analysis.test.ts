@@ -8,6 +8,7 @@ import { digest, move } from '../src/server/database/tables';
 import { analysisOf } from '../src/server/releases/analysis';
 import { applyEdition, makeEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
+import { retraceOf } from '../src/server/releases/retrace';
 import { finish } from '../src/server/sittings/finish';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
@@ -98,6 +99,19 @@ describe('the results of a release', () => {
     must(await applyEdition(odile, releaseId, 2));
     expect(must(await analysisOf(odile, releaseId))).toMatchObject({ outOf: 6, questions: [{}, { struck: true, facility: null }, {}] });
     expect((await app.db.select().from(digest)).every(({ edition }) => edition === 2)).toBe(true);
+  });
+
+  it('has each sitting move by move, with where everything was for that learner', async () => {
+    const sweeps = await learner(odile, courseId, 'traced');
+    const sat = await sitter(sweeps, releaseId);
+    await sat.take(sat.drop('barley', 100, 60));
+    await sat.take(sat.move({ kind: 'check' }));
+    const view = must(await retraceOf(odile, releaseId, sat.view.id));
+    expect(view).toMatchObject({ learner: 'traced', number: 1, release: { id: releaseId } });
+    expect(view.questions[0]?.moves.map(({ move: made }) => made.kind)).toEqual(['drop', 'check']);
+    expect(view.questions[0]?.homes).toEqual(sat.view.question.items.map(({ home }) => home));
+    expect(await retraceOf(await teacher(app, 'stranger'), releaseId, sat.view.id)).toMatchObject({ code: 'notFound' });
+    expect(await retraceOf(odile, releaseId, randomUUID())).toMatchObject({ code: 'notFound' });
   });
 
   it('name who tried everything until it fitted, with the zones in their order', async () => {

@@ -4,6 +4,7 @@ export { type Came, type CountsRule, countingMark, type Mark } from './analysis/
 export { type Digest, digestOf, type Made, NOWHERE, type Swept, triedEverything } from './analysis/digest';
 export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';
 export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';
+export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export type { Problem } from './document/problem';

@@ -1,3 +1,4 @@
+export { BoardSketch } from './BoardSketch';
 export { cssColour, dress, motionIn } from './dress';
 export { FixtureFace } from './FixtureFace';
 export { ItemFace, type ItemState } from './ItemFace';

@@ -29,6 +29,7 @@ export { type LearnerRelease, releasesFor } from './releases/mine';
 export { publish } from './releases/publish';
 export { type Report, reportOf } from './releases/report';
 export { type ResultRow, type ResultsView, resultsCsv, resultsOf } from './releases/results';
+export { type RetraceView, retraceOf } from './releases/retrace';
 export { changeSettings, openSettings, type ReleaseSettings, type SettingsView, setAllowance } from './releases/settings';
 export { finish, type Summary } from './sittings/finish';
 export { sittingMedium, sittingSource } from './sittings/media';

@@ -1,6 +1,7 @@
 import { type Columns, DataTable, duration } from '../../ui';
 
 export interface Row {
+  releaseId: string;
   learnerId: string;
   name: string;
   username: string | null;
@@ -31,7 +32,24 @@ const columns: Columns<Row> = [
       </>
     ),
   },
-  { id: 'sittings', accessorFn: (row) => row.sittings.length, header: 'sittings' },
+  {
+    id: 'sittings',
+    accessorFn: (row) => row.sittings.length,
+    header: 'retrace',
+    cell: ({ row: { original } }) =>
+      original.sittings.length === 0
+        ? dash
+        : original.sittings.map(({ id, number }) => (
+            <a
+              key={id}
+              className="link-brass inline-block min-w-6 text-center"
+              href={`/releases/${original.releaseId}/sittings/${id}`}
+              aria-label={`Retrace sitting ${number} of ${original.name}`}
+            >
+              {number}
+            </a>
+          )),
+  },
   {
     id: 'mark',
     accessorFn: (row) => row.mark ?? -1,

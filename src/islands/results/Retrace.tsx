@@ -1,0 +1,162 @@
+import { ChevronFirst, ChevronLast, ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
+import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
+import { type Copy, copyOf, isTyped, type Move, type Question, questionModel, type RetraceFrame, retrace } from '../../core';
+import { BoardSketch, MediaFrom } from '../../scene';
+import { benchMedia } from '../bench/media/source';
+import { frameInWords, sinceStart } from './retraceInWords';
+
+interface Sat {
+  document: Question;
+  homes: { x: number; y: number }[];
+  points: number;
+  moves: { move: Move; at: number }[];
+}
+export interface View {
+  questions: Sat[];
+}
+
+const WIDTH = 760;
+const SPEEDS = [1, 4, 16] as const;
+/** No pause is played longer than this, in milliseconds. */
+const LONGEST = 4000;
+
+/** A sitting played back move by move: nothing was filmed, the core plays the stored moves again. */
+export function Retrace({ view: { questions } }: { view: View }) {
+  const begun = questions.findIndex(({ moves }) => moves.length > 0);
+  const [place, setPlace] = useState(Math.max(0, begun));
+  const sat = questions[place];
+  return (
+    <>
+      {questions.length > 1 && (
+        <nav className="flex flex-wrap gap-1 mb-4" aria-label="Questions">
+          {questions.map(({ document, moves }, i) => (
+            <button key={document.id} type="button" className={`btn btn-sm ${i === place ? 'btn-primary' : 'btn-edge'}`} aria-pressed={i === place} onClick={() => setPlace(i)}>
+              {i + 1}. {document.title || 'Untitled question'} <span className="figures">{moves.length}</span>
+            </button>
+          ))}
+        </nav>
+      )}
+      {sat && <OneQuestion key={place} sat={sat} />}
+    </>
+  );
+}
+
+function OneQuestion({ sat: { document, homes, moves } }: { sat: Sat }) {
+  const model = useMemo(() => questionModel(document, homes), [document, homes]);
+  const frames = useMemo(() => retrace(model, moves), [model, moves]);
+  const [at, setAt] = useState(0);
+  const [speed, setSpeed] = useState<number | null>(null);
+  const last = frames.length - 1;
+  const frame = frames[at] as RetraceFrame;
+  const scale = Math.min(WIDTH, 520 * (document.scene.width / document.scene.height)) / document.scene.width;
+
+  useEffect(() => {
+    if (speed === null) return;
+    if (at >= last) return setSpeed(null);
+    const pause = (frames[at + 1]?.at ?? 0) - (frames[at]?.at ?? 0);
+    const timer = setTimeout(() => setAt(at + 1), Math.min(LONGEST, Math.max(150, pause / speed)));
+    return () => clearTimeout(timer);
+  }, [speed, at, last, frames]);
+
+  const go = (to: number) => {
+    setSpeed(null);
+    setAt(Math.max(0, Math.min(last, to)));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: last }[event.key];
+    if (to !== undefined && !(event.target instanceof HTMLInputElement)) {
+      event.preventDefault();
+      go(to);
+    }
+    if (event.key === ' ' && event.target === event.currentTarget) {
+      event.preventDefault();
+      setSpeed(speed === null ? 4 : null);
+    }
+  };
+  if (moves.length === 0) return <p className="text-lg">This question was not touched.</p>;
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: the arrow keys go through the moves from anywhere in it
+    <section className="grid gap-8 lg:grid-cols-[auto_1fr]" aria-label={`${document.title}, move by move`} tabIndex={0} onKeyDown={onKeyDown}>
+      <div>
+        <MediaFrom source={benchMedia(document.media)}>
+          <BoardSketch model={model} board={frame.board} scale={scale} verdicts={frame.judged?.verdicts ?? null} touched={touchedBy(model, frame)} />
+        </MediaFrom>
+        <p role="status" className="mt-2 min-h-7 font-semibold">
+          {frameInWords(document, frame)}
+        </p>
+        <input
+          type="range"
+          className="range range-sm w-full"
+          min={0}
+          max={last}
+          value={at}
+          aria-label="Move"
+          aria-valuetext={`${at} of ${last}, ${sinceStart(frames, at)}: ${frameInWords(document, frame)}`}
+          onChange={(event) => go(Number(event.target.value))}
+        />
+        <div className="relative h-3 mx-3" aria-hidden>
+          {frames.map((one, i) => one.tried && <span key={`${one.at} ${frames.indexOf(one)}`} className="absolute w-0.5 h-3 bg-brass" style={{ left: `${(i / last) * 100}%` }} />)}
+        </div>
+        <div className="flex flex-wrap items-center gap-2 mt-1">
+          <button type="button" className="btn btn-edge btn-sm" aria-label="To the start" disabled={at === 0} onClick={() => go(0)}>
+            <ChevronFirst size={16} aria-hidden />
+          </button>
+          <button type="button" className="btn btn-edge btn-sm" aria-label="A move back" disabled={at === 0} onClick={() => go(at - 1)}>
+            <ChevronLeft size={16} aria-hidden />
+          </button>
+          <button
+            type="button"
+            className="btn btn-primary btn-sm"
+            onClick={() => {
+              if (speed === null && at === last) setAt(0);
+              setSpeed(speed === null ? 4 : null);
+            }}
+          >
+            {speed === null ? <Play size={16} aria-hidden /> : <Pause size={16} aria-hidden />} {speed === null ? 'Play' : 'Pause'}
+          </button>
+          <button type="button" className="btn btn-edge btn-sm" aria-label="A move on" disabled={at === last} onClick={() => go(at + 1)}>
+            <ChevronRight size={16} aria-hidden />
+          </button>
+          <button type="button" className="btn btn-edge btn-sm" aria-label="To the end" disabled={at === last} onClick={() => go(last)}>
+            <ChevronLast size={16} aria-hidden />
+          </button>
+          {speed !== null && (
+            <select className="select select-sm w-32" aria-label="How fast" value={speed} onChange={(event) => setSpeed(Number(event.target.value))}>
+              {SPEEDS.map((one) => (
+                <option key={one} value={one}>
+                  {one} × as fast
+                </option>
+              ))}
+            </select>
+          )}
+          <span className="figures text-sm text-mute">
+            move {at} of {last} · {sinceStart(frames, at)} · try {frame.tries}
+          </span>
+        </div>
+      </div>
+      <ol className="max-h-[36rem] overflow-auto self-start border border-rule bg-sheet min-w-64">
+        {frames.map((one, i) => (
+          // A frame is its place in the sitting.
+          // biome-ignore lint/suspicious/noArrayIndexKey: see above
+          <li key={i}>
+            <button
+              type="button"
+              className={`w-full text-left px-3 py-1.5 border-b border-rule cursor-pointer ${i === at ? 'bg-brass-wash' : ''} ${one.tried ? 'font-semibold' : ''}`}
+              aria-current={i === at ? 'step' : undefined}
+              onClick={() => go(i)}
+            >
+              <span className="figures text-sm text-mute pr-2">{sinceStart(frames, i)}</span>
+              {frameInWords(document, one)}
+            </button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function touchedBy(model: ReturnType<typeof questionModel>, { move }: RetraceFrame): Copy | null {
+  if (!move || (move.kind !== 'drop' && move.kind !== 'put') || isTyped(move)) return null;
+  const item = model.itemAt.get(move.item);
+  return item === undefined ? null : copyOf(item, move.copy ?? 0);
+}

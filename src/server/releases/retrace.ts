@@ -1,0 +1,55 @@
+import { and, eq } from 'drizzle-orm';
+import { learnerEdition, type Move, type Question } from '../../core';
+import type { As, Teacher } from '../context';
+import { releaseOf } from '../courses/access';
+import { user } from '../database/accountTables';
+import { move, sitting } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { drawer } from '../sittings/draw';
+import { recordOf, sittingsWhere } from '../sittings/standing';
+
+export interface RetraceView {
+  readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
+  readonly learner: string;
+  readonly number: number;
+  readonly questions: readonly {
+    /** As it is judged. */
+    readonly document: Question;
+    /** Where each item was at the start for this learner, by its index: scene units. */
+    readonly homes: readonly { readonly x: number; readonly y: number }[];
+    readonly points: number;
+    readonly moves: readonly { readonly move: Move; readonly at: number }[];
+  }[];
+}
+
+/** A sitting with all its moves, to be played back by the core. */
+export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: string): Promise<Result<RetraceView>> {
+  const { db } = as;
+  const found = await releaseOf(as, releaseId);
+  const [open] = found ? await sittingsWhere(db, and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId))) : [];
+  if (!found || !open) return fail('notFound');
+  const [who, { edition, asked }, made] = await Promise.all([
+    db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, open.learnerId) }),
+    recordOf(db, open),
+    db.select({ question: move.question, body: move.body, at: move.at }).from(move).where(eq(move.sittingId, sittingId)).orderBy(move.n),
+  ]);
+  return ok({
+    release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
+    learner: who?.name ?? 'somebody who is not here any more',
+    number: open.number,
+    questions: asked.flatMap((q) => {
+      const model = edition.models[q];
+      if (!model) return [];
+      const { names, question: seen } = learnerEdition(model.question, drawer(open.seed, q));
+      const homes = new Map(seen.items.map(({ id, home }) => [names.itemId.get(id), home]));
+      return [
+        {
+          document: model.question,
+          homes: model.question.items.map(({ id }, i) => homes.get(id) ?? model.homes[i] ?? { x: 0, y: 0 }),
+          points: edition.points[q] ?? 0,
+          moves: made.filter(({ question }) => question === q).map(({ body, at }) => ({ move: body, at: at.getTime() })),
+        },
+      ];
+    }),
+  });
+}

@@ -165,7 +165,10 @@ test('the results of a release: figures with a sentence each, who put what where
   await page.keyboard.press('End');
   await expect(traced.getByText(/^move (\d+) of \1 · /)).toBeVisible();
   await accessible(page);
-  await traced.getByRole('button', { name: /Check: .* mark/ }).first().click();
+  await traced
+    .getByRole('button', { name: /Check: .* mark/ })
+    .first()
+    .click();
   await expect(traced.getByRole('status')).toContainText('Check:');
   await expect(traced.locator('.tag[data-state="right"]').first()).toBeVisible();
   await traced.getByRole('button', { name: 'Play' }).click();

@@ -6,13 +6,13 @@ import { benchMedia } from '../bench/media/source';
 import { frameInWords, sinceStart } from './retraceInWords';
 
 interface Sat {
-  document: Question;
-  homes: { x: number; y: number }[];
-  points: number;
-  moves: { move: Move; at: number }[];
+  readonly document: Question;
+  readonly homes: readonly { readonly x: number; readonly y: number }[];
+  readonly points: number;
+  readonly moves: readonly { readonly move: Move; readonly at: number }[];
 }
 export interface View {
-  questions: Sat[];
+  readonly questions: readonly Sat[];
 }
 
 const WIDTH = 760;

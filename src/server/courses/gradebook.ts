@@ -4,7 +4,7 @@ import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { allowance, category, courseLearner, groupMember, markOverride, release, releaseFor } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type CameTo, cameTo, ofLearners } from '../releases/came';
+import { type CameTo, cameTo, ofLearners, touchedOf } from '../releases/came';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { courseOf, releaseOf } from './access';
@@ -124,7 +124,7 @@ async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categ
     const cells = releases.map((one): GradeCell => {
       const of = key(one.id, learnerId);
       const mine = sittings.get(of) ?? [];
-      const touched = mine.filter((sat) => sat.tries !== null || sat.finishedAt).map((sat) => ({ ...sat, finished: sat.finishedAt !== null || sat.ended === one.asks }));
+      const touched = touchedOf(mine, one.asks);
       const counts = countingMark(touched, one.counts);
       const hand = handOf.get(of);
       const due = allowedOf.get(of)?.dueAt ?? one.dueAt;

@@ -44,5 +44,9 @@ export async function cameTo(db: Database, condition: SQL | undefined): Promise<
   return rows.map((row) => ({ ...row, points: withoutDust(row.points ?? 0), ended: row.ended ?? 0 }));
 }
 
+/** The sittings that have come to something: those in which something was checked, or which are over. */
+export const touchedOf = (sittings: readonly CameTo[], asks: number): (CameTo & { readonly finished: boolean })[] =>
+  sittings.filter((one) => one.tries !== null || one.finishedAt).map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));
+
 export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>
   and(inArray(sitting.releaseId, [...releases]), inArray(sitting.learnerId, [...learners]));

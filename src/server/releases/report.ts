@@ -7,7 +7,7 @@ import { user } from '../database/accountTables';
 import { courseLearner, markOverride, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
-import { cameTo, ofLearners } from './came';
+import { cameTo, ofLearners, touchedOf } from './came';
 import { editionOf } from './editions';
 
 /** What was put where, how it was judged, and what its author says of it. */
@@ -65,10 +65,7 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
     const last = mine.at(-1);
     if (!last && !hand) continue;
     const { asks, outOf } = await editionOf(db, row.id, row.edition);
-    const counts = countingMark(
-      mine.filter((one) => one.tries !== null || one.finishedAt).map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks })),
-      row.counts,
-    );
+    const counts = countingMark(touchedOf(mine, asks), row.counts);
     told.push({
       title: row.title,
       practice: row.practice,

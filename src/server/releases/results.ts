@@ -7,7 +7,7 @@ import { user } from '../database/accountTables';
 import { allowance, courseLearner, markOverride, move, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { closeOverdue } from '../sittings/finish';
-import { cameTo } from './came';
+import { cameTo, touchedOf } from './came';
 import { editionOf } from './editions';
 import { whomFor } from './reach';
 
@@ -71,11 +71,8 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       const mine = byLearner.get(learner.learnerId) ?? [];
       const last = mine.at(-1);
       const set = handOf.get(learner.learnerId);
-      const touched = mine.filter((one) => one.tries !== null || one.finishedAt);
-      const counts = countingMark(
-        touched.map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks })),
-        its.counts,
-      );
+      const touched = touchedOf(mine, asks);
+      const counts = countingMark(touched, its.counts);
       const due = dueOf.get(learner.learnerId) ?? its.dueAt;
       return {
         ...learner,

@@ -19,6 +19,16 @@ export interface Worth {
   readonly points: number | null;
 }
 
+/** Sections that say how many questions are their own, with the places of these in the whole set. */
+export function inPlaces(sections: readonly { readonly title: string; readonly draw: Draw | null; readonly count: number }[]): Section<number>[] {
+  let first = 0;
+  return sections.map(({ title, draw, count }) => {
+    const questions = Array.from({ length: count }, (_, i) => first + i);
+    first += count;
+    return { title, draw, questions };
+  });
+}
+
 /** Points of one question of a section. Where questions are drawn, all that could be drawn count alike. */
 export const pointsOf = (section: Pick<Section<unknown>, 'draw'>, { max, points }: Worth): number => section.draw?.points ?? points ?? max;
 

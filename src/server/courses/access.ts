@@ -1,6 +1,6 @@
 import { and, eq, exists, or, type SQL, sql } from 'drizzle-orm';
 import type { As, Teacher } from '../context';
-import { course, courseTeacher, release } from '../database/tables';
+import { course, courseLearner, courseTeacher, release } from '../database/tables';
 
 /** What a teacher may do with a course: all of it, or all but to give it away. */
 export type CourseRight = 'own' | 'teach';
@@ -26,6 +26,10 @@ export async function courseOf(as: As<Teacher>, id: string): Promise<{ row: Cour
     .where(and(eq(course.id, id), isTaughtBy(as)));
   return row ? { row, right: row.ownerId === as.person.id ? 'own' : 'teach' } : null;
 }
+
+/** Is a learner on a course's roster? */
+export const isOnRoster = async ({ db }: Pick<As, 'db'>, courseId: string, learnerId: string): Promise<boolean> =>
+  (await db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) })) !== undefined;
 
 /** A release of a course of the teacher's. */
 export async function releaseOf(as: As<Teacher>, id: string): Promise<{ row: typeof release.$inferSelect; course: CourseRow; right: CourseRight } | null> {

@@ -44,7 +44,7 @@ export async function listAudit(as: As<Teacher>, courseId: string): Promise<Resu
     .limit(MOST);
   const names = await namesOf(
     as,
-    rows.flatMap(({ byId, learnerId }) => [byId, learnerId ?? []].flat()),
+    rows.flatMap(({ byId, learnerId }) => (learnerId ? [byId, learnerId] : [byId])),
   );
   return ok(
     rows.map(({ byId, learnerId, ...row }) => ({ ...row, by: names.get(byId) ?? 'somebody who is not here any more', learner: learnerId && (names.get(learnerId) ?? null) })),

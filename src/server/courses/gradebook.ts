@@ -2,12 +2,12 @@ import { and, asc, eq, inArray } from 'drizzle-orm';
 import { countingMark, type Entry, wholeMark, withoutDust } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
-import { allowance, category, courseLearner, groupMember, markOverride, release, releaseFor } from '../database/tables';
+import { allowance, category, groupMember, markOverride, release, releaseFor } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { type CameTo, cameTo, ofLearners, touchedOf } from '../releases/came';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
-import { courseOf, releaseOf } from './access';
+import { courseOf, isOnRoster, releaseOf } from './access';
 import { record } from './audit';
 import { listRoster, ROSTER_PAGE } from './roster';
 
@@ -62,7 +62,10 @@ export async function openGradebook(as: As<Teacher>, courseId: string, { words =
     .where(eq(category.courseId, courseId))
     .orderBy(asc(category.position));
   const releases = await Promise.all(
-    found.map(async (row) => ({ ...row, outOf: withoutDust((await editionOf(db, row.id, row.edition)).outOf), asks: (await editionOf(db, row.id, row.edition)).asks })),
+    found.map(async (row) => {
+      const { outOf, asks } = await editionOf(db, row.id, row.edition);
+      return { ...row, outOf: withoutDust(outOf), asks };
+    }),
   );
   const page = await listRoster(as, courseId, { words, from });
   if (!page.ok) return page;
@@ -172,8 +175,7 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
 export async function setMark(as: As<Teacher>, releaseId: string, learnerId: string, mark: { readonly points: number; readonly reason: string } | null): Promise<Result<null>> {
   const { db, person, now } = as;
   const found = await releaseOf(as, releaseId);
-  const onRoster = found && (await db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, found.course.id), eq(courseLearner.learnerId, learnerId)) }));
-  if (!found || !onRoster) return fail('notFound');
+  if (!found || !(await isOnRoster(as, found.course.id, learnerId))) return fail('notFound');
   const its = and(eq(markOverride.releaseId, releaseId), eq(markOverride.learnerId, learnerId));
   const before = await db.query.markOverride.findFirst({ where: its });
   if (mark && before?.points === mark.points && before.reason === mark.reason) return ok(null);

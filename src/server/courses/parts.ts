@@ -1,8 +1,8 @@
 import { and, asc, count, eq, inArray, notInArray } from 'drizzle-orm';
 import type { As, Teacher } from '../context';
-import { category, courseGroup, courseLearner, groupMember, unit } from '../database/tables';
+import { category, courseGroup, groupMember, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { courseOf } from './access';
+import { courseOf, isOnRoster } from './access';
 
 export interface UnitRow {
   readonly id: string;
@@ -81,8 +81,7 @@ export async function keepGroup(as: As<Teacher>, courseId: string, id: string, t
 export async function setMember(as: As<Teacher>, courseId: string, groupId: string, learnerId: string, isIn: boolean): Promise<Result<null>> {
   const { db } = as;
   const group = await db.query.courseGroup.findFirst({ where: and(eq(courseGroup.id, groupId), eq(courseGroup.courseId, courseId)) });
-  const learner = await db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) });
-  if (!(await courseOf(as, courseId)) || !group || !learner) return fail('notFound');
+  if (!(await courseOf(as, courseId)) || !group || !(await isOnRoster(as, courseId, learnerId))) return fail('notFound');
   if (isIn) await db.insert(groupMember).values({ groupId, learnerId }).onConflictDoNothing();
   else await db.delete(groupMember).where(and(eq(groupMember.groupId, groupId), eq(groupMember.learnerId, learnerId)));
   return ok(null);

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { asked, asksOf, inSilence, type ModelPlacement, type QuestionModel, questionModel, type Random, type Section, type Tells, telling, totalOf } from '../../core';
+import { asked, asksOf, inPlaces, inSilence, type ModelPlacement, type QuestionModel, questionModel, type Random, type Section, type Tells, telling, totalOf } from '../../core';
 import type { Database } from '../database/open';
 import { type EditionContent, release } from '../database/tables';
 
@@ -57,12 +57,10 @@ export function openContent(number: number, content: EditionContent): OpenEditio
   const { questions, modelAnswers, goBack, sources, quiet = false } = content;
   const struck = content.struck ?? questions.map(() => false);
   const given = content.points ?? questions.map(({ marks }) => marks.max);
-  let first = 0;
-  const sections = (content.sections ?? [{ title: '', draw: null, count: questions.length }]).map(({ title, draw, count }) => {
-    const own = Array.from({ length: count }, (_, i) => first + i);
-    first += count;
-    return { title, draw, questions: own.filter((i) => !struck[i]) };
-  });
+  const sections = inPlaces(content.sections ?? [{ title: '', draw: null, count: questions.length }]).map((section) => ({
+    ...section,
+    questions: section.questions.filter((i) => !struck[i]),
+  }));
   const models = questions.map((question) => questionModel(quiet ? inSilence(question) : question));
   const told = new Map<Tells, readonly QuestionModel[]>();
   const worth = (section: Section<number>) => section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: given[i] ?? 0 }));

@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { Problem, Tells } from '../../core';
 import type { As, Teacher } from '../context';
-import { releaseOf } from '../courses/access';
+import { isOnRoster, releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
 import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
@@ -166,8 +166,7 @@ export async function setAllowance(as: As<Teacher>, releaseId: string, learnerId
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
   const { courseId } = found.row;
-  const onRoster = await as.db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) });
-  if (!onRoster) return fail('notFound');
+  if (!(await isOnRoster(as, courseId, learnerId))) return fail('notFound');
   await as.db.transaction(async (tx) => {
     const its = and(eq(allowance.releaseId, releaseId), eq(allowance.learnerId, learnerId));
     if (allowed === null) await tx.delete(allowance).where(its);

@@ -1,4 +1,4 @@
-import { asked, type Question, random, seedOf } from '../../../core';
+import { asked, inPlaces, type Question, random, seedOf } from '../../../core';
 import { richFromPlain } from '../../../core/document';
 import type { PaperQuestion, PaperSource } from './Paper';
 
@@ -17,12 +17,7 @@ interface Whole {
 
 /** One drawing of a set: what is asked in it, in its order. The same seed gives the same. */
 export function variantOf({ questions, points, sections, sources }: Whole, seed: string): { questions: PaperQuestion[]; sources: PaperSource[] } {
-  let first = 0;
-  const parts = sections.map(({ title, draw, count }) => {
-    const own = Array.from({ length: count }, (_, i) => first + i);
-    first += count;
-    return { title, draw, questions: own };
-  });
+  const parts = inPlaces(sections);
   const places = asked(parts, random(seedOf(seed)));
   const partOf = (place: number | undefined) => parts.find((part) => part.questions.includes(place ?? -1));
   return {

@@ -78,8 +78,16 @@ export async function dragTo(page: Page, what: Locator, to: { x: number; y: numb
   await page.waitForTimeout(70);
 }
 
-/** No finding of axe that is serious or worse. */
+/** No finding of axe that is serious or worse, once what is coming in (a dialog, a toast) is there: colours are what they come to. */
 export async function accessible(page: Page): Promise<void> {
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .filter(({ effect }) => Number.isFinite(Number(effect?.getComputedTiming().endTime)))
+        .map(({ finished }) => finished),
+    ).then(() => null),
+  );
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`)).toEqual(
     [],

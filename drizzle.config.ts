@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'sqlite',
-  schema: ['./src/server/database/accountTables.ts', './src/server/database/tables.ts'],
+  schema: './src/server/database/*Tables.ts',
   out: './src/server/database/migrations',
 });

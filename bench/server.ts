@@ -18,6 +18,7 @@ export function benchServer(port: number): BenchServer {
   let server: ChildProcess | null = null;
   // However this ends: a server left behind would answer the next run.
   process.on('exit', () => server?.kill());
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => process.exit(1));
   return {
     origin,
     env,

@@ -5,7 +5,8 @@ import { readConfig } from '../src/server/config';
 import { sit } from '../src/server/sittings/sitting';
 import { course, learner, must, release, teacher } from '../tests/support/app';
 import { seeds } from '../tests/support/seeds';
-import { CONNECTIONS, checkRate, ROUNDS, type Sitter } from './checks';
+import { checkRate } from './checks';
+import { CONNECTIONS, ROUNDS, type Sitter, signIn } from './load';
 import { report } from './measure';
 import { benchServer } from './server';
 import { weight } from './weight';
@@ -28,25 +29,15 @@ async function prepare(): Promise<{ releaseId: string; sittings: { username: str
   return { releaseId, sittings };
 }
 
-async function post(path: string, body: unknown, cookie = ''): Promise<Response> {
-  const response = await fetch(`${ORIGIN}${path}`, { method: 'POST', headers: { 'content-type': 'application/json', origin: ORIGIN, cookie }, body: JSON.stringify(body) });
-  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
-  return response;
-}
-const cookiesOf = (response: Response) => response.headers.getSetCookie().map((line) => line.split(';')[0] ?? '');
-
-/** Signs in as people do, and gets the sitting's ticket with the first move. */
-async function sitter({ username, id }: { username: string; id: string }): Promise<Sitter> {
-  const session = cookiesOf(await post('/api/auth/sign-in/username', { username, password: 'seedlings-26' })).join('; ');
-  const ticket = cookiesOf(await post(`/api/sittings/${id}/moves`, { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'reset' }] }, session));
-  return { cookie: [session, ...ticket].join('; '), sittingId: id, last: 1 };
-}
-
 const { releaseId, sittings } = await prepare();
 try {
   await bench.start();
   const sitters: Sitter[] = [];
-  for (const one of sittings) sitters.push(await sitter(one));
+  for (const { username, id } of sittings) {
+    const one: Sitter = { cookie: '', sittingId: id, last: 0 };
+    await signIn(ORIGIN, one, username, [{ id: randomUUID(), kind: 'reset' }]);
+    sitters.push(one);
+  }
   const page = await (await fetch(`${ORIGIN}/sit/${releaseId}`, { headers: { cookie: sitters[0]?.cookie ?? '' } })).text();
   report([await weight(`/sit/${releaseId}`, page), await checkRate(ORIGIN, sitters)]);
 } finally {

@@ -3,52 +3,31 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { basename, extname, join } from 'node:path';
 import { eq } from 'drizzle-orm';
-import { learnerEdition, type Question, random, seedOf } from '../src/core';
+import type { Question } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
 import { DEMO_COLLEAGUE, DEMO_LEARNERS, DEMO_PASSWORD, DEMO_TEACHER, demoAccounts } from '../src/server/accounts/demo';
 import { makePerson } from '../src/server/accounts/people';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
-import type { As, Context, Learner, Teacher } from '../src/server/context';
+import type { As, Learner, Teacher } from '../src/server/context';
 import { makeCourse } from '../src/server/courses/courses';
 import { keepCategories, keepGroup, keepUnits, setMember } from '../src/server/courses/parts';
 import { makeLearner } from '../src/server/courses/roster';
 import { user } from '../src/server/database/accountTables';
-import type { Result } from '../src/server/errors';
 import { takeMedium } from '../src/server/media/media';
-import { publish } from '../src/server/releases/publish';
-import { drawer } from '../src/server/sittings/draw';
-import { takeMoves } from '../src/server/sittings/moves';
-import { sit } from '../src/server/sittings/sitting';
 import { makeList } from '../src/server/vault/lists';
 import { changeMany, keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { kindQuestions } from './kinds';
 import { demoQuestions, type Kept } from './made';
+import { must } from './must';
+import { CATEGORIES, COURSE, isWhole, KINDS_SET, makeReleases, SET, UNITS, WEEK_SET } from './releases';
 
-/** The demo's course and its release: fixed, so that tests and links find them. */
-const COURSE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0101';
-const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201';
-const SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0301';
-const SET_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
-/** A set with a section of which some are drawn. */
-const WEEK_SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0303';
-const KINDS_SET = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0302';
-const KINDS_RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0203';
 /** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
 const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024', '0025'];
 
-const UNITS = [
-  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0501', title: 'Receiving and drying' },
-  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0502', title: 'Testing' },
-  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0503', title: 'Cold storage' },
-];
-const CATEGORIES = [
-  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0601', title: 'Exercises', weight: 1 },
-  { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0602', title: 'Tests', weight: 3 },
-];
 const GROUPS = [
   { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0701', title: 'Morning shift' },
   { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0702', title: 'Evening shift' },
@@ -85,11 +64,6 @@ const SOURCES = [
     questions: ['0018', '0022'],
   },
 ];
-
-function must<T>(result: Result<T>): T {
-  if (!result.ok) throw new Error(`${result.code} ${JSON.stringify(result.problems ?? '')}`);
-  return result.value;
-}
 
 const folder = join(import.meta.dirname, 'questions');
 
@@ -134,31 +108,6 @@ function pieces(svg: string, rows: number, columns: number): Buffer[] {
   );
 }
 
-/** A learner of some skill sorts the items, checks, and mends what was wrong, as long as there are tries. */
-async function sitThrough(as: As<Learner>, question: Question, skill: number, minutes: (n: number) => Date): Promise<void> {
-  const { open: sitting } = must(await sit(as, RELEASE));
-  if (!sitting) throw new Error('The sitting has ended before it began');
-  const next = random(seedOf(as.person.id));
-  const { names } = learnerEdition(question, drawer(await seedOfSitting(as, sitting.id), 0));
-  const rightZone = (item: string) => question.key.find((entry) => entry.belongs?.includes(item as never))?.zone ?? null;
-  let { last } = sitting;
-  let at = 0;
-  for (let attempt = 0; attempt < (question.tries ?? 3); attempt++) {
-    const moves = question.items.flatMap((item) => {
-      const knows = next() < skill + attempt * 0.12;
-      const zone = knows ? rightZone(item.id) : (question.zones[Math.floor(next() * question.zones.length)]?.id ?? null);
-      if (zone === null) return [];
-      return [{ id: randomUUID(), kind: 'put' as const, item: names.item.get(item.id) ?? '', copy: 0, zone: names.zone.get(zone) ?? '' }];
-    });
-    for (const move of [...moves, { id: randomUUID(), kind: 'check' as const }]) {
-      const when = minutes(at++);
-      const answer = must(await takeMoves({ ...as, now: () => when }, sitting.id, as.person.id, { question: 0, after: last, moves: [move] }));
-      last = answer.last;
-      if (answer.ended) return;
-    }
-  }
-}
-
 /** Shelves of the demo: what stands on them by the ends of the questions' ids, and their tags. */
 const SHELVES: readonly (readonly [title: string, on: string | null, ends: readonly string[], tags: readonly string[]])[] = [
   ['Drying and storing', null, ['0001', '0002', '0003', '0011', '0013', '0022', '0025', '0026'], ['week 1']],
@@ -179,10 +128,11 @@ async function onShelves(as: As<Teacher>, questions: readonly Question[]): Promi
   must(await shareShelf(as, made.get('Germination') ?? '', { username: DEMO_COLLEAGUE.username, right: 'use' }));
 }
 
-const seedOfSitting = async ({ db }: Context, id: string) => (await db.query.sitting.findFirst({ where: (t) => eq(t.id, id) }))?.seed ?? '';
-
 const app = await makeApp(readConfig(process.env));
-if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.username) }))) {
+const begun = await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.username) });
+if (begun && !(await isWhole(app))) console.log('The demo data were not filled in to their end: `npm run demo -- --fresh` starts over.');
+if (!begun) {
+  console.log('Filling in the demo data: some forty people sit eight releases…');
   const teacherId = must(await makePerson(app, { ...DEMO_TEACHER, password: DEMO_PASSWORD, role: 'teacher', madeBy: null })).id;
   const odile: As<Teacher> = { ...app, person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' } };
   must(await makeCourse(odile, COURSE, 'Tarn Hollow induction'));
@@ -201,16 +151,12 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
   const questions = [...readQuestions(), ...demoQuestions(media), ...kindQuestions(media)];
   for (const question of questions) must(await keepNew(odile, question));
   await onShelves(odile, questions);
-  const drying = questions.find(({ title }) => title === 'Which seeds stand drying?') as Question;
-  must(
-    await publish(odile, { id: RELEASE, courseId: COURSE, settings: { unitId: UNITS[0]?.id ?? null, categoryId: CATEGORIES[0]?.id ?? null }, questionId: drying.id, revision: 1 }),
-  );
   const questionsEnding = (ends: readonly string[]) => ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
   const sets = [
-    [SET, SET_RELEASE, 'Drying and storing', IN_SET],
-    [KINDS_SET, KINDS_RELEASE, 'From the germination room', IN_KINDS_SET],
+    [SET, 'Drying and storing', IN_SET],
+    [KINDS_SET, 'From the germination room', IN_KINDS_SET],
   ] as const;
-  for (const [set, release, title, ends] of sets) {
+  for (const [set, title, ends] of sets) {
     must(await makeSet(odile, set, title));
     must(
       await keepSet(odile, set, {
@@ -220,7 +166,6 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
         sources: set === KINDS_SET ? SOURCES.map((one) => ({ ...one, questions: questionsEnding(one.questions) })) : [],
       }),
     );
-    must(await publish(odile, { id: release, courseId: COURSE, settings: { unitId: UNITS[set === SET ? 0 : 1]?.id ?? null }, setId: set }));
   }
   must(await makeSet(odile, WEEK_SET, 'Week one'));
   must(
@@ -234,9 +179,7 @@ if (!(await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.
     }),
   );
   for (const [title, lines] of Object.entries(STOCK)) must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));
-  // The three accounts on the sign-in page have everything before them; the others have sat.
-  const start = Date.now() - 26 * 3_600_000;
-  for (const [i, learner] of learners.slice(3, 10).entries()) await sitThrough(learner, drying, 0.45 + 0.07 * i, (n) => new Date(start + i * 1_700_000 + n * (4000 + 900 * i)));
+  await makeReleases(odile, learners, { question: (end) => questionsEnding([end])[0] ?? '', password: DEMO_PASSWORD, colleague: DEMO_COLLEAGUE.username });
 }
 console.log(`\nThe demo is ready. Sign in with the password ${DEMO_PASSWORD} as ${demoAccounts.map(({ username, role }) => `${username} (${role})`).join(', ')}.`);
 process.exit(0);

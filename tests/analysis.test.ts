@@ -79,11 +79,16 @@ describe('the results of a release', () => {
   it('are kept, and worked out again only where a sitting went on or is judged otherwise', async () => {
     await analysisOf(odile, releaseId);
     const before = await app.db.select().from(digest);
-    expect(before).toHaveLength(24);
-    for (const row of before.slice(0, 6)) {
+    expect(before).toHaveLength(8);
+    for (const row of before.slice(0, 3)) {
       const moves = await app.db.select().from(move).where(eq(move.sittingId, row.sittingId)).orderBy(asc(move.n));
-      const own = moves.filter(({ question }) => question === row.question).map(({ body, at }) => ({ move: body, at: at.getTime() }));
-      expect(row.body).toEqual(digestOf(questionModel(questions[row.question] as (typeof questions)[number]), own));
+      const own = questions.map((question, q) =>
+        digestOf(
+          questionModel(question),
+          moves.filter((one) => one.question === q).map(({ body, at }) => ({ move: body, at: at.getTime() })),
+        ),
+      );
+      expect(row.body).toEqual(own);
     }
     const late = await learner(odile, courseId, 'late');
     const sat = await sitter(late, releaseId);

@@ -88,8 +88,8 @@ describe('a correction', () => {
     expect((await marks())[late.person.id]).toEqual([3, 6]);
     expect((await marks())[dry.person.id]).toEqual([5, 6]);
 
-    expect(must(await applyEdition(odile, releaseId, 2))).toEqual({ changes: 2 });
-    expect(must(await applyEdition(odile, releaseId, 2))).toEqual({ changes: 2 });
+    expect(must(await applyEdition(odile, releaseId, 2))).toEqual({ changes: 2, spared: 0 });
+    expect(must(await applyEdition(odile, releaseId, 2))).toEqual({ changes: 2, spared: 0 });
     expect(await marks()).toMatchObject({ [all.person.id]: [6, 6], [dry.person.id]: [6, 6], [under.person.id]: [3, 6] });
     expect(must(await openCorrections(odile, releaseId)).editions).toMatchObject([
       { number: 1, applied: null },
@@ -127,6 +127,30 @@ describe('a correction', () => {
     must(await makeEdition(odile, releaseId, 2, wider));
     must(await applyEdition(odile, releaseId, 2));
     expect((await sitter(as, releaseId)).view).toMatchObject({ ended: true, tries: 1, best: { mark: 3 } });
+  });
+
+  it('leaves marks that would fall as they are, where that is asked for', async () => {
+    const { courseId, releaseId, someone, answer, marks } = await ground();
+    const [better, worse] = [await someone(), await someone()];
+    await answer(better, { ...RIGHT, acorn: 'dry' }, RIGHT);
+    // With the acorn out of what is needed, what is wrong of the rest weighs more.
+    const lowered = await answer(worse, { barley: 'dry', poppy: 'moist', acorn: 'moist' }, RIGHT);
+    const before = await marks();
+    const wider: Correction = { reason: '', changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })] };
+    const changes = must(await previewCorrection(odile, releaseId, wider)).changes;
+    expect(changes.find(({ sittingId }) => sittingId === lowered)?.after.points).toBeLessThan(before[worse.person.id]?.[0] ?? 0);
+    must(await makeEdition(odile, releaseId, 2, wider));
+    expect(must(await applyEdition(odile, releaseId, 2, true))).toEqual({ changes: 1, spared: 1 });
+    expect(await marks()).toEqual({ ...before, [better.person.id]: [6, 6] });
+    const editions = await app.db.select({ id: sitting.id, edition: sitting.edition }).from(sitting).where(eq(sitting.releaseId, releaseId));
+    expect(editions.find(({ id }) => id === lowered)?.edition).toBe(1);
+    expect(must(await openCorrections(odile, releaseId)).editions.at(-1)?.applied).toMatchObject({ spared: 1, changes: [{ learnerId: better.person.id }] });
+    expect(must(await listAudit(odile, courseId))[0]?.detail).toEqual({ number: 2, marks: 1, spared: 1 });
+    // The one that was left goes on by its own edition.
+    const sat = await sitter(worse, releaseId, 0);
+    await sat.take(sat.put('poppy', 'dry'));
+    await sat.take(sat.move({ kind: 'check' }));
+    expect((await marks())[worse.person.id]).toEqual([6, 6]);
   });
 
   it('strikes a question: it counts for nobody, and is asked of nobody who begins afterwards', async () => {

@@ -92,8 +92,21 @@ describe('the gradebook', () => {
     expect(await openGradebook(fern, courseId)).toMatchObject({ code: 'notFound' });
   });
 
-  it('goes out as CSV, a line for each learner of all pages', async () => {
+  it('is sorted by the whole mark, with who has none yet at the end', async () => {
     for (let i = 0; i < 105; i++) await learner(odile, courseId, `many.${i}`);
+    const page = async (sort: 'lowest' | 'highest', from = 0) => must(await openGradebook(odile, courseId, { sort, from }));
+    expect((await page('lowest')).rows.slice(0, 3).map(({ name, whole }) => [name, whole && Math.round(whole * 100)])).toEqual([
+      ['ash', 33],
+      ['wren', 100],
+      ['many.0', null],
+    ]);
+    const highest = await page('highest');
+    expect([highest.total, highest.rows.length, highest.rows[0]?.name]).toEqual([107, 100, 'wren']);
+    expect((await page('highest', 100)).rows).toHaveLength(7);
+    expect(must(await openGradebook(odile, courseId, { sort: 'lowest', words: 'wr' })).rows.map(({ name }) => name)).toEqual(['wren']);
+  });
+
+  it('goes out as CSV, a line for each learner of all pages', async () => {
     const lines = must(await gradebookCsv(odile, courseId))
       .trim()
       .split('\r\n');
@@ -123,6 +136,12 @@ describe('the gradebook', () => {
         ],
       },
     ]);
+    // Of several sittings it has the one that counts.
+    const again = await give('Twice', { sittings: 2, counts: 'best' });
+    await answer(ash, again, 'barley', 'poppy');
+    await answer(ash, again, 'gravel');
+    const twice = must(await reportOf(odile, courseId, ash.person.id)).releases.at(-1);
+    expect(twice).toMatchObject({ mark: 2, sittings: 2, questions: [{ earned: 2, lines: [{ item: 'barley' }, { item: 'poppy' }] }] });
     expect(await reportOf(fern, courseId, ash.person.id)).toMatchObject({ code: 'notFound' });
     expect(await reportOf(odile, courseId, fern.person.id)).toMatchObject({ code: 'notFound' });
   });

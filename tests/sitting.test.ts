@@ -188,13 +188,17 @@ describe('a set', () => {
     await second.take(second.put('barley', 'dry'));
     await second.take(second.put('acorn', 'moist'));
     const summary = must(await finish(as, first.view.id));
-    expect(summary).toMatchObject({ total: { mark: 3, max: 6 }, questions: [{ title: 'First', tries: 1, reckoning: { mark: 1 } }, { reckoning: { mark: 2 } }] });
+    expect(summary).toMatchObject({ total: { mark: 3, max: 6 }, questions: [{ title: 'First', seen: true, tries: 1, reckoning: { mark: 1 } }, { reckoning: { mark: 2 } }] });
     for (const { reckoning } of summary.questions) expect(reckoning?.lines.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(reckoning?.mark ?? NaN, 9);
     expect(await finish(as, first.view.id)).toEqual({ ok: true, value: summary });
     expect(await second.send(4, second.put('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
     expect(must(await sit(as, releaseId)).finished).toMatchObject({ total: { mark: 3, max: 6 } });
     const row = must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id);
     expect(row).toMatchObject({ mark: 3, max: 6, tries: 2, state: 'ended' });
+    // What was never come to cannot be looked at again.
+    const early = await someone();
+    const only = await sitter(early, releaseId);
+    expect(must(await finish(early, only.view.id)).questions.map(({ seen }) => seen)).toEqual([true, false]);
   });
 
   it('draws some of a section for each sitting, the same ones each time it is opened, and counts in points', async () => {

@@ -1,6 +1,6 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
 
-export { type Came, type CountsRule, countingMark, type Mark } from './analysis/counting';
+export { type Came, type CountsRule, countingMark, countingSitting, falls, type Mark } from './analysis/counting';
 export { type Digest, digestOf, type Made, NOWHERE, type Swept, triedEverything } from './analysis/digest';
 export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';
 export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';

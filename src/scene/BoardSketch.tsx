@@ -1,4 +1,4 @@
-import { type Board, type Copy, copyOf, frames, itemOf, numberOf, onScene, type Question, type QuestionModel, standsAt, type Verdict } from '../core';
+import { type Board, type Copy, copyOf, frames, itemOf, numberOf, onScene, type Question, type QuestionModel, servesTypedOnly, standsAt, type Verdict } from '../core';
 import { dress } from './dress';
 import { FixtureFace } from './FixtureFace';
 import { ItemFace, type ItemState } from './ItemFace';
@@ -71,10 +71,13 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
 
 const zoneState = (zone: number, touched: Copy | null, board: Board) => (touched !== null && board.zoneOf.get(touched) === zone ? 'taking' : 'rest');
 
-/** Every copy that lies somewhere, and of each item with one at home the first such; in the order in which they were settled. */
-function copiesOf({ items }: Question, board: Board): Copy[] {
+/** Every copy that lies somewhere, and of each item with one at home the first such; in the order in which they were settled. Items that stand for what is typed are nowhere. */
+function copiesOf(question: Question, board: Board): Copy[] {
+  const { items } = question;
+  const typed = servesTypedOnly(question);
   const placed = new Set([...board.zoneOf.keys(), ...board.letGo.keys()]);
-  const atHome = items.flatMap(({ copies }, i) => {
+  const atHome = items.flatMap(({ id, copies }, i) => {
+    if (typed.has(id)) return [];
     const many = copies === 'endless' ? Number.POSITIVE_INFINITY : copies;
     for (let n = 0; n < many; n++) if (!placed.has(copyOf(i, n))) return [copyOf(i, n)];
     return [];

@@ -3,4 +3,6 @@ export { type ApiError, ApiFailure, type ApiResult, api, ask } from './api';
 export { type Columns, DataTable } from './DataTable';
 export { Dialog } from './Dialog';
 export { Field } from './Field';
+export { shownMark } from './figures';
+export { Scrolls } from './Scrolls';
 export { ago, clock, duration, moment } from './when';

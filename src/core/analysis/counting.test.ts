@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { countingMark } from './counting';
+import { countingMark, countingSitting, falls } from './counting';
 
 const came = (points: number, outOf = 10, finished = true) => ({ points, outOf, finished });
 
@@ -22,5 +22,22 @@ describe('the sitting that counts', () => {
     expect(countingMark([came(3, 10, false)], 'best')).toEqual({ points: 3, outOf: 10 });
     expect(countingMark([came(3), came(9, 10, false)], 'best')).toEqual({ points: 3, outOf: 10 });
     expect(countingMark([], 'best')).toBeNull();
+  });
+
+  it('is told, too: of a mean the last it is of, of two that are alike the first', () => {
+    const [first, second, third] = [came(4), came(9), came(9)];
+    const all = [first, second, third, came(10, 10, false)];
+    expect((['first', 'best', 'last', 'average'] as const).map((counts) => countingSitting(all, counts))).toEqual([first, second, third, third]);
+    expect(countingSitting([], 'best')).toBeNull();
+  });
+});
+
+describe('a mark', () => {
+  it('falls where its share of what there is becomes less, by more than dust', () => {
+    const mark = (points: number, outOf: number) => ({ points, outOf });
+    expect(falls(mark(5, 10), mark(4, 10))).toBe(true);
+    expect(falls(mark(5, 10), mark(4, 8))).toBe(false);
+    expect(falls(mark(0.1 + 0.2, 1), mark(0.3, 1))).toBe(false);
+    expect(falls(mark(0, 0), mark(0, 3))).toBe(false);
   });
 });

@@ -17,7 +17,7 @@ describe('what a learner did with a question', () => {
     expect(digest).toEqual({
       tries: 2,
       turnedAway: 0,
-      seconds: 6,
+      seconds: 5,
       put: [
         [copyOf(BARLEY, 0), MOIST, DRY],
         [copyOf(ACORN, 0), MOIST, MOIST],

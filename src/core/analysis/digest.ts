@@ -18,7 +18,7 @@ export interface Digest {
   readonly tries: number;
   /** How often a zone turned an item away. */
   readonly turnedAway: number;
-  /** From the first move to the last. */
+  /** From the first move to the last that was no check: a sitting that ends checks what was left. */
   readonly seconds: number;
   /** Each copy that was moved: where it was put at first (a zone that turned it away too) and where it lay at last. */
   readonly put: readonly (readonly [copy: Copy, first: Place, last: Place])[];
@@ -62,7 +62,7 @@ export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
   return {
     tries: now.tries.length,
     turnedAway,
-    seconds: Math.round(((moves.at(-1)?.at ?? 0) - (moves[0]?.at ?? 0)) / 1000),
+    seconds: Math.round(((moves.findLast(({ move }) => move.kind !== 'check')?.at ?? moves[0]?.at ?? 0) - (moves[0]?.at ?? 0)) / 1000),
     put: [...firsts].map(([copy, first]) => [copy, first, now.board.zoneOf.get(copy) ?? NOWHERE] as const),
     drops,
     went: [...went].filter(([, zones]) => zones.length > 1),

@@ -39,7 +39,7 @@ export interface Summary {
   /** `fullMarks` null: the marks of that question are not shown. */
   /** Each answer can be looked at again. */
   review: boolean;
-  questions: { title: string; tries: number; fullMarks: boolean | null; points: number; earned: number | null; reckoning: Reckoning | null }[];
+  questions: { title: string; seen: boolean; tries: number; fullMarks: boolean | null; points: number; earned: number | null; reckoning: Reckoning | null }[];
   total: { mark: number; max: number } | null;
 }
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import type { Edit, Question } from '../../core';
+import { type Edit, falls, type Question } from '../../core';
 import { type ApiError, api, Dialog, moment } from '../../ui';
 import { changesInWords } from '../bench/versions/inWords';
 import { keyInWords } from './keyInWords';
@@ -10,7 +10,7 @@ export interface View {
   release: { id: string };
   number: number;
   questions: { title: string; struck: boolean; points: number; document: Question; vault: { document: Question; step: readonly Edit[]; fits: boolean } | null }[];
-  editions: { number: number; createdAt: string; by: string; reason: string; applied: { at: string; by: string; changes: NamedChange[] } | null }[];
+  editions: { number: number; createdAt: string; by: string; reason: string; applied: { at: string; by: string; changes: NamedChange[]; spared: number } | null }[];
 }
 interface Preview {
   number: number;
@@ -34,6 +34,7 @@ export function Corrections({ view: given }: { view: View }) {
   const [reason, setReason] = useState('');
   const [preview, setPreview] = useState<Preview | null>(null);
   const [applying, setApplying] = useState<Preview | null>(null);
+  const [spare, setSpare] = useState(true);
   const [busy, setBusy] = useState(false);
   const path = `/api/releases/${view.release.id}/editions`;
   const body = (number: number | null) => ({ reason, number, changes: [...changes].map(([question, change]) => ({ question, ...change })) });
@@ -56,7 +57,7 @@ export function Corrections({ view: given }: { view: View }) {
       setPreview(null);
       setChanges(new Map());
       setReason('');
-      if (apply) await doing(['PUT', `${path}/${preview.number}`], () => void toast(`Edition ${preview.number} is applied`));
+      if (apply) await doing(['PUT', `${path}/${preview.number}`, { spare }], () => void toast(`Edition ${preview.number} is applied`));
       else toast(`Edition ${preview.number} is made. Marks already given are as they were.`);
       await again();
     });
@@ -112,6 +113,7 @@ export function Corrections({ view: given }: { view: View }) {
                   <details>
                     <summary className="cursor-pointer text-mute">
                       applied {moment(new Date(applied.at))} by {applied.by}: {applied.changes.length === 1 ? 'one mark' : `${applied.changes.length} marks`} changed
+                      {applied.spared > 0 && `, ${applied.spared} left that would have fallen`}
                     </summary>
                     <MarkChanges changes={applied.changes} />
                   </details>
@@ -131,7 +133,7 @@ export function Corrections({ view: given }: { view: View }) {
       </section>
       {preview && (
         <Dialog title={`Edition ${preview.number}: what it would do`} onClose={() => setPreview(null)} wide>
-          <Differences preview={preview} />
+          <Differences preview={preview} spare={spare} onSpare={setSpare} />
           <div className="flex flex-wrap justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setPreview(null)}>
               Not yet
@@ -147,7 +149,7 @@ export function Corrections({ view: given }: { view: View }) {
       )}
       {applying && (
         <Dialog title={`Apply edition ${applying.number} to marks already given?`} onClose={() => setApplying(null)} wide>
-          <Differences preview={applying} />
+          <Differences preview={applying} spare={spare} onSpare={setSpare} />
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setApplying(null)}>
               Not yet
@@ -157,7 +159,7 @@ export function Corrections({ view: given }: { view: View }) {
               className="btn btn-primary"
               disabled={busy}
               onClick={() =>
-                void doing(['PUT', `${path}/${applying.number}`], async () => {
+                void doing(['PUT', `${path}/${applying.number}`, { spare }], async () => {
                   toast(`Edition ${applying.number} is applied`);
                   setApplying(null);
                   await again();
@@ -174,7 +176,15 @@ export function Corrections({ view: given }: { view: View }) {
   );
 }
 
-function Differences({ preview: { questions, changes, sittings } }: { preview: Preview }) {
+interface DifferencesProps {
+  preview: Preview;
+  /** Are marks that would fall left as they are? */
+  spare: boolean;
+  onSpare: (spare: boolean) => void;
+}
+
+function Differences({ preview: { questions, changes, sittings }, spare, onSpare }: DifferencesProps) {
+  const falling = changes.filter(({ before, after }) => falls(before, after)).length;
   return (
     <>
       {questions.map(({ title, struck, before, after, step }) => (
@@ -201,6 +211,12 @@ function Differences({ preview: { questions, changes, sittings } }: { preview: P
             : `${changes.length} of ${sittings} sittings would have another mark:`}
       </p>
       <MarkChanges changes={changes} />
+      {falling > 0 && (
+        <label className="flex items-center gap-2 mt-3">
+          <input type="checkbox" className="checkbox checkbox-sm" checked={spare} onChange={(event) => onSpare(event.target.checked)} />
+          {falling === 1 ? 'Leave the one mark that would fall as it is' : `Leave the ${falling} marks that would fall as they are`}
+        </label>
+      )}
     </>
   );
 }

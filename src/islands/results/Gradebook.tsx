@@ -2,7 +2,7 @@ import { keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, u
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { api, ask, Dialog, Field } from '../../ui';
+import { api, ask, Dialog, Field, shownMark } from '../../ui';
 import { numberFrom } from '../bench/parts/numbers';
 import './gradebook.css';
 
@@ -50,11 +50,12 @@ export function Gradebook({ courseId }: { courseId: string }) {
 function Grades({ courseId }: { courseId: string }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
+  const [sort, setSort] = useState<'name' | 'lowest' | 'highest'>('name');
   const [setting, setSetting] = useState<{ row: Row; release: Release; cell: Cell } | null>(null);
   const queries = useQueryClient();
   const found = useInfiniteQuery({
-    queryKey: ['grades', words],
-    queryFn: ({ pageParam }) => ask<Page>('GET', `/api/courses/${courseId}/gradebook?${new URLSearchParams({ words, from: String(pageParam) })}`),
+    queryKey: ['grades', words, sort],
+    queryFn: ({ pageParam }) => ask<Page>('GET', `/api/courses/${courseId}/gradebook?${new URLSearchParams({ words, sort, from: String(pageParam) })}`),
     initialPageParam: 0,
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
@@ -108,9 +109,15 @@ function Grades({ courseId }: { courseId: string }) {
             <caption className="sr-only">Learners by releases</caption>
             <thead>
               <tr>
-                <th scope="col">learner</th>
-                <th scope="col" className="grade">
-                  whole
+                <th scope="col" aria-sort={sort === 'name' ? 'ascending' : 'none'}>
+                  <button type="button" className="cursor-pointer" onClick={() => setSort('name')}>
+                    learner {sort === 'name' && <span aria-hidden>↑</span>}
+                  </button>
+                </th>
+                <th scope="col" className="grade" aria-sort={sort === 'name' ? 'none' : sort === 'lowest' ? 'ascending' : 'descending'}>
+                  <button type="button" className="cursor-pointer" onClick={() => setSort(sort === 'lowest' ? 'highest' : 'lowest')}>
+                    whole {sort !== 'name' && <span aria-hidden>{sort === 'lowest' ? '↑' : '↓'}</span>}
+                  </button>
                 </th>
                 {releases.map(({ id, title, categoryId, outOf }) => (
                   <th key={id} scope="col" className="grade">
@@ -152,7 +159,15 @@ function Grades({ courseId }: { courseId: string }) {
                             title={cell.byHand === null ? undefined : `Set by hand: ${cell.byHand}`}
                             aria-label={`${row.name}, ${release.title}: ${inWords(cell)}. Set it by hand`}
                           >
-                            {cell.points !== null ? cell.points : cell.state === 'missing' ? <span className="text-brick">missing</span> : cell.state === 'running' ? '…' : '–'}
+                            {cell.points !== null ? (
+                              shownMark(cell.points)
+                            ) : cell.state === 'missing' ? (
+                              <span className="text-brick">missing</span>
+                            ) : cell.state === 'running' ? (
+                              '…'
+                            ) : (
+                              '–'
+                            )}
                             {cell.late && <span className="text-brick"> late</span>}
                             {cell.byHand !== null && <span aria-hidden> ✎</span>}
                           </button>
@@ -177,7 +192,8 @@ function Grades({ courseId }: { courseId: string }) {
 }
 
 function inWords({ points, outOf, state, late, byHand }: Cell): string {
-  const mark = points !== null ? `${points} of ${outOf}` : { none: 'nothing yet', running: 'under way', done: 'nothing', missing: 'missing', notFor: 'not for them' }[state];
+  const mark =
+    points !== null ? `${shownMark(points)} of ${outOf}` : { none: 'nothing yet', running: 'under way', done: 'nothing', missing: 'missing', notFor: 'not for them' }[state];
   return `${mark}${late ? ', late' : ''}${byHand !== null ? ', set by hand' : ''}`;
 }
 

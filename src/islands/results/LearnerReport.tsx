@@ -1,3 +1,5 @@
+import { format } from 'date-fns';
+import { shownMark } from '../../ui';
 import '../sets/paper/paper.css';
 
 interface Release {
@@ -19,7 +21,7 @@ interface Release {
   }[];
 }
 
-const day = (at: Date) => at.toLocaleDateString('en', { dateStyle: 'medium' });
+const day = (at: Date) => format(at, 'd MMM yyyy');
 const VERDICTS = { right: 'right', wrong: 'wrong', none: '' } as const;
 
 /** One learner's results of a course on paper, in black and white: what was put where, and what was said of it. */
@@ -31,17 +33,18 @@ export function LearnerReport({ course, learner, releases }: { course: string; l
         <p>{course}</p>
       </header>
       {releases.length === 0 && <p className="mt-4">Nothing has been answered yet.</p>}
-      {releases.map(({ title, practice, mark, outOf, byHand, finishedAt, ended, sittings, questions }) => (
-        <section key={title}>
+      {releases.map(({ title, practice, mark, outOf, byHand, finishedAt, ended, sittings, questions }, r) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: two may have one title
+        <section key={r}>
           <h2 className="paper-section flex gap-4">
             <span className="grow">{title}</span>
-            <span className="paper-points">{mark === null ? 'not checked yet' : `${mark} / ${outOf}`}</span>
+            <span className="paper-points">{mark === null ? 'not checked yet' : `${shownMark(mark)} / ${outOf}`}</span>
           </h2>
           <p>
             {[
               practice && 'practice',
               finishedAt ? `finished ${day(finishedAt)}` : ended ? 'finished' : 'not finished',
-              sittings > 1 && `${sittings} sittings, the last is shown`,
+              sittings > 1 && `${sittings} sittings, the one that counts is shown`,
               byHand !== null && `set by hand: ${byHand}`,
             ]
               .filter(Boolean)
@@ -53,7 +56,7 @@ export function LearnerReport({ course, learner, releases }: { course: string; l
               <h3>
                 <span>{i + 1}.</span> <span className="grow">{question.title}</span>
                 <span className="paper-points">
-                  {question.earned} / {question.points}
+                  {shownMark(question.earned)} / {question.points}
                 </span>
               </h3>
               {question.tries === 0 && <p>Not answered.</p>}
@@ -67,7 +70,7 @@ export function LearnerReport({ course, learner, releases }: { course: string; l
                         <th scope="row">{line.item}</th>
                         <td>{line.zone}</td>
                         <td>{VERDICTS[line.verdict]}</td>
-                        <td>{line.said}</td>
+                        {question.lines.some(({ said }) => said !== '') && <td>{line.said}</td>}
                       </tr>
                     ))}
                   </tbody>

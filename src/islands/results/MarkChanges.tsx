@@ -1,3 +1,6 @@
+import { falls } from '../../core';
+import { Scrolls, shownMark } from '../../ui';
+
 export interface NamedChange {
   sittingId: string;
   name: string;
@@ -11,7 +14,7 @@ const percent = ({ points, outOf }: NamedChange['before']) => (outOf > 0 ? `${Ma
 export function MarkChanges({ changes }: { changes: readonly NamedChange[] }) {
   if (changes.length === 0) return null;
   return (
-    <div className="max-h-72 overflow-auto">
+    <Scrolls label="Whose marks" className="max-h-72">
       <table className="ledger-table w-full">
         <caption className="sr-only">Marks before and after</caption>
         <thead>
@@ -28,17 +31,19 @@ export function MarkChanges({ changes }: { changes: readonly NamedChange[] }) {
         <tbody>
           {changes.map(({ sittingId, name, before, after }) => (
             <tr key={sittingId}>
-              <td>{name}</td>
-              <td className="figures text-right">
-                {before.points} / {before.outOf} <span className="text-mute">{percent(before)}</span>
+              <td>
+                {name} {falls(before, after) && <span className="text-brick text-sm">falls</span>}
               </td>
-              <td className="figures text-right">
-                {after.points} / {after.outOf} <span className="text-mute">{percent(after)}</span>
+              <td className="figures text-right whitespace-nowrap">
+                {shownMark(before.points)} / {before.outOf} <span className="text-mute">{percent(before)}</span>
+              </td>
+              <td className="figures text-right whitespace-nowrap">
+                {shownMark(after.points)} / {after.outOf} <span className="text-mute">{percent(after)}</span>
               </td>
             </tr>
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   );
 }

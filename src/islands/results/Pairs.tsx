@@ -1,3 +1,4 @@
+import { Scrolls } from '../../ui';
 import { type QuestionAnalysis, wrongPairs } from './analysis';
 
 const MOST = 8;
@@ -12,7 +13,7 @@ export function Pairs({ question: { document, pairs, answered } }: { question: Q
   return (
     <div>
       <p className="text-mute mb-1">Put there at first → there at last</p>
-      <div className="overflow-x-auto">
+      <Scrolls label="Items by zones">
         <table className="ledger-table w-full">
           <caption className="sr-only">Where each item was put</caption>
           <thead>
@@ -33,7 +34,7 @@ export function Pairs({ question: { document, pairs, answered } }: { question: Q
                   const pair = pairs.find((one) => one.item === item && one.zone === zone);
                   const ground = !pair || pair.right === null ? '' : pair.right ? 'bg-verdigris-wash' : pair.last > 0 ? 'bg-brick-wash' : '';
                   return (
-                    <td key={zone} className={`figures text-right ${ground}`}>
+                    <td key={zone} className={`figures text-right whitespace-nowrap ${ground}`}>
                       {pair ? `${pair.first} → ${pair.last}${pair.right ? ' ✓' : ''}` : ''}
                     </td>
                   );
@@ -42,7 +43,7 @@ export function Pairs({ question: { document, pairs, answered } }: { question: Q
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
       {ranked.length > 0 && (
         <>
           <p className="font-semibold mt-3">Wrong pairs, the most frequent at last first</p>

@@ -73,14 +73,14 @@ function Figures({ id }: { id: string }) {
                   </button>
                   <p className="text-sm text-mute">{[facilityInWords(question.facility), discriminationInWords(question.discrimination)].filter(Boolean).join(' ')}</p>
                 </td>
-                <td className="figures text-right">
+                <td className="figures text-right whitespace-nowrap">
                   {question.answered} / {question.asked}
                 </td>
-                <td className="figures text-right">{question.facility === null ? '–' : percent(question.facility)}</td>
-                <td className="figures text-right">{question.discrimination === null ? '–' : question.discrimination.toFixed(2)}</td>
-                <td className="figures text-right">{question.tries === null ? '–' : question.tries.toFixed(1)}</td>
-                <td className="figures text-right">{question.turnedAway}</td>
-                <td className="figures text-right">{question.seconds === null ? '–' : duration(question.seconds)}</td>
+                <td className="figures text-right whitespace-nowrap">{question.facility === null ? '–' : percent(question.facility)}</td>
+                <td className="figures text-right whitespace-nowrap">{question.discrimination === null ? '–' : question.discrimination.toFixed(2)}</td>
+                <td className="figures text-right whitespace-nowrap">{question.tries === null ? '–' : question.tries.toFixed(1)}</td>
+                <td className="figures text-right whitespace-nowrap">{question.turnedAway}</td>
+                <td className="figures text-right whitespace-nowrap">{question.seconds === null ? '–' : duration(Math.round(question.seconds))}</td>
               </tr>
             ))}
           </tbody>

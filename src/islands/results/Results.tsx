@@ -1,4 +1,4 @@
-import { type Columns, DataTable, duration } from '../../ui';
+import { type Columns, DataTable, duration, shownMark } from '../../ui';
 
 export interface Row {
   releaseId: string;
@@ -60,7 +60,7 @@ const columns: Columns<Row> = [
       ) : (
         <>
           {original.byHand && <span className="text-mute">by hand </span>}
-          {original.mark} <span className="text-mute">/ {original.max}</span>
+          {shownMark(original.mark)} <span className="text-mute">/ {original.max}</span>
         </>
       ),
   },

@@ -9,7 +9,7 @@ import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { courseOf, isOnRoster, releaseOf } from './access';
 import { record } from './audit';
-import { listRoster, ROSTER_PAGE } from './roster';
+import { everybodyOn, listRoster, ROSTER_PAGE } from './roster';
 
 export interface GradeRelease {
   id: string;
@@ -45,17 +45,40 @@ export interface GradebookPage {
   from: number;
 }
 
+/** How a gradebook is sorted: by name, or by the whole mark. Who has none yet comes last. */
+export const GRADE_SORTS = ['name', 'lowest', 'highest'] as const;
+export interface GradesSought {
+  readonly words?: string;
+  readonly from?: number;
+  readonly sort?: (typeof GRADE_SORTS)[number];
+}
+
 /** A page of a course's gradebook: learners by its counting releases. */
-export async function openGradebook(as: As<Teacher>, courseId: string, { words = '', from = 0 }: { words?: string; from?: number } = {}): Promise<Result<GradebookPage>> {
-  const { db } = as;
+export async function openGradebook(as: As<Teacher>, courseId: string, { words = '', from = 0, sort = 'name' }: GradesSought = {}): Promise<Result<GradebookPage>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
+  const { releases, categories } = await columnsOf(as, courseId, from === 0);
+  const columns = releases.map(({ id, title, categoryId, dueAt, closesAt, outOf }) => ({ id, title, categoryId, dueAt, closesAt, outOf }));
+  if (sort !== 'name') {
+    // By the whole: that of everybody has to be known first.
+    const all = await gradeEverybody(as, releases, categories, await everybodyOn(as, courseId, words));
+    const sign = sort === 'lowest' ? 1 : -1;
+    all.sort((a, b) => (a.whole === null || b.whole === null ? Number(a.whole === null) - Number(b.whole === null) : sign * (a.whole - b.whole)));
+    return ok({ releases: columns, categories, rows: all.slice(from, from + ROSTER_PAGE), total: all.length, from });
+  }
+  const page = await listRoster(as, courseId, { words, from });
+  if (!page.ok) return page;
+  return ok({ releases: columns, categories, rows: await gradeRows(as, releases, categories, page.value.rows), total: page.value.total, from });
+}
+
+/** The releases of a course that count, and its categories. `anew`: what ran out of time is what it came to; only where there may be such a sitting, a query a release. */
+async function columnsOf(as: As<Teacher>, courseId: string, anew: boolean): Promise<{ releases: ReleaseRow[]; categories: GradebookPage['categories'] }> {
+  const { db } = as;
   const found = await db
     .select()
     .from(release)
     .where(and(eq(release.courseId, courseId), eq(release.practice, false)))
     .orderBy(asc(release.createdAt));
-  // What ran out of time is what it came to. Only where there may be such a sitting: a query a release.
-  if (from === 0) for (const { id, closesAt, minutes } of found) if (closesAt || minutes !== null) await closeOverdue(as, id);
+  if (anew) for (const { id, closesAt, minutes } of found) if (closesAt || minutes !== null) await closeOverdue(as, id);
   const categories = await db
     .select({ id: category.id, title: category.title, weight: category.weight })
     .from(category)
@@ -67,16 +90,7 @@ export async function openGradebook(as: As<Teacher>, courseId: string, { words =
       return { ...row, outOf: withoutDust(outOf), asks };
     }),
   );
-  const page = await listRoster(as, courseId, { words, from });
-  if (!page.ok) return page;
-  const rows = await gradeRows(as, releases, categories, page.value.rows);
-  return ok({
-    releases: releases.map(({ id, title, categoryId, dueAt, closesAt, outOf }) => ({ id, title, categoryId, dueAt, closesAt, outOf })),
-    categories,
-    rows,
-    total: page.value.total,
-    from,
-  });
+  return { releases, categories };
 }
 
 type ReleaseRow = typeof release.$inferSelect & { readonly outOf: number; readonly asks: number };
@@ -84,6 +98,19 @@ interface Who {
   readonly id: string;
   readonly name: string;
   readonly username: string | null;
+}
+
+const AT_ONCE = 500;
+
+async function gradeEverybody(
+  as: As<Teacher>,
+  releases: readonly ReleaseRow[],
+  categories: readonly { id: string; weight: number }[],
+  learners: readonly Who[],
+): Promise<GradeRow[]> {
+  const rows: GradeRow[] = [];
+  for (let i = 0; i < learners.length; i += AT_ONCE) rows.push(...(await gradeRows(as, releases, categories, learners.slice(i, i + AT_ONCE))));
+  return rows;
 }
 
 async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categories: readonly { id: string; weight: number }[], learners: readonly Who[]): Promise<GradeRow[]> {
@@ -150,17 +177,13 @@ async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categ
 
 /** The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner. */
 export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<Result<string>> {
-  const first = await openGradebook(as, courseId);
-  if (!first.ok) return first;
-  const rows = [...first.value.rows];
-  for (let from = ROSTER_PAGE; from < first.value.total; from += ROSTER_PAGE) {
-    const page = await openGradebook(as, courseId, { from });
-    if (page.ok) rows.push(...page.value.rows);
-  }
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const { releases, categories } = await columnsOf(as, courseId, true);
+  const rows = await gradeEverybody(as, releases, categories, await everybodyOn(as, courseId));
   const said = (cell: GradeCell) => (cell.points !== null ? cell.points : cell.state === 'missing' ? 'missing' : '');
   return ok(
     stringify(
-      ['name', 'user name', ...first.value.releases.flatMap(({ title, outOf }) => [`${title} (of ${outOf})`, `${title}: remarks`]), 'whole, percent'],
+      ['name', 'user name', ...releases.flatMap(({ title, outOf }) => [`${title} (of ${outOf})`, `${title}: remarks`]), 'whole, percent'],
       rows.map(({ name, username, cells, whole }) => [
         name,
         username,

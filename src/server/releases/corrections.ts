@@ -1,5 +1,5 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
-import { applyAll, correction, type Edit, type Problem, type Question, widen } from '../../core';
+import { and, asc, eq, notInArray, sql } from 'drizzle-orm';
+import { applyAll, correction, type Edit, falls, type Problem, type Question, widen } from '../../core';
 import { parseQuestion } from '../../core/document';
 import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
@@ -9,7 +9,7 @@ import { type EditionContent, edition, type MarkChange, move, regrade, release, 
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { cameTo } from './came';
-import { editionOf, openContent } from './editions';
+import { editionOf, type OpenEdition, openContent } from './editions';
 import { modelAnswer, publishProblems } from './publish';
 import { type Regraded, regraded } from './regrade';
 
@@ -38,7 +38,7 @@ export interface CorrectionView {
     /** The Vault has another version of it, which can (or cannot) take its place. */
     vault: { document: Question; step: readonly Edit[]; fits: boolean } | null;
   }[];
-  editions: { number: number; createdAt: Date; by: string; reason: string; applied: { at: Date; by: string; changes: NamedChange[] } | null }[];
+  editions: { number: number; createdAt: Date; by: string; reason: string; applied: { at: Date; by: string; changes: NamedChange[]; spared: number } | null }[];
 }
 export interface NamedChange extends MarkChange {
   name: string;
@@ -72,6 +72,7 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
       at: regrade.at,
       appliedBy: regrade.by,
       changes: regrade.changes,
+      spared: regrade.spared,
     })
     .from(edition)
     .leftJoin(regrade, and(eq(regrade.releaseId, edition.releaseId), eq(regrade.edition, edition.number)))
@@ -101,10 +102,10 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
     release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
     number: newest.number,
     questions,
-    editions: rows.map(({ at, appliedBy, changes, madeBy, ...row }) => ({
+    editions: rows.map(({ at, appliedBy, changes, spared, madeBy, ...row }) => ({
       ...row,
       by: names.get(madeBy ?? found.row.releasedBy) ?? '',
-      applied: at && appliedBy ? { at, by: names.get(appliedBy) ?? '', changes: named(changes ?? [], names) } : null,
+      applied: at && appliedBy ? { at, by: names.get(appliedBy) ?? '', changes: named(changes ?? [], names), spared: spared ?? 0 } : null,
     })),
   });
 }
@@ -163,7 +164,7 @@ export async function previewCorrection(as: As<Teacher>, releaseId: string, give
 }
 
 async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<Preview> {
-  const { changes, sittings } = await changesBy(as, releaseId, number, after);
+  const { changes, sittings } = await changesBy(as.db, releaseId, openContent(number, after));
   const names = await namesOf(
     as,
     changes.map(({ learnerId }) => learnerId),
@@ -182,14 +183,17 @@ async function previewOf(as: As<Teacher>, releaseId: string, number: number, bef
   };
 }
 
-async function changesBy({ db }: As<Teacher>, releaseId: string, number: number, content: EditionContent): Promise<{ changes: MarkChange[]; sittings: number }> {
+/** What becomes of a sitting's mark: nothing, or another. */
+function changeOf({ sittingId, learnerId, points, outOf }: Regraded, was: Pick<MarkChange['before'], 'points' | 'outOf'> | undefined): MarkChange[] {
+  const before = { points: was?.points ?? 0, outOf: was?.outOf ?? 0 };
+  return before.points === points && before.outOf === outOf ? [] : [{ sittingId, learnerId, before, after: { points, outOf } }];
+}
+
+/** What an edition would do to every mark. */
+async function changesBy(db: As<Teacher>['db'], releaseId: string, edition: OpenEdition): Promise<{ changes: MarkChange[]; sittings: number }> {
   const now = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
   const changes: MarkChange[] = [];
-  for await (const { sittingId, learnerId, points, outOf } of regraded(db, releaseId, openContent(number, content))) {
-    const was = now.get(sittingId);
-    const before = { points: was?.points ?? 0, outOf: was?.outOf ?? 0 };
-    if (before.points !== points || before.outOf !== outOf) changes.push({ sittingId, learnerId, before, after: { points, outOf } });
-  }
+  for await (const one of regraded(db, releaseId, edition)) changes.push(...changeOf(one, now.get(one.sittingId)));
   return { changes, sittings: now.size };
 }
 
@@ -234,26 +238,36 @@ async function wentOn(db: As<Teacher>['db'], releaseId: string, looked: readonly
   return new Set(looked.flatMap(({ sittingId, last }) => ((lasts.get(sittingId) ?? 0) > last ? [sittingId] : [])));
 }
 
-/** Applies the newest edition to marks already given, and to sittings under way: all or nothing, once, and kept on record learner by learner. */
-export async function applyEdition(as: As<Teacher>, releaseId: string, number: number): Promise<Result<{ changes: number }>> {
+export interface Applied {
+  /** How many marks changed, and how many were left since they would have fallen. */
+  changes: number;
+  spared: number;
+}
+
+/**
+ * Applies the newest edition to marks already given, and to sittings under way: all or nothing, once, and kept on record learner by learner. `spare`: a sitting whose mark
+ * would fall stays as it is, and is judged by its own edition from then on too.
+ */
+export async function applyEdition(as: As<Teacher>, releaseId: string, number: number, spare = false): Promise<Result<Applied>> {
   const { db, person, now } = as;
   const found = await releaseOf(as, releaseId);
   const newest = found && (await newestOf(as, releaseId));
   if (!found || !newest) return fail('notFound');
-  const before = await db.query.regrade.findFirst({ where: and(eq(regrade.releaseId, releaseId), eq(regrade.edition, number)) });
-  if (before) return ok({ changes: before.changes.length });
+  const done = await db.query.regrade.findFirst({ where: and(eq(regrade.releaseId, releaseId), eq(regrade.edition, number)) });
+  if (done) return ok({ changes: done.changes.length, spared: done.spared });
   if (newest.number !== number || number === 1) return fail('editionMovedOn');
   const open = await editionOf(db, releaseId, number);
-  // First all sittings are made its own: from then on no move is taken that was judged by another edition. Then they are worked out, from moves that stand.
-  await db.update(sitting).set({ edition: number }).where(eq(sitting.releaseId, releaseId));
-  const was = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
+  const losing = spare ? (await changesBy(db, releaseId, open)).changes.filter(({ before, after }) => falls(before, after)) : [];
+  const spared = losing.map(({ sittingId }) => sittingId);
+  // First the sittings are made its own: from then on no move is taken that was judged by another edition. Then they are worked out, from moves that stand.
+  const meant = and(eq(sitting.releaseId, releaseId), notInArray(sitting.id, spared));
+  await db.update(sitting).set({ edition: number }).where(meant);
+  const was = new Map((await cameTo(db, meant)).map((one) => [one.id, one]));
+  const ids = new Set(was.keys());
   const changes: MarkChange[] = [];
   const all: Regraded[] = [];
-  for await (const one of regraded(db, releaseId, open)) {
-    const old = was.get(one.sittingId);
-    const after = { points: one.points, outOf: one.outOf };
-    if (old && (old.points !== after.points || old.outOf !== after.outOf))
-      changes.push({ sittingId: one.sittingId, learnerId: one.learnerId, before: { points: old.points, outOf: old.outOf }, after });
+  for await (const one of regraded(db, releaseId, open, ids)) {
+    changes.push(...changeOf(one, was.get(one.sittingId)));
     all.push(one);
   }
   // A sitting that went on meanwhile is worked out once more.
@@ -268,8 +282,8 @@ export async function applyEdition(as: As<Teacher>, releaseId: string, number: n
       await tx.delete(standing).where(eq(standing.sittingId, sittingId));
       if (standings.length > 0) await tx.insert(standing).values([...standings]);
     }
-    await tx.insert(regrade).values({ releaseId, edition: number, by: person.id, at: now(), changes });
-    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, what: 'editionApplied', detail: { number, marks: changes.length } });
+    await tx.insert(regrade).values({ releaseId, edition: number, by: person.id, at: now(), changes, spared: spared.length });
+    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, what: 'editionApplied', detail: { number, marks: changes.length, spared: spared.length } });
   });
-  return ok({ changes: changes.length });
+  return ok({ changes: changes.length, spared: spared.length });
 }

@@ -5,7 +5,7 @@ import { allowance, course, courseLearner, release } from '../database/tables';
 import { tellsAfter } from '../sittings/finish';
 import { endOf, timeFor } from '../sittings/standing';
 import { cameTo, ofLearners } from './came';
-import { editionOf } from './editions';
+import { editionOf, type OpenEdition } from './editions';
 import { isFor } from './reach';
 
 export interface LearnerRelease {
@@ -25,6 +25,10 @@ export interface LearnerRelease {
   /** `again`: finished, and another sitting may be begun. */
   state: 'early' | 'waiting' | 'started' | 'finished' | 'again' | 'closed';
 }
+
+/** Is a learner told what they came to: by how much the release tells, when, and whether all of its questions show their marks. */
+export const marksTold = (row: Pick<typeof release.$inferSelect, 'tells' | 'tellsWhen'>, closesAt: Date | null, { models }: OpenEdition, now: Date): boolean =>
+  tellsAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
 
 /** The releases that are for a learner, of the courses they belong to, the newest first. */
 export async function releasesFor({ db, person, now }: As<Learner>): Promise<LearnerRelease[]> {
@@ -46,7 +50,8 @@ export async function releasesFor({ db, person, now }: As<Learner>): Promise<Lea
   );
   const found: LearnerRelease[] = [];
   for (const { release: row, course: title, allowed } of rows) {
-    const { models, asks } = await editionOf(db, row.id, row.edition);
+    const edition = await editionOf(db, row.id, row.edition);
+    const { asks } = edition;
     const time = timeFor(row, allowed);
     const mine = came
       .filter(({ releaseId }) => releaseId === row.id)
@@ -54,7 +59,7 @@ export async function releasesFor({ db, person, now }: As<Learner>): Promise<Lea
         const over = (endOf({ startedAt, ...time })?.getTime() ?? Infinity) <= at.getTime();
         return { ...one, touched: one.tries !== null, finished: one.finishedAt !== null || one.ended === asks || over };
       });
-    const shown = tellsAfter({ ...row, closesAt: time.closesAt }, at) !== null && models.every(({ question }) => question.show.mark);
+    const shown = marksTold(row, time.closesAt, edition, at);
     const counting = shown && mine.some(({ touched }) => touched) ? countingMark(mine, row.counts) : null;
     const most = row.sittings === null ? Infinity : row.sittings + (allowed?.moreSittings ?? 0);
     const closed = time.closesAt !== null && time.closesAt <= at;

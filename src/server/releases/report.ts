@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { type Copy, countingMark, earned, idOf, judge, markSoFar, type QuestionModel, type Verdict, verdicts, withoutDust } from '../../core';
+import { type Copy, countingMark, countingSitting, earned, idOf, judge, markSoFar, type QuestionModel, type Verdict, verdicts, withoutDust } from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
@@ -35,7 +35,7 @@ export interface ReportRelease {
   /** Nothing of it is left to do. */
   readonly ended: boolean;
   readonly sittings: number;
-  /** Of the last sitting. */
+  /** Of the sitting that counts. */
   readonly questions: readonly ReportQuestion[];
 }
 export interface Report {
@@ -65,17 +65,19 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
     const last = mine.at(-1);
     if (!last && !hand) continue;
     const { asks, outOf } = await editionOf(db, row.id, row.edition);
-    const counts = countingMark(touchedOf(mine, asks), row.counts);
+    const touched = touchedOf(mine, asks);
+    const counts = countingMark(touched, row.counts);
+    const shown = countingSitting(touched, row.counts) ?? last;
     told.push({
       title: row.title,
       practice: row.practice,
       mark: hand?.points ?? (counts && withoutDust(counts.points)),
       outOf: withoutDust(counts?.outOf ?? outOf),
       byHand: hand?.reason ?? null,
-      finishedAt: last?.finishedAt ?? null,
-      ended: last ? last.finishedAt !== null || last.ended === asks : false,
+      finishedAt: shown?.finishedAt ?? null,
+      ended: shown ? shown.finishedAt !== null || shown.ended === asks : false,
       sittings: mine.length,
-      questions: last ? await questionsOf(as, last.id) : [],
+      questions: shown ? await questionsOf(as, shown.id) : [],
     });
   }
   return ok({ course: { id: courseId, title: found.row.title }, learner: who, releases: told });
@@ -110,14 +112,14 @@ function linesOf(model: QuestionModel, zones: readonly (readonly Copy[])[], judg
   const { question } = model;
   return zones.flatMap((held, z) => {
     const zone = question.zones[z];
-    const says = question.key.find((entry) => entry.zone === zone?.id)?.says;
-    return held.map((copy) => {
+    const entry = question.key.find((one) => one.zone === zone?.id);
+    return held.map((copy, i) => {
       const id = idOf(model, copy);
       return {
         item: question.items.find((one) => one.id === id)?.label || id,
-        zone: zone?.label || `No. ${z + 1}`,
+        zone: `${zone?.label || `No. ${z + 1}`}${entry?.sequence ? `, ${i + 1}` : ''}`,
         verdict: judged.get(copy) ?? 'none',
-        said: plainText(says?.items[id]?.text ?? null),
+        said: plainText(entry?.says?.items[id]?.text ?? null),
       };
     });
   });

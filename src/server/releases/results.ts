@@ -1,10 +1,10 @@
-import { asc, eq, max, min, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { countingMark, withoutDust } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
-import { user } from '../database/accountTables';
-import { allowance, courseLearner, markOverride, move, sitting } from '../database/tables';
+import { everybodyOn } from '../courses/roster';
+import { allowance, markOverride, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { closeOverdue } from '../sittings/finish';
 import { cameTo, touchedOf } from './came';
@@ -33,6 +33,9 @@ export interface ResultsView {
   rows: ResultRow[];
 }
 
+/** When a sitting's first or last move was made, in milliseconds; null: there is none. */
+const timeOf = (order: 'asc' | 'desc') => sql<number | null>`(select made.at from move made where made.sitting_id = sitting.id order by made.n ${sql.raw(order)} limit 1)`;
+
 /** Every learner a release is for, whether they have sat or not. */
 export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
   const { db } = as;
@@ -40,44 +43,40 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   if (!found) return fail('notFound');
   const { row: its, course } = found;
   await closeOverdue(as, releaseId);
-  const [learners, came, spans, byHand, allowed, whom, { asks }] = await Promise.all([
-    db
-      .select({ learnerId: user.id, name: user.name, username: user.displayUsername })
-      .from(courseLearner)
-      .innerJoin(user, eq(user.id, courseLearner.learnerId))
-      .where(eq(courseLearner.courseId, its.courseId))
-      .orderBy(asc(user.name)),
+  const [learners, came, spans, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
+    everybodyOn(as, its.courseId),
     cameTo(db, eq(sitting.releaseId, releaseId)),
+    // By the primary key, two looks a sitting: the moves themselves are not gone through.
     db
-      .select({ sittingId: move.sittingId, first: sql<number>`${min(move.at)}`, last: sql<number>`${max(move.at)}` })
-      .from(move)
-      .innerJoin(sitting, eq(sitting.id, move.sittingId))
-      .where(eq(sitting.releaseId, releaseId))
-      .groupBy(move.sittingId),
+      .select({ sittingId: sitting.id, first: timeOf('asc'), last: timeOf('desc') })
+      .from(sitting)
+      .where(eq(sitting.releaseId, releaseId)),
     db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId)),
     db.select().from(allowance).where(eq(allowance.releaseId, releaseId)),
     whomFor(db, its),
     editionOf(db, releaseId, its.edition),
   ]);
-  const spanOf = new Map(spans.map((span) => [span.sittingId, Math.round((span.last - span.first) / 1000)]));
+  const spanOf = new Map(spans.flatMap(({ sittingId, first, last }) => (first === null || last === null ? [] : [[sittingId, Math.round((last - first) / 1000)]])));
   const byLearner = new Map<string, typeof came>();
   for (const one of came) byLearner.set(one.learnerId, [...(byLearner.get(one.learnerId) ?? []), one]);
   const handOf = new Map(byHand.map((one) => [one.learnerId, one.points]));
   const dueOf = new Map(allowed.map((one) => [one.learnerId, one.dueAt]));
 
   const rows = learners
-    .filter(({ learnerId }) => whom === null || whom.has(learnerId) || byLearner.has(learnerId))
-    .map((learner): ResultRow => {
-      const mine = byLearner.get(learner.learnerId) ?? [];
+    .filter(({ id }) => whom === null || whom.has(id) || byLearner.has(id))
+    .map(({ id: learnerId, name, username }): ResultRow => {
+      const mine = byLearner.get(learnerId) ?? [];
       const last = mine.at(-1);
-      const set = handOf.get(learner.learnerId);
+      const set = handOf.get(learnerId);
       const touched = touchedOf(mine, asks);
       const counts = countingMark(touched, its.counts);
-      const due = dueOf.get(learner.learnerId) ?? its.dueAt;
+      const due = dueOf.get(learnerId) ?? its.dueAt;
       return {
-        ...learner,
+        learnerId,
+        name,
+        username,
         mark: set ?? (counts && withoutDust(counts.points)),
-        max: counts ? withoutDust(counts.outOf) : set === undefined ? null : (last?.outOf ?? 0),
+        max: counts ? withoutDust(counts.outOf) : set === undefined ? null : withoutDust(last?.outOf ?? outOf),
         byHand: set !== undefined,
         tries: last?.tries ?? 0,
         state: !last ? 'notStarted' : last.finishedAt || last.ended === asks ? 'ended' : last.tries ? 'checked' : 'started',

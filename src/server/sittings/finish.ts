@@ -4,6 +4,8 @@ import { earned, markSoFar, type Reckoning, reckoning, type Tells, takeMove, wit
 import type { As, Context, Learner } from '../context';
 import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { workOut } from '../releases/digests';
+import { editionOf } from '../releases/editions';
 import { additionOf } from './addition';
 import { type Addition, keep } from './keep';
 import { recall } from './recent';
@@ -17,6 +19,8 @@ export interface Summary {
     title: string;
     tries: number;
     fullMarks: boolean | null;
+    /** The learner came to it. */
+    seen: boolean;
     /** What it counts, and what of that was earned; null: not shown. */
     points: number;
     earned: number | null;
@@ -70,6 +74,7 @@ async function closed(context: Context, open: OpenSitting, at: Date): Promise<Op
     .set({ finishedAt: at })
     .where(and(eq(sitting.id, open.id), isNull(sitting.finishedAt)));
   recall(open.id);
+  await workOut(context.db, await editionOf(context.db, open.releaseId, open.edition), open.id);
   return { ...open, finishedAt: at };
 }
 
@@ -109,6 +114,7 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
       {
         title: model.question.title,
         tries: standing.tries.length,
+        seen: place <= open.reached,
         fullMarks: shown ? (best?.fullMarks ?? false) : null,
         points,
         earned: shown ? withoutDust(best ? earned(best.mark, best.max, points) : 0) : null,

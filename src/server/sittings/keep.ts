@@ -8,7 +8,7 @@ export interface Addition {
   readonly standing: typeof standing.$inferInsert | null;
 }
 
-/** `taken`: somebody else went on from the same state, or another edition is in force. `finished`: the sitting takes no moves any more. */
+/** `taken`: somebody else went on from the same state, another edition is in force, or the sitting was erased. `finished`: the sitting takes no moves any more. */
 export type Keeping = 'kept' | 'taken' | 'finished';
 
 interface Waiting {
@@ -70,7 +70,7 @@ async function keepTogether(db: Database, together: readonly Waiting[]): Promise
   } catch (error) {
     const [only] = together;
     if (together.length > 1) for (const one of together) await keepTogether(db, [one]);
-    else if (only && says(error, /UNIQUE constraint failed: move\.|the sitting is of another edition/)) only.stored('taken');
+    else if (only && says(error, /UNIQUE constraint failed: move\.|FOREIGN KEY constraint failed|the sitting is of another edition/)) only.stored('taken');
     else if (only && says(error, /the sitting is finished/)) only.stored('finished');
     else only?.failed(error);
   }

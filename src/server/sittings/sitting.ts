@@ -84,6 +84,12 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
 }
 
+/** Is a sitting the learner's, and its release still to be had by them: they are on the roster, and the course is not put away? */
+export async function mayGoOn(as: As<Learner>, sittingId: string): Promise<boolean> {
+  const found = await sittingOf(as, sittingId, as.person.id);
+  return found !== null && (await reachedBy(as, found.releaseId)) !== null;
+}
+
 /** The learner goes to a place of their sitting: one they have been at, where going back is allowed, or the next. */
 export async function goTo(as: As<Learner>, sittingId: string, place: number): Promise<Result<SittingView>> {
   const { db, person } = as;

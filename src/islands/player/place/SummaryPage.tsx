@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { shownMark } from '../../../ui/figures';
 import { beginSitting } from '../transport';
 import type { Summary } from '../types';
 import { reckoningInWords } from '../words';
@@ -21,12 +22,12 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
         You have finished.{' '}
         {total && (
           <strong className="figures">
-            {total.mark} of {total.max} marks
+            {shownMark(total.mark)} of {total.max} marks
           </strong>
         )}
       </p>
       <ol className="mt-5 grid gap-4">
-        {questions.map(({ title: name, tries, fullMarks, points, earned, reckoning }, i) => (
+        {questions.map(({ title: name, seen, tries, fullMarks, points, earned, reckoning }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set
           <li key={i} className="bg-sheet border border-rule px-5 py-4">
             <div className="flex flex-wrap items-baseline gap-x-4">
@@ -35,11 +36,11 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
               </h2>
               {earned !== null && (
                 <p className="figures font-semibold">
-                  {earned} of {points}
+                  {shownMark(earned)} of {points}
                 </p>
               )}
             </div>
-            {review && (
+            {review && seen && (
               <p>
                 <a className="link-brass" href={`?question=${i + 1}`}>
                   Look at your answer

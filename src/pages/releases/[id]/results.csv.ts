@@ -1,8 +1,6 @@
-import { allowed, csvAnswer, failed, guarded, resultsCsv, resultsOf } from '../../../server';
+import { endpoint, resultsCsv, resultsOf, savedAs } from '../../../server';
 
-export const GET = guarded(async (app, { locals, params }) => {
-  const teacher = allowed(await locals.person(), 'teacher');
-  if (!teacher.ok) return failed(teacher);
-  const found = await resultsOf({ ...app, person: teacher.value }, params.id ?? '');
-  return found.ok ? csvAnswer(resultsCsv(found.value), found.value.release.title) : failed(found);
+export const GET = endpoint('teacher', { does: 'The marks of a release as CSV.', gives: ['text/csv'] }, async ({ as, id }) => {
+  const found = await resultsOf(as, id);
+  return found.ok ? savedAs(resultsCsv(found.value), 'text/csv; charset=utf-8', found.value.release.title, 'csv') : found;
 });

@@ -136,6 +136,9 @@ test('a release told of after the end: its check list, silence, the mark in the 
   await press(page, 'Set it');
   await expect(page.getByRole('button', { name: 'Rowan Pike, Told later: 6.5 of 7, set by hand. Set it by hand' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Rowan Pike 92.9 %/ })).toBeVisible();
+  await page.getByRole('button', { name: 'whole' }).click();
+  await expect(page.getByRole('columnheader', { name: 'whole' })).toHaveAttribute('aria-sort', 'ascending');
+  await expect(page.getByRole('row').nth(1)).toContainText('Rowan Pike');
   await page.getByRole('link', { name: 'Rowan Pike' }).click();
   await expect(page.getByRole('row', { name: 'Mango Stands drying right' })).toBeVisible();
   await expect(page.getByText('set by hand: Answered the rest aloud')).toBeVisible();
@@ -166,7 +169,7 @@ test('the results of a release: figures with a sentence each, who put what where
   await expect(traced.getByText(/^move (\d+) of \1 · /)).toBeVisible();
   await accessible(page);
   await traced
-    .getByRole('button', { name: /Check: .* mark/ })
+    .getByRole('button', { name: /Check: [1-9]\d* right/ })
     .first()
     .click();
   await expect(traced.getByRole('status')).toContainText('Check:');
@@ -187,4 +190,25 @@ test('the results of a release: figures with a sentence each, who put what where
   await expect(page.getByText('Kept')).toBeVisible();
   await page.getByRole('button', { name: 'As for all for Fennel Brock' }).click();
   await expect(page.getByText('Nobody yet.')).toBeVisible();
+});
+
+test('a correction shows whose mark would fall, and leaves those alone unless it is told otherwise', async ({ browser }) => {
+  const page = await (await signedIn(browser, 'odile')).newPage();
+  await open(page, '/releases/0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0206/editions');
+  await expect(page.getByText(/\d+ marks changed, \d+ left that would have fallen/)).toBeVisible();
+  await page.getByLabel('Item of How a seed is banked that is right too').selectOption({ label: 'watered' });
+  await page.getByLabel('Zone of How a seed is banked it is right in').selectOption({ index: 2 });
+  await page.getByRole('button', { name: 'Widen the key' }).first().click();
+  await page.getByRole('checkbox', { name: 'Strike Parts of a germinating bean' }).check();
+  await press(page, 'See what it would do');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByTestId('would-change')).toContainText(/\d+ of 39 sittings would have another mark/);
+  const falling = await dialog.getByRole('row', { name: /falls/ }).count();
+  expect(falling).toBeGreaterThan(0);
+  await expect(
+    dialog.getByRole('checkbox', { name: falling === 1 ? 'Leave the one mark that would fall as it is' : `Leave the ${falling} marks that would fall as they are` }),
+  ).toBeChecked();
+  await accessible(page);
+  await press(page, 'Not yet');
+  await expect(dialog).toHaveCount(0);
 });

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { press } from './player';
-import { accessible, DEMO, expect, open, signIn, test } from './support';
+import { accessible, DEMO, expect, open, ready, signIn, test } from './support';
 
 test('a set has sections, points and draws; what it comes to and what guessing earns stand above', async ({ page }) => {
   await signIn(page, 'odile');
@@ -8,6 +8,7 @@ test('a set has sections, points and draws; what it comes to and what guessing e
   await page.getByLabel('New set').fill('Made for a test');
   await press(page, 'Make it');
   await page.waitForURL(/\/sets\/./);
+  await ready(page);
   const found = page.getByLabel('Find in titles and words');
   const add = async (title: string) => {
     await found.fill(title);

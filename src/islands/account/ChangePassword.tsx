@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { Field } from '../../ui/Field';
 
 /** Learners and teachers change their own password; other devices are signed out by it. */
-export function ChangePassword() {
+export function ChangePassword({ username }: { username: string }) {
   const [said, setSaid] = useState<{ well: boolean; words: string } | null>(null);
   const { register, handleSubmit, reset, setError, formState } = useForm({ defaultValues: { currentPassword: '', newPassword: '' } });
   const { errors, isSubmitting } = formState;
@@ -29,6 +29,8 @@ export function ChangePassword() {
 
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4 max-w-sm">
+      {/* For what keeps passwords: whose it is. */}
+      <input type="text" autoComplete="username" value={username} readOnly hidden />
       <Field
         label="Present password"
         type="password"

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { type ApiResult, api, ask, Dialog, Field, moment } from '../../ui';
+import { type ApiResult, api, ask, Dialog, Field, moment, Scrolls } from '../../ui';
 import { numberFrom } from '../bench/parts/numbers';
 import { Typed } from '../bench/parts/Typed';
 import type { Course, Parts } from './course';
@@ -152,7 +152,7 @@ function CoTeachers({ course, told }: Told) {
   return (
     <Part
       title="Co-teachers"
-      about={`They do all that you do here but put the course away or choose its teachers. It is ${course.right === 'own' ? 'yours' : `${course.owner}’s`}.`}
+      about={`They do all that you do here but put the course away, choose its teachers, or erase what is kept of a learner. It is ${course.right === 'own' ? 'yours' : `${course.owner}’s`}.`}
     >
       <ul>
         {teachers.data?.map((one) => (
@@ -246,18 +246,23 @@ const WHAT: Record<string, string> = {
 function Record({ courseId }: { courseId: string }) {
   const entries = useQuery({ queryKey: ['audit'], queryFn: () => ask<Entry[]>('GET', `/api/courses/${courseId}/audit`) });
   return (
-    <Part title="Who changed marks" about="Every change of a mark, and of what marks rest on. It cannot be altered.">
+    <Part
+      title="Who changed marks"
+      about="Every change of a mark, and of what marks rest on. It cannot be altered: where a learner is erased, only that something was changed stays."
+    >
       {entries.data?.length === 0 && <p>Nothing has been changed yet.</p>}
-      <ul className="max-h-96 overflow-auto">
-        {entries.data?.map(({ n, at, by, what, release, learner, detail }) => (
-          <li key={n} className="border-b border-rule py-1.5">
-            <span className="figures text-sm text-mute">{moment(new Date(at))}</span> {by} {WHAT[what] ?? what}
-            {release && <> in “{release}”</>}
-            {learner && <> for {learner}</>}
-            {typeof detail.reason === 'string' && detail.reason !== '' && <>: {detail.reason}</>}
-          </li>
-        ))}
-      </ul>
+      <Scrolls label="Changes, the newest first" className="max-h-96">
+        <ul>
+          {entries.data?.map(({ n, at, by, what, release, learner, detail }) => (
+            <li key={n} className="border-b border-rule py-1.5">
+              <span className="figures text-sm text-mute">{moment(new Date(at))}</span> {by} {WHAT[what] ?? what}
+              {release && <> in “{release}”</>}
+              {learner && <> for {learner}</>}
+              {typeof detail.reason === 'string' && detail.reason !== '' && <>: {detail.reason}</>}
+            </li>
+          ))}
+        </ul>
+      </Scrolls>
     </Part>
   );
 }

@@ -1,10 +1,11 @@
 import { type InfiniteData, keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
-import { KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
+import { FileUser, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { api, ask, Dialog, Field } from '../../ui';
 import type { Course, Learner, Parts } from './course';
 import { JoinCode } from './JoinCode';
+import { LearnerData } from './LearnerData';
 import { NewLearner } from './NewLearner';
 import { ResetPassword } from './ResetPassword';
 import { RosterImport } from './RosterImport';
@@ -33,6 +34,7 @@ function Learners({ course }: { course: Course }) {
   const [opened, setOpened] = useState<'new' | 'list' | null>(null);
   const [resetting, setResetting] = useState<Learner | null>(null);
   const [leaving, setLeaving] = useState<Learner | null>(null);
+  const [kept, setKept] = useState<Pick<Learner, 'id' | 'name' | 'username'> | null>(null);
   const queries = useQueryClient();
   const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask<Parts>('GET', `/api/courses/${course.id}/parts`) });
   const found = useInfiniteQuery({
@@ -42,6 +44,7 @@ function Learners({ course }: { course: Course }) {
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
   });
+  const left = useQuery({ queryKey: ['left'], queryFn: () => ask<Pick<Learner, 'id' | 'name' | 'username'>[]>('GET', `/api/courses/${course.id}/left`) });
   const again = () => queries.invalidateQueries();
   const rows = found.data?.pages.flatMap((page) => page.rows) ?? [];
   const total = found.data?.pages[0]?.total ?? 0;
@@ -132,7 +135,22 @@ function Learners({ course }: { course: Course }) {
                             <KeyRound size={15} aria-hidden /> New password
                           </button>
                         )}
-                        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setLeaving(learner)} aria-label={`Take ${learner.name} off the roster`}>
+                        <button
+                          type="button"
+                          className="btn btn-quiet btn-sm"
+                          onClick={() => setKept(learner)}
+                          aria-label={`What is kept of ${learner.name}`}
+                          title={`What is kept of ${learner.name}`}
+                        >
+                          <FileUser size={15} aria-hidden />
+                        </button>
+                        <button
+                          type="button"
+                          className="btn btn-quiet btn-sm"
+                          onClick={() => setLeaving(learner)}
+                          aria-label={`Take ${learner.name} off the roster`}
+                          title={`Take ${learner.name} off the roster`}
+                        >
                           <UserMinus size={15} aria-hidden />
                         </button>
                       </td>
@@ -147,6 +165,24 @@ function Learners({ course }: { course: Course }) {
               </button>
             )}
           </>
+        )}
+        {(left.data?.length ?? 0) > 0 && (
+          <details className="mt-6">
+            <summary className="cursor-pointer">
+              {left.data?.length === 1 ? 'One who is not here any more' : `${left.data?.length} who are not here any more`}, of whom something is kept
+            </summary>
+            <ul className="mt-2">
+              {left.data?.map((learner) => (
+                <li key={learner.id} className="flex items-center gap-3 border-b border-rule py-1">
+                  <span>{learner.name}</span>
+                  <span className="figures text-sm text-mute grow">{learner.username}</span>
+                  <button type="button" className="btn btn-quiet btn-sm" onClick={() => setKept(learner)} aria-label={`What is kept of ${learner.name}`}>
+                    <FileUser size={15} aria-hidden /> What is kept
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </details>
         )}
       </section>
       <JoinCode course={course} />
@@ -166,6 +202,18 @@ function Learners({ course }: { course: Course }) {
         </Dialog>
       )}
       {resetting && <ResetPassword learner={resetting} onClose={() => setResetting(null)} onDone={(name) => toast(`${name} has a new password`)} />}
+      {kept && (
+        <LearnerData
+          course={course}
+          learner={kept}
+          onClose={() => setKept(null)}
+          onErased={(said) => {
+            setKept(null);
+            toast(said);
+            void again();
+          }}
+        />
+      )}
       {leaving && (
         <Dialog title={`Take ${leaving.name} off the roster?`} onClose={() => setLeaving(null)}>
           <p>They do not see this course any more, and leave its groups. Their account and what they did are kept: put on the roster again, they find it as it was.</p>

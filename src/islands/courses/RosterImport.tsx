@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { api, Dialog } from '../../ui';
+import { api, Dialog, Scrolls } from '../../ui';
 
 interface Plan {
   lines: { line: number; name: string; username: string; groups: string[]; will: 'make' | 'join' | 'stay'; knownAs: string | null }[];
@@ -78,18 +78,20 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
             {plan.newGroups.length > 0 && `; new groups: ${plan.newGroups.join(', ')}`}.
           </p>
           {plan.problems.length > 0 && (
-            <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mb-3 max-h-40 overflow-auto">
+            <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mb-3">
               <p>
                 {plan.problems.length === 1 ? 'A line' : `${plan.problems.length} lines`} cannot be taken and {plan.problems.length === 1 ? 'is' : 'are'} left out:
               </p>
-              {plan.problems.map(({ line, message }) => (
-                <p key={line}>
-                  <span className="figures">line {line}</span>: {message}
-                </p>
-              ))}
+              <Scrolls label="Lines that are left out" className="max-h-32">
+                {plan.problems.map(({ line, message }) => (
+                  <p key={line}>
+                    <span className="figures">line {line}</span>: {message}
+                  </p>
+                ))}
+              </Scrolls>
             </div>
           )}
-          <div className="max-h-64 overflow-auto">
+          <Scrolls label="Line by line" className="max-h-64">
             <table className="ledger-table w-full">
               <caption className="sr-only">What will change</caption>
               <thead>
@@ -116,7 +118,7 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
                 ))}
               </tbody>
             </table>
-          </div>
+          </Scrolls>
           {plan.others.length > 0 && (
             <label className="flex items-start gap-2 mt-3">
               <input type="checkbox" className="checkbox checkbox-sm mt-0.5" checked={removeOthers} onChange={(event) => setRemoveOthers(event.target.checked)} />
@@ -175,7 +177,7 @@ function TakenReport({ taken: { made, joined, removed }, onClose }: { taken: Tak
       {made.length > 0 && (
         <>
           <p className="mt-2 font-semibold">These passwords are shown this once. Print them, or take them as a file.</p>
-          <div className="max-h-64 overflow-auto mt-2">
+          <Scrolls label="New accounts" className="max-h-64 mt-2">
             <table className="ledger-table w-full">
               <caption className="sr-only">First passwords</caption>
               <thead>
@@ -195,7 +197,7 @@ function TakenReport({ taken: { made, joined, removed }, onClose }: { taken: Tak
                 ))}
               </tbody>
             </table>
-          </div>
+          </Scrolls>
           <a className="btn btn-edge mt-3" download="first-passwords.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}>
             Passwords as CSV
           </a>

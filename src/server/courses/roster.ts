@@ -1,5 +1,5 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { and, asc, count, eq, inArray, like, or } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, like, or, type SQL } from 'drizzle-orm';
 import { type LineProblem, type RosterLine, readRoster } from '../../formats/roster';
 import { makePerson, type NewPerson } from '../accounts/people';
 import type { As, Teacher } from '../context';
@@ -27,12 +27,17 @@ export const ROSTER_PAGE = 100;
 /** SQLite's wildcards as themselves. */
 const literally = (text: string) => text.replace(/[%_]/g, '');
 
+/** Who is on a course's roster and has these words in the name or user name. */
+function onRoster(courseId: string, words: string): SQL | undefined {
+  const part = `%${literally(words.trim())}%`;
+  return and(eq(courseLearner.courseId, courseId), ...(words.trim() ? [or(like(user.name, part), like(user.username, part))] : []));
+}
+
 /** A page of a course's learners by name; `words`: in names and user names. */
 export async function listRoster(as: As<Teacher>, courseId: string, { words = '', from = 0 }: { words?: string; from?: number } = {}): Promise<Result<RosterPage>> {
   const { db, person } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
-  const part = `%${literally(words.trim())}%`;
-  const where = and(eq(courseLearner.courseId, courseId), ...(words.trim() ? [or(like(user.name, part), like(user.username, part))] : []));
+  const where = onRoster(courseId, words);
   const [[total], rows] = await Promise.all([
     db.select({ n: count() }).from(courseLearner).innerJoin(user, eq(user.id, courseLearner.learnerId)).where(where),
     db
@@ -58,6 +63,15 @@ export async function listRoster(as: As<Teacher>, courseId: string, { words = ''
     from,
   });
 }
+
+/** Everybody on a course's roster by name; `words`: in names and user names. */
+export const everybodyOn = ({ db }: Pick<As, 'db'>, courseId: string, words = ''): Promise<Pick<LearnerRow, 'id' | 'name' | 'username'>[]> =>
+  db
+    .select({ id: user.id, name: user.name, username: user.displayUsername })
+    .from(courseLearner)
+    .innerJoin(user, eq(user.id, courseLearner.learnerId))
+    .where(onRoster(courseId, words))
+    .orderBy(asc(user.name), asc(user.id));
 
 const groupsOf = ({ db }: As<Teacher>, courseId: string, learners: readonly string[]) =>
   db
@@ -120,12 +134,7 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
       .from(user)
       .where(inArray(user.username, wanted.slice(i, i + 500))))
       known.set(row.username ?? '', row);
-  const there = await db
-    .select({ id: user.id, name: user.name, username: user.displayUsername })
-    .from(courseLearner)
-    .innerJoin(user, eq(user.id, courseLearner.learnerId))
-    .where(eq(courseLearner.courseId, courseId))
-    .orderBy(asc(user.name));
+  const there = await everybodyOn(as, courseId);
   const thereIds = new Set(there.map(({ id }) => id));
   const groups = await db.select({ id: courseGroup.id, title: courseGroup.title }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
   const problems = [...read.problems];

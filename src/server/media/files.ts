@@ -9,10 +9,13 @@ export interface MediaFiles {
   get(hash: string): Promise<Uint8Array | null>;
 }
 
+/** Where a medium lies in a folder of media. */
+export const mediumAt = (root: string, hash: string): string => join(root, hash.slice(0, 2), hash);
+
 const isMissing = (error: unknown) => (error as NodeJS.ErrnoException).code === 'ENOENT';
 
 export function mediaFolder(root: string): MediaFiles {
-  const fileOf = (hash: string) => join(root, hash.slice(0, 2), hash);
+  const fileOf = (hash: string) => mediumAt(root, hash);
   const has = (hash: string) =>
     stat(fileOf(hash)).then(
       () => true,

@@ -1,0 +1,46 @@
+// `npm run backup`: copies what the application keeps into a folder, while it runs. `npm run restore -- FOLDER` puts one back, while it does not.
+import { join, resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { BackupProblem, backUp } from '../src/server/backup/backup';
+import { restore } from '../src/server/backup/restore';
+import { readConfig } from '../src/server/config';
+
+const USAGE = `Usage: npm run backup [-- FOLDER]
+       npm run restore -- FOLDER
+
+backup   copies database and media into FOLDER, which must not be there yet (backups/TIME, unless another is named). The application may run.
+restore  puts the backup in FOLDER in the place of what is kept now, which is set aside in the data folder. The application must not run.`;
+
+function stop(words: string, code: number): never {
+  console.error(words);
+  process.exit(code);
+}
+
+const [command, ...rest] = process.argv.slice(2);
+const { positionals, values } = (() => {
+  try {
+    return parseArgs({ args: rest, allowPositionals: true, options: { help: { type: 'boolean' } } });
+  } catch (error) {
+    return stop(`${(error as Error).message}\n\n${USAGE}`, 2);
+  }
+})();
+if (values.help) {
+  console.log(USAGE);
+  process.exit(0);
+}
+const config = readConfig(process.env);
+const now = new Date();
+try {
+  if (command === 'backup' && positionals.length <= 1) {
+    const to = resolve(positionals[0] ?? join('backups', now.toISOString().replace(/[:.]/g, '-')));
+    const { database, media } = await backUp(config, to, config.version, now);
+    console.log(`Backed up into ${to}: a database of ${Math.ceil(database.bytes / 1024)} KB, ${media.length} media.`);
+  } else if (command === 'restore' && positionals.length === 1) {
+    const { manifest, setAside } = await restore(resolve(positionals[0] ?? ''), config, now);
+    console.log(`Restored the backup of ${manifest.madeAt}.${setAside ? ` What was there is in ${setAside}.` : ''}`);
+  } else stop(USAGE, 2);
+} catch (error) {
+  if (error instanceof BackupProblem) stop(error.message, 1);
+  throw error;
+}
+process.exit(0);

@@ -1,0 +1,107 @@
+import { createHash } from 'node:crypto';
+import { createReadStream } from 'node:fs';
+import { copyFile, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { createClient } from '@libsql/client';
+import { mediumAt } from '../media/files';
+
+/** What `backup.json` says of the folder it stands in. */
+export interface Manifest {
+  readonly format: 'vault-drop/backup';
+  readonly version: 1;
+  /** ISO 8601. */
+  readonly madeAt: string;
+  /** The version of the application that made it. */
+  readonly application: string;
+  readonly database: { readonly sha256: string; readonly bytes: number };
+  /** The SHA-256 of each medium, which is its name too. */
+  readonly media: readonly string[];
+}
+
+/** Where an application keeps its things. */
+export interface Kept {
+  readonly data: string;
+  readonly databaseUrl: string;
+}
+
+export const DATABASE = 'vault-drop.db';
+export const MANIFEST = 'backup.json';
+export const MEDIA = 'media';
+export const SECRET = 'secret';
+const BUSY_TIMEOUT_MS = 30_000;
+
+/** What is expected to go wrong, in a sentence for whoever typed the command. */
+export class BackupProblem extends Error {}
+
+export async function sha256Of(file: string): Promise<string> {
+  const hash = createHash('sha256');
+  await pipeline(createReadStream(file), hash);
+  return hash.digest('hex');
+}
+
+export const exists = (path: string): Promise<boolean> =>
+  stat(path).then(
+    () => true,
+    () => false,
+  );
+
+/** The file a database lies in; a database on a server is that server's to back up. */
+export function fileOf(databaseUrl: string): string {
+  if (!databaseUrl.startsWith('file:')) throw new BackupProblem('The database is on a libSQL server: it is backed up there. Media are in the data folder.');
+  return databaseUrl.slice('file:'.length);
+}
+
+/**
+ * Copies database and media into a folder that is not there yet, while the application runs. The database is copied by `VACUUM INTO`: one transaction's view of it
+ * (https://www.sqlite.org/lang_vacuum.html). Media never change and are written before anything names them, so those copied afterwards are all that the copy names.
+ */
+export async function backUp({ data, databaseUrl }: Kept, to: string, application: string, now: Date): Promise<Manifest> {
+  const source = fileOf(databaseUrl);
+  if (!(await exists(source))) throw new BackupProblem(`There is no database at ${source}.`);
+  if (await exists(to)) throw new BackupProblem(`${to} is there already.`);
+  // Whole or not at all: under another name first.
+  const part = `${to}.part`;
+  await rm(part, { recursive: true, force: true });
+  await mkdir(join(part, MEDIA), { recursive: true, mode: 0o700 });
+  const copy = join(part, DATABASE);
+  const client = createClient({ url: `file:${source}`, timeout: BUSY_TIMEOUT_MS });
+  try {
+    await client.execute({ sql: 'VACUUM INTO ?', args: [copy] });
+  } finally {
+    client.close();
+  }
+  const media = await mediaIn(join(data, MEDIA));
+  await copyMedia(data, part, media);
+  if (await exists(join(data, SECRET))) await writeFile(join(part, SECRET), await readFile(join(data, SECRET)), { mode: 0o600 });
+  const manifest: Manifest = {
+    format: 'vault-drop/backup',
+    version: 1,
+    madeAt: now.toISOString(),
+    application,
+    database: { sha256: await sha256Of(copy), bytes: (await stat(copy)).size },
+    media,
+  };
+  await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`);
+  await rename(part, to);
+  return manifest;
+}
+
+/** Copies media from the one place to the other, by their hashes. */
+export async function copyMedia(from: string, to: string, hashes: readonly string[]): Promise<void> {
+  for (const hash of hashes) {
+    const target = mediumAt(join(to, MEDIA), hash);
+    await mkdir(dirname(target), { recursive: true });
+    await copyFile(mediumAt(join(from, MEDIA), hash), target);
+  }
+}
+
+/** The media in a folder, by their hashes; a file that is still being written has another name. */
+async function mediaIn(folder: string): Promise<string[]> {
+  if (!(await exists(folder))) return [];
+  const all = await readdir(folder, { recursive: true });
+  return all
+    .flatMap((path) => path.split('/').at(-1) ?? [])
+    .filter((name) => /^[0-9a-f]{64}$/.test(name))
+    .sort();
+}

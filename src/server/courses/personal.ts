@@ -1,0 +1,265 @@
+import { and, asc, eq, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
+import { isPut, isTyped, type Move, withoutDust } from '../../core';
+import type { As, Context, Learner, Teacher } from '../context';
+import { session, signInFailure, user } from '../database/accountTables';
+import {
+  allowance,
+  audit,
+  course,
+  courseGroup,
+  courseLearner,
+  courseTeacher,
+  digest,
+  erasing,
+  groupMember,
+  markOverride,
+  move,
+  regrade,
+  release,
+  releaseFor,
+  sitting,
+  standing,
+} from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { cameTo } from '../releases/came';
+import { editionOf, type OpenEdition } from '../releases/editions';
+import { marksTold } from '../releases/mine';
+import { recall } from '../sittings/recent';
+import { courseOf } from './access';
+import { record } from './audit';
+
+/** What is kept of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601. */
+export interface PersonalData {
+  format: 'vault-drop/personal-data';
+  version: 1;
+  exportedAt: string;
+  account: { name: string; username: string | null; createdAt: string };
+  /** Where the account is signed in; in the learner's own file. */
+  signedIn?: { since: string; until: string; address: string | null; browser: string | null }[];
+  courses: PersonalCourse[];
+}
+export interface PersonalCourse {
+  title: string;
+  /** Null: not on the roster any more. */
+  onRosterSince: string | null;
+  groups: string[];
+  releases: PersonalRelease[];
+}
+export interface PersonalRelease {
+  title: string;
+  allowed: { moreMinutes: number; moreSittings: number; dueAt: string | null; closesAt: string | null } | null;
+  markByHand: { points: number | null; reason: string; at: string } | null;
+  sittings: PersonalSitting[];
+}
+export interface PersonalSitting {
+  number: number;
+  startedAt: string;
+  finishedAt: string | null;
+  /** Null where a learner is not told their marks. */
+  points: number | null;
+  outOf: number;
+  moves: { n: number; at: string; question: string; kind: Move['kind']; item?: string; zone?: string | null; x?: number; y?: number; text?: string }[];
+}
+
+const iso = (at: Date): string => at.toISOString();
+const isoOrNull = (at: Date | null): string | null => at && iso(at);
+
+/** All that is kept of the learner who asks. Marks are in it as far as they are told. */
+export async function myData(as: As<Learner>): Promise<Result<PersonalData>> {
+  const { db, person } = as;
+  const sessions = await db.select().from(session).where(eq(session.userId, person.id)).orderBy(asc(session.createdAt));
+  const courses = await db.select({ id: course.id, title: course.title }).from(course).where(holds(as, person.id)).orderBy(asc(course.title));
+  const data = await fileOf(as, person.id, courses, false);
+  return data
+    ? ok({ ...data, signedIn: sessions.map((one) => ({ since: iso(one.createdAt), until: iso(one.expiresAt), address: one.ipAddress, browser: one.userAgent })) })
+    : fail('notFound');
+}
+
+/** What a course holds of a learner, for one of its teachers. */
+export async function dataOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<PersonalData>> {
+  const found = await courseOf(as, courseId);
+  if (!found || !(await isHeld(as, courseId, learnerId))) return fail('notFound');
+  const data = await fileOf(as, learnerId, [{ id: courseId, title: found.row.title }], true);
+  return data ? ok(data) : fail('notFound');
+}
+
+/** The condition that a course has something of a learner: a place on its roster, a sitting, a mark. */
+const holds = ({ db }: Pick<Context, 'db'>, learnerId: string) =>
+  or(
+    inArray(course.id, db.select({ id: courseLearner.courseId }).from(courseLearner).where(eq(courseLearner.learnerId, learnerId))),
+    ...[sitting, markOverride, allowance].map((table) =>
+      inArray(course.id, db.select({ id: release.courseId }).from(release).innerJoin(table, eq(table.releaseId, release.id)).where(eq(table.learnerId, learnerId))),
+    ),
+  );
+const isHeld = async (as: Pick<Context, 'db'>, courseId: string, learnerId: string) =>
+  (
+    await as.db
+      .select({ id: course.id })
+      .from(course)
+      .where(and(eq(course.id, courseId), holds(as, learnerId)))
+  ).length > 0;
+
+/** `allMarks`: marks that the learner is not told too. */
+async function fileOf(context: Context, learnerId: string, courses: readonly { id: string; title: string }[], allMarks: boolean): Promise<PersonalData | null> {
+  const who = await context.db.query.user.findFirst({ where: and(eq(user.id, learnerId), eq(user.role, 'learner')) });
+  if (!who) return null;
+  const told: PersonalCourse[] = [];
+  for (const one of courses) told.push(await courseData(context, learnerId, one, allMarks));
+  return {
+    format: 'vault-drop/personal-data',
+    version: 1,
+    exportedAt: iso(context.now()),
+    account: { name: who.name, username: who.displayUsername, createdAt: iso(who.createdAt) },
+    courses: told,
+  };
+}
+
+async function courseData({ db, now }: Context, learnerId: string, { id, title }: { id: string; title: string }, allMarks: boolean): Promise<PersonalCourse> {
+  const [place] = await db
+    .select()
+    .from(courseLearner)
+    .where(and(eq(courseLearner.courseId, id), eq(courseLearner.learnerId, learnerId)));
+  const groups = await db
+    .select({ title: courseGroup.title })
+    .from(groupMember)
+    .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
+    .where(and(eq(courseGroup.courseId, id), eq(groupMember.learnerId, learnerId)));
+  const rows = await db
+    .select({ release, allowed: allowance, byHand: markOverride })
+    .from(release)
+    .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, learnerId)))
+    .leftJoin(markOverride, and(eq(markOverride.releaseId, release.id), eq(markOverride.learnerId, learnerId)))
+    .where(eq(release.courseId, id))
+    .orderBy(asc(release.createdAt));
+  const releases: PersonalRelease[] = [];
+  for (const { release: row, allowed, byHand } of rows) {
+    const came = await cameTo(db, and(eq(sitting.releaseId, row.id), eq(sitting.learnerId, learnerId)));
+    if (came.length === 0 && !allowed && !byHand) continue;
+    const sittings: PersonalSitting[] = [];
+    const told = allMarks || marksTold(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
+    for (const one of came) {
+      const edition = await editionOf(db, row.id, one.edition);
+      sittings.push({
+        number: one.number,
+        startedAt: iso(one.startedAt),
+        finishedAt: isoOrNull(one.finishedAt),
+        points: told ? withoutDust(one.points) : null,
+        outOf: withoutDust(one.outOf),
+        moves: (await db.select().from(move).where(eq(move.sittingId, one.id)).orderBy(asc(move.n))).map((row) => ({
+          n: row.n,
+          at: iso(row.at),
+          question: edition.models[row.question]?.question.title ?? '',
+          ...inLabels(row.body, edition.models[row.question]),
+        })),
+      });
+    }
+    releases.push({
+      title: row.title,
+      allowed: allowed && { moreMinutes: allowed.moreMinutes, moreSittings: allowed.moreSittings, dueAt: isoOrNull(allowed.dueAt), closesAt: isoOrNull(allowed.closesAt) },
+      markByHand: byHand && { points: told ? byHand.points : null, reason: byHand.reason, at: iso(byHand.at) },
+      sittings,
+    });
+  }
+  return { title, onRosterSince: place ? iso(place.addedAt) : null, groups: groups.map((one) => one.title), releases };
+}
+
+/** A move with labels in place of ids; what has none goes by its id. */
+function inLabels(body: Move, model: OpenEdition['models'][number] | undefined): Omit<PersonalSitting['moves'][number], 'n' | 'at' | 'question'> {
+  if (body.kind !== 'drop' && body.kind !== 'put') return { kind: body.kind };
+  const label = (list: readonly { readonly id: string; readonly label: string }[] | undefined, id: string) => list?.find((one) => one.id === id)?.label || id;
+  const zone = (id: string) => label(model?.question.zones, id);
+  if (isTyped(body)) return { kind: body.kind, zone: zone(body.zone), text: body.text };
+  const item = label(model?.question.items, body.item);
+  return isPut(body) ? { kind: body.kind, item, zone: body.zone === null ? null : zone(body.zone) } : { kind: body.kind, item, x: body.x, y: body.y };
+}
+
+export interface Erased {
+  /** The account went too: it is in no other course. */
+  account: boolean;
+  sittings: number;
+}
+
+/**
+ * Erases all that a course holds of a learner: sittings, marks, their places on the roster and in groups. Of the audit list it stays that something was changed, when and by
+ * whom, under an id that then leads nowhere. The account goes with it where it is in no other course and was made in this one. Its owner alone may.
+ */
+export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<Erased>> {
+  const { db } = as;
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  if (found.right !== 'own') return fail('notAllowed');
+  if (!(await isHeld(as, courseId, learnerId))) {
+    const before = await db.query.audit.findFirst({ where: and(eq(audit.courseId, courseId), eq(audit.learnerId, learnerId), eq(audit.what, 'erased')) });
+    return before ? ok({ account: before.detail.account === true, sittings: Number(before.detail.sittings) }) : fail('notFound');
+  }
+  const erased = await db.transaction(async (tx) => {
+    const releases = tx.select({ id: release.id }).from(release).where(eq(release.courseId, courseId));
+    const mine = await tx
+      .select({ id: sitting.id })
+      .from(sitting)
+      .where(and(eq(sitting.learnerId, learnerId), inArray(sitting.releaseId, releases)));
+    const ids = mine.map(({ id }) => id);
+    await tx.insert(erasing).values({ courseId, learnerId });
+    for (const table of [digest, standing, move]) await tx.delete(table).where(inArray(table.sittingId, ids));
+    await tx.delete(sitting).where(inArray(sitting.id, ids));
+    for (const table of [allowance, markOverride, releaseFor]) await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
+    const groups = tx.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
+    await tx.delete(groupMember).where(and(eq(groupMember.learnerId, learnerId), inArray(groupMember.groupId, groups)));
+    await tx.delete(courseLearner).where(and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)));
+    for (const row of await tx.select().from(regrade).where(inArray(regrade.releaseId, releases))) {
+      const changes = row.changes.filter((change) => change.learnerId !== learnerId);
+      if (changes.length < row.changes.length)
+        await tx
+          .update(regrade)
+          .set({ changes })
+          .where(and(eq(regrade.releaseId, row.releaseId), eq(regrade.edition, row.edition)));
+    }
+    await tx
+      .update(audit)
+      .set({ detail: {} })
+      .where(and(eq(audit.courseId, courseId), eq(audit.learnerId, learnerId)));
+    const account = await eraseAccount(tx, learnerId, found.row);
+    await record({ ...as, db: tx }, { courseId, learnerId, what: 'erased', detail: { sittings: ids.length, account } });
+    await tx.delete(erasing);
+    return { ids, account };
+  });
+  for (const id of erased.ids) recall(id);
+  return ok({ account: erased.account, sittings: erased.ids.length });
+}
+
+type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
+
+/** Takes the account away where nothing is left of it anywhere, and a teacher of the course made it. */
+async function eraseAccount(tx: Transaction, learnerId: string, { id: courseId, ownerId }: { readonly id: string; readonly ownerId: string }): Promise<boolean> {
+  const others = tx.select({ id: courseTeacher.personId }).from(courseTeacher).where(eq(courseTeacher.courseId, courseId));
+  const left = [courseLearner, sitting, markOverride, allowance].map((table) => notExists(tx.select({ one: sql`1` }).from(table).where(eq(table.learnerId, learnerId))));
+  const [gone] = await tx
+    .delete(user)
+    .where(and(eq(user.id, learnerId), eq(user.role, 'learner'), or(eq(user.madeBy, ownerId), inArray(user.madeBy, others)), ...left))
+    .returning({ username: user.username });
+  if (gone?.username) await tx.delete(signInFailure).where(eq(signInFailure.account, gone.username));
+  return gone !== undefined;
+}
+
+export interface LeftRow {
+  id: string;
+  name: string;
+  username: string | null;
+}
+
+/** Who is not on the roster any more, and of whom the course still keeps something. */
+export async function listLeft(as: As<Teacher>, courseId: string): Promise<Result<LeftRow[]>> {
+  const { db } = as;
+  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const on = db.select({ id: courseLearner.learnerId }).from(courseLearner).where(eq(courseLearner.courseId, courseId));
+  const kept = [sitting, markOverride, allowance].map((table) =>
+    inArray(user.id, db.select({ id: table.learnerId }).from(table).innerJoin(release, eq(release.id, table.releaseId)).where(eq(release.courseId, courseId))),
+  );
+  return ok(
+    await db
+      .select({ id: user.id, name: user.name, username: user.displayUsername })
+      .from(user)
+      .where(and(or(...kept), notInArray(user.id, on)))
+      .orderBy(asc(user.name), asc(user.id)),
+  );
+}

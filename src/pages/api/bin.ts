@@ -1,4 +1,3 @@
 import { emptyBin, endpoint } from '../../server';
 
-/** What lies in the bin goes for good. */
-export const DELETE = endpoint('teacher', null, ({ as }) => emptyBin(as));
+export const DELETE = endpoint('teacher', { does: 'Empties the bin: what lies in it goes for good.' }, ({ as }) => emptyBin(as));

@@ -1,7 +1,6 @@
-import type { APIRoute } from 'astro';
-import { canWrite, json, log, theApp } from '../../server';
+import { canWrite, described, json, log, theApp } from '../../server';
 
-export const GET: APIRoute = async () => {
+const answer = async () => {
   try {
     const app = await theApp();
     if (await canWrite(app.db)) return json({ ok: true, version: app.config.version, database: 'ok' });
@@ -10,3 +9,5 @@ export const GET: APIRoute = async () => {
   }
   return json({ ok: false, database: 'unavailable' }, 503);
 };
+
+export const GET = described(answer, 'anyone', { does: 'Whether the application can keep what it is sent.' });

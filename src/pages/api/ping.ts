@@ -1,5 +1,3 @@
-import type { APIRoute } from 'astro';
-import { json } from '../../server';
+import { described, json } from '../../server';
 
-/** Neither session nor database: what a request costs by itself. */
-export const GET: APIRoute = () => json({ ok: true });
+export const GET = described(() => json({ ok: true }), 'anyone', { does: 'Neither session nor database: what a request costs by itself.' });

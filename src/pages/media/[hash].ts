@@ -1,9 +1,7 @@
-import { allowed, bytesAnswer, failed, guarded, readMedium } from '../../server';
+import { bytesAnswer, endpoint, readMedium } from '../../server';
 
-/** A teacher's own medium, at the Bench. Learners have theirs through their sitting. */
-export const GET = guarded(async (app, { request, params, locals }) => {
-  const teacher = allowed(await locals.person(), 'teacher');
-  if (!teacher.ok) return failed(teacher);
-  const found = await readMedium({ ...app, person: teacher.value }, params.hash ?? '');
-  return found.ok ? bytesAnswer(request, found.value.bytes, found.value.type) : failed(found);
+/** At the Bench. Learners have theirs through their sitting. */
+export const GET = endpoint('teacher', { does: 'A teacher’s own medium.', gives: ['image/*', 'audio/*', 'video/*'] }, async ({ as, params, request }) => {
+  const found = await readMedium(as, params.hash ?? '');
+  return found.ok ? bytesAnswer(request, found.value.bytes, found.value.type) : found;
 });

@@ -1,4 +1,5 @@
 import type { APIRoute } from 'astro';
+import { described } from '../../server';
 
 const OURS = /^\/api\/sittings\/[\w-]+\/sources\/\d{1,5}\?captions$/;
 
@@ -11,7 +12,7 @@ body{display:grid;grid-template-rows:minmax(0,1fr) auto}video{width:100%;height:
  * The stand-in for a film player that lies elsewhere: whatever address it is given it plays the one film that ships with the application, and contacts nobody. It stands in a
  * frame of the same size and takes captions in the same way as the player that would be there. `captions`: a path of a sitting's own captions; else those of the film.
  */
-export const GET: APIRoute = ({ url }) => {
+const film: APIRoute = ({ url }) => {
   const address = (url.searchParams.get('address') ?? '').slice(0, 2000);
   const asked = url.searchParams.get('captions') ?? '';
   const captions = OURS.test(asked) ? asked : '/stand-in/drying.vtt';
@@ -26,3 +27,5 @@ export const GET: APIRoute = ({ url }) => {
     },
   });
 };
+
+export const GET = described(film, 'anyone', { does: 'The stand-in for a film player that lies elsewhere.', gives: ['text/html'] });

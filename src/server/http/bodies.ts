@@ -3,6 +3,7 @@ import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove, TELLS }
 import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 import { COUNTS, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
+import { EDIT, MOVE, QUESTION } from './shapes';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
 const uuid = () =>
@@ -15,7 +16,7 @@ const MOST_MOVES = 500;
 
 export const newThing = object({ id: uuid() });
 export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
-export const copyBody = object({ id: uuid(), document: mixed() });
+export const copyBody = object({ id: uuid(), document: mixed().meta({ json: QUESTION }) });
 const shelfTitle = () => string().trim().min(1, 'Give it a name').max(100, 'At most 100 characters').required('Give it a name');
 const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
 /** Deleted or brought back; kept as a starting point or no longer: one of the two. */
@@ -29,6 +30,7 @@ export const newQuestion = object({
   shelfId: string().uuid().nullable(),
   example: mixed<Kind>((value): value is Kind => isOneOf(KINDS, value))
     .typeError('has to be a kind of question')
+    .meta({ json: { enum: KINDS } })
     .notRequired(),
 });
 
@@ -46,6 +48,7 @@ export const shelfChange = object({ title: shelfTitle().optional(), parentId: st
 export const shelfShare = object({
   username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'),
   right: mixed<Right>((value): value is Right => isOneOf(RIGHTS, value))
+    .meta({ json: { enum: RIGHTS } })
     .nullable()
     .defined(),
 });
@@ -66,6 +69,7 @@ const MOST_QUESTIONS = 200;
 const moment = () =>
   mixed<string>((value): value is string => typeof value === 'string')
     .test('moment', 'has to be a time such as 2026-11-25T10:00:00Z', (value) => value == null || (/^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && !Number.isNaN(Date.parse(value))))
+    .meta({ json: { type: 'string', format: 'date-time', description: 'In UTC, as 2026-11-25T10:00:00Z' } })
     .nullable()
     .default(null);
 
@@ -73,6 +77,7 @@ const ids = (most: number) => array(uuid()).max(most).required();
 const aWord = <const T extends string>(words: readonly T[]) =>
   mixed<T>((value): value is T => isOneOf(words, value))
     .typeError(`has to be one of ${words.join(', ')}`)
+    .meta({ json: { enum: words } })
     .required();
 const releaseSettings = {
   title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').optional(),
@@ -132,6 +137,9 @@ export const correction = object({
   changes: changes(),
   number: number().integer().min(2).nullable().default(null),
 });
+
+/** `spare`: marks that would fall stay as they are. */
+export const applying = object({ spare: boolean().default(false) });
 
 const name = (most: number) => string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
 const MOST_PARTS = 200;
@@ -276,7 +284,7 @@ function isEdit(value: unknown): value is Edit {
       return false;
   }
 }
-const edit = mixed<Edit>(isEdit).typeError('is not an edit').required();
+const edit = mixed<Edit>(isEdit).typeError('is not an edit').meta({ json: EDIT }).required();
 export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({ id: uuid(), from: wholeNumber(), edits: array(edit).max(MOST_EDITS).required() });
 
 const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
@@ -294,6 +302,7 @@ const sentMove = mixed<SentMove>((value): value is SentMove => {
   return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);
 })
   .typeError('is not a move')
+  .meta({ json: MOVE })
   .required();
 export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({
   question: wholeNumber(),

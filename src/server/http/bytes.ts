@@ -15,13 +15,16 @@ export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): 
   return new Response(bytes.subarray(from, to + 1) as BodyInit, { status: 206, headers: { ...headers, 'content-range': `bytes ${from}-${to}/${bytes.length}` } });
 }
 
-/** A CSV file to be saved, named after what it is of. */
-export function csvAnswer(csv: string, title: string): Response {
-  const name = title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'results';
-  return new Response(csv, {
+/** A value to be saved as a JSON file. */
+export const savedJson = (value: unknown, title: string): Response => savedAs(JSON.stringify(value, null, 2), 'application/json', title, 'json');
+
+/** A file to be saved, named after what it is of (RFC 6266; who reads no `filename*` gets a plain name). */
+export function savedAs(content: string | Uint8Array, type: string, title: string, extension: string): Response {
+  const name = title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'vault-drop';
+  return new Response(content as BodyInit, {
     headers: {
-      'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': `attachment; filename="results.csv"; filename*=UTF-8''${encodeURIComponent(name)}.csv`,
+      'content-type': type,
+      'content-disposition': `attachment; filename="vault-drop.${extension}"; filename*=UTF-8''${encodeURIComponent(name)}.${extension}`,
       'cache-control': 'no-store',
     },
   });

@@ -1,5 +1,5 @@
 import type { APIContext, APIRoute } from 'astro';
-import { type InferType, type Schema, ValidationError } from 'yup';
+import { type AnyObject, type InferType, type ObjectSchema, type Schema, ValidationError } from 'yup';
 import { type App, theApp } from '../app';
 import type { As, Learner, Person, Role, Teacher } from '../context';
 import { type Failure, fail, type Result } from '../errors';
@@ -7,6 +7,45 @@ import { log } from '../log';
 import { failed, failedAs, json } from './respond';
 
 type PersonOf<R extends Role> = R extends 'teacher' ? Teacher : Learner;
+type Query = ObjectSchema<AnyObject>;
+
+/** What an endpoint is: the API document (`docs/api/openapi.json`) is made of this. */
+export interface Described {
+  /** A sentence. */
+  readonly does: string;
+  readonly who: Role | 'anyone';
+  /** What it takes as JSON; null: nothing. */
+  readonly body: Schema | null;
+  /** What stands behind the question mark of the address; null: nothing that it reads. */
+  readonly query: Query | null;
+  /** The media type of a body that is a file; null: it takes none. */
+  readonly sends: string | null;
+  /** The media types of its answers; JSON in our envelope unless others are named. */
+  readonly gives: readonly string[];
+}
+/** `answers` is a type alone: what is sent as the value of an answer in JSON. */
+export type DescribedRoute<Value = unknown> = APIRoute & { readonly described: Described; readonly answers?: Value };
+
+interface About<S extends Schema | null, Q extends Query | null> {
+  readonly does: string;
+  readonly body?: S;
+  readonly query?: Q;
+  readonly sends?: string;
+  readonly gives?: readonly string[];
+}
+
+const JSON_ALONE = ['application/json'];
+
+/** A route that says what it is. */
+export function described<Value = never>(route: APIRoute, who: Described['who'], { does, body, query, sends, gives }: About<Schema | null, Query | null>): DescribedRoute<Value> {
+  return Object.assign(route, { described: { does, who, body: body ?? null, query: query ?? null, sends: sends ?? null, gives: gives ?? JSON_ALONE } });
+}
+
+const problemsOf = (error: unknown): Failure => {
+  if (!(error instanceof ValidationError)) throw error;
+  const each = error.inner.length > 0 ? error.inner : [error];
+  return fail('invalid', { problems: each.map(({ path, message }) => ({ path: path ?? '', message })) });
+};
 
 /** Reads a body as JSON and holds it against a schema, without turning one type into another. */
 export async function bodyOf<S extends Schema>(request: Request, schema: S): Promise<Result<InferType<S>>> {
@@ -20,13 +59,20 @@ export async function bodyOf<S extends Schema>(request: Request, schema: S): Pro
     schema.validateSync(value, { strict: true, abortEarly: false });
     return { ok: true, value: schema.cast(value, { stripUnknown: true }) as InferType<S> };
   } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    const each = error.inner.length > 0 ? error.inner : [error];
-    return fail('invalid', { problems: each.map(({ path, message }) => ({ path: path ?? '', message })) });
+    return problemsOf(error);
   }
 }
 
-const isFailure = (value: unknown): value is Failure => typeof value === 'object' && value !== null && (value as { ok?: unknown }).ok === false;
+/** Reads what stands behind the question mark: words, made into numbers where the schema wants them. What is empty is left out, but for what only has to be named. */
+export function queryOf<Q extends Query>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
+  const isNamed = (name: string) => (schema.fields[name] as Schema | undefined)?.type === 'boolean';
+  const given = Object.fromEntries([...search].flatMap(([name, value]): [string, string | true][] => (isNamed(name) ? [[name, true]] : value === '' ? [] : [[name, value]])));
+  try {
+    return { ok: true, value: schema.validateSync(given, { abortEarly: false, stripUnknown: true }) as InferType<Q> };
+  } catch (error) {
+    return problemsOf(error);
+  }
+}
 
 /** What is unexpected is converted here, once: logged with its stack, answered without it. */
 export function guarded(handler: (app: App, context: APIContext) => Promise<Response>): APIRoute {
@@ -46,33 +92,49 @@ export function allowed<R extends Role>(person: Person | null, role: R): Result<
   return person.role === role ? { ok: true, value: person as PersonOf<R> } : fail('notAllowed');
 }
 
-interface Asked<R extends Role, Body> {
+interface Asked<R extends Role, S extends Schema | null, Q extends Query | null> {
   readonly as: As<PersonOf<R>>;
-  readonly body: Body;
+  readonly body: S extends Schema ? InferType<S> : null;
+  readonly query: Q extends Query ? InferType<Q> : null;
   readonly id: string;
   readonly params: Readonly<Record<string, string | undefined>>;
-  /** What stands behind the question mark of the address. */
-  readonly search: URLSearchParams;
+  readonly request: Request;
 }
 
+/** What an answer has as its value; never: it is a file. */
+type ValueOf<Given> = Given extends { readonly ok: true; readonly value: infer Value } ? Value : never;
+
+/** What goes out: a file as it is, anything else in our envelope. */
+const answered = (result: Result<unknown> | Response): Response => (result instanceof Response ? result : result.ok ? json({ ok: true, value: result.value }) : failed(result));
+
 /** An endpoint for anyone, signed in or not. */
-export function openEndpoint<S extends Schema>(schema: S, answer: (asked: { readonly app: App; readonly body: InferType<S> }) => Promise<Result<unknown>>): APIRoute {
-  return guarded(async (app, { request }) => {
-    const body = await bodyOf(request, schema);
-    if (!body.ok) return failed(body);
-    const result = await answer({ app, body: body.value });
-    return result.ok ? json({ ok: true, value: result.value }) : failed(result);
+export function openEndpoint<Value, S extends Schema>(
+  about: About<S, null> & { readonly body: S },
+  answer: (asked: { readonly app: App; readonly body: InferType<S> }) => Promise<Result<Value>>,
+): DescribedRoute<Value> {
+  const route = guarded(async (app, { request }) => {
+    const body = await bodyOf(request, about.body);
+    return body.ok ? answered(await answer({ app, body: body.value })) : failed(body);
   });
+  return described(route, 'anyone', about);
 }
 
 /** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
-export function endpoint<R extends Role, S extends Schema>(role: R, schema: S | null, answer: (asked: Asked<R, InferType<S>>) => Promise<Result<unknown>>): APIRoute {
-  return guarded(async (app, { locals, params, request, url }) => {
+export function endpoint<R extends Role, Given extends Result<unknown> | Response, S extends Schema | null = null, Q extends Query | null = null>(
+  role: R,
+  about: About<S, Q>,
+  answer: (asked: Asked<R, S, Q>) => Promise<Given>,
+): DescribedRoute<ValueOf<Given>> {
+  const route = guarded(async (app, { locals, params, request, url }) => {
     const person = allowed(await locals.person(), role);
     if (!person.ok) return failed(person);
-    const body = schema ? await bodyOf(request, schema) : { ok: true as const, value: undefined };
-    if (isFailure(body)) return failed(body);
-    const result = await answer({ as: { ...app, person: person.value }, body: body.value as InferType<S>, id: params.id ?? '', params, search: url.searchParams });
-    return result.ok ? json({ ok: true, value: result.value }) : failed(result);
+    const query = about.query ? queryOf(url.searchParams, about.query) : null;
+    if (query && !query.ok) return failed(query);
+    const body = about.body ? await bodyOf(request, about.body) : null;
+    if (body && !body.ok) return failed(body);
+    const asked = { as: { ...app, person: person.value }, body: body?.value ?? null, query: query?.value ?? null, id: params.id ?? '', params, request };
+    // TypeScript does not follow that there is a body exactly where there is a schema for one.
+    return answered(await answer(asked as unknown as Asked<R, S, Q>));
   });
+  return described(route, role, about);
 }

@@ -1,4 +1,4 @@
 import { bodies, endpoint, listLists, makeList, ok } from '../../../server';
 
-export const GET = endpoint('teacher', null, async ({ as }) => ok(await listLists(as)));
-export const POST = endpoint('teacher', bodies.newStockList, ({ as, body }) => makeList(as, body));
+export const GET = endpoint('teacher', { does: 'The teacher’s stock lists.' }, async ({ as }) => ok(await listLists(as)));
+export const POST = endpoint('teacher', { does: 'Makes a stock list.', body: bodies.newStockList }, ({ as, body }) => makeList(as, body));

@@ -1,24 +1,9 @@
-import { allowed, endpoint, failed, failedAs, guarded, json, listMedia, ok, takeMedium } from '../../../server';
+import { endpoint, listMedia, ok, queries, takeMedium } from '../../../server';
 
-const MOST_SIDE = 10_000;
-const side = (text: string | null) => Math.min(MOST_SIDE, Math.max(1, Math.round(Number(text)) || 1000));
-
-export const GET = endpoint('teacher', null, async ({ as }) => ok(await listMedia(as)));
-
-/** A file as the body, its name and the size of the scene it is for in the address. */
-export const POST = guarded(async (app, { request, url, locals }) => {
-  const teacher = allowed(await locals.person(), 'teacher');
-  if (!teacher.ok) return failed(teacher);
-  const name = url.searchParams.get('name')?.slice(0, 200);
-  if (!name) return failedAs('badRequest');
-  const result = await takeMedium(
-    { ...app, person: teacher.value },
-    {
-      name,
-      claimed: request.headers.get('content-type') ?? '',
-      bytes: new Uint8Array(await request.arrayBuffer()),
-      room: { width: side(url.searchParams.get('width')), height: side(url.searchParams.get('height')) },
-    },
-  );
-  return result.ok ? json({ ok: true, value: result.value }) : failed(result);
-});
+export const GET = endpoint('teacher', { does: 'The teacher’s media.' }, async ({ as }) => ok(await listMedia(as)));
+export const POST = endpoint(
+  'teacher',
+  { does: 'Keeps a picture, a sound or a film, held against what it claims to be.', sends: '*/*', query: queries.newMedium },
+  async ({ as, query: { name, ...room }, request }) =>
+    takeMedium(as, { name, claimed: request.headers.get('content-type') ?? '', bytes: new Uint8Array(await request.arrayBuffer()), room }),
+);

@@ -1,9 +1,9 @@
-import { bodies, changeMany, endpoint, listVault, makeQuestion, ok, soughtIn } from '../../../server';
+import { bodies, changeMany, endpoint, listVault, makeQuestion, ok, queries } from '../../../server';
 
-/** A page of the Vault: `shelf`, `words`, `kind`, `findings`, `use`, `tag`, `sort`, `from`. */
-export const GET = endpoint('teacher', null, async ({ as, search }) => {
-  const sought = soughtIn(search);
-  return sought.ok ? ok(await listVault(as, sought.value)) : sought;
-});
-export const POST = endpoint('teacher', bodies.newQuestion, ({ as, body }) => makeQuestion(as, body.id, body.example ?? null, body.shelfId ?? null));
-export const PATCH = endpoint('teacher', bodies.questionsChange, ({ as, body }) => changeMany(as, body));
+export const GET = endpoint('teacher', { does: 'A page of the Vault.', query: queries.sought }, async ({ as, query }) => ok(await listVault(as, query)));
+export const POST = endpoint('teacher', { does: 'Makes a question: empty, or an example of a kind.', body: bodies.newQuestion }, ({ as, body }) =>
+  makeQuestion(as, body.id, body.example ?? null, body.shelfId ?? null),
+);
+export const PATCH = endpoint('teacher', { does: 'Moves, tags, deletes or brings back many questions at once.', body: bodies.questionsChange }, ({ as, body }) =>
+  changeMany(as, body),
+);

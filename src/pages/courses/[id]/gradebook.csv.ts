@@ -1,11 +1,8 @@
-import { allowed, csvAnswer, failed, gradebookCsv, guarded, openCourse } from '../../../server';
+import { endpoint, gradebookCsv, openCourse, savedAs } from '../../../server';
 
-export const GET = guarded(async (app, { locals, params }) => {
-  const teacher = allowed(await locals.person(), 'teacher');
-  if (!teacher.ok) return failed(teacher);
-  const as = { ...app, person: teacher.value };
-  const course = await openCourse(as, params.id ?? '');
-  if (!course.ok) return failed(course);
-  const csv = await gradebookCsv(as, course.value.id);
-  return csv.ok ? csvAnswer(csv.value, course.value.title) : failed(csv);
+export const GET = endpoint('teacher', { does: 'The gradebook as CSV.', gives: ['text/csv'] }, async ({ as, id }) => {
+  const course = await openCourse(as, id);
+  if (!course.ok) return course;
+  const csv = await gradebookCsv(as, id);
+  return csv.ok ? savedAs(csv.value, 'text/csv; charset=utf-8', course.value.title, 'csv') : csv;
 });

@@ -1,3 +1,5 @@
-import { endpoint, fromIn, openGradebook } from '../../../../server';
+import { endpoint, openGradebook, queries } from '../../../../server';
 
-export const GET = endpoint('teacher', null, ({ as, id, search }) => openGradebook(as, id, { words: (search.get('words') ?? '').slice(0, 200), from: fromIn(search) }));
+export const GET = endpoint('teacher', { does: 'A page of the gradebook: learners by releases that count.', query: queries.grades }, ({ as, id, query }) =>
+  openGradebook(as, id, query),
+);

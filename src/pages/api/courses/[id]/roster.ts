@@ -1,6 +1,7 @@
 import { bodies, endpoint, planRoster, takeRoster } from '../../../../server';
 
-/** Says what taking a list would change (`take` false), or takes it. */
-export const POST = endpoint('teacher', bodies.roster, ({ as, id, body: { text, take, removeOthers } }) =>
-  take ? takeRoster(as, id, text, removeOthers) : planRoster(as, id, text),
+export const POST = endpoint(
+  'teacher',
+  { does: 'Says what taking a pasted list would change (`take` false), or takes it.', body: bodies.roster },
+  async ({ as, id, body: { text, take, removeOthers } }) => (take ? await takeRoster(as, id, text, removeOthers) : await planRoster(as, id, text)),
 );

@@ -1,3 +1,7 @@
 import { bodies, editQuestion, endpoint } from '../../../../server';
 
-export const POST = endpoint('teacher', bodies.batch, ({ as, id, body }) => editQuestion(as, id, body));
+export const POST = endpoint(
+  'teacher',
+  { does: 'A batch of edits to a question, made on a revision of it. A batch sent twice counts once.', body: bodies.batch },
+  ({ as, id, body }) => editQuestion(as, id, body),
+);

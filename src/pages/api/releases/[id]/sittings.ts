@@ -1,4 +1,3 @@
 import { endpoint, sit } from '../../../../server';
 
-/** A learner begins: the first sitting, or another after a finished one. Asked again while one runs, it is that one. */
-export const POST = endpoint('learner', null, ({ as, id }) => sit(as, id));
+export const POST = endpoint('learner', { does: 'Begins a sitting: the first, or another after a finished one. While one runs it is that one.' }, ({ as, id }) => sit(as, id));

@@ -1,4 +1,5 @@
 import { bodies, endpoint, shareShelf } from '../../../../server';
 
-/** Shares a shelf with a colleague, or (`right` null) no longer. */
-export const PUT = endpoint('teacher', bodies.shelfShare, ({ as, id, body }) => shareShelf(as, id, body));
+export const PUT = endpoint('teacher', { does: 'Shares a shelf with a colleague, or (`right` null) no longer.', body: bodies.shelfShare }, ({ as, id, body }) =>
+  shareShelf(as, id, body),
+);

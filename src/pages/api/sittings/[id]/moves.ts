@@ -1,7 +1,23 @@
-import { allowed, bodies, bodyOf, failed, guarded, json, makeTicket, readTicket, TICKET_SECONDS, takeMoves, ticketName } from '../../../../server';
+import {
+  type Answer,
+  allowed,
+  bodies,
+  bodyOf,
+  described,
+  failed,
+  failedAs,
+  guarded,
+  json,
+  makeTicket,
+  mayGoOn,
+  readTicket,
+  TICKET_SECONDS,
+  takeMoves,
+  ticketName,
+} from '../../../../server';
 
-/** A learner's moves. The sitting's own ticket lets them in; without one, the session is looked up and a new ticket given. */
-export const POST = guarded(async (app, { request, params, cookies, locals }) => {
+/** The sitting's own ticket lets moves in; without one the session and the roster are looked up, and a new ticket given. */
+const route = guarded(async (app, { request, params, cookies, locals }) => {
   const sittingId = params.id ?? '';
   const secure = app.config.publicUrl?.protocol === 'https:';
   const session = cookies.get(`${secure ? '__Secure-' : ''}vault-drop.session_token`)?.value;
@@ -10,6 +26,7 @@ export const POST = guarded(async (app, { request, params, cookies, locals }) =>
   if (learnerId === null) {
     const learner = allowed(await locals.person(), 'learner');
     if (!learner.ok) return failed(learner);
+    if (!(await mayGoOn({ ...app, person: learner.value }, sittingId))) return failedAs('notFound');
     learnerId = learner.value.id;
   }
   const body = await bodyOf(request, bodies.sentMoves);
@@ -25,4 +42,9 @@ export const POST = guarded(async (app, { request, params, cookies, locals }) =>
       maxAge: TICKET_SECONDS,
     });
   return json({ ok: true, value: answer.value });
+});
+
+export const POST = described<Answer>(route, 'learner', {
+  does: 'Keeps a learner’s moves, in order and each once, and judges what is to be judged among them.',
+  body: bodies.sentMoves,
 });

@@ -1,7 +1,8 @@
 import { bodies, endpoint, makeEdition, openCorrections, previewCorrection } from '../../../../../server';
 
-export const GET = endpoint('teacher', null, ({ as, id }) => openCorrections(as, id));
-/** Without a number: what it would change. With one: makes that edition. */
-export const POST = endpoint('teacher', bodies.correction, ({ as, id, body: { number, ...correction } }) =>
-  number === null ? previewCorrection(as, id, correction) : makeEdition(as, id, number, correction),
+export const GET = endpoint('teacher', { does: 'The editions of a release, and what can be corrected in the newest.' }, ({ as, id }) => openCorrections(as, id));
+export const POST = endpoint(
+  'teacher',
+  { does: 'What a correction would change (without a number); with one, makes that edition.', body: bodies.correction },
+  ({ as, id, body: { number, ...correction } }) => (number === null ? previewCorrection(as, id, correction) : makeEdition(as, id, number, correction)),
 );

@@ -1,0 +1,125 @@
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join, relative } from 'node:path';
+import ts from 'typescript';
+import TJS from 'typescript-json-schema';
+import { object, string } from 'yup';
+import { OPEN_AUTH_PATHS } from '../src/server/accounts/auth';
+import type { DescribedRoute } from '../src/server/http/endpoint';
+import type { JsonSchema } from '../src/server/http/jsonSchema';
+import { type Operation, openApiOf } from '../src/server/http/openapi';
+import { EDIT, QUESTION } from '../src/server/http/shapes';
+
+const root = join(import.meta.dirname, '..');
+export const API_DOCUMENT = join(root, 'docs/api/openapi.json');
+
+/** An endpoint, and the file whose export it is. */
+export interface Found {
+  readonly method: string;
+  readonly file: string;
+  readonly route: DescribedRoute;
+}
+
+/** The address of a route's file, with its parameters in braces. */
+export const pathOf = (file: string): string =>
+  file
+    .replace(/^.*src\/pages/, '')
+    .replace(/(\/index)?\.ts$/, '')
+    .replace(/\[(?:\.\.\.)?(\w+)\]/g, '{$1}');
+
+/** The API document of these endpoints: requests from their Yup schemas, answers from the types of what they return. */
+export function apiDocument(found: readonly Found[]): string {
+  const inOrder = (a: Found, b: Found) => (pathOf(a.file) + a.method < pathOf(b.file) + b.method ? -1 : 1);
+  const ours = found.filter(({ method }) => method !== 'ALL').sort(inOrder);
+  const { values, schemas } = answersOf(ours);
+  const operations = ours.map(({ method, file, route }): Operation => ({ method, path: pathOf(file), described: route.described, value: values.get(`${method} ${file}`) ?? null }));
+  const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
+  return `${JSON.stringify(openApiOf([...operations, ...signIn()], schemas, version), null, 2)}\n`;
+}
+
+/** What the sign-in library answers to, of which only some paths are open. */
+function signIn(): Operation[] {
+  const paths: Readonly<Record<string, readonly [method: string, does: string, body: Parameters<typeof object>[0]]>> = {
+    '/sign-in/username': ['POST', 'Signs in by user name.', { username: string().required(), password: string().required() }],
+    '/sign-in/email': ['POST', 'Signs in by the address of an account that has one.', { email: string().required(), password: string().required() }],
+    '/sign-out': ['POST', 'Signs out.', undefined],
+    '/get-session': ['GET', 'Who is signed in.', undefined],
+    '/change-password': ['POST', 'Changes one’s own password.', { currentPassword: string().required(), newPassword: string().required() }],
+  };
+  return [...OPEN_AUTH_PATHS].map((path) => {
+    const described = paths[path];
+    if (!described) throw new Error(`${path} is open and not described`);
+    const [method, does, body] = described;
+    return {
+      method,
+      path: `/api/auth${path}`,
+      value: null,
+      described: {
+        does: `${does} The answer is the sign-in library’s own.`,
+        who: 'anyone',
+        body: body ? object(body) : null,
+        query: null,
+        sends: null,
+        gives: ['application/json'],
+      },
+    };
+  });
+}
+
+/** Schemas of answers, by method and file, and what they refer to. A question is a document with a schema of its own. */
+function answersOf(found: readonly Found[]): { values: ReadonlyMap<string, JsonSchema>; schemas: Record<string, JsonSchema> } {
+  const folder = join(root, 'node_modules/.cache/vault-drop');
+  const file = join(folder, 'answers.ts');
+  const imports = found.map((one, i) => `import type { ${one.method} as E${i} } from '${relative(folder, one.file).replace(/\.ts$/, '')}';`);
+  const fields = found.map((_, i) => `  e${i}: NonNullable<(typeof E${i})['answers']>;`);
+  mkdirSync(dirname(file), { recursive: true });
+  writeFileSync(file, `${imports.join('\n')}\nexport interface Answers {\n${fields.join('\n')}\n}\n`);
+  try {
+    const { options } = ts.parseJsonConfigFileContent(ts.readConfigFile(join(root, 'tsconfig.json'), ts.sys.readFile).config, ts.sys, root);
+    const program = ts.createProgram([file], { ...options, noEmit: true });
+    const made = TJS.generateSchema(program, 'Answers', { required: true, ref: true, aliasRef: false, ignoreErrors: true, strictNullChecks: true });
+    if (!made) throw new Error('No schema could be made of the answers');
+    const schemas: Record<string, JsonSchema> = {};
+    const ours = inComponents(made.definitions ?? {}, schemas);
+    const values = found.flatMap((one, i): [string, JsonSchema][] => {
+      const value = made.properties?.[`e${i}`];
+      return value ? [[`${one.method} ${one.file}`, ours(value) as JsonSchema]] : [];
+    });
+    return { values: new Map(values), schemas: Object.fromEntries(Object.entries(schemas).sort(([a], [b]) => (a < b ? -1 : 1))) };
+  } finally {
+    rmSync(file);
+  }
+}
+
+/** A question document, which is known by its format: the name of its type is lost on the way. */
+const isQuestion = (schema: object): boolean => JSON.stringify((schema as { properties?: { format?: unknown } }).properties?.format ?? '').includes('vault-drop/question"');
+
+/** An id of ours is a string with a brand, which only the types know. */
+const brandedString = ({ allOf }: { allOf?: readonly { type?: string }[] }) => (allOf?.length === 2 ? allOf.find(({ type }) => type === 'string') : undefined);
+
+/** Makes a schema refer to the document's components, and puts those it comes to into `into`. What has no name of its own (a type written out) is put in place. */
+function inComponents(definitions: Readonly<Record<string, unknown>>, into: Record<string, JsonSchema>): (schema: unknown) => unknown {
+  const ours = (schema: unknown): unknown => {
+    if (Array.isArray(schema)) return schema.map(ours);
+    if (schema === null || typeof schema !== 'object') return schema;
+    if (isQuestion(schema)) return QUESTION;
+    const branded = brandedString(schema);
+    if (branded) return branded;
+    const { $ref } = schema as { $ref?: string };
+    if ($ref === undefined) {
+      // Draft 7 writes a tuple as a list of items; 2020-12 does not.
+      const { items, additionalItems, ...rest } = schema as { items?: unknown; additionalItems?: unknown };
+      const now = { ...rest, ...(Array.isArray(items) ? { prefixItems: items, items: false } : items === undefined ? {} : { items }) };
+      return Object.fromEntries(Object.entries(now).map(([key, value]) => [key, ours(value)]));
+    }
+    const name = decodeURIComponent($ref.replace('#/definitions/', ''));
+    if (name === 'Date') return { type: 'string', format: 'date-time' };
+    if (!/^[A-Z]\w*$/.test(name)) return ours(definitions[name]);
+    if (!into[name]) {
+      // Named before it is gone into: it may refer to itself.
+      into[name] = {};
+      into[name] = name === 'Edit' ? EDIT : (ours(definitions[name]) as JsonSchema);
+    }
+    return { $ref: `#/components/schemas/${name}` };
+  };
+  return ours;
+}

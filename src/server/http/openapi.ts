@@ -1,0 +1,128 @@
+import type { ObjectSchema, Schema } from 'yup';
+import { errors, statusOf } from '../errors';
+import type { Described } from './endpoint';
+import { type JsonSchema, jsonSchemaOf } from './jsonSchema';
+
+/** An endpoint as the document needs it: what it says of itself, and what its answer has as its value (null: its answer is a file, or is not in our envelope). */
+export interface Operation {
+  readonly method: string;
+  /** With its parameters in braces. */
+  readonly path: string;
+  readonly described: Described;
+  readonly value: JsonSchema | null;
+}
+
+const ABOUT = `Everything Vault Drop's own pages do goes through these endpoints.
+
+Whoever asks is known by the cookie that signing in sets. A write is taken only with an \`Origin\` header that names the application itself. An answer in JSON is
+\`{"ok": true, "value": …}\`, or \`{"ok": false, "error": …}\` with a code of the list below and a sentence for people. Ids of what is made are the client's (UUIDs), so that a
+request may be sent again. What is not theirs to see does not exist for them: 404.`;
+
+const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
+const failure = (codes: readonly (keyof typeof errors)[]) => ({
+  description: codes.map((code) => errors[code][1]).join('; '),
+  content: { 'application/json': { schema: ref('Failed') } },
+});
+/** What goes wrong alike stands once, by its codes. */
+type Failures = Record<string, ReturnType<typeof failure>>;
+
+/** The whole API as an OpenAPI 3.1 document (https://spec.openapis.org/oas/v3.1.0). */
+export function openApiOf(operations: readonly Operation[], schemas: Readonly<Record<string, JsonSchema>>, version: string): JsonSchema {
+  const paths: Record<string, Record<string, unknown>> = {};
+  const responses: Failures = { anyOther: { ...failure([]), description: 'It could not be done' } };
+  for (const one of operations) {
+    paths[one.path] ??= {};
+    Object.assign(paths[one.path] as object, { [one.method.toLowerCase()]: operationOf(one, responses) });
+  }
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Vault Drop', version, description: ABOUT, license: { name: 'MIT', identifier: 'MIT' } },
+    servers: [{ url: '/' }],
+    paths,
+    components: {
+      securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'vault-drop.session_token', description: 'Set by signing in.' } },
+      responses,
+      schemas: { ...schemas, Failed: FAILED },
+    },
+  };
+}
+
+const FAILED: JsonSchema = {
+  type: 'object',
+  properties: {
+    ok: { const: false },
+    error: {
+      type: 'object',
+      properties: {
+        code: {
+          enum: Object.keys(errors),
+          description: Object.entries(errors)
+            .map(([code, [status, title]]) => `${code} (${status}): ${title}`)
+            .join('. '),
+        },
+        message: { type: 'string' },
+        wayOn: { type: 'string', description: 'What to do about it.' },
+        problems: {
+          type: 'array',
+          description: 'Each with the place in what was sent.',
+          items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } }, required: ['path', 'message'] },
+        },
+        detail: { description: 'What the client needs to go on, such as the other version.' },
+      },
+      required: ['code', 'message', 'wayOn'],
+    },
+  },
+  required: ['ok', 'error'],
+};
+
+function operationOf({ method, path, described, value }: Operation, failures: Failures): JsonSchema {
+  const { does, who, body, query, sends, gives } = described;
+  const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
+  const parameters = [...inPath, ...(query ? queryOf(query) : [])];
+  const writes = method !== 'GET';
+  const refusals = new Map<number, (keyof typeof errors)[]>();
+  const add = (...codes: (keyof typeof errors)[]) => {
+    for (const code of codes) refusals.set(statusOf(code), [...(refusals.get(statusOf(code)) ?? []), code]);
+  };
+  if (body) add('badRequest');
+  if (who !== 'anyone') add('notSignedIn', 'notAllowed');
+  if (writes) add('crossSite');
+  if (inPath.length > 0) add('notFound');
+  if (body || query) add('invalid');
+  if (sends) add('notTaken', 'tooLarge');
+  return {
+    operationId: idOf(method, path),
+    tags: [path.split('/').find((part) => part !== '' && part !== 'api') ?? 'api'],
+    summary: does,
+    description: who === 'anyone' ? 'For anyone, signed in or not.' : `For a ${who}.`,
+    security: who === 'anyone' ? [] : [{ session: [] }],
+    ...(parameters.length > 0 ? { parameters } : {}),
+    ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: jsonSchemaOf(body) } } } } : {}),
+    ...(sends ? { requestBody: { required: true, content: { [sends]: {} } } } : {}),
+    responses: {
+      200: { description: 'Done', content: Object.fromEntries(gives.map((type) => [type, value && type === 'application/json' ? { schema: enveloped(value) } : {}])) },
+      ...Object.fromEntries(
+        [...refusals].map(([status, codes]) => {
+          const name = codes.join('-');
+          failures[name] ??= failure(codes);
+          return [status, { $ref: `#/components/responses/${name}` }];
+        }),
+      ),
+      default: { $ref: '#/components/responses/anyOther' },
+    },
+  };
+}
+
+const enveloped = (value: JsonSchema): JsonSchema => ({ type: 'object', properties: { ok: { const: true }, value }, required: ['ok', 'value'] });
+
+const idOf = (method: string, path: string): string =>
+  [method.toLowerCase(), ...path.split('/').flatMap((part) => (part === '' || part === 'api' ? [] : [part.replace(/[{}]/g, '').replace(/\W/g, '-')]))].join('-');
+
+function queryOf(query: ObjectSchema<Record<string, unknown>>): object[] {
+  return Object.entries(query.fields).map(([name, field]) => {
+    const schema = field as Schema;
+    // One that only has to be named.
+    const named = schema.type === 'boolean' ? { allowEmptyValue: true } : {};
+    return { name, in: 'query', required: !schema.describe().optional, ...named, schema: jsonSchemaOf(schema) };
+  });
+}

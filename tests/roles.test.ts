@@ -1,0 +1,298 @@
+import { randomUUID } from 'node:crypto';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type App, makeApp } from '../src/server/app';
+import { readConfig } from '../src/server/config';
+import type { As, Learner, Person, Teacher } from '../src/server/context';
+import { changeCourse, setTeacher } from '../src/server/courses/courses';
+import { keepGroup } from '../src/server/courses/parts';
+import { errors } from '../src/server/errors';
+import { takeMedium } from '../src/server/media/media';
+import { makeEdition } from '../src/server/releases/corrections';
+import { publish } from '../src/server/releases/publish';
+import { makeList } from '../src/server/vault/lists';
+import { exportPackage } from '../src/server/vault/packages';
+import { keepNew, setDeleted } from '../src/server/vault/questions';
+import { keepSet, makeSet } from '../src/server/vault/sets';
+import { makeShelf, shareShelf } from '../src/server/vault/shelves';
+import { operation } from './support/apiDocument';
+import { course, inOrder, learner, must, release, seeds, teacher, testApp } from './support/app';
+import { type Asking, asked, ENDPOINTS } from './support/endpoints';
+import { sitter } from './support/sitting';
+
+/**
+ * Who asks. `owner` has everything below; `coTeacher` teaches the course too; `colleague` may use what stands on a shelf; `elsewhere` teaches another course. `sitter` is on the
+ * course and sits its release, `classmate` is on it too, `outsider` is on the other course alone. `nobody` is not signed in.
+ */
+const ACTORS = ['owner', 'coTeacher', 'colleague', 'elsewhere', 'sitter', 'classmate', 'outsider', 'nobody'] as const;
+type Actor = (typeof ACTORS)[number];
+const TEACHERS: readonly Actor[] = ['owner', 'coTeacher', 'colleague', 'elsewhere'];
+const LEARNERS: readonly Actor[] = ['sitter', 'classmate', 'outsider'];
+const COURSE: readonly Actor[] = ['owner', 'coTeacher'];
+const OWNER: readonly Actor[] = ['owner'];
+const OTHER_TEACHERS: readonly Actor[] = ['coTeacher', 'colleague', 'elsewhere'];
+
+const PLANT = '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><path d="M0 0h9v9z"/></svg>';
+const FRESH = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2bff01';
+
+let template: { app: App; folder: string; done: () => void };
+const people: Record<Actor, Person | null> = { owner: null, coTeacher: null, colleague: null, elsewhere: null, sitter: null, classmate: null, outsider: null, nobody: null };
+/** The ids of what is the owner's. */
+const of = { course: '', release: '', set: '', question: '', shelf: '', list: '', group: '', sitting: '', hash: '', medium: '', code: '', item: '', zone: '' };
+let zip: Uint8Array;
+
+/** A world in which every endpoint has something to find. */
+beforeAll(async () => {
+  template = await testApp();
+  const { app } = template;
+  const [owner, coTeacher, colleague, elsewhere] = (await Promise.all(['owner', 'coteacher', 'colleague', 'elsewhere'].map((name) => teacher(app, name)))) as [
+    As<Teacher>,
+    As<Teacher>,
+    As<Teacher>,
+    As<Teacher>,
+  ];
+  of.course = await course(owner);
+  must(await setTeacher(owner, of.course, 'coteacher', true));
+  const { code } = must(await changeCourse(owner, of.course, { join: { until: null } })).join ?? { code: '' };
+  of.code = code;
+  const other = await course(elsewhere);
+  const [one, two, three] = (await Promise.all([learner(owner, of.course, 'sitter'), learner(owner, of.course, 'classmate'), learner(elsewhere, other, 'outsider')])) as [
+    As<Learner>,
+    As<Learner>,
+    As<Learner>,
+  ];
+  await release(elsewhere, other, seeds({ title: 'Elsewhere' }));
+  const medium = must(await takeMedium(owner, { name: 'leaf.svg', claimed: 'image/svg+xml', bytes: Buffer.from(PLANT), room: { width: 100, height: 100 } }));
+  of.hash = medium.hash;
+  const question = seeds({
+    media: { leaf: { kind: 'picture', hash: medium.hash, description: 'A leaf', weight: medium.weight } },
+    fixtures: [{ id: 'leaf', type: 'picture', media: 'leaf', x: 0, y: 0, w: 10, h: 10 }],
+  });
+  must(await keepNew(owner, question));
+  of.question = question.id;
+  const binned = seeds({ title: 'In the bin' });
+  must(await keepNew(owner, binned));
+  must(await setDeleted(owner, binned.id, true));
+  of.shelf = must(await makeShelf(owner, { id: randomUUID(), title: 'Drying', parentId: null })).id;
+  const plain = seeds({ title: 'On a shelf' });
+  must(await keepNew(owner, plain, of.shelf));
+  must(await shareShelf(owner, of.shelf, { username: 'colleague', right: 'use' }));
+  of.list = must(await makeList(owner, { id: randomUUID(), title: 'Seeds', rows: [['barley']] })).id;
+  of.set = must(await makeSet(owner, randomUUID(), 'Week one')).id;
+  const beside = {
+    id: randomUUID(),
+    title: 'Beside',
+    text: '',
+    medium: { hash: medium.hash, kind: 'picture' as const, description: 'A leaf' },
+    captions: '',
+    questions: [question.id],
+  };
+  must(await keepSet(owner, of.set, { title: 'Week one', goBack: true, sections: inOrder([question.id, plain.id]), sources: [beside] }));
+  of.release = must(await publish(owner, { id: randomUUID(), courseId: of.course, setId: of.set })).id;
+  of.group = randomUUID();
+  must(await keepGroup(owner, of.course, of.group, 'Morning shift'));
+  const sat = await sitter(one, of.release);
+  await sat.take(sat.put('barley', 'dry'));
+  of.sitting = sat.view.id;
+  of.medium = Object.keys(sat.view.question.media)[0] ?? '';
+  of.item = sat.view.question.items[0]?.id ?? '';
+  of.zone = sat.view.question.zones[0]?.id ?? '';
+  must(await makeEdition(owner, of.release, 2, { reason: 'Too narrow', changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }] }));
+  zip = must(await exportPackage(owner, { set: of.set })).bytes;
+  Object.assign(people, {
+    owner: owner.person,
+    coTeacher: coTeacher.person,
+    colleague: colleague.person,
+    elsewhere: elsewhere.person,
+    sitter: one.person,
+    classmate: two.person,
+    outsider: three.person,
+  });
+  await app.db.run(sql`pragma wal_checkpoint(truncate)`);
+}, 60_000);
+afterAll(() => template.done());
+
+interface Row {
+  readonly may: readonly Actor[];
+  /** Who is told that it is done, and nothing is: of theirs there is nothing to do it to. */
+  readonly nothing?: readonly Actor[];
+  readonly ask?: () => Asking;
+  /** What those of the right role are told who may not: that there is nothing, unless another is given. */
+  readonly else?: Partial<Record<Actor, keyof typeof errors>>;
+}
+const inCourse = (more: Record<string, string> = {}) => ({ id: of.course, ...more });
+const at =
+  (id: () => string, more: Partial<Asking> = {}) =>
+  () => ({ params: { id: id() }, ...more });
+const settings = { sittings: 1, counts: 'best', practice: false, tells: 'modelAnswer', tellsWhen: 'atOnce' };
+const empty = { title: 'Another name', goBack: true, sections: [] };
+
+const ROWS: Readonly<Record<string, Row>> = {
+  'GET /api/ping': { may: ACTORS },
+  'GET /api/health': { may: ACTORS },
+  'GET /stand-in/film': { may: ACTORS },
+  'PUT /api/joining': { may: ACTORS, ask: () => ({ body: { code: of.code, name: 'New', username: 'new.one', password: 'seedlings-26' } }) },
+  'POST /api/joining': { may: LEARNERS, ask: () => ({ body: { code: of.code } }) },
+  'GET /api/me': { may: LEARNERS },
+
+  'GET /api/questions': { may: TEACHERS },
+  'POST /api/questions': { may: TEACHERS, ask: () => ({ body: { id: FRESH, shelfId: null } }) },
+  'PATCH /api/questions': { may: OWNER, nothing: OTHER_TEACHERS, ask: () => ({ body: { ids: [of.question], deleted: true } }) },
+  'GET /api/questions/{id}': { may: OWNER, ask: at(() => of.question) },
+  'PATCH /api/questions/{id}': { may: OWNER, ask: at(() => of.question, { body: { deleted: true } }) },
+  'POST /api/questions/{id}/copies': { may: OWNER, ask: at(() => of.question, { body: { id: FRESH } }) },
+  'POST /api/questions/{id}/edits': {
+    may: OWNER,
+    ask: at(() => of.question, { body: { id: FRESH, from: 1, edits: [{ type: 'setQuestion', field: 'title', to: 'Mine', from: 'Which seeds stand drying?' }] } }),
+  },
+  'GET /api/questions/{id}/uses': { may: OWNER, ask: at(() => of.question) },
+  'GET /api/questions/{id}/versions': { may: OWNER, ask: at(() => of.question) },
+  'GET /api/questions/{id}/versions/{revision}': { may: OWNER, ask: () => ({ params: { id: of.question, revision: '1' } }) },
+  'DELETE /api/bin': { may: OWNER, nothing: OTHER_TEACHERS },
+  'GET /api/tags': { may: TEACHERS },
+  'GET /api/shelves': { may: TEACHERS },
+  'POST /api/shelves': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'New', parentId: null } }) },
+  'PATCH /api/shelves/{id}': { may: OWNER, ask: at(() => of.shelf, { body: { title: 'Mine' } }) },
+  'DELETE /api/shelves/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.shelf) },
+  'PUT /api/shelves/{id}/shares': { may: OWNER, ask: at(() => of.shelf, { body: { username: 'elsewhere', right: 'edit' } }) },
+  'GET /api/lists': { may: TEACHERS },
+  'POST /api/lists': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine', rows: [['oat']] } }) },
+  'PUT /api/lists/{id}': { may: OWNER, ask: at(() => of.list, { body: { title: 'Mine', rows: [['oat']] } }) },
+  'DELETE /api/lists/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.list) },
+  'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
+  'PUT /api/sets/{id}': { may: OWNER, ask: at(() => of.set, { body: empty }) },
+  'GET /api/media': { may: TEACHERS },
+  'POST /api/media': { may: TEACHERS, ask: () => ({ query: '?name=leaf.svg', bytes: Buffer.from(PLANT.replaceAll('9', '8')) }) },
+  'GET /media/{hash}': { may: OWNER, ask: () => ({ params: { hash: of.hash } }) },
+  'GET /api/packages': { may: OWNER, ask: () => ({ query: `?set=${of.set}` }) },
+  'POST /api/packages': { may: TEACHERS, ask: () => ({ query: `?id=${FRESH}`, bytes: zip }) },
+
+  'GET /api/courses': { may: TEACHERS },
+  'POST /api/courses': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
+  'GET /api/courses/{id}': { may: COURSE, ask: at(() => of.course) },
+  'PATCH /api/courses/{id}': { may: OWNER, ask: at(() => of.course, { body: { archived: true } }), else: { coTeacher: 'notAllowed' } },
+  'GET /api/courses/{id}/audit': { may: COURSE, ask: at(() => of.course) },
+  'PUT /api/courses/{id}/categories': { may: COURSE, ask: at(() => of.course, { body: { categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }) },
+  'GET /api/courses/{id}/gradebook': { may: COURSE, ask: at(() => of.course) },
+  'GET /courses/{id}/gradebook.csv': { may: COURSE, ask: at(() => of.course) },
+  'PUT /api/courses/{id}/groups': { may: COURSE, ask: at(() => of.course, { body: { id: FRESH, title: 'Evening shift' } }) },
+  'PUT /api/courses/{id}/groups/{group}': { may: COURSE, ask: () => ({ params: inCourse({ group: of.group }), body: { learnerId: people.sitter?.id, isIn: true } }) },
+  'DELETE /api/courses/{id}/groups/{group}': { may: COURSE, ask: () => ({ params: inCourse({ group: of.group }) }) },
+  'GET /api/courses/{id}/learners': { may: COURSE, ask: at(() => of.course) },
+  'POST /api/courses/{id}/learners': { may: COURSE, ask: at(() => of.course, { body: { name: 'New', username: 'new.one', password: 'seedlings-26' } }) },
+  'DELETE /api/courses/{id}/learners': { may: COURSE, ask: () => ({ params: inCourse(), body: { learners: [people.sitter?.id] } }) },
+  'GET /api/courses/{id}/learners/{learner}': { may: COURSE, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }) },
+  'DELETE /api/courses/{id}/learners/{learner}': { may: OWNER, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }), else: { coTeacher: 'notAllowed' } },
+  'GET /api/courses/{id}/left': { may: COURSE, ask: at(() => of.course) },
+  'GET /api/courses/{id}/parts': { may: COURSE, ask: at(() => of.course) },
+  'POST /api/courses/{id}/roster': { may: COURSE, ask: at(() => of.course, { body: { text: 'New,new.one', take: true, removeOthers: true } }) },
+  'GET /api/courses/{id}/teachers': { may: COURSE, ask: at(() => of.course) },
+  'PUT /api/courses/{id}/teachers': { may: OWNER, ask: at(() => of.course, { body: { username: 'elsewhere', teaches: true } }), else: { coTeacher: 'notAllowed' } },
+  'PUT /api/courses/{id}/units': { may: COURSE, ask: at(() => of.course, { body: { units: [{ id: FRESH, title: 'Drying' }] } }) },
+  'PUT /api/learners/{id}/password': { may: OWNER, ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }) },
+
+  'POST /api/releases': { may: OWNER, ask: () => ({ body: { id: FRESH, courseId: of.course, setId: of.set } }) },
+  'PUT /api/releases/{id}/allowances': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, allowed: { moreMinutes: 5, moreSittings: 0 } } }),
+  },
+  'GET /api/releases/{id}/analysis': { may: COURSE, ask: at(() => of.release) },
+  'GET /api/releases/{id}/editions': { may: COURSE, ask: at(() => of.release) },
+  'POST /api/releases/{id}/editions': {
+    may: COURSE,
+    ask: at(() => of.release, { body: { reason: 'Unclear', number: 3, changes: [{ question: 0, strike: true, fromVault: false, accept: [] }] } }),
+  },
+  'GET /api/releases/{id}/editions/{number}': { may: COURSE, ask: () => ({ params: { id: of.release, number: '2' } }) },
+  'PUT /api/releases/{id}/editions/{number}': { may: COURSE, ask: () => ({ params: { id: of.release, number: '2' }, body: {} }) },
+  'PUT /api/releases/{id}/marks': { may: COURSE, ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, mark: { points: 1, reason: 'Late' } } }) },
+  'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },
+  'GET /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release) },
+  'PUT /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release, { body: settings }) },
+
+  'POST /api/releases/{id}/sittings': { may: ['sitter', 'classmate'], ask: at(() => of.release) },
+  'POST /api/sittings/{id}/at': { may: ['sitter'], ask: at(() => of.sitting, { body: { question: 1 } }) },
+  'POST /api/sittings/{id}/finish': { may: ['sitter'], ask: at(() => of.sitting) },
+  'POST /api/sittings/{id}/moves': {
+    may: ['sitter'],
+    ask: () => ({ params: { id: of.sitting }, body: { question: 0, after: 1, moves: [{ id: FRESH, kind: 'put', item: of.item, copy: 0, zone: of.zone }] } }),
+  },
+  'GET /api/sittings/{id}/media/{name}': { may: ['sitter'], ask: () => ({ params: { id: of.sitting, name: of.medium } }) },
+  'GET /api/sittings/{id}/sources/{n}': { may: ['sitter'], ask: () => ({ params: { id: of.sitting, n: '0' } }) },
+};
+/** What the sign-in library answers is its own (see `OPEN_AUTH_PATHS`); `tests/browser/pages.spec.ts` tries it. */
+const OTHERS = ['ALL /api/auth/{all}'];
+
+/** Of the right role, as the endpoint says of itself? */
+const isOfRole = (name: string, actor: Actor) => {
+  const who = ENDPOINTS.get(name)?.described.who;
+  return who === 'anyone' || people[actor]?.role === who;
+};
+
+describe('who may ask what', () => {
+  it('is laid down for every endpoint there is', () => {
+    expect([...ENDPOINTS.keys()].sort()).toEqual([...Object.keys(ROWS), ...OTHERS].sort());
+  });
+
+  const copies: string[] = [];
+  let app: App | null = null;
+  afterAll(() => {
+    for (const copy of copies) rmSync(copy, { recursive: true, force: true });
+  });
+  /** An application over a copy of the world, the one before where that was not written to. */
+  async function fresh(): Promise<App> {
+    if (app) return app;
+    const folder = mkdtempSync(join(tmpdir(), 'vault-drop-roles-'));
+    copies.push(folder);
+    cpSync(template.folder, folder, { recursive: true });
+    app = await makeApp(readConfig({ VAULT_DROP_DATA: folder, VAULT_DROP_ROOT: process.cwd() }));
+    return app;
+  }
+  const changesOf = async (one: App) => (await one.db.get<{ n: number }>(sql`select total_changes() as n`))?.n ?? 0;
+
+  it.each(Object.keys(ROWS))('%s', async (name) => {
+    const row = ROWS[name] as Row;
+    for (const actor of ACTORS) {
+      const one = await fresh();
+      const before = await changesOf(one);
+      const response = await asked(one, name, people[actor], row.ask?.());
+      const body = response.headers.get('content-type')?.startsWith('application/json') ? ((await response.json()) as { ok?: boolean; error?: { code: string } }) : {};
+      const may = row.may.includes(actor);
+      const code = may || row.nothing?.includes(actor) ? undefined : actor === 'nobody' ? 'notSignedIn' : isOfRole(name, actor) ? (row.else?.[actor] ?? 'notFound') : 'notAllowed';
+      const expected = code ? { status: errors[code][0], code } : { status: 200, code: undefined };
+      expect({ actor, status: response.status, code: body.error?.code }).toEqual({ actor, ...expected });
+      // It is as the API document says.
+      const { takes, answers, fails } = operation(name);
+      if (!row.ask?.().bytes) expect(takes(row.ask?.().body)).toEqual([]);
+      if (response.headers.get('content-type')?.startsWith('application/json')) expect(code ? fails(body) : answers(body)).toEqual([]);
+      const wrote = (await changesOf(one)) > before;
+      // Who may not, changes nothing and is told nothing of what is there.
+      if (!may) expect({ actor, wrote }).toEqual({ actor, wrote: false });
+      else if (!['GET', 'POST'].includes(name.split(' ')[0] ?? '')) expect({ actor, wrote }).toEqual({ actor, wrote: true });
+      if (!may || (actor !== 'owner' && actor !== 'coTeacher')) {
+        const told = JSON.stringify(body);
+        const secrets = may && LEARNERS.includes(actor) ? [of.question, of.set, of.hash] : [of.question, of.set, of.list, of.course, of.hash];
+        // What was asked with comes back at most to who may.
+        expect({ actor, leaks: secrets.filter((id) => told.includes(id)) }).toEqual({ actor, leaks: [] });
+      }
+      if (wrote) app = null;
+    }
+  });
+
+  it('of lists, shows each their own', async () => {
+    const one = await fresh();
+    const seen = async (name: string, actor: Actor, id: string) => (await (await asked(one, name, people[actor])).text()).includes(id);
+    const lists = [
+      ['GET /api/courses', of.course, ['owner', 'coTeacher']],
+      ['GET /api/questions', of.question, ['owner']],
+      ['GET /api/questions', of.shelf, ['owner', 'colleague']],
+      ['GET /api/shelves', of.shelf, ['owner', 'colleague']],
+      ['GET /api/lists', of.list, ['owner']],
+      ['GET /api/media', of.hash, ['owner']],
+    ] as const;
+    for (const [name, id, who] of lists)
+      for (const actor of TEACHERS) expect([name, actor, await seen(name, actor, id)]).toEqual([name, actor, (who as readonly Actor[]).includes(actor)]);
+  });
+});

@@ -30,7 +30,7 @@ export default defineConfig({
   webServer: {
     command: 'node --import tsx demo/seed.ts && node server.mjs',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    timeout: 60_000,
+    timeout: 180_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },
     env: { PORT: String(PORT), HOST: '127.0.0.1', VAULT_DROP_DATA: data, VAULT_DROP_DEMO: '1', NODE_ENV: 'production', LOG_LEVEL: 'warn' },

@@ -3,10 +3,12 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { type Edit, type Question, setQuestion } from '../src/core';
 import type { As, Teacher } from '../src/server/context';
 import { question, questionWords } from '../src/server/database/tables';
+import { queryOf } from '../src/server/http/endpoint';
+import { sought } from '../src/server/http/queries';
 import { publish } from '../src/server/releases/publish';
-import { listTags, listVault, PAGE, soughtIn, usesOf } from '../src/server/vault/listing';
+import { listTags, listVault, PAGE, usesOf } from '../src/server/vault/listing';
 import { changeMany, copyQuestion, editQuestion, emptyBin, keepNew, openQuestion } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
 import { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from '../src/server/vault/shelves';
 import { asMatch, wordsOf } from '../src/server/vault/words';
 import { course, inOrder, must, seeds, teacher, testApp } from './support/app';
@@ -81,8 +83,11 @@ describe('what is looked for', () => {
   });
 
   it('is refused where the address asks for what there is not', () => {
-    expect(soughtIn(new URLSearchParams('kind=puzzle&from=-1&use=never'))).toMatchObject({ ok: false, problems: [{ path: 'from' }, { path: 'kind' }, { path: 'use' }] });
-    expect(soughtIn(new URLSearchParams('words=bean&from=50'))).toMatchObject({ ok: true, value: { words: 'bean', from: 50 } });
+    expect(queryOf(new URLSearchParams('kind=puzzle&from=-1&use=never'), sought)).toMatchObject({
+      ok: false,
+      problems: expect.arrayContaining(['from', 'kind', 'use'].map((path) => expect.objectContaining({ path }))),
+    });
+    expect(queryOf(new URLSearchParams('words=bean&from=50'), sought)).toMatchObject({ ok: true, value: { words: 'bean', from: 50 } });
     expect([asMatch('dry seed'), asMatch(' ?! ')]).toEqual(['"dry" "seed"*', null]);
     expect(wordsOf(seeds({}))).toBe('dry moist barley poppy acorn gravel');
   });
@@ -136,7 +141,9 @@ describe('shelves', () => {
     expect(must(await changeMany(fern, { ids: [id], deleted: true, addTags: ['mine'] }))).toEqual({ changed: [] });
     expect(await openQuestion(odile, id)).toMatchObject({ ok: true, value: { question: { title: 'Changed' }, access: 'own' } });
 
+    expect(must(await openSet(fern, set))).toMatchObject({ gone: 0, sections: [{ questions: [{ id }] }] });
     for (const shelfId of [top, inner]) must(await shareShelf(odile, shelfId, { username: 'fern', right: null }));
+    expect(must(await openSet(fern, set))).toMatchObject({ gone: 1, sections: [{ questions: [] }] });
     expect(await openQuestion(fern, id)).toMatchObject({ ok: false, code: 'notFound' });
     expect(await shareShelf(odile, top, { username: 'nobody', right: 'see' })).toMatchObject({ ok: false, code: 'invalid' });
     expect(await shareShelf(fern, top, { username: 'fern', right: 'edit' })).toMatchObject({ ok: false, code: 'notFound' });

@@ -18,8 +18,11 @@ interface Named {
 
 const client = new QueryClient();
 
+/** `gone`: how many of its questions are not the teacher's to use any more. */
+type Given = SetContent & { readonly gone: number };
+
 /** A set: its title, its questions in their order, what they count, and whether learners may go back. Every change is kept at once. */
-export function SetEditor({ set }: { set: SetContent }) {
+export function SetEditor({ set }: { set: Given }) {
   return (
     <QueryClientProvider client={client}>
       <Editor set={set} />
@@ -27,8 +30,9 @@ export function SetEditor({ set }: { set: SetContent }) {
   );
 }
 
-function Editor({ set: given }: { set: SetContent }) {
-  const [set, setSet] = useState(given);
+function Editor({ set: given }: { set: Given }) {
+  const [set, setSet] = useState<SetContent>(given);
+  const gone = set === given ? given.gone : 0;
   const [title, setTitle] = useState(given.title);
   const [state, setState] = useState<'kept' | 'keeping' | string>('kept');
   const [publishing, setPublishing] = useState(false);
@@ -82,6 +86,12 @@ function Editor({ set: given }: { set: SetContent }) {
           <h2 id="in-set" className="text-xl mb-2">
             Questions <span className="figures text-base text-mute">{questions.length}</span>
           </h2>
+          {gone > 0 && (
+            <p role="status" className="text-brick mb-2">
+              {gone === 1 ? 'One question of this set is' : `${gone} questions of this set are`} not yours to use any more: deleted, or shared no longer. With the next change the
+              set goes on without.
+            </p>
+          )}
           {questions.length > 0 && <Figures sections={set.sections} />}
           {questions.length === 0 && <p>Nothing is in it yet. Add questions from the Vault beside.</p>}
           <SectionsEditor sections={set.sections} onChange={(sections) => keep({ ...set, sections })} />

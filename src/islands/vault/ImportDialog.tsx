@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ChangeEvent, useState } from 'react';
-import { ApiFailure, Dialog } from '../../ui';
+import { ApiFailure, Dialog, Scrolls } from '../../ui';
 import type { ApiResult } from '../../ui/api';
 
 interface Imported {
@@ -63,13 +63,15 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
           {done.left.length > 0 && (
             <>
               <p className="mt-2">{count(done.left.length, 'file')} did not:</p>
-              <ul className="list-disc ps-6 max-h-48 overflow-auto">
-                {done.left.map(({ file: name, message }) => (
-                  <li key={`${name} ${message}`}>
-                    <span className="figures text-sm">{name}</span> {message}
-                  </li>
-                ))}
-              </ul>
+              <Scrolls label="What did not come in" className="max-h-48">
+                <ul className="list-disc ps-6">
+                  {done.left.map(({ file: name, message }) => (
+                    <li key={`${name} ${message}`}>
+                      <span className="figures text-sm">{name}</span> {message}
+                    </li>
+                  ))}
+                </ul>
+              </Scrolls>
             </>
           )}
         </section>

@@ -1,27 +1,13 @@
 import { and, asc, count, desc, eq, exists, inArray, isNotNull, isNull, or, type SQL, sql } from 'drizzle-orm';
 import type { FindingCounts, Kind } from '../../core';
-import { KINDS } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { course, question, questionSet, questionTag, questionWords, release, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
 import { type Access, shelvesSeen } from './shelves';
+import type { Sought } from './sought';
 import { asMatch } from './words';
-
-/** What is looked for in the Vault. Left out: everything. */
-export interface Sought {
-  /** A shelf's id; `none`: on no shelf; `bin`: what was deleted. */
-  readonly shelf?: string | undefined;
-  readonly words?: string | undefined;
-  readonly kind?: Kind | undefined;
-  readonly findings?: 'error' | 'warning' | 'none' | undefined;
-  /** In a set or a release of anybody's, in none, or as a starting point for others. */
-  readonly use?: (typeof USES)[number] | undefined;
-  readonly tag?: string | undefined;
-  readonly sort?: 'changed' | 'title' | undefined;
-  readonly from?: number | undefined;
-}
 
 export interface VaultRow {
   id: string;
@@ -46,37 +32,6 @@ export interface VaultPage {
 
 /** Rows of one page: more are asked for as they are scrolled to. */
 export const PAGE = 50;
-
-const FINDINGS = ['error', 'warning', 'none'] as const;
-const USES = ['used', 'unused', 'start'] as const;
-const SORTS = ['changed', 'title'] as const;
-const MOST_FROM = 1_000_000;
-
-/** What is looked for, from an address; refused where a word of it is none of ours. */
-export function soughtIn(search: URLSearchParams): Result<Sought> {
-  const problems: { path: string; message: string }[] = [];
-  const text = (name: string, most: number) => search.get(name)?.slice(0, most) || undefined;
-  const one = <const T extends string>(name: string, of: readonly T[]): T | undefined => {
-    const value = search.get(name);
-    if (!value) return undefined;
-    const found = of.find((word) => word === value);
-    if (!found) problems.push({ path: name, message: `has to be one of ${of.join(', ')}` });
-    return found;
-  };
-  const from = search.get('from') ?? '0';
-  if (!/^\d{1,7}$/.test(from) || Number(from) > MOST_FROM) problems.push({ path: 'from', message: 'has to be a whole number' });
-  const sought: Sought = {
-    shelf: text('shelf', 60),
-    words: text('words', 200),
-    tag: text('tag', 60),
-    kind: one('kind', KINDS),
-    findings: one('findings', FINDINGS),
-    use: one('use', USES),
-    sort: one('sort', SORTS),
-    from: Number(from),
-  };
-  return problems.length > 0 ? fail('invalid', { problems }) : ok(sought);
-}
 
 /** A page of the questions the teacher may see: their own, and those on shelves shared with them. */
 export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultPage> {

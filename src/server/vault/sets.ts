@@ -26,6 +26,8 @@ export interface SetView {
   goBack: boolean;
   sections: Section<SetQuestion>[];
   sources: SetSource[];
+  /** How many of its questions are not the teacher's to use any more: deleted, or shared no longer. */
+  gone: number;
 }
 
 /** The teacher's sets, the one changed last first. */
@@ -41,7 +43,7 @@ export async function makeSet(as: As<Teacher>, id: string, title: string): Promi
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
-/** A set with its questions in their order; deleted ones are left out. */
+/** A set with its questions in their order; those that are not the teacher's to use any more are left out, and counted. */
 export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
   const found = await own(as, id);
   if (!found) return fail('notFound');
@@ -53,7 +55,8 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
       return row ? [{ ...row, points }] : [];
     }),
   }));
-  return ok({ id, title: found.title, goBack: found.goBack, sections, sources: found.sources });
+  const gone = idsIn(found.sections).length - sections.reduce((all, { questions }) => all + questions.length, 0);
+  return ok({ id, title: found.title, goBack: found.goBack, sections, sources: found.sources, gone });
 }
 
 const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions }) => questions.map(({ id }) => id));

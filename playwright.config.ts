@@ -17,6 +17,8 @@ export default defineConfig({
   reporter: [['list']],
   forbidOnly: true,
   use: {
+    // What never comes is said after half a minute, not when the whole test runs out.
+    actionTimeout: 30_000,
     baseURL: `http://127.0.0.1:${PORT}`,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

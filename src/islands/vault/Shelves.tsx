@@ -109,14 +109,14 @@ function Branch({ shelves, parentId, entry }: { shelves: readonly Shelf[]; paren
 /** A new shelf, on another or at the top; or another name for one. */
 function NameDialog({ shelf, parent, onClose, onMade }: { shelf?: Shelf; parent: Shelf | null; onClose: () => void; onMade: (id: string) => void }) {
   const [title, setTitle] = useState(shelf?.title ?? '');
+  const [id] = useState(() => shelf?.id ?? crypto.randomUUID());
   const keep = useWrite(
     async (name: string) => {
-      const id = shelf?.id ?? crypto.randomUUID();
       if (shelf) await ask('PATCH', `/api/shelves/${id}`, { title: name });
       else await ask('POST', '/api/shelves', { id, title: name, parentId: parent?.id ?? null });
-      return id;
     },
-    (id) => {
+    undefined,
+    () => {
       onClose();
       onMade(id);
     },

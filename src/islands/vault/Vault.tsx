@@ -195,44 +195,46 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
   return (
     <div className="flex flex-wrap items-center gap-2 mb-3 border-l-4 border-brass bg-brass-wash px-3 py-2" role="toolbar" aria-label="For what is chosen">
       <span className="figures">{chosen.size} chosen</span>
-      <select
-        aria-label="Put onto a shelf"
-        className="select select-sm w-44"
-        value=""
-        onChange={(event) => event.target.value !== '' && change.mutate({ shelfId: event.target.value === 'none' ? null : event.target.value })}
-      >
-        <option value="">put onto…</option>
-        <option value="none">no shelf</option>
-        {shelves
-          .filter(({ access }) => access === 'own')
-          .map(({ id, title }) => (
-            <option key={id} value={id}>
-              {title}
-            </option>
-          ))}
-      </select>
-      <form
-        className="flex gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (tag.trim() !== '') change.mutate({ addTags: [tag.trim()] });
-          setTag('');
-        }}
-      >
-        <input aria-label="Tag" placeholder="tag" maxLength={60} className="input input-sm w-32" value={tag} onChange={(event) => setTag(event.target.value)} />
-        <button type="submit" className="btn btn-edge btn-sm" disabled={tag.trim() === ''}>
-          Add
+      <fieldset className="contents" disabled={change.isPending || remove.isPending}>
+        <select
+          aria-label="Put onto a shelf"
+          className="select select-sm w-44"
+          value=""
+          onChange={(event) => event.target.value !== '' && change.mutate({ shelfId: event.target.value === 'none' ? null : event.target.value })}
+        >
+          <option value="">put onto…</option>
+          <option value="none">no shelf</option>
+          {shelves
+            .filter(({ access }) => access === 'own')
+            .map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+        </select>
+        <form
+          className="flex gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (tag.trim() !== '') change.mutate({ addTags: [tag.trim()] });
+            setTag('');
+          }}
+        >
+          <input aria-label="Tag" placeholder="tag" maxLength={60} className="input input-sm w-32" value={tag} onChange={(event) => setTag(event.target.value)} />
+          <button type="submit" className="btn btn-edge btn-sm" disabled={tag.trim() === ''}>
+            Add
+          </button>
+          <button type="button" className="btn btn-quiet btn-sm" disabled={tag.trim() === ''} onClick={() => change.mutate({ removeTags: [tag.trim()] })}>
+            Take off
+          </button>
+        </form>
+        <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MOST_PACKED).join(',')}`} download>
+          Export
+        </a>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(undefined)}>
+          Delete
         </button>
-        <button type="button" className="btn btn-quiet btn-sm" disabled={tag.trim() === ''} onClick={() => change.mutate({ removeTags: [tag.trim()] })}>
-          Take off
-        </button>
-      </form>
-      <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MOST_PACKED).join(',')}`} download>
-        Export
-      </a>
-      <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(undefined)}>
-        Delete
-      </button>
+      </fieldset>
       <span className="grow" />
       <button type="button" className="btn btn-quiet btn-sm" onClick={onDone}>
         Choose none

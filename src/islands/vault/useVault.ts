@@ -81,14 +81,18 @@ const sayFailure = (error: Error) => {
   else toast.error('Something went wrong', { description: 'Nothing was changed. Try again.' });
 };
 
-/** A write to the Vault: what it changed is asked for again, and what went wrong is said. */
-export function useWrite<In, Out = unknown>(write: (input: In) => Promise<Out>, done?: (out: Out, input: In) => void) {
+/**
+ * A write to the Vault: what it changed is asked for again, and what went wrong is said.
+ * `stored`: as soon as the server has it, before anything on the page is new; `shown`: once the page has what changed.
+ */
+export function useWrite<In, Out = unknown>(write: (input: In) => Promise<Out>, stored?: (out: Out, input: In) => void, shown?: (out: Out, input: In) => void) {
   const client = useQueryClient();
   return useMutation<Out, Error, In>({
     mutationFn: write,
     onSuccess: async (out, input) => {
+      stored?.(out, input);
       await Promise.all(['vault', 'shelves', 'tags'].map((key) => client.invalidateQueries({ queryKey: [key] })));
-      done?.(out, input);
+      shown?.(out, input);
     },
     onError: sayFailure,
   });

@@ -72,6 +72,17 @@ describe('what is looked for', () => {
       { tag: 'week 3', questions: 1 },
     ]);
     expect(await titles(odile, { shelf: here })).toEqual(['Sound']);
+    const elsewhere = await shelf(odile, 'Elsewhere');
+    const { stood } = must(await changeMany(odile, { ids: [sound, faulty], shelfId: elsewhere }));
+    expect(stood).toEqual(
+      expect.arrayContaining([
+        { shelfId: here, ids: [sound] },
+        { shelfId: null, ids: [faulty] },
+      ]),
+    );
+    expect(must(await changeMany(odile, { ids: [sound, faulty], shelfId: elsewhere })).stood).toEqual([]);
+    for (const { shelfId, ids } of stood) must(await changeMany(odile, { ids, shelfId }));
+    expect(await titles(odile, { shelf: here })).toEqual(['Sound']);
     expect(await titles(odile, { shelf: 'none' })).toEqual(['Faulty', 'Order']);
     must(await makeSet(odile, here, 'A set'));
     must(await keepSet(odile, here, { title: 'A set', goBack: true, sections: inOrder([faulty]) }));
@@ -100,6 +111,11 @@ describe('shelves', () => {
     const deep = await shelf(odile, 'Deep', inner);
     expect(await changeShelf(odile, top, { parentId: deep })).toMatchObject({ ok: false, code: 'invalid' });
     expect(await changeShelf(odile, top, { parentId: top })).toMatchObject({ ok: false });
+    const [left, right] = [await shelf(odile, 'Left'), await shelf(odile, 'Right')];
+    const ontoEachOther = await Promise.all([changeShelf(odile, left, { parentId: right }), changeShelf(odile, right, { parentId: left })]);
+    expect(ontoEachOther.filter((result) => result.ok)).toHaveLength(1);
+    expect((await listShelves(odile)).filter(({ id, parentId }) => parentId === null && [left, right].includes(id))).toHaveLength(1);
+    for (const id of [left, right]) must(await removeShelf(odile, id));
     expect(await makeShelf(fern, { id: randomUUID(), title: 'On another’s', parentId: top })).toMatchObject({ ok: false, code: 'notFound' });
     const id = await kept(odile, 'On the inner one', {}, inner);
     expect(must(await removeShelf(odile, inner))).toEqual({ questions: [id], shelves: [deep] });
@@ -138,7 +154,7 @@ describe('shelves', () => {
     must(await shareShelf(odile, inner, { username: 'fern', right: 'edit' }));
     must(await editQuestion(fern, id, edit));
     // Whatever they may do with it, it is its owner's to move, tag and delete.
-    expect(must(await changeMany(fern, { ids: [id], deleted: true, addTags: ['mine'] }))).toEqual({ changed: [] });
+    expect(must(await changeMany(fern, { ids: [id], deleted: true, addTags: ['mine'] }))).toEqual({ changed: [], stood: [] });
     expect(await openQuestion(odile, id)).toMatchObject({ ok: true, value: { question: { title: 'Changed' }, access: 'own' } });
 
     expect(must(await openSet(fern, set))).toMatchObject({ gone: 0, sections: [{ questions: [{ id }] }] });

@@ -106,15 +106,23 @@ export interface ManyChange {
   readonly removeTags?: readonly string[] | undefined;
 }
 
+/** Those that were changed; and where those stood before that stand elsewhere now, so that they can be put back. */
+export interface ManyChanged {
+  changed: string[];
+  stood: { shelfId: string | null; ids: string[] }[];
+}
+
 /** Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it once. */
-export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange): Promise<Result<{ changed: string[] }>> {
+export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange): Promise<Result<ManyChanged>> {
   if (shelfId && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
   const rows = await as.db
-    .select({ id: question.id, deletedAt: question.deletedAt })
+    .select({ id: question.id, deletedAt: question.deletedAt, shelfId: question.shelfId })
     .from(question)
     .where(and(inArray(question.id, ids.slice(0, MOST_AT_ONCE)), eq(question.ownerId, as.person.id)));
   const changed = rows.map(({ id }) => id);
-  if (changed.length === 0) return ok({ changed });
+  const moved = shelfId === undefined ? [] : rows.filter((row) => row.shelfId !== shelfId);
+  const stood = [...new Set(moved.map((row) => row.shelfId))].map((from) => ({ shelfId: from, ids: moved.flatMap((row) => (row.shelfId === from ? [row.id] : [])) }));
+  if (changed.length === 0) return ok({ changed, stood });
   await as.db.transaction(async (tx) => {
     if (shelfId !== undefined) await tx.update(question).set({ shelfId }).where(inArray(question.id, changed));
     if (deleted !== undefined) {
@@ -133,7 +141,7 @@ export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTa
     if (removeTags.length > 0) await tx.delete(questionTag).where(and(inArray(questionTag.questionId, changed), inArray(questionTag.tag, [...removeTags])));
     if (addTags.length + removeTags.length > 0) for (const id of changed) await noteTags(tx, id);
   });
-  return ok({ changed });
+  return ok({ changed, stood });
 }
 
 /** Takes what lies in the teacher's bin away for good. What was published of it stays with its release. */

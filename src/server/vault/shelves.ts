@@ -116,18 +116,21 @@ export async function makeShelf(as: As<Teacher>, { id, title, parentId }: { id: 
 /** Names a shelf, or puts it onto another; never onto itself or one that stands on it. */
 export async function changeShelf(as: As<Teacher>, id: string, change: { title?: string | undefined; parentId?: string | null | undefined }): Promise<Result<null>> {
   if (!(await ownShelf(as, id))) return fail('notFound');
-  if (change.parentId) {
-    const all = new Map((await as.db.select().from(shelf).where(eq(shelf.ownerId, as.person.id))).map((row) => [row.id, row]));
-    if (!all.has(change.parentId)) return fail('notFound');
-    for (let at: string | null = change.parentId; at !== null; at = all.get(at)?.parentId ?? null)
-      if (at === id) return fail('invalid', { problems: [{ path: 'parentId', message: 'A shelf cannot stand on itself.' }] });
-  }
-  await as.db
+  const { parentId } = change;
+  if (parentId && !(await ownShelf(as, parentId))) return fail('notFound');
+  const changed = await as.db
     .update(shelf)
-    .set({ ...(change.title === undefined ? {} : { title: change.title }), ...(change.parentId === undefined ? {} : { parentId: change.parentId }) })
-    .where(eq(shelf.id, id));
-  return ok(null);
+    .set({ ...(change.title === undefined ? {} : { title: change.title }), ...(parentId === undefined ? {} : { parentId }) })
+    .where(and(eq(shelf.id, id), parentId ? sql`${id} not in ${under(parentId)}` : undefined))
+    .returning({ id: shelf.id });
+  return changed.length > 0 ? ok(null) : fail('invalid', { problems: [{ path: 'parentId', message: 'A shelf cannot stand on itself.' }] });
 }
+
+/** A shelf and those it stands on, looked up in the statement that relies on them: of two who put two shelves onto each other at once, one is too late. */
+const under = (id: string) => sql`(
+  with recursive beneath (id) as (select ${id} union select shelf.parent_id from shelf join beneath on shelf.id = beneath.id where shelf.parent_id is not null)
+  select id from beneath
+)`;
 
 /** Takes a shelf away. What stood on it stands where the shelf stood: the ids say what, so that it can be put back. */
 export async function removeShelf(as: As<Teacher>, id: string): Promise<Result<{ questions: string[]; shelves: string[] }>> {

@@ -1,6 +1,7 @@
+import type { Locator } from '@playwright/test';
 import { pasted, sought, station } from './making';
-import { press, signedIn } from './player';
-import { accessible, call, expect, open, test } from './support';
+import { keepQuestion, press, signedIn } from './player';
+import { accessible, call, centre, dragTo, expect, open, test } from './support';
 
 test('the Vault: shelves in shelves, tags, search in titles and words, and the bin', async ({ browser }) => {
   test.slow();
@@ -168,4 +169,58 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
   await press(page, `Where ${name} is used`);
   await expect(page.getByRole('dialog')).toContainText(`Tamsin’s ${name}`);
   await accessible(page);
+});
+
+test('shelves and questions are dragged onto shelves, or moved by a dialog, and put back', async ({ browser }) => {
+  test.slow();
+  const teacher = await signedIn(browser, 'odile');
+  const page = await teacher.newPage();
+  const name = `${Date.now() % 1e6}`;
+  const [cold, dry] = [`Cold ${name}`, `Dry ${name}`];
+  await open(page, '/vault');
+  const ids = Object.fromEntries([cold, dry].map((title) => [title, crypto.randomUUID()]));
+  for (const title of [cold, dry]) await call(teacher, 'POST', '/api/shelves', { id: ids[title], title, parentId: null });
+  const first = await keepQuestion(teacher, { title: `First ${name}` });
+  await keepQuestion(teacher, { title: `Second ${name}` });
+  await call(teacher, 'PATCH', '/api/questions', { ids: [first], shelfId: ids[dry] });
+  await open(page, '/vault');
+  const shelves = page.getByRole('navigation', { name: 'Shelves' });
+  const shelf = (title: string) => shelves.getByRole('button', { name: new RegExp(`^${title}`) });
+  const on = (title: string) => page.locator('li', { has: page.locator(':scope > button', { hasText: title }) }).last();
+  const onto = async (what: Locator, where: Locator) => dragTo(page, what, await centre(where));
+  await expect(on(dry).locator('li')).toHaveCount(0);
+
+  await onto(shelf(cold), shelf(dry));
+  await expect(on(dry).locator('li')).toContainText(cold);
+  await expect(page.getByText(`“${cold}” stands on “${dry}”`)).toBeVisible();
+  await press(page, 'Undo');
+  await expect(on(dry).locator('li')).toHaveCount(0);
+
+  // The same from the keyboard; a shelf cannot be put onto one that stands on it.
+  await shelf(cold).press('Enter');
+  await press(page, 'Move…');
+  const dialog = page.getByRole('dialog', { name: `Move “${cold}”` });
+  await accessible(page);
+  await dialog.getByLabel('Let it stand on').selectOption({ label: dry });
+  await dialog.getByRole('button', { name: 'Move it' }).press('Enter');
+  await expect(on(dry).locator('li')).toContainText(cold);
+  await onto(shelf(dry), shelf(cold));
+  await expect(on(dry).locator('li')).toContainText(cold);
+  await onto(shelf(cold), shelf('All questions'));
+  await expect(on(dry).locator('li')).toHaveCount(0);
+
+  // A question by its picture; those that are chosen come with it, and each goes back where it stood.
+  await shelf('All questions').click();
+  await page.getByLabel('Find in titles and words').fill(name);
+  const picture = (title: string) => page.getByRole('row').filter({ hasText: title }).getByTitle('Drag it onto a shelf');
+  for (const title of [`First ${name} (copy)`, `Second ${name} (copy)`]) await page.getByLabel(`Choose ${title}`, { exact: true }).check();
+  await onto(picture(`First ${name} (copy)`), shelf(cold));
+  await expect(page.getByText(`2 questions stand on “${cold}”`)).toBeVisible();
+  await expect(shelf(cold)).toHaveAccessibleName(`${cold} 2`);
+  await expect(page.getByRole('toolbar', { name: 'For what is chosen' })).toHaveCount(0);
+  await page.getByText(`2 questions stand on “${cold}”`).locator('xpath=ancestor::li').getByRole('button', { name: 'Undo' }).click();
+  await expect(shelf(dry)).toHaveAccessibleName(`${dry} 1`);
+  await expect(shelf(cold)).toHaveAccessibleName(`${cold} 0`);
+  await onto(picture(`Second ${name} (copy)`), shelf('Bin'));
+  await expect(page.getByRole('link', { name: `Second ${name} (copy)` })).toHaveCount(0);
 });

@@ -4,6 +4,8 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { moment } from '../../ui';
 import { ask } from '../../ui/api';
+import { useDragged } from './Dragging';
+import { useDelete } from './moving';
 import { SmallPicture } from './SmallPicture';
 import { UsesDialog } from './UsesDialog';
 import { changeMany, PAGE, type Page, type Row, type Sought, usePages, useWrite } from './useVault';
@@ -139,18 +141,22 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
     ({ id }) => toast(`“${title}” was copied`, { action: { label: 'Open the copy', onClick: () => location.assign(`/bench/${id}`) } }),
   );
   const back = useWrite(() => changeMany({ ids: [row.id], deleted: false }));
-  const remove = useWrite(
-    () => changeMany({ ids: [row.id], deleted: true }),
-    () => toast(`“${title}” lies in the bin`, { duration: 15_000, action: { label: 'Undo', onClick: () => back.mutate(undefined) } }),
-  );
+  const remove = useDelete();
   const start = useWrite(() => ask('PATCH', `/api/questions/${row.id}`, { startingPoint: !row.startingPoint }));
   const isOwn = row.access === 'own';
+  const { dragRef, listeners, isDragging } = useDragged(`question-${row.id}`, isOwn && !inBin ? { question: row } : null);
   return (
-    <tr style={{ height: ROW }} aria-rowindex={index + 2}>
+    <tr style={{ height: ROW }} aria-rowindex={index + 2} className={isDragging ? 'opacity-50' : undefined}>
       <td>
         {isOwn && <input type="checkbox" className="checkbox checkbox-sm" aria-label={`Choose ${title}`} checked={chosen} onChange={(event) => onChoose(event.target.checked)} />}
       </td>
-      <td className="py-1">{!inBin && <SmallPicture id={row.id} changedAt={row.changedAt} />}</td>
+      <td className="py-1">
+        {!inBin && (
+          <span ref={dragRef} {...listeners} className={`block w-fit ${isOwn ? 'cursor-grab' : ''}`} title={isOwn ? 'Drag it onto a shelf' : undefined}>
+            <SmallPicture id={row.id} changedAt={row.changedAt} />
+          </span>
+        )}
+      </td>
       <td>
         <span className="block truncate">
           {inBin ? (
@@ -199,7 +205,7 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
                 />
               )}
               {row.access !== 'see' && <Tool label={`Copy ${title}`} title="Copy" Icon={Copy} onPress={() => copy.mutate(undefined)} />}
-              {isOwn && <Tool label={`Delete ${title}`} title="Delete" Icon={Trash2} onPress={() => remove.mutate(undefined)} />}
+              {isOwn && <Tool label={`Delete ${title}`} title="Delete" Icon={Trash2} onPress={() => remove.mutate({ ids: [row.id], title })} />}
             </>
           )}
         </span>

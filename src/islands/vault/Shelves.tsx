@@ -1,8 +1,10 @@
-import { Download, Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
+import { CornerDownRight, Download, Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
+import { type Goal, useDragged, useGoal } from './Dragging';
+import { alsoFor, mayStandOn, sharedWith, UNDO_MS, useMoveShelf } from './moving';
 import { type Shelf, useWrite } from './useVault';
 
 interface Props {
@@ -13,7 +15,7 @@ interface Props {
 
 /** The shelves of the Vault, in one another, and what stands on none or lies in the bin. */
 export function Shelves({ shelves, chosen, onChoose }: Props) {
-  const [asking, setAsking] = useState<'new' | 'rename' | 'share' | null>(null);
+  const [asking, setAsking] = useState<'new' | 'rename' | 'move' | 'share' | null>(null);
   const here = shelves.find(({ id }) => id === chosen);
   const own = shelves.filter(({ access }) => access === 'own');
   const shared = shelves.filter(({ access }) => access !== 'own');
@@ -23,7 +25,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
       onChoose(shelf.parentId ?? '');
       toast(`“${shelf.title}” was taken away`, {
         description: 'What stood on it stands where it stood.',
-        duration: 15_000,
+        duration: UNDO_MS,
         action: { label: 'Undo', onClick: () => back.mutate({ shelf, was }) },
       });
     },
@@ -33,27 +35,16 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
     for (const id of was.shelves) await ask('PATCH', `/api/shelves/${id}`, { parentId: shelf.id });
     for (let i = 0; i < was.questions.length; i += 500) await ask('PATCH', '/api/questions', { ids: was.questions.slice(i, i + 500), shelfId: shelf.id });
   });
-  const entry = (id: string, title: string, Icon: typeof Folder, count?: number) => (
-    <button
-      type="button"
-      className={`flex items-center gap-2 w-full text-start px-2 py-1 rounded cursor-pointer ${chosen === id ? 'bg-ink text-sheet' : 'hover:bg-brass-wash'}`}
-      aria-current={chosen === id ? 'true' : undefined}
-      onClick={() => onChoose(id)}
-    >
-      <Icon size={15} aria-hidden className="shrink-0" />
-      <span className="grow truncate" dir="auto">
-        {title}
-      </span>
-      {count !== undefined && <span className="figures text-sm opacity-80">{count}</span>}
-    </button>
+  const entry = (id: string, title: string, goal: Goal | null, shelf?: Shelf) => (
+    <Entry id={id} title={title} goal={goal} shelf={shelf} shelves={shelves} isChosen={chosen === id} onChoose={() => onChoose(id)} />
   );
   return (
     <nav aria-label="Shelves" className="text-base">
       <ul className="grid gap-0.5">
-        <li>{entry('', 'All questions', Library)}</li>
-        <Branch shelves={own} parentId={null} entry={(shelf) => entry(shelf.id, shelf.title, Folder, shelf.questions)} />
-        {own.length > 0 && <li>{entry('none', 'On no shelf', Folder)}</li>}
-        <li>{entry('bin', 'Bin', Trash2)}</li>
+        <li>{entry('', 'All questions', 'top')}</li>
+        <Branch shelves={own} parentId={null} entry={(shelf) => entry(shelf.id, shelf.title, { shelf }, shelf)} />
+        {own.length > 0 && <li>{entry('none', 'On no shelf', 'none')}</li>}
+        <li>{entry('bin', 'Bin', 'bin')}</li>
       </ul>
       <div className="flex flex-wrap gap-1 mt-2 border-t border-rule pt-2">
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('new')}>
@@ -64,6 +55,11 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('rename')}>
               <Pencil size={14} aria-hidden /> Rename
             </button>
+            {own.length > 1 && (
+              <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('move')}>
+                <CornerDownRight size={14} aria-hidden /> Move…
+              </button>
+            )}
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('share')}>
               <Share2 size={14} aria-hidden /> Share…
             </button>
@@ -80,14 +76,53 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
         <>
           <h2 className="font-semibold mt-4 mb-1 px-2">Shared with you</h2>
           <ul className="grid gap-0.5">
-            <Branch shelves={shared} parentId={null} entry={(shelf) => entry(shelf.id, `${shelf.title}, ${shelf.owner}`, Folder, shelf.questions)} />
+            <Branch shelves={shared} parentId={null} entry={(shelf) => entry(shelf.id, `${shelf.title}, ${shelf.owner}`, null, shelf)} />
           </ul>
         </>
       )}
       {asking === 'new' && <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onChoose} />}
       {asking === 'rename' && here && <NameDialog shelf={here} parent={null} onClose={() => setAsking(null)} onMade={onChoose} />}
+      {asking === 'move' && here && <MoveDialog shelf={here} shelves={shelves} onClose={() => setAsking(null)} />}
       {asking === 'share' && here && <ShareDialog shelf={here} onClose={() => setAsking(null)} />}
     </nav>
+  );
+}
+
+const ICONS = { top: Library, none: Folder, bin: Trash2 };
+
+interface EntryProps {
+  id: string;
+  title: string;
+  goal: Goal | null;
+  shelf?: Shelf | undefined;
+  shelves: readonly Shelf[];
+  isChosen: boolean;
+  onChoose: () => void;
+}
+
+/** A shelf in the list, or what stands for all, none and the bin: pressed, it is looked at; questions and shelves are dragged onto it. */
+function Entry({ id, title, goal, shelf, shelves, isChosen, onChoose }: EntryProps) {
+  const { dragRef, listeners } = useDragged(`shelf-${id}`, shelf?.access === 'own' ? { shelf } : null);
+  const { goalRef, isOver } = useGoal(id || 'top', goal, shelves);
+  const Icon = typeof goal === 'string' ? ICONS[goal] : Folder;
+  return (
+    <button
+      ref={(node) => {
+        dragRef(node);
+        goalRef(node);
+      }}
+      {...listeners}
+      type="button"
+      className={`flex items-center gap-2 w-full text-start px-2 py-1 rounded cursor-pointer ${isOver ? 'outline-2 outline-brass bg-brass-wash text-ink' : isChosen ? 'bg-ink text-sheet' : 'hover:bg-brass-wash'}`}
+      aria-current={isChosen ? 'true' : undefined}
+      onClick={onChoose}
+    >
+      <Icon size={15} aria-hidden className="shrink-0" />
+      <span className="grow truncate" dir="auto">
+        {title}
+      </span>
+      {shelf && <span className="figures text-sm opacity-80">{shelf.questions}</span>}
+    </button>
   );
 }
 
@@ -136,6 +171,44 @@ function NameDialog({ shelf, parent, onClose, onMade }: { shelf?: Shelf; parent:
           </button>
           <button type="submit" className="btn btn-primary" disabled={title.trim() === '' || keep.isPending}>
             {shelf ? 'Rename' : 'Make it'}
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+/** Puts a shelf onto another, or at the top, with all that stands on it. */
+function MoveDialog({ shelf, shelves, onClose }: { shelf: Shelf; shelves: readonly Shelf[]; onClose: () => void }) {
+  const [parentId, setParentId] = useState(shelf.parentId);
+  const move = useMoveShelf(shelves, onClose);
+  return (
+    <Dialog title={`Move “${shelf.title}”`} onClose={onClose}>
+      <p className="text-mute mb-2">With everything on it and the shelves that stand on it.</p>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          move.mutate({ shelf, parentId });
+        }}
+      >
+        <label className="grid gap-1">
+          Let it stand on
+          <select className="select w-full" data-autofocus value={parentId ?? ''} onChange={(event) => setParentId(event.target.value || null)}>
+            <option value="">no other: at the top</option>
+            {mayStandOn(shelves, shelf).map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p className="min-h-6 mt-2">{parentId !== shelf.parentId && alsoFor(sharedWith(shelves, parentId))}</p>
+        <div className="flex justify-end gap-2 mt-4">
+          <button type="button" className="btn btn-quiet" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-primary" disabled={parentId === shelf.parentId || move.isPending}>
+            Move it
           </button>
         </div>
       </form>

@@ -5,7 +5,9 @@ import { Toaster, toast } from 'sonner';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
 import { Later } from '../bench/parts/Later';
+import { Dragging } from './Dragging';
 import { ImportDialog } from './ImportDialog';
+import { useDelete, usePutOnto } from './moving';
 import { QuestionList } from './QuestionList';
 import { Shelves } from './Shelves';
 import { changeMany, EVERYTHING, type ManyChange, type Page, type Shelf, type Sought, searchOf, soughtFrom, useShelves, useTags, useWrite, vaultClient } from './useVault';
@@ -43,13 +45,13 @@ function Inside({ asked, page, shelves: given }: Props) {
   const [importing, setImporting] = useState(false);
   const shelves = useShelves(given).data;
   const seek = (change: Partial<Sought>) => {
-    const next = { ...sought, ...change };
-    setSought(next);
+    // Typed words come later than they were typed: what else was sought meanwhile stays.
+    setSought((now) => ({ ...now, ...change }));
     if ('shelf' in change) setChosen(new Set());
-    const search = searchOf(next).toString();
-    history.replaceState(null, '', search === '' ? '/vault' : `/vault?${search}`);
     window.scrollTo({ top: 0 });
   };
+  const search = searchOf(sought).toString();
+  useEffect(() => history.replaceState(null, '', search === '' ? '/vault' : `/vault?${search}`), [search]);
   const here = shelves.find(({ id }) => id === sought.shelf);
   const onShelf = here?.access === 'own' ? here.id : null;
   const begin = useWrite(
@@ -59,7 +61,7 @@ function Inside({ asked, page, shelves: given }: Props) {
         : ask<{ id: string }>('POST', '/api/questions', { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) }),
     ({ id }) => location.assign(`/bench/${id}`),
   );
-  const isAll = searchOf(sought).toString() === '';
+  const isAll = search === '';
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <div className="flex flex-wrap items-baseline gap-4 lg:col-span-2">
@@ -75,43 +77,45 @@ function Inside({ asked, page, shelves: given }: Props) {
           <Plus size={17} aria-hidden /> New question
         </button>
       </div>
-      <Shelves shelves={shelves} chosen={sought.shelf} onChoose={(shelf) => seek({ ...EVERYTHING, sort: sought.sort, shelf })} />
-      <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
-        <Filters sought={sought} onSeek={seek} />
-        {chosen.size > 0 && <ForChosen chosen={chosen} shelves={shelves} onDone={() => setChosen(new Set())} />}
-        {sought.shelf === 'bin' && <EmptyBin />}
-        <QuestionList
-          sought={sought}
-          first={first}
-          chosen={chosen}
-          onChoose={setChosen}
-          onSort={(sort) => seek({ sort })}
-          onTag={(tag) => seek({ tag })}
-          empty={
-            <div className="border border-rule bg-sheet px-6 py-12 text-center">
-              {isAll ? (
-                <>
-                  <p className="text-lg">The Vault is empty. Make your first question: a scene, some items, and zones to put them in.</p>
-                  <button type="button" className="btn btn-primary mt-4" onClick={() => begin.mutate({})}>
-                    <Plus size={17} aria-hidden /> New question
-                  </button>
-                </>
-              ) : sought.shelf === 'bin' ? (
-                <p className="text-lg">The bin is empty.</p>
-              ) : (
-                <>
-                  <p className="text-lg">
-                    {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === '' ? 'Nothing stands on this shelf yet.' : 'No question is like that.'}
-                  </p>
-                  <button type="button" className="btn btn-edge mt-4" onClick={() => seek(EVERYTHING)}>
-                    Show everything
-                  </button>
-                </>
-              )}
-            </div>
-          }
-        />
-      </section>
+      <Dragging shelves={shelves} chosen={chosen} onMoved={() => setChosen(new Set())}>
+        <Shelves shelves={shelves} chosen={sought.shelf} onChoose={(shelf) => seek({ ...EVERYTHING, sort: sought.sort, shelf })} />
+        <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
+          <Filters sought={sought} onSeek={seek} />
+          {chosen.size > 0 && <ForChosen chosen={chosen} shelves={shelves} onDone={() => setChosen(new Set())} />}
+          {sought.shelf === 'bin' && <EmptyBin />}
+          <QuestionList
+            sought={sought}
+            first={first}
+            chosen={chosen}
+            onChoose={setChosen}
+            onSort={(sort) => seek({ sort })}
+            onTag={(tag) => seek({ tag })}
+            empty={
+              <div className="border border-rule bg-sheet px-6 py-12 text-center">
+                {isAll ? (
+                  <>
+                    <p className="text-lg">The Vault is empty. Make your first question: a scene, some items, and zones to put them in.</p>
+                    <button type="button" className="btn btn-primary mt-4" onClick={() => begin.mutate({})}>
+                      <Plus size={17} aria-hidden /> New question
+                    </button>
+                  </>
+                ) : sought.shelf === 'bin' ? (
+                  <p className="text-lg">The bin is empty.</p>
+                ) : (
+                  <>
+                    <p className="text-lg">
+                      {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === '' ? 'Nothing stands on this shelf yet.' : 'No question is like that.'}
+                    </p>
+                    <button type="button" className="btn btn-edge mt-4" onClick={() => seek(EVERYTHING)}>
+                      Show everything
+                    </button>
+                  </>
+                )}
+              </div>
+            }
+          />
+        </section>
+      </Dragging>
       {importing && <ImportDialog onClose={() => setImporting(false)} />}
       {starting && (
         <Later onGiveUp={() => setStarting(false)}>
@@ -140,7 +144,7 @@ function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<
   }, [words]);
   useEffect(() => setWords(sought.words), [sought.words]);
   const choice = (name: keyof Sought, label: string, options: readonly (readonly [string, string])[]) => (
-    <select aria-label={label} className="select select-sm w-36" value={sought[name]} onChange={(event) => onSeek({ [name]: event.target.value })}>
+    <select aria-label={label} className="select w-36" value={sought[name]} onChange={(event) => onSeek({ [name]: event.target.value })}>
       <option value="">{label}</option>
       {options.map(([value, said]) => (
         <option key={value} value={value}>
@@ -184,23 +188,17 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
   const [tag, setTag] = useState('');
   const ids = [...chosen];
   const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
-  const back = useWrite((those: readonly string[]) => changeMany({ ids: those, deleted: false }));
-  const remove = useWrite(
-    () => changeMany({ ids, deleted: true }),
-    ({ changed }) => {
-      onDone();
-      toast(`${changed.length} lie in the bin`, { duration: 15_000, action: { label: 'Undo', onClick: () => back.mutate(changed) } });
-    },
-  );
+  const putOnto = usePutOnto(shelves, onDone);
+  const remove = useDelete(onDone);
   return (
     <div className="flex flex-wrap items-center gap-2 mb-3 border-l-4 border-brass bg-brass-wash px-3 py-2" role="toolbar" aria-label="For what is chosen">
       <span className="figures">{chosen.size} chosen</span>
-      <fieldset className="contents" disabled={change.isPending || remove.isPending}>
+      <fieldset className="contents" disabled={change.isPending || putOnto.isPending || remove.isPending}>
         <select
           aria-label="Put onto a shelf"
           className="select select-sm w-44"
           value=""
-          onChange={(event) => event.target.value !== '' && change.mutate({ shelfId: event.target.value === 'none' ? null : event.target.value })}
+          onChange={(event) => event.target.value !== '' && putOnto.mutate({ ids, shelfId: event.target.value === 'none' ? null : event.target.value })}
         >
           <option value="">put onto…</option>
           <option value="none">no shelf</option>
@@ -231,7 +229,7 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
         <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MOST_PACKED).join(',')}`} download>
           Export
         </a>
-        <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(undefined)}>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate({ ids })}>
           Delete
         </button>
       </fieldset>

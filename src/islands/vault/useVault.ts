@@ -105,4 +105,4 @@ export interface ManyChange {
   readonly addTags?: readonly string[];
   readonly removeTags?: readonly string[];
 }
-export const changeMany = (change: ManyChange) => ask<{ changed: string[] }>('PATCH', '/api/questions', change);
+export const changeMany = (change: ManyChange) => ask<{ changed: string[]; stood: { shelfId: string | null; ids: string[] }[] }>('PATCH', '/api/questions', change);

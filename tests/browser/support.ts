@@ -17,12 +17,13 @@ export function watch(page: Page): { readonly said: string[] } {
   return { said };
 }
 
-/** Every test's own page is watched. */
+/** Every test's own page is watched, and whoever else came to sit at a browser in it leaves at its end: their pages would go on working beside the tests to come. */
 export const test = base.extend<{ quiet: { readonly said: string[] } }>({
   quiet: [
-    async ({ page }, use) => {
+    async ({ page, browser }, use) => {
       const watched = watch(page);
       await use(watched);
+      await Promise.all(browser.contexts().flatMap((context) => (context === page.context() ? [] : [context.close()])));
       expect(watched.said).toEqual([]);
     },
     { auto: true },

@@ -3,6 +3,9 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 
+/** What every island needs: left to itself it is merged with what only some do, and the learner's page loads both. */
+const BASE = /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production)|zustand\/)|vite\/preload-helper|src\/ui\/(?:api|Dialog|figures)/;
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
@@ -34,9 +37,7 @@ export default defineConfig({
       rollupOptions: {
         output: {
           experimentalMinChunkSize: 6000,
-          // Else what every island needs is merged with what only some do, and the learner's page loads both.
-          manualChunks: (id) =>
-            /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production))/.test(id) ? 'react' : /src\/ui\/(?:api|Dialog)/.test(id) ? 'ui' : undefined,
+          manualChunks: (id) => (BASE.test(id) ? 'base' : undefined),
         },
       },
       terserOptions: { ecma: 2020, module: true, compress: { passes: 3 }, format: { comments: false } },

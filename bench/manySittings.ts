@@ -53,6 +53,13 @@ export async function manySittings(): Promise<Measured[]> {
         met: many.gradebook < 200,
         milliseconds: many.gradebook,
       },
+      {
+        name: '… sorted by the whole mark, a page after the first',
+        value: `${shown(many.further, ' ms')} (the first, for which everybody is worked out, ${shown(many.byWhole, ' ms')})`,
+        goal: 'under 200 ms',
+        met: many.further < 200,
+        milliseconds: many.further,
+      },
     ];
   } finally {
     done();
@@ -135,7 +142,9 @@ async function measured(odile: As<Teacher>, { courseId, releaseId }: Ground) {
     warm.push(await time(look));
     gradebook.push(await time(async () => must(await openGradebook(odile, courseId, { from: 0 }))));
   }
+  const byWhole = await time(async () => must(await openGradebook(odile, courseId, { sort: 'highest' })));
+  const further = await time(async () => must(await openGradebook(odile, courseId, { sort: 'highest', from: 100 })));
   const csv = await time(async () => must(await gradebookCsv(odile, courseId)));
   const [{ n = 0 } = {}] = await odile.db.select({ n: sql<number>`count(*)` }).from(move);
-  return { cold, warm: median(warm), gradebook: median(gradebook), csv, moves: n };
+  return { cold, warm: median(warm), gradebook: median(gradebook), byWhole, further, csv, moves: n };
 }

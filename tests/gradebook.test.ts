@@ -103,6 +103,15 @@ describe('the gradebook', () => {
     const highest = await page('highest');
     expect([highest.total, highest.rows.length, highest.rows[0]?.name]).toEqual([107, 100, 'wren']);
     expect((await page('highest', 100)).rows).toHaveLength(7);
+    // A mark that changes while one reads on moves nobody from one page to the other.
+    const read = highest.rows.map(({ learnerId }) => learnerId);
+    const last = must(await openGradebook(odile, courseId, { from: 100 })).rows.at(-1);
+    must(await setMark(odile, test, last?.learnerId ?? '', { points: 3, reason: 'By word of mouth' }));
+    const rest = await page('highest', 100);
+    expect(new Set([...read, ...rest.rows.map(({ learnerId }) => learnerId)]).size).toBe(107);
+    expect((await page('highest')).rows.map(({ learnerId }) => learnerId)).toContain(last?.learnerId);
+    expect((await page('highest', 100)).rows.map(({ learnerId }) => learnerId)).not.toContain(last?.learnerId);
+    must(await setMark(odile, test, last?.learnerId ?? '', null));
     expect(must(await openGradebook(odile, courseId, { sort: 'lowest', words: 'wr' })).rows.map(({ name }) => name)).toEqual(['wren']);
   });
 

@@ -9,6 +9,7 @@ import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { courseOf, isOnRoster, releaseOf } from './access';
 import { record } from './audit';
+import { asRemembered, type OrderKey, rememberOrder } from './gradeOrder';
 import { everybodyOn, listRoster, ROSTER_PAGE } from './roster';
 
 export interface GradeRelease {
@@ -59,10 +60,20 @@ export async function openGradebook(as: As<Teacher>, courseId: string, { words =
   const { releases, categories } = await columnsOf(as, courseId, from === 0);
   const columns = releases.map(({ id, title, categoryId, dueAt, closesAt, outOf }) => ({ id, title, categoryId, dueAt, closesAt, outOf }));
   if (sort !== 'name') {
+    const everybody = await everybodyOn(as, courseId, words);
+    const key: OrderKey = [as.person.id, courseId, sort, words];
+    const inOrder = from > 0 ? asRemembered(as.db, key, everybody) : null;
+    if (inOrder)
+      return ok({ releases: columns, categories, rows: await gradeRows(as, releases, categories, inOrder.slice(from, from + ROSTER_PAGE)), total: inOrder.length, from });
     // By the whole: that of everybody has to be known first.
-    const all = await gradeEverybody(as, releases, categories, await everybodyOn(as, courseId, words));
+    const all = await gradeEverybody(as, releases, categories, everybody);
     const sign = sort === 'lowest' ? 1 : -1;
     all.sort((a, b) => (a.whole === null || b.whole === null ? Number(a.whole === null) - Number(b.whole === null) : sign * (a.whole - b.whole)));
+    rememberOrder(
+      as.db,
+      key,
+      all.map(({ learnerId }) => learnerId),
+    );
     return ok({ releases: columns, categories, rows: all.slice(from, from + ROSTER_PAGE), total: all.length, from });
   }
   const page = await listRoster(as, courseId, { words, from });

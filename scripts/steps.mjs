@@ -1,5 +1,5 @@
 // The steps a fresh machine needs before anything else runs. Only what Node.js ships with is used here: nothing may be installed yet.
-import { execFileSync, spawnSync } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -15,6 +15,26 @@ export function run(command, args, more = {}) {
   const { status, error } = spawnSync(command, args, { cwd: root, env, stdio: 'inherit', ...more });
   if (error) console.error(`${command}: ${error.message}`);
   if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Runs commands side by side, each with its lines in one piece once it has ended; the first that fails ends the others and the whole run with its exit code. */
+export async function together(...commands) {
+  const children = commands.map(([command, args]) => spawn(command, args, { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] }));
+  const ended = (child, [command]) =>
+    new Promise((done) => {
+      const said = [];
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (bytes) => said.push(bytes));
+      child.on('error', (error) => said.push(Buffer.from(`${command}: ${error.message}\n`)));
+      child.on('close', (status) => {
+        process.stdout.write(Buffer.concat(said));
+        if (status !== 0) {
+          for (const other of children) other.kill();
+          process.exit(status > 0 ? status : 1);
+        }
+        done();
+      });
+    });
+  await Promise.all(children.map((child, i) => ended(child, commands[i])));
 }
 
 export const tool = (name) => at('node_modules/.bin', name);

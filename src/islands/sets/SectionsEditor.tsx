@@ -27,7 +27,7 @@ export function SectionsEditor({ sections, onChange }: { sections: readonly Part
               onRemove={() => onChange(withoutPart(sections, s))}
             />
           )}
-          {part.questions.length === 0 && <p className="text-mute py-2">Nothing is in this section yet: add questions from the Vault, or move some here.</p>}
+          {part.questions.length === 0 && sections.length > 1 && <p className="text-mute py-2">Nothing is in this section yet: add questions from the Vault, or move some here.</p>}
           <ol>
             {part.questions.map((entry, i) => (
               <Row

@@ -70,7 +70,7 @@ function InHand({ words }: { words: string }) {
 }
 
 function takes(goal: Goal, what: Dragged, shelves: readonly Shelf[]): boolean {
-  if ('question' in what) return goal !== 'top' && !(typeof goal === 'object' && goal.shelf.id === what.question.shelfId);
+  if ('question' in what) return goal !== 'top';
   if (goal === 'top') return what.shelf.parentId !== null;
   return typeof goal === 'object' && goal.shelf.id !== what.shelf.parentId && mayStandOn(shelves, what.shelf).some(({ id }) => id === goal.shelf.id);
 }

@@ -4,12 +4,10 @@ import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 import { COUNTS, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
 import { EDIT, MOVE, QUESTION } from './shapes';
+import { uuid as anyUuid } from './uuid';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
-const uuid = () =>
-  string()
-    .matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'has to be a UUID')
-    .required('is missing');
+const uuid = () => anyUuid().required('is missing');
 const wholeNumber = () => number().integer().min(0).required();
 const MOST_EDITS = 5000;
 const MOST_MOVES = 500;

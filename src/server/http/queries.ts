@@ -2,6 +2,7 @@ import { boolean, number, object, string } from 'yup';
 import { KINDS } from '../../core/document';
 import { GRADE_SORTS } from '../courses/gradebook';
 import { FINDINGS, SORTS, USES } from '../vault/sought';
+import { uuid } from './uuid';
 
 /** What may stand behind the question mark of an address, one schema each. Words are cut where they are long; numbers are read from their digits. */
 const MOST_FROM = 1_000_000;
@@ -9,7 +10,6 @@ const words = (most: number) => string().transform((value: string) => value.slic
 const wholeNumber = (most: number) => number().typeError('has to be a whole number').integer('has to be a whole number').min(0, 'has to be a whole number').max(most);
 const from = () => wholeNumber(MOST_FROM).default(0);
 const one = <const T extends string>(of: readonly T[]) => string().oneOf(of, `has to be one of ${of.join(', ')}`);
-const uuid = () => string().matches(/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'has to be a UUID');
 
 /** A page of people: `words` in their names, `from` the row it begins with. */
 export const page = object({ words: words(200).default(''), from: from() });

@@ -3,7 +3,7 @@ import { dirname, join, relative } from 'node:path';
 import ts from 'typescript';
 import TJS from 'typescript-json-schema';
 import { object, string } from 'yup';
-import { OPEN_AUTH_PATHS } from '../src/server/accounts/auth';
+import { MAX_AUTH_BYTES, OPEN_AUTH_PATHS } from '../src/server/accounts/auth';
 import type { DescribedRoute } from '../src/server/http/endpoint';
 import type { JsonSchema } from '../src/server/http/jsonSchema';
 import { type Operation, openApiOf } from '../src/server/http/openapi';
@@ -59,6 +59,7 @@ function signIn(): Operation[] {
         body: body ? object(body) : null,
         query: null,
         sends: null,
+        maxBytes: MAX_AUTH_BYTES,
         gives: ['application/json'],
       },
     };

@@ -76,6 +76,9 @@ export function build() {
     console.log('Building…');
     run(tool('astro'), ['build'], { stdio: ['ignore', 'ignore', 'inherit'] });
     run(process.execPath, ['scripts/compress.mjs']);
+    // What runs in worker threads, as one file: packages are loaded as they are.
+    const bundle = ['--bundle', '--platform=node', '--format=esm', '--target=node20', '--packages=external', '--log-level=warning'];
+    run(tool('esbuild'), ['src/server/work/worker.ts', ...bundle, '--outfile=dist/work/worker.mjs']);
   });
 }
 

@@ -1,3 +1,5 @@
+import { writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { As, Teacher } from '../src/server/context';
@@ -142,4 +144,28 @@ describe('media', () => {
     const result = await take('paper.wav', 'audio/x-wav', WAV);
     expect(result).toMatchObject({ ok: true, value: { kind: 'sound', type: 'audio/wav', weight: WAV.length } });
   });
+
+  it.each([
+    ['comments before what is no drawing', text(`${'<!---->'.repeat(400)}x`)],
+    ['nested deep', svg('<g>'.repeat(30_000))],
+    ['nested and closed', svg(`${'<g>'.repeat(100)}${'</g>'.repeat(100)}`)],
+    ['more parts than a drawing has', svg('<path d="M0 0h1"/>'.repeat(20_000))],
+  ])('a drawing made to cost time is refused: %s', async (_, bytes) => {
+    expect(await refused('bean.svg', 'image/svg+xml', bytes)).toMatch(/^notTaken: .*(it is not|more than 5000 parts|nested more than 64 levels deep)/);
+  });
+
+  it('work that does not end is ended at its deadline, and others go on', async () => {
+    const attributes = svg(`<path ${Array.from({ length: 50_000 }, (_, i) => `a${i}=""`).join(' ')}/>`);
+    const file = join(odile.config.data, 'slow.svg');
+    await writeFile(file, attributes);
+    expect(await odile.work.run('prepareMedium', { file, expected: 'image/svg+xml', room, folder: odile.config.data }, 1)).toEqual({ ok: false, reason: 'tooLong' });
+    expect(await take('bean.svg', 'image/svg+xml', svg(bean))).toMatchObject({ ok: true });
+  });
+
+  it.each(['fill:image-set("http://example.org/a.png" 1x)', 'fill:u\\72l(http://example.org/a.svg#b)', '@import "http://example.org/a.css"'])(
+    'a drawing asks nothing of another place in its styles: %s',
+    async (style) => {
+      expect(await refused('bean.svg', 'image/svg+xml', svg(`<rect width="9" height="9" style='${style}'/>`))).toMatch(/asks for something at another place/);
+    },
+  );
 });

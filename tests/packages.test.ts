@@ -5,11 +5,11 @@ import { pack, unpack } from '../src/formats/package';
 import type { As, Teacher } from '../src/server/context';
 import { takeMedium } from '../src/server/media/media';
 import { listVault } from '../src/server/vault/listing';
-import { exportPackage, importPackage } from '../src/server/vault/packages';
 import { changeMany, keepNew, openQuestion } from '../src/server/vault/questions';
 import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
 import { listShelves, makeShelf } from '../src/server/vault/shelves';
 import { must, seeds, teacher, testApp } from './support/app';
+import { exported, imported } from './support/packages';
 
 let done: () => void;
 let odile: As<Teacher>;
@@ -46,10 +46,10 @@ async function vault(as: As<Teacher>) {
 describe('a package', () => {
   it('of a shelf comes in whole for a colleague: shelves, questions, tags and media, under ids of its own', async () => {
     const was = await vault(odile);
-    const { bytes, name } = must(await exportPackage(odile, { shelf: was.top }));
+    const { bytes, name } = must(await exported(odile, { shelf: was.top }));
     expect(name).toBe('Top');
     const id = randomUUID();
-    const report = must(await importPackage(fern, id, bytes));
+    const report = must(await imported(fern, id, bytes));
     expect(report).toMatchObject({ shelves: 2, questions: [{ title: 'First' }, { title: 'Second' }], sets: [], media: 1, left: [] });
     const shelves = await listShelves(fern);
     expect(shelves.map(({ title, questions, parentId }) => [title, questions, parentId === null])).toEqual([
@@ -64,16 +64,16 @@ describe('a package', () => {
     for (const row of rows) expect(was.ids).not.toContain(row.id);
     expect(must(await openQuestion(fern, rows[0]?.id ?? '')).question.media).toMatchObject({ ear: { hash: was.hash } });
     // Sent again: once. Under another id: once more, beside what is there.
-    must(await importPackage(fern, id, bytes));
+    must(await imported(fern, id, bytes));
     expect((await listVault(fern, {})).total).toBe(2);
-    must(await importPackage(fern, randomUUID(), bytes));
+    must(await imported(fern, randomUUID(), bytes));
     expect((await listVault(fern, {})).total).toBe(4);
     expect((await listVault(odile, {})).total).toBe(2);
   });
 
   it('of a set brings its questions and sources', async () => {
     const was = await vault(odile);
-    const report = must(await importPackage(fern, randomUUID(), must(await exportPackage(odile, { set: was.set })).bytes));
+    const report = must(await imported(fern, randomUUID(), must(await exported(odile, { set: was.set })).bytes));
     expect(report).toMatchObject({ questions: { length: 2 }, sets: [{ title: 'Both' }], left: [] });
     expect(must(await openSet(fern, report.sets[0]?.id ?? ''))).toMatchObject({
       goBack: false,
@@ -93,9 +93,9 @@ describe('a package', () => {
 
   it('holds only what its maker may use', async () => {
     const was = await vault(odile);
-    expect(await exportPackage(fern, { shelf: was.top })).toMatchObject({ ok: false, code: 'notFound' });
-    expect(await exportPackage(fern, { set: was.set })).toMatchObject({ ok: false, code: 'notFound' });
-    expect(await exportPackage(fern, { questions: was.ids })).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await exported(fern, { shelf: was.top })).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await exported(fern, { set: was.set })).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await exported(fern, { questions: was.ids })).toMatchObject({ ok: false, code: 'notFound' });
   });
 });
 
@@ -109,7 +109,7 @@ describe('what comes in from outside', () => {
       [zip({ 'other.json': strToU8('{}') }), /no package/],
       [zip({ 'package.json': strToU8('{"format":"vault-drop/package","version":2}') }), /newer version/],
     ] as const)
-      expect(await importPackage(fern, randomUUID(), bytes)).toMatchObject({ ok: false, code: 'notTaken', problems: [{ message: expect.stringMatching(words) }] });
+      expect(await imported(fern, randomUUID(), bytes)).toMatchObject({ ok: false, code: 'notTaken', problems: [{ message: expect.stringMatching(words) }] });
   });
 
   it('leaves out what is faulty, says why, and takes the rest', async () => {
@@ -125,34 +125,67 @@ describe('what comes in from outside', () => {
       [`media/${hash}.svg`]: strToU8('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>'),
       '../../escaped.json': strToU8('{}'),
     });
-    const report = must(await importPackage(fern, randomUUID(), bytes));
+    const report = must(await imported(fern, randomUUID(), bytes));
     expect(report.questions).toMatchObject([{ title: 'Good' }]);
     expect(report.left.map(({ file }) => file)).toEqual(['questions/4.json', expect.stringMatching(/^media\//), 'questions/2.json', 'questions/3.json']);
     expect(report.left.map(({ message }) => message).join(' ')).toMatch(/missing, or not JSON.*hides script.*items.*did not come in/s);
     expect((await listVault(fern, {})).rows).toMatchObject([{ title: 'Good', tags: ['a'], shelfId: null }]);
   });
 
-  it('is unpacked no further than there may be: a file that says it is small is not let grow', () => {
-    const bomb = zip({ 'package.json': manifest([]), 'questions/1.json': new Uint8Array(6_000_000) });
-    const read = unpack(bomb);
-    expect(read.ok && read.value.questions).toEqual([]);
-    // The sizes in the directory are what is believed, and no more than that is written.
-    const lying = zip({ 'package.json': new Uint8Array(400_000) });
-    const at = lying.length - 22 - 46 - 'package.json'.length;
-    new DataView(lying.buffer, lying.byteOffset).setUint32(at + 24, 100, true);
-    expect(unpack(lying)).toMatchObject({ ok: false });
+  const chunks = (bytes: Uint8Array) => [bytes.subarray(0, 30), bytes.subarray(30)];
+
+  it('is unpacked no further than there may be: what is inflated is counted, whatever the file says of itself', () => {
+    const large = zip({ 'package.json': manifest([]), 'questions/1.json': new Uint8Array(6_000_000) });
+    expect(unpack(chunks(large), () => {})).toEqual({ ok: false, message: 'There is more in this file than may be taken at once.' });
+    let kept = 0;
+    const film = zip({ [`media/${'a'.repeat(64)}.webm`]: new Uint8Array(320_000_000) });
+    // It says that it has ten bytes.
+    new DataView(film.buffer, film.byteOffset).setUint32(22, 10, true);
+    expect(unpack(chunks(film), (_, bytes) => (kept += bytes.length))).toMatchObject({ ok: false });
+    expect(kept).toBeLessThan(310_000_000);
   });
 
-  it('that we packed is read back as it was', () => {
-    const media = new Map([['a'.repeat(64), { bytes: new Uint8Array([1, 2, 3]), ending: 'png' }]]);
+  it('is refused where its list of parts names one part many times', () => {
+    const one = zip({ 'package.json': manifest([]) });
+    const end = one.length - 22;
+    const directory = one.subarray(new DataView(one.buffer, one.byteOffset).getUint32(end + 16, true), end);
+    const many = new Uint8Array(one.length + 999 * directory.length);
+    many.set(one.subarray(0, end));
+    for (let i = 0; i < 999; i++) many.set(directory, end + i * directory.length);
+    many.set(one.subarray(end), end + 999 * directory.length);
+    new DataView(many.buffer).setUint16(many.length - 22 + 8, 1000, true);
+    new DataView(many.buffer).setUint16(many.length - 22 + 10, 1000, true);
+    expect(unpack(chunks(many), () => {})).toEqual({ ok: false, message: 'This file is broken: its list of parts is not of the parts that are in it.' });
+  });
+
+  it('has no more shelves and questions than are taken at once', async () => {
+    const shelves = Array.from({ length: 3000 }, (_, i) => ({ id: `s${i}`, title: `Shelf ${i}`, parentId: i === 0 ? null : `s${i - 1}` }));
+    const bytes = zip({ 'package.json': manifest([], { shelves }) });
+    expect(await imported(fern, randomUUID(), bytes)).toMatchObject({ ok: false, code: 'notTaken', problems: [{ message: 'At most 500 shelves are taken at once.' }] });
+    // Deep, in a circle, or upon one that is not there.
+    const odd = zip({
+      'package.json': manifest([], {
+        shelves: [...shelves.slice(0, 100), { id: 'a', title: 'A', parentId: 'b' }, { id: 'b', title: 'B', parentId: 'a' }, { id: 'c', title: 'C', parentId: 'nowhere' }],
+      }),
+    });
+    expect(must(await imported(fern, randomUUID(), odd)).shelves).toBe(103);
+  });
+
+  it('that we packed is read back as it was', async () => {
+    const hash = 'a'.repeat(64);
     const made = {
       shelves: [{ id: 's', title: 'Top', parentId: null }],
       questions: [{ document: { a: 1 }, shelfId: 's', tags: ['t'] }],
       sets: [{ id: 'x', content: { title: 'S' } }],
-      media,
     };
-    const bytes = pack(made);
-    expect(Object.keys(unzipSync(bytes)).sort()).toEqual([`media/${'a'.repeat(64)}.png`, 'package.json', 'questions/1.json', 'sets/1.json']);
-    expect(unpack(bytes)).toEqual({ ok: true, value: made, problems: [] });
+    async function* media() {
+      yield { hash, bytes: new Uint8Array([1, 2, 3]), ending: 'png' };
+    }
+    const pieces: Uint8Array[] = [];
+    await pack(made, media(), (piece) => pieces.push(piece));
+    expect(Object.keys(unzipSync(Buffer.concat(pieces))).sort()).toEqual([`media/${hash}.png`, 'package.json', 'questions/1.json', 'sets/1.json']);
+    const kept: Uint8Array[] = [];
+    expect(unpack(pieces, (_, bytes) => kept.push(bytes))).toEqual({ ok: true, value: made, media: [{ hash, ending: 'png' }], problems: [] });
+    expect([...Buffer.concat(kept)]).toEqual([1, 2, 3]);
   });
 });

@@ -14,13 +14,13 @@ import { takeMedium } from '../src/server/media/media';
 import { makeEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { makeList } from '../src/server/vault/lists';
-import { exportPackage } from '../src/server/vault/packages';
 import { keepNew, setDeleted } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { operation } from './support/apiDocument';
 import { course, inOrder, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { type Asking, asked, ENDPOINTS } from './support/endpoints';
+import { exported } from './support/packages';
 import { sitter } from './support/sitting';
 
 /**
@@ -101,7 +101,7 @@ beforeAll(async () => {
   of.item = sat.view.question.items[0]?.id ?? '';
   of.zone = sat.view.question.zones[0]?.id ?? '';
   must(await makeEdition(owner, of.release, 2, { reason: 'Too narrow', changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }] }));
-  zip = must(await exportPackage(owner, { set: of.set })).bytes;
+  zip = must(await exported(owner, { set: of.set })).bytes;
   Object.assign(people, {
     owner: owner.person,
     coTeacher: coTeacher.person,

@@ -4,6 +4,8 @@ import { type Config, readConfig } from './config';
 import type { Context } from './context';
 import { openDatabase } from './database/open';
 import { mediaFolder } from './media/files';
+import { clearIncoming } from './media/incoming';
+import { workPool } from './work/pool';
 
 export interface App extends Context {
   readonly auth: Auth;
@@ -11,7 +13,8 @@ export interface App extends Context {
 
 export async function makeApp(config: Config): Promise<App> {
   const db = await openDatabase(config);
-  return { db, files: mediaFolder(join(config.data, 'media')), config, auth: makeAuth(db, config), now: () => new Date() };
+  await clearIncoming(config, new Date());
+  return { db, files: mediaFolder(join(config.data, 'media')), work: workPool(config.root), config, auth: makeAuth(db, config), now: () => new Date() };
 }
 
 // Kept on globalThis: the development server loads this module again after each edit, and each time would open another connection.

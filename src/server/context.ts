@@ -1,6 +1,7 @@
 import type { Config } from './config';
 import type { Database } from './database/open';
 import type { MediaFiles } from './media/files';
+import type { WorkPool } from './work/pool';
 
 export type Role = 'teacher' | 'learner';
 
@@ -15,6 +16,7 @@ export interface Person {
 export interface Context {
   readonly db: Database;
   readonly files: MediaFiles;
+  readonly work: WorkPool;
   readonly config: Config;
   readonly now: () => Date;
 }

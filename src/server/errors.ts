@@ -22,6 +22,7 @@ export const errors = {
   notReady: [422, 'This question cannot be published yet', 'Say in the key which items belong in which zone.'],
   wrongPassword: [422, 'That is not your present password', 'Type the password you signed in with.'],
   tooMany: [429, 'Too many tries', 'Wait a few minutes and try again.'],
+  busy: [503, 'Too much is being worked on at once', 'Try again in a minute.'],
   unexpected: [500, 'Something went wrong here', 'Nothing you did. What was kept before is still there; try again in a moment.'],
   unavailable: [503, 'The database cannot be reached', 'Try again in a moment.'],
 } as const satisfies Record<string, readonly [status: number, title: string, wayOn: string]>;

@@ -1,6 +1,6 @@
 // What pages and endpoints use of the server.
 
-export { OPEN_AUTH_PATHS } from './accounts/auth';
+export { MAX_AUTH_BYTES, OPEN_AUTH_PATHS } from './accounts/auth';
 export { demoAccounts } from './accounts/demo';
 export { allowsOrigin } from './accounts/origins';
 export { resetLearnerPassword } from './accounts/people';
@@ -17,12 +17,14 @@ export { type LearnerRow, listRoster, makeLearner, planRoster, type RosterPage, 
 export { canWrite } from './database/open';
 export { type ErrorCode, errors, fail, ok, type Result } from './errors';
 export * as bodies from './http/bodies';
-export { bytesAnswer, savedAs, savedJson } from './http/bytes';
+export { bytesAnswer, savedAs, savedFile, savedJson } from './http/bytes';
 export { allowed, bodyOf, type Described, type DescribedRoute, described, endpoint, guarded, openEndpoint, queryOf } from './http/endpoint';
 export { enter, ownPath, problem } from './http/enter';
+export { readBytes } from './http/gate';
 export * as queries from './http/queries';
 export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { log } from './log';
+export { temporaryFile, withUpload } from './media/incoming';
 export { type KeptMedium, listMedia, type MediumRow, readMedium, takeMedium } from './media/media';
 export { type Analysis, analysisOf } from './releases/analysis';
 export { applyEdition, type CorrectionView, makeEdition, openCorrections, type Preview, previewCorrection, previewEdition } from './releases/corrections';

@@ -6,13 +6,23 @@ const DEEPEST = 64;
 const MOST_ENTRIES = 10_000;
 const MOST_VALUES = 400_000;
 
+/** What a text or value may have at most. `values`: entries of all lists and objects together. */
+export interface GuardLimits {
+  readonly characters: number;
+  readonly depth: number;
+  readonly values: number;
+}
+const DOCUMENT_LIMITS: GuardLimits = { characters: MOST_CHARACTERS, depth: DEEPEST, values: MOST_VALUES };
+
 type Guarded = { ok: true; value: unknown } | { ok: false; problems: Problem[] };
 const refuse = (message: string, path = ''): Guarded => ({ ok: false, problems: [{ path, message }] });
 
-/** JSON text to a value, refusing first what is too long or too deep: both are seen without building anything. */
-export function guardText(text: string): Guarded {
-  if (text.length > MOST_CHARACTERS) return refuse(`The document is longer than ${MOST_CHARACTERS / 1024 / 1024} million characters.`);
-  if (depthOf(text) > DEEPEST) return refuse(`The document is nested more than ${DEEPEST} levels deep.`);
+/** JSON text to a value, refusing first what is too long, too deep or too much: all three are seen without building anything. */
+export function guardText(text: string, limits: GuardLimits = DOCUMENT_LIMITS): Guarded {
+  if (text.length > limits.characters) return refuse(`The document is longer than ${limits.characters} characters.`);
+  const { deepest, values } = sizeOf(text);
+  if (deepest > limits.depth) return refuse(`The document is nested more than ${limits.depth} levels deep.`);
+  if (values > limits.values) return refuse(`The document holds more than ${limits.values} values.`);
   try {
     return { ok: true, value: JSON.parse(text) };
   } catch (error) {
@@ -20,9 +30,11 @@ export function guardText(text: string): Guarded {
   }
 }
 
-function depthOf(text: string): number {
+/** How deep a JSON text is nested, and how many values are in it: a comma or a bracket that opens begins one. One pass, nothing is built. */
+function sizeOf(text: string): { deepest: number; values: number } {
   let depth = 0;
   let deepest = 0;
+  let values = 0;
   let inString = false;
   for (let i = 0; i < text.length; i++) {
     const code = text.charCodeAt(i);
@@ -30,10 +42,13 @@ function depthOf(text: string): number {
       if (code === 92) i++;
       else if (code === 34) inString = false;
     } else if (code === 34) inString = true;
-    else if (code === 91 || code === 123) deepest = Math.max(deepest, ++depth);
-    else if (code === 93 || code === 125) depth--;
+    else if (code === 44) values++;
+    else if (code === 91 || code === 123) {
+      values++;
+      deepest = Math.max(deepest, ++depth);
+    } else if (code === 93 || code === 125) depth--;
   }
-  return deepest;
+  return { deepest, values };
 }
 
 /** The same for a value that came another way (a request's body), and the one name that could reach an object's prototype. */

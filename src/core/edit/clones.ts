@@ -164,7 +164,7 @@ function backInTray(question: Question, step: Step, source: Clipping): Step {
   return step.map((edit) => (edit.type === 'add' && edit.in === 'items' && waiting[n++] ? { ...edit, entry: { ...(edit.entry as Item), home: null } } : edit));
 }
 
-const countOn = (label: string, by: number) => label.replace(/\d+$/, (digits) => String(Number(digits) + by).padStart(digits.length, '0'));
+const countOn = (label: string, by: number) => label.replace(/(?<!\d)\d+$/, (digits) => String(Number(digits) + by).padStart(digits.length, '0'));
 const countedOn = (clipping: Clipping, by: number): Clipping => {
   const label = <Entry extends { readonly label: string }>(entry: Entry): Entry => ({ ...entry, label: countOn(entry.label, by) });
   return { ...clipping, items: clipping.items.map(label), zones: clipping.zones.map(label) };

@@ -53,7 +53,7 @@ function headed(lines: readonly string[]): Group[] | null {
   const groups: { heading: string; entries: string[] }[] = [];
   lines.forEach((line, i) => {
     if (line.trim() === '') return;
-    if (starts(line, i)) groups.push({ heading: tidy(line).replace(/\s*:$/, ''), entries: [] });
+    if (starts(line, i)) groups.push({ heading: tidy(line).replace(/(?<!\s)\s*:$/, ''), entries: [] });
     else groups.at(-1)?.entries.push(tidy(withoutBullet(line)));
   });
   return groups.length > 0 ? groups : null;

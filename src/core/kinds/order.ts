@@ -106,7 +106,7 @@ const codeLine = (line: string): Rich => ({ blocks: [{ type: 'paragraph', dir: '
 /** The lines of a text that is code, as far as its form tells: some are set in. Null: it is none. */
 export function linesOfCode(text: string): string[] | null {
   const lines = text.split('\n').filter((line) => line.trim() !== '');
-  return lines.some((line) => /^(?: {2,}|\t)\s*\S/.test(line)) ? lines : null;
+  return lines.some((line) => /^(?: {2}|\t)\s*\S/.test(line)) ? lines : null;
 }
 
 /** Is the order laid along a line? */

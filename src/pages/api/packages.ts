@@ -1,15 +1,18 @@
-import { endpoint, exportPackage, importPackage, queries, savedAs } from '../../server';
+import { endpoint, exportPackage, importPackage, queries, savedFile, temporaryFile, withUpload } from '../../server';
+
+const MAX_BYTES = 62 * 1024 * 1024;
 
 export const GET = endpoint(
   'teacher',
   { does: 'Questions, a shelf or a set as one zip of documents and media.', query: queries.packing, gives: ['application/zip'] },
   async ({ as, query: { shelf, set, questions } }) => {
-    const packed = await exportPackage(as, shelf ? { shelf } : set ? { set } : { questions: questions?.split(',') ?? [] });
-    return packed.ok ? savedAs(packed.value.bytes, 'application/zip', packed.value.name, 'zip') : packed;
+    const file = await temporaryFile(as.config);
+    const packed = await exportPackage(as, shelf ? { shelf } : set ? { set } : { questions: questions?.split(',') ?? [] }, file);
+    return packed.ok ? savedFile(file, 'application/zip', packed.value.name, 'zip') : packed;
   },
 );
 export const POST = endpoint(
   'teacher',
-  { does: 'Takes a package in. Sent again under the same id, it comes in once.', query: queries.importing, sends: 'application/zip' },
-  async ({ as, query, request }) => importPackage(as, query.id, new Uint8Array(await request.arrayBuffer())),
+  { does: 'Takes a package in. Sent again under the same id, it comes in once.', query: queries.importing, sends: 'application/zip', maxBytes: MAX_BYTES },
+  ({ as, query, request }) => withUpload(as.config, request, MAX_BYTES, (file) => importPackage(as, query.id, file)),
 );

@@ -8,6 +8,9 @@ import { allowsOrigin } from './origins';
 import { hash, LONGEST_PASSWORD, SHORTEST_PASSWORD, verify } from './password';
 import { signInLimit } from './signInLimit';
 
+/** What a request to the sign-in library may have at most, in bytes. */
+export const MAX_AUTH_BYTES = 16 * 1024;
+
 /** The paths of better-auth that are open; all others answer "not found" (accounts are made by teachers, through our own endpoints). */
 export const OPEN_AUTH_PATHS: ReadonlySet<string> = new Set(['/sign-in/username', '/sign-in/email', '/sign-out', '/get-session', '/change-password']);
 

@@ -3,14 +3,28 @@ import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove, TELLS }
 import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 import { COUNTS, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
+import type { JsonSchema } from './jsonSchema';
 import { EDIT, MOVE, QUESTION } from './shapes';
 import { uuid as anyUuid } from './uuid';
 
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
 const uuid = () => anyUuid().required('is missing');
 const wholeNumber = () => number().integer().min(0).required();
-const MOST_EDITS = 5000;
-const MOST_MOVES = 500;
+const MAX_EDITS = 5000;
+const MAX_MOVES = 500;
+
+/** A list whose entries a function tests one by one: quick however long it is, and the first that is wrong is named by its place. */
+const listOf = <T>(is: (value: unknown) => value is T, max: number, message: string, json: JsonSchema, min = 0) =>
+  mixed<T[]>((value): value is T[] => Array.isArray(value))
+    .typeError('has to be a list')
+    .test('entries', message, (value, { path, createError }) => {
+      if (value === undefined || value === null) return true;
+      if (value.length < min) return createError({ message: min === 1 ? 'is empty' : `At least ${min} entries` });
+      if (value.length > max) return createError({ message: `At most ${max} entries` });
+      const wrong = value.findIndex((one) => !is(one));
+      return wrong === -1 || createError({ path: `${path}[${wrong}]`, message });
+    })
+    .meta({ json: { type: 'array', items: json, maxItems: max, ...(min > 0 ? { minItems: min } : {}) } });
 
 export const newThing = object({ id: uuid() });
 export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
@@ -207,7 +221,9 @@ export const setContent = object({
       draw: object({ count: number().integer().min(1, 'At least one').max(MOST_QUESTIONS).required(), points: points().required() })
         .nullable()
         .default(null),
-      questions: array(object({ id: uuid(), points: points().nullable().default(null) })).required(),
+      questions: array(object({ id: uuid(), points: points().nullable().default(null) }))
+        .max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`)
+        .required(),
     }),
   )
     .max(50, 'At most 50 sections')
@@ -237,12 +253,13 @@ export const setContent = object({
 });
 const MOST_ROWS = 2000;
 const MOST_CELLS = 12;
+const MAX_CELL = 2000;
+const isRow = (value: unknown): value is string[] =>
+  Array.isArray(value) && value.length >= 1 && value.length <= MOST_CELLS && value.every((cell) => typeof cell === 'string' && cell.length <= MAX_CELL);
+const ROW: JsonSchema = { type: 'array', items: { type: 'string', maxLength: MAX_CELL }, minItems: 1, maxItems: MOST_CELLS };
 const titleAndRows = {
   title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
-  rows: array(array(string().max(2000, 'At most 2000 characters').defined()).min(1).max(MOST_CELLS, `At most ${MOST_CELLS} columns`).required())
-    .min(1, 'There is no line in it yet')
-    .max(MOST_ROWS, `At most ${MOST_ROWS} lines`)
-    .required(),
+  rows: listOf(isRow, MOST_ROWS, `has to be 1 to ${MOST_CELLS} columns of at most ${MAX_CELL} characters`, ROW, 1).required(),
   pictures: array(
     object({
       word: string().min(1).max(2000, 'At most 2000 characters').required(),
@@ -282,14 +299,17 @@ function isEdit(value: unknown): value is Edit {
       return false;
   }
 }
-const edit = mixed<Edit>(isEdit).typeError('is not an edit').meta({ json: EDIT }).required();
-export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({ id: uuid(), from: wholeNumber(), edits: array(edit).max(MOST_EDITS).required() });
+export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({
+  id: uuid(),
+  from: wholeNumber(),
+  edits: listOf(isEdit, MAX_EDITS, 'is not an edit', EDIT).required(),
+});
 
 const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
 const isIndex = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
 /** A text typed into a zone, in characters. */
 const MOST_TYPED = 400;
-const sentMove = mixed<SentMove>((value): value is SentMove => {
+function isMove(value: unknown): value is SentMove {
   if (value === null || typeof value !== 'object') return false;
   const { id, kind, item, copy, zone, at, text, ...rest } = value as Record<string, unknown>;
   if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
@@ -298,12 +318,14 @@ const sentMove = mixed<SentMove>((value): value is SentMove => {
   if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
   if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
   return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);
-})
-  .typeError('is not a move')
-  .meta({ json: MOVE })
-  .required();
-export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({
-  question: wholeNumber(),
-  after: wholeNumber(),
-  moves: array(sentMove).min(1).max(MOST_MOVES).required(),
-});
+}
+/** Moves, each with an id of its own: the server stores each id of a sitting once. */
+const moves = listOf(isMove, MAX_MOVES, 'is not a move', MOVE, 1)
+  .required()
+  .test('ids', 'has the id of another move', (value, { path, createError }) => {
+    if (!Array.isArray(value) || value.length > MAX_MOVES || !value.every(isMove)) return true;
+    const ids = new Set<string>();
+    const again = value.findIndex(({ id }) => ids.size === ids.add(id).size);
+    return again === -1 || createError({ path: `${path}[${again}].id` });
+  });
+export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({ question: wholeNumber(), after: wholeNumber(), moves });

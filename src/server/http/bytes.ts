@@ -1,3 +1,7 @@
+import { createReadStream } from 'node:fs';
+import { rm, stat } from 'node:fs/promises';
+import { Readable } from 'node:stream';
+
 /** An answer of bytes, whole or the part that was asked for (RFC 9110, 14). What is sent is a file of somebody's: nothing in it may run, whatever it is opened as. */
 export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): Response {
   const headers: Record<string, string> = {
@@ -18,14 +22,23 @@ export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): 
 /** A value to be saved as a JSON file. */
 export const savedJson = (value: unknown, title: string): Response => savedAs(JSON.stringify(value, null, 2), 'application/json', title, 'json');
 
-/** A file to be saved, named after what it is of (RFC 6266; who reads no `filename*` gets a plain name). */
-export function savedAs(content: string | Uint8Array, type: string, title: string, extension: string): Response {
+/** What makes a browser save an answer, named after what it is of (RFC 6266; who reads no `filename*` gets a plain name). */
+function saving(type: string, title: string, extension: string): Record<string, string> {
   const name = title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'vault-drop';
-  return new Response(content as BodyInit, {
-    headers: {
-      'content-type': type,
-      'content-disposition': `attachment; filename="vault-drop.${extension}"; filename*=UTF-8''${encodeURIComponent(name)}.${extension}`,
-      'cache-control': 'no-store',
-    },
-  });
+  return {
+    'content-type': type,
+    'content-disposition': `attachment; filename="vault-drop.${extension}"; filename*=UTF-8''${encodeURIComponent(name)}.${extension}`,
+    'cache-control': 'no-store',
+  };
+}
+
+export const savedAs = (content: string | Uint8Array, type: string, title: string, extension: string): Response =>
+  new Response(content as BodyInit, { headers: saving(type, title, extension) });
+
+/** A file to be saved, sent as it is read, and removed once it is sent or nobody reads it any more. */
+export async function savedFile(file: string, type: string, title: string, extension: string): Promise<Response> {
+  const { size } = await stat(file);
+  const stream = createReadStream(file);
+  stream.once('close', () => void rm(file, { force: true }));
+  return new Response(Readable.toWeb(stream) as ReadableStream, { headers: { ...saving(type, title, extension), 'content-length': String(size) } });
 }

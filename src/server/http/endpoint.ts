@@ -4,6 +4,7 @@ import { type App, theApp } from '../app';
 import type { As, Learner, Person, Role, Teacher } from '../context';
 import { type Failure, fail, type Result } from '../errors';
 import { log } from '../log';
+import { MAX_BYTES, readJson, readQuery, tooLong } from './gate';
 import { failed, failedAs, json } from './respond';
 
 type PersonOf<R extends Role> = R extends 'teacher' ? Teacher : Learner;
@@ -20,6 +21,8 @@ export interface Described {
   readonly query: Query | null;
   /** The media type of a body that is a file; null: it takes none. */
   readonly sends: string | null;
+  /** The most bytes its body may have. */
+  readonly maxBytes: number;
   /** The media types of its answers; JSON in our envelope unless others are named. */
   readonly gives: readonly string[];
 }
@@ -31,14 +34,16 @@ interface About<S extends Schema | null, Q extends Query | null> {
   readonly body?: S;
   readonly query?: Q;
   readonly sends?: string;
+  readonly maxBytes?: number;
   readonly gives?: readonly string[];
 }
 
 const JSON_ALONE = ['application/json'];
 
 /** A route that says what it is. */
-export function described<Value = never>(route: APIRoute, who: Described['who'], { does, body, query, sends, gives }: About<Schema | null, Query | null>): DescribedRoute<Value> {
-  return Object.assign(route, { described: { does, who, body: body ?? null, query: query ?? null, sends: sends ?? null, gives: gives ?? JSON_ALONE } });
+export function described<Value = never>(route: APIRoute, who: Described['who'], about: About<Schema | null, Query | null>): DescribedRoute<Value> {
+  const { does, body = null, query = null, sends = null, maxBytes = MAX_BYTES, gives = JSON_ALONE } = about;
+  return Object.assign(route, { described: { does, who, body, query, sends, maxBytes, gives } });
 }
 
 const problemsOf = (error: unknown): Failure => {
@@ -48,27 +53,32 @@ const problemsOf = (error: unknown): Failure => {
 };
 
 /** Reads a body as JSON and holds it against a schema, without turning one type into another. */
-export async function bodyOf<S extends Schema>(request: Request, schema: S): Promise<Result<InferType<S>>> {
-  let value: unknown;
+export async function bodyOf<S extends Schema>(request: Request, schema: S, maxBytes = MAX_BYTES): Promise<Result<InferType<S>>> {
+  const read = await readJson(request, maxBytes);
+  if (!read.ok) return read;
+  const long = tooLong(schema, read.value);
+  if (long) return fail('invalid', { problems: [long] });
   try {
-    value = JSON.parse(await request.text());
-  } catch {
-    return fail('badRequest');
-  }
-  try {
-    schema.validateSync(value, { strict: true, abortEarly: false });
-    return { ok: true, value: schema.cast(value, { stripUnknown: true }) as InferType<S> };
+    schema.validateSync(read.value, { strict: true, abortEarly: false, disableStackTrace: true });
+    return { ok: true, value: schema.cast(read.value, { stripUnknown: true }) as InferType<S> };
   } catch (error) {
     return problemsOf(error);
   }
 }
 
-/** Reads what stands behind the question mark: words, made into numbers where the schema wants them. What is empty is left out, but for what only has to be named. */
+/** Reads the query parameters: words, made into numbers where the schema wants them. An empty one is left out, unless it only has to be named. */
 export function queryOf<Q extends Query>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
-  const isNamed = (name: string) => (schema.fields[name] as Schema | undefined)?.type === 'boolean';
-  const given = Object.fromEntries([...search].flatMap(([name, value]): [string, string | true][] => (isNamed(name) ? [[name, true]] : value === '' ? [] : [[name, value]])));
+  const read = readQuery(search);
+  if (!read.ok) return read;
+  const isFlag = (name: string) => (schema.fields[name] as Schema | undefined)?.type === 'boolean';
+  const given = Object.fromEntries(
+    read.value.flatMap(([name, value]): [string, string | true][] => {
+      if (!Object.hasOwn(schema.fields, name)) return [];
+      return isFlag(name) ? [[name, true]] : value === '' ? [] : [[name, value]];
+    }),
+  );
   try {
-    return { ok: true, value: schema.validateSync(given, { abortEarly: false, stripUnknown: true }) as InferType<Q> };
+    return { ok: true, value: schema.validateSync(given, { abortEarly: false, stripUnknown: true, disableStackTrace: true }) as InferType<Q> };
   } catch (error) {
     return problemsOf(error);
   }
@@ -113,7 +123,7 @@ export function openEndpoint<Value, S extends Schema>(
   answer: (asked: { readonly app: App; readonly body: InferType<S> }) => Promise<Result<Value>>,
 ): DescribedRoute<Value> {
   const route = guarded(async (app, { request }) => {
-    const body = await bodyOf(request, about.body);
+    const body = await bodyOf(request, about.body, about.maxBytes);
     return body.ok ? answered(await answer({ app, body: body.value })) : failed(body);
   });
   return described(route, 'anyone', about);
@@ -128,11 +138,11 @@ export function endpoint<R extends Role, Given extends Result<unknown> | Respons
   const route = guarded(async (app, { locals, params, request, url }) => {
     const person = allowed(await locals.person(), role);
     if (!person.ok) return failed(person);
-    const query = about.query ? queryOf(url.searchParams, about.query) : null;
-    if (query && !query.ok) return failed(query);
-    const body = about.body ? await bodyOf(request, about.body) : null;
+    const query = about.query ? queryOf(url.searchParams, about.query) : readQuery(url.searchParams);
+    if (!query.ok) return failed(query);
+    const body = about.body ? await bodyOf(request, about.body, about.maxBytes) : null;
     if (body && !body.ok) return failed(body);
-    const asked = { as: { ...app, person: person.value }, body: body?.value ?? null, query: query?.value ?? null, id: params.id ?? '', params, request };
+    const asked = { as: { ...app, person: person.value }, body: body?.value ?? null, query: about.query ? query.value : null, id: params.id ?? '', params, request };
     // TypeScript does not follow that there is a body exactly where there is a schema for one.
     return answered(await answer(asked as unknown as Asked<R, S, Q>));
   });

@@ -76,7 +76,7 @@ const FAILED: JsonSchema = {
 };
 
 function operationOf({ method, path, described, value }: Operation, failures: Failures): JsonSchema {
-  const { does, who, body, query, sends, gives } = described;
+  const { does, who, body, query, sends, maxBytes, gives } = described;
   const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
   const parameters = [...inPath, ...(query ? queryOf(query) : [])];
   const writes = method !== 'GET';
@@ -84,12 +84,13 @@ function operationOf({ method, path, described, value }: Operation, failures: Fa
   const add = (...codes: (keyof typeof errors)[]) => {
     for (const code of codes) refusals.set(statusOf(code), [...(refusals.get(statusOf(code)) ?? []), code]);
   };
-  if (body) add('badRequest');
+  if (body) add('badRequest', 'tooLarge');
   if (who !== 'anyone') add('notSignedIn', 'notAllowed');
   if (writes) add('crossSite');
   if (inPath.length > 0) add('notFound');
   if (body || query) add('invalid');
-  if (sends) add('notTaken', 'tooLarge');
+  if (!body && sends) add('tooLarge');
+  if (sends) add('notTaken');
   return {
     operationId: idOf(method, path),
     tags: [path.split('/').find((part) => part !== '' && part !== 'api') ?? 'api'],
@@ -97,8 +98,8 @@ function operationOf({ method, path, described, value }: Operation, failures: Fa
     description: who === 'anyone' ? 'For anyone, signed in or not.' : `For a ${who}.`,
     security: who === 'anyone' ? [] : [{ session: [] }],
     ...(parameters.length > 0 ? { parameters } : {}),
-    ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: jsonSchemaOf(body) } } } } : {}),
-    ...(sends ? { requestBody: { required: true, content: { [sends]: {} } } } : {}),
+    ...(body ? { requestBody: { required: true, description: atMost(maxBytes), content: { 'application/json': { schema: jsonSchemaOf(body) } } } } : {}),
+    ...(sends ? { requestBody: { required: true, description: atMost(maxBytes), content: { [sends]: {} } } } : {}),
     responses: {
       200: { description: 'Done', content: Object.fromEntries(gives.map((type) => [type, value && type === 'application/json' ? { schema: enveloped(value) } : {}])) },
       ...Object.fromEntries(
@@ -112,6 +113,8 @@ function operationOf({ method, path, described, value }: Operation, failures: Fa
     },
   };
 }
+
+const atMost = (bytes: number): string => `At most ${bytes % 1_048_576 === 0 ? `${bytes / 1_048_576} MiB` : `${bytes / 1024} KiB`}.`;
 
 const enveloped = (value: JsonSchema): JsonSchema => ({ type: 'object', properties: { ok: { const: true }, value }, required: ['ok', 'value'] });
 

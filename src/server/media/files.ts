@@ -1,12 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { mkdir, readFile, rename, stat, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 
 /** Where media are kept, by the SHA-256 of their bytes: once, however often they are used. A folder here; another place is another of these. */
 export interface MediaFiles {
   has(hash: string): Promise<boolean>;
   put(hash: string, bytes: Uint8Array): Promise<void>;
+  /** The same from a file, which is left where it is. */
+  putFile(hash: string, file: string): Promise<void>;
   get(hash: string): Promise<Uint8Array | null>;
+  /** Where its bytes are on this machine. */
+  fileOf(hash: string): string;
+  remove(hash: string): Promise<void>;
 }
 
 /** Where a medium lies in a folder of media. */
@@ -24,21 +29,30 @@ export function mediaFolder(root: string): MediaFiles {
         throw error;
       },
     );
+  /** Whole or not at all: under another name first. */
+  const place = async (hash: string, write: (part: string) => Promise<void>) => {
+    if (await has(hash)) return;
+    const file = fileOf(hash);
+    await mkdir(dirname(file), { recursive: true, mode: 0o700 });
+    const part = `${file}.${randomUUID()}`;
+    try {
+      await write(part);
+      await rename(part, file);
+    } catch (error) {
+      await rm(part, { force: true });
+      throw error;
+    }
+  };
   return {
     has,
-    put: async (hash, bytes) => {
-      if (await has(hash)) return;
-      const file = fileOf(hash);
-      await mkdir(dirname(file), { recursive: true });
-      // Whole or not at all: under another name first.
-      const part = `${file}.${randomUUID()}`;
-      await writeFile(part, bytes, { mode: 0o600 });
-      await rename(part, file);
-    },
+    fileOf,
+    put: (hash, bytes) => place(hash, (part) => writeFile(part, bytes, { mode: 0o600 })),
+    putFile: (hash, file) => place(hash, (part) => copyFile(file, part)),
     get: (hash) =>
       readFile(fileOf(hash)).catch((error: unknown) => {
         if (isMissing(error)) return null;
         throw error;
       }),
+    remove: (hash) => rm(fileOf(hash), { force: true }),
   };
 }

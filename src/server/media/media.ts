@@ -1,25 +1,24 @@
-import { createHash } from 'node:crypto';
+import { stat } from 'node:fs/promises';
 import { and, eq, sql } from 'drizzle-orm';
-import { fileTypeFromBuffer } from 'file-type';
 import type { As, Teacher } from '../context';
 import { medium } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type MediumKind, type MediumType, TAKEN, TYPES, typeCalled, typeClaimed } from './kinds';
-import { type Encoded, encodePicture, sizeOfSvg } from './pictures';
-import { looksLikeSvg, safeSvg } from './svg';
+import { withBytes, withFolder } from './incoming';
+import { type MediumKind, type MediumType, TAKEN, TYPES, typeClaimed } from './kinds';
 
 /** Bytes of a file as it comes. */
 const MOST: Readonly<Record<MediumKind, number>> = { picture: 25_000_000, sound: 12_000_000, film: 60_000_000 };
 const MOST_WORDS: Readonly<Record<MediumKind, string>> = { picture: '25 MB', sound: '12 MB', film: '60 MB' };
 
-export interface Upload {
+interface Claim {
   readonly name: string;
   /** What the browser says it is. */
   readonly claimed: string;
-  readonly bytes: Uint8Array;
   /** The scene, in its units: pictures are made no larger than it needs. */
   readonly room: { readonly width: number; readonly height: number };
 }
+/** A file that came in: where it is, or its bytes. */
+export type Upload = Claim & ({ readonly file: string } | { readonly bytes: Uint8Array });
 
 export interface KeptMedium {
   readonly hash: string;
@@ -32,43 +31,44 @@ export interface KeptMedium {
   readonly height: number | null;
 }
 
+const PREPARE_MS = 15_000;
+
 const refuse = (name: string, message: string) => fail('notTaken', { problems: [{ path: 'file', message: `"${name}": ${message}.` }] });
 
 /** Takes a file of the teacher's: held against what it claims to be, made safe and light, kept once by its content. Sending it again is sending it once. */
-export async function takeMedium(as: As<Teacher>, { name, claimed, bytes, room }: Upload): Promise<Result<KeptMedium>> {
+export async function takeMedium(as: As<Teacher>, upload: Upload): Promise<Result<KeptMedium>> {
+  return 'file' in upload ? takeFile(as, upload, upload.file) : withBytes(as.config, upload.bytes, (file) => takeFile(as, upload, file));
+}
+
+const TOO_HARD: Readonly<Record<'tooLong' | 'tooMuch' | 'busy', string>> = {
+  tooLong: 'Making it safe takes too long',
+  tooMuch: 'Making it safe needs too much memory',
+  busy: 'Too many files are being worked on now: try again in a minute',
+};
+
+async function takeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: string): Promise<Result<KeptMedium>> {
   const expected = typeClaimed(claimed, name);
   if (!expected) return refuse(name, TAKEN.slice(0, -1));
   const { kind } = TYPES[expected];
-  if (bytes.length === 0) return refuse(name, 'It is empty');
-  if (bytes.length > MOST[kind]) return refuse(name, `It is too big: a ${kind} may have ${MOST_WORDS[kind]}`);
-  const found = looksLikeSvg(bytes) ? 'image/svg+xml' : await detected(bytes);
-  if (found !== expected) return refuse(name, `It says it is ${TYPES[expected].words}, but it is ${found ? `${TYPES[found].words}. Save it as what it is` : 'not'}`);
+  const { size } = await stat(file);
+  if (size === 0) return refuse(name, 'It is empty');
+  if (size > MOST[kind]) return refuse(name, `It is too big: a ${kind} may have ${MOST_WORDS[kind]}`);
+  return withFolder(as.config, async (folder) => {
+    const worked = await as.work.run('prepareMedium', { file, expected, room, folder }, PREPARE_MS);
+    if (!worked.ok) return refuse(name, TOO_HARD[worked.reason]);
+    if (!worked.value.ok) return refuse(name, worked.value.message);
+    const { file: made, ...medium } = worked.value.value;
+    return store(as, name, { ...medium, kind }, made);
+  });
+}
 
-  const encoded = await encode(bytes, expected, room);
-  if (typeof encoded === 'string') return refuse(name, encoded);
-  const hash = createHash('sha256').update(encoded.bytes).digest('hex');
-  await as.files.put(hash, encoded.bytes);
-  const kept = { hash, kind, type: encoded.type, weight: encoded.bytes.length, width: encoded.width || null, height: encoded.height || null };
+async function store(as: As<Teacher>, name: string, kept: KeptMedium, file: string): Promise<Result<KeptMedium>> {
+  await as.files.putFile(kept.hash, file);
   await as.db
     .insert(medium)
     .values({ ...kept, ownerId: as.person.id, name: name.slice(0, 200), createdAt: as.now() })
     .onConflictDoNothing();
   return ok(kept);
-}
-
-async function detected(bytes: Uint8Array): Promise<MediumType | null> {
-  const found = await fileTypeFromBuffer(bytes);
-  return found ? typeCalled(found.mime) : null;
-}
-
-/** The bytes to keep, or the sentence that says why they are not taken. Sounds and films are kept as they are: what is in them is played, never run. */
-async function encode(bytes: Uint8Array, type: MediumType, room: Upload['room']): Promise<Encoded | string> {
-  if (TYPES[type].kind !== 'picture') return { bytes, type, width: 0, height: 0 };
-  if (type !== 'image/svg+xml') return (await encodePicture(bytes, type, room)) ?? 'It cannot be read as a picture, or has too many pixels';
-  const safe = await safeSvg(bytes);
-  if (!safe.ok) return safe.message;
-  const size = await sizeOfSvg(safe.bytes);
-  return size ? { bytes: safe.bytes, type, ...size } : 'This drawing cannot be drawn';
 }
 
 /** One of the teacher's media, by its content. */

@@ -32,8 +32,8 @@ export async function encodePicture(bytes: Uint8Array, type: MediumType, room: {
   }
 }
 
-/** A kept picture in its own type, no wider than so many pixels; the picture itself where that is lighter. */
-export async function narrowed(bytes: Uint8Array, type: MediumType, width: number): Promise<Uint8Array> {
+/** A stored picture in its own type, no wider than so many pixels; the picture itself where that is lighter. */
+export async function narrowPicture({ bytes, type, width }: { bytes: Uint8Array; type: MediumType; width: number }): Promise<Uint8Array> {
   const animated = type === 'image/gif' || type === 'image/webp';
   const fitted = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated }).resize({ width, withoutEnlargement: true });
   const made = await (type === 'image/webp' ? fitted.webp({ quality: QUALITY, effort: 4 }) : fitted).toBuffer();

@@ -34,13 +34,13 @@ interface Bytes {
   readonly type: MediumType | 'text/vtt';
 }
 
-async function bytesOf({ db, files }: As<Learner>, releaseId: string, hash: string, width: number | null): Promise<Result<Bytes>> {
-  const [row] = await db
+async function bytesOf(as: As<Learner>, releaseId: string, hash: string, width: number | null): Promise<Result<Bytes>> {
+  const [row] = await as.db
     .select({ type: medium.type })
     .from(release)
     .innerJoin(medium, and(eq(medium.ownerId, release.releasedBy), eq(medium.hash, hash)))
     .where(eq(release.id, releaseId));
-  const bytes = row && (await inWidth(files, hash, row.type, width));
+  const bytes = row && (await inWidth(as, hash, row.type, width));
   return row && bytes ? ok({ bytes, type: row.type }) : fail('notFound');
 }
 

@@ -30,3 +30,24 @@ export async function adoptMedia({ db, person, now }: As<Teacher>, { media }: Pi
       .values(rows.map((row) => ({ ...row, ownerId: person.id, createdAt: now() })))
       .onConflictDoNothing();
 }
+
+/**
+ * The media of a question that a colleague changes: what they have is its owner's from then on too, so that it reaches everybody who uses the question. Those that neither has are
+ * given back.
+ */
+export async function shareMedia({ db, person, now }: As<Teacher>, hashes: readonly string[], ownerId: string): Promise<readonly string[]> {
+  if (hashes.length === 0) return [];
+  const rows = await db
+    .select()
+    .from(medium)
+    .where(and(inArray(medium.ownerId, [ownerId, person.id]), inArray(medium.hash, [...hashes])));
+  const owned = new Set(rows.flatMap((row) => (row.ownerId === ownerId ? [row.hash] : [])));
+  const given = rows.filter((row) => !owned.has(row.hash));
+  if (given.length > 0)
+    await db
+      .insert(medium)
+      .values(given.map((row) => ({ ...row, ownerId, createdAt: now() })))
+      .onConflictDoNothing();
+  const known = new Set(rows.map(({ hash }) => hash));
+  return hashes.filter((hash) => !known.has(hash));
+}

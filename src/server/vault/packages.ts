@@ -1,16 +1,14 @@
-import { createHash } from 'node:crypto';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
-import type { Question } from '../../core';
-import { parseQuestion } from '../../core/document';
-import { type Package, type PackageProblem, type PackedSet, pack, unpack } from '../../formats/package';
+import type { Package, PackageProblem, PackedSet } from '../../formats/package';
 import type { As, Teacher } from '../context';
 import { medium, question, questionTag, type SetSource } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { setContent } from '../http/bodies';
+import { withFolder } from '../media/incoming';
 import { TYPES } from '../media/kinds';
 import { takeMedium } from '../media/media';
 import { accessTo } from './access';
-import { changeMany, keepNew } from './questions';
+import { type Importing, type MediumToPack, type ReadPackage, renewedId } from './packageFiles';
+import { changeMany, storeNew } from './questions';
 import { keepSet, makeSet, openSet } from './sets';
 import { makeShelf, shelvesSeen } from './shelves';
 
@@ -19,19 +17,18 @@ export type ToPack = { readonly questions: readonly string[] } | { readonly shel
 
 const MOST_QUESTIONS = 2000;
 
-/** Packs what the teacher may use, with its media, as one zip. */
-export async function exportPackage(as: As<Teacher>, what: ToPack): Promise<Result<{ name: string; bytes: Uint8Array }>> {
+/** Packs what the teacher may use, with its media, as one zip: into a file. */
+export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): Promise<Result<{ name: string }>> {
   const chosen = await chosenBy(as, what);
   if (!chosen.ok) return chosen;
   const { name, ids, shelves, sets } = chosen.value;
   if (ids.length > MOST_QUESTIONS) return fail('invalid', { problems: [{ path: 'questions', message: `At most ${MOST_QUESTIONS} questions are packed at once.` }] });
-  const media = new Map<string, { bytes: Uint8Array; ending: string }>();
+  const media = new Map<string, MediumToPack>();
   const addMedia = async (hashes: readonly string[], ownerId: string) => {
     for (const hash of hashes) {
       if (media.has(hash)) continue;
       const row = await as.db.query.medium.findFirst({ where: and(eq(medium.hash, hash), eq(medium.ownerId, ownerId)) });
-      const bytes = row && (await as.files.get(hash));
-      if (row && bytes) media.set(hash, { bytes, ending: TYPES[row.type].endings[0] });
+      if (row && (await as.files.has(hash))) media.set(hash, { hash, ending: TYPES[row.type].endings[0], file: as.files.fileOf(hash) });
     }
   };
   const onThese = new Set(shelves.map(({ id }) => id));
@@ -56,7 +53,8 @@ export async function exportPackage(as: As<Teacher>, what: ToPack): Promise<Resu
       (content as { sources: SetSource[] }).sources.flatMap((source) => source.medium?.hash ?? []),
       as.person.id,
     );
-  return ok({ name, bytes: pack({ shelves, questions, sets, media }) });
+  const packed = await as.work.run('packInto', { file: to, content: { shelves, questions, sets }, media: [...media.values()] }, PACK_MS);
+  return packed.ok ? ok({ name }) : fail('busy');
 }
 
 interface Chosen {
@@ -112,118 +110,88 @@ export interface Imported {
 }
 
 const ROOM = { width: 1920, height: 1080 };
-const MOST_DEEP = 50;
+const MAX_DEPTH = 50;
+const PACK_MS = 60_000;
+const READ_MS = 30_000;
+const EXAMINE_MS = 15_000;
 
 /**
  * Takes a package in: checked like anything that comes from outside, under new ids, beside what is there. `importId` is the client's: the same package sent again under it
  * makes the same ids, so that it comes in once.
  */
-export async function importPackage(as: As<Teacher>, importId: string, bytes: Uint8Array): Promise<Result<Imported>> {
-  const read = unpack(bytes);
-  if (!read.ok) return fail('notTaken', { problems: [{ path: 'file', message: read.message }] });
-  const { shelves, questions, sets, media } = read.value;
-  if (questions.length > MOST_QUESTIONS) return fail('notTaken', { problems: [{ path: 'file', message: `At most ${MOST_QUESTIONS} questions are taken at once.` }] });
-  const left = [...read.problems];
-  const renewed = (kind: string, id: string) => uuidIn(importId, `${as.person.id} ${kind} ${id}`);
+export function importPackage(as: As<Teacher>, importId: string, file: string): Promise<Result<Imported>> {
+  return withFolder(as.config, async (folder) => {
+    const read = await as.work.run('readPackage', { file, folder }, READ_MS);
+    if (!read.ok) return read.reason === 'busy' ? fail('busy') : notTaken('Reading this file takes too long, or too much memory.');
+    return read.value.ok ? takeIn(as, importId, read.value.value) : notTaken(read.value.message);
+  });
+}
 
+const notTaken = (message: string) => fail('notTaken', { problems: [{ path: 'file', message }] });
+
+async function takeIn(as: As<Teacher>, importId: string, { shelves, questions, sets, media, problems }: ReadPackage): Promise<Result<Imported>> {
+  const left = [...problems];
   const hashes = new Map<string, string>();
-  for (const [hash, { bytes: of, ending }] of media) {
-    const kept = await takeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', bytes: of, room: ROOM });
+  const importing: Importing = { importId, personId: as.person.id, media: hashes };
+  for (const { hash, ending, file } of media) {
+    const kept = await takeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', file, room: ROOM });
     if (kept.ok) hashes.set(hash, kept.value.hash);
     else left.push({ file: `media/${hash.slice(0, 8)}….${ending}`, message: kept.problems?.[0]?.message ?? 'It was not taken.' });
   }
-
-  // Each shelf after the one it stands on; what stands on none that is there, or in a circle, stands at the top.
-  const made = new Map<string, string>();
-  let waiting = [...shelves];
-  for (let turn = 0; waiting.length > 0; turn++) {
-    const ready = waiting.filter(({ parentId }) => turn >= MOST_DEEP || parentId === null || made.has(parentId) || !shelves.some(({ id }) => id === parentId));
-    for (const { id, title, parentId } of ready) {
-      const shelf = await makeShelf(as, { id: renewed('shelf', id), title, parentId: parentId === null ? null : (made.get(parentId) ?? null) });
-      if (shelf.ok) made.set(id, shelf.value.id);
-    }
-    waiting = waiting.filter((one) => !ready.includes(one));
-  }
+  const made = await takeShelves(as, importing, shelves);
 
   const ids = new Map<string, string>();
   const taken: Imported['questions'] = [];
-  for (const [i, { document, shelfId, tags }] of questions.entries()) {
-    const file = `questions/${i + 1}.json`;
-    const parsed = parseQuestion(document);
-    if (!parsed.ok) {
-      const [first] = parsed.problems;
-      left.push({ file, message: first ? `${first.path}: ${first.message}` : 'It is no question.' });
+  for (const [i, { file, shelfId, tags }] of questions.entries()) {
+    const name = `questions/${i + 1}.json`;
+    const worked = await as.work.run('examinePacked', { file, importing }, EXAMINE_MS);
+    if (!worked.ok || !worked.value.ok) {
+      left.push({ file: name, message: worked.ok && !worked.value.ok ? worked.value.message : 'Looking through it takes too long.' });
       continue;
     }
-    const missing = Object.entries(parsed.question.media).find(([, { hash }]) => !hashes.has(hash));
-    if (missing) {
-      left.push({ file, message: `“${parsed.question.title}” shows “${missing[0]}”, which did not come in.` });
-      continue;
-    }
-    const id = renewed('question', parsed.question.id);
-    const withMedia = Object.fromEntries(Object.entries(parsed.question.media).map(([name, of]) => [name, { ...of, hash: hashes.get(of.hash) as string }]));
-    const kept = await keepNew(as, { ...parsed.question, id: id as Question['id'], media: withMedia }, made.get(shelfId ?? '') ?? null);
+    const { was, value } = worked.value;
+    const kept = await storeNew(as, value, made.get(shelfId ?? '') ?? null);
     if (!kept.ok) continue;
-    if (tags.length > 0) await changeMany(as, { ids: [id], addTags: tags });
-    ids.set(parsed.question.id, id);
-    taken.push({ id, title: parsed.question.title });
+    if (tags.length > 0) await changeMany(as, { ids: [value.id], addTags: tags });
+    ids.set(was, value.id);
+    taken.push({ id: value.id, title: value.title });
   }
 
   const takenSets: Imported['sets'] = [];
-  for (const [i, { id: was, content }] of sets.entries()) {
-    const file = `sets/${i + 1}.json`;
-    const set = setIn(content, ids, hashes, renewed);
+  for (const [i, { id: was, file }] of sets.entries()) {
+    const worked = await as.work.run('readPackedSet', { file, importing, questions: ids }, EXAMINE_MS);
+    const set = worked.ok ? worked.value : 'Looking through it takes too long.';
     if (typeof set === 'string') {
-      left.push({ file, message: set });
+      left.push({ file: `sets/${i + 1}.json`, message: set });
       continue;
     }
-    const id = renewed('set', was);
+    const id = renewedId(importing, 'set', was);
     const there = await makeSet(as, id, set.title);
     const kept = there.ok ? await keepSet(as, id, set) : there;
     if (kept.ok) takenSets.push({ id, title: set.title });
-    else left.push({ file, message: kept.problems?.[0]?.message ?? 'It was not taken.' });
+    else left.push({ file: `sets/${i + 1}.json`, message: kept.problems?.[0]?.message ?? 'It was not taken.' });
   }
   return ok({ shelves: made.size, questions: taken, sets: takenSets, media: new Set(hashes.values()).size, left });
 }
 
-type KeptSet = Parameters<typeof keepSet>[2];
-
-/** A set of a package with the ids and media as they are here; else a sentence that says what is wrong with it. */
-function setIn(content: unknown, ids: ReadonlyMap<string, string>, hashes: ReadonlyMap<string, string>, renewed: (kind: string, id: string) => string): KeptSet | string {
-  if (typeof content !== 'object' || content === null) return 'It is no set.';
-  const given = content as { sections?: unknown; sources?: unknown };
-  const list = (value: unknown) => (Array.isArray(value) ? value : []).filter((one): one is Record<string, unknown> => typeof one === 'object' && one !== null);
-  const here = (list: unknown) => (Array.isArray(list) ? list : []).flatMap((id) => ids.get(String(id)) ?? []);
-  const sections = list(given.sections).map((section) => ({
-    ...section,
-    questions: list(section.questions).flatMap((entry) => {
-      const id = ids.get(String(entry.id));
-      return id ? [{ ...entry, id }] : [];
-    }),
-  }));
-  const sources = list(given.sources).map((source: Record<string, unknown> & { medium?: { hash?: unknown } | null }) => ({
-    ...source,
-    id: renewed('source', String(source.id)),
-    questions: here(source.questions),
-    medium: source.medium ? { ...source.medium, hash: hashes.get(String(source.medium.hash)) ?? '' } : null,
-  }));
-  try {
-    const set = setContent.validateSync({ ...given, sections, sources }, { strict: true });
-    return setContent.cast(set, { stripUnknown: true }) as KeptSet;
-  } catch (error) {
-    return error instanceof Error ? `${error.message}.` : 'It is no set.';
+/** Each shelf after the one it stands on; what stands on none that is there, in a circle or too deep stands at the top. By the ids they had. */
+async function takeShelves(as: As<Teacher>, importing: Importing, shelves: ReadPackage['shelves']): Promise<Map<string, string>> {
+  const made = new Map<string, string>();
+  const byParent = new Map<string | null, ReadPackage['shelves'][number][]>();
+  const known = new Set(shelves.map(({ id }) => id));
+  for (const shelf of shelves) {
+    const under = shelf.parentId !== null && known.has(shelf.parentId) ? shelf.parentId : null;
+    byParent.set(under, [...(byParent.get(under) ?? []), shelf]);
   }
-}
-
-/** A name-based UUID: version 5 (RFC 9562, 5.5), within the namespace of another. */
-function uuidIn(namespace: string, name: string): string {
-  const bytes = createHash('sha1')
-    .update(Buffer.from(namespace.replaceAll('-', ''), 'hex'))
-    .update(name)
-    .digest()
-    .subarray(0, 16);
-  bytes[6] = ((bytes[6] as number) & 0x0f) | 0x50;
-  bytes[8] = ((bytes[8] as number) & 0x3f) | 0x80;
-  const hex = bytes.toString('hex');
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+  const take = async ({ id, title }: { id: string; title: string }, parentId: string | null) => {
+    const shelf = await makeShelf(as, { id: renewedId(importing, 'shelf', id), title, parentId });
+    if (shelf.ok) made.set(id, shelf.value.id);
+  };
+  let level = byParent.get(null) ?? [];
+  for (let depth = 0; level.length > 0 && depth < MAX_DEPTH; depth++) {
+    for (const shelf of level) await take(shelf, made.get(shelf.parentId ?? '') ?? null);
+    level = level.flatMap(({ id }) => byParent.get(id) ?? []).filter(({ id }) => !made.has(id));
+  }
+  for (const shelf of shelves) if (!made.has(shelf.id)) await take(shelf, null);
+  return made;
 }

@@ -1,11 +1,12 @@
-import { and, eq, inArray, isNotNull } from 'drizzle-orm';
-import { applyAll, countFindings, type Edit, EditMismatch, findings, type Kind, type Question, questionModel } from '../../core';
+import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import type { Edit, Kind, Question } from '../../core';
 import { newQuestion, parseQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
 import { question, questionRevision, questionTag, type Right } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { accessTo, adoptMedia } from './access';
+import { accessTo, adoptMedia, shareMedia } from './access';
+import { type Examined, edited, examined } from './examine';
 import { type Access, shelvesSeen } from './shelves';
 import { noteTags, noteWords } from './words';
 
@@ -15,8 +16,6 @@ export interface Kept {
   revision: number;
   changedAt: Date;
 }
-
-const judgeable = (document: Question) => countFindings(findings(questionModel(document)));
 
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
 
@@ -38,29 +37,24 @@ export async function openWith(as: As<Teacher>, id: string, right: Right): Promi
 
 /** Keeps a document as a new question of the teacher's. `id` is the client's, so that making it twice makes it once. */
 export async function keepNew(as: As<Teacher>, document: Question, shelfId: string | null = null): Promise<Result<{ id: string }>> {
+  const whole = await examined(as, document);
+  return whole.ok ? storeNew(as, whole.value, shelfId) : whole;
+}
+
+/** Stores a question that was examined. */
+export async function storeNew(as: As<Teacher>, { id, title, kind, text, findings, words }: Examined, shelfId: string | null): Promise<Result<{ id: string }>> {
   const { db, person, now } = as;
   if (shelfId !== null && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
   const at = now();
   await db.transaction(async (tx) => {
     const made = await tx
       .insert(question)
-      .values({
-        id: document.id,
-        ownerId: person.id,
-        title: document.title,
-        kind: document.kind,
-        document,
-        revision: 1,
-        findings: judgeable(document),
-        createdAt: at,
-        changedAt: at,
-        shelfId,
-      })
+      .values({ id, ownerId: person.id, title, kind, document: sql`${text}`, revision: 1, findings, createdAt: at, changedAt: at, shelfId })
       .onConflictDoNothing()
       .returning({ id: question.id });
-    if (made.length > 0) await noteWords(tx, document);
+    if (made.length > 0) await noteWords(tx, id, { title, words });
   });
-  const row = await own(as, document.id);
+  const row = await own(as, id);
   return row ? ok({ id: row.id }) : fail('notFound');
 }
 
@@ -70,9 +64,10 @@ export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null =
 
 /** Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one it came from. */
 export async function keepAsCopy(as: As<Teacher>, id: string, document: unknown, shelfId: string | null = null): Promise<Result<{ id: string }>> {
-  const parsed = parseQuestion(document);
-  if (!parsed.ok) return fail('invalid', { problems: parsed.problems });
-  return keepNew(as, { ...parsed.question, id: id as Question['id'], title: `${parsed.question.title} (copy)`.slice(0, 500) }, shelfId);
+  const given = document as { title?: unknown } | null;
+  const title = typeof given?.title === 'string' ? `${given.title} (copy)`.slice(0, 500) : undefined;
+  const whole = await examined(as, typeof given === 'object' && given !== null && !Array.isArray(given) ? { ...given, id, ...(title ? { title } : {}) } : given);
+  return whole.ok ? storeNew(as, whole.value, shelfId) : whole;
 }
 
 export async function copyQuestion(as: As<Teacher>, id: string, copyId: string): Promise<Result<{ id: string }>> {
@@ -171,35 +166,39 @@ export interface Batch {
 /** Applies a batch of edits to the revision it was made on; refuses it, with the present revision, when another has come in between. */
 export async function editQuestion(as: As<Teacher>, id: string, batch: Batch): Promise<Result<{ revision: number; changedAt: Date }>> {
   const { db, person, now } = as;
-  if (!(await accessTo(as, id, 'edit'))) return fail((await accessTo(as, id, 'see')) ? 'notAllowed' : 'notFound');
-  return db.transaction(async (tx): Promise<Result<{ revision: number; changedAt: Date }>> => {
-    const row = await tx.query.question.findFirst({ where: eq(question.id, id) });
-    if (!row || row.deletedAt) return fail('notFound');
-    const before = await tx.query.questionRevision.findFirst({ where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)) });
-    if (before) return ok({ revision: before.revision, changedAt: before.at });
-    if (row.revision !== batch.from) return fail('questionMovedOn', { detail: { revision: row.revision, changedAt: row.changedAt } });
+  const found = await accessTo(as, id, 'edit');
+  if (!found) return fail((await accessTo(as, id, 'see')) ? 'notAllowed' : 'notFound');
+  const { row } = found;
+  if (row.deletedAt) return fail('notFound');
+  const before = await db.query.questionRevision.findFirst({ where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)) });
+  if (before) return ok({ revision: before.revision, changedAt: before.at });
+  const movedOn = (there: { revision: number; changedAt: Date }) => fail('questionMovedOn', { detail: { revision: there.revision, changedAt: there.changedAt } });
+  if (row.revision !== batch.from) return movedOn(row);
 
-    const edited = applied(row.document, batch.edits);
-    if (!edited.ok) return edited;
-    const document = edited.value;
-    const revision = row.revision + 1;
-    const at = now();
-    await tx.insert(questionRevision).values({ questionId: id, revision, batchId: batch.id, authorId: person.id, edits: [...batch.edits], at });
-    await tx
+  const whole = await edited(as, row.document, batch.edits);
+  if (!whole.ok) return whole;
+  const { title, kind, text, findings, words, media } = whole.value;
+  if (whole.value.id !== id) return fail('invalid', { problems: [{ path: 'edits', message: 'The id of a question cannot be changed.' }] });
+  const stood = new Set(Object.values(row.document.media).map(({ hash }) => hash));
+  const missing = await shareMedia(as, media, row.ownerId);
+  const [unknown] = missing.filter((hash) => !stood.has(hash));
+  if (unknown) return fail('invalid', { problems: [{ path: 'media', message: `The file ${unknown.slice(0, 8)}… is neither among your media nor among its owner’s.` }] });
+  const revision = row.revision + 1;
+  const at = now();
+  return db.transaction(async (tx): Promise<Result<{ revision: number; changedAt: Date }>> => {
+    const changed = await tx
       .update(question)
-      .set({ document, title: document.title, kind: document.kind, revision, findings: judgeable(document), changedAt: at })
-      .where(eq(question.id, id));
-    await noteWords(tx, document);
+      .set({ document: sql`${text}`, title, kind, revision, findings, changedAt: at })
+      .where(and(eq(question.id, id), eq(question.revision, batch.from), isNull(question.deletedAt)))
+      .returning({ id: question.id });
+    if (changed.length === 0) {
+      const there = await tx.query.question.findFirst({ where: eq(question.id, id) });
+      const same = await tx.query.questionRevision.findFirst({ where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)) });
+      if (same) return ok({ revision: same.revision, changedAt: same.at });
+      return !there || there.deletedAt ? fail('notFound') : movedOn(there);
+    }
+    await tx.insert(questionRevision).values({ questionId: id, revision, batchId: batch.id, authorId: person.id, edits: [...batch.edits], at });
+    await noteWords(tx, id, { title, words });
     return ok({ revision, changedAt: at });
   });
-}
-
-function applied(document: Question, edits: readonly Edit[]): Result<Question> {
-  try {
-    const parsed = parseQuestion(applyAll(document, edits));
-    return parsed.ok ? ok(parsed.question) : fail('invalid', { problems: parsed.problems });
-  } catch (error) {
-    if (error instanceof EditMismatch) return fail('invalid', { problems: [{ path: 'edits', message: `${error.message}.` }] });
-    throw error;
-  }
 }

@@ -5,10 +5,10 @@ import { questionTag, questionWords } from '../database/tables';
 
 type Writes = Pick<Database, 'insert' | 'select'>;
 
-/** Everything a question says to learners or is called by its author, for the search: every label and every run of text in it. */
+/** Everything a question says to learners or is called by its author, for the search: every label and every run of text in it. What things look like is no word of it. */
 export function wordsOf(document: Question): string {
   const found: string[] = [];
-  JSON.stringify(document, (field, value) => {
+  JSON.stringify({ ...document, looks: null, bench: null }, (field, value) => {
     if ((field === 'label' || field === 'text') && typeof value === 'string' && value.trim() !== '') found.push(value);
     return value;
   });
@@ -16,12 +16,12 @@ export function wordsOf(document: Question): string {
 }
 
 /** Brings what a question is found by up to the document as it is now. */
-export async function noteWords(db: Writes, document: Question): Promise<void> {
-  const words = { title: document.title, words: wordsOf(document) };
+export async function noteWords(db: Writes, questionId: string, words: { readonly title: string; readonly words: string }): Promise<void> {
+  const { title, words: all } = words;
   await db
     .insert(questionWords)
-    .values({ questionId: document.id, ...words, tags: '' })
-    .onConflictDoUpdate({ target: questionWords.questionId, set: words });
+    .values({ questionId, title, words: all, tags: '' })
+    .onConflictDoUpdate({ target: questionWords.questionId, set: { title, words: all } });
 }
 
 /** Brings the tags a question is found by up to those it has. */

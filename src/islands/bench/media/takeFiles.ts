@@ -44,7 +44,7 @@ export function entered(question: Question, kept: Kept, name: string): { id: Med
     .replace(/\.[^.]*$/, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
+    .replace(/^-+|(?<!-)-+$/g, '')
     .slice(0, 40);
   const taken = new Set(Object.keys(question.media));
   const id = (stem && !taken.has(stem) ? stem : freshId(stem || kept.kind, taken)) as MediaId;

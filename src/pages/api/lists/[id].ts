@@ -1,4 +1,4 @@
 import { bodies, endpoint, keepList, removeList } from '../../../server';
 
-export const PUT = endpoint('teacher', { does: 'Keeps a stock list.', body: bodies.stockListContent }, ({ as, body, id }) => keepList(as, id, body));
+export const PUT = endpoint('teacher', { does: 'Keeps a stock list.', body: bodies.stockListContent, maxBytes: 1024 * 1024 }, ({ as, body, id }) => keepList(as, id, body));
 export const DELETE = endpoint('teacher', { does: 'Removes a stock list.' }, ({ as, id }) => removeList(as, id));

@@ -16,6 +16,9 @@ import {
   ticketName,
 } from '../../../../server';
 
+/** Five hundred moves, with room to spare. */
+const MAX_BYTES = 256 * 1024;
+
 /** The sitting's own ticket lets moves in; without one the session and the roster are looked up, and a new ticket given. */
 const route = guarded(async (app, { request, params, cookies, locals }) => {
   const sittingId = params.id ?? '';
@@ -29,7 +32,7 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
     if (!(await mayGoOn({ ...app, person: learner.value }, sittingId))) return failedAs('notFound');
     learnerId = learner.value.id;
   }
-  const body = await bodyOf(request, bodies.sentMoves);
+  const body = await bodyOf(request, bodies.sentMoves, MAX_BYTES);
   if (!body.ok) return failed(body);
   const answer = await takeMoves(app, sittingId, learnerId, body.value);
   if (!answer.ok) return failed(answer);
@@ -47,4 +50,5 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
 export const POST = described<Answer>(route, 'learner', {
   does: 'Keeps a learner’s moves, in order and each once, and judges what is to be judged among them.',
   body: bodies.sentMoves,
+  maxBytes: MAX_BYTES,
 });

@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import { array, object, string } from 'yup';
+import * as bodies from './bodies';
+import { bodyOf, queryOf } from './endpoint';
+import { MAX_BYTES, readQuery, tooLong, unlimitedLists } from './gate';
+import * as queries from './queries';
+import { failed } from './respond';
+
+const request = (body: BodyInit, headers: Record<string, string> = {}) => new Request('http://127.0.0.1/', { method: 'POST', body, headers });
+const codeOf = (result: { ok: boolean; code?: string }) => (result.ok ? 'ok' : result.code);
+const id = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001';
+
+describe('the gate before a body', () => {
+  it('refuses what is larger than its endpoint takes, whatever the request says of its length', async () => {
+    const body = JSON.stringify({ id, title: 'x'.repeat(MAX_BYTES) });
+    expect(codeOf(await bodyOf(request(body), bodies.titled))).toBe('tooLarge');
+    const pieces = new ReadableStream({
+      pull(controller) {
+        controller.enqueue(new TextEncoder().encode('['.repeat(10_000)));
+      },
+    });
+    const endless = new Request('http://127.0.0.1/', { method: 'POST', body: pieces, duplex: 'half' } as RequestInit);
+    expect(codeOf(await bodyOf(endless, bodies.titled))).toBe('tooLarge');
+  });
+
+  it.each([
+    ['nested deep', '['.repeat(60_000)],
+    ['many values', `[${'{},'.repeat(400_000)}{}]`],
+    ['no JSON', '{"a":'],
+  ])('refuses a body: %s', async (_, body) => {
+    expect(codeOf(await bodyOf(request(body), bodies.batch, 2 * 1024 * 1024))).toBe('badRequest');
+  });
+
+  it('counts a list before any entry is validated', async () => {
+    const moves = Array.from({ length: 100_000 }, () => 0);
+    const refused = await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves })), bodies.sentMoves, 256 * 1024);
+    expect(refused).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'moves', message: 'At most 500 entries' }] });
+    const nested = object({ rows: array(array(string()).max(3)).max(10) });
+    expect(tooLong(nested, { rows: [[], ['a', 'b', 'c', 'd']] })).toEqual({ path: 'rows[1]', message: 'At most 3 entries' });
+    expect(tooLong(nested, { rows: 'no list' })).toBeNull();
+  });
+
+  it('refuses two moves of one id, with the place', async () => {
+    const move = { id, kind: 'check' };
+    expect(await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves: [move, move] })), bodies.sentMoves)).toMatchObject({
+      ok: false,
+      code: 'invalid',
+      problems: [{ path: 'moves[1].id' }],
+    });
+  });
+
+  it('limits every list of every schema', () => {
+    const schemas = Object.entries(bodies).flatMap(([name, schema]) => (typeof schema === 'object' && 'validateSync' in schema ? [[name, schema] as const] : []));
+    expect(schemas.length).toBeGreaterThan(20);
+    expect(schemas.flatMap(([name, schema]) => unlimitedLists(schema).map((path) => `${name}.${path}`))).toEqual([]);
+    expect(unlimitedLists(object({ open: array(string()) }))).toEqual(['open']);
+  });
+
+  it('answers at most twenty problems', async () => {
+    const problems = Array.from({ length: 300 }, (_, i) => ({ path: `items[${i}]`, message: 'is missing' }));
+    const { error } = (await failed({ ok: false, code: 'invalid', problems }).json()) as { error: { problems: unknown[] } };
+    expect(error.problems).toHaveLength(20);
+  });
+
+  it('refuses query parameters with unsafe names, or too many of them', () => {
+    expect(codeOf(queryOf(new URLSearchParams('__proto__=x'), queries.sought))).toBe('badRequest');
+    expect(codeOf(queryOf(new URLSearchParams('constructor=x'), queries.page))).toBe('badRequest');
+    expect(codeOf(readQuery(new URLSearchParams('a=1&'.repeat(100))))).toBe('badRequest');
+    expect(queryOf(new URLSearchParams('words=oat&other=1'), queries.page)).toEqual({ ok: true, value: { words: 'oat', from: 0 } });
+  });
+});

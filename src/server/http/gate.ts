@@ -1,0 +1,119 @@
+import type { Schema } from 'yup';
+import { guardText } from '../../core/document';
+import { fail, type Result } from '../errors';
+
+/** What a JSON body may have at most where an endpoint names nothing else, in bytes. */
+export const MAX_BYTES = 64 * 1024;
+/** How deep a JSON body may be nested, and how many values may be in it. */
+const MAX_DEPTH = 64;
+const MAX_VALUES = 200_000;
+/** Query parameters of one address. */
+const MAX_PARAMETERS = 40;
+const MAX_QUERY = 24_000;
+/** Names that reach an object's prototype. */
+const UNSAFE_NAMES: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'prototype']);
+
+/** The bytes of a request's body, counted as they come; `tooLarge` as soon as there are more than may be. */
+export async function readBytes(request: Request, maxBytes: number): Promise<Result<Buffer>> {
+  if (Number(request.headers.get('content-length') ?? 0) > maxBytes) return fail('tooLarge');
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of chunksOf(request)) {
+    size += chunk.length;
+    if (size > maxBytes) return fail('tooLarge');
+    chunks.push(chunk);
+  }
+  return { ok: true, value: Buffer.concat(chunks) };
+}
+
+/** What comes of a request's body, in pieces. */
+export async function* chunksOf(request: Request): AsyncGenerator<Uint8Array> {
+  const reader = request.body?.getReader();
+  if (!reader) return;
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return;
+    yield value;
+  }
+}
+
+/** A JSON body as a value: refused by its size, its depth and the number of its values before anything is built from it. */
+export async function readJson(request: Request, maxBytes: number): Promise<Result<unknown>> {
+  const bytes = await readBytes(request, maxBytes);
+  if (!bytes.ok) return bytes;
+  const guarded = guardText(bytes.value.toString('utf8'), { characters: maxBytes, depth: MAX_DEPTH, values: MAX_VALUES });
+  if (!guarded.ok) return fail('badRequest', { problems: guarded.problems });
+  return guarded;
+}
+
+/** Query parameters as they are named: refused where there are too many, or a name is unsafe. */
+export function readQuery(search: URLSearchParams): Result<readonly (readonly [string, string])[]> {
+  const all = [...search];
+  const size = all.reduce((sum, [name, value]) => sum + name.length + value.length, 0);
+  if (all.length > MAX_PARAMETERS || size > MAX_QUERY || all.some(([name]) => UNSAFE_NAMES.has(name))) return fail('badRequest');
+  return { ok: true, value: all };
+}
+
+/** The part of a schema that limits lists: a list with its longest length and what is in it, or an object's fields. */
+type Lengths =
+  | { readonly type: 'list'; readonly max: number; readonly inner: Lengths | null }
+  | { readonly type: 'object'; readonly fields: readonly (readonly [string, Lengths])[] };
+const known = new WeakMap<Schema, { readonly lengths: Lengths | null }>();
+
+function lengthsOf(schema: Schema): Lengths | null {
+  const cached = known.get(schema);
+  if (cached) return cached.lengths;
+  const lengths = lengthsIn(schema);
+  known.set(schema, { lengths });
+  return lengths;
+}
+
+function lengthsIn(schema: Schema): Lengths | null {
+  const { fields, innerType } = schema as Schema & { fields?: Record<string, Schema>; innerType?: Schema };
+  if (schema.type === 'array') {
+    const max = schema.describe().tests.find(({ name }) => name === 'max')?.params?.max;
+    return { type: 'list', max: typeof max === 'number' ? max : Number.POSITIVE_INFINITY, inner: innerType ? lengthsOf(innerType) : null };
+  }
+  if (schema.type !== 'object' || !fields) return null;
+  const inside = Object.entries(fields).flatMap(([name, field]) => {
+    const lengths = lengthsOf(field);
+    return lengths ? [[name, lengths] as const] : [];
+  });
+  return inside.length > 0 ? { type: 'object', fields: inside } : null;
+}
+
+/** The places of lists without a limit in a schema: none, says a test. */
+export function unlimitedLists(schema: Schema): string[] {
+  const found: string[] = [];
+  const look = (lengths: Lengths | null, path: string) => {
+    if (lengths?.type === 'list') {
+      if (!Number.isFinite(lengths.max)) found.push(path);
+      look(lengths.inner, `${path}[]`);
+    } else for (const [name, inner] of lengths?.fields ?? []) look(inner, path === '' ? name : `${path}.${name}`);
+  };
+  look(lengthsOf(schema), '');
+  return found;
+}
+
+/** The first list of a value that is longer than its schema allows, looked for before any entry is validated; null: none. */
+export function tooLong(schema: Schema, value: unknown): { path: string; message: string } | null {
+  return findTooLong(lengthsOf(schema), value, '');
+}
+
+function findTooLong(lengths: Lengths | null, value: unknown, path: string): { path: string; message: string } | null {
+  if (!lengths || value === null || typeof value !== 'object') return null;
+  if (lengths.type === 'list') {
+    if (!Array.isArray(value)) return null;
+    if (value.length > lengths.max) return { path, message: `At most ${lengths.max} entries` };
+    for (let i = 0; lengths.inner && i < value.length; i++) {
+      const found = findTooLong(lengths.inner, value[i], `${path}[${i}]`);
+      if (found) return found;
+    }
+    return null;
+  }
+  for (const [name, inner] of lengths.fields) {
+    const found = Object.hasOwn(value, name) ? findTooLong(inner, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`) : null;
+    if (found) return found;
+  }
+  return null;
+}

@@ -1,0 +1,82 @@
+import { applyAll, countFindings, type Edit, EditMismatch, type FindingCounts, findings, type Kind, type Problem, type Question, questionModel } from '../../core';
+import { parseQuestion } from '../../core/document';
+import type { Context } from '../context';
+import { fail, ok, type Result } from '../errors';
+import { wordsOf } from './words';
+
+/** A valid question, and what is stored beside it. */
+export interface Examined {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: Kind;
+  /** The document as JSON text, as it is stored: cheaper to hand from thread to thread than the document. */
+  readonly text: string;
+  readonly findings: FindingCounts;
+  readonly words: string;
+  /** The hashes of its media. */
+  readonly media: readonly string[];
+}
+export type Examining = { readonly ok: true; readonly value: Examined } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** Characters of a document as it is stored. */
+const MAX_TEXT = 2_000_000;
+
+/** Holds a document against the schema and works out what is stored beside it. */
+export function examineQuestion({ document }: { readonly document: unknown }): Examining {
+  const parsed = parseQuestion(document);
+  return parsed.ok ? examinedFrom(parsed.question) : parsed;
+}
+
+/** The same for a document after edits. */
+export function editDocument({ document, edits }: { readonly document: Question; readonly edits: readonly Edit[] }): Examining {
+  try {
+    return examineQuestion({ document: applyAll(document, edits) });
+  } catch (error) {
+    if (error instanceof EditMismatch) return { ok: false, problems: [{ path: 'edits', message: `${error.message}.` }] };
+    throw error;
+  }
+}
+
+function examinedFrom(question: Question): Examining {
+  const text = JSON.stringify(question);
+  if (text.length > MAX_TEXT) return { ok: false, problems: [{ path: '', message: 'This question is larger than two million characters: make two of it.' }] };
+  const { id, title, kind } = question;
+  const media = [...new Set(Object.values(question.media).map(({ hash }) => hash))];
+  return { ok: true, value: { id, title, kind, text, findings: countFindings(findings(questionModel(question))), words: wordsOf(question), media } };
+}
+
+/** Up to so many items times zones, and so many entries in all, a question is examined in less time than a thread takes to be asked. */
+const SMALL_PAIRS = 600;
+const SMALL_ENTRIES = 150;
+
+/** Small enough to be worked on at once. */
+export function isSmall(document: unknown): boolean {
+  const { items, zones, key, fixtures } = (document ?? {}) as Record<string, unknown>;
+  const sizes = [items, zones, key, fixtures].map((list) => (Array.isArray(list) ? list.length : 0)) as [number, number, number, number];
+  const [nItems, nZones] = sizes;
+  return nItems * nZones <= SMALL_PAIRS && sizes.reduce((sum, n) => sum + n, 0) <= SMALL_ENTRIES;
+}
+
+/** What a small batch of edits may add to a small document. */
+const SMALL_EDITS = 60;
+const EXAMINE_MS = 15_000;
+const TOO_HARD = { problems: [{ path: '', message: 'This question takes too long to look through: make two of it.' }] };
+
+/** Holds a document against the schema, on a thread of its own if it is large. */
+export async function examined({ work }: Pick<Context, 'work'>, document: unknown): Promise<Result<Examined>> {
+  const known = isSmall(document) ? examineQuestion({ document }) : null;
+  return known ? resultOf(known) : fromWork(await work.run('examineQuestion', { document }, EXAMINE_MS));
+}
+
+/** The same for a document after edits. */
+export async function edited({ work }: Pick<Context, 'work'>, document: Question, edits: readonly Edit[]): Promise<Result<Examined>> {
+  if (isSmall(document) && edits.length <= SMALL_EDITS) return resultOf(editDocument({ document, edits }));
+  return fromWork(await work.run('editDocument', { document, edits }, EXAMINE_MS));
+}
+
+const resultOf = (examining: Examining): Result<Examined> => (examining.ok ? ok(examining.value) : fail('invalid', { problems: examining.problems }));
+
+function fromWork(worked: Awaited<ReturnType<Context['work']['run']>>): Result<Examined> {
+  if (!worked.ok) return worked.reason === 'busy' ? fail('busy') : fail('invalid', TOO_HARD);
+  return resultOf(worked.value as Examining);
+}

@@ -1,0 +1,71 @@
+import { existsSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { Piscina } from 'piscina';
+import type { Task, TaskInput, TaskName, TaskOutput } from './tasks';
+
+/** What came of a task. `tooLong`: its deadline passed; `tooMuch`: it needed more memory than it may; `busy`: too many wait already. */
+export type Worked<Value> = { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly reason: 'tooLong' | 'tooMuch' | 'busy' };
+
+/** Heavy work off the request thread: a few worker threads, each task with a deadline after which its thread is ended. */
+export interface WorkPool {
+  run<Name extends TaskName>(name: Name, input: TaskInput<Name>, deadlineMs?: number): Promise<Worked<TaskOutput<Name>>>;
+  close(): Promise<void>;
+}
+
+const DEADLINE_MS = 20_000;
+const MAX_WAITING = 200;
+/** Of a thread's heap, in MB. Pictures are decoded outside it, within a limit of pixels. */
+const MAX_HEAP_MB = 512;
+const IDLE_MS = 60_000;
+
+/** Of a build the bundle that was made for it; else the source itself, which tsx reads. */
+function workerOf(root: string): { filename: string; execArgv: string[] } {
+  const built = join(root, 'dist/work/worker.mjs');
+  if (process.env.NODE_ENV === 'production' && existsSync(built)) return { filename: built, execArgv: [] };
+  return { filename: join(root, 'src/server/work/worker.ts'), execArgv: ['--import', 'tsx'] };
+}
+
+function openPool(root: string): WorkPool {
+  const pool = new Piscina({
+    ...workerOf(root),
+    minThreads: 0,
+    maxThreads: Math.max(2, Math.min(4, availableParallelism())),
+    idleTimeout: IDLE_MS,
+    maxQueue: MAX_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: MAX_HEAP_MB },
+  });
+  return {
+    run: async <Name extends TaskName>(name: Name, input: TaskInput<Name>, deadlineMs = DEADLINE_MS): Promise<Worked<TaskOutput<Name>>> => {
+      const deadline = new AbortController();
+      const timer = setTimeout(() => deadline.abort(), deadlineMs);
+      try {
+        return { ok: true, value: await pool.run({ name, input } satisfies Task<Name>, { signal: deadline.signal }) };
+      } catch (error) {
+        const reason = deadline.signal.aborted ? 'tooLong' : reasonOf(error);
+        if (reason) return { ok: false, reason };
+        throw error;
+      } finally {
+        clearTimeout(timer);
+      }
+    },
+    close: () => pool.destroy(),
+  };
+}
+
+function reasonOf(error: unknown): 'tooMuch' | 'busy' | null {
+  const { code, message = '' } = error as { code?: string; message?: string };
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'tooMuch';
+  return message === 'Task queue is at limit' ? 'busy' : null;
+}
+
+// Kept on globalThis: the development server loads this module again after each edit, and each time would start other threads.
+const shared = globalThis as unknown as { vaultDropPools?: Map<string, WorkPool> };
+
+/** This process's pool of worker threads; they start with the first task. */
+export function workPool(root: string): WorkPool {
+  shared.vaultDropPools ??= new Map();
+  const pool = shared.vaultDropPools.get(root) ?? openPool(root);
+  shared.vaultDropPools.set(root, pool);
+  return pool;
+}

@@ -1,0 +1,26 @@
+import { narrowPicture } from '../media/pictures';
+import { prepareMedium } from '../media/prepare';
+import { modelAnswer } from '../releases/modelAnswer';
+import { editDocument, examineQuestion } from '../vault/examine';
+import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
+
+/** What runs in worker threads: each takes and gives plain data, and knows neither database nor network. */
+export const TASKS = {
+  prepareMedium,
+  narrowPicture,
+  editDocument,
+  examineQuestion,
+  packInto,
+  readPackage,
+  examinePacked,
+  readPackedSet,
+  modelAnswer,
+} as const satisfies Readonly<Record<string, (input: never) => unknown>>;
+
+export type TaskName = keyof typeof TASKS;
+export type TaskInput<Name extends TaskName> = Parameters<(typeof TASKS)[Name]>[0];
+export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<(typeof TASKS)[Name]>>;
+export interface Task<Name extends TaskName> {
+  readonly name: Name;
+  readonly input: TaskInput<Name>;
+}

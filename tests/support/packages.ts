@@ -1,0 +1,17 @@
+import { readFile, rm } from 'node:fs/promises';
+import type { As, Teacher } from '../../src/server/context';
+import type { Result } from '../../src/server/errors';
+import { temporaryFile, withBytes } from '../../src/server/media/incoming';
+import { exportPackage, type Imported, importPackage, type ToPack } from '../../src/server/vault/packages';
+
+/** A package as its bytes. */
+export async function exported(as: As<Teacher>, what: ToPack): Promise<Result<{ name: string; bytes: Uint8Array }>> {
+  const file = await temporaryFile(as.config);
+  const packed = await exportPackage(as, what, file);
+  if (!packed.ok) return packed;
+  const bytes = new Uint8Array(await readFile(file));
+  await rm(file);
+  return { ok: true, value: { ...packed.value, bytes } };
+}
+
+export const imported = (as: As<Teacher>, id: string, bytes: Uint8Array): Promise<Result<Imported>> => withBytes(as.config, bytes, (file) => importPackage(as, id, file));

@@ -4,7 +4,7 @@ import type { As, Learner } from '../src/server/context';
 import { finish } from '../src/server/sittings/finish';
 import { takeMoves } from '../src/server/sittings/moves';
 import { goTo, sit } from '../src/server/sittings/sitting';
-import { sittingOf, standingOf } from '../src/server/sittings/standing';
+import { atOf, recordOf, sittingOf } from '../src/server/sittings/standing';
 import { must } from './must';
 
 /**
@@ -69,7 +69,7 @@ export async function sitThrough(who: Simulated, releaseId: string, { began, num
     if (leaves && place > 0 && place === Math.ceil(open.place.count / 2)) return;
     if (place > 0) must(await goTo(as, open.id, place));
     const mine = await sittingOf(as, open.id, as.person.id);
-    const at = mine && (await standingOf(as, mine, place));
+    const at = mine && atOf(mine, await recordOf(as.db, mine), place);
     if (!at) throw new Error(`There is no question at ${place}`);
     const answering = new Answering(at.model, who, next);
     let ended = at.standing.ended;

@@ -34,7 +34,7 @@ describe('regular expressions', () => {
   const all = patterns();
   it('take time that grows with the text alone, never with its square or worse', { timeout: 120_000 }, () => {
     expect(all.length).toBeGreaterThan(80);
-    const each = new Map(all.map((one) => [`${one.source}/${one.flags}`, one]));
+    const each = new Map(all.filter(({ flags }) => flags !== 'made').map((one) => [`${one.source}/${one.flags}`, one]));
     const slow = [...each.values()].filter(({ source, flags }) => checkSync(source, flags, { timeout: 20_000 }).status !== 'safe').map(({ at }) => at);
     expect(slow).toEqual([]);
   });

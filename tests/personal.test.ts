@@ -16,7 +16,6 @@ import { applyEdition, makeEdition, openCorrections } from '../src/server/releas
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
-import { mayGoOn } from '../src/server/sittings/sitting';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -183,9 +182,9 @@ describe('a learner who was taken off', () => {
   it('may not go on with a sitting', async () => {
     const { courseId, releaseId } = await ground();
     const tam = await learner(odile, courseId, `late.${++n}`);
-    const { id } = (await sitter(tam, releaseId)).view;
-    expect(await mayGoOn(tam, id)).toBe(true);
+    const sat = await sitter(tam, releaseId);
+    await sat.take(sat.put('barley', 'dry'));
     must(await takeOff(odile, courseId, [tam.person.id]));
-    expect(await mayGoOn(tam, id)).toBe(false);
+    expect(await sat.send(1, sat.put('poppy', 'dry'))).toMatchObject({ ok: false, code: 'notFound' });
   });
 });

@@ -29,13 +29,14 @@ export { boxOfShape, type Carrier, onCarrier, onScene } from './geometry/riding'
 export { ALL_SNAPPING, type Guide, type Handle, resize, rounded, type Snapping, shiftWithin, snapMove, snapResize } from './geometry/snap';
 export { type Box, middleOf, nearTurn, type Point, toScene, toStage } from './geometry/space';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
+export { type Checkpoint, checkpointOf, standingFrom } from './judge/checkpoint';
 export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
 export { indexAt, keepsOrder } from './judge/insertion';
 export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel, startBoard } from './judge/model';
 export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, putDown, type TypedAnswer } from './judge/placement';
-export { hintsLeft, type Move, markSoFar, rejudge, replay, type Standing, type Try, takeMove, untouched } from './judge/replay';
+export { hintsLeft, type Move, markSoFar, rejudge, replay, type Standing, type Tries, type Try, takeMove, untouched } from './judge/replay';
 export { type Responded, respond } from './judge/response';
 export { outlineNow, restIn, standsAt } from './judge/rest';
 export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';

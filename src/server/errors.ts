@@ -11,6 +11,7 @@ export const errors = {
   editionMovedOn: [409, 'Somebody corrected this release meanwhile', 'Look at the newest edition, then correct that.'],
   sittingMovedOn: [409, 'You went on with this in another window', 'The page now shows where you are.'],
   alreadyEnded: [409, 'This question is finished', 'Nothing can be moved any more.'],
+  sittingFull: [409, 'This attempt has as many moves as one may have', 'Finish it: what lies there now is saved, and is checked then.'],
   sittingFinished: [409, 'This is finished', 'You said so, or the time was up. What it came to stands on its page.'],
   releaseClosed: [403, 'This release is closed', 'The time in which it could be answered is over.'],
   checkFirst: [409, 'This question wants a check first', 'Check your answer, then go on.'],

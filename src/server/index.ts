@@ -37,7 +37,7 @@ export { changeSettings, openSettings, type ReleaseSettings, type SettingsView, 
 export { finish, type Summary } from './sittings/finish';
 export { sittingMedium, sittingSource } from './sittings/media';
 export { type Answer, takeMoves } from './sittings/moves';
-export { goTo, mayGoOn, type Opened, sit } from './sittings/sitting';
+export { goTo, type Opened, sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export type { SittingView } from './sittings/view';
 export { listTags, listVault, PAGE, type Uses, usesOf, type VaultPage, type VaultRow } from './vault/listing';

@@ -60,7 +60,7 @@ export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
   // Typed answers are where they were read to be.
   for (const copy of now.board.zoneOf.keys()) if (!firsts.has(copy)) firsts.set(copy, now.board.zoneOf.get(copy) ?? NOWHERE);
   return {
-    tries: now.tries.length,
+    tries: now.tries.count,
     turnedAway,
     seconds: Math.round(((moves.findLast(({ move }) => move.kind !== 'check')?.at ?? moves[0]?.at ?? 0) - (moves[0]?.at ?? 0)) / 1000),
     put: [...firsts].map(([copy, first]) => [copy, first, now.board.zoneOf.get(copy) ?? NOWHERE] as const),

@@ -28,7 +28,7 @@ describe('a sitting played back', () => {
   it('ends where replaying ends', () => {
     const { board, tries } = replay(model, moves);
     expect([...(frames.at(-1)?.board.zoneOf ?? [])]).toEqual([...board.zoneOf]);
-    expect(frames.at(-1)?.tries).toBe(tries.length);
+    expect(frames.at(-1)?.tries).toBe(tries.count);
   });
 
   it('passes over what cannot be taken any more, and says so', () => {

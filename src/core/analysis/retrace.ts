@@ -28,17 +28,17 @@ export function retrace(model: QuestionModel, moves: readonly Made[]): Frame[] {
     at,
     ...rest,
     board: cloneBoard(now.board),
-    tries: now.tries.length,
+    tries: now.tries.count,
     judged: now.judged,
     ended: now.ended,
   });
   const frames = [frame(moves[0]?.at ?? 0, { move: null, outcome: null, passedOver: false, tried: null })];
   for (const { move, at } of moves) {
-    const before = now.tries.length;
+    const before = now.tries.count;
     // What is taken uses the standing up; what is refused may have too.
     const taken = takeMove(model, { ...now, board: cloneBoard(now.board) }, move);
     if (taken.ok) now = taken.standing;
-    frames.push(frame(at, { move, outcome: taken.ok ? taken.outcome : null, passedOver: !taken.ok, tried: now.tries.length > before ? (now.tries.at(-1) ?? null) : null }));
+    frames.push(frame(at, { move, outcome: taken.ok ? taken.outcome : null, passedOver: !taken.ok, tried: now.tries.count > before ? now.tries.last : null }));
   }
   return frames;
 }

@@ -18,11 +18,23 @@ export interface Try {
   readonly judged: Judged;
   readonly verdicts: ReadonlyMap<Copy, Verdict>;
 }
+/** A try that was ended: its number, from 1, and the arrangement it was of. */
+export interface EndedTry extends Try {
+  readonly number: number;
+  readonly board: Board;
+}
+/** The tries of a question: how many there were, the last, and the first of those with the highest mark. The others are the moves' to tell. */
+export interface Tries {
+  readonly count: number;
+  readonly last: EndedTry | null;
+  readonly best: EndedTry | null;
+}
+export const NO_TRIES: Tries = { count: 0, last: null, best: null };
 
 /** Where a question of a sitting stands. `goingHome` are the copies that go home once the learner goes on after the last check. */
 export interface Standing {
   readonly board: Board;
-  readonly tries: readonly Try[];
+  readonly tries: Tries;
   readonly goingHome: readonly Copy[];
   /** How the board was judged as it stands: by a check, or since each landing is judged. Null: something was moved since, or nothing was judged yet. */
   readonly judged: Try | null;
@@ -33,7 +45,7 @@ export interface Standing {
 
 export const untouched = (model: QuestionModel): Standing => ({
   board: cloneBoard(model.start),
-  tries: [],
+  tries: NO_TRIES,
   goingHome: [],
   judged: null,
   ended: false,
@@ -49,7 +61,7 @@ const refused = (path: string, message: string): Taken => ({ ok: false, reason: 
 export function takeMove(model: QuestionModel, standing: Standing, move: Move): Taken {
   if (standing.ended) return { ok: false, reason: 'ended' };
   if (move.kind === 'hint') {
-    if (hintsLeft(model, standing) === 0) return refused('kind', standing.tries.length === 0 ? 'The first hint comes after the first try' : 'There is no further hint');
+    if (hintsLeft(model, standing) === 0) return refused('kind', standing.tries.count === 0 ? 'The first hint comes after the first try' : 'There is no further hint');
     return { ok: true, outcome: null, standing: { ...standing, hints: standing.hints + 1 } };
   }
   const { board } = standing;
@@ -99,44 +111,50 @@ function landed(model: QuestionModel, standing: Standing, copy: Copy | null): St
   return ends ? endTry(model, standing, now) : { ...standing, judged: now };
 }
 
-function judgeTry(model: QuestionModel, { board, tries }: Standing): Try {
-  const judged = judge(model, board, tries.length + 1);
+const judgeTry = (model: QuestionModel, { board, tries }: Standing): Try => judgedAt(model, board, tries.count + 1);
+
+/** An arrangement judged as the try of a number. */
+export function judgedAt(model: QuestionModel, board: Board, number: number): Try {
+  const judged = judge(model, board, number);
   return { judged, verdicts: verdicts(model, board, judged.tallies) };
 }
 
 function endTry(model: QuestionModel, standing: Standing, now: Try = judgeTry(model, standing)): Standing {
   const { tries: limit, afterMiss } = model.question;
-  const ended = now.judged.fullMarks || standing.tries.length + 1 === limit;
+  const number = standing.tries.count + 1;
+  const ended = now.judged.fullMarks || number === limit;
+  const last: EndedTry = { ...now, number, board: cloneBoard(standing.board) };
+  const { best } = standing.tries;
   const leaves = (copy: Copy) => afterMiss === 'sendAllHome' || (afterMiss === 'sendWrongHome' && now.verdicts.get(copy) === 'wrong');
   return {
     ...standing,
-    tries: [...standing.tries, now],
+    tries: { count: number, last, best: best && best.judged.mark >= now.judged.mark ? best : last },
     goingHome: ended ? [] : [...standing.board.zoneOf.keys()].filter(leaves),
-    judged: now,
+    judged: last,
     ended,
   };
 }
 
 /** How many hints a learner may ask for now: the first once there was a try, one more with each. */
 export function hintsLeft({ question }: QuestionModel, { tries, hints, ended }: Standing): number {
-  return ended ? 0 : Math.max(0, Math.min(question.hints.length, tries.length) - hints);
+  return ended ? 0 : Math.max(0, Math.min(question.hints.length, tries.count) - hints);
 }
 
-/** The standing after all moves; a move that is refused now (it was taken when it was made) is a bug or a damaged store. */
-export function replay(model: QuestionModel, moves: readonly Move[]): Standing {
+/** The standing after all moves, from where they were made; a move that is refused now (it was taken when it was made) is a bug or a damaged store. */
+export function replay(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   return moves.reduce((standing, move, i) => {
     const taken = takeMove(model, standing, move);
     if (!taken.ok) throw new Error(`Move ${i + 1} of a stored sitting cannot be taken: ${taken.reason === 'refused' ? taken.message : 'the question had ended'}`);
     return taken.standing;
-  }, untouched(model));
+  }, from);
 }
 
 /**
  * The standing that moves come to by a corrected question, in which they were not made: one that cannot be taken any more (what was a miss is right now and has ended the
  * question, or a hint is not there any more) is passed over.
  */
-export function rejudge(model: QuestionModel, moves: readonly Move[]): Standing {
-  let now = untouched(model);
+export function rejudge(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
+  let now = from;
   for (const move of moves) {
     const taken = takeMove(model, now, move);
     if (taken.ok) now = taken.standing;
@@ -144,13 +162,7 @@ export function rejudge(model: QuestionModel, moves: readonly Move[]): Standing 
   return now;
 }
 
-/** The try whose mark is the question's so far, the best or the last as the question says, and its number (from 1); null before the first. */
-export function countingTry(model: QuestionModel, tries: readonly Try[]): { readonly judged: Judged; readonly number: number } | null {
-  const last = tries.at(-1);
-  if (!last) return null;
-  if (model.question.marks.tryCounts === 'last') return { judged: last.judged, number: tries.length };
-  const best = tries.reduce((most, { judged }, i) => (judged.mark > (tries[most] as Try).judged.mark ? i : most), 0);
-  return { judged: (tries[best] as Try).judged, number: best + 1 };
-}
+/** The try whose mark is the question's so far, the best or the last as the question says; null before the first. */
+export const countingTry = ({ question: { marks } }: QuestionModel, { last, best }: Tries): EndedTry | null => (marks.tryCounts === 'last' ? last : best);
 
-export const markSoFar = (model: QuestionModel, tries: readonly Try[]): Judged | null => countingTry(model, tries)?.judged ?? null;
+export const markSoFar = (model: QuestionModel, tries: Tries): Judged | null => countingTry(model, tries)?.judged ?? null;

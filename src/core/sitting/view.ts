@@ -128,10 +128,10 @@ function progressView(sat: Sat, standing: Standing): Progress {
     return { text: say.text, picture: named(say.picture), sound: named(say.sound) };
   };
   const { modelAnswer } = question.show;
-  const seesModel = modelAnswer === 'always' ? standing.tries.length > 0 : modelAnswer === 'atTheEnd' && standing.ended;
+  const seesModel = modelAnswer === 'always' ? standing.tries.count > 0 : modelAnswer === 'atTheEnd' && standing.ended;
   return {
     told: standing.judged && toldView(sat, standing, standing.judged, saying),
-    tries: standing.tries.length,
+    tries: standing.tries.count,
     best: counting && question.show.mark ? { mark: counting.judged.mark, max: counting.judged.max } : null,
     ended: standing.ended,
     hints: question.hints.slice(0, standing.hints).flatMap((hint) => saying(hint) ?? []),
@@ -179,7 +179,7 @@ function toldView({ model, edition: { names } }: Sat, standing: Standing, { judg
     const zone = standing.board.zoneOf.get(copy);
     return zone !== undefined && model.zones[zone]?.isTyped ? zone : null;
   };
-  const ending = standing.tries.at(-1)?.judged === judged;
+  const ending = standing.tries.last?.judged === judged;
   const { feedback, show, key } = model.question;
   const overall = judged.fullMarks ? feedback.right : judged.fraction > 0 ? feedback.partly : feedback.wrong;
   return {
@@ -208,7 +208,7 @@ function toldView({ model, edition: { names } }: Sat, standing: Standing, { judg
     }),
     try: ending
       ? {
-          number: standing.tries.length,
+          number: standing.tries.count,
           fullMarks: judged.fullMarks,
           mark: show.mark ? { mark: judged.mark, max: judged.max } : null,
           words: saying(overall),

@@ -37,7 +37,8 @@ export function makeAuth(db: Database, config: Config) {
         madeBy: { type: 'string', required: false, input: false },
       },
     },
-    session: { expiresIn: 14 * 24 * 3600, updateAge: 24 * 3600, cookieCache: { enabled: true, maxAge: 60 } },
+    // Looked up with each request: a sign-out holds at once, in every process.
+    session: { expiresIn: 14 * 24 * 3600, updateAge: 24 * 3600 },
     // Per address; wide enough for a school behind one. The limit per account is in signInLimit.
     rateLimit: {
       enabled: true,

@@ -5,6 +5,7 @@ import { session, signInFailure, user } from '../database/accountTables';
 import {
   allowance,
   audit,
+  checkpoint,
   course,
   courseGroup,
   courseLearner,
@@ -200,7 +201,7 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
       .where(and(eq(sitting.learnerId, learnerId), inArray(sitting.releaseId, releases)));
     const ids = mine.map(({ id }) => id);
     await tx.insert(erasing).values({ courseId, learnerId });
-    for (const table of [digest, standing, move]) await tx.delete(table).where(inArray(table.sittingId, ids));
+    for (const table of [digest, standing, checkpoint, move]) await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
     for (const table of [allowance, markOverride, releaseFor]) await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
     const groups = tx.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));

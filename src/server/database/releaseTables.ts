@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Digest, Draw, ModelPlacement, Move, Question, Tells } from '../../core';
+import type { Checkpoint, Digest, Draw, ModelPlacement, Move, Question, Tells } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 import { category, course, courseGroup, unit } from './courseTables';
@@ -177,6 +177,11 @@ export const sitting = sqliteTable(
     reached: integer('reached').notNull().default(0),
     /** When the learner said so, or time was up: from then on the database itself takes no move (see the migrations). */
     finishedAt: moment('finished_at'),
+    /** How much time it has used up to `usedAt`, in milliseconds, measured so that a clock that is set does not change it. Null: it is counted from `startedAt`. */
+    usedMs: integer('used_ms'),
+    usedAt: integer('used_at'),
+    /** It was opened again: the checks that ended it, up to the move of this number, do not count. */
+    reopenedAfter: integer('reopened_after').notNull().default(0),
   },
   (t) => [uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number)],
 );
@@ -194,8 +199,25 @@ export const move = sqliteTable(
     question: integer('question').notNull(),
     body: text('body', { mode: 'json' }).$type<Move>().notNull(),
     at: moment('at').notNull(),
+    /** A check of what was left unchecked, made when the sitting ended. */
+    ending: integer('ending', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [primaryKey({ columns: [t.sittingId, t.n] }), uniqueIndex('move_id').on(t.sittingId, t.id)],
+);
+
+/** A cache of where a question of a sitting stood after the moves up to `n`, judged by an edition: opening it goes on from there. It can be worked out again from the moves. */
+export const checkpoint = sqliteTable(
+  'checkpoint',
+  {
+    sittingId: text('sitting_id')
+      .notNull()
+      .references(() => sitting.id),
+    question: integer('question').notNull(),
+    edition: integer('edition').notNull(),
+    n: integer('n').notNull(),
+    body: text('body', { mode: 'json' }).$type<Checkpoint>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.sittingId, t.question] })],
 );
 
 /** A cache of what the moves say of one question of a sitting; it can be worked out again from them. */

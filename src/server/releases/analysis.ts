@@ -91,7 +91,7 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
     as,
     sat.map(({ id }) => id),
   );
-  const digests = await digestsOf(db, releaseId, sat);
+  const digests = await digestsOf(as, releaseId, sat);
 
   // A question that was asked and never touched earned nothing; of one that was not drawn nothing is said.
   const shares = await Promise.all(

@@ -12,6 +12,8 @@ export interface CameTo {
   readonly edition: number;
   readonly startedAt: Date;
   readonly finishedAt: Date | null;
+  readonly usedMs: number | null;
+  readonly usedAt: number | null;
   readonly outOf: number;
   readonly points: number;
   /** Null before the first check. */
@@ -31,6 +33,8 @@ export async function cameTo(db: Database, condition: SQL | undefined): Promise<
       edition: sitting.edition,
       startedAt: sitting.startedAt,
       finishedAt: sitting.finishedAt,
+      usedMs: sitting.usedMs,
+      usedAt: sitting.usedAt,
       outOf: sitting.outOf,
       points: sum(standing.points).mapWith(Number),
       tries: sum(standing.tries).mapWith(Number),

@@ -9,9 +9,9 @@ import { type EditionContent, edition, type MarkChange, move, regrade, release, 
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { cameTo } from './came';
-import { editionOf, type OpenEdition, openContent } from './editions';
+import { editionOf, openContent } from './editions';
 import { modelAnswer, publishProblems } from './publish';
-import { type Regraded, regraded } from './regrade';
+import { type Regraded, type Regrading, regraded } from './regrade';
 
 /** What is to become of one question of an edition. `accept`: items that are right in a zone too. */
 export interface QuestionChange {
@@ -164,7 +164,7 @@ export async function previewCorrection(as: As<Teacher>, releaseId: string, give
 }
 
 async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<Preview> {
-  const { changes, sittings } = await changesBy(as.db, releaseId, openContent(number, after));
+  const { changes, sittings } = await changesBy(as, releaseId, number, after);
   const names = await namesOf(
     as,
     changes.map(({ learnerId }) => learnerId),
@@ -189,11 +189,17 @@ function changeOf({ sittingId, learnerId, points, outOf }: Regraded, was: Pick<M
   return before.points === points && before.outOf === outOf ? [] : [{ sittingId, learnerId, before, after: { points, outOf } }];
 }
 
+const regradingBy = ({ db, work }: As<Teacher>, content: EditionContent): Regrading => {
+  let text: string | null = null;
+  return { db, work, content: () => (text ??= JSON.stringify(content)) };
+};
+
 /** What an edition would do to every mark. */
-async function changesBy(db: As<Teacher>['db'], releaseId: string, edition: OpenEdition): Promise<{ changes: MarkChange[]; sittings: number }> {
+async function changesBy(as: As<Teacher>, releaseId: string, number: number, content: EditionContent): Promise<{ changes: MarkChange[]; sittings: number }> {
+  const { db } = as;
   const now = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
   const changes: MarkChange[] = [];
-  for await (const one of regraded(db, releaseId, edition)) changes.push(...changeOf(one, now.get(one.sittingId)));
+  for await (const one of regraded(regradingBy(as, content), releaseId, openContent(number, content))) changes.push(...changeOf(one, now.get(one.sittingId)));
   return { changes, sittings: now.size };
 }
 
@@ -257,7 +263,8 @@ export async function applyEdition(as: As<Teacher>, releaseId: string, number: n
   if (done) return ok({ changes: done.changes.length, spared: done.spared });
   if (newest.number !== number || number === 1) return fail('editionMovedOn');
   const open = await editionOf(db, releaseId, number);
-  const losing = spare ? (await changesBy(db, releaseId, open)).changes.filter(({ before, after }) => falls(before, after)) : [];
+  const regrading = regradingBy(as, newest.content);
+  const losing = spare ? (await changesBy(as, releaseId, number, newest.content)).changes.filter(({ before, after }) => falls(before, after)) : [];
   const spared = losing.map(({ sittingId }) => sittingId);
   // First the sittings are made its own: from then on no move is taken that was judged by another edition. Then they are worked out, from moves that stand.
   const meant = and(eq(sitting.releaseId, releaseId), notInArray(sitting.id, spared));
@@ -266,7 +273,7 @@ export async function applyEdition(as: As<Teacher>, releaseId: string, number: n
   const ids = new Set(was.keys());
   const changes: MarkChange[] = [];
   const all: Regraded[] = [];
-  for await (const one of regraded(db, releaseId, open, ids)) {
+  for await (const one of regraded(regrading, releaseId, open, ids)) {
     changes.push(...changeOf(one, was.get(one.sittingId)));
     all.push(one);
   }
@@ -274,7 +281,7 @@ export async function applyEdition(as: As<Teacher>, releaseId: string, number: n
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     const went = await wentOn(db, releaseId, all);
     if (went.size === 0) break;
-    for await (const one of regraded(db, releaseId, open, went)) all[all.findIndex(({ sittingId }) => sittingId === one.sittingId)] = one;
+    for await (const one of regraded(regrading, releaseId, open, went)) all[all.findIndex(({ sittingId }) => sittingId === one.sittingId)] = one;
   }
   await db.transaction(async (tx) => {
     for (const { sittingId, outOf, standings } of all) {

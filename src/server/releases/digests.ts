@@ -1,9 +1,12 @@
-import { asc, eq, inArray, sql } from 'drizzle-orm';
-import { type Digest, digestOf } from '../../core';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import type { Digest } from '../../core';
+import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { digest, move, sitting } from '../database/tables';
-import type { OpenEdition } from './editions';
+import { moveCounts } from '../sittings/standing';
 import { editionOf } from './editions';
+import { FEW_MOVES, lastMoveOf, movesText, withEdition } from './manyMoves';
+import { digestsIn } from './replays';
 
 /** How many sittings are read at once: others get their turn in between. */
 const AT_ONCE = 100;
@@ -18,7 +21,8 @@ interface Sat {
 type Digests = readonly (Digest | null)[];
 
 /** What the sittings of a release did with each question: kept, and worked out where they went on since. By sitting. */
-export async function digestsOf(db: Database, releaseId: string, sittings: readonly Sat[]): Promise<Map<string, Digests>> {
+export async function digestsOf(context: Pick<Context, 'db' | 'work'>, releaseId: string, sittings: readonly Sat[]): Promise<Map<string, Digests>> {
+  const { db } = context;
   const lasts = new Map<string, number>();
   // By the primary key, a look a sitting: the moves themselves are not gone through.
   const lastOf = sql<number | null>`(select max(made.n) from move made where made.sitting_id = sitting.id)`;
@@ -41,7 +45,8 @@ export async function digestsOf(db: Database, releaseId: string, sittings: reado
       if (!lasts.has(one.id)) continue;
       if (row && row.edition === one.edition && row.upto === lasts.get(one.id)) known.set(one.id, row.body);
       else {
-        known.set(one.id, await workOut(db, await editionOf(db, releaseId, one.edition), one.id));
+        const digests = await workOut(context, releaseId, one);
+        if (digests) known.set(one.id, digests);
         await breathe();
       }
     }
@@ -50,15 +55,26 @@ export async function digestsOf(db: Database, releaseId: string, sittings: reado
   return known;
 }
 
-/** Works out what one sitting did, and keeps it: once it is finished, or else when its release is looked at. */
-export async function workOut(db: Database, { number, models }: OpenEdition, sittingId: string): Promise<Digests> {
-  const moves = await db.select({ n: move.n, question: move.question, body: move.body, at: move.at }).from(move).where(eq(move.sittingId, sittingId)).orderBy(asc(move.n));
-  const upto = moves.at(-1)?.n ?? 0;
-  const body = models.map((model, q) => {
-    const made = moves.filter(({ question }) => question === q).map((one) => ({ move: one.body, at: one.at.getTime() }));
-    return made.length > 0 ? digestOf(model, made) : null;
-  });
-  const row = { sittingId, edition: number, upto, body };
+/** Works out what one sitting did, and keeps it: once it is finished, or else when its release is looked at. Null: it takes too long for now. */
+export async function workOut(context: Pick<Context, 'db' | 'work'>, releaseId: string, { id, edition: number }: Sat): Promise<Digests | null> {
+  const { db, work } = context;
+  const upto = await lastMoveOf(db, id);
+  const body =
+    upto > FEW_MOVES
+      ? await (async () => {
+          const moves = await movesText(db, id);
+          return withEdition(context, releaseId, number, (edition) => work.run('digestMoves', { edition, moves }));
+        })()
+      : digestsIn(await editionOf(db, releaseId, number), await movesOf(db, id));
+  if (!body) return null;
+  const row = { sittingId: id, edition: number, upto, body: [...body] };
   await db.insert(digest).values(row).onConflictDoUpdate({ target: digest.sittingId, set: row });
   return body;
 }
+
+const movesOf = (db: Database, sittingId: string) =>
+  db
+    .select({ n: move.n, question: move.question, body: move.body, at: move.at })
+    .from(move)
+    .where(and(eq(move.sittingId, sittingId), moveCounts))
+    .orderBy(asc(move.n));

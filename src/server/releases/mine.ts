@@ -3,10 +3,10 @@ import { countingMark, withoutDust } from '../../core';
 import type { As, Learner } from '../context';
 import { allowance, course, courseLearner, release } from '../database/tables';
 import { tellsAfter } from '../sittings/finish';
-import { endOf, timeFor } from '../sittings/standing';
 import { cameTo, ofLearners } from './came';
 import { editionOf, type OpenEdition } from './editions';
 import { isFor } from './reach';
+import { endOf, timeFor, usedBy } from './time';
 
 export interface LearnerRelease {
   id: string;
@@ -31,8 +31,9 @@ export const marksTold = (row: Pick<typeof release.$inferSelect, 'tells' | 'tell
   tellsAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
 
 /** The releases that are for a learner, of the courses they belong to, the newest first. */
-export async function releasesFor({ db, person, now }: As<Learner>): Promise<LearnerRelease[]> {
-  const at = now();
+export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
+  const { db, person } = as;
+  const at = as.now();
   const rows = await db
     .select({ release, course: course.title, allowed: allowance })
     .from(courseLearner)
@@ -56,7 +57,7 @@ export async function releasesFor({ db, person, now }: As<Learner>): Promise<Lea
     const mine = came
       .filter(({ releaseId }) => releaseId === row.id)
       .map(({ startedAt, ...one }) => {
-        const over = (endOf({ startedAt, ...time })?.getTime() ?? Infinity) <= at.getTime();
+        const over = (endOf(usedBy({ startedAt, ...one }, as), time, at)?.getTime() ?? Infinity) <= at.getTime();
         return { ...one, touched: one.tries !== null, finished: one.finishedAt !== null || one.ended === asks || over };
       });
     const shown = marksTold(row, time.closesAt, edition, at);

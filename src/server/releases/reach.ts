@@ -1,11 +1,11 @@
-import { and, eq, exists, isNull, or, sql } from 'drizzle-orm';
+import { and, eq, exists, isNull, or, type SQL, sql } from 'drizzle-orm';
 import type { As, Context, Learner } from '../context';
 import type { Database } from '../database/open';
 import { allowance, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
-import { type Time, timeFor } from '../sittings/standing';
+import { type Time, timeFor } from './time';
 
 /** The condition that a release is for a learner: for all of the course, for a group they are in, or for them. */
-export const isFor = (db: Database, learnerId: string) =>
+export const isFor = (db: Database, learnerId: string | SQL) =>
   or(
     release.everyone,
     exists(

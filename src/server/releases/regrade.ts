@@ -1,9 +1,12 @@
-import { asc, eq } from 'drizzle-orm';
+import { createHash } from 'node:crypto';
+import { and, asc, eq } from 'drizzle-orm';
 import { earned, type Move, markSoFar, rejudge, type Standing, withoutDust } from '../../core';
-import type { Database } from '../database/open';
+import type { Context } from '../context';
 import { move, sitting, type standing } from '../database/tables';
 import { drawer } from '../sittings/draw';
+import { moveCounts } from '../sittings/standing';
 import { editionOf, type OpenEdition } from './editions';
+import { FEW_MOVES, lastMoveOf, movesText } from './manyMoves';
 
 type StandingRow = typeof standing.$inferInsert;
 
@@ -29,7 +32,8 @@ interface Sat {
 const AT_ONCE = 50;
 
 /** Every sitting of a release (or those of `only`), worked out anew from its moves by an edition. It is the same replay that a sitting is gone on with, and played back with. */
-export async function* regraded(db: Database, releaseId: string, edition: OpenEdition, only?: ReadonlySet<string>): AsyncGenerator<Regraded> {
+export async function* regraded(context: Regrading, releaseId: string, edition: OpenEdition, only?: ReadonlySet<string>): AsyncGenerator<Regraded> {
+  const { db } = context;
   const all: Sat[] = await db
     .select({ id: sitting.id, learnerId: sitting.learnerId, seed: sitting.seed, began: sitting.began })
     .from(sitting)
@@ -37,11 +41,33 @@ export async function* regraded(db: Database, releaseId: string, edition: OpenEd
   const sat = only ? all.filter(({ id }) => only.has(id)) : all;
   for (let i = 0; i < sat.length; i += AT_ONCE)
     for (const one of sat.slice(i, i + AT_ONCE)) {
-      const moves = await db.select({ n: move.n, question: move.question, body: move.body, at: move.at }).from(move).where(eq(move.sittingId, one.id)).orderBy(asc(move.n));
       const began = one.began === edition.number ? edition : await editionOf(db, releaseId, one.began);
-      yield regrade(one, moves, edition, began.asked(drawer(one.seed, 'questions')));
+      yield await regradeOne(context, edition, one, began.asked(drawer(one.seed, 'questions')));
       await new Promise((resolve) => setImmediate(resolve));
     }
+}
+
+/** What working out anew needs. `content`: the edition as JSON text, for sittings of many moves. */
+export interface Regrading extends Pick<Context, 'db' | 'work'> {
+  readonly content: () => string;
+}
+
+async function regradeOne({ db, work, content }: Regrading, edition: OpenEdition, one: Sat, asked: readonly number[]): Promise<Regraded> {
+  if ((await lastMoveOf(db, one.id)) > FEW_MOVES) {
+    const moves = await movesText(db, one.id);
+    const sitting = { id: one.id, learnerId: one.learnerId };
+    const text = content();
+    const name = createHash('sha256').update(text).digest('base64url');
+    const worked = await work.run('regradeMoves', { edition: { name, number: edition.number, content: text }, sitting, asked, moves });
+    if (worked.ok && worked.value.ok) return worked.value.value;
+    throw new Error(`Sitting ${one.id} could not be judged anew in its time`);
+  }
+  const moves = await db
+    .select({ n: move.n, question: move.question, body: move.body, at: move.at })
+    .from(move)
+    .where(and(eq(move.sittingId, one.id), moveCounts))
+    .orderBy(asc(move.n));
+  return regrade(one, moves, edition, asked);
 }
 
 interface Made {
@@ -67,7 +93,7 @@ export function regrade({ id, learnerId }: Pick<Sat, 'id' | 'learnerId'>, moves:
       {
         sittingId: id,
         question,
-        tries: now.tries.length,
+        tries: now.tries.count,
         mark: best.mark,
         max: best.max,
         points: earned(best.mark, best.max, points[question] ?? 0),

@@ -83,16 +83,16 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
   return ok({ course: { id: courseId, title: found.row.title }, learner: who, releases: told });
 }
 
-async function questionsOf({ db }: As<Teacher>, sittingId: string): Promise<ReportQuestion[]> {
-  const [open] = await sittingsWhere(db, eq(sitting.id, sittingId));
+async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQuestion[]> {
+  const [open] = await sittingsWhere(as, eq(sitting.id, sittingId));
   if (!open) return [];
-  const record = await recordOf(db, open);
+  const record = await recordOf(as.db, open);
   return record.asked.flatMap((_, place): ReportQuestion[] => {
-    const at = atOf(open, record, place, 'modelAnswer');
+    const at = atOf(open, record, place, { tells: 'modelAnswer' });
     if (!at) return [];
     const { model, standing, points } = at;
     const best = markSoFar(model, standing.tries);
-    const judged = standing.tries.at(-1);
+    const judged = standing.tries.last;
     const { feedback } = model.question;
     const overall = !judged ? null : judged.judged.fullMarks ? feedback.right : judged.judged.fraction > 0 ? feedback.partly : feedback.wrong;
     return [
@@ -100,7 +100,7 @@ async function questionsOf({ db }: As<Teacher>, sittingId: string): Promise<Repo
         title: model.question.title,
         points: withoutDust(points),
         earned: best ? withoutDust(earned(best.mark, best.max, points)) : 0,
-        tries: standing.tries.length,
+        tries: standing.tries.count,
         lines: linesOf(model, standing.board.zones, verdicts(model, standing.board, judge(model, standing.board, 1).tallies)),
         said: plainText(overall?.text ?? null),
       },

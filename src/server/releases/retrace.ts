@@ -6,7 +6,7 @@ import { user } from '../database/accountTables';
 import { move, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { drawer } from '../sittings/draw';
-import { recordOf, sittingsWhere } from '../sittings/standing';
+import { askedOf, moveCounts, sittingsWhere } from '../sittings/standing';
 
 export interface RetraceView {
   readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
@@ -26,12 +26,16 @@ export interface RetraceView {
 export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: string): Promise<Result<RetraceView>> {
   const { db } = as;
   const found = await releaseOf(as, releaseId);
-  const [open] = found ? await sittingsWhere(db, and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId))) : [];
+  const [open] = found ? await sittingsWhere(as, and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId))) : [];
   if (!found || !open) return fail('notFound');
   const [who, { edition, asked }, made] = await Promise.all([
     db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, open.learnerId) }),
-    recordOf(db, open),
-    db.select({ question: move.question, body: move.body, at: move.at }).from(move).where(eq(move.sittingId, sittingId)).orderBy(move.n),
+    askedOf(db, open),
+    db
+      .select({ question: move.question, body: move.body, at: move.at })
+      .from(move)
+      .where(and(eq(move.sittingId, sittingId), moveCounts))
+      .orderBy(move.n),
   ]);
   return ok({
     release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },

@@ -2,22 +2,34 @@ import { earned, type Move, markSoFar } from '../../core';
 import type { Addition } from './keep';
 import type { At } from './standing';
 
-/** What moves from a number on add to the record, with the mark the question has come to if it was `tried` among them. */
-export function additionOf(at: At, taken: readonly { readonly id: string; readonly move: Move }[], first: number, when: Date, tried: boolean): Addition {
-  const { sitting: open, question, points, model, standing } = at;
+interface Adding {
+  readonly taken: readonly { readonly id: string; readonly move: Move }[];
+  /** The number of the first of them. */
+  readonly first: number;
+  readonly at: Date;
+  /** There was a try among them: the mark the question has come to is stored too. */
+  readonly tried: boolean;
+  /** A learner's moves, sent while they were signed in so (null: not asked), or the checks that end a sitting. */
+  readonly by: { readonly session: string | null; readonly steady: number } | 'ending';
+}
+
+/** What moves add to the record. */
+export function additionOf({ sitting: open, question, points, model, standing }: At, { taken, first, at, tried, by }: Adding): Addition {
   const best = tried ? markSoFar(model, standing.tries) : null;
   return {
-    moves: taken.map(({ id, move }, i) => ({ sittingId: open.id, n: first + i, id, edition: open.edition, question, body: move, at: when })),
+    sittingId: open.id,
+    edition: open.edition,
+    question,
+    at,
+    moves: taken.map(({ id, move }, i) => ({ n: first + i, id, body: move })),
+    guard: by === 'ending' ? null : { ...by, reached: open.reached, reopenedAfter: open.reopenedAfter, usedMs: open.usedMs, timed: open.timed },
     standing: best && {
-      sittingId: open.id,
-      question,
-      tries: standing.tries.length,
+      tries: standing.tries.count,
       mark: best.mark,
       max: best.max,
       points: earned(best.mark, best.max, points),
       fullMarks: best.fullMarks,
       ended: standing.ended,
-      checkedAt: when,
     },
   };
 }

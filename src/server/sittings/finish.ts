@@ -5,7 +5,6 @@ import type { As, Context, Learner } from '../context';
 import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { workOut } from '../releases/digests';
-import { editionOf } from '../releases/editions';
 import { additionOf } from './addition';
 import { type Addition, keep } from './keep';
 import { recall } from './recent';
@@ -32,7 +31,7 @@ export interface Summary {
   review: boolean;
 }
 
-const MOST_ATTEMPTS = 4;
+const MAX_ATTEMPTS = 4;
 
 /** The learner says that they are done. Saying it again changes nothing. */
 export async function finish(as: As<Learner>, sittingId: string): Promise<Result<Summary>> {
@@ -55,7 +54,7 @@ export async function closedIfOver(context: Context, open: OpenSitting): Promise
 /** Finishes what has run out of time of a release, so that what is looked at is what it came to. */
 export async function closeOverdue(context: Context, releaseId: string): Promise<void> {
   const running = await sittingsWhere(
-    context.db,
+    context,
     and(eq(sitting.releaseId, releaseId), isNull(sitting.finishedAt), or(isNotNull(release.closesAt), isNotNull(release.minutes), isNotNull(allowance.closesAt))),
   );
   for (const open of running) await closedIfOver(context, open);
@@ -64,18 +63,20 @@ export async function closeOverdue(context: Context, releaseId: string): Promise
 /** Finished at a time: an arrangement that was not checked is checked once if a try is left. From then on the database takes no move of it. */
 async function closed(context: Context, open: OpenSitting, at: Date): Promise<OpenSitting> {
   if (open.finishedAt) return open;
-  for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
-    const checks = await lastChecks(context, open, at);
-    if (checks === null) break;
-    if (await keepAll(context, checks)) break;
+  let now = open;
+  for (let attempt = 0; attempt < MAX_ATTEMPTS; attempt++) {
+    const checks = await lastChecks(context, now, at);
+    if (checks === null || (await keepAll(context, checks))) break;
+    now = (await sittingOf(context, open.id, open.learnerId)) ?? now;
+    if (now.finishedAt) return now;
   }
   await context.db
     .update(sitting)
     .set({ finishedAt: at })
     .where(and(eq(sitting.id, open.id), isNull(sitting.finishedAt)));
   recall(open.id);
-  await workOut(context.db, await editionOf(context.db, open.releaseId, open.edition), open.id);
-  return { ...open, finishedAt: at };
+  await workOut(context, open.releaseId, open);
+  return { ...((await sittingOf(context, open.id, open.learnerId)) ?? now), finishedAt: at };
 }
 
 async function keepAll({ db }: Context, additions: readonly Addition[]): Promise<boolean> {
@@ -86,14 +87,14 @@ async function keepAll({ db }: Context, additions: readonly Addition[]): Promise
 /** The checks that are still to be made, one for each question that was left with something unchecked; null: none. */
 async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise<Addition[] | null> {
   const record = await recordOf(db, open);
-  let n = record.moves.at(-1)?.n ?? 0;
+  let n = open.last;
   const checks = record.asked.flatMap((_, place): Addition[] => {
     const now = atOf(open, record, place);
     if (!now || !isUnchecked(now)) return [];
     const move = { kind: 'check' } as const;
     const taken = takeMove(now.model, now.standing, move);
     if (!taken.ok) return [];
-    return [additionOf({ ...now, standing: taken.standing }, [{ id: randomUUID(), move }], ++n, at, true)];
+    return [additionOf({ ...now, standing: taken.standing }, { taken: [{ id: randomUUID(), move }], first: ++n, at, tried: true, by: 'ending' })];
   });
   return checks.length > 0 ? checks : null;
 }
@@ -105,7 +106,7 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
   const record = await recordOf(db, open);
   const tells = tellsAfter(open, now());
   const questions = record.asked.flatMap((_, place) => {
-    const at = atOf(open, record, place, tells ?? 'nothing');
+    const at = atOf(open, record, place, { tells: tells ?? 'nothing' });
     if (!at) return [];
     const { model, standing, points } = at;
     const shown = model.question.show.mark;
@@ -113,7 +114,7 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
     return [
       {
         title: model.question.title,
-        tries: standing.tries.length,
+        tries: standing.tries.count,
         seen: place <= open.reached,
         fullMarks: shown ? (best?.fullMarks ?? false) : null,
         points,

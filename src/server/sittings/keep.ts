@@ -1,15 +1,29 @@
-import { sql } from 'drizzle-orm';
+import { type SQL, sql } from 'drizzle-orm';
+import type { Move } from '../../core';
 import type { Database } from '../database/open';
-import { move, standing } from '../database/tables';
 
 /** What one request adds to the record of a sitting: its moves, and what the question has come to when there was a check among them. */
 export interface Addition {
-  readonly moves: readonly (typeof move.$inferInsert)[];
-  readonly standing: typeof standing.$inferInsert | null;
+  readonly sittingId: string;
+  readonly edition: number;
+  readonly question: number;
+  readonly at: Date;
+  readonly moves: readonly { readonly n: number; readonly id: string; readonly body: Move }[];
+  /** What was read of the sitting before its learner's moves were judged: they are stored only while it still holds. Null: the checks that end a sitting. */
+  readonly guard: Guard | null;
+  readonly standing: { readonly tries: number; readonly mark: number; readonly max: number; readonly points: number; readonly fullMarks: boolean; readonly ended: boolean } | null;
+}
+interface Guard {
+  readonly reached: number;
+  readonly reopenedAfter: number;
+  readonly timed: boolean;
+  readonly usedMs: number;
+  readonly steady: number;
+  readonly session: string | null;
 }
 
-/** `taken`: somebody else went on from the same state, another edition is in force, or the sitting was erased. `finished`: the sitting takes no moves any more. */
-export type Keeping = 'kept' | 'taken' | 'finished';
+/** `taken`: somebody else went on from the same state. `refused`: what was read of the sitting does not hold any more. Either way: look again. */
+export type Keeping = 'kept' | 'taken' | 'refused';
 
 interface Waiting {
   readonly addition: Addition;
@@ -17,8 +31,8 @@ interface Waiting {
   readonly failed: (error: unknown) => void;
 }
 
-/** A statement has room for 32,766 values; a request brings 500 moves of 7 at most. */
-const MOST_MOVES = 1000;
+/** Moves of one transaction. */
+const MAX_MOVES = 1000;
 const lines = new WeakMap<Database, Waiting[]>();
 
 /**
@@ -54,7 +68,7 @@ function takeFrom(line: Waiting[]): Waiting[] {
   let end = 0;
   for (const { addition } of line) {
     moves += addition.moves.length;
-    if (end > 0 && moves > MOST_MOVES) break;
+    if (end > 0 && moves > MAX_MOVES) break;
     end++;
   }
   return line.splice(0, end);
@@ -62,38 +76,68 @@ function takeFrom(line: Waiting[]): Waiting[] {
 
 async function keepTogether(db: Database, together: readonly Waiting[]): Promise<void> {
   try {
-    await write(
+    const done = await write(
       db,
       together.map(({ addition }) => addition),
     );
-    for (const { stored } of together) stored('kept');
+    together.forEach(({ stored }, i) => {
+      stored(done[i] ? 'kept' : 'refused');
+    });
   } catch (error) {
     const [only] = together;
     if (together.length > 1) for (const one of together) await keepTogether(db, [one]);
-    else if (only && says(error, /UNIQUE constraint failed: move\.|FOREIGN KEY constraint failed|the sitting is of another edition/)) only.stored('taken');
-    else if (only && says(error, /the sitting is finished/)) only.stored('finished');
+    else if (only && says(error, /UNIQUE constraint failed: move\./)) only.stored('taken');
     else only?.failed(error);
   }
 }
 
-async function write(db: Database, additions: readonly Addition[]): Promise<void> {
-  const insert = db.insert(move).values(additions.flatMap(({ moves }) => moves));
-  const standings = additions.flatMap((addition) => addition.standing ?? []);
-  if (standings.length === 0) {
-    await insert;
-    return;
-  }
-  const theNew = (column: { name: string }) => sql.raw(`excluded.${column.name}`);
-  const { tries, mark, max, points, fullMarks, ended, checkedAt } = standing;
-  const upsert = db
-    .insert(standing)
-    .values(standings)
-    .onConflictDoUpdate({
-      target: [standing.sittingId, standing.question],
-      set: { tries: theNew(tries), mark: theNew(mark), max: theNew(max), points: theNew(points), fullMarks: theNew(fullMarks), ended: theNew(ended), checkedAt: theNew(checkedAt) },
-    });
-  await db.batch([insert, upsert]);
+/** Stores additions in one transaction; by addition, whether it was stored. */
+async function write(db: Database, additions: readonly Addition[]): Promise<boolean[]> {
+  const each = additions.map(statementsOf);
+  const [first, ...rest] = each.flat().map((statement) => db.run(statement));
+  if (!first) return [];
+  const results = rest.length === 0 ? [await first] : await db.batch([first, ...rest]);
+  let at = 0;
+  return each.map((statements) => {
+    const stored = (results[at]?.rowsAffected ?? 0) > 0;
+    at += statements.length;
+    return stored;
+  });
 }
+
+/** First the moves, where what was read of the sitting still holds; then what rests on them, where they were stored. */
+function statementsOf({ sittingId, edition, question, at, moves, guard, standing }: Addition): SQL[] {
+  const when = at.getTime();
+  const rows = JSON.stringify(moves.map(({ n, id, body }) => [n, id, JSON.stringify(body)]));
+  const last = moves.at(-1);
+  const stored = sql`exists (select 1 from move made where made.sitting_id = ${sittingId} and made.n = ${last?.n ?? 0} and made.id = ${last?.id ?? ''})`;
+  const all = [
+    sql`insert into move (sitting_id, n, id, edition, question, body, at, ending)
+      select ${sittingId}, row.value ->> 0, row.value ->> 1, ${edition}, ${question}, row.value ->> 2, ${when}, ${guard ? 0 : 1} from json_each(${rows}) row
+      where exists (
+        select 1 from sitting join release on release.id = sitting.release_id join course on course.id = release.course_id
+        left join allowance on allowance.release_id = release.id and allowance.learner_id = sitting.learner_id
+        where sitting.id = ${sittingId} and sitting.finished_at is null and sitting.edition = ${edition}${guard ? held(guard, when) : sql``})`,
+  ];
+  if (standing)
+    all.push(sql`insert into standing (sitting_id, question, tries, mark, max, points, full_marks, ended, checked_at)
+      select ${sittingId}, ${question}, ${standing.tries}, ${standing.mark}, ${standing.max}, ${standing.points}, ${standing.fullMarks ? 1 : 0}, ${standing.ended ? 1 : 0}, ${when} where ${stored}
+      on conflict (sitting_id, question) do update set tries = excluded.tries, mark = excluded.mark, max = excluded.max, points = excluded.points,
+        full_marks = excluded.full_marks, ended = excluded.ended, checked_at = excluded.checked_at`);
+  if (guard?.timed) all.push(sql`update sitting set used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)} where id = ${sittingId} and ${stored}`);
+  return all;
+}
+
+const held = ({ reached, reopenedAfter, usedMs, session }: Guard, when: number): SQL => sql`
+  and sitting.reached = ${reached} and sitting.reopened_after = ${reopenedAfter}
+  and coalesce(allowance.closes_at, release.closes_at, ${when} + 1) > ${when}
+  and (release.minutes is null or ${usedMs} < (release.minutes + coalesce(allowance.more_minutes, 0)) * 60000)
+  and course.archived_at is null
+  and exists (select 1 from course_learner where course_learner.course_id = course.id and course_learner.learner_id = sitting.learner_id)
+  and (release.everyone or exists (
+    select 1 from release_for left join group_member on group_member.group_id = release_for.group_id
+    where release_for.release_id = release.id and (release_for.learner_id = sitting.learner_id or group_member.learner_id = sitting.learner_id)))
+  ${session === null ? sql`` : sql`and exists (select 1 from session where session.token = ${session} and session.user_id = sitting.learner_id and session.expires_at > ${when})`}`;
 
 /** The driver's error stands beneath drizzle's. */
 const says = (error: unknown, what: RegExp): boolean => error instanceof Error && (what.test(error.message) || says(error.cause, what));

@@ -1,21 +1,34 @@
-import type { At } from './standing';
+import type { LearnerEdition, Standing } from '../../core';
 
 /**
- * Where sittings stood after the last moves this process took, so that the next need not replay them all. Nothing rests on it: a process that has not seen a
- * sitting, or whose memory of it is old, finds that out from the database (the number of the next move is taken there) and works it out from the moves.
+ * Where a question stood after the last moves this process took, so that the next need not be replayed: only what moves and an edition determine. Whatever else there is to know
+ * of a sitting is read with each request; `last` tells whether another process has gone on since.
  */
-const MOST_KEPT = 2000;
-const kept = new Map<string, At>();
-
-/** Takes the memory out: whoever has it may use it up, and puts back what came of it. */
-export function recall(sittingId: string): At | null {
-  const at = kept.get(sittingId) ?? null;
-  kept.delete(sittingId);
-  return at;
+export interface Remembered {
+  readonly question: number;
+  /** The edition it was judged by. */
+  readonly edition: number;
+  readonly reopenedAfter: number;
+  /** The number of the sitting's last move. */
+  readonly last: number;
+  /** The number of the last move that its checkpoint has. */
+  readonly checkpointed: number;
+  readonly standing: Standing;
+  readonly sent: LearnerEdition;
 }
 
-export function remember(at: At): void {
-  kept.set(at.sitting.id, at);
-  const oldest = kept.keys().next().value;
-  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+const MAX_REMEMBERED = 2000;
+const remembered = new Map<string, Remembered>();
+
+/** Takes the memory out: whoever has it may use it up, and puts back what came of it. */
+export function recall(sittingId: string): Remembered | null {
+  const found = remembered.get(sittingId) ?? null;
+  remembered.delete(sittingId);
+  return found;
+}
+
+export function remember(sittingId: string, what: Remembered): void {
+  remembered.set(sittingId, what);
+  const oldest = remembered.keys().next().value;
+  if (remembered.size > MAX_REMEMBERED && oldest !== undefined) remembered.delete(oldest);
 }

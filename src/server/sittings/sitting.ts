@@ -5,9 +5,9 @@ import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionInForce, editionOf } from '../releases/editions';
 import { reachedBy } from '../releases/reach';
+import { endOf, steadyNow } from '../releases/time';
 import { closedIfOver, type Summary, summaryOf, tellsAfter } from './finish';
-import { recall } from './recent';
-import { askedOf, atOf, endOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
+import { askedOf, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 import { endsOf, placeOf, type SittingView, sourcesOf, viewOf } from './view';
 
 interface Titles {
@@ -35,7 +35,7 @@ export type Opened = { open: SittingView; finished: null; before: null } | { ope
 export type Wish = 'open' | 'begin';
 
 const latest = async (as: As<Learner>, releaseId: string) =>
-  (await sittingsWhere(as.db, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, as.person.id)))).toSorted((a, b) => b.number - a.number)[0];
+  (await sittingsWhere(as, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, as.person.id)))).toSorted((a, b) => b.number - a.number)[0];
 
 /** The learner opens a release: their last sitting of it, or a new one, at a place they have come to (`place`), else at the furthest. */
 export async function sit(as: As<Learner>, releaseId: string, place: number | null = null, wish: Wish = 'begin'): Promise<Result<Opened>> {
@@ -46,7 +46,7 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
   let found = await latest(as, releaseId);
   if (found) found = await closedIfOver(as, found);
   const startedAt = now();
-  const endsAt = endOf({ startedAt, ...reached });
+  const endsAt = endOf(0, reached, startedAt);
   const closed = endsAt !== null && endsAt <= startedAt;
   const another = !closed && found !== undefined && (reached.sittings === null || found.number < reached.sittings);
   const first = !found;
@@ -74,6 +74,8 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
         edition: edition.number,
         began: edition.number,
         outOf: edition.outOf,
+        usedMs: 0,
+        usedAt: Math.round(steadyNow(as)),
       })
       .onConflictDoNothing();
     found = await latest(as, releaseId);
@@ -82,12 +84,6 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
   if (found.finishedAt && (place === null || !tellsAfter(found, now())))
     return ok({ open: null, before: null, finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another } });
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
-}
-
-/** Is a sitting the learner's, and its release still to be had by them: they are on the roster, and the course is not put away? */
-export async function mayGoOn(as: As<Learner>, sittingId: string): Promise<boolean> {
-  const found = await sittingOf(as, sittingId, as.person.id);
-  return found !== null && (await reachedBy(as, found.releaseId)) !== null;
 }
 
 /** The learner goes to a place of their sitting: one they have been at, where going back is allowed, or the next. */
@@ -109,8 +105,6 @@ export async function goTo(as: As<Learner>, sittingId: string, place: number): P
       .update(sitting)
       .set({ reached: place })
       .where(and(eq(sitting.id, sittingId), lt(sitting.reached, place)));
-    // What was remembered of it knows the old place.
-    recall(sittingId);
   }
   return ok(await openAt(as, { ...open, reached: Math.max(open.reached, place) }, titles, place));
 }
@@ -120,7 +114,7 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
   const { edition, asked } = record;
   const mayGoBack = edition.goBack || open.finishedAt !== null;
   const allowed = place === open.reached || (mayGoBack && place >= 0 && place < open.reached) ? place : open.reached;
-  const at = atOf(open, record, allowed, open.finishedAt ? (tellsAfter(open, as.now()) ?? 'nothing') : undefined);
+  const at = atOf(open, record, allowed, { tells: open.finishedAt ? (tellsAfter(open, as.now()) ?? 'nothing') : undefined });
   if (!at) throw new Error(`Sitting ${open.id} has come to place ${allowed}, which its edition does not have`);
   return {
     ...viewOf(at),

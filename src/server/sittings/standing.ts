@@ -1,11 +1,15 @@
-import { and, asc, eq } from 'drizzle-orm';
-import { learnerEdition, type Move, rejudge, replay, type Sat, type Standing, type Tells } from '../../core';
+import { and, asc, eq, type SQL, sql } from 'drizzle-orm';
+import { type Checkpoint, type LearnerEdition, learnerEdition, type Move, rejudge, replay, type Sat, type Standing, standingFrom, type Tells, untouched } from '../../core';
 import type { Context } from '../context';
+import { session } from '../database/accountTables';
 import type { Database } from '../database/open';
-import { allowance, move, release, sitting, type TellsWhen } from '../database/tables';
+import { allowance, checkpoint, course, courseLearner, move, release, sitting, type TellsWhen } from '../database/tables';
 import { editionOf, type OpenEdition } from '../releases/editions';
+import { isFor } from '../releases/reach';
+import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
 
+/** A sitting as it stands in the database now, with what its release says of it: read with each request, since all of it can change. */
 export interface OpenSitting {
   readonly id: string;
   readonly releaseId: string;
@@ -24,6 +28,14 @@ export interface OpenSitting {
   readonly closesAt: Date | null;
   /** When the release closes or the time given is up, whichever comes first; null: never. */
   readonly endsAt: Date | null;
+  /** It has so many minutes, of which it has used so many milliseconds. */
+  readonly timed: boolean;
+  readonly usedMs: number;
+  readonly reopenedAfter: number;
+  /** The number of its last move, 0 before the first. */
+  readonly last: number;
+  /** The learner is on the roster, the release is for them, and the course is not archived. */
+  readonly available: boolean;
 }
 
 /** One question of a sitting as its moves leave it. */
@@ -37,13 +49,14 @@ export interface At extends Sat {
   readonly goBack: boolean;
   readonly quiet: boolean;
   readonly standing: Standing;
-  /** The number of the sitting's last move, 0 before the first. */
-  readonly last: number;
-  /** The sitting's moves by the ids their browsers gave them. */
-  readonly known: Map<string, number>;
 }
 
-const opened = {
+/** The condition that a sitting's release is still there for its learner. */
+export const availableTo = (db: Database): SQL => sql`(${course.archivedAt} is null
+  and exists (select 1 from ${courseLearner} where ${courseLearner.courseId} = ${course.id} and ${courseLearner.learnerId} = ${sitting.learnerId})
+  and ${isFor(db, sql`${sitting.learnerId}`)})`;
+
+const openedColumns = (db: Database) => ({
   id: sitting.id,
   releaseId: sitting.releaseId,
   learnerId: sitting.learnerId,
@@ -55,72 +68,99 @@ const opened = {
   tellsWhen: release.tellsWhen,
   reached: sitting.reached,
   finishedAt: sitting.finishedAt,
+  reopenedAfter: sitting.reopenedAfter,
   startedAt: sitting.startedAt,
+  usedMs: sitting.usedMs,
+  usedAt: sitting.usedAt,
   closesAt: release.closesAt,
   minutes: release.minutes,
   moreMinutes: allowance.moreMinutes,
   closesLater: allowance.closesAt,
-};
-
-/** How long a learner has: as for all, and what they are allowed beyond that. */
-export interface Time {
-  readonly closesAt: Date | null;
-  readonly minutes: number | null;
-}
-
-/** A learner's own time. */
-export const timeFor = (all: Time, allowed: { readonly moreMinutes: number | null; readonly closesAt: Date | null } | null): Time => ({
-  closesAt: allowed?.closesAt ?? all.closesAt,
-  minutes: all.minutes === null ? null : all.minutes + (allowed?.moreMinutes ?? 0),
+  last: sql<number>`coalesce((select max(made.n) from move made where made.sitting_id = ${sitting.id}), 0)`,
+  available: sql<number>`${availableTo(db)}`,
 });
 
-/** When a sitting that began then has to end. */
-export function endOf({ startedAt, closesAt, minutes }: { startedAt: Date } & Time): Date | null {
-  const ends = [closesAt, minutes === null ? null : new Date(startedAt.getTime() + minutes * 60_000)].flatMap((end) => end?.getTime() ?? []);
-  return ends.length === 0 ? null : new Date(Math.min(...ends));
+const openedFrom = (db: Database, condition: SQL | undefined) =>
+  db
+    .select(openedColumns(db))
+    .from(sitting)
+    .innerJoin(release, eq(release.id, sitting.releaseId))
+    .innerJoin(course, eq(course.id, release.courseId))
+    .leftJoin(allowance, and(eq(allowance.releaseId, sitting.releaseId), eq(allowance.learnerId, sitting.learnerId)))
+    .where(condition);
+type OpenedRow = Awaited<ReturnType<typeof openedFrom>>[number];
+
+function opened({ startedAt, usedMs: stored, usedAt, closesAt, minutes, moreMinutes, closesLater, available, ...row }: OpenedRow, clocks: Clocks): OpenSitting {
+  const time = timeFor({ closesAt, minutes }, { moreMinutes, closesAt: closesLater });
+  const usedMs = usedBy({ startedAt, usedMs: stored, usedAt }, clocks);
+  return { ...row, available: available === 1, closesAt: time.closesAt, timed: time.minutes !== null, usedMs, endsAt: endOf(usedMs, time, clocks.now()) };
 }
 
 /** The sittings that meet a condition. */
-export async function sittingsWhere(db: Database, condition: ReturnType<typeof and>): Promise<OpenSitting[]> {
-  const rows = await db
-    .select(opened)
-    .from(sitting)
-    .innerJoin(release, eq(release.id, sitting.releaseId))
-    .leftJoin(allowance, and(eq(allowance.releaseId, sitting.releaseId), eq(allowance.learnerId, sitting.learnerId)))
-    .where(condition);
-  return rows.map(({ startedAt, closesAt, minutes, moreMinutes, closesLater, ...row }) => {
-    const time = timeFor({ closesAt, minutes }, { moreMinutes, closesAt: closesLater });
-    return { ...row, closesAt: time.closesAt, endsAt: endOf({ startedAt, ...time }) };
-  });
+export const sittingsWhere = async (context: Clocks & Pick<Context, 'db'>, condition: SQL | undefined): Promise<OpenSitting[]> =>
+  (await openedFrom(context.db, condition)).map((row) => opened(row, context));
+
+const prepared = new WeakMap<Database, ReturnType<typeof prepare>>();
+const prepare = (db: Database) => openedFrom(db, and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId')))).prepare();
+
+/** A learner's sitting. Asked for with every request of theirs, so the statement is made ready once. */
+export async function sittingOf(context: Clocks & Pick<Context, 'db'>, id: string, learnerId: string): Promise<OpenSitting | null> {
+  const { db } = context;
+  const query = prepared.get(db) ?? prepare(db);
+  prepared.set(db, query);
+  const [row] = await query.all({ id, learnerId });
+  return row ? opened(row, context) : null;
 }
 
-export async function sittingOf({ db }: Pick<Context, 'db'>, id: string, learnerId: string): Promise<OpenSitting | null> {
-  const [found] = await sittingsWhere(db, and(eq(sitting.id, id), eq(sitting.learnerId, learnerId)));
-  return found ?? null;
+const preparedSessions = new WeakMap<Database, ReturnType<typeof prepareSession>>();
+const prepareSession = (db: Database) =>
+  db
+    .select({ expiresAt: session.expiresAt })
+    .from(session)
+    .where(and(eq(session.token, sql.placeholder('token')), eq(session.userId, sql.placeholder('userId'))))
+    .prepare();
+
+/** Is somebody still signed in where they were given a ticket? */
+export async function isSignedIn({ db, now }: Pick<Context, 'db' | 'now'>, token: string, userId: string): Promise<boolean> {
+  const query = preparedSessions.get(db) ?? prepareSession(db);
+  preparedSessions.set(db, query);
+  const [row] = await query.all({ token, userId });
+  return row !== undefined && row.expiresAt > now();
 }
 
 interface Recorded {
   readonly n: number;
-  readonly id: string;
   readonly edition: number;
   readonly question: number;
   readonly body: Move;
 }
 
-/** A sitting's moves, its edition, and which of that's questions it is asked, by their places. */
+/** What a sitting is made of: its checkpoints, its moves since them, its edition, and which of that's questions it is asked, by their places. */
 export interface SittingRecord {
   readonly moves: readonly Recorded[];
+  readonly checkpoints: ReadonlyMap<number, { readonly n: number; readonly body: Checkpoint }>;
   readonly edition: OpenEdition;
   readonly asked: readonly number[];
 }
 
-export async function recordOf(db: Database, open: OpenSitting): Promise<SittingRecord> {
+/** The condition that a move counts: it is not a check that ended a sitting which was opened again. */
+export const moveCounts = sql`not (${move.ending} and ${move.n} <= (select reopened.reopened_after from sitting reopened where reopened.id = ${move.sittingId}))`;
+
+/** Reads a sitting; `question`: as far as one question needs it. */
+export async function recordOf(db: Database, open: OpenSitting, question?: number): Promise<SittingRecord> {
+  const of = (table: typeof move | typeof checkpoint) => (question === undefined ? undefined : eq(table.question, question));
+  const marks = await db
+    .select({ question: checkpoint.question, n: checkpoint.n, body: checkpoint.body })
+    .from(checkpoint)
+    .where(and(eq(checkpoint.sittingId, open.id), eq(checkpoint.edition, open.edition), of(checkpoint)));
+  const checkpoints = new Map(marks.map((one) => [one.question, one]));
+  const since = sql`${move.n} > coalesce((select seen.n from checkpoint seen where seen.sitting_id = ${move.sittingId} and seen.question = ${move.question} and seen.edition = ${open.edition}), 0)`;
   const moves = await db
-    .select({ n: move.n, id: move.id, edition: move.edition, body: move.body, question: move.question })
+    .select({ n: move.n, edition: move.edition, body: move.body, question: move.question })
     .from(move)
-    .where(eq(move.sittingId, open.id))
+    .where(and(eq(move.sittingId, open.id), of(move), since, moveCounts))
     .orderBy(asc(move.n));
-  return { moves, ...(await askedOf(db, open)) };
+  return { moves, checkpoints, ...(await askedOf(db, open)) };
 }
 
 /** A sitting's edition, and which of its questions the sitting is asked. */
@@ -130,17 +170,34 @@ export async function askedOf(db: Database, open: OpenSitting): Promise<Pick<Sit
   return { edition, asked: began.asked(drawer(open.seed, 'questions')) };
 }
 
-/** Works out where the question at a place of a sitting stands, from its moves. Null: there is no such place. */
-export async function standingOf({ db }: Pick<Context, 'db'>, open: OpenSitting, place: number): Promise<At | null> {
-  return atOf(open, await recordOf(db, open), place);
+/** Where a question of a sitting stands: from its checkpoint on by the moves since. */
+function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSitting, question: number): Standing {
+  const model = edition.models[question] as OpenEdition['models'][number];
+  const from = checkpoints.get(question);
+  const mine = moves.filter((one) => one.question === question);
+  const judged = mine.some((one) => one.edition !== open.edition) || open.reopenedAfter > 0 ? rejudge : replay;
+  return judged(
+    model,
+    mine.map(({ body }) => body),
+    from ? standingFrom(model, from.body) : untouched(model),
+  );
 }
 
-/** `tells`: how much is told of it, at most; as it is while the sitting runs unless another is given. */
-export function atOf(open: OpenSitting, { edition, moves, asked }: SittingRecord, place: number, tells: Tells = edition.quiet ? 'nothing' : open.tells): At | null {
+interface Given {
+  /** How much is told of it, at most; left out: as it is while the sitting runs. */
+  readonly tells?: Tells | undefined;
+  /** Where it stands, and what its learner's browser has of it, where that is known. */
+  readonly standing?: Standing | undefined;
+  readonly sent?: LearnerEdition | undefined;
+}
+
+/** One question of a sitting, by its place; null: there is no such place. */
+export function atOf(open: OpenSitting, record: SittingRecord, place: number, { tells, standing, sent }: Given = {}): At | null {
+  const { edition, asked } = record;
   const question = asked[place];
   const model = question === undefined ? undefined : edition.models[question];
   if (question === undefined || !model) return null;
-  const saying = edition.telling(tells)[question] ?? model;
+  const saying = edition.telling(tells ?? (edition.quiet ? 'nothing' : open.tells))[question] ?? model;
   return {
     sitting: open,
     place,
@@ -149,13 +206,8 @@ export function atOf(open: OpenSitting, { edition, moves, asked }: SittingRecord
     goBack: edition.goBack,
     quiet: edition.quiet,
     model: saying,
-    edition: learnerEdition(model.question, drawer(open.seed, question)),
+    edition: sent ?? learnerEdition(model.question, drawer(open.seed, question)),
     modelAnswer: edition.modelAnswers[question] ?? null,
-    standing: (moves.some((m) => m.edition !== open.edition) ? rejudge : replay)(
-      model,
-      moves.filter((m) => m.question === question).map((m) => m.body),
-    ),
-    last: moves.at(-1)?.n ?? 0,
-    known: new Map(moves.map((m) => [m.id, m.n])),
+    standing: standing ?? standingIn(record, open, question),
   };
 }

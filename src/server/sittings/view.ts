@@ -48,7 +48,7 @@ export interface SittingView extends QuestionView {
   ends: { at: string; seconds: number } | null;
 }
 
-export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.last, ...questionView(at, at.standing) });
+export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.sitting.last, ...questionView(at, at.standing) });
 
 export const sourcesOf = (sources: OpenEdition['sources'], question: number): SourceView[] =>
   sources.flatMap(({ title, text, medium, captions, address, questions }, n) =>

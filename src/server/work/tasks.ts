@@ -1,6 +1,7 @@
 import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
 import { modelAnswer } from '../releases/modelAnswer';
+import { digestMoves, regradeMoves } from '../releases/replays';
 import { editDocument, examineQuestion } from '../vault/examine';
 import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
 
@@ -15,6 +16,8 @@ export const TASKS = {
   examinePacked,
   readPackedSet,
   modelAnswer,
+  digestMoves,
+  regradeMoves,
 } as const satisfies Readonly<Record<string, (input: never) => unknown>>;
 
 export type TaskName = keyof typeof TASKS;

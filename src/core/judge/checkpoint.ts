@@ -1,0 +1,81 @@
+import type { Board } from './board';
+import type { Copy } from './copy';
+import type { QuestionModel } from './model';
+import { type EndedTry, judgedAt, type Standing } from './replay';
+
+/** An arrangement as JSON. */
+interface SavedBoard {
+  readonly zones: readonly (readonly Copy[])[];
+  readonly settledAt: readonly (readonly [Copy, number])[];
+  readonly letGo: readonly (readonly [Copy, x: number, y: number])[];
+  readonly texts: readonly (readonly [zone: number, text: string])[];
+  readonly clock: number;
+}
+interface SavedTry {
+  readonly number: number;
+  readonly board: SavedBoard;
+}
+
+/**
+ * Where a question of a sitting stood after some of its moves, as JSON: what judging comes to is worked out again from arrangements, so that nothing of the key is in it. It is
+ * of the question it was made with, and of none that judges otherwise.
+ */
+export interface Checkpoint {
+  readonly board: SavedBoard;
+  readonly goingHome: readonly Copy[];
+  /** How the board was judged as it stood: not at all, by the last try, or as something landed. */
+  readonly judged: 'no' | 'lastTry' | 'landing';
+  readonly ended: boolean;
+  readonly turnedAway: number;
+  readonly hints: number;
+  readonly tries: { readonly count: number; readonly last: SavedTry | null; readonly best: SavedTry | null };
+}
+
+const saved = ({ zones, settledAt, letGo, texts, clock }: Board): SavedBoard => ({
+  zones: zones.map((held) => [...held]),
+  settledAt: [...settledAt],
+  letGo: [...letGo].map(([copy, { x, y }]) => [copy, x, y] as const),
+  texts: [...texts],
+  clock,
+});
+
+function restored({ zones, settledAt, letGo, texts, clock }: SavedBoard): Board {
+  const zoneOf = new Map(zones.flatMap((held, zone) => held.map((copy) => [copy, zone] as const)));
+  return {
+    zones: zones.map((held) => [...held]),
+    // In the order in which they settled, as it was.
+    zoneOf: new Map(settledAt.map(([copy]) => [copy, zoneOf.get(copy) as number])),
+    settledAt: new Map(settledAt),
+    letGo: new Map(letGo.map(([copy, x, y]) => [copy, { x, y }])),
+    texts: new Map(texts),
+    clock,
+  };
+}
+
+export function checkpointOf({ board, goingHome, judged, ended, turnedAway, hints, tries: { count, last, best } }: Standing): Checkpoint {
+  const savedTry = (one: EndedTry | null): SavedTry | null => one && { number: one.number, board: saved(one.board) };
+  return {
+    board: saved(board),
+    goingHome: [...goingHome],
+    judged: judged === null ? 'no' : judged === last ? 'lastTry' : 'landing',
+    ended,
+    turnedAway,
+    hints,
+    tries: { count, last: savedTry(last), best: savedTry(best) },
+  };
+}
+
+/** The standing a checkpoint was made of. */
+export function standingFrom(model: QuestionModel, checkpoint: Checkpoint): Standing {
+  const { goingHome, ended, turnedAway, hints, tries } = checkpoint;
+  const board = restored(checkpoint.board);
+  const tryFrom = (one: SavedTry | null): EndedTry | null => {
+    if (!one) return null;
+    const then = restored(one.board);
+    return { ...judgedAt(model, then, one.number), number: one.number, board: then };
+  };
+  const last = tryFrom(tries.last);
+  const best = tries.best && tries.best.number === last?.number ? last : tryFrom(tries.best);
+  const judged = checkpoint.judged === 'no' ? null : checkpoint.judged === 'lastTry' ? last : judgedAt(model, board, tries.count + 1);
+  return { board, goingHome, ended, turnedAway, hints, judged, tries: { count: tries.count, last, best } };
+}

@@ -1,0 +1,46 @@
+import { and, eq, sql } from 'drizzle-orm';
+import type { Context } from '../context';
+import type { Database } from '../database/open';
+import { edition, move } from '../database/tables';
+import { moveCounts } from '../sittings/standing';
+import type { Worked } from '../work/pool';
+import type { EditionText, MovesText, Replayed } from './replays';
+
+/** Up to so many moves a sitting is worked out at once; beyond, in a worker thread. */
+export const FEW_MOVES = 300;
+
+/** How many moves a sitting has, its last number. */
+export async function lastMoveOf(db: Database, sittingId: string): Promise<number> {
+  const [row] = await db.all<{ n: number | null }>(sql`select max(n) as n from move where sitting_id = ${sittingId}`);
+  return row?.n ?? 0;
+}
+
+/** The moves of a sitting that count, as one JSON text: reading each as a row takes many times as long. */
+export async function movesText(db: Database, sittingId: string): Promise<MovesText> {
+  const rows = db
+    .select({ n: move.n, question: move.question, body: move.body, at: move.at })
+    .from(move)
+    .where(and(eq(move.sittingId, sittingId), moveCounts))
+    .orderBy(move.n);
+  const [row] = await db.all<{ moves: string }>(sql`select coalesce(json_group_array(json_array(n, question, json(body), at)), '[]') as moves from (${rows})`);
+  return row?.moves ?? '[]';
+}
+
+/** Runs a task that needs an edition: without its content at first, since the thread may have it. Null: it could not be done in its time. */
+export async function withEdition<Value>(
+  { db }: Pick<Context, 'db'>,
+  releaseId: string,
+  number: number,
+  run: (edition: EditionText) => Promise<Worked<Replayed<Value>>>,
+): Promise<Value | null> {
+  const name = `${releaseId}/${number}`;
+  const first = await run({ name, number, content: null });
+  if (!first.ok) return null;
+  if (first.value.ok) return first.value.value;
+  const [row] = await db
+    .select({ content: sql<string>`${edition.content}` })
+    .from(edition)
+    .where(and(eq(edition.releaseId, releaseId), eq(edition.number, number)));
+  const second = await run({ name, number, content: row?.content ?? null });
+  return second.ok && second.value.ok ? second.value.value : null;
+}

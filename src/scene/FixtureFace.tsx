@@ -54,7 +54,7 @@ function PlayedFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'soun
     );
   const Played = film ? 'video' : 'audio';
   return (
-    <Played className="scene-fill" controls preload={film ? 'metadata' : 'none'} src={shown.url} aria-label={shown.description || fixture.label}>
+    <Played className="scene-fill" controls preload={film ? 'metadata' : 'none'} src={shown.url} aria-label={shown.description || fixture.label || (film ? 'Film' : 'Sound')}>
       {shown.captions && <track kind="captions" src={shown.captions} default />}
     </Played>
   );

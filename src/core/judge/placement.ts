@@ -49,10 +49,11 @@ export type Keyed = ((zone: number, item: number) => boolean) | null;
  */
 export function putDown(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
   const copy = copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0);
-  if (!keyed && model.source.hides && !isPut(move)) return { to: 'unknown', zone: null };
+  if (!keyed && model.hides && !isPut(move)) return { to: 'unknown', zone: null };
   const zone = isPut(move) ? (move.zone === null ? null : (model.zoneAt.get(move.zone) as number)) : zoneUnder(model, board, copy, move);
   if (zone !== null) return enter(model, board, copy, zone, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
-  if (isPut(move) || model.items[itemOf(copy)]?.goesHome) {
+  // Where zones are hidden a copy lies where it was let go, in one of them or not.
+  if (isPut(move) || (model.items[itemOf(copy)]?.goesHome && !model.hides)) {
     sendHome(model, board, copy);
     return { to: 'home' };
   }

@@ -95,7 +95,8 @@ function mayMove(model: QuestionModel, board: Board, move: Placement): Taken | n
   const item = index === undefined ? undefined : model.question.items[index];
   if (!item || index === undefined) return null;
   if (item.stays && !isPut(move)) return refused('item', `"${move.item}" stays in its place and can only be picked`);
-  if (!item.again && board.zoneOf.has(copyOf(index, move.copy ?? 0))) return refused('item', `"${move.item}" has settled and cannot be moved again`);
+  const zone = board.zoneOf.get(copyOf(index, move.copy ?? 0));
+  if (!item.again && zone !== undefined && !model.zones[zone]?.hidden) return refused('item', `"${move.item}" has settled and cannot be moved again`);
   return null;
 }
 

@@ -28,6 +28,8 @@ export interface Taking {
   readonly whenFull: 'refuse' | 'swap';
   readonly settle: Settle;
   readonly floor: boolean;
+  /** Learners do not know of it. */
+  readonly hidden?: boolean;
   readonly ridesOn: string | null;
   /** Answered by typing: how, or (to a learner) that it is. */
   readonly typed: object | boolean | null;
@@ -65,6 +67,7 @@ export interface ZoneModel {
   readonly swaps: boolean;
   readonly settle: Settle;
   readonly floor: boolean;
+  readonly hidden: boolean;
   readonly isSlot: boolean;
   readonly isTyped: boolean;
 }
@@ -78,6 +81,8 @@ export interface SceneModel {
   readonly zoneAt: ReadonlyMap<string, number>;
   /** Each item's own place at the start: its unrotated top left. */
   readonly homes: readonly Point[];
+  /** Zones are hidden, here or from here. */
+  readonly hides: boolean;
 }
 
 /** `at`: the items' own places where a sitting has others than the document (a shuffled tray). */
@@ -93,11 +98,13 @@ export function sceneModel(source: Placing, at: readonly Point[] = homes(source)
       ridesOn,
       family: zone.family,
       reach: zone.reach,
-      keyedOnly: zone.welcome === 'keyed',
-      capacity: zone.capacity ?? Infinity,
-      swaps: zone.whenFull === 'swap',
-      settle: zone.settle,
+      // What a hidden zone turned away, or moved, would tell where it is: it takes what comes and leaves it where it is, and a check judges.
+      keyedOnly: !zone.hidden && zone.welcome === 'keyed',
+      capacity: zone.hidden ? Infinity : (zone.capacity ?? Infinity),
+      swaps: !zone.hidden && zone.whenFull === 'swap',
+      settle: zone.hidden ? ({ rule: 'asDropped' } as const) : zone.settle,
       floor: zone.floor,
+      hidden: zone.hidden === true,
       isSlot: zone.shape.type === 'slot',
       isTyped: Boolean(zone.typed),
     };
@@ -112,7 +119,8 @@ export function sceneModel(source: Placing, at: readonly Point[] = homes(source)
     goesHome,
     carries: carries[i] as number[],
   }));
-  return { source, items, zones, itemAt, zoneAt: new Map(zones.map((zone, i) => [zone.id, i])), homes: at };
+  const hides = source.hides === true || zones.some(({ hidden }) => hidden);
+  return { source, hides, items, zones, itemAt, zoneAt: new Map(zones.map((zone, i) => [zone.id, i])), homes: at };
 }
 
 /** The id of a copy's item, {@link UNREAD} for a text that is none of those accepted. */

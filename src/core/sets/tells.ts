@@ -5,13 +5,14 @@ import type { QuestionModel } from '../judge/model';
 export const TELLS = ['nothing', 'verdicts', 'feedback', 'modelAnswer'] as const;
 export type Tells = (typeof TELLS)[number];
 
-/** A question that is answered in silence: checked once, at the end of the sitting. Its key, marks and what its zones take are as they were. */
+/** A question that is answered in silence: checked once, at the end of the sitting. Its key and marks are as they were; its zones turn nothing away that is not keyed to them, which would tell the key. */
 export const inSilence = (question: Question): Question => ({
   ...question,
   tries: 1,
   judging: 'onCheck',
   afterMiss: 'leave',
   hints: [],
+  zones: question.zones.map((zone) => (zone.welcome === 'keyed' ? { ...zone, welcome: 'anyone' } : zone)),
   show: { ...question.show, nextOnlyAfterCheck: false },
 });
 

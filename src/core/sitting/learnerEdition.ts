@@ -103,7 +103,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
   const media = <Id extends string | null | undefined>(id: Id): Id => (id ? (medium.get(id) as Id) : id);
   const wears = (id: string | null) => (id === null ? null : (look.get(id) ?? null));
   const { show } = question;
-  const says = (say: Item['content']): Item['content'] => say && { ...say, picture: media(say.picture), sound: media(say.sound) };
+  const says = (say: Item['content']): Item['content'] => say && { text: say.text, picture: media(say.picture), sound: media(say.sound) };
 
   return {
     question: {
@@ -113,9 +113,19 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
       scene: question.scene,
       tray: question.tray,
       fixtures: question.fixtures.map((one): Fixture => {
-        const named = { ...one, id: fixture.get(one.id) as Fixture['id'] };
-        if (named.type === 'text') return { ...named, text: withSlots(named.text, (slot) => zone.get(slot) ?? null) };
-        return 'media' in named ? { ...named, media: media(named.media) } : named;
+        const { x, y, w, h, rotation, front } = one;
+        // What an author calls a fixture may say what belongs to it.
+        const placed = { id: fixture.get(one.id) as Fixture['id'], label: '', x, y, w, h, rotation, front };
+        switch (one.type) {
+          case 'text':
+            return { type: one.type, ...placed, text: withSlots(one.text, (slot) => zone.get(slot) ?? null) };
+          case 'shape':
+            return { type: one.type, ...placed, shape: one.shape, fill: one.fill, edge: one.edge, edgeWidth: one.edgeWidth };
+          case 'picture':
+          case 'sound':
+          case 'film':
+            return { type: one.type, ...placed, media: media(one.media) } as Fixture;
+        }
       }),
       looks: Object.fromEntries([...look].map(([id, drawn]) => [drawn, lookWith(question.looks[id] as Look, media)])),
       media: Object.fromEntries(shown.map((id) => [medium.get(id) as string, said(question.media[id] as Medium)])),
@@ -217,10 +227,17 @@ function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
   return Object.keys(question.media).filter((id) => shown.has(id));
 }
 
+type Style = NonNullable<NonNullable<Look['states']>['rest']>;
+
 function lookWith(look: Look, media: (id: string) => string): Look {
-  const states = Object.entries(look.states as Record<string, { picture?: string; sound?: string } | undefined>).flatMap(([state, style]) =>
-    style ? [[state, { ...style, ...(style.picture ? { picture: media(style.picture) } : {}), ...(style.sound ? { sound: media(style.sound) } : {}) }]] : [],
-  );
+  const states = Object.entries(look.states as Record<string, Style | undefined>).flatMap(([state, style]) => (style ? [[state, styleWith(style, media)]] : []));
   // What an author calls a look may say what belongs to it.
-  return { ...look, name: '', states: Object.fromEntries(states) } as Look;
+  return { of: look.of, name: '', ...(look.of === 'item' ? { putAway: look.putAway } : {}), states: Object.fromEntries(states) } as Look;
+}
+
+const STYLE_FIELDS = ['fill', 'edge', 'text', 'edgeWidth', 'edgeStyle', 'fontSize', 'motion'] as const;
+
+function styleWith(style: Style, media: (id: string) => string): Record<string, unknown> {
+  const given = Object.fromEntries(STYLE_FIELDS.flatMap((field) => (style[field] === undefined ? [] : [[field, style[field]]])));
+  return { ...given, ...(style.picture ? { picture: media(style.picture) } : {}), ...(style.sound ? { sound: media(style.sound) } : {}) };
 }

@@ -155,20 +155,22 @@ const shownZone = (model: QuestionModel, names: Names, zone: number): string | n
 
 function boardView(model: QuestionModel, board: Board, names: Names): BoardView {
   const name = namer(model, names.item);
+  const seen = (zone: number) => !model.zones[zone]?.hidden && !(model.hides && model.zones[zone]?.floor);
   const loose = [...board.letGo].filter(([copy]) => !board.zoneOf.has(copy));
-  // What lies in a hidden zone looks as if it lay outside every zone: where it was let go.
-  const found = board.zones.flatMap((held, i) =>
-    model.question.zones[i]?.hidden ? held.map((copy) => [copy, board.letGo.get(copy) ?? standsAt(model, board, copy)] as const) : [],
-  );
+  // What lies in a hidden zone looks as if it lay outside every zone, where it was let go; and so does what lies on the floor beneath hidden zones, or it would tell them apart.
+  const found = board.zones.flatMap((held, i) => (seen(i) ? [] : held.map((copy) => [copy, board.letGo.get(copy) ?? standsAt(model, board, copy)] as const)));
+  // Numbered among those that are seen to have settled, and listed as the items are: neither tells of a hidden zone.
+  const order = new Map([...board.settledAt].filter(([copy]) => seen(board.zoneOf.get(copy) ?? -1)).map(([copy], i) => [copy, i]));
   return {
     zones: board.zones.flatMap((held, i) => {
       const zone = shownZone(model, names, i);
       if (zone === null) return [];
+      if (!seen(i)) return [{ zone, held: [] }];
       const text = board.texts.get(i);
       if (model.zones[i]?.isTyped) return [{ zone, held: [], ...(text === undefined ? {} : { text }) }];
-      return [{ zone, held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: board.settledAt.get(copy) ?? 0 })) }];
+      return [{ zone, held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: order.get(copy) ?? 0 })) }];
     }),
-    loose: [...loose, ...found].map(([copy, at]) => ({ ...name(copy), ...at })),
+    loose: [...loose, ...found].sort(([a], [b]) => a - b).map(([copy, at]) => ({ ...name(copy), ...at })),
   };
 }
 

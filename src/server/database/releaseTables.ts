@@ -118,12 +118,20 @@ export interface EditionSection {
   readonly count: number;
 }
 
+/**
+ * By which rules moves are taken. 2: hidden zones, and in deferred feedback those that welcome by the key, turn nothing away. Moves that were made by earlier rules are
+ * taken as far as they can be.
+ */
+export const MOVE_RULES = 2;
+
 /** What an edition holds: the questions of its set, whole, as they were. */
 export interface EditionContent {
   readonly questions: readonly Question[];
   /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
+  /** {@link MOVE_RULES} as it was; left out in editions from before there were any. */
+  readonly moveRules?: number;
   /** Nothing is told during a sitting: each question is checked once, at its end. */
   readonly quiet?: boolean;
   /** By question: it does not count, and is asked of nobody who has not come to it. */

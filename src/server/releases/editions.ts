@@ -1,10 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { asked, asksOf, inPlaces, inSilence, type ModelPlacement, type QuestionModel, questionModel, type Random, type Section, type Tells, telling, totalOf } from '../../core';
 import type { Database } from '../database/open';
-import { type EditionContent, release } from '../database/tables';
+import { type EditionContent, MOVE_RULES, release } from '../database/tables';
 
 export interface OpenEdition {
   readonly number: number;
+  /** Its moves were taken by the rules of today, so that each can be taken again. */
+  readonly ruled: boolean;
   /** As they are judged. */
   readonly models: readonly QuestionModel[];
   /** The same, saying no more than is allowed. */
@@ -66,6 +68,7 @@ export function openContent(number: number, content: EditionContent): OpenEditio
   const worth = (section: Section<number>) => section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: given[i] ?? 0 }));
   return {
     number,
+    ruled: content.moveRules === MOVE_RULES,
     models,
     telling: (tells) => {
       const known = told.get(tells) ?? models.map((model) => telling(model, tells));

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
-import { edition, release, releaseFor, releaseQuestion } from '../database/tables';
+import { edition, MOVE_RULES, release, releaseFor, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { openWith } from '../vault/questions';
 import { type WholeSet, wholeSet } from '../vault/wholeSet';
@@ -51,7 +51,7 @@ export async function publish(as: As<Teacher>, { id, courseId, settings: given =
       .insert(releaseQuestion)
       .values(questions.map((one) => ({ releaseId: id, questionId: one.id })))
       .onConflictDoNothing();
-    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), quiet, ...rest }, createdAt: at });
+    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), quiet, moveRules: MOVE_RULES, ...rest }, createdAt: at });
   });
   return ok({ id });
 }

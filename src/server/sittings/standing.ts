@@ -175,7 +175,7 @@ function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSi
   const model = edition.models[question] as OpenEdition['models'][number];
   const from = checkpoints.get(question);
   const mine = moves.filter((one) => one.question === question);
-  const judged = mine.some((one) => one.edition !== open.edition) || open.reopenedAfter > 0 ? rejudge : replay;
+  const judged = mine.some((one) => one.edition !== open.edition) || open.reopenedAfter > 0 || !edition.ruled ? rejudge : replay;
   return judged(
     model,
     mine.map(({ body }) => body),

@@ -2,7 +2,7 @@ import { random, seedOf } from '../src/core';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { makeCourse, setTeacher } from '../src/server/courses/courses';
 import { setMark } from '../src/server/courses/gradebook';
-import { keepCategories, keepUnits } from '../src/server/courses/parts';
+import { saveCategories, saveUnits } from '../src/server/courses/parts';
 import { makeLearner, takeRoster } from '../src/server/courses/roster';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
@@ -143,8 +143,8 @@ export async function makeReleases(
   const teacherAt = (time: number): As<Teacher> => ({ ...odile, now: () => new Date(time) });
   must(await makeCourse(odile, SECOND_COURSE, 'Viability testing, autumn'));
   must(await setTeacher(odile, SECOND_COURSE, colleague, true));
-  must(await keepUnits(odile, SECOND_COURSE, SECOND_UNITS));
-  must(await keepCategories(odile, SECOND_COURSE, SECOND_CATEGORIES));
+  must(await saveUnits(odile, SECOND_COURSE, SECOND_UNITS));
+  must(await saveCategories(odile, SECOND_COURSE, SECOND_CATEGORIES));
   const roster = await Promise.all(
     ROSTER.map(async ([username, name]): Promise<Simulated> => {
       const { id } = must(await makeLearner(teacherAt(now - 30 * DAY), COURSE, { name, username, password }));

@@ -11,7 +11,7 @@ import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { makeCourse } from '../src/server/courses/courses';
-import { keepCategories, keepGroup, keepUnits, setMember } from '../src/server/courses/parts';
+import { saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { makeLearner } from '../src/server/courses/roster';
 import { user } from '../src/server/database/accountTables';
 import { takeMedium } from '../src/server/media/media';
@@ -136,15 +136,15 @@ if (!begun) {
   const teacherId = must(await makePerson(app, { ...DEMO_TEACHER, password: DEMO_PASSWORD, role: 'teacher', madeBy: null })).id;
   const odile: As<Teacher> = { ...app, person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' } };
   must(await makeCourse(odile, COURSE, 'Tarn Hollow induction'));
-  must(await keepUnits(odile, COURSE, UNITS));
-  must(await keepCategories(odile, COURSE, CATEGORIES));
+  must(await saveUnits(odile, COURSE, UNITS));
+  must(await saveCategories(odile, COURSE, CATEGORIES));
   const learners: As<Learner>[] = [];
   for (const [username, name] of DEMO_LEARNERS) {
     const { id } = must(await makeLearner(odile, COURSE, { name, username, password: DEMO_PASSWORD }));
     learners.push({ ...app, person: { id, name, username, role: 'learner' } });
   }
   for (const [g, group] of GROUPS.entries()) {
-    must(await keepGroup(odile, COURSE, group.id, group.title));
+    must(await saveGroup(odile, COURSE, { id: group.id, title: group.title }));
     for (const [i, { person }] of learners.entries()) if (i % GROUPS.length === g) must(await setMember(odile, COURSE, group.id, person.id, true));
   }
   const media = await keepMedia(odile);

@@ -5,7 +5,8 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { changeCourse, listCourses, listTeachers, makeCourse, openCourse, setTeacher } from '../src/server/courses/courses';
 import { joinCourse, registerWith } from '../src/server/courses/join';
-import { keepCategories, keepGroup, keepUnits, listParts, removeGroup, setMember } from '../src/server/courses/parts';
+import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
+import { remove } from '../src/server/courses/removals';
 import { listRoster, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
 import { releasesFor } from '../src/server/releases/mine';
 import { publish } from '../src/server/releases/publish';
@@ -117,24 +118,25 @@ describe('a course', () => {
     const [courseId, other] = [await course(odile), must(await makeCourse(fern, randomUUID(), 'Fern’s')).id];
     const unit = { id: randomUUID(), title: 'Week one' };
     const category = { id: randomUUID(), title: 'Tests', weight: 3 };
-    must(await keepUnits(odile, courseId, [unit, { id: randomUUID(), title: 'Week two' }]));
-    must(await keepCategories(odile, courseId, [category]));
+    must(await saveUnits(odile, courseId, [unit, { id: randomUUID(), title: 'Week two' }]));
+    must(await saveCategories(odile, courseId, [category]));
     const group = randomUUID();
-    must(await keepGroup(odile, courseId, group, 'Rack A'));
+    must(await saveGroup(odile, courseId, { id: group, title: 'Rack A' }));
     const as = await someone(courseId);
     must(await setMember(odile, courseId, group, as.person.id, true));
     must(await setMember(odile, courseId, group, as.person.id, true));
     expect(must(await listParts(odile, courseId))).toMatchObject({ units: [unit, {}], categories: [category], groups: [{ title: 'Rack A', learners: 1 }] });
-    expect(await keepUnits(fern, other, [unit])).toMatchObject({ code: 'invalid' });
-    expect(await keepCategories(fern, other, [category])).toMatchObject({ code: 'invalid' });
-    expect(await keepGroup(fern, other, group, 'Mine')).toMatchObject({ code: 'invalid' });
+    expect(await saveUnits(fern, other, [unit])).toMatchObject({ code: 'invalid' });
+    expect(await saveCategories(fern, other, [category])).toMatchObject({ code: 'invalid' });
+    expect(await saveGroup(fern, other, { id: group, title: 'Mine' })).toMatchObject({ code: 'invalid' });
     expect(await setMember(fern, other, group, as.person.id, true)).toMatchObject({ code: 'notFound' });
     expect(await setMember(odile, courseId, group, fern.person.id, true)).toMatchObject({ code: 'notFound' });
     // A unit goes, and what stood in it stays, in none.
     await give(courseId, { unitId: unit.id });
-    must(await keepUnits(odile, courseId, []));
+    expect(await saveUnits(odile, courseId, [])).toMatchObject({ code: 'invalid' });
+    must(await remove(odile, courseId, { id: randomUUID(), kind: 'unit', of: unit.id }));
     expect(must(await openCourse(odile, courseId)).releases).toMatchObject([{ unitId: null }]);
-    expect(must(await removeGroup(odile, courseId, group)).groups).toEqual([]);
+    expect(must(await remove(odile, courseId, { id: randomUUID(), kind: 'group', of: group })).groups).toEqual([]);
   });
 
   it('is taught by colleagues its owner lets, who do all but give it away', async () => {
@@ -174,7 +176,7 @@ describe('a release', () => {
     const courseId = await course(odile);
     const [inGroup, alone, neither] = [await someone(courseId), await someone(courseId), await someone(courseId)];
     const group = randomUUID();
-    must(await keepGroup(odile, courseId, group, 'Rack A'));
+    must(await saveGroup(odile, courseId, { id: group, title: 'Rack A' }));
     must(await setMember(odile, courseId, group, inGroup.person.id, true));
     const releaseId = await give(courseId, { audience: { groups: [group], learners: [alone.person.id] } });
     for (const [as, count] of [

@@ -4,7 +4,7 @@ import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { gradebookCsv, openGradebook, setMark } from '../src/server/courses/gradebook';
-import { keepCategories } from '../src/server/courses/parts';
+import { saveCategories } from '../src/server/courses/parts';
 import { audit } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { reportOf } from '../src/server/releases/report';
@@ -54,7 +54,7 @@ beforeAll(async () => {
   [odile, fern] = [await teacher(app, 'odile'), await teacher(app, 'fern')];
   courseId = await course(odile);
   [wren, ash] = [await learner(odile, courseId, 'wren'), await learner(odile, courseId, 'ash')];
-  must(await keepCategories(odile, courseId, CATEGORIES));
+  must(await saveCategories(odile, courseId, CATEGORIES));
   exercise = await give('An exercise', { categoryId: EXERCISES, dueAt: inMinutes(30) });
   test = await give('A test', { categoryId: TESTS, dueAt: inMinutes(30), closesAt: inMinutes(60) });
   await give('Practice', { practice: true });
@@ -119,9 +119,11 @@ describe('the gradebook', () => {
     const lines = must(await gradebookCsv(odile, courseId))
       .trim()
       .split('\r\n');
-    expect(lines[0]).toBe('name,user name,An exercise (of 3),An exercise: remarks,A test (of 3),A test: remarks,"whole, percent"');
+    expect(lines[0]).toBe(
+      'name,user name,An exercise (Exercises),An exercise: out of,An exercise: remarks,A test (Tests),A test: out of,A test: remarks,"category Exercises, weight 1: points",category Exercises: out of,"category Tests, weight 3: points",category Tests: out of,"overall mark, percent"',
+    );
     expect(lines).toHaveLength(1 + 107);
-    expect(lines.find((line) => line.startsWith('ash,'))).toBe('ash,ash,1,late,,,33.3');
+    expect(lines.find((line) => line.startsWith('ash,'))).toBe(`ash,ash,1,3,late,,,,1,3,,,33.33333333`);
     expect(await gradebookCsv(fern, courseId)).toMatchObject({ code: 'notFound' });
   });
 

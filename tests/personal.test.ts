@@ -6,7 +6,7 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { setTeacher } from '../src/server/courses/courses';
 import { openGradebook, setMark } from '../src/server/courses/gradebook';
-import { keepGroup, setMember } from '../src/server/courses/parts';
+import { saveGroup, setMember } from '../src/server/courses/parts';
 import { dataOf, eraseLearner, listLeft, myData } from '../src/server/courses/personal';
 import { takeOff } from '../src/server/courses/roster';
 import { signInFailure, user } from '../src/server/database/accountTables';
@@ -47,7 +47,7 @@ async function ground() {
   const [ines, other] = [await learner(odile, courseId, `ines.${++n}`), await learner(odile, courseId, `tam.${n}`)];
   const [mine, others] = [await answer(ines, releaseId), await answer(other, releaseId)];
   const group = randomUUID();
-  must(await keepGroup(odile, courseId, group, 'Morning shift'));
+  must(await saveGroup(odile, courseId, { id: group, title: 'Morning shift' }));
   must(await setMember(odile, courseId, group, ines.person.id, true));
   must(await setAllowance(odile, releaseId, ines.person.id, { moreMinutes: 10, moreSittings: 1, dueAt: null, closesAt: null }));
   must(await setMark(odile, releaseId, ines.person.id, { points: 2, reason: `Number ${n} was ill` }));

@@ -8,7 +8,8 @@ import { type App, makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { As, Learner, Person, Teacher } from '../src/server/context';
 import { changeCourse, setTeacher } from '../src/server/courses/courses';
-import { keepGroup } from '../src/server/courses/parts';
+import { saveGroup, saveUnits } from '../src/server/courses/parts';
+import { remove } from '../src/server/courses/removals';
 import { errors } from '../src/server/errors';
 import { takeMedium } from '../src/server/media/media';
 import { makeEdition } from '../src/server/releases/corrections';
@@ -41,7 +42,7 @@ const FRESH = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2bff01';
 let template: { app: App; folder: string; done: () => void };
 const people: Record<Actor, Person | null> = { owner: null, coTeacher: null, colleague: null, elsewhere: null, sitter: null, classmate: null, outsider: null, nobody: null };
 /** The ids of what is the owner's. */
-const of = { course: '', release: '', set: '', question: '', shelf: '', list: '', group: '', sitting: '', hash: '', medium: '', code: '', item: '', zone: '' };
+const of = { course: '', release: '', set: '', question: '', shelf: '', list: '', group: '', removal: '', sitting: '', hash: '', medium: '', code: '', item: '', zone: '' };
 let zip: Uint8Array;
 
 /** A world in which every endpoint has something to find. */
@@ -93,7 +94,11 @@ beforeAll(async () => {
   must(await keepSet(owner, of.set, { title: 'Week one', goBack: true, sections: inOrder([question.id, plain.id]), sources: [beside] }));
   of.release = must(await publish(owner, { id: randomUUID(), courseId: of.course, setId: of.set })).id;
   of.group = randomUUID();
-  must(await keepGroup(owner, of.course, of.group, 'Morning shift'));
+  must(await saveGroup(owner, of.course, { id: of.group, title: 'Morning shift' }));
+  const unit = { id: randomUUID(), title: 'Week one' };
+  must(await saveUnits(owner, of.course, [unit]));
+  of.removal = randomUUID();
+  must(await remove(owner, of.course, { id: of.removal, kind: 'unit', of: unit.id }));
   const sat = await sitter(one, of.release);
   await sat.take(sat.put('barley', 'dry'));
   of.sitting = sat.view.id;
@@ -127,8 +132,8 @@ const inCourse = (more: Record<string, string> = {}) => ({ id: of.course, ...mor
 const at =
   (id: () => string, more: Partial<Asking> = {}) =>
   () => ({ params: { id: id() }, ...more });
-const settings = { sittings: 1, counts: 'best', practice: false, tells: 'modelAnswer', tellsWhen: 'atOnce' };
-const empty = { title: 'Another name', goBack: true, sections: [] };
+const settings = { from: 1, sittings: 1, counts: 'best', practice: false, tells: 'modelAnswer', tellsWhen: 'atOnce' };
+const empty = { from: 2, title: 'Another name', goBack: true, sections: [] };
 
 const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/ping': { may: ACTORS },
@@ -157,10 +162,10 @@ const ROWS: Readonly<Record<string, Row>> = {
   'POST /api/shelves': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'New', parentId: null } }) },
   'PATCH /api/shelves/{id}': { may: OWNER, ask: at(() => of.shelf, { body: { title: 'Mine' } }) },
   'DELETE /api/shelves/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.shelf) },
-  'PUT /api/shelves/{id}/shares': { may: OWNER, ask: at(() => of.shelf, { body: { username: 'elsewhere', right: 'edit' } }) },
+  'PUT /api/shelves/{id}/shares': { may: OWNER, ask: at(() => of.shelf, { body: { username: 'elsewhere', right: 'edit', from: null } }) },
   'GET /api/lists': { may: TEACHERS },
   'POST /api/lists': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine', rows: [['oat']] } }) },
-  'PUT /api/lists/{id}': { may: OWNER, ask: at(() => of.list, { body: { title: 'Mine', rows: [['oat']] } }) },
+  'PUT /api/lists/{id}': { may: OWNER, ask: at(() => of.list, { body: { from: 1, title: 'Mine', rows: [['oat']] } }) },
   'DELETE /api/lists/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.list) },
   'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'PUT /api/sets/{id}': { may: OWNER, ask: at(() => of.set, { body: empty }) },
@@ -173,14 +178,16 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/courses': { may: TEACHERS },
   'POST /api/courses': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'GET /api/courses/{id}': { may: COURSE, ask: at(() => of.course) },
-  'PATCH /api/courses/{id}': { may: OWNER, ask: at(() => of.course, { body: { archived: true } }), else: { coTeacher: 'notAllowed' } },
+  'PATCH /api/courses/{id}': { may: OWNER, ask: at(() => of.course, { body: { archived: true, from: 2 } }), else: { coTeacher: 'notAllowed' } },
   'GET /api/courses/{id}/audit': { may: COURSE, ask: at(() => of.course) },
-  'PUT /api/courses/{id}/categories': { may: COURSE, ask: at(() => of.course, { body: { categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }) },
+  'PUT /api/courses/{id}/categories': { may: COURSE, ask: at(() => of.course, { body: { from: 1, categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }) },
   'GET /api/courses/{id}/gradebook': { may: COURSE, ask: at(() => of.course) },
   'GET /courses/{id}/gradebook.csv': { may: COURSE, ask: at(() => of.course) },
-  'PUT /api/courses/{id}/groups': { may: COURSE, ask: at(() => of.course, { body: { id: FRESH, title: 'Evening shift' } }) },
+  'PUT /api/courses/{id}/groups': { may: COURSE, ask: at(() => of.course, { body: { id: FRESH, title: 'Evening shift', from: null } }) },
   'PUT /api/courses/{id}/groups/{group}': { may: COURSE, ask: () => ({ params: inCourse({ group: of.group }), body: { learnerId: people.sitter?.id, isIn: true } }) },
-  'DELETE /api/courses/{id}/groups/{group}': { may: COURSE, ask: () => ({ params: inCourse({ group: of.group }) }) },
+  'GET /api/courses/{id}/removals': { may: COURSE, ask: () => ({ params: inCourse(), query: `?kind=group&of=${of.group}` }) },
+  'POST /api/courses/{id}/removals': { may: COURSE, ask: () => ({ params: inCourse(), body: { id: FRESH, kind: 'group', of: of.group } }) },
+  'DELETE /api/courses/{id}/removals/{removal}': { may: COURSE, ask: () => ({ params: inCourse({ removal: of.removal }) }) },
   'GET /api/courses/{id}/learners': { may: COURSE, ask: at(() => of.course) },
   'POST /api/courses/{id}/learners': { may: COURSE, ask: at(() => of.course, { body: { name: 'New', username: 'new.one', password: 'seedlings-26' } }) },
   'DELETE /api/courses/{id}/learners': { may: COURSE, ask: () => ({ params: inCourse(), body: { learners: [people.sitter?.id] } }) },
@@ -191,7 +198,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   'POST /api/courses/{id}/roster': { may: COURSE, ask: at(() => of.course, { body: { text: 'New,new.one', take: true, removeOthers: true } }) },
   'GET /api/courses/{id}/teachers': { may: COURSE, ask: at(() => of.course) },
   'PUT /api/courses/{id}/teachers': { may: OWNER, ask: at(() => of.course, { body: { username: 'elsewhere', teaches: true } }), else: { coTeacher: 'notAllowed' } },
-  'PUT /api/courses/{id}/units': { may: COURSE, ask: at(() => of.course, { body: { units: [{ id: FRESH, title: 'Drying' }] } }) },
+  'PUT /api/courses/{id}/units': { may: COURSE, ask: at(() => of.course, { body: { from: 3, units: [{ id: FRESH, title: 'Drying' }] } }) },
   'PUT /api/learners/{id}/password': { may: OWNER, ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }) },
 
   'POST /api/releases': { may: OWNER, ask: () => ({ body: { id: FRESH, courseId: of.course, setId: of.set } }) },

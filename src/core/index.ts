@@ -51,6 +51,7 @@ export { type Result, resultOf, type ZoneResult } from './marks/result';
 export { allIn, boardOf, type TypicalAnswer, typicalAnswers } from './marks/typical';
 export { CLEAR_OF_TITLE, coversTitle, type Fitting, fittingOf, makeItemsAsWide, makeZoneHold } from './measures/fitting';
 export { standingAt, thresholdOf } from './measures/threshold';
+export { type Choose, type Collision, type Merged, merge } from './merge/merge';
 export { contrast, LEAST_CONTRAST, TOKENS } from './proof/contrast';
 export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';
 export type { Guessing } from './proof/guess/guess';

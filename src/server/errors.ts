@@ -8,6 +8,7 @@ export const errors = {
   crossSite: [403, 'This came from another site', 'Open Vault Drop itself and try again there.'],
   notFound: [404, 'There is nothing here', 'It may have been deleted, or the address is incomplete.'],
   questionMovedOn: [409, 'This question was changed somewhere else meanwhile', 'Your changes are still here. Take the other version, or keep yours as a copy.'],
+  changedMeanwhile: [409, 'Somebody else changed this meanwhile', 'Nothing of theirs is lost. Look at what they changed, then save yours.'],
   editionMovedOn: [409, 'Somebody corrected this release meanwhile', 'Look at the newest edition, then correct that.'],
   sittingMovedOn: [409, 'You went on with this in another window', 'The page now shows where you are.'],
   alreadyEnded: [409, 'This question is finished', 'Nothing can be moved any more.'],

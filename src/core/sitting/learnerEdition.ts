@@ -121,9 +121,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
             return { type: one.type, ...placed, text: withSlots(one.text, (slot) => zone.get(slot) ?? null) };
           case 'shape':
             return { type: one.type, ...placed, shape: one.shape, fill: one.fill, edge: one.edge, edgeWidth: one.edgeWidth };
-          case 'picture':
-          case 'sound':
-          case 'film':
+          default:
             return { type: one.type, ...placed, media: media(one.media) } as Fixture;
         }
       }),

@@ -31,6 +31,8 @@ export interface CourseView extends CourseRow {
   join: { code: string; until: Date | null } | null;
   units: { id: string; title: string }[];
   releases: ReleaseRow[];
+  /** What a write of its name and join code has to name. */
+  revision: number;
 }
 
 /** The courses the teacher owns or teaches, those put away last. */
@@ -91,6 +93,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     join: row.joinCode === null ? null : { code: row.joinCode, until: row.joinUntil },
     units,
     releases,
+    revision: row.revision,
   });
 }
 
@@ -100,20 +103,42 @@ export interface CourseChange {
   readonly archived?: boolean | undefined;
   /** A new code that holds until then (null: until it is taken away); `null` instead of it takes the code away. */
   readonly join?: { readonly until: Date | null } | null | undefined;
+  /** The revision it was made on, where it matters. */
+  readonly from?: number | undefined;
 }
 
-export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join }: CourseChange): Promise<Result<{ join: { code: string; until: Date | null } | null }>> {
+export interface CourseSaved {
+  title: string;
+  join: { code: string; until: Date | null } | null;
+  revision: number;
+}
+
+export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join, from }: CourseChange): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
   if (archived !== undefined && found.right !== 'own') return fail('notAllowed');
   const { row } = found;
   const code = join === undefined ? row.joinCode : join === null ? null : (row.joinCode ?? newCode());
   const until = join === undefined ? row.joinUntil : (join?.until ?? null);
-  await as.db
+  const changed = await as.db
     .update(course)
-    .set({ title: title ?? row.title, archivedAt: archived === undefined ? row.archivedAt : archived ? (row.archivedAt ?? as.now()) : null, joinCode: code, joinUntil: until })
-    .where(eq(course.id, id));
-  return ok({ join: code === null ? null : { code, until } });
+    .set({
+      title: title ?? row.title,
+      archivedAt: archived === undefined ? row.archivedAt : archived ? (row.archivedAt ?? as.now()) : null,
+      joinCode: code,
+      joinUntil: until,
+      revision: sql`${course.revision} + 1`,
+    })
+    .where(and(eq(course.id, id), eq(course.revision, from ?? row.revision)))
+    .returning({ revision: course.revision });
+  const [saved] = changed;
+  if (saved) return ok({ title: title ?? row.title, join: code === null ? null : { code, until }, revision: saved.revision });
+  const now = await courseOf(as, id);
+  if (!now) return fail('notFound');
+  const { row: there } = now;
+  return fail('changedMeanwhile', {
+    detail: { revision: there.revision, content: { title: there.title, join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil } } },
+  });
 }
 
 export interface TeacherRow {

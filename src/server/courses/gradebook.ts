@@ -175,7 +175,7 @@ async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categ
       const forThem = one.everyone || isFor.has(of) || mine.length > 0;
       return {
         points: hand ? hand.points : counts && withoutDust(counts.points),
-        outOf: withoutDust(counts?.outOf ?? one.outOf),
+        outOf: withoutDust((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? one.outOf),
         state: hand || touched.some(({ finished }) => finished) ? 'done' : !forThem ? 'notFor' : counts ? 'running' : over ? 'missing' : mine.length > 0 ? 'running' : 'none',
         late: due !== null && last !== null && last > due,
         byHand: hand?.reason ?? null,
@@ -186,27 +186,71 @@ async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categ
   });
 }
 
-/** The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner. */
+/** The overall mark of everybody in a course; `without`: as if there were no such category. */
+export async function overallMarks(as: As<Teacher>, courseId: string, without?: string): Promise<{ learnerId: string; name: string; overall: number | null }[]> {
+  const { releases, categories } = await columnsOf(as, courseId, false);
+  const left = categories.filter(({ id }) => id !== without);
+  const counting = releases.map((one) => (one.categoryId === without ? { ...one, categoryId: null } : one));
+  const rows = await gradeEverybody(as, counting, left, await everybodyOn(as, courseId));
+  return rows.map(({ learnerId, name, whole }) => ({ learnerId, name, overall: whole }));
+}
+
+/** The overall mark at eight places: whoever adds up the line in another order gets the same. */
+const rounded = (n: number): number => Number(n.toFixed(8));
+/** A number as CSV has it: every digit that tells it from another. */
+const exact = (n: number): string => String(n);
+
+/**
+ * The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner, each mark with what it is out of, and what each category comes to. The overall mark follows from the line: the
+ * points of a category against what they are out of, the categories by their weights.
+ */
 export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<Result<string>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const { releases, categories } = await columnsOf(as, courseId, true);
   const rows = await gradeEverybody(as, releases, categories, await everybodyOn(as, courseId));
-  const said = (cell: GradeCell) => (cell.points !== null ? cell.points : cell.state === 'missing' ? 'missing' : '');
+  const titled = (id: string | null) => categories.find((one) => one.id === id);
+  const remarks = (cell: GradeCell) =>
+    [cell.state === 'missing' && 'missing', cell.state === 'notFor' && 'not assigned', cell.late && 'late', cell.byHand !== null && `by hand: ${cell.byHand}`]
+      .filter(Boolean)
+      .join('; ');
+  const points = (cell: GradeCell) => (cell.points !== null ? exact(cell.points) : cell.state === 'missing' ? '0' : '');
+  const outOf = (cell: GradeCell) => (cell.points !== null || cell.state === 'missing' ? exact(cell.outOf) : '');
   return ok(
     stringify(
-      ['name', 'user name', ...releases.flatMap(({ title, outOf }) => [`${title} (of ${outOf})`, `${title}: remarks`]), 'whole, percent'],
+      [
+        'name',
+        'user name',
+        ...releases.flatMap(({ title, categoryId }) => {
+          const of = categories.length === 0 ? '' : ` (${titled(categoryId)?.title ?? 'counts in none'})`;
+          return [`${title}${of}`, `${title}: out of`, `${title}: remarks`];
+        }),
+        ...categories.flatMap(({ title, weight }) => [`category ${title}, weight ${exact(weight)}: points`, `category ${title}: out of`]),
+        'overall mark, percent',
+      ],
       rows.map(({ name, username, cells, whole }) => [
         name,
         username,
-        ...cells.flatMap((cell) => [said(cell), [cell.late && 'late', cell.byHand !== null && `by hand: ${cell.byHand}`].filter(Boolean).join('; ')]),
-        whole === null ? '' : Math.round(whole * 1000) / 10,
+        ...cells.flatMap((cell) => [points(cell), outOf(cell), remarks(cell)]),
+        ...categories.flatMap(({ id }) => {
+          const own = cells.filter((cell, i) => releases[i]?.categoryId === id && (cell.points !== null || cell.state === 'missing'));
+          if (own.length === 0) return ['', ''];
+          return [exact(own.reduce((sum, cell) => sum + (cell.points ?? 0), 0)), exact(own.reduce((sum, cell) => sum + cell.outOf, 0))];
+        }),
+        whole === null ? '' : exact(rounded(whole * 100)),
       ]),
     ),
   );
 }
 
-/** Sets a learner's mark of a release by hand, with a reason; null: what the sittings came to counts again. */
-export async function setMark(as: As<Teacher>, releaseId: string, learnerId: string, mark: { readonly points: number; readonly reason: string } | null): Promise<Result<null>> {
+/** `above`: more than there is to be had is meant. */
+export interface HandMark {
+  readonly points: number;
+  readonly reason: string;
+  readonly above?: boolean | undefined;
+}
+
+/** Sets a learner's mark of a release by hand, with a reason, out of what there is to be had now; null: what the sittings came to counts again. */
+export async function setMark(as: As<Teacher>, releaseId: string, learnerId: string, mark: HandMark | null): Promise<Result<null>> {
   const { db, person, now } = as;
   const found = await releaseOf(as, releaseId);
   if (!found || !(await isOnRoster(as, found.course.id, learnerId))) return fail('notFound');
@@ -214,12 +258,15 @@ export async function setMark(as: As<Teacher>, releaseId: string, learnerId: str
   const before = await db.query.markOverride.findFirst({ where: its });
   if (mark && before?.points === mark.points && before.reason === mark.reason) return ok(null);
   if (!mark && !before) return ok(null);
+  const outOf = await outOfNow(as, found.row, learnerId);
+  if (mark && mark.points > outOf && !mark.above)
+    return fail('invalid', { problems: [{ path: 'mark.above', message: `${mark.points} is more than the ${outOf} there are to be had. Say that you mean it.` }] });
   await db.transaction(async (tx) => {
     if (mark)
       await tx
         .insert(markOverride)
-        .values({ releaseId, learnerId, ...mark, by: person.id, at: now() })
-        .onConflictDoUpdate({ target: [markOverride.releaseId, markOverride.learnerId], set: { ...mark, by: person.id, at: now() } });
+        .values({ releaseId, learnerId, points: mark.points, reason: mark.reason, outOf, by: person.id, at: now() })
+        .onConflictDoUpdate({ target: [markOverride.releaseId, markOverride.learnerId], set: { points: mark.points, reason: mark.reason, outOf, by: person.id, at: now() } });
     else await tx.delete(markOverride).where(its);
     await record(
       { ...as, db: tx },
@@ -228,9 +275,16 @@ export async function setMark(as: As<Teacher>, releaseId: string, learnerId: str
         releaseId,
         learnerId,
         what: mark ? 'markSet' : 'markSetBack',
-        detail: { before: before?.points ?? null, points: mark?.points ?? null, reason: mark?.reason ?? '' },
+        detail: { before: before?.points ?? null, points: mark?.points ?? null, outOf: mark ? outOf : (before?.outOf ?? null), reason: mark?.reason ?? '' },
       },
     );
   });
   return ok(null);
+}
+
+/** What a learner could have had of a release: of the sitting that counts, else of one that begins now. */
+async function outOfNow({ db }: As<Teacher>, row: typeof release.$inferSelect, learnerId: string): Promise<number> {
+  const { outOf, asks } = await editionOf(db, row.id, row.edition);
+  const counts = countingMark(touchedOf(await cameTo(db, ofLearners([row.id], [learnerId])), asks), row.counts);
+  return withoutDust(counts?.outOf ?? outOf);
 }

@@ -1,8 +1,9 @@
-import { and, asc, count, eq, inArray, notInArray } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, or, sql } from 'drizzle-orm';
 import type { As, Teacher } from '../context';
-import { category, courseGroup, groupMember, unit } from '../database/tables';
-import { fail, ok, type Result } from '../errors';
+import { category, course, courseGroup, groupMember, unit } from '../database/tables';
+import { type Failure, fail, ok, type Result } from '../errors';
 import { courseOf, isOnRoster } from './access';
+import { record } from './audit';
 
 export interface UnitRow {
   readonly id: string;
@@ -13,68 +14,147 @@ export interface CategoryRow extends UnitRow {
 }
 export interface GroupRow extends UnitRow {
   readonly learners: number;
+  readonly revision: number;
 }
 export interface CourseParts {
   units: UnitRow[];
   categories: CategoryRow[];
   groups: GroupRow[];
+  /** What a write of the units, or of the categories, has to name. */
+  unitsRevision: number;
+  categoriesRevision: number;
 }
 
 /** What a course is divided into: units, weight categories, groups of learners. */
 export async function listParts(as: As<Teacher>, courseId: string): Promise<Result<CourseParts>> {
   const { db } = as;
-  if (!(await courseOf(as, courseId))) return fail('notFound');
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  const { unitsRevision, categoriesRevision } = found.row;
   const [units, categories, groups] = await Promise.all([
     db.select({ id: unit.id, title: unit.title }).from(unit).where(eq(unit.courseId, courseId)).orderBy(asc(unit.position)),
     db.select({ id: category.id, title: category.title, weight: category.weight }).from(category).where(eq(category.courseId, courseId)).orderBy(asc(category.position)),
     db
-      .select({ id: courseGroup.id, title: courseGroup.title, learners: count(groupMember.learnerId) })
+      .select({ id: courseGroup.id, title: courseGroup.title, revision: courseGroup.revision, learners: count(groupMember.learnerId) })
       .from(courseGroup)
       .leftJoin(groupMember, eq(groupMember.groupId, courseGroup.id))
       .where(eq(courseGroup.courseId, courseId))
       .groupBy(courseGroup.id)
       .orderBy(asc(courseGroup.title)),
   ]);
-  return ok({ units, categories, groups });
+  return ok({ units, categories, groups, unitsRevision, categoriesRevision });
 }
 
-const ofAnother = (what: string) => fail('invalid', { problems: [{ path: 'id', message: `This ${what} belongs to another course.` }] });
+const refused = (message: string) => fail('invalid', { problems: [{ path: 'id', message }] });
 
-/** Keeps the units as they are given, in their order. One that is left out goes; its releases stay, in no unit. */
-export async function keepUnits(as: As<Teacher>, courseId: string, units: readonly UnitRow[]): Promise<Result<CourseParts>> {
-  if (!(await courseOf(as, courseId))) return fail('notFound');
-  const ids = units.map(({ id }) => id);
-  const taken = ids.length === 0 ? [] : await as.db.select({ courseId: unit.courseId }).from(unit).where(inArray(unit.id, ids));
-  if (taken.some((one) => one.courseId !== courseId)) return ofAnother('unit');
-  await as.db.transaction(async (tx) => {
-    await tx.delete(unit).where(and(eq(unit.courseId, courseId), notInArray(unit.id, ids)));
+/** What was changed meanwhile: the list as it is now, and its revision. */
+async function movedOn(as: As<Teacher>, courseId: string, what: 'units' | 'categories'): Promise<Failure> {
+  const parts = await listParts(as, courseId);
+  return parts.ok ? fail('changedMeanwhile', { detail: { revision: parts.value[`${what}Revision`], content: { [what]: parts.value[what] } } }) : parts;
+}
+
+/**
+ * Saves the units as they are given, in their order. `from`: the revision they were made on, where it matters. None is removed by that: see `removals.ts`.
+ */
+export async function saveUnits(as: As<Teacher>, courseId: string, units: readonly UnitRow[], from?: number): Promise<Result<CourseParts>> {
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  if (from !== undefined && found.row.unitsRevision !== from) return movedOn(as, courseId, 'units');
+  const there = await as.db
+    .select({ id: unit.id, courseId: unit.courseId })
+    .from(unit)
+    .where(
+      or(
+        eq(unit.courseId, courseId),
+        inArray(
+          unit.id,
+          units.map(({ id }) => id),
+        ),
+      ),
+    );
+  if (there.some((one) => one.courseId !== courseId)) return refused('This unit belongs to another course.');
+  if (there.some(({ id }) => !units.some((one) => one.id === id))) return refused('A unit is removed by itself, not by leaving it out.');
+  const saved = await as.db.transaction(async (tx) => {
+    if (!(await raise(tx, courseId, 'unitsRevision', from))) return false;
     for (const [position, { id, title }] of units.entries())
       await tx.insert(unit).values({ id, courseId, title, position }).onConflictDoUpdate({ target: unit.id, set: { title, position } });
+    return true;
   });
-  return listParts(as, courseId);
+  return saved ? listParts(as, courseId) : movedOn(as, courseId, 'units');
 }
 
-/** Keeps the weight categories as they are given. One that is left out goes; its releases stay, in none. */
-export async function keepCategories(as: As<Teacher>, courseId: string, categories: readonly CategoryRow[]): Promise<Result<CourseParts>> {
-  if (!(await courseOf(as, courseId))) return fail('notFound');
-  const ids = categories.map(({ id }) => id);
-  const taken = ids.length === 0 ? [] : await as.db.select({ courseId: category.courseId }).from(category).where(inArray(category.id, ids));
-  if (taken.some((one) => one.courseId !== courseId)) return ofAnother('category');
-  await as.db.transaction(async (tx) => {
-    await tx.delete(category).where(and(eq(category.courseId, courseId), notInArray(category.id, ids)));
+/** Saves the weight categories as they are given. A weight that changes is on record: marks rest on it. */
+export async function saveCategories(as: As<Teacher>, courseId: string, categories: readonly CategoryRow[], from?: number): Promise<Result<CourseParts>> {
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  if (from !== undefined && found.row.categoriesRevision !== from) return movedOn(as, courseId, 'categories');
+  const there = await as.db
+    .select()
+    .from(category)
+    .where(
+      or(
+        eq(category.courseId, courseId),
+        inArray(
+          category.id,
+          categories.map(({ id }) => id),
+        ),
+      ),
+    );
+  if (there.some((one) => one.courseId !== courseId)) return refused('This category belongs to another course.');
+  if (there.some(({ id }) => !categories.some((one) => one.id === id))) return refused('A category is removed by itself, not by leaving it out.');
+  const weights = categories.flatMap(({ id, title, weight }) => {
+    const before = there.find((one) => one.id === id)?.weight ?? null;
+    return before === weight ? [] : [{ title, before, weight }];
+  });
+  const saved = await as.db.transaction(async (tx) => {
+    if (!(await raise(tx, courseId, 'categoriesRevision', from))) return false;
     for (const [position, { id, title, weight }] of categories.entries())
       await tx.insert(category).values({ id, courseId, title, weight, position }).onConflictDoUpdate({ target: category.id, set: { title, weight, position } });
+    if (weights.length > 0) await record({ ...as, db: tx }, { courseId, what: 'categories', detail: { weights } });
+    return true;
   });
-  return listParts(as, courseId);
+  return saved ? listParts(as, courseId) : movedOn(as, courseId, 'categories');
 }
 
-/** Makes a group, or names it anew. */
-export async function keepGroup(as: As<Teacher>, courseId: string, id: string, title: string): Promise<Result<CourseParts>> {
+type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
+
+/** Raises a revision of a course, if it is the one a write was made on. */
+export async function raise(tx: Transaction, courseId: string, field: 'revision' | 'unitsRevision' | 'categoriesRevision', from: number | undefined): Promise<boolean> {
+  const raised = await tx
+    .update(course)
+    .set({ [field]: sql`${course[field]} + 1` })
+    .where(and(eq(course.id, courseId), from === undefined ? undefined : eq(course[field], from)))
+    .returning({ id: course.id });
+  return raised.length > 0;
+}
+
+/** Makes a group, or gives it another name. `from`: the revision it was made on; null: there was none. */
+export async function saveGroup(
+  as: As<Teacher>,
+  courseId: string,
+  { id, title, from }: { id: string; title: string; from?: number | null | undefined },
+): Promise<Result<CourseParts>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const there = await as.db.query.courseGroup.findFirst({ where: eq(courseGroup.id, id) });
-  if (there && there.courseId !== courseId) return ofAnother('group');
-  await as.db.insert(courseGroup).values({ id, courseId, title }).onConflictDoUpdate({ target: courseGroup.id, set: { title } });
-  return listParts(as, courseId);
+  if (there && there.courseId !== courseId) return refused('This group belongs to another course.');
+  const same = there?.title === title;
+  if (!same && from !== undefined) {
+    if (there && from === null) return fail('changedMeanwhile', { detail: { revision: there.revision, content: { id, title: there.title } } });
+    if (!there && from !== null) return fail('changedMeanwhile', { detail: { revision: null, content: null } });
+  }
+  if (same) return listParts(as, courseId);
+  const saved = await as.db
+    .insert(courseGroup)
+    .values({ id, courseId, title })
+    .onConflictDoUpdate({
+      target: courseGroup.id,
+      set: { title, revision: sql`${courseGroup.revision} + 1` },
+      setWhere: typeof from === 'number' ? eq(courseGroup.revision, from) : undefined,
+    })
+    .returning({ id: courseGroup.id });
+  if (saved.length > 0) return listParts(as, courseId);
+  const now = await as.db.query.courseGroup.findFirst({ where: eq(courseGroup.id, id) });
+  return fail('changedMeanwhile', { detail: { revision: now?.revision ?? null, content: now ? { id, title: now.title } : null } });
 }
 
 /** A learner of the course is in a group, or no longer. */
@@ -85,11 +165,4 @@ export async function setMember(as: As<Teacher>, courseId: string, groupId: stri
   if (isIn) await db.insert(groupMember).values({ groupId, learnerId }).onConflictDoNothing();
   else await db.delete(groupMember).where(and(eq(groupMember.groupId, groupId), eq(groupMember.learnerId, learnerId)));
   return ok(null);
-}
-
-/** A group goes; its learners stay. A release that was for it alone is for nobody then. */
-export async function removeGroup(as: As<Teacher>, courseId: string, id: string): Promise<Result<CourseParts>> {
-  if (!(await courseOf(as, courseId))) return fail('notFound');
-  await as.db.delete(courseGroup).where(and(eq(courseGroup.id, id), eq(courseGroup.courseId, courseId)));
-  return listParts(as, courseId);
 }

@@ -14,6 +14,10 @@ export const course = sqliteTable(
     /** Who knows it may join until then. */
     joinCode: text('join_code').unique(),
     joinUntil: moment('join_until'),
+    /** How often its name and join code, its units, and its weight categories were saved: a write names the revision it was made on. */
+    revision: integer('revision').notNull().default(1),
+    unitsRevision: integer('units_revision').notNull().default(1),
+    categoriesRevision: integer('categories_revision').notNull().default(1),
   },
   (t) => [index('course_of_owner').on(t.ownerId)],
 );
@@ -50,9 +54,11 @@ export const category = sqliteTable(
   (t) => [index('category_of_course').on(t.courseId)],
 );
 
-export const courseGroup = sqliteTable('course_group', { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull() }, (t) => [
-  index('group_of_course').on(t.courseId),
-]);
+export const courseGroup = sqliteTable(
+  'course_group',
+  { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull(), revision: integer('revision').notNull().default(1) },
+  (t) => [index('group_of_course').on(t.courseId)],
+);
 
 export const groupMember = sqliteTable(
   'group_member',
@@ -105,4 +111,28 @@ export const erasing = sqliteTable('erasing', { courseId: text('course_id').notN
   primaryKey({ columns: [t.courseId, t.learnerId] }),
 ]);
 
-export type AuditWhat = 'markSet' | 'markSetBack' | 'editionMade' | 'editionApplied' | 'allowed' | 'settings' | 'erased';
+/** A unit, a weight category or a group that was removed, with all that named it: what undoing needs. `id` is the client's. */
+export const removal = sqliteTable(
+  'removal',
+  {
+    id: text('id').primaryKey(),
+    courseId: inCourse(),
+    kind: text('kind').$type<Removable>().notNull(),
+    content: text('content', { mode: 'json' }).$type<Removed>().notNull(),
+    by: owner('by'),
+    at: moment('at').notNull(),
+    undoneAt: moment('undone_at'),
+  },
+  (t) => [index('removal_of_course').on(t.courseId)],
+);
+export const REMOVABLE = ['unit', 'category', 'group'] as const;
+export type Removable = (typeof REMOVABLE)[number];
+export interface Removed {
+  readonly row: { readonly id: string; readonly title: string; readonly weight?: number; readonly position?: number };
+  /** The releases that named it. */
+  readonly releases: readonly string[];
+  /** Of a group: its learners. */
+  readonly learners: readonly string[];
+}
+
+export type AuditWhat = 'markSet' | 'markSetBack' | 'editionMade' | 'editionApplied' | 'allowed' | 'settings' | 'erased' | 'categories' | 'removed' | 'removalUndone' | 'reopened';

@@ -38,6 +38,8 @@ export const release = sqliteTable(
     everyone: integer('everyone', { mode: 'boolean' }).notNull().default(true),
     /** The edition new sittings are of. */
     edition: integer('edition').notNull().default(1),
+    /** How often its settings were saved: a write names the revision it was made on. */
+    revision: integer('revision').notNull().default(1),
   },
   (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
 );
@@ -82,10 +84,18 @@ export const allowance = sqliteTable(
   (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] })],
 );
 
-/** A mark a teacher set by hand, in points of the release, in place of what the sittings came to. */
+/** A mark a teacher set by hand, in points, in place of what the sittings came to. `outOf`: what there was to be had when it was set, which later editions leave alone; null: what there is. */
 export const markOverride = sqliteTable(
   'mark_override',
-  { releaseId: ofRelease(), learnerId: ofLearner(), points: real('points').notNull(), reason: text('reason').notNull(), by: owner('by'), at: moment('at').notNull() },
+  {
+    releaseId: ofRelease(),
+    learnerId: ofLearner(),
+    points: real('points').notNull(),
+    outOf: real('out_of'),
+    reason: text('reason').notNull(),
+    by: owner('by'),
+    at: moment('at').notNull(),
+  },
   (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] })],
 );
 

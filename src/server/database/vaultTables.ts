@@ -146,6 +146,8 @@ export const questionSet = sqliteTable(
     sources: text('sources', { mode: 'json' }).$type<SetSource[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
+    /** How often it was saved: a write names the revision it was made on. */
+    revision: integer('revision').notNull().default(1),
   },
   (t) => [index('set_of_owner').on(t.ownerId, t.changedAt)],
 );
@@ -162,6 +164,8 @@ export const stockList = sqliteTable(
     pictures: text('pictures', { mode: 'json' }).$type<WordPicture[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
+    /** How often it was saved: a write names the revision it was made on. */
+    revision: integer('revision').notNull().default(1),
   },
   (t) => [index('list_of_owner').on(t.ownerId, t.changedAt)],
 );

@@ -2,7 +2,7 @@ import { array, boolean, mixed, number, object, type Schema, string } from 'yup'
 import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove, TELLS } from '../../core';
 import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
-import { COUNTS, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
+import { COUNTS, REMOVABLE, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
 import type { JsonSchema } from './jsonSchema';
 import { EDIT, MOVE, QUESTION } from './shapes';
 import { uuid as anyUuid } from './uuid';
@@ -10,6 +10,8 @@ import { uuid as anyUuid } from './uuid';
 /** What may be sent to the endpoints, one schema each. Yup is used strictly: nothing is turned into another type. */
 const uuid = () => anyUuid().required('is missing');
 const wholeNumber = () => number().integer().min(0).required();
+/** The revision something was changed on, which a write of the whole of it names. */
+const revision = () => number().integer().min(1).required('is missing: the revision it was changed on');
 const MAX_EDITS = 5000;
 const MAX_MOVES = 500;
 
@@ -57,12 +59,15 @@ export const questionsChange = object({
 });
 export const newShelf = object({ id: uuid(), title: shelfTitle(), parentId: string().uuid().nullable().defined() });
 export const shelfChange = object({ title: shelfTitle().optional(), parentId: string().uuid().nullable() });
+const right = () =>
+  mixed<Right>((value): value is Right => isOneOf(RIGHTS, value))
+    .meta({ json: { enum: RIGHTS } })
+    .nullable();
 export const shelfShare = object({
   username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'),
-  right: mixed<Right>((value): value is Right => isOneOf(RIGHTS, value))
-    .meta({ json: { enum: RIGHTS } })
-    .nullable()
-    .defined(),
+  right: right().defined(),
+  /** What they may do as far as the teacher knows. */
+  from: right().defined(),
 });
 
 const password = () =>
@@ -108,7 +113,7 @@ const releaseSettings = {
     .nullable()
     .default(null),
 };
-export const releaseChange = object(releaseSettings);
+export const releaseChange = object({ ...releaseSettings, from: revision() });
 export const allowed = object({
   learnerId: string().min(1).max(100).required(),
   allowed: object({
@@ -126,6 +131,7 @@ export const handMark = object({
   mark: object({
     points: number().min(0, 'No less than 0').max(100_000, 'Too many').required('Type the points'),
     reason: string().trim().min(1, 'Say why').max(500, 'At most 500 characters').required('Say why'),
+    above: boolean().default(false),
   })
     .nullable()
     .default(null),
@@ -159,18 +165,23 @@ export const courseChange = object({
   title: name(200).optional(),
   archived: boolean(),
   join: object({ until: moment() }).nullable().default(undefined),
+  from: revision(),
 });
 export const units = object({
+  from: revision(),
   units: array(object({ id: uuid(), title: name(200) }))
     .max(MOST_PARTS)
     .required(),
 });
 export const categories = object({
+  from: revision(),
   categories: array(object({ id: uuid(), title: name(100), weight: number().min(0, 'No less than 0').max(1000, 'At most 1000').required('Give it a weight') }))
     .max(MOST_PARTS)
     .required(),
 });
-export const group = object({ id: uuid(), title: name(100) });
+/** `from`: null where there was none. */
+export const group = object({ id: uuid(), title: name(100), from: number().integer().min(1).nullable().defined() });
+export const removal = object({ id: uuid(), kind: aWord(REMOVABLE), of: uuid() });
 export const member = object({ learnerId: string().min(1).max(100).required(), isIn: boolean().required() });
 export const coTeacher = object({ username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'), teaches: boolean().required() });
 export const roster = object({
@@ -212,7 +223,7 @@ const sha256 = () =>
 
 const points = () => number().min(0, 'No less than 0 points').max(1000, 'At most 1000 points');
 
-export const setContent = object({
+const setFields = {
   title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
   goBack: boolean().required(),
   sections: array(
@@ -250,7 +261,9 @@ export const setContent = object({
   )
     .max(20, 'At most 20 sources')
     .optional(),
-});
+};
+export const setContent = object(setFields);
+export const setChange = object({ ...setFields, from: revision() });
 const MOST_ROWS = 2000;
 const MOST_CELLS = 12;
 const MAX_CELL = 2000;
@@ -272,7 +285,7 @@ const titleAndRows = {
     .optional(),
 };
 export const newStockList = object({ id: uuid(), ...titleAndRows });
-export const stockListContent = object(titleAndRows);
+export const stockListContent = object({ ...titleAndRows, from: revision() });
 
 export const goingTo = object({ question: wholeNumber() });
 

@@ -1,6 +1,7 @@
 import { boolean, number, object, string } from 'yup';
 import { KINDS } from '../../core/document';
 import { GRADE_SORTS } from '../courses/gradebook';
+import { REMOVABLE } from '../database/tables';
 import { FINDINGS, SORTS, USES } from '../vault/sought';
 import { uuid } from './uuid';
 
@@ -13,6 +14,9 @@ const one = <const T extends string>(of: readonly T[]) => string().oneOf(of, `ha
 
 /** A page of people: `words` in their names, `from` the row it begins with. */
 export const page = object({ words: words(200).default(''), from: from() });
+
+/** What would be removed from a course. */
+export const removing = object({ kind: one(REMOVABLE).required('is missing'), of: words(60).required('is missing') });
 
 /** A page of the gradebook. */
 export const grades = page.shape({ sort: one(GRADE_SORTS).default('name') });

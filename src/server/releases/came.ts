@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, type SQL, sum } from 'drizzle-orm';
+import { and, asc, eq, inArray, type SQL, sql, sum } from 'drizzle-orm';
 import { withoutDust } from '../../core';
 import type { Database } from '../database/open';
 import { sitting, standing } from '../database/tables';
@@ -18,6 +18,8 @@ export interface CameTo {
   readonly points: number;
   /** Null before the first check. */
   readonly tries: number | null;
+  /** Something was dropped, put, typed or checked in it: an attempt without any of that does not count. */
+  readonly acted: boolean;
   /** How many of its questions have ended. */
   readonly ended: number;
 }
@@ -39,18 +41,19 @@ export async function cameTo(db: Database, condition: SQL | undefined): Promise<
       points: sum(standing.points).mapWith(Number),
       tries: sum(standing.tries).mapWith(Number),
       ended: sum(standing.ended).mapWith(Number),
+      acted: sql<number>`exists (select 1 from move made where made.sitting_id = ${sitting.id} and not made.ending and made.body ->> '$.kind' in ('drop', 'put', 'check'))`,
     })
     .from(sitting)
     .leftJoin(standing, eq(standing.sittingId, sitting.id))
     .where(condition)
     .groupBy(sitting.id)
     .orderBy(asc(sitting.number));
-  return rows.map((row) => ({ ...row, points: withoutDust(row.points ?? 0), ended: row.ended ?? 0 }));
+  return rows.map((row) => ({ ...row, points: withoutDust(row.points ?? 0), ended: row.ended ?? 0, acted: row.acted === 1 }));
 }
 
-/** The sittings that have come to something: those in which something was checked, or which are over. */
+/** The sittings that have come to something: those in which something was done, and which were checked or are over. */
 export const touchedOf = (sittings: readonly CameTo[], asks: number): (CameTo & { readonly finished: boolean })[] =>
-  sittings.filter((one) => one.tries !== null || one.finishedAt).map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));
+  sittings.filter((one) => one.acted && (one.tries !== null || one.finishedAt)).map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));
 
 export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>
   and(inArray(sitting.releaseId, [...releases]), inArray(sitting.learnerId, [...learners]));

@@ -5,7 +5,7 @@ import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
-import { type EditionContent, edition, type MarkChange, move, regrade, release, sitting, standing } from '../database/tables';
+import { type EditionContent, edition, type MarkChange, markOverride, move, regrade, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { cameTo } from './came';
@@ -50,6 +50,8 @@ export interface Preview {
   changes: NamedChange[];
   /** How many sittings there are. */
   sittings: number;
+  /** Marks that were set by hand, and what they are out of: a correction leaves them as they are. */
+  byHand: { learnerId: string; name: string; points: number; outOf: number }[];
 }
 
 const newestOf = async ({ db }: As<Teacher>, releaseId: string) => {
@@ -165,9 +167,10 @@ export async function previewCorrection(as: As<Teacher>, releaseId: string, give
 
 async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<Preview> {
   const { changes, sittings } = await changesBy(as, releaseId, number, after);
+  const hands = await as.db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId));
   const names = await namesOf(
     as,
-    changes.map(({ learnerId }) => learnerId),
+    [...changes, ...hands].map(({ learnerId }) => learnerId),
   );
   return {
     number,
@@ -180,6 +183,9 @@ async function previewOf(as: As<Teacher>, releaseId: string, number: number, bef
     }),
     changes: named(changes, names),
     sittings,
+    byHand: hands
+      .map(({ learnerId, points, outOf }) => ({ learnerId, name: names.get(learnerId) ?? '', points, outOf: outOf ?? openContent(number, before).outOf }))
+      .sort((a, b) => byName.compare(a.name, b.name)),
   };
 }
 

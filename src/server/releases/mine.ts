@@ -58,10 +58,16 @@ export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
       .filter(({ releaseId }) => releaseId === row.id)
       .map(({ startedAt, ...one }) => {
         const over = (endOf(usedBy({ startedAt, ...one }, as), time, at)?.getTime() ?? Infinity) <= at.getTime();
-        return { ...one, touched: one.tries !== null, finished: one.finishedAt !== null || one.ended === asks || over };
+        return { ...one, touched: one.acted && one.tries !== null, finished: one.finishedAt !== null || one.ended === asks || over };
       });
     const shown = marksTold(row, time.closesAt, edition, at);
-    const counting = shown && mine.some(({ touched }) => touched) ? countingMark(mine, row.counts) : null;
+    const counting =
+      shown && mine.some(({ touched }) => touched)
+        ? countingMark(
+            mine.filter(({ acted }) => acted),
+            row.counts,
+          )
+        : null;
     const most = row.sittings === null ? Infinity : row.sittings + (allowed?.moreSittings ?? 0);
     const closed = time.closesAt !== null && time.closesAt <= at;
     const last = mine.at(-1);

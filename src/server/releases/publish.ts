@@ -51,7 +51,9 @@ export async function publish(as: As<Teacher>, { id, courseId, settings: given =
       .insert(releaseQuestion)
       .values(questions.map((one) => ({ releaseId: id, questionId: one.id })))
       .onConflictDoNothing();
-    await tx.insert(edition).values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), quiet, moveRules: MOVE_RULES, ...rest }, createdAt: at });
+    await tx
+      .insert(edition)
+      .values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), quiet, moveRules: MOVE_RULES, ...rest }, createdAt: at });
   });
   return ok({ id });
 }

@@ -72,7 +72,7 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
       title: row.title,
       practice: row.practice,
       mark: hand?.points ?? (counts && withoutDust(counts.points)),
-      outOf: withoutDust(counts?.outOf ?? outOf),
+      outOf: withoutDust((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? outOf),
       byHand: hand?.reason ?? null,
       finishedAt: shown?.finishedAt ?? null,
       ended: shown ? shown.finishedAt !== null || shown.ended === asks : false,

@@ -59,7 +59,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   const spanOf = new Map(spans.flatMap(({ sittingId, first, last }) => (first === null || last === null ? [] : [[sittingId, Math.round((last - first) / 1000)]])));
   const byLearner = new Map<string, typeof came>();
   for (const one of came) byLearner.set(one.learnerId, [...(byLearner.get(one.learnerId) ?? []), one]);
-  const handOf = new Map(byHand.map((one) => [one.learnerId, one.points]));
+  const handOf = new Map(byHand.map((one) => [one.learnerId, one]));
   const dueOf = new Map(allowed.map((one) => [one.learnerId, one.dueAt]));
 
   const rows = learners
@@ -75,14 +75,14 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
         learnerId,
         name,
         username,
-        mark: set ?? (counts && withoutDust(counts.points)),
-        max: counts ? withoutDust(counts.outOf) : set === undefined ? null : withoutDust(last?.outOf ?? outOf),
+        mark: set?.points ?? (counts && withoutDust(counts.points)),
+        max: set ? withoutDust(set.outOf ?? counts?.outOf ?? last?.outOf ?? outOf) : counts && withoutDust(counts.outOf),
         byHand: set !== undefined,
         tries: last?.tries ?? 0,
         state: !last ? 'notStarted' : last.finishedAt || last.ended === asks ? 'ended' : last.tries ? 'checked' : 'started',
         late: due !== null && (last?.finishedAt ?? null) !== null && (last?.finishedAt as Date) > due,
         seconds: last ? (spanOf.get(last.id) ?? null) : null,
-        sittings: touched.map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: withoutDust(outOf) })),
+        sittings: mine.filter((one) => one.tries !== null || one.finishedAt).map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: withoutDust(outOf) })),
       };
     });
   return ok({ release: { id: releaseId, title: its.title, course: course.title, courseId: its.courseId, edition: its.edition, createdAt: its.createdAt }, rows });

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Problem, Tells } from '../../core';
 import type { As, Teacher } from '../context';
 import { isOnRoster, releaseOf } from '../courses/access';
@@ -6,7 +6,7 @@ import { record } from '../courses/audit';
 import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
 import { allowance, type Counts, category, courseGroup, courseLearner, release, releaseFor, type TellsWhen, unit } from '../database/tables';
-import { fail, ok, type Result } from '../errors';
+import { type Failure, fail, ok, type Result } from '../errors';
 
 /** Whom a release is for, beside `everyone`. */
 export interface Audience {
@@ -97,6 +97,8 @@ export interface AllowanceRow {
 export interface SettingsView {
   settings: ReleaseSettings & { title: string };
   courseId: string;
+  /** What a write of the settings has to name. */
+  revision: number;
   allowances: AllowanceRow[];
 }
 
@@ -125,23 +127,27 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
   return ok({
     settings: { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen, audience },
     courseId: row.courseId,
+    revision: row.revision,
     allowances,
   });
 }
 
-/** Changes how a release runs. Whether it is answered in silence stays as it was published: marks rest on it. */
-export async function changeSettings(as: As<Teacher>, releaseId: string, settings: ReleaseSettings): Promise<Result<SettingsView>> {
+/** Changes how a release runs; `from`: the revision it was made on, where it matters. Whether it is answered in silence stays as it was published: marks rest on it. */
+export async function changeSettings(as: As<Teacher>, releaseId: string, settings: ReleaseSettings, from?: number): Promise<Result<SettingsView>> {
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
+  if (from !== undefined && found.row.revision !== from) return movedOn(as, releaseId);
   const problems = await settingsProblems(as.db, found.row.courseId, settings);
   if (isQuiet(settings) !== isQuiet(found.row))
     problems.push({ path: 'tellsWhen', message: 'Whether learners are told something at once is fixed when it is published: marks rest on it. Publish it again to change that.' });
   if (problems.length > 0) return fail('invalid', { problems });
-  await as.db.transaction(async (tx) => {
-    await tx
+  const saved = await as.db.transaction(async (tx) => {
+    const changed = await tx
       .update(release)
-      .set({ ...settingsRow(settings), ...(settings.title ? { title: settings.title } : {}) })
-      .where(eq(release.id, releaseId));
+      .set({ ...settingsRow(settings), ...(settings.title ? { title: settings.title } : {}), revision: sql`${release.revision} + 1` })
+      .where(and(eq(release.id, releaseId), from === undefined ? undefined : eq(release.revision, from)))
+      .returning({ id: release.id });
+    if (changed.length === 0) return false;
     await tx.delete(releaseFor).where(eq(releaseFor.releaseId, releaseId));
     const rows = audienceRows(releaseId, settings.audience);
     if (rows.length > 0) await tx.insert(releaseFor).values(rows);
@@ -150,8 +156,15 @@ export async function changeSettings(as: As<Teacher>, releaseId: string, setting
       { ...as, db: tx },
       { courseId: found.row.courseId, releaseId, what: 'settings', detail: { counts, practice, categoryId, sittings, minutes, opensAt, dueAt, closesAt } },
     );
+    return true;
   });
-  return openSettings(as, releaseId);
+  return saved ? openSettings(as, releaseId) : movedOn(as, releaseId);
+}
+
+/** What was changed meanwhile: the settings as they are now, and their revision. */
+async function movedOn(as: As<Teacher>, releaseId: string): Promise<Failure> {
+  const now = await openSettings(as, releaseId);
+  return now.ok ? fail('changedMeanwhile', { detail: { revision: now.value.revision, content: now.value.settings } }) : now;
 }
 
 export interface Allowed {

@@ -1,8 +1,8 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { WordPicture } from '../../core/kinds';
 import type { As, Teacher } from '../context';
 import { medium, stockList } from '../database/tables';
-import { fail, ok, type Result } from '../errors';
+import { type Failure, fail, ok, type Result } from '../errors';
 
 export interface ListRow {
   id: string;
@@ -11,6 +11,8 @@ export interface ListRow {
   rows: readonly (readonly string[])[];
   pictures: readonly WordPicture[];
   changedAt: Date;
+  /** What a write of it has to name. */
+  revision: number;
 }
 
 interface Content {
@@ -22,7 +24,7 @@ interface Content {
 /** The teacher's stock lists, the one changed last first. */
 export async function listLists({ db, person }: As<Teacher>): Promise<ListRow[]> {
   const found = await db.query.stockList.findMany({ where: eq(stockList.ownerId, person.id), orderBy: desc(stockList.changedAt) });
-  return found.map(({ id, title, rows, pictures, changedAt }) => ({ id, title, rows, pictures, changedAt }));
+  return found.map(({ id, title, rows, pictures, changedAt, revision }) => ({ id, title, rows, pictures, changedAt, revision }));
 }
 
 /** A new list. `id` is the client's, so that making it twice makes it once. */
@@ -34,14 +36,25 @@ export async function makeList(as: As<Teacher>, { id, title, rows, pictures = []
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
-/** Keeps a list as it is given. */
-export async function keepList(as: As<Teacher>, id: string, { title, rows, pictures = [] }: Content): Promise<Result<{ id: string }>> {
-  if (!(await own(as, id))) return fail('notFound');
+/** Saves a list as it is given; `from`: the revision it was made on, where it matters. */
+export async function keepList(as: As<Teacher>, id: string, { title, rows, pictures = [] }: Content, from?: number): Promise<Result<{ id: string; revision: number }>> {
+  const there = await own(as, id);
+  if (!there) return fail('notFound');
+  if (from !== undefined && there.revision !== from) return movedOn(there);
   const problems = await pictureProblems(as, pictures);
   if (problems.length > 0) return fail('invalid', { problems });
-  await as.db.update(stockList).set({ title, rows, pictures, changedAt: as.now() }).where(eq(stockList.id, id));
-  return ok({ id });
+  const [saved] = await as.db
+    .update(stockList)
+    .set({ title, rows, pictures, changedAt: as.now(), revision: sql`${stockList.revision} + 1` })
+    .where(and(eq(stockList.id, id), from === undefined ? undefined : eq(stockList.revision, from)))
+    .returning({ revision: stockList.revision });
+  if (saved) return ok({ id, revision: saved.revision });
+  const now = await own(as, id);
+  return now ? movedOn(now) : fail('notFound');
 }
+
+const movedOn = ({ revision, title, rows, pictures }: typeof stockList.$inferSelect): Failure =>
+  fail('changedMeanwhile', { detail: { revision, content: { title, rows, pictures } } });
 
 /** Takes a list away; the questions made from it stay as they are. */
 export async function removeList(as: As<Teacher>, id: string): Promise<Result<null>> {

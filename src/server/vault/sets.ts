@@ -3,7 +3,7 @@ import type { Kind, Section } from '../../core';
 import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { medium, question, questionSet, type SetEntry, type SetSection, type SetSource } from '../database/tables';
-import { fail, ok, type Result } from '../errors';
+import { type Failure, fail, ok, type Result } from '../errors';
 import { allows, shelvesSeen } from './shelves';
 
 export interface SetRow {
@@ -28,6 +28,8 @@ export interface SetView {
   sources: SetSource[];
   /** How many of its questions are not the teacher's to use any more: deleted, or shared no longer. */
   gone: number;
+  /** What a write of it has to name. */
+  revision: number;
 }
 
 /** The teacher's sets, the one changed last first. */
@@ -56,7 +58,7 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
     }),
   }));
   const gone = idsIn(found.sections).length - sections.reduce((all, { questions }) => all + questions.length, 0);
-  return ok({ id, title: found.title, goBack: found.goBack, sections, sources: found.sources, gone });
+  return ok({ id, title: found.title, goBack: found.goBack, sections, sources: found.sources, gone, revision: found.revision });
 }
 
 const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions }) => questions.map(({ id }) => id));
@@ -68,9 +70,16 @@ export interface SetContent {
   readonly sources?: readonly SetSource[] | undefined;
 }
 
-/** Keeps a set as it is given. Each question is the teacher's to use, and stands in it once. */
-export async function keepSet(as: As<Teacher>, id: string, { title, sections, goBack, sources = [] }: SetContent): Promise<Result<{ id: string }>> {
-  if (!(await own(as, id))) return fail('notFound');
+/** Saves a set as it is given; `from`: the revision it was made on, where it matters. Each question is the teacher's to use, and stands in it once. */
+export async function keepSet(
+  as: As<Teacher>,
+  id: string,
+  { title, sections, goBack, sources = [] }: SetContent,
+  from?: number,
+): Promise<Result<{ id: string; revision: number }>> {
+  const there = await own(as, id);
+  if (!there) return fail('notFound');
+  if (from !== undefined && there.revision !== from) return movedOn(as, id);
   const ids = idsIn(sections);
   const known = await usableQuestions(as, ids);
   let n = 0;
@@ -83,11 +92,18 @@ export async function keepSet(as: As<Teacher>, id: string, { title, sections, go
   );
   problems.push(...(await sourceProblems(as, sources)));
   if (problems.length > 0) return fail('invalid', { problems });
-  await as.db
+  const [saved] = await as.db
     .update(questionSet)
-    .set({ title, sections: [...sections], goBack, sources: [...sources], changedAt: as.now() })
-    .where(eq(questionSet.id, id));
-  return ok({ id });
+    .set({ title, sections: [...sections], goBack, sources: [...sources], changedAt: as.now(), revision: sql`${questionSet.revision} + 1` })
+    .where(and(eq(questionSet.id, id), from === undefined ? undefined : eq(questionSet.revision, from)))
+    .returning({ revision: questionSet.revision });
+  return saved ? ok({ id, revision: saved.revision }) : movedOn(as, id);
+}
+
+/** What was changed meanwhile: the set as it is now, and its revision. */
+async function movedOn(as: As<Teacher>, id: string): Promise<Failure> {
+  const now = await openSet(as, id);
+  return now.ok ? fail('changedMeanwhile', { detail: { revision: now.value.revision, content: now.value } }) : now;
 }
 
 /** A medium is the teacher's own; captions are WebVTT, which a player reads. */

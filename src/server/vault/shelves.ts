@@ -144,11 +144,20 @@ export async function removeShelf(as: As<Teacher>, id: string): Promise<Result<{
   });
 }
 
-/** Shares a shelf with a colleague by their user name, with so much of a right, or (null) no longer. */
-export async function shareShelf(as: As<Teacher>, id: string, { username, right }: { username: string; right: Right | null }): Promise<Result<null>> {
+/** Shares a shelf with a colleague by their user name, with so much of a right, or (null) no longer. `from`: the right they had, as far as the teacher knows. */
+export async function shareShelf(
+  as: As<Teacher>,
+  id: string,
+  { username, right, from }: { username: string; right: Right | null; from?: Right | null | undefined },
+): Promise<Result<null>> {
   if (!(await ownShelf(as, id))) return fail('notFound');
   const colleague = await as.db.query.user.findFirst({ where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')) });
   if (!colleague || colleague.id === as.person.id) return fail('invalid', { problems: [{ path: 'username', message: `No colleague has the user name "${username.trim()}".` }] });
+  if (from !== undefined) {
+    const there = await as.db.query.shelfShare.findFirst({ where: and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)) });
+    const now = there?.right ?? null;
+    if (now !== from && now !== right) return fail('changedMeanwhile', { detail: { revision: null, content: { right: now } } });
+  }
   if (right === null) await as.db.delete(shelfShare).where(and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)));
   else
     await as.db

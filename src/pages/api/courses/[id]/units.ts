@@ -1,7 +1,7 @@
-import { bodies, endpoint, keepUnits } from '../../../../server';
+import { bodies, endpoint, saveUnits } from '../../../../server';
 
 export const PUT = endpoint(
   'teacher',
-  { does: 'Keeps the units of a course, all of them at once, in their order.', body: bodies.units, maxBytes: 256 * 1024 },
-  ({ as, id, body }) => keepUnits(as, id, body.units),
+  { does: 'Saves the units of a course, all of them at once, in their order.', body: bodies.units, maxBytes: 256 * 1024 },
+  ({ as, id, body }) => saveUnits(as, id, body.units, body.from),
 );

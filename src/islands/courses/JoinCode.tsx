@@ -8,15 +8,25 @@ const inDays = (days: number) => {
   return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 };
 
+/** How the code is now, where somebody else changed it meanwhile. */
+const changedTo = (detail: unknown) => {
+  const { revision, content } = detail as { revision: number; content: Pick<Course, 'join'> };
+  return { revision, join: content.join };
+};
+
 /** The code by which people join a course by themselves, until a day. */
 export function JoinCode({ course }: { course: Course }) {
   const [join, setJoin] = useState(course.join);
+  const [revision, setRevision] = useState(course.revision);
   const [until, setUntil] = useState(inDays(DAYS));
   const [problem, setProblem] = useState('');
   const change = async (to: { until: string | null } | null) => {
-    const kept = await api<{ join: Course['join'] }>('PATCH', `/api/courses/${course.id}`, { join: to });
-    setProblem(kept.ok ? '' : `${kept.error.message}. ${kept.error.wayOn}`);
-    if (kept.ok) setJoin(kept.value.join);
+    const saved = await api<{ join: Course['join']; revision: number }>('PATCH', `/api/courses/${course.id}`, { join: to, from: revision });
+    const now = saved.ok ? saved.value : saved.error.code === 'changedMeanwhile' ? changedTo(saved.error.detail) : null;
+    setProblem(saved.ok ? '' : `${saved.error.message}. ${now ? 'This is how it is now.' : saved.error.wayOn}`);
+    if (!now) return;
+    setJoin(now.join);
+    setRevision(now.revision);
   };
   const over = join?.until ? new Date(join.until) <= new Date() : false;
   return (

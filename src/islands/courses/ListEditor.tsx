@@ -15,7 +15,7 @@ interface Props<Row extends Named> {
   ordered?: boolean;
   fresh: (title: string) => Row;
   onChange: (rows: Row[]) => void;
-  onRemove?: (row: Row) => void;
+  onRemove: (row: Row) => void;
   more?: (row: Row, onSet: (row: Row) => void) => ReactNode;
 }
 
@@ -46,12 +46,7 @@ export function ListEditor<Row extends Named>({ one, rows, most, ordered = false
                 </button>
               </>
             )}
-            <button
-              type="button"
-              className="btn btn-quiet btn-sm"
-              aria-label={`Remove ${row.title}`}
-              onClick={() => (onRemove ? onRemove(row) : onChange(rows.filter(({ id }) => id !== row.id)))}
-            >
+            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Remove ${row.title}`} onClick={() => onRemove(row)}>
               <X size={15} aria-hidden />
             </button>
           </li>

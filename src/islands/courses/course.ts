@@ -9,6 +9,7 @@ export interface Course {
   join: { code: string; until: string | null } | null;
   units: { id: string; title: string }[];
   releases: Release[];
+  revision: number;
 }
 export interface Release {
   id: string;
@@ -25,7 +26,9 @@ export interface Release {
 export interface Parts {
   units: { id: string; title: string }[];
   categories: { id: string; title: string; weight: number }[];
-  groups: { id: string; title: string; learners: number }[];
+  groups: { id: string; title: string; learners: number; revision: number }[];
+  unitsRevision: number;
+  categoriesRevision: number;
 }
 export interface Learner {
   id: string;

@@ -1,8 +1,9 @@
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { readListing, type WordPicture } from '../../core/kinds';
 import { api, Field } from '../../ui';
+import { useSaving } from '../../ui/saving';
 import { WordPictures } from './WordPictures';
 
 export interface StockList {
@@ -11,8 +12,11 @@ export interface StockList {
   rows: readonly (readonly string[])[];
   pictures: readonly WordPicture[];
   changedAt: string;
+  revision: number;
 }
 
+type ListContent = Pick<StockList, 'title' | 'rows' | 'pictures'>;
+const linesIn = (value: unknown) => (Array.isArray(value) ? `${value.length} of them` : String(value));
 const asText = (rows: StockList['rows']) => rows.map((cells) => cells.join('\t')).join('\n');
 const kindOf = ({ rows }: Pick<StockList, 'rows'>) => (rows.some((cells) => cells.length > 1) ? 'pairs' : 'words');
 
@@ -94,6 +98,25 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
   const [pictures, setPictures] = useState(list?.pictures ?? []);
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
+  const stored = useRef(list?.revision ?? 1);
+  const saving = useSaving<ListContent>({
+    first: { revision: list?.revision ?? 1, content: { title: list?.title ?? '', rows: list?.rows ?? [], pictures: list?.pictures ?? [] } },
+    write: async (content, from) => {
+      const answer = await api<{ revision: number }>('PUT', `/api/lists/${list?.id}`, { ...content, from });
+      if (!answer.ok) return answer;
+      stored.current = answer.value.revision;
+      return { ok: true, value: { revision: answer.value.revision, content } };
+    },
+    inWords: ({ path: [field], mine, theirs }) => ({
+      where: field === 'title' ? 'The name of the list' : field === 'rows' ? 'The lines' : 'The pictures',
+      mine: linesIn(mine),
+      theirs: linesIn(theirs),
+    }),
+  });
+  const save = async (content: ListContent) => {
+    const saved = await saving.save(content);
+    return saved && { content: saved, revision: stored.current };
+  };
   const keep = async () => {
     const rows = readListing(text).rows.filter((cells) => cells.some((cell) => cell !== ''));
     if (title.trim() === '') return setProblem('Give it a name.');
@@ -102,9 +125,15 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
     const still = new Set(rows.map(([first]) => first));
     const content = { title, rows, pictures: pictures.filter(({ word }) => still.has(word)) };
     setBusy(true);
-    const done = list ? await api('PUT', `/api/lists/${id}`, content) : await api('POST', '/api/lists', { id, ...content });
+    if (list) {
+      const saved = await save({ ...content, title: title.trim() });
+      setBusy(false);
+      if (saved) onKept({ ...list, ...saved.content, revision: saved.revision, changedAt: new Date().toISOString() });
+      return;
+    }
+    const done = await api('POST', '/api/lists', { id, ...content });
     setBusy(false);
-    if (done.ok) onKept({ id, ...content, title: title.trim(), changedAt: new Date().toISOString() });
+    if (done.ok) onKept({ id, ...content, title: title.trim(), revision: 1, changedAt: new Date().toISOString() });
     else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.wayOn}`);
   };
   return (
@@ -121,14 +150,15 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
         <textarea rows={8} className="textarea w-full" value={text} onChange={(event) => setText(event.target.value)} />
       </label>
       <WordPictures words={readListing(text).rows.flatMap(([first]) => first || [])} pictures={pictures} onChange={setPictures} onProblem={setProblem} />
-      {problem && (
+      {saving.dialog}
+      {(problem || saving.problem) && (
         <p role="alert" className="text-brick">
-          {problem}
+          {problem || saving.problem}
         </p>
       )}
       <div>
         <button type="submit" className="btn btn-primary btn-sm" disabled={busy}>
-          Keep it
+          Save it
         </button>
       </div>
     </form>

@@ -25,7 +25,7 @@ export interface Before extends Titles {
   closesAt: string | null;
   opensAt: string | null;
 }
-export type Finished = Summary & Titles & { releaseId: string; another: boolean };
+export type Finished = Summary & Titles & { releaseId: string; another: boolean; counts: 'best' | 'last' | 'first' | 'average' };
 export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
 
 /** The page on which people answer: questions one after another, and what they came to. */

@@ -1,7 +1,8 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { api, ask, Dialog, Field, moment } from '../../ui';
+import { useSaving } from '../../ui/saving';
 import type { Learner } from '../courses/course';
 import { ReleaseFields } from './ReleaseFields';
 import { asTyped, drafted, type Sent, sent, wrongIn } from './settings';
@@ -17,8 +18,37 @@ interface Allowance {
 export interface View {
   settings: Sent;
   courseId: string;
+  revision: number;
   allowances: Allowance[];
 }
+
+const LABELS: Readonly<Record<string, string>> = {
+  title: 'Title',
+  unitId: 'Unit',
+  opensAt: 'Opens',
+  dueAt: 'Due',
+  closesAt: 'Closes',
+  minutes: 'Minutes',
+  sittings: 'Attempts',
+  counts: 'Which attempt counts',
+  practice: 'Practice',
+  categoryId: 'Category',
+  tells: 'What learners are told',
+  tellsWhen: 'When they are told',
+  audience: 'For whom',
+};
+const inWordsOf = (value: unknown): string =>
+  value === null || value === undefined
+    ? 'none'
+    : typeof value === 'string' && /^\d{4}-\d\d-\d\dT/.test(value)
+      ? moment(new Date(value))
+      : typeof value === 'object'
+        ? 'some learners'
+        : typeof value === 'boolean'
+          ? value
+            ? 'yes'
+            : 'no'
+          : String(value);
 
 const client = new QueryClient();
 
@@ -35,16 +65,30 @@ export function ReleaseSettings({ id, view }: { id: string; view: View }) {
 function Settings({ id, view: given }: { id: string; view: View }) {
   const [view, setView] = useState(given);
   const [draft, setDraft] = useState(drafted(given.settings));
-  const [problem, setProblem] = useState('');
   const changed = JSON.stringify(sent(draft)) !== JSON.stringify(sent(drafted(view.settings)));
+  const { save, problem, dialog } = useSaving<Sent>({
+    first: { revision: given.revision, content: given.settings },
+    write: async (settings, from) => {
+      const answer = await api<View>('PUT', `/api/releases/${id}/settings`, { ...settings, from });
+      if (!answer.ok) return answer;
+      setView(answer.value);
+      return { ok: true, value: { revision: answer.value.revision, content: answer.value.settings } };
+    },
+    inWords: ({ path: [field = ''], mine, theirs }) => ({ where: LABELS[field] ?? field, mine: inWordsOf(mine), theirs: inWordsOf(theirs) }),
+  });
   const keep = async () => {
-    const kept = await api<View>('PUT', `/api/releases/${id}/settings`, sent(draft));
-    setProblem(kept.ok ? '' : [`${kept.error.message}.`, ...(kept.error.problems?.map(({ message }) => message) ?? [kept.error.wayOn])].join(' '));
-    if (!kept.ok) return;
-    setView(kept.value);
-    setDraft(drafted(kept.value.settings));
-    toast('Kept');
+    const saved = await save(sent(draft));
+    if (!saved) return;
+    setDraft(drafted(saved));
+    setView((now) => ({ ...now, settings: saved }));
+    toast('Saved');
   };
+  useEffect(() => {
+    if (!changed) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    addEventListener('beforeunload', ask);
+    return () => removeEventListener('beforeunload', ask);
+  }, [changed]);
   return (
     <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
       <section aria-label="How it runs">
@@ -57,15 +101,16 @@ function Settings({ id, view: given }: { id: string; view: View }) {
         )}
         <div className="flex items-center gap-3 mt-4">
           <button type="button" className="btn btn-primary" disabled={!changed || draft.title.trim() === '' || Object.keys(wrongIn(draft)).length > 0} onClick={() => void keep()}>
-            Keep
+            Save
           </button>
           <button type="button" className="btn btn-quiet" disabled={!changed} onClick={() => setDraft(drafted(view.settings))}>
             As it was
           </button>
-          {changed && <p className="text-mute">Not kept yet.</p>}
+          {changed && <p className="text-mute">Not saved yet.</p>}
         </div>
       </section>
       <Allowances id={id} view={view} onChange={setView} />
+      {dialog}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { type Edit, falls, type Question } from '../../core';
-import { type ApiError, api, Dialog, moment } from '../../ui';
+import { type ApiError, api, Dialog, moment, shownMark } from '../../ui';
 import { changesInWords } from '../bench/versions/inWords';
 import { keyInWords } from './keyInWords';
 import { MarkChanges, type NamedChange } from './MarkChanges';
@@ -17,6 +17,7 @@ interface Preview {
   questions: { title: string; struck: boolean; before: Question; after: Question; step: readonly Edit[] }[];
   changes: NamedChange[];
   sittings: number;
+  byHand: { learnerId: string; name: string; points: number; outOf: number }[];
 }
 interface Change {
   strike: boolean;
@@ -183,7 +184,7 @@ interface DifferencesProps {
   onSpare: (spare: boolean) => void;
 }
 
-function Differences({ preview: { questions, changes, sittings }, spare, onSpare }: DifferencesProps) {
+function Differences({ preview: { questions, changes, sittings, byHand }, spare, onSpare }: DifferencesProps) {
   const falling = changes.filter(({ before, after }) => falls(before, after)).length;
   return (
     <>
@@ -211,6 +212,11 @@ function Differences({ preview: { questions, changes, sittings }, spare, onSpare
             : `${changes.length} of ${sittings} sittings would have another mark:`}
       </p>
       <MarkChanges changes={changes} />
+      {byHand.length > 0 && (
+        <p className="mt-3" data-testid="by-hand">
+          Marks set by hand stay as they are: {byHand.map(({ name, points, outOf }) => `${name} ${shownMark(points)} of ${outOf}`).join(', ')}. Change them in the gradebook.
+        </p>
+      )}
       {falling > 0 && (
         <label className="flex items-center gap-2 mt-3">
           <input type="checkbox" className="checkbox checkbox-sm" checked={spare} onChange={(event) => onSpare(event.target.checked)} />

@@ -70,7 +70,7 @@ function Grades({ courseId }: { courseId: string }) {
     if (found.hasNextPage && !found.isFetchingNextPage && lastShown >= rows.length - 30) void found.fetchNextPage();
   }, [found, lastShown, rows.length]);
 
-  const keep = async (mark: { points: number; reason: string } | null) => {
+  const keep = async (mark: Mark | null) => {
     if (!setting) return;
     const kept = await api('PUT', `/api/releases/${setting.release.id}/marks`, { learnerId: setting.row.learnerId, mark });
     if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
@@ -160,7 +160,10 @@ function Grades({ courseId }: { courseId: string }) {
                             aria-label={`${row.name}, ${release.title}: ${inWords(cell)}. Set it by hand`}
                           >
                             {cell.points !== null ? (
-                              shownMark(cell.points)
+                              <>
+                                {shownMark(cell.points)}
+                                {cell.outOf !== release.outOf && <span className="text-mute"> of {cell.outOf}</span>}
+                              </>
                             ) : cell.state === 'missing' ? (
                               <span className="text-brick">missing</span>
                             ) : cell.state === 'running' ? (
@@ -197,18 +200,27 @@ function inWords({ points, outOf, state, late, byHand }: Cell): string {
   return `${mark}${late ? ', late' : ''}${byHand !== null ? ', set by hand' : ''}`;
 }
 
+/** `above`: more than there is to be had is meant. */
+interface Mark {
+  points: number;
+  reason: string;
+  above: boolean;
+}
+
 interface ByHandProps {
   row: Row;
   release: Release;
   cell: Cell;
   onClose: () => void;
-  onKeep: (mark: { points: number; reason: string } | null) => void;
+  onKeep: (mark: Mark | null) => void;
 }
 
 function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
   const [points, setPoints] = useState(cell.points === null ? '' : String(cell.points));
   const [reason, setReason] = useState(cell.byHand ?? '');
+  const [above, setAbove] = useState(false);
   const read = numberFrom(points, 0, 100_000);
+  const isAbove = read.value !== null && read.value > cell.outOf;
   return (
     <Dialog title={`${row.name}: ${release.title}`} onClose={onClose}>
       <p className="text-mute mb-3">Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set it, when and why is on record.</p>
@@ -223,6 +235,12 @@ function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
         />
         <Field label="Why" maxLength={500} value={reason} onChange={(event) => setReason(event.target.value)} />
       </div>
+      {isAbove && (
+        <label className="flex items-center gap-2 mt-3">
+          <input type="checkbox" className="checkbox checkbox-sm" checked={above} onChange={(event) => setAbove(event.target.checked)} />
+          {points} is more than the {cell.outOf} there are to be had. I mean it.
+        </label>
+      )}
       <div className="flex flex-wrap justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
           Leave it
@@ -235,8 +253,8 @@ function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
         <button
           type="button"
           className="btn btn-primary"
-          disabled={read.value === null || reason.trim() === ''}
-          onClick={() => read.value !== null && onKeep({ points: read.value, reason: reason.trim() })}
+          disabled={read.value === null || reason.trim() === '' || (isAbove && !above)}
+          onClick={() => read.value !== null && onKeep({ points: read.value, reason: reason.trim(), above: isAbove && above })}
         >
           Set it
         </button>

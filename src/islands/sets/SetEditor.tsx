@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { useDeferredValue, useRef, useState } from 'react';
 import { totalOf } from '../../core';
 import { api, ask, Field } from '../../ui';
+import { useSaving } from '../../ui/saving';
 import { guessingInWords } from '../bench/proof/figures';
 import { PublishDialog } from '../publish/PublishDialog';
 import { type Entry, entriesIn, type SetContent, withQuestion } from './content';
@@ -19,9 +20,51 @@ interface Named {
 const client = new QueryClient();
 
 /** `gone`: how many of its questions are not the teacher's to use any more. */
-type Given = SetContent & { readonly gone: number };
+type Given = SetContent & { readonly gone: number; readonly revision: number };
 
-/** A set: its title, its questions in their order, what they count, and whether learners may go back. Every change is kept at once. */
+/** A set as it is stored. Its parts have names here, so that changes of two people can be told apart. */
+type Stored = Omit<SetContent, 'id' | 'sections'> & {
+  sections: { id: string; title: string; draw: SetContent['sections'][number]['draw']; questions: { id: string; points: number | null }[] }[];
+};
+const stored = ({ title, goBack, sections, sources }: SetContent): Stored => ({
+  title,
+  goBack,
+  sources,
+  sections: sections.map(({ title, draw, questions }, i) => ({ id: `part ${i + 1}`, title, draw, questions: questions.map(({ id, points }) => ({ id, points })) })),
+});
+const withoutId = ({ id: _, ...section }: Stored['sections'][number]) => section;
+const opened = ({ sections, ...rest }: Stored, known: ReadonlyMap<string, Entry>): Omit<SetContent, 'id'> => ({
+  ...rest,
+  sections: sections.map(({ questions, ...section }) => ({
+    ...withoutId({ ...section, questions: [] }),
+    questions: questions.flatMap(({ id, points }) => {
+      const one = known.get(id);
+      return one ? [{ ...one, points }] : [];
+    }),
+  })),
+});
+const whereInWords = ([field, part, , id]: readonly string[], known: ReadonlyMap<string, Entry>): string =>
+  field === 'title'
+    ? 'The title of the set'
+    : field === 'goBack'
+      ? 'Going back'
+      : field === 'sources'
+        ? 'A source'
+        : `${id ? `“${known.get(id)?.title ?? 'A question'}”` : 'What is'} in ${part ?? 'the set'}`;
+const saidOf = (value: unknown): string =>
+  value === null || value === undefined
+    ? 'nothing'
+    : typeof value === 'boolean'
+      ? value
+        ? 'yes'
+        : 'no'
+      : typeof value === 'object'
+        ? 'changed'
+        : typeof value === 'symbol'
+          ? 'removed'
+          : String(value);
+
+/** A set: its title, its questions in their order, what they count, and whether learners may go back. Every change is saved at once. */
 export function SetEditor({ set }: { set: Given }) {
   return (
     <QueryClientProvider client={client}>
@@ -34,22 +77,44 @@ function Editor({ set: given }: { set: Given }) {
   const [set, setSet] = useState<SetContent>(given);
   const gone = set === given ? given.gone : 0;
   const [title, setTitle] = useState(given.title);
-  const [state, setState] = useState<'kept' | 'keeping' | string>('kept');
+  const [state, setState] = useState<'saved' | 'saving' | 'failed'>('saved');
   const [publishing, setPublishing] = useState(false);
   // Changes go out one after another, each as a whole: the last is what stands.
   const line = useRef<Promise<boolean>>(Promise.resolve(true));
   const changes = useRef(0);
 
+  const { save, problem, dialog } = useSaving<Stored>({
+    first: { revision: given.revision, content: stored(given) },
+    write: async ({ sections, ...content }, from) => {
+      const answer = await api<{ revision: number }>('PUT', `/api/sets/${given.id}`, { ...content, sections: sections.map(withoutId), from });
+      if (answer.ok) return { ok: true, value: { revision: answer.value.revision, content: { sections, ...content } } };
+      const { detail, code } = answer.error;
+      if (code !== 'changedMeanwhile') return answer;
+      const { revision, content: theirs } = detail as { revision: number; content: SetContent };
+      known.current = new Map([...known.current, ...entriesIn(theirs.sections).map((one) => [one.id, one] as const)]);
+      return { ok: false, error: { ...answer.error, detail: { revision, content: stored(theirs) } } };
+    },
+    inWords: ({ path, mine, theirs }) => ({ where: whereInWords(path, known.current), mine: saidOf(mine), theirs: saidOf(theirs) }),
+  });
+  // What is known of questions beside their ids: their titles and marks.
+  const known = useRef(new Map(entriesIn(given.sections).map((one) => [one.id, one])));
+
   const keep = (next: SetContent) => {
     setSet(next);
-    setState('keeping');
+    setState('saving');
+    for (const one of entriesIn(next.sections)) known.current.set(one.id, one);
     const change = ++changes.current;
     line.current = line.current.then(async () => {
-      const sections = next.sections.map(({ title, draw, questions }) => ({ title, draw, questions: questions.map(({ id, points }) => ({ id, points })) }));
-      const answer = await api('PUT', `/api/sets/${next.id}`, { title: next.title, goBack: next.goBack, sections, sources: next.sources });
-      // While a later change is on its way, not all is kept.
-      if (!answer.ok || change === changes.current) setState(answer.ok ? 'kept' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
-      return answer.ok;
+      const content = stored(next);
+      const saved = await save(content);
+      // While a later change is on its way, not all is saved.
+      if (saved && change !== changes.current) return true;
+      setState(saved ? 'saved' : 'failed');
+      if (saved && JSON.stringify(saved) !== JSON.stringify(content)) {
+        setSet({ ...next, ...opened(saved, known.current) });
+        setTitle(saved.title);
+      }
+      return saved !== null;
     });
   };
   const questions = entriesIn(set.sections);
@@ -67,8 +132,8 @@ function Editor({ set: given }: { set: Given }) {
           onBlur={() => title.trim() !== '' && title !== set.title && keep({ ...set, title })}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
-        <p role="status" className={`figures text-sm pb-2 ${state === 'kept' || state === 'keeping' ? 'text-mute' : 'text-brick'}`}>
-          {state === 'keeping' ? 'keeping…' : state}
+        <p role="status" className={`figures text-sm pb-2 ${state === 'failed' ? 'text-brick' : 'text-mute'}`}>
+          {state === 'saving' ? 'saving…' : state === 'failed' ? problem : 'saved'}
         </p>
         <span className="grow" />
         <a className="btn btn-quiet" href={`/sets/${set.id}/print`}>
@@ -108,12 +173,13 @@ function Editor({ set: given }: { set: Given }) {
         </section>
       </div>
       <SourcesEditor sources={set.sources} questions={questions} onChange={(sources) => keep({ ...set, sources })} />
+      {dialog}
       {publishing && (
         <PublishDialog
           questions={questions.map(({ id }) => id)}
           onClose={() => setPublishing(false)}
           prepare={async () => {
-            if (!(await line.current)) throw new Error('The last change to the set is not kept. Publish when it is.');
+            if (!(await line.current)) throw new Error('The last change to the set is not saved. Publish when it is.');
             return { setId: set.id };
           }}
         />

@@ -15,7 +15,7 @@ interface Props {
 
 /** The shelves of the Vault, in one another, and what stands on none or lies in the bin. */
 export function Shelves({ shelves, chosen, onChoose }: Props) {
-  const [asking, setAsking] = useState<'new' | 'rename' | 'move' | 'share' | null>(null);
+  const [asking, setAsking] = useState<'new' | 'rename' | 'move' | 'share' | 'remove' | null>(null);
   const here = shelves.find(({ id }) => id === chosen);
   const own = shelves.filter(({ access }) => access === 'own');
   const shared = shelves.filter(({ access }) => access !== 'own');
@@ -23,7 +23,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
     (shelf: Shelf) => ask<{ questions: string[]; shelves: string[] }>('DELETE', `/api/shelves/${shelf.id}`),
     (was, shelf) => {
       onChoose(shelf.parentId ?? '');
-      toast(`“${shelf.title}” was taken away`, {
+      toast(`“${shelf.title}” was removed`, {
         description: 'What stood on it stands where it stood.',
         duration: UNDO_MS,
         action: { label: 'Undo', onClick: () => back.mutate({ shelf, was }) },
@@ -32,6 +32,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
   );
   const back = useWrite(async ({ shelf, was }: { shelf: Shelf; was: { questions: string[]; shelves: string[] } }) => {
     await ask('POST', '/api/shelves', { id: shelf.id, title: shelf.title, parentId: shelf.parentId });
+    for (const { username, right } of shelf.shares) await ask('PUT', `/api/shelves/${shelf.id}/shares`, { username, right, from: null });
     for (const id of was.shelves) await ask('PATCH', `/api/shelves/${id}`, { parentId: shelf.id });
     for (let i = 0; i < was.questions.length; i += 500) await ask('PATCH', '/api/questions', { ids: was.questions.slice(i, i + 500), shelfId: shelf.id });
   });
@@ -66,8 +67,8 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
             <a className="btn btn-quiet btn-sm" href={`/api/packages?shelf=${here.id}`} download>
               <Download size={14} aria-hidden /> Export
             </a>
-            <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate(here)}>
-              <Trash2 size={14} aria-hidden /> Take away
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('remove')}>
+              <Trash2 size={14} aria-hidden /> Remove…
             </button>
           </>
         )}
@@ -83,6 +84,17 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
       {asking === 'new' && <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onChoose} />}
       {asking === 'rename' && here && <NameDialog shelf={here} parent={null} onClose={() => setAsking(null)} onMade={onChoose} />}
       {asking === 'move' && here && <MoveDialog shelf={here} shelves={shelves} onClose={() => setAsking(null)} />}
+      {asking === 'remove' && here && (
+        <RemoveDialog
+          shelf={here}
+          shelves={shelves}
+          onClose={() => setAsking(null)}
+          onRemove={() => {
+            setAsking(null);
+            remove.mutate(here);
+          }}
+        />
+      )}
       {asking === 'share' && here && <ShareDialog shelf={here} onClose={() => setAsking(null)} />}
     </nav>
   );
@@ -216,18 +228,45 @@ function MoveDialog({ shelf, shelves, onClose }: { shelf: Shelf; shelves: readon
   );
 }
 
+/** What removing a shelf does, and to whom, before it is removed. */
+function RemoveDialog({ shelf, shelves, onClose, onRemove }: { shelf: Shelf; shelves: readonly Shelf[]; onClose: () => void; onRemove: () => void }) {
+  const parent = shelves.find(({ id }) => id === shelf.parentId);
+  const inner = shelves.filter(({ parentId }) => parentId === shelf.id).length;
+  return (
+    <Dialog title={`Remove the shelf “${shelf.title}”?`} onClose={onClose}>
+      <p>
+        {shelf.questions === 1 ? 'One question' : `${shelf.questions} questions`}
+        {inner > 0 && (inner === 1 ? ' and one shelf' : ` and ${inner} shelves`)} will stand {parent ? `on “${parent.title}”` : 'on no shelf'}. None is deleted.
+      </p>
+      {shelf.shares.length > 0 && (
+        <p className="text-brick mt-2">{shelf.shares.map(({ name }) => name).join(', ')} will not see them any more, unless they stand on another shelf that is shared.</p>
+      )}
+      <div className="flex justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Cancel
+        </button>
+        <button type="button" className="btn btn-primary" data-autofocus onClick={onRemove}>
+          Remove it
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
 const RIGHTS = [
   ['see', 'look at what is on it'],
   ['use', 'use it in sets and copies'],
   ['edit', 'change it'],
 ] as const;
 
+type ShareRight = 'see' | 'use' | 'edit';
+
 /** With whom a shelf is shared, and what they may do. */
 function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) {
   const [username, setUsername] = useState('');
   const [right, setRight] = useState<'see' | 'use' | 'edit'>('use');
   const share = useWrite(
-    (change: { username: string; right: 'see' | 'use' | 'edit' | null }) => ask('PUT', `/api/shelves/${shelf.id}/shares`, change),
+    (change: { username: string; right: ShareRight | null; from: ShareRight | null }) => ask('PUT', `/api/shelves/${shelf.id}/shares`, change),
     () => setUsername(''),
   );
   return (
@@ -243,7 +282,7 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
               aria-label={`What ${one.name} may do`}
               className="select select-sm w-64"
               value={one.right}
-              onChange={(event) => share.mutate({ username: one.username, right: event.target.value as 'see' })}
+              onChange={(event) => share.mutate({ username: one.username, right: event.target.value as ShareRight, from: one.right })}
             >
               {RIGHTS.map(([value, words]) => (
                 <option key={value} value={value}>
@@ -251,7 +290,7 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
                 </option>
               ))}
             </select>
-            <button type="button" className="btn btn-quiet btn-sm" onClick={() => share.mutate({ username: one.username, right: null })}>
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => share.mutate({ username: one.username, right: null, from: one.right })}>
               No longer
             </button>
           </li>
@@ -261,7 +300,7 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
         className="flex flex-wrap items-end gap-2 mt-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (username.trim() !== '') share.mutate({ username, right });
+          if (username.trim() !== '') share.mutate({ username, right, from: shelf.shares.find((one) => one.username === username.trim().toLowerCase())?.right ?? null });
         }}
       >
         <Field className="grow" label="User name of a colleague" data-autofocus autoComplete="off" value={username} onChange={(event) => setUsername(event.target.value)} />

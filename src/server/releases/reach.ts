@@ -1,7 +1,7 @@
 import { and, eq, exists, isNull, or, type SQL, sql } from 'drizzle-orm';
 import type { As, Context, Learner } from '../context';
 import type { Database } from '../database/open';
-import { allowance, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
+import { allowance, type Counts, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
 import { type Time, timeFor } from './time';
 
 /** The condition that a release is for a learner: for all of the course, for a group they are in, or for them. */
@@ -24,6 +24,7 @@ export interface Reached extends Time {
   readonly opensAt: Date | null;
   /** How many sittings they may have; null: any number. */
   readonly sittings: number | null;
+  readonly counts: Counts;
 }
 
 export async function reachedBy({ db, person }: Pick<As<Learner>, keyof Context | 'person'>, releaseId: string): Promise<Reached | null> {
@@ -35,6 +36,7 @@ export async function reachedBy({ db, person }: Pick<As<Learner>, keyof Context 
       closesAt: release.closesAt,
       minutes: release.minutes,
       sittings: release.sittings,
+      counts: release.counts,
       moreMinutes: allowance.moreMinutes,
       moreSittings: allowance.moreSittings,
       closesLater: allowance.closesAt,

@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, eq, lt } from 'drizzle-orm';
 import type { As, Learner } from '../context';
-import { sitting, standing } from '../database/tables';
+import { type Counts, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionInForce, editionOf } from '../releases/editions';
 import { reachedBy } from '../releases/reach';
@@ -27,6 +27,8 @@ export interface Finished extends Summary, Titles {
   releaseId: string;
   /** Another sitting may be begun. */
   another: boolean;
+  /** Which of several counts. */
+  counts: Counts;
 }
 /** A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what there is before it is begun. */
 export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
@@ -82,7 +84,7 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
   }
   if (!found) return fail('unexpected');
   if (found.finishedAt && (place === null || !tellsAfter(found, now())))
-    return ok({ open: null, before: null, finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another } });
+    return ok({ open: null, before: null, finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another, counts: reached.counts } });
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
 }
 

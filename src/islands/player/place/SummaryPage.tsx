@@ -4,8 +4,20 @@ import { beginSitting } from '../transport';
 import type { Summary } from '../types';
 import { reckoningInWords } from '../words';
 
+interface Props {
+  title: string;
+  summary: Summary & { releaseId: string; another: boolean; counts: 'best' | 'last' | 'first' | 'average' };
+}
+
+const COUNTS = {
+  best: 'Your best attempt counts.',
+  last: 'Your last attempt counts, once you have done something in it.',
+  first: 'Your first attempt counts.',
+  average: 'The average of your attempts counts.',
+};
+
 /** The end: what each question came to and how, as far as the author shows it. */
-export function SummaryPage({ title, summary: { questions, total, review, releaseId, another } }: { title: string; summary: Summary & { releaseId: string; another: boolean } }) {
+export function SummaryPage({ title, summary: { questions, total, review, releaseId, another, counts } }: Props) {
   const [problem, setProblem] = useState('');
   const again = async () => {
     const begun = await beginSitting(releaseId);
@@ -78,13 +90,14 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
           {problem}
         </p>
       )}
-      <div className="flex flex-wrap gap-3 mt-6">
+      {another && <p className="mt-6">You may try again. {COUNTS[counts]}</p>}
+      <div className="flex flex-wrap gap-3 mt-4">
         <a className="btn btn-primary" href="/sit">
           Back to your releases
         </a>
         {another && (
           <button type="button" className="btn btn-edge" onClick={() => void again()}>
-            Begin another sitting
+            Begin another attempt
           </button>
         )}
       </div>

@@ -1,0 +1,73 @@
+import { useQuery } from '@tanstack/react-query';
+import { ask, Dialog } from '../../ui';
+
+interface Effects {
+  releases: { id: string; title: string }[];
+  learners: number;
+  forNobody: string[];
+  marks: { learnerId: string; name: string; before: number | null; after: number | null }[];
+}
+export type Removable = 'unit' | 'category' | 'group';
+
+interface Props {
+  courseId: string;
+  kind: Removable;
+  row: { id: string; title: string };
+  onClose: () => void;
+  onRemove: () => void;
+}
+
+const WORDS: Readonly<Record<Removable, string>> = { unit: 'unit', category: 'weight category', group: 'group' };
+const percent = (share: number | null) => (share === null ? 'none' : `${Math.round(share * 1000) / 10} %`);
+const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
+const SHOWN = 8;
+
+/** What removing it does, to whom and to which marks, before it is removed. */
+export function RemovalDialog({ courseId, kind, row, onClose, onRemove }: Props) {
+  const effects = useQuery({
+    queryKey: ['removal', kind, row.id],
+    queryFn: () => ask<Effects>('GET', `/api/courses/${courseId}/removals?${new URLSearchParams({ kind, of: row.id })}`),
+    gcTime: 0,
+  });
+  return (
+    <Dialog title={`Remove the ${WORDS[kind]} “${row.title}”?`} onClose={onClose}>
+      {effects.isPending && <p role="status">Looking at what rests on it…</p>}
+      {effects.error && <p className="text-brick">{effects.error.message}</p>}
+      {effects.data && <Said kind={kind} effects={effects.data} />}
+      <div className="flex justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={onClose}>
+          Cancel
+        </button>
+        <button type="button" className="btn btn-primary" data-autofocus disabled={!effects.data} onClick={onRemove}>
+          Remove it
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+function Said({ kind, effects: { releases, learners, forNobody, marks } }: { kind: Removable; effects: Effects }) {
+  const titles = releases.map(({ title }) => `“${title}”`).join(', ');
+  return (
+    <div className="grid gap-2">
+      {kind === 'unit' && <p>{releases.length === 0 ? 'No release stands in it.' : `${count(releases.length, 'release')} will stand in no unit: ${titles}.`}</p>}
+      {kind === 'group' && <p>{learners === 0 ? 'Nobody is in it.' : `${count(learners, 'learner')} will be in it no longer. They stay in the course.`}</p>}
+      {forNobody.length > 0 && <p className="text-brick">Nobody will see {forNobody.map((title) => `“${title}”`).join(', ')}: only this group does.</p>}
+      {kind === 'category' && <p>{releases.length === 0 ? 'No release counts in it.' : `${count(releases.length, 'release')} will count in no category: ${titles}.`}</p>}
+      {marks.length > 0 && (
+        <>
+          <p className="text-brick">{count(marks.length, 'overall mark')} will change:</p>
+          <ul className="figures text-sm">
+            {marks.slice(0, SHOWN).map(({ learnerId, name, before, after }) => (
+              <li key={learnerId}>
+                {name}: {percent(before)} → {percent(after)}
+              </li>
+            ))}
+            {marks.length > SHOWN && <li>and {marks.length - SHOWN} more</li>}
+          </ul>
+        </>
+      )}
+      <p className="text-mute">It can be undone, and stands in “Who changed marks”.</p>
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+import { type ReactNode, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { type Collision, merge } from '../core';
+import type { ApiResult } from './api';
+import { Dialog } from './Dialog';
+
+/** Something that is saved whole, and the revision it is of. */
+export interface Saved<Content> {
+  readonly revision: number;
+  readonly content: Content;
+}
+
+interface Options<Content> {
+  readonly first: Saved<Content>;
+  readonly write: (content: Content, from: number) => Promise<ApiResult<Saved<Content>>>;
+  /** Where a collision is, and what stands there, in words. */
+  readonly inWords: (collision: Collision) => { readonly where: string; readonly mine: string; readonly theirs: string };
+}
+
+type Choices = ReadonlyMap<Collision, 'mine' | 'theirs'>;
+
+/**
+ * Saves something whole on the revision it came from. Where somebody else has saved it meanwhile, what does not collide is merged and saved; what does is asked for, place by place.
+ * `save` says what is saved then; null: nothing, and `problem` says why.
+ */
+export function useSaving<Content>({ first, write, inWords }: Options<Content>) {
+  const [saved, setSaved] = useState(first);
+  const [problem, setProblem] = useState('');
+  const [asking, setAsking] = useState<{ collisions: readonly Collision[]; answer: (choices: Choices | null) => void } | null>(null);
+  const base = useRef(first);
+
+  const save = async (content: Content): Promise<Content | null> => {
+    let mine = content;
+    let merged = false;
+    for (;;) {
+      const answer = await write(mine, base.current.revision);
+      if (answer.ok) {
+        base.current = answer.value;
+        setSaved(answer.value);
+        setProblem('');
+        if (merged) toast('Somebody else changed this meanwhile', { description: 'Both changes are saved.' });
+        return answer.value.content;
+      }
+      const theirs = answer.error.code === 'changedMeanwhile' ? (answer.error.detail as Saved<Content> | undefined) : undefined;
+      if (!theirs?.content) {
+        setProblem(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
+        return null;
+      }
+      const { collisions } = merge(base.current.content, mine, theirs.content);
+      const choices = collisions.length === 0 ? new Map<Collision, 'mine' | 'theirs'>() : await new Promise<Choices | null>((done) => setAsking({ collisions, answer: done }));
+      setAsking(null);
+      if (choices === null) {
+        base.current = theirs;
+        setSaved(theirs);
+        return theirs.content;
+      }
+      const chosen = new Map([...choices].map(([{ path }, choice]) => [JSON.stringify(path), choice]));
+      mine = merge(base.current.content, mine, theirs.content, ({ path }) => chosen.get(JSON.stringify(path)) ?? 'theirs').value;
+      base.current = theirs;
+      merged = true;
+    }
+  };
+
+  const dialog = asking && <CollisionDialog collisions={asking.collisions} inWords={inWords} onAnswer={asking.answer} />;
+  /** What is edited from here on is edited on another revision. */
+  const adopt = (now: Saved<Content>) => {
+    base.current = now;
+    setSaved(now);
+  };
+  return { saved, save, adopt, problem, dialog };
+}
+
+interface DialogProps {
+  collisions: readonly Collision[];
+  inWords: Options<unknown>['inWords'];
+  onAnswer: (choices: Choices | null) => void;
+}
+
+/** What two people changed, each in their own way: which of the two is it to be? */
+function CollisionDialog({ collisions, inWords, onAnswer }: DialogProps): ReactNode {
+  const [choices, setChoices] = useState<Choices>(new Map(collisions.map((one) => [one, 'mine'] as const)));
+  return (
+    <Dialog title="Somebody else changed this meanwhile" onClose={() => onAnswer(null)}>
+      <p className="mb-3">What you both changed is below. Everything else of yours and of theirs is saved.</p>
+      <ul className="grid gap-3">
+        {collisions.map((one, i) => {
+          const { where, mine, theirs } = inWords(one);
+          return (
+            <li key={where}>
+              <fieldset>
+                <legend className="font-semibold">{where}</legend>
+                {[['mine', 'Yours', mine] as const, ['theirs', 'Theirs', theirs] as const].map(([choice, whose, words]) => (
+                  <label key={choice} className="flex items-baseline gap-2">
+                    <input
+                      type="radio"
+                      className="radio radio-sm"
+                      name={`collision-${i}`}
+                      checked={choices.get(one) === choice}
+                      onChange={() => setChoices(new Map(choices).set(one, choice))}
+                    />
+                    {whose}: {words}
+                  </label>
+                ))}
+              </fieldset>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="flex justify-end gap-2 mt-4">
+        <button type="button" className="btn btn-quiet" onClick={() => onAnswer(null)}>
+          Discard mine
+        </button>
+        <button type="button" className="btn btn-primary" data-autofocus onClick={() => onAnswer(choices)}>
+          Save this
+        </button>
+      </div>
+    </Dialog>
+  );
+}

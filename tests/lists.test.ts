@@ -38,7 +38,7 @@ it('a stock list is made once, kept as it is changed, and taken away; it is its 
 });
 
 it('what is no list of lines of texts is refused', () => {
-  const refused = (body: unknown) => !stockListContent.isValidSync(body, { strict: true });
+  const refused = (body: unknown) => !stockListContent.isValidSync(typeof body === 'object' ? { from: 1, ...body } : body, { strict: true });
   expect(refused({ title: 'Seeds', rows: ROWS })).toBe(false);
   for (const rows of [[], [[]], ['Barley'], [[1]], [[null]], [['x'.repeat(2001)]], Array.from({ length: 2001 }, () => ['x']), [Array.from({ length: 13 }, () => 'x')]])
     expect(refused({ title: 'Seeds', rows }), JSON.stringify(rows).slice(0, 40)).toBe(true);

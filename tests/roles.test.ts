@@ -11,6 +11,7 @@ import { changeCourse, setTeacher } from '../src/server/courses/courses';
 import { saveGroup, saveUnits } from '../src/server/courses/parts';
 import { remove } from '../src/server/courses/removals';
 import { errors } from '../src/server/errors';
+import { addJob } from '../src/server/jobs/jobs';
 import { takeMedium } from '../src/server/media/media';
 import { makeEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
@@ -42,7 +43,23 @@ const FRESH = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2bff01';
 let template: { app: App; folder: string; done: () => void };
 const people: Record<Actor, Person | null> = { owner: null, coTeacher: null, colleague: null, elsewhere: null, sitter: null, classmate: null, outsider: null, nobody: null };
 /** The ids of what is the owner's. */
-const of = { course: '', release: '', set: '', question: '', shelf: '', list: '', group: '', removal: '', sitting: '', hash: '', medium: '', code: '', item: '', zone: '' };
+const of = {
+  course: '',
+  release: '',
+  set: '',
+  question: '',
+  shelf: '',
+  list: '',
+  group: '',
+  removal: '',
+  job: '',
+  sitting: '',
+  hash: '',
+  medium: '',
+  code: '',
+  item: '',
+  zone: '',
+};
 let zip: Uint8Array;
 
 /** A world in which every endpoint has something to find. */
@@ -93,6 +110,8 @@ beforeAll(async () => {
   };
   must(await keepSet(owner, of.set, { title: 'Week one', goBack: true, sections: inOrder([question.id, plain.id]), sources: [beside] }));
   of.release = must(await publish(owner, { id: randomUUID(), courseId: of.course, setId: of.set })).id;
+  of.job = randomUUID();
+  await addJob(owner, { id: of.job, kind: 'publish', ownerId: owner.person.id, input: {}, total: 1 });
   of.group = randomUUID();
   must(await saveGroup(owner, of.course, { id: of.group, title: 'Morning shift' }));
   const unit = { id: randomUUID(), title: 'Week one' };
@@ -201,6 +220,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   'PUT /api/courses/{id}/units': { may: COURSE, ask: at(() => of.course, { body: { from: 3, units: [{ id: FRESH, title: 'Drying' }] } }) },
   'PUT /api/learners/{id}/password': { may: OWNER, ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }) },
 
+  'GET /api/jobs/{id}': { may: OWNER, ask: at(() => of.job) },
   'POST /api/releases': { may: OWNER, ask: () => ({ body: { id: FRESH, courseId: of.course, setId: of.set } }) },
   'PUT /api/releases/{id}/allowances': {
     may: COURSE,

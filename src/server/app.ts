@@ -1,14 +1,19 @@
 import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
 import { type Auth, makeAuth } from './accounts/auth';
 import { type Config, readConfig } from './config';
 import type { Context } from './context';
 import { openDatabase } from './database/open';
+import { type JobRunner, startJobs } from './jobs/runner';
 import { mediaFolder } from './media/files';
 import { clearIncoming } from './media/incoming';
+import { steadyClock } from './releases/time';
 import { workPool } from './work/pool';
 
 export interface App extends Context {
   readonly auth: Auth;
+  /** Who works on jobs, in a process that serves. */
+  readonly jobs?: JobRunner;
 }
 
 export async function makeApp(config: Config): Promise<App> {
@@ -20,9 +25,17 @@ export async function makeApp(config: Config): Promise<App> {
 // Kept on globalThis: the development server loads this module again after each edit, and each time would open another connection.
 const shared = globalThis as unknown as { vaultDrop?: Promise<App> };
 
+async function startApp(): Promise<App> {
+  const app = await makeApp(readConfig(process.env));
+  const [row] = await app.db.all<{ at: number | null }>(sql`select max(at) as at from move`);
+  const steady = steadyClock(row?.at ?? 0);
+  const serving = { ...app, steady };
+  return { ...serving, jobs: startJobs(serving) };
+}
+
 /** This process's one application. A failed start is tried again by whoever asks next. */
 export function theApp(): Promise<App> {
-  shared.vaultDrop ??= makeApp(readConfig(process.env)).catch((error: unknown) => {
+  shared.vaultDrop ??= startApp().catch((error: unknown) => {
     delete shared.vaultDrop;
     throw error;
   });

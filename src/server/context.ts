@@ -19,6 +19,8 @@ export interface Context {
   readonly work: WorkPool;
   readonly config: Config;
   readonly now: () => Date;
+  /** A clock that goes on evenly, whatever the machine's is set to, in milliseconds; left out: as `now`. */
+  readonly steady?: (() => number) | undefined;
 }
 
 /** The same, with who is asking. */

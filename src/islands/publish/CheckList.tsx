@@ -29,7 +29,7 @@ export function CheckList({ questions, draft, onKnown }: Props) {
     const { question, proof } = proved;
     const own: Line['found'][number][] = [];
     if (quiet && question.zones.some(({ welcome }) => welcome === 'keyed'))
-      own.push({ severity: 'warning', message: 'It turns away what does not belong, so learners see that at once though they are to be told later.' });
+      own.push({ severity: 'note', message: 'Its zones turn nothing away here, since that would tell what belongs: it is judged at the end.' });
     if (quiet && question.hints.length > 0) own.push({ severity: 'note', message: 'Its hints are not given: there is one try, at the end.' });
     return [{ id, title: question.title || 'Untitled question', found: [...own, ...proof.findings.filter(({ severity }) => severity !== 'note')] }];
   });

@@ -16,6 +16,25 @@ interface Course {
 /** What is published: a question as it stands at a revision, or a set. */
 export type Content = { questionId: string; revision: number } | { setId: string };
 
+interface Job {
+  state: 'waiting' | 'running' | 'done' | 'failed';
+  done: number;
+  total: number;
+  problems: { path: string; message: string }[] | null;
+}
+const LOOK_MS = 400;
+
+/** Resolved once a job is done; says how far it has come meanwhile, and throws what went wrong. */
+async function finished(id: string, tell: (job: Job) => void): Promise<void> {
+  for (;;) {
+    const job = await ask<Job>('GET', `/api/jobs/${id}`);
+    if (job.state === 'done') return;
+    if (job.state === 'failed') throw new Error(job.problems?.[0]?.message ?? 'It could not be published. Try again.');
+    tell(job);
+    await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+  }
+}
+
 interface Props {
   /** The questions that go out. */
   questions: readonly string[];
@@ -29,13 +48,18 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
   const [draft, setDraft] = useState<Draft>(PLAIN);
   const [errors, setErrors] = useState<number | null>(null);
   const [read, setRead] = useState(false);
+  const [progress, setProgress] = useState<{ done: number; total: number } | null>(null);
   // One id for this dialog: pressing twice, or again after a lost answer, publishes once.
   const [id] = useState(() => crypto.randomUUID());
   const courses = useQuery({ queryKey: ['courses'], queryFn: async () => (await ask<Course[]>('GET', '/api/courses')).filter(({ archived }) => !archived) });
   // What is proved is what is kept.
   const kept = useQuery({ queryKey: ['kept', id], queryFn: prepare, retry: false, gcTime: 0 });
   const publish = useMutation({
-    mutationFn: async (courseId: string) => ask<{ id: string }>('POST', '/api/releases', { id, courseId, ...(await prepare()), settings: sent(draft) }),
+    mutationFn: async (courseId: string) => {
+      const begun = await ask<{ id: string; job: string | null }>('POST', '/api/releases', { id, courseId, ...(await prepare()), settings: sent(draft) });
+      if (begun.job !== null) await finished(begun.job, setProgress);
+      return begun;
+    },
   });
   const courseId = chosen ?? courses.data?.[0]?.id ?? null;
   const problems = publish.error instanceof ApiFailure ? publish.error.error.problems : undefined;
@@ -115,7 +139,7 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
           disabled={courseId === null || publish.isPending || Object.keys(wrongIn(draft)).length > 0 || (errors !== null && errors > 0 && !read)}
           onClick={() => courseId && publish.mutate(courseId)}
         >
-          {publish.isPending ? 'Publishing…' : 'Release now'}
+          {!publish.isPending ? 'Release now' : progress ? `Finding model answers: ${progress.done} of ${progress.total}` : 'Publishing…'}
         </button>
       </div>
     </Dialog>

@@ -103,7 +103,7 @@ export function allowed<R extends Role>(person: Person | null, role: R): Result<
 }
 
 interface Asked<R extends Role, S extends Schema | null, Q extends Query | null> {
-  readonly as: As<PersonOf<R>>;
+  readonly as: As<PersonOf<R>> & Pick<App, 'jobs'>;
   readonly body: S extends Schema ? InferType<S> : null;
   readonly query: Q extends Query ? InferType<Q> : null;
   readonly id: string;

@@ -10,7 +10,7 @@ import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { cameTo } from './came';
 import { editionOf, openContent } from './editions';
-import { modelAnswer, publishProblems } from './publish';
+import { findModelAnswer, publishProblems } from './publish';
 import { type Regraded, type Regrading, regraded } from './regrade';
 
 /** What is to become of one question of an edition. `accept`: items that are right in a zone too. */
@@ -151,7 +151,9 @@ async function corrected(as: As<Teacher>, content: EditionContent, { changes }: 
   if (problems.length > 0) return fail('invalid', { problems });
   const changed = questions.some((question, i) => question !== content.questions[i]) || struck.some((is, i) => is !== (content.struck?.[i] ?? false));
   if (!changed) return fail('invalid', { problems: [{ path: 'changes', message: 'Nothing would be changed.' }] });
-  const modelAnswers = questions.map((question, i) => (question === content.questions[i] ? (content.modelAnswers?.[i] ?? null) : modelAnswer(question)));
+  const modelAnswers = await Promise.all(
+    questions.map((question, i) => (question === content.questions[i] ? (content.modelAnswers?.[i] ?? null) : findModelAnswer(as.work, question))),
+  );
   return ok({ ...content, questions, struck, modelAnswers });
 }
 

@@ -1,9 +1,10 @@
-import { and, eq } from 'drizzle-orm';
-import { type ModelPlacement, modelAnswerOf, type Problem, type Question, questionModel, slotsIn } from '../../core';
-import type { As, Teacher } from '../context';
+import { and, eq, inArray } from 'drizzle-orm';
+import { type ModelPlacement, type Problem, type Question, slotsIn } from '../../core';
+import type { As, Context, Teacher } from '../context';
 import { courseOf } from '../courses/access';
-import { edition, MOVE_RULES, release, releaseFor, releaseQuestion } from '../database/tables';
+import { type EditionContent, edition, MOVE_RULES, medium, release, releaseFor, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { addJob } from '../jobs/jobs';
 import { openWith } from '../vault/questions';
 import { type WholeSet, wholeSet } from '../vault/wholeSet';
 import { audienceRows, isQuiet, PLAIN, type ReleaseSettings, settingsProblems, settingsRow } from './settings';
@@ -19,44 +20,130 @@ export interface Publication {
   readonly settings?: Partial<ReleaseSettings>;
 }
 
-/** Publishes to a course what the teacher has, frozen as edition 1. */
-export async function publish(as: As<Teacher>, { id, courseId, settings: given = {}, ...content }: Publication & Content): Promise<Result<{ id: string }>> {
+/** What is published, frozen: the questions as they were when the teacher said so. */
+export interface Prepared {
+  readonly id: string;
+  readonly courseId: string;
+  readonly title: string;
+  readonly settings: ReleaseSettings;
+  readonly content: Omit<EditionContent, 'modelAnswers'>;
+}
+
+/** Looks at what is to be published: null, it is published already; a failure that says what is in the way; or what goes out. */
+export async function preparePublication(as: As<Teacher>, { id, courseId, settings: given = {}, ...content }: Publication & Content): Promise<Result<Prepared | null>> {
   const { db, person, now } = as;
   const into = await courseOf(as, courseId);
   if (!into || into.row.archivedAt) return fail('notFound');
   const before = await db.query.release.findFirst({ where: and(eq(release.id, id), eq(release.releasedBy, person.id)) });
-  if (before) return ok({ id });
+  if (before) return ok(null);
   const found = 'setId' in content ? await wholeSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
   const { title, questions, ...rest } = found.value;
   const settings = { ...PLAIN, ...given };
-  const quiet = isQuiet(settings);
   const at = now();
+  const named = (question: Question, i: number, { path, message }: Problem): Problem =>
+    questions.length === 1 ? { path, message } : { path: `questions[${i}].${path}`, message: `“${question.title}”: ${message}` };
   const inTheWay = [
     ...(await settingsProblems(db, courseId, settings)),
     ...(settings.closesAt && settings.closesAt <= at ? [{ path: 'closesAt', message: 'The time at which it closes has passed.' }] : []),
     ...(questions.length === 0 ? [{ path: 'questions', message: 'There is no question in it yet.' }] : []),
-    ...questions.flatMap((question, i) =>
-      publishProblems(question).map(({ path, message }) =>
-        questions.length === 1 ? { path, message } : { path: `questions[${i}].${path}`, message: `“${question.title}”: ${message}` },
-      ),
+    ...questions.flatMap((question, i) => publishProblems(question).map((problem) => named(question, i, problem))),
+    ...(await missingMedia(as, questions, rest.sources)).map(({ question, ...problem }) =>
+      question === null ? problem : named(questions[question] as Question, question, problem),
     ),
   ];
   if (inTheWay.length > 0) return fail('notReady', { problems: inTheWay });
+  return ok({ id, courseId, title: settings.title ?? title, settings, content: { questions, quiet: isQuiet(settings), moveRules: MOVE_RULES, ...rest } });
+}
+
+/** The media that learners would be shown and that are not there: not the publisher's, or their bytes are gone. */
+async function missingMedia(as: As<Teacher>, questions: readonly Question[], sources: WholeSet['sources']): Promise<(Problem & { question: number | null })[]> {
+  const shown = [
+    ...questions.flatMap((question, i) => Object.entries(question.media).map(([name, { hash }]) => ({ question: i, path: `media.${name}`, name, hash }))),
+    ...sources.flatMap(({ title, medium: of }, i) => (of ? [{ question: null, path: `sources[${i}].medium`, name: title, hash: of.hash }] : [])),
+  ];
+  const hashes = [...new Set(shown.map(({ hash }) => hash))];
+  const owned = new Set<string>();
+  for (let from = 0; from < hashes.length; from += 500)
+    for (const row of await as.db
+      .select({ hash: medium.hash })
+      .from(medium)
+      .where(and(eq(medium.ownerId, as.person.id), inArray(medium.hash, hashes.slice(from, from + 500)))))
+      owned.add(row.hash);
+  const there = new Set((await Promise.all(hashes.map(async (hash) => (owned.has(hash) && (await as.files.has(hash)) ? [hash] : [])))).flat());
+  return shown.flatMap(({ question, path, name, hash }) => (there.has(hash) ? [] : [{ question, path, message: `The file of “${name}” is missing: add it again.` }]));
+}
+
+/** How many model answers have to be found for it. */
+export const answersToFind = ({ content: { questions } }: Prepared): number => questions.filter(({ show }) => show.modelAnswer !== 'never').length;
+
+/** Publishes to a course what the teacher has, frozen as edition 1. Model answers are found first, outside the transaction. */
+export async function publish(as: As<Teacher>, publication: Publication & Content): Promise<Result<{ id: string }>> {
+  const prepared = await preparePublication(as, publication);
+  if (!prepared.ok) return prepared;
+  return prepared.value ? publishPrepared(as, as.person.id, prepared.value) : ok({ id: publication.id });
+}
+
+/** The same at once where no model answer has to be found; else as a job, which says how far it has come. */
+export async function beginPublishing(as: As<Teacher>, publication: Publication & Content): Promise<Result<{ id: string; job: string | null }>> {
+  const prepared = await preparePublication(as, publication);
+  if (!prepared.ok) return prepared;
+  const { id } = publication;
+  if (prepared.value === null) return ok({ id, job: null });
+  const total = answersToFind(prepared.value);
+  if (total > 0) {
+    await addJob(as, { id, kind: 'publish', ownerId: as.person.id, input: prepared.value, total });
+    return ok({ id, job: id });
+  }
+  const done = await publishPrepared(as, as.person.id, prepared.value);
+  return done.ok ? ok({ id, job: null }) : done;
+}
+
+/** Dates as a job has them: texts. */
+const asDate = (value: Date | string | null): Date | null => (value === null ? null : new Date(value));
+
+/** Finds the model answers and publishes: once, however often it is tried. */
+export async function publishPrepared(
+  { db, work, now }: Context,
+  publisher: string,
+  { id, courseId, title, settings: given, content }: Prepared,
+  progress: (done: number) => Promise<void> = async () => undefined,
+): Promise<Result<{ id: string }>> {
+  const settings = { ...given, opensAt: asDate(given.opensAt), dueAt: asDate(given.dueAt), closesAt: asDate(given.closesAt) };
+  let done = 0;
+  const modelAnswers = await Promise.all(
+    content.questions.map(async (question) => {
+      const answer = await findModelAnswer(work, question);
+      if (question.show.modelAnswer !== 'never') await progress(++done);
+      return answer;
+    }),
+  );
+  const at = now();
   await db.transaction(async (tx) => {
-    await tx.insert(release).values({ id, courseId, title: settings.title ?? title, releasedBy: person.id, createdAt: at, ...settingsRow(settings) });
+    const made = await tx
+      .insert(release)
+      .values({ id, courseId, title, releasedBy: publisher, createdAt: at, ...settingsRow(settings) })
+      .onConflictDoNothing()
+      .returning({ id: release.id });
+    if (made.length === 0) return;
     const whom = audienceRows(id, settings.audience);
     if (whom.length > 0) await tx.insert(releaseFor).values(whom);
     await tx
       .insert(releaseQuestion)
-      .values(questions.map((one) => ({ releaseId: id, questionId: one.id })))
+      .values(content.questions.map((one) => ({ releaseId: id, questionId: one.id })))
       .onConflictDoNothing();
-    await tx
-      .insert(edition)
-      .values({ releaseId: id, number: 1, content: { questions, modelAnswers: questions.map(modelAnswer), quiet, moveRules: MOVE_RULES, ...rest }, createdAt: at });
+    await tx.insert(edition).values({ releaseId: id, number: 1, content: { ...content, modelAnswers }, createdAt: at });
   });
   return ok({ id });
 }
+
+/** A model answer, found in a worker thread; none where there is none to be shown, or none was found in the time. */
+export async function findModelAnswer(work: Context['work'], question: Question): Promise<readonly ModelPlacement[] | null> {
+  if (question.show.modelAnswer === 'never') return null;
+  const worked = await work.run('modelAnswer', { question }, SOLVE_MS);
+  return worked.ok ? worked.value : null;
+}
+const SOLVE_MS = 10_000;
 
 async function fromQuestion(as: As<Teacher>, questionId: string, revision: number): Promise<Result<WholeSet>> {
   const found = await openWith(as, questionId, 'use');
@@ -64,13 +151,6 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
   if (found.value.revision !== revision) return fail('questionMovedOn', { detail: { revision: found.value.revision } });
   const { question } = found.value;
   return ok({ title: question.title, questions: [question], goBack: true, points: [question.marks.max], sections: [{ title: '', draw: null, count: 1 }], sources: [] });
-}
-
-const SOLVE_MS = 500;
-
-/** Found once, so that every learner sees the same; none where the author does not show it. */
-export function modelAnswer(question: Question): readonly ModelPlacement[] | null {
-  return question.show.modelAnswer === 'never' ? null : modelAnswerOf(questionModel(question), SOLVE_MS, { now: () => performance.now() });
 }
 
 /** What no learner could answer. */

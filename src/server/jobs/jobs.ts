@@ -1,0 +1,88 @@
+import { and, asc, eq, lt, or, sql } from 'drizzle-orm';
+import type { As, Context, Teacher } from '../context';
+import { job } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+
+/** How long whoever takes a job has it before another may, unless the lease is renewed. */
+export const LEASE_MS = 30_000;
+const MAX_ATTEMPTS = 3;
+
+export interface NewJob {
+  /** The client's, so that asking twice makes one. */
+  readonly id: string;
+  readonly kind: string;
+  readonly ownerId: string;
+  readonly input: unknown;
+  /** Of how many parts it is. */
+  readonly total: number;
+}
+export interface JobView {
+  id: string;
+  state: 'waiting' | 'running' | 'done' | 'failed';
+  done: number;
+  total: number;
+  /** What went wrong; null while nothing did. */
+  problems: { path: string; message: string }[] | null;
+}
+
+export async function addJob({ db, now }: Context, { id, kind, ownerId, input, total }: NewJob): Promise<void> {
+  await db.insert(job).values({ id, kind, ownerId, input, total, createdAt: now() }).onConflictDoNothing();
+}
+
+/** A job of the person's, as far as it has come. */
+export async function openJob({ db, person }: As<Teacher>, id: string): Promise<Result<JobView>> {
+  const row = await db.query.job.findFirst({ where: and(eq(job.id, id), eq(job.ownerId, person.id)) });
+  if (!row) return fail('notFound');
+  const failure = row.state === 'failed' ? (row.result as { problems?: JobView['problems'] } | null) : null;
+  return ok({ id, state: row.state, done: row.done, total: row.total, problems: failure && (failure.problems ?? [{ path: '', message: 'It could not be done. Try again.' }]) });
+}
+
+export type JobRow = typeof job.$inferSelect;
+
+/** Takes the job that has waited longest, or whose holder has not been heard of: in one statement, so that of two processes one gets it. */
+export async function takeJob({ db, now }: Pick<Context, 'db' | 'now'>): Promise<JobRow | null> {
+  const at = now();
+  const free = or(eq(job.state, 'waiting'), and(eq(job.state, 'running'), lt(job.leasedUntil, at)));
+  const next = db
+    .select({ id: job.id })
+    .from(job)
+    .where(and(free, lt(job.attempts, MAX_ATTEMPTS)))
+    .orderBy(asc(job.createdAt))
+    .limit(1);
+  const [taken] = await db
+    .update(job)
+    .set({ state: 'running', leasedUntil: new Date(at.getTime() + LEASE_MS), attempts: sql`${job.attempts} + 1` })
+    .where(and(sql`${job.id} = (${next})`, free))
+    .returning();
+  return taken ?? null;
+}
+
+/** Gives up what was tried too often: whoever held it ended each time. */
+export async function failLost({ db, now }: Pick<Context, 'db' | 'now'>): Promise<void> {
+  await db
+    .update(job)
+    .set({ state: 'failed', finishedAt: now(), result: { problems: [{ path: '', message: 'It was tried three times and could not be done.' }] } })
+    .where(and(eq(job.state, 'running'), lt(job.leasedUntil, now()), sql`${job.attempts} >= ${MAX_ATTEMPTS}`));
+}
+
+/** Renews the lease; `done`: how many parts are done by now. */
+export async function renew({ db, now }: Pick<Context, 'db' | 'now'>, id: string, done?: number): Promise<void> {
+  await db
+    .update(job)
+    .set({ leasedUntil: new Date(now().getTime() + LEASE_MS), ...(done === undefined ? {} : { done }) })
+    .where(and(eq(job.id, id), eq(job.state, 'running')));
+}
+
+export async function endJob({ db, now }: Pick<Context, 'db' | 'now'>, id: string, result: Result<unknown>): Promise<void> {
+  await db
+    .update(job)
+    .set({
+      state: result.ok ? 'done' : 'failed',
+      finishedAt: now(),
+      result: result.ok ? null : { code: result.code, problems: result.problems ?? null },
+      // What it was made of is in what it made.
+      input: {},
+      ...(result.ok ? { done: sql`${job.total}` } : {}),
+    })
+    .where(eq(job.id, id));
+}

@@ -1,0 +1,65 @@
+import { eq } from 'drizzle-orm';
+import type { Context } from '../context';
+import { user } from '../database/accountTables';
+import { fail, type Result } from '../errors';
+import { log } from '../log';
+import { publishPrepared } from '../releases/publish';
+import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs';
+
+/** What a kind of job does. `progress` says how many of its parts are done. */
+type Work = (context: Context, ownerId: string, input: never, progress: (done: number) => Promise<void>) => Promise<Result<unknown>>;
+const WORKS: Readonly<Record<string, Work>> = { publish: publishPrepared };
+
+const POLL_MS = 2000;
+
+async function run(context: Context, taken: JobRow): Promise<void> {
+  const keepAlive = setInterval(() => void renew(context, taken.id).catch(() => undefined), LEASE_MS / 3);
+  try {
+    const owner = await context.db.query.user.findFirst({ columns: { id: true }, where: eq(user.id, taken.ownerId) });
+    const work = WORKS[taken.kind];
+    const result = owner && work ? await work(context, owner.id, taken.input as never, (done) => renew(context, taken.id, done)) : fail('notFound');
+    await endJob(context, taken.id, result);
+  } catch (error) {
+    log.error({ err: error, job: taken.id }, 'a job failed');
+    // Its lease runs out, and it is tried again.
+  } finally {
+    clearInterval(keepAlive);
+  }
+}
+
+export interface JobRunner {
+  /** There is something to do: look at once. */
+  wake(): void;
+  /** Takes no further job; resolved once the present one is done. */
+  stop(): Promise<void>;
+}
+
+/** Works on jobs one after another, as long as there are any; looks for them now and then, since other processes add some too. */
+export function startJobs(context: Context): JobRunner {
+  let working: Promise<void> | null = null;
+  let stopped = false;
+  const work = async () => {
+    try {
+      await failLost(context);
+      for (let taken = await takeJob(context); taken; taken = stopped ? null : await takeJob(context)) await run(context, taken);
+    } catch (error) {
+      log.error({ err: error }, 'jobs could not be looked for');
+    }
+  };
+  const wake = () => {
+    if (stopped) return;
+    working ??= work().finally(() => {
+      working = null;
+    });
+  };
+  const timer = setInterval(wake, POLL_MS);
+  timer.unref();
+  return {
+    wake,
+    stop: async () => {
+      stopped = true;
+      clearInterval(timer);
+      await working;
+    },
+  };
+}

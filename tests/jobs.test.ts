@@ -1,0 +1,99 @@
+import { randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { App } from '../src/server/app';
+import type { As, Teacher } from '../src/server/context';
+import { edition, job } from '../src/server/database/tables';
+import { addJob, endJob, failLost, LEASE_MS, openJob, takeJob } from '../src/server/jobs/jobs';
+import { startJobs } from '../src/server/jobs/runner';
+import { beginPublishing, publish } from '../src/server/releases/publish';
+import { keepNew } from '../src/server/vault/questions';
+import { keepSet, makeSet } from '../src/server/vault/sets';
+import { course, inOrder, must, seeds, teacher, testApp } from './support/app';
+
+let app: App;
+let odile: As<Teacher>;
+let done: () => void;
+beforeAll(async () => {
+  ({ app, done } = await testApp());
+  odile = await teacher(app, 'odile');
+});
+afterAll(() => done());
+
+const later = (ms: number) => ({ ...app, now: () => new Date(Date.now() + ms) });
+const newJob = async (total = 1) => {
+  const id = randomUUID();
+  await addJob(app, { id, kind: 'nothing', ownerId: odile.person.id, input: { of: id }, total });
+  return id;
+};
+
+describe('a job', () => {
+  it('is taken by one, however many look for it at once', async () => {
+    const ids = [await newJob(), await newJob()];
+    const taken = await Promise.all(Array.from({ length: 6 }, () => takeJob(app)));
+    expect(taken.flatMap((one) => one?.id ?? []).sort()).toEqual([...ids].sort());
+    for (const id of ids) await endJob(app, id, { ok: true, value: null });
+    expect(await takeJob(app)).toBeNull();
+    expect(must(await openJob(odile, ids[0] ?? ''))).toMatchObject({ state: 'done', done: 1, total: 1 });
+  });
+
+  it('is taken again when its holder is not heard of any more, three times at most', async () => {
+    const id = await newJob();
+    for (let attempt = 1; attempt <= 3; attempt++) {
+      expect(await takeJob(later(attempt * 2 * LEASE_MS))).toMatchObject({ id, attempts: attempt, input: { of: id } });
+      expect(await takeJob(later(attempt * 2 * LEASE_MS))).toBeNull();
+    }
+    expect(await takeJob(later(8 * LEASE_MS))).toBeNull();
+    await failLost(later(8 * LEASE_MS));
+    expect(must(await openJob(odile, id))).toMatchObject({ state: 'failed', problems: [{ message: expect.stringMatching(/three times/) }] });
+  });
+});
+
+describe('publishing', () => {
+  const hard = (i: number) => seeds({ title: `Question ${i}`, show: { modelAnswer: 'atTheEnd' } });
+  async function setOf(n: number): Promise<string> {
+    const questions = Array.from({ length: n }, (_, i) => hard(i));
+    for (const one of questions) must(await keepNew(odile, one));
+    const id = randomUUID();
+    must(await makeSet(odile, id, 'Hard'));
+    must(await keepSet(odile, id, { title: 'Hard', goBack: true, sections: inOrder(questions.map((one) => one.id)) }));
+    return id;
+  }
+
+  it('finds model answers as a job, frozen as it was asked for, and publishes once', async () => {
+    const courseId = await course(odile);
+    const setId = await setOf(6);
+    const id = randomUUID();
+    expect(must(await beginPublishing(odile, { id, courseId, setId }))).toEqual({ id, job: id });
+    must(await beginPublishing(odile, { id, courseId, setId }));
+    must(await keepSet(odile, setId, { title: 'Changed since', goBack: true, sections: [] }));
+    const runner = startJobs(app);
+    runner.wake();
+    await expect.poll(async () => must(await openJob(odile, id)).state, { timeout: 20_000 }).toBe('done');
+    await runner.stop();
+    expect(must(await openJob(odile, id))).toMatchObject({ done: 6, total: 6, problems: null });
+    const editions = await app.db.select().from(edition).where(eq(edition.releaseId, id));
+    expect(editions).toHaveLength(1);
+    expect(editions[0]?.content).toMatchObject({ questions: { length: 6 }, modelAnswers: Array(6).fill(expect.arrayContaining([expect.objectContaining({ zone: 'dry' })])) });
+    expect((await app.db.select().from(job).where(eq(job.id, id)))[0]?.input).toEqual({});
+    expect(must(await beginPublishing(odile, { id, courseId, setId }))).toEqual({ id, job: null });
+  });
+
+  it('where nothing has to be found it is done at once', async () => {
+    const question = seeds();
+    must(await keepNew(odile, question));
+    const id = randomUUID();
+    expect(must(await beginPublishing(odile, { id, courseId: await course(odile), questionId: question.id, revision: 1 }))).toEqual({ id, job: null });
+  });
+
+  it('says which media are missing', async () => {
+    const hash = 'f'.repeat(64);
+    const question = seeds({ media: { ear: { hash, kind: 'picture', description: 'An ear', weight: 10 } } });
+    must(await keepNew(odile, question));
+    expect(await publish(odile, { id: randomUUID(), courseId: await course(odile), questionId: question.id, revision: 1 })).toMatchObject({
+      ok: false,
+      code: 'notReady',
+      problems: [{ path: 'media.ear', message: 'The file of “ear” is missing: add it again.' }],
+    });
+  });
+});

@@ -1,4 +1,5 @@
 // Serves what `npm run build` made. Static files come from memory of what is there, compressed at build time; everything else goes to Astro.
+import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import http from 'node:http';
 import { dirname, join } from 'node:path';
@@ -14,12 +15,28 @@ if (!existsSync(join(root, 'dist/server/entry.mjs'))) {
   process.exit(1);
 }
 
+/** What is wrong with how it was started, and an exit code of its own. */
+function misconfigured(words) {
+  console.error(words);
+  process.exit(2);
+}
+function wholeNumber(name, otherwise, least, most) {
+  const text = process.env[name];
+  if (text === undefined || text === '') return otherwise;
+  const value = Number(text);
+  if (!Number.isInteger(value) || value < least || value > most) misconfigured(`${name} has to be a whole number from ${least} to ${most}; it is "${text}".`);
+  return value;
+}
+
 const HOST = process.env.HOST ?? '127.0.0.1';
-const PORT = Number(process.env.PORT ?? 4321);
-const MOST_BYTES = Number(process.env.MAX_BODY_BYTES ?? 10 * 1024 * 1024);
+const PORT = wholeNumber('PORT', 4321, 0, 65_535);
+/** The largest body there is beside files; what each endpoint takes is less, and said there. */
+const MAX_BYTES = 2 * 1024 * 1024;
 /** A film, or a package of questions; how large a picture or a sound may be is said where it is taken. */
-const MOST_MEDIUM_BYTES = Number(process.env.MAX_MEDIUM_BYTES ?? 62 * 1024 * 1024);
-const trustProxy = process.env.TRUST_PROXY === '1';
+const MAX_FILE_BYTES = wholeNumber('MAX_MEDIUM_BYTES', 62 * 1024 * 1024, 1024, 2 ** 31);
+/** How many proxies of ours stand before it: of the addresses they forward, that many are theirs, counted from the last. */
+const HOPS = wholeNumber('TRUST_PROXY', 0, 0, 10);
+const https = process.env.PUBLIC_URL?.startsWith('https:') ?? false;
 const FORWARDED = ['x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-client-ip'];
 
 const { handler } = await import('./dist/server/entry.mjs');
@@ -30,52 +47,83 @@ const files = sirv(join(root, 'dist/client'), {
   setHeaders: (response, path) => {
     response.setHeader('x-content-type-options', 'nosniff');
     response.setHeader('cross-origin-resource-policy', 'same-origin');
+    if (https) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains');
     if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
   },
 });
 
 /** What is read of a refused body, so that its sender, who reads no answer before all is sent, gets one; whoever sends more is cut off. */
-const MOST_DRAINED = 8 * MOST_BYTES;
+const MAX_DRAINED = 80 * 1024 * 1024;
 
 function refuse(request, response, status, code, message, wayOn) {
   let drained = 0;
   request.on('data', (chunk) => {
     drained += chunk.length;
-    if (drained > MOST_DRAINED) request.destroy();
+    if (drained > MAX_DRAINED) request.destroy();
   });
   request.once('end', () =>
     response.writeHead(status, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ ok: false, error: { code, message, wayOn } })),
   );
 }
 
+/** The address the outermost of our proxies was asked from: whoever stands before it may have written anything. */
+function forwardedAddress(header) {
+  const all = String(header ?? '')
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean);
+  return all[Math.max(0, all.length - HOPS)];
+}
+
+let ending = false;
 const server = http.createServer((request, response) => {
-  if (!trustProxy) for (const name of FORWARDED) delete request.headers[name];
+  if (ending) response.setHeader('connection', 'close');
+  if (HOPS === 0) for (const name of FORWARDED) delete request.headers[name];
+  else {
+    const address = forwardedAddress(request.headers['x-forwarded-for']);
+    if (address) request.headers['x-forwarded-for'] = address;
+    else delete request.headers['x-forwarded-for'];
+    delete request.headers['x-client-ip'];
+  }
   const length = request.headers['content-length'];
   if (length === undefined && request.headers['transfer-encoding'] !== undefined)
     return refuse(request, response, 411, 'lengthNeeded', 'The size of that request is not known', 'Send it with a Content-Length.');
-  const most = /^\/api\/(?:media|packages)\?/.test(request.url) ? MOST_MEDIUM_BYTES : MOST_BYTES;
-  if (Number(length ?? 0) > most) return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
+  const max = /^\/api\/(?:media|packages)\?/.test(request.url) ? MAX_FILE_BYTES : MAX_BYTES;
+  if (Number(length ?? 0) > max) return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
   files(request, response, () => handler(request, response));
 });
+// A body that comes drop by drop, or a connection that says nothing, is not waited for.
+server.requestTimeout = 120_000;
+server.headersTimeout = 20_000;
 server.on('error', (error) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${PORT} on ${HOST} is taken: set PORT to another.` : error.message);
   process.exit(1);
 });
 
+process.env.VAULT_DROP_STARTER = randomUUID();
 server.listen(PORT, HOST, async () => {
   const here = `http://${HOST.includes(':') ? `[${HOST}]` : HOST}:${server.address().port}`;
   const wildcard = HOST === '0.0.0.0' || HOST === '::';
-  const health = await fetch(`${wildcard ? `http://127.0.0.1:${server.address().port}` : here}/api/health`).catch((error) => ({ ok: false, status: error.message }));
-  if (!health.ok) {
-    console.error(`Vault Drop cannot serve: /api/health says ${health.status}. The log above says why.`);
+  const asked = await fetch(`${wildcard ? `http://127.0.0.1:${server.address().port}` : here}/api/health`, { headers: { 'x-starter': process.env.VAULT_DROP_STARTER } }).catch((error) => error);
+  if (!(asked instanceof Response) || !asked.ok) {
+    const { problem } = asked instanceof Response ? await asked.json().catch(() => ({})) : { problem: asked.message };
+    console.error(`Vault Drop cannot serve: ${problem ?? 'the log above says why.'}`);
     process.exit(1);
   }
   console.log(`Vault Drop serves on ${process.env.PUBLIC_URL ?? here}`);
 });
 
+/** How long what was begun may take to be finished once it is told to end, in milliseconds. */
+const GRACE_MS = 1500;
+
 for (const signal of ['SIGTERM', 'SIGINT'])
   process.once(signal, () => {
+    ending = true;
     server.close(() => process.exit(0));
-    server.closeIdleConnections();
-    setTimeout(() => process.exit(0), 5000).unref();
+    // Connections that wait for a next request are closed as soon as they have had their answer.
+    setInterval(() => server.closeIdleConnections(), 20);
+    setTimeout(() => {
+      server.closeAllConnections();
+      process.exit(0);
+    }, GRACE_MS);
   });

@@ -40,10 +40,14 @@ export function apiDocument(found: readonly Found[]): string {
 function signIn(): Operation[] {
   const paths: Readonly<Record<string, readonly [method: string, does: string, body: Parameters<typeof object>[0]]>> = {
     '/sign-in/username': ['POST', 'Signs in by user name.', { username: string().required(), password: string().required() }],
-    '/sign-in/email': ['POST', 'Signs in by the address of an account that has one.', { email: string().required(), password: string().required() }],
     '/sign-out': ['POST', 'Signs out.', undefined],
     '/get-session': ['GET', 'Who is signed in.', undefined],
     '/change-password': ['POST', 'Changes one’s own password.', { currentPassword: string().required(), newPassword: string().required() }],
+    '/two-factor/enable': ['POST', 'Begins a second factor for a teacher: what an authenticator needs, and recovery codes.', { password: string().required() }],
+    '/two-factor/disable': ['POST', 'Takes a teacher’s second factor away.', { password: string().required() }],
+    '/two-factor/verify-totp': ['POST', 'The code of an authenticator: ends a sign-in that asks for one, or confirms a second factor.', { code: string().required() }],
+    '/two-factor/verify-backup-code': ['POST', 'A recovery code in place of an authenticator’s; it holds once.', { code: string().required() }],
+    '/two-factor/generate-backup-codes': ['POST', 'New recovery codes in place of the old.', { password: string().required() }],
   };
   return [...OPEN_AUTH_PATHS].map((path) => {
     const described = paths[path];

@@ -11,6 +11,7 @@ const HEADERS = {
   'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=()',
   'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
+  ...(process.env.PUBLIC_URL?.startsWith('https:') ? { 'strict-transport-security': 'max-age=31536000; includeSubDomains' } : {}),
 };
 
 export const onRequest = defineMiddleware(async ({ request, locals, url }, next) => {

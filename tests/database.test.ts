@@ -3,7 +3,7 @@ import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { App } from '../src/server/app';
-import { signInFailure } from '../src/server/database/accountTables';
+import { requestCount } from '../src/server/database/accountTables';
 import { canWrite } from '../src/server/database/open';
 import { edition, move } from '../src/server/database/tables';
 import { takeMoves } from '../src/server/sittings/moves';
@@ -21,34 +21,34 @@ const pragma = async (db: Pick<App['db'], 'all'>, name: string) => Object.values
 
 describe('the connection', () => {
   it('keeps its PRAGMAs on every call and in every transaction, under parallel load', async () => {
-    const expected = { foreign_keys: 1, synchronous: 2, busy_timeout: 5000, journal_mode: 'wal' };
+    const expected = { foreign_keys: 1, synchronous: 2, busy_timeout: 100, journal_mode: 'wal' };
     const readAll = async (db: Pick<App['db'], 'all'>) => Object.fromEntries(await Promise.all(Object.keys(expected).map(async (name) => [name, await pragma(db, name)])));
     const results = await Promise.all(
       Array.from({ length: 60 }, (_, i) =>
         i % 3 === 0
           ? app.db.transaction(async (tx) => {
-              await tx.insert(signInFailure).values({ account: `load-${i}`, count: 1, first: 0 });
+              await tx.insert(requestCount).values({ key: `load-${i}`, count: 1, since: 0 });
               return readAll(tx);
             })
           : readAll(app.db),
       ),
     );
     for (const result of results) expect(result).toEqual(expected);
-    expect(await app.db.select().from(signInFailure)).toHaveLength(20);
+    expect(await app.db.select().from(requestCount)).toHaveLength(20);
   });
 
   it('rolls back what throws, and goes on', async () => {
     await expect(
       app.db.transaction(async (tx) => {
-        await tx.insert(signInFailure).values({ account: 'gone', count: 1, first: 0 });
+        await tx.insert(requestCount).values({ key: 'gone', count: 1, since: 0 });
         throw new Error('on purpose');
       }),
     ).rejects.toThrow('on purpose');
-    expect((await app.db.select().from(signInFailure)).some(({ account }) => account === 'gone')).toBe(false);
+    expect((await app.db.select().from(requestCount)).some(({ key }) => key === 'gone')).toBe(false);
   });
 
   it('refuses a call on itself inside a transaction, which would wait for ever', async () => {
-    await expect(app.db.transaction(async () => app.db.select().from(signInFailure))).rejects.toSatisfy((error: Error) =>
+    await expect(app.db.transaction(async () => app.db.select().from(requestCount))).rejects.toSatisfy((error: Error) =>
       /inside a transaction/.test(`${error.message} ${error.cause}`),
     );
   });

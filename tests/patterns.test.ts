@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { checkSync } from 'recheck';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
@@ -13,7 +13,7 @@ function patterns(): { at: string; source: string; flags: string }[] {
   return files
     .trim()
     .split('\n')
-    .filter((file) => /\.(?:tsx?|mjs)$/.test(file) && !file.endsWith('.test.ts'))
+    .filter((file) => existsSync(file) && /\.(?:tsx?|mjs)$/.test(file) && !file.endsWith('.test.ts'))
     .flatMap((file) => {
       const text = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.Latest, true);
       const found: { at: string; source: string; flags: string }[] = [];

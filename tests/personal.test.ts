@@ -9,7 +9,7 @@ import { openGradebook, setMark } from '../src/server/courses/gradebook';
 import { saveGroup, setMember } from '../src/server/courses/parts';
 import { dataOf, eraseLearner, listLeft, myData } from '../src/server/courses/personal';
 import { takeOff } from '../src/server/courses/roster';
-import { signInFailure, user } from '../src/server/database/accountTables';
+import { requestCount, user } from '../src/server/database/accountTables';
 import { audit, courseLearner, move, regrade, sitting, standing } from '../src/server/database/tables';
 import { analysisOf } from '../src/server/releases/analysis';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/releases/corrections';
@@ -108,7 +108,7 @@ describe('what is kept of a learner', () => {
     must(await makeEdition(odile, releaseId, 2, { reason: '', changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }] }));
     must(await applyEdition(odile, releaseId, 2));
     must(await analysisOf(odile, releaseId));
-    await app.db.insert(signInFailure).values({ account: ines.person.username ?? '', count: 1, first: Date.now() });
+    await app.db.insert(requestCount).values({ key: `sign-in ${ines.person.username}`, count: 1, since: Date.now() });
     const before = await app.db.select().from(move).where(eq(move.sittingId, others));
 
     expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({ account: true, sittings: 1 });
@@ -118,7 +118,7 @@ describe('what is kept of a learner', () => {
     for (const table of [move, standing]) expect(await app.db.select().from(table).where(eq(table.sittingId, mine))).toEqual([]);
     expect(await app.db.select().from(sitting).where(eq(sitting.learnerId, ines.person.id))).toEqual([]);
     expect(await app.db.select().from(user).where(eq(user.id, ines.person.id))).toEqual([]);
-    expect(await app.db.select().from(signInFailure)).toEqual([]);
+    expect(await app.db.select().from(requestCount)).toEqual([]);
     expect((await app.db.select().from(regrade).where(eq(regrade.releaseId, releaseId)))[0]?.changes.map(({ learnerId }) => learnerId)).not.toContain(ines.person.id);
     expect(must(await openGradebook(odile, courseId)).rows.map(({ learnerId }) => learnerId)).toEqual([other.person.id]);
     // That a mark was set stays on record; what it was and why do not.

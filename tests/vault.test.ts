@@ -5,6 +5,7 @@ import type { As, Teacher } from '../src/server/context';
 import { question, questionWords } from '../src/server/database/tables';
 import { queryOf } from '../src/server/http/endpoint';
 import { sought } from '../src/server/http/queries';
+import { readMedium, takeMedium } from '../src/server/media/media';
 import { publish } from '../src/server/releases/publish';
 import { listTags, listVault, PAGE, usesOf } from '../src/server/vault/listing';
 import { changeMany, copyQuestion, editQuestion, emptyBin, keepNew, openQuestion } from '../src/server/vault/questions';
@@ -142,17 +143,36 @@ describe('shelves', () => {
     expect(await openQuestion(fern, id)).toMatchObject({ ok: true, value: { access: 'see' } });
     expect(await openQuestion(fern, other)).toMatchObject({ ok: false });
     expect(await titles(fern)).toEqual(['For colleagues']);
-    expect([(await copyQuestion(fern, id, randomUUID())).ok, (await uses()).ok, await editQuestion(fern, id, edit)]).toMatchObject([false, false, { code: 'notAllowed' }]);
+    expect([(await copyQuestion(fern, id, randomUUID())).ok, (await uses()).ok, await editQuestion(fern, id, edit)]).toMatchObject([true, false, { code: 'notAllowed' }]);
 
     must(await shareShelf(odile, top, { username: 'fern', right: 'use' }));
     must(await uses());
     must(await publish(fern, { id: randomUUID(), courseId: await course(fern), setId: set }));
     expect(must(await usesOf(odile, id))).toMatchObject({ sets: [{ title: 'Fern’s', by: 'fern', mine: false }], releases: [{ title: 'Fern’s', by: 'fern' }] });
-    expect((await listVault(fern, { words: 'colleagues' })).rows).toMatchObject([{ access: 'use', owner: 'odile' }]);
+    expect((await listVault(fern, { words: 'colleagues' })).rows.filter(({ access }) => access !== 'own')).toMatchObject([{ access: 'use', owner: 'odile' }]);
     expect(await editQuestion(fern, id, edit)).toMatchObject({ code: 'notAllowed' });
 
     must(await shareShelf(odile, inner, { username: 'fern', right: 'edit' }));
     must(await editQuestion(fern, id, edit));
+    // A picture they add reaches the owner, and everybody who gets it from them.
+    const leaf = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><path d="M0 0h9"/></svg>');
+    const { hash } = must(await takeMedium(fern, { name: 'leaf.svg', claimed: 'image/svg+xml', bytes: leaf, room: { width: 10, height: 10 } }));
+    const to = { hash, kind: 'picture', description: 'A leaf', decorative: false, source: '', licence: '', weight: 9, captions: null };
+    const adding = { id: randomUUID(), from: 2, edits: [{ type: 'name', in: 'media', name: 'leaf', from: null, to }] } as unknown as typeof edit;
+    must(await editQuestion(fern, id, adding));
+    expect(await readMedium(odile, hash)).toMatchObject({ ok: true });
+    expect(
+      await editQuestion(fern, id, {
+        ...adding,
+        id: randomUUID(),
+        from: 3,
+        edits: [{ type: 'name', in: 'media', name: 'gone', from: null, to: { ...to, hash: 'e'.repeat(64) } }],
+      } as unknown as typeof edit),
+    ).toMatchObject({
+      ok: false,
+      code: 'invalid',
+      problems: [{ path: 'media' }],
+    });
     // Whatever they may do with it, it is its owner's to move, tag and delete.
     expect(must(await changeMany(fern, { ids: [id], deleted: true, addTags: ['mine'] }))).toEqual({ changed: [], stood: [] });
     expect(await openQuestion(odile, id)).toMatchObject({ ok: true, value: { question: { title: 'Changed' }, access: 'own' } });

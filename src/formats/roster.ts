@@ -48,7 +48,8 @@ export function readRoster(text: string): { readonly lines: readonly RosterLine[
     const of = (column: Column) => cells[order.indexOf(column)]?.trim() ?? '';
     const read = {
       line,
-      name: of('name'),
+      // A cell may have line breaks in it; a name has none.
+      name: of('name').replace(/\p{Cc}+/gu, ' '),
       username: of('username'),
       password: of('password'),
       groups: of('groups')

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { accessSync, chmodSync, constants, existsSync, linkSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 
 export interface Config {
   /** Where data and media are kept. */
@@ -14,20 +14,53 @@ export interface Config {
   readonly demo: boolean;
   readonly version: string;
   readonly logLevel: string;
+  /** How many bytes of media one teacher may have. */
+  readonly mediaQuota: number;
+  /** How long things are kept, in days; null: until somebody deletes them. */
+  readonly keep: { readonly binDays: number | null; readonly logDays: number | null; readonly attemptDays: number | null };
   readonly root: string;
 }
+
+/** What keeps the application from starting, in a sentence for whoever started it. */
+export class StartProblem extends Error {}
+
+/** Where a restore puts what it is going to put in place: there only while it runs, or after it was interrupted. */
+export const RESTORING = 'restoring';
 
 /** Reads the configuration from the environment; a value that makes no sense stops the start with a sentence. */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const root = env.VAULT_DROP_ROOT ?? process.cwd();
   const data = resolve(root, env.VAULT_DROP_DATA ?? 'data');
-  mkdirSync(data, { recursive: true });
+  makeFolder(data);
+  if (existsSync(join(data, RESTORING)))
+    throw new StartProblem(
+      `A restore was interrupted: ${join(data, RESTORING)} is still there. Finish it with \`npm run restore -- --finish\`, or take it back with \`npm run restore -- --take-back\`.`,
+    );
+  return settings(env, root, data);
+}
+
+/** The same where a restore may have been interrupted, for the command that deals with it. */
+export function readConfigForRestore(env: NodeJS.ProcessEnv): Pick<Config, 'data' | 'databaseUrl'> {
+  const data = resolve(env.VAULT_DROP_ROOT ?? process.cwd(), env.VAULT_DROP_DATA ?? 'data');
+  makeFolder(data);
+  return { data, databaseUrl: databaseIn(env, data) };
+}
+
+const databaseIn = (env: NodeJS.ProcessEnv, data: string): string => env.DATABASE_URL ?? `file:${join(data, 'vault-drop.db')}`;
+
+function settings(env: NodeJS.ProcessEnv, root: string, data: string): Config {
   return {
     data,
-    databaseUrl: env.DATABASE_URL ?? `file:${join(data, 'vault-drop.db')}`,
+    databaseUrl: databaseIn(env, data),
     databaseAuthToken: env.DATABASE_AUTH_TOKEN,
     publicUrl: env.PUBLIC_URL ? address(env.PUBLIC_URL) : null,
-    secret: env.VAULT_DROP_SECRET ?? keptSecret(join(data, 'secret')),
+    secret: secretIn(env, data),
+    mediaQuota: number(env.MEDIA_QUOTA_MB, 'MEDIA_QUOTA_MB', 2048) * 1024 * 1024,
+    keep: {
+      binDays: days(env.KEEP_BIN_DAYS, 'KEEP_BIN_DAYS', 90),
+      logDays: days(env.KEEP_LOG_DAYS, 'KEEP_LOG_DAYS', 180),
+      attemptDays: days(env.KEEP_ATTEMPT_DAYS, 'KEEP_ATTEMPT_DAYS', null),
+    },
     demo: env.VAULT_DROP_DEMO === '1',
     version: (JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string }).version,
     logLevel: env.LOG_LEVEL ?? 'info',
@@ -37,16 +70,62 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
 
 function address(text: string): URL {
   const url = URL.canParse(text) ? new URL(text) : null;
-  if (!url || !/^https?:$/.test(url.protocol)) throw new Error(`PUBLIC_URL has to be an http or https address, as in https://questions.example.org; it is "${text}"`);
+  if (!url || !/^https?:$/.test(url.protocol)) throw new StartProblem(`PUBLIC_URL has to be an http or https address, as in https://questions.example.org; it is "${text}"`);
   return url;
 }
 
-/** The sign-in secret: made at the first start, readable by the owner alone; whoever starts second reads what the first has written. */
-function keptSecret(file: string): string {
-  try {
-    writeFileSync(file, randomBytes(32).toString('base64url'), { flag: 'wx', mode: 0o600 });
-  } catch (error) {
-    if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
+/** Characters of a secret: 32 bytes as base64url are 43. */
+const MIN_SECRET = 32;
+
+function secretIn(env: NodeJS.ProcessEnv, data: string): string {
+  const file = join(data, 'secret');
+  const secret = (env.VAULT_DROP_SECRET ?? storedSecret(file)).trim();
+  if (secret.length >= MIN_SECRET) return secret;
+  throw new StartProblem(
+    env.VAULT_DROP_SECRET === undefined
+      ? `The secret in ${file} is ${secret === '' ? 'empty' : 'shorter than 32 characters'}. Delete that file to make another one: everybody has to sign in again then.`
+      : 'VAULT_DROP_SECRET has to have 32 characters or more.',
+  );
+}
+
+/** The sign-in secret: made at the first start, whole or not at all, readable by the owner alone; whoever starts second reads what the first has written. */
+function storedSecret(file: string): string {
+  if (!existsSync(file)) {
+    const part = `${file}.${process.pid}`;
+    writeFileSync(part, randomBytes(32).toString('base64url'), { mode: 0o600 });
+    try {
+      linkSync(part, file);
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
+    } finally {
+      rmSync(part, { force: true });
+    }
   }
   return readFileSync(file, 'utf8');
 }
+
+/** Makes a folder that only its owner may look into, part by part: Node's own way of making all of them at once does not end where the system refuses one oddly. */
+function makeFolder(path: string): void {
+  try {
+    const missing: string[] = [];
+    let at = path;
+    for (; !existsSync(at); at = dirname(at)) missing.unshift(at);
+    if (!statSync(at).isDirectory()) throw new Error(`${at} is not a folder`);
+    for (const part of missing) mkdirSync(part, { mode: 0o700 });
+    chmodSync(path, 0o700);
+    accessSync(path, constants.W_OK | constants.X_OK);
+  } catch (error) {
+    throw new StartProblem(`The folder for data, ${path}, cannot be used: ${(error as Error).message}. Set VAULT_DROP_DATA to one that can be written.`);
+  }
+}
+
+function number(text: string | undefined, name: string, otherwise: number): number {
+  if (text === undefined || text === '') return otherwise;
+  const value = Number(text);
+  if (!Number.isFinite(value) || value < 1) throw new StartProblem(`${name} has to be a number from 1; it is "${text}".`);
+  return value;
+}
+
+/** Days; `never` for no end. */
+const days = (text: string | undefined, name: string, otherwise: number | null): number | null =>
+  text === 'never' ? null : text === undefined || text === '' ? otherwise : number(text, name, 1);

@@ -21,6 +21,8 @@ export interface Context {
   readonly now: () => Date;
   /** A clock that goes on evenly, whatever the machine's is set to, in milliseconds; left out: as `now`. */
   readonly steady?: (() => number) | undefined;
+  /** Where a request came from. */
+  readonly address?: string | undefined;
 }
 
 /** The same, with who is asking. */

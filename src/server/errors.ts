@@ -26,7 +26,7 @@ export const errors = {
   tooMany: [429, 'Too many tries', 'Wait a few minutes and try again.'],
   busy: [503, 'Too much is being worked on at once', 'Try again in a minute.'],
   unexpected: [500, 'Something went wrong here', 'Nothing you did. What was kept before is still there; try again in a moment.'],
-  unavailable: [503, 'The database cannot be reached', 'Try again in a moment.'],
+  unavailable: [503, 'Nothing can be stored at the moment', 'The database is busy, or its disk is full. Nothing that was saved is lost: try again in a moment.'],
 } as const satisfies Record<string, readonly [status: number, title: string, wayOn: string]>;
 
 export type ErrorCode = keyof typeof errors;

@@ -254,8 +254,8 @@ function RemoveDialog({ shelf, shelves, onClose, onRemove }: { shelf: Shelf; she
 }
 
 const RIGHTS = [
-  ['see', 'look at what is on it'],
-  ['use', 'use it in sets and copies'],
+  ['see', 'look at what is on it, and copy it'],
+  ['use', 'use it in sets too'],
   ['edit', 'change it'],
 ] as const;
 

@@ -1,13 +1,19 @@
-import { canWrite, described, json, log, theApp } from '../../server';
+import type { APIRoute } from 'astro';
+import { canStore, described, json, log, StartProblem, theApp } from '../../server';
 
-const answer = async () => {
+/** Why it cannot start is told to whoever started it: they know the word for it. */
+const isStarter = (request: Request) => process.env.VAULT_DROP_STARTER !== undefined && request.headers.get('x-starter') === process.env.VAULT_DROP_STARTER;
+
+const answer: APIRoute = async ({ request }) => {
+  let problem: string | null = null;
   try {
     const app = await theApp();
-    if (await canWrite(app.db)) return json({ ok: true, version: app.config.version, database: 'ok' });
+    if (await canStore(app)) return json({ ok: true, version: app.config.version, database: 'ok' });
   } catch (error) {
     log.error({ err: error }, 'cannot start');
+    problem = error instanceof StartProblem ? error.message : (error as Error).message;
   }
-  return json({ ok: false, database: 'unavailable' }, 503);
+  return json({ ok: false, database: 'unavailable', ...(problem && isStarter(request) ? { problem } : {}) }, 503);
 };
 
 export const GET = described(answer, 'anyone', { does: 'Whether the application can keep what it is sent.' });

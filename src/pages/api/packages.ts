@@ -1,4 +1,4 @@
-import { endpoint, exportPackage, importPackage, queries, savedFile, temporaryFile, withUpload } from '../../server';
+import { endpoint, exportPackage, fail, importPackage, mayOnceMore, queries, savedFile, temporaryFile, withUpload } from '../../server';
 
 const MAX_BYTES = 62 * 1024 * 1024;
 
@@ -14,5 +14,6 @@ export const GET = endpoint(
 export const POST = endpoint(
   'teacher',
   { does: 'Takes a package in. Sent again under the same id, it comes in once.', query: queries.importing, sends: 'application/zip', maxBytes: MAX_BYTES },
-  ({ as, query, request }) => withUpload(as.config, request, MAX_BYTES, (file) => importPackage(as, query.id, file)),
+  async ({ as, query, request }) =>
+    (await mayOnceMore(as, 'upload', as.person.id)) ? withUpload(as.config, request, MAX_BYTES, (file) => importPackage(as, query.id, file)) : fail('tooMany'),
 );

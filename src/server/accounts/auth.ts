@@ -1,9 +1,10 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
-import { username } from 'better-auth/plugins';
+import { twoFactor, username } from 'better-auth/plugins';
 import type { Config } from '../config';
 import * as accountTables from '../database/accountTables';
 import type { Database } from '../database/open';
+import { log } from '../log';
 import { allowsOrigin } from './origins';
 import { hash, LONGEST_PASSWORD, SHORTEST_PASSWORD, verify } from './password';
 import { signInLimit } from './signInLimit';
@@ -12,12 +13,29 @@ import { signInLimit } from './signInLimit';
 export const MAX_AUTH_BYTES = 16 * 1024;
 
 /** The paths of better-auth that are open; all others answer "not found" (accounts are made by teachers, through our own endpoints). */
-export const OPEN_AUTH_PATHS: ReadonlySet<string> = new Set(['/sign-in/username', '/sign-in/email', '/sign-out', '/get-session', '/change-password']);
+export const OPEN_AUTH_PATHS: ReadonlySet<string> = new Set([
+  '/sign-in/username',
+  '/sign-out',
+  '/get-session',
+  '/change-password',
+  '/two-factor/enable',
+  '/two-factor/disable',
+  '/two-factor/verify-totp',
+  '/two-factor/verify-backup-code',
+  '/two-factor/generate-backup-codes',
+]);
+/** Those of them that are for teachers. */
+export const TEACHER_AUTH_PATHS: ReadonlySet<string> = new Set(['/two-factor/enable', '/two-factor/disable', '/two-factor/generate-backup-codes']);
+
+/** The cookie that says who is signed in. Behind https no other host can set it, and it goes nowhere else. */
+export const sessionCookie = ({ publicUrl }: Pick<Config, 'publicUrl'>): string => `${cookiePrefix(publicUrl)}.session_token`;
+const cookiePrefix = (publicUrl: URL | null) => `${publicUrl?.protocol === 'https:' ? '__Host-' : ''}vault-drop`;
 
 export type Auth = ReturnType<typeof makeAuth>;
 
 export function makeAuth(db: Database, config: Config) {
-  const { before, after } = signInLimit(db);
+  const { before, after } = signInLimit(db, config);
+  const secure = config.publicUrl?.protocol === 'https:';
   const originOf = (request: Request | undefined) => {
     const origin = request?.headers.get('origin') ?? '';
     return origin && allowsOrigin(config, origin, request?.headers.get('host') ?? null) ? [origin] : [];
@@ -27,7 +45,8 @@ export function makeAuth(db: Database, config: Config) {
     basePath: '/api/auth',
     secret: config.secret,
     telemetry: { enabled: false },
-    logger: { level: 'error' },
+    appName: 'Vault Drop',
+    logger: { level: 'error', log: (_level, message, ...more) => log.error({ err: more.find((one) => one instanceof Error) }, message) },
     trustedOrigins: async (request) => originOf(request),
     database: drizzleAdapter(db, { provider: 'sqlite', schema: accountTables, transaction: true }),
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: SHORTEST_PASSWORD, maxPasswordLength: LONGEST_PASSWORD, password: { hash, verify } },
@@ -48,11 +67,13 @@ export function makeAuth(db: Database, config: Config) {
       customRules: { '/sign-in/*': { window: 60, max: 200 }, '/change-password': { window: 60, max: 20 } },
     },
     advanced: {
-      cookiePrefix: 'vault-drop',
-      useSecureCookies: config.publicUrl?.protocol === 'https:',
+      cookiePrefix: cookiePrefix(config.publicUrl),
+      // The prefix is ours: the library's own would be `__Secure-`.
+      useSecureCookies: false,
+      defaultCookieAttributes: { secure, httpOnly: true, sameSite: 'lax', path: '/' },
       ipAddress: { ipAddressHeaders: ['x-client-ip'] },
     },
     hooks: { before, after },
-    plugins: [username({ minUsernameLength: 2, maxUsernameLength: 60 })],
+    plugins: [username({ minUsernameLength: 2, maxUsernameLength: 60 }), twoFactor({ issuer: 'Vault Drop' })],
   });
 }

@@ -3,7 +3,9 @@ import { and, eq, inArray } from 'drizzle-orm';
 import type { As, Context, Role, Teacher } from '../context';
 import { account, session, user } from '../database/accountTables';
 import { fail, ok, type Result } from '../errors';
-import { hash } from './password';
+import { forgive } from './limit';
+import { hash, passwordProblem } from './password';
+import { noteSecurity } from './securityLog';
 
 export interface NewPerson {
   readonly name: string;
@@ -23,6 +25,8 @@ export async function makePerson({ db, now }: Context, person: NewPerson): Promi
   const username = normal(person.username);
   const taken = await db.query.user.findFirst({ where: eq(user.username, username) });
   if (taken) return fail('nameTaken', { problems: [{ path: 'username', message: `The user name "${username}" is taken.` }] });
+  const problem = passwordProblem(person.password, username);
+  if (problem) return fail('invalid', { problems: [{ path: 'password', message: problem }] });
   const password = await hash(person.password);
   const id = randomUUID();
   const at = now();
@@ -38,13 +42,17 @@ export async function makePerson({ db, now }: Context, person: NewPerson): Promi
       createdAt: at,
       updatedAt: at,
     });
+    await noteSecurity({ db: tx, now }, { what: 'accountMade', userId: id, by: person.madeBy, detail: person.role });
     await tx.insert(account).values({ id: randomUUID(), accountId: id, providerId: 'credential', userId: id, password, createdAt: at, updatedAt: at });
   });
   return ok({ id });
 }
 
-/** Sets a password and signs the account out everywhere. */
-export async function setPassword({ db, now }: Context, userId: string, password: string): Promise<void> {
+/** Sets a password, signs the account out everywhere, and opens it if it was shut for wrong ones. `by`: who did it; null: whoever runs the installation. */
+export async function setPassword({ db, now, address }: Context, userId: string, password: string, by: string | null): Promise<Result<null>> {
+  const who = await db.query.user.findFirst({ columns: { username: true }, where: eq(user.id, userId) });
+  const problem = passwordProblem(password, who?.username ?? '');
+  if (problem) return fail('invalid', { problems: [{ path: 'password', message: problem }] });
   const hashed = await hash(password);
   await db.transaction(async (tx) => {
     await tx
@@ -52,15 +60,17 @@ export async function setPassword({ db, now }: Context, userId: string, password
       .set({ password: hashed, updatedAt: now() })
       .where(and(eq(account.userId, userId), eq(account.providerId, 'credential')));
     await tx.delete(session).where(eq(session.userId, userId));
+    if (who?.username) await forgive(tx, 'sign-in', who.username);
+    await noteSecurity({ db: tx, now }, { what: 'passwordReset', userId, by, address });
   });
+  return ok(null);
 }
 
 /** A teacher resets the password of a learner whose account they made. */
 export async function resetLearnerPassword(as: As<Teacher>, learnerId: string, password: string): Promise<Result<null>> {
   const learner = await as.db.query.user.findFirst({ where: and(eq(user.id, learnerId), eq(user.role, 'learner'), eq(user.madeBy, as.person.id)) });
   if (!learner) return fail('notFound');
-  await setPassword(as, learnerId, password);
-  return ok(null);
+  return setPassword(as, learnerId, password, as.person.id);
 }
 
 const AT_ONCE = 500;

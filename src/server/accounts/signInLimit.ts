@@ -1,47 +1,93 @@
-import { APIError, createAuthMiddleware } from 'better-auth/api';
-import { eq, sql } from 'drizzle-orm';
-import { signInFailure } from '../database/accountTables';
+import { createHmac, timingSafeEqual } from 'node:crypto';
+import { APIError, createAuthMiddleware, getSessionFromCtx } from 'better-auth/api';
+import { eq } from 'drizzle-orm';
+import type { Config } from '../config';
+import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
+import { countOne, forgive, LIMITS } from './limit';
+import { passwordProblem } from './password';
+import { noteSecurity } from './securityLog';
 
-const WINDOW_MS = 10 * 60_000;
-const MOST_FAILURES = 5;
-
-/** The paths a password can be tried on, and the account it is tried for. Changing a password asks for the present one, so it counts too. */
-const isSignIn = (path: string) => path === '/sign-in/email' || path === '/sign-in/username';
-const accountOf = (body: unknown) => {
-  const { username, email } = (body ?? {}) as { username?: unknown; email?: unknown };
-  return String(username ?? email ?? '')
+const SIGN_IN = '/sign-in/username';
+const CHANGE_PASSWORD = '/change-password';
+const accountOf = (body: unknown) =>
+  String((body as { username?: unknown } | null)?.username ?? '')
+    .trim()
     .toLowerCase()
-    .slice(0, 200);
-};
+    .slice(0, 100);
+
+/** A browser in which an account was signed in once: it is counted apart, so that nobody else can lock its owner out. */
+const KNOWN = 'vault-drop.known';
+const KNOWN_SECONDS = 365 * 24 * 3600;
 
 /**
- * Five wrong passwords for one account within ten minutes shut it for the rest of them. The limit is by account, not by address: a class sits
- * behind one address and signs in at the same minute.
+ * Five wrong passwords for one account within ten minutes shut it for the rest of them: counted before a password is looked at, so that many tries at once are many. The limit is by account,
+ * not by address: a class sits behind one address and signs in at the same minute.
  */
-export function signInLimit(db: Database) {
-  const before = createAuthMiddleware(async (context) => {
-    if (!isSignIn(context.path)) return;
-    const failed = await db.query.signInFailure.findFirst({ where: eq(signInFailure.account, accountOf(context.body)) });
-    if (failed && failed.first > Date.now() - WINDOW_MS && failed.count >= MOST_FAILURES)
+export function signInLimit(db: Database, config: Pick<Config, 'secret'>) {
+  const context = { db, now: () => new Date() };
+  const markOf = (account: string) => createHmac('sha256', `known:${config.secret}`).update(account).digest('base64url');
+  const isKnown = (account: string, mark: string | null | undefined) => {
+    const [given, right] = [Buffer.from(mark ?? ''), Buffer.from(markOf(account))];
+    return given.length === right.length && timingSafeEqual(given, right);
+  };
+  const counter = (account: string, mark: string | null | undefined) => (isKnown(account, mark) ? `${account} known` : account);
+
+  const before = createAuthMiddleware(async (ctx) => {
+    const address = ctx.headers?.get('x-client-ip') ?? null;
+    if (ctx.path === SIGN_IN) {
+      const account = accountOf(ctx.body);
+      const count = await countOne(db, 'sign-in', counter(account, ctx.getCookie(KNOWN)), Date.now());
+      if (count <= LIMITS['sign-in'].max) return;
+      if (count === LIMITS['sign-in'].max + 1) await noteSecurity(context, { what: 'accountLocked', userId: await idOf(db, account), address, detail: account });
       throw new APIError('TOO_MANY_REQUESTS', { code: 'ACCOUNT_SHUT', message: 'Too many wrong passwords for this account' });
+    }
+    if (ctx.path === CHANGE_PASSWORD) {
+      const found = await getSessionFromCtx(ctx);
+      if (!found) return;
+      if ((await countOne(db, 'change-password', found.user.id, Date.now())) > LIMITS['change-password'].max)
+        throw new APIError('TOO_MANY_REQUESTS', { code: 'ACCOUNT_SHUT', message: 'Too many wrong passwords for this account' });
+      const { username } = found.user as { username?: string | null };
+      const problem = passwordProblem(String((ctx.body as { newPassword?: unknown } | null)?.newPassword ?? ''), username ?? '');
+      if (problem) throw new APIError('UNPROCESSABLE_ENTITY', { code: 'PASSWORD_TOO_COMMON', message: problem });
+    }
   });
-  const after = createAuthMiddleware(async (context) => {
-    if (!isSignIn(context.path)) return;
-    const name = accountOf(context.body);
-    if (context.context.newSession) {
-      await db.delete(signInFailure).where(eq(signInFailure.account, name));
+
+  const after = createAuthMiddleware(async (ctx) => {
+    const address = ctx.headers?.get('x-client-ip') ?? null;
+    const { newSession, returned } = ctx.context as { newSession?: { user: { id: string } } | null; returned?: unknown };
+    const refused = returned instanceof APIError || returned instanceof Error;
+    if (ctx.path === SIGN_IN) {
+      const account = accountOf(ctx.body);
+      const wantsCode = (returned as { twoFactorRedirect?: boolean } | undefined)?.twoFactorRedirect === true;
+      if (!newSession && !wantsCode) {
+        await noteSecurity(context, { what: 'signInRefused', userId: await idOf(db, account), address, detail: account });
+        return;
+      }
+      await forgive(db, 'sign-in', account);
+      ctx.setCookie(KNOWN, markOf(account), {
+        httpOnly: true,
+        sameSite: 'lax',
+        path: '/',
+        maxAge: KNOWN_SECONDS,
+        secure: ctx.context.options.advanced?.defaultCookieAttributes?.secure === true,
+      });
+      if (newSession) await noteSecurity(context, { what: 'signedIn', userId: newSession.user.id, by: newSession.user.id, address });
       return;
     }
-    const now = Date.now();
-    const old = sql`${signInFailure.first} < ${now - WINDOW_MS}`;
-    await db
-      .insert(signInFailure)
-      .values({ account: name, count: 1, first: now })
-      .onConflictDoUpdate({
-        target: signInFailure.account,
-        set: { count: sql`case when ${old} then 1 else ${signInFailure.count} + 1 end`, first: sql`case when ${old} then ${now} else ${signInFailure.first} end` },
-      });
+    if (refused) return;
+    const id = newSession?.user.id ?? (await getSessionFromCtx(ctx))?.user.id ?? null;
+    if (ctx.path === CHANGE_PASSWORD && id) {
+      await forgive(db, 'change-password', id);
+      await noteSecurity(context, { what: 'passwordChanged', userId: id, by: id, address });
+    }
+    if (ctx.path === '/two-factor/verify-totp' || ctx.path === '/two-factor/verify-backup-code')
+      await noteSecurity(context, { what: 'signedIn', userId: id, by: id, address, detail: 'with a second factor' });
+    if (ctx.path === '/two-factor/enable') await noteSecurity(context, { what: 'secondFactorOn', userId: id, by: id, address });
+    if (ctx.path === '/two-factor/disable') await noteSecurity(context, { what: 'secondFactorOff', userId: id, by: id, address });
   });
   return { before, after };
 }
+
+const idOf = async (db: Database, username: string): Promise<string | null> =>
+  (await db.query.user.findFirst({ columns: { id: true }, where: eq(user.username, username) }))?.id ?? null;

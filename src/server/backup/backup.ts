@@ -17,6 +17,8 @@ export interface Manifest {
   readonly database: { readonly sha256: string; readonly bytes: number };
   /** The SHA-256 of each medium, which is its name too. */
   readonly media: readonly string[];
+  /** The SHA-256 of the sign-in secret; left out where it is not in a file, and in backups from before it stood here. */
+  readonly secret?: string | undefined;
 }
 
 /** Where an application keeps its things. */
@@ -81,6 +83,7 @@ export async function backUp({ data, databaseUrl }: Kept, to: string, applicatio
     application,
     database: { sha256: await sha256Of(copy), bytes: (await stat(copy)).size },
     media,
+    ...((await exists(join(part, SECRET))) ? { secret: await sha256Of(join(part, SECRET)) } : {}),
   };
   await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`);
   await rename(part, to);

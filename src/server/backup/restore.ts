@@ -1,7 +1,8 @@
-import { copyFile, mkdir, readFile, rename, rm } from 'node:fs/promises';
+import { copyFile, mkdir, open, readFile, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { array, number, object, string } from 'yup';
+import { RESTORING } from '../config';
 import { mediumAt } from '../media/files';
 import { BackupProblem, copyMedia, DATABASE, exists, fileOf, type Kept, MANIFEST, type Manifest, MEDIA, SECRET, sha256Of } from './backup';
 
@@ -16,6 +17,9 @@ const manifestSchema = object({
   application: string().required(),
   database: object({ sha256: sha256(), bytes: number().integer().min(0).required() }).required(),
   media: array(sha256()).required(),
+  secret: string()
+    .matches(/^[0-9a-f]{64}$/)
+    .optional(),
 });
 
 /** Reads a backup's `backup.json` and holds every file of it against what that says. */
@@ -28,45 +32,110 @@ export async function checked(from: string): Promise<Manifest> {
   }
   const wrong = async (file: string, hash: string) => !(await exists(file)) || (await sha256Of(file)) !== hash;
   if (await wrong(join(from, DATABASE), manifest.database.sha256)) throw new BackupProblem(`The database in ${from} is not what was backed up.`);
+  const secret = join(from, SECRET);
+  if (manifest.secret && (await wrong(secret, manifest.secret))) throw new BackupProblem(`The secret in ${from} is not what was backed up.`);
+  if ((await exists(secret)) && (await readFile(secret, 'utf8')).trim() === '') throw new BackupProblem(`The secret in ${from} is empty.`);
   for (const hash of manifest.media) if (await wrong(mediumAt(join(from, MEDIA), hash), hash)) throw new BackupProblem(`The medium ${hash} in ${from} is not what was backed up.`);
   return manifest;
 }
+
+/** What stands in `restoring` once everything is copied and before anything is moved: from then on a restore can be finished or taken back. */
+interface Swap {
+  /** Where what was there is set aside; null: there was nothing. */
+  readonly setAside: string | null;
+  readonly hasSecret: boolean;
+}
+const SWAP = 'swap.json';
 
 /**
  * Puts a backup in the place of what an application keeps, which must not run meanwhile. What was there is set aside beside it, and its place is returned; null: there was
  * nothing. The backup itself is left as it is.
  */
-export async function restore(from: string, { data, databaseUrl }: Kept, now: Date): Promise<{ manifest: Manifest; setAside: string | null }> {
+export async function restore(from: string, kept: Kept, now: Date): Promise<{ manifest: Manifest; setAside: string | null }> {
+  const { data, databaseUrl } = kept;
   const database = fileOf(databaseUrl);
   const manifest = await checked(from);
+  const part = join(data, RESTORING);
+  if (await exists(part)) throw new BackupProblem(`${part} is there: a restore was interrupted. Finish it with --finish, or take it back with --take-back.`);
   const there = await exists(database);
   if (there) await refuseIfRunning(database);
-  await mkdir(data, { recursive: true });
+  await mkdir(data, { recursive: true, mode: 0o700 });
   // Everything is copied before anything is moved away.
-  const part = join(data, 'restoring');
-  await rm(part, { recursive: true, force: true });
   await mkdir(join(part, MEDIA), { recursive: true, mode: 0o700 });
   await copyFile(join(from, DATABASE), join(part, DATABASE));
   await copyMedia(from, part, manifest.media);
   const hasSecret = await exists(join(from, SECRET));
   if (hasSecret) await copyFile(join(from, SECRET), join(part, SECRET));
-
   const setAside = there ? join(data, `before-${now.toISOString().replace(/[:.]/g, '-')}`) : null;
-  const aside = async (path: string, name: string) => {
-    if (!(await exists(path))) return;
-    if (setAside) {
-      await mkdir(setAside, { recursive: true, mode: 0o700 });
-      await rename(path, join(setAside, name));
-    } else await rm(path, { recursive: true });
-  };
-  for (const end of ['', '-wal', '-shm']) await aside(`${database}${end}`, `${DATABASE}${end}`);
-  await aside(join(data, MEDIA), MEDIA);
-  if (hasSecret) await aside(join(data, SECRET), SECRET);
-  await rename(join(part, MEDIA), join(data, MEDIA));
-  if (hasSecret) await rename(join(part, SECRET), join(data, SECRET));
-  await rename(join(part, DATABASE), database);
-  await rm(part, { recursive: true });
+  const how: Swap = { setAside, hasSecret };
+  await writeWhole(join(part, SWAP), JSON.stringify(how));
+  await swap(kept, how);
   return { manifest, setAside };
+}
+
+async function writeWhole(file: string, text: string): Promise<void> {
+  const handle = await open(`${file}.part`, 'w', 0o600);
+  await handle.writeFile(text);
+  await handle.sync();
+  await handle.close();
+  await rename(`${file}.part`, file);
+}
+
+/** What is moved: its name in `restoring` and where things are set aside, and where it belongs. */
+const movedBy = ({ data, databaseUrl }: Kept, { hasSecret }: Swap): readonly (readonly [name: string, place: string])[] => [
+  [MEDIA, join(data, MEDIA)],
+  ...(hasSecret ? [[SECRET, join(data, SECRET)] as const] : []),
+  [DATABASE, fileOf(databaseUrl)],
+];
+/** A database has its log beside it. */
+const filesOf = (name: string): readonly string[] => (name === DATABASE ? ['', '-wal', '-shm'] : ['']);
+
+/** Moves what was there aside and the new in its place. What was done before is passed over, so that it can be gone on with wherever it was interrupted. */
+async function swap(kept: Kept, how: Swap): Promise<void> {
+  const part = join(kept.data, RESTORING);
+  const { setAside } = how;
+  if (setAside) await mkdir(setAside, { recursive: true, mode: 0o700 });
+  for (const [name, place] of movedBy(kept, how)) {
+    // As long as the new is still here, what stands there is the old.
+    if (!(await exists(join(part, name)))) continue;
+    for (const end of filesOf(name)) {
+      if (!(await exists(`${place}${end}`))) continue;
+      if (setAside) await rename(`${place}${end}`, join(setAside, `${name}${end}`));
+      else await rm(`${place}${end}`, { recursive: true });
+    }
+    await rename(join(part, name), place);
+  }
+  await rm(part, { recursive: true });
+}
+
+async function interrupted({ data }: Kept): Promise<{ part: string; how: Swap | null }> {
+  const part = join(data, RESTORING);
+  if (!(await exists(part))) throw new BackupProblem('No restore was interrupted.');
+  const file = join(part, SWAP);
+  return { part, how: (await exists(file)) ? (JSON.parse(await readFile(file, 'utf8')) as Swap) : null };
+}
+
+/** Finishes a restore that was interrupted. */
+export async function finishRestore(kept: Kept): Promise<void> {
+  const { how } = await interrupted(kept);
+  if (!how) throw new BackupProblem('It was interrupted before all of the backup was copied: take it back with --take-back, then restore again.');
+  await swap(kept, how);
+}
+
+/** Takes a restore back that was interrupted: everything is as it was before. */
+export async function takeBackRestore(kept: Kept): Promise<void> {
+  const { part, how } = await interrupted(kept);
+  for (const [name, place] of how ? movedBy(kept, how) : []) {
+    const isMoved = !(await exists(join(part, name)));
+    if (isMoved && (await exists(place))) await rename(place, join(part, name));
+    if (!how?.setAside) continue;
+    for (const end of filesOf(name)) {
+      const old = join(how.setAside, `${name}${end}`);
+      if (await exists(old)) await rename(old, `${place}${end}`);
+    }
+  }
+  if (how?.setAside && (await exists(how.setAside))) await rm(how.setAside, { recursive: true });
+  await rm(part, { recursive: true });
 }
 
 /** Leaving WAL wants the database for itself: it is refused while another process has it open (https://www.sqlite.org/wal.html). It also folds the log into the file. */

@@ -1,5 +1,6 @@
 import { randomInt } from 'node:crypto';
 import { and, eq, gt, isNull, or } from 'drizzle-orm';
+import { mayOnceMore } from '../accounts/limit';
 import { makePerson, type NewPerson } from '../accounts/people';
 import type { As, Context, Learner } from '../context';
 import { course, courseLearner } from '../database/tables';
@@ -27,16 +28,20 @@ const noSuchCode = () => fail('invalid', { problems: [{ path: 'code', message: '
 
 /** A learner joins a course by its code. Joining again changes nothing. */
 export async function joinCourse(as: As<Learner>, code: string): Promise<Result<{ course: string }>> {
+  if (!(await mayOnceMore(as, 'joining-address', as.address ?? ''))) return fail('tooMany');
   const found = await courseBy(as, code);
-  if (!found) return noSuchCode();
+  if (!found) return (await mayOnceMore(as, 'joining-guess', as.person.id)) ? noSuchCode() : fail('tooMany');
   await as.db.insert(courseLearner).values({ courseId: found.id, learnerId: as.person.id, addedAt: as.now() }).onConflictDoNothing();
   return ok({ course: found.title });
 }
 
 /** Somebody who has no account makes one with a code, and joins its course. Its owner may reset the password. */
 export async function registerWith(context: Context, code: string, learner: Pick<NewPerson, 'name' | 'username' | 'password'>): Promise<Result<{ course: string }>> {
+  const address = context.address ?? '';
+  if (!(await mayOnceMore(context, 'joining-address', address))) return fail('tooMany');
   const found = await courseBy(context, code);
-  if (!found) return noSuchCode();
+  if (!found) return (await mayOnceMore(context, 'joining-guess', address)) ? noSuchCode() : fail('tooMany');
+  if (!(await mayOnceMore(context, 'joining-code', found.id))) return fail('tooMany');
   const made = await makePerson(context, { ...learner, role: 'learner', madeBy: found.ownerId });
   if (!made.ok) return made;
   await context.db.insert(courseLearner).values({ courseId: found.id, learnerId: made.value.id, addedAt: context.now() });

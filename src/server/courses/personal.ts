@@ -1,7 +1,8 @@
 import { and, asc, eq, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
 import { isPut, isTyped, type Move, withoutDust } from '../../core';
+import { forgive } from '../accounts/limit';
 import type { As, Context, Learner, Teacher } from '../context';
-import { session, signInFailure, user } from '../database/accountTables';
+import { securityEvent, session, user } from '../database/accountTables';
 import {
   allowance,
   audit,
@@ -238,7 +239,8 @@ async function eraseAccount(tx: Transaction, learnerId: string, { id: courseId, 
     .delete(user)
     .where(and(eq(user.id, learnerId), eq(user.role, 'learner'), or(eq(user.madeBy, ownerId), inArray(user.madeBy, others)), ...left))
     .returning({ username: user.username });
-  if (gone?.username) await tx.delete(signInFailure).where(eq(signInFailure.account, gone.username));
+  if (gone?.username) await forgive(tx, 'sign-in', gone.username);
+  if (gone) await tx.delete(securityEvent).where(eq(securityEvent.userId, learnerId));
   return gone !== undefined;
 }
 

@@ -1,12 +1,14 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { and, asc, count, eq, inArray, like, or, type SQL } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { type LineProblem, type RosterLine, readRoster } from '../../formats/roster';
+import { passwordProblem } from '../accounts/password';
 import { makePerson, type NewPerson } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { courseGroup, courseLearner, groupMember } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
+import { invite, knownLearners, mayEnrol } from './invitations';
 
 export interface LearnerRow {
   id: string;
@@ -25,12 +27,12 @@ export interface RosterPage {
 /** Learners of one page. */
 export const ROSTER_PAGE = 100;
 /** SQLite's wildcards as themselves. */
-const literally = (text: string) => text.replace(/[%_]/g, '');
+const literally = (text: string) => text.replace(/[%_\\]/g, '\\$&');
 
 /** Who is on a course's roster and has these words in the name or user name. */
 function onRoster(courseId: string, words: string): SQL | undefined {
   const part = `%${literally(words.trim())}%`;
-  return and(eq(courseLearner.courseId, courseId), ...(words.trim() ? [or(like(user.name, part), like(user.username, part))] : []));
+  return and(eq(courseLearner.courseId, courseId), ...(words.trim() ? [sql`(${user.name} like ${part} escape '\\' or ${user.username} like ${part} escape '\\')`] : []));
 }
 
 /** A page of a course's learners by name; `words`: in names and user names. */
@@ -103,8 +105,9 @@ export async function takeOff(as: As<Teacher>, courseId: string, learners: reado
 
 /** What a line of a list would do: make an account, bring somebody who has one into the course, or nothing. */
 export interface PlannedLine extends Pick<RosterLine, 'line' | 'name' | 'username' | 'groups'> {
-  will: 'make' | 'join' | 'stay';
-  /** The name the account has, where the list has another. */
+  /** `invite`: the account is of somebody the teacher shares no course with, who is asked. */
+  will: 'make' | 'join' | 'invite' | 'stay';
+  /** The name the account has, where the list has another and the teacher knows them. */
   knownAs: string | null;
 }
 export interface RosterPlan {
@@ -142,30 +145,39 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
   for (const line of read.lines) {
     const account = known.get(line.username.toLowerCase()) ?? null;
     if (account && account.role !== 'learner') problems.push({ line: line.line, message: `“${line.username}” is a teacher’s account.` });
+    else if (!account && line.password !== '' && passwordProblem(line.password, line.username))
+      problems.push({ line: line.line, message: passwordProblem(line.password, line.username) ?? '' });
     else if (!account && line.name === '') problems.push({ line: line.line, message: `There is no account “${line.username}” yet, and no name to make one with.` });
     else taken.push({ ...line, account });
   }
   const listed = new Set(taken.flatMap(({ account }) => account?.id ?? []));
+  const accounts = taken.flatMap(({ account }) => account?.id ?? []);
+  const taught = await knownLearners(as, accounts);
+  const knows = (id: string) => taught.has(id) || thereIds.has(id);
+  const enrols = await mayEnrol(as, accounts);
   const titles = new Set(groups.map(({ title }) => title.toLowerCase()));
   const plan: RosterPlan = {
     lines: taken.map(({ line, name, username, groups: of, account }) => ({
       line,
-      name: account?.name ?? name,
+      // The name behind a user name is shown to who knows the person.
+      name: account && knows(account.id) ? account.name : name,
       username,
       groups: of,
-      will: account ? (thereIds.has(account.id) ? 'stay' : 'join') : 'make',
-      knownAs: account && name !== '' && account.name !== name ? account.name : null,
+      will: !account ? 'make' : thereIds.has(account.id) ? 'stay' : enrols(account.id) ? 'join' : 'invite',
+      knownAs: account && knows(account.id) && name !== '' && account.name !== name ? account.name : null,
     })),
     problems: problems.sort((a, b) => a.line - b.line),
     newGroups: [...new Map(taken.flatMap((line) => line.groups.filter((group) => !titles.has(group.toLowerCase())).map((group) => [group.toLowerCase(), group]))).values()],
     others: there.filter(({ id }) => !listed.has(id)),
   };
-  return ok({ plan, taken, groups });
+  return ok({ plan, taken, groups, enrols: (id: string) => thereIds.has(id) || enrols(id) });
 }
 
 export interface RosterTaken {
   made: { name: string; username: string; password: string }[];
   joined: number;
+  /** Who is asked, and says yes or no by themselves. */
+  invited: number;
   removed: number;
 }
 const MOST_MADE = 500;
@@ -175,7 +187,7 @@ export async function takeRoster(as: As<Teacher>, courseId: string, text: string
   const { db, now } = as;
   const found = await planned(as, courseId, text);
   if (!found.ok) return found;
-  const { plan, taken, groups } = found.value;
+  const { plan, taken, groups, enrols } = found.value;
   if (plan.lines.filter(({ will }) => will === 'make').length > MOST_MADE)
     return fail('invalid', { problems: [{ path: 'text', message: `At most ${MOST_MADE} new accounts are made at once: send the list in parts.` }] });
   const groupIds = new Map(groups.map(({ id, title }) => [title.toLowerCase(), id]));
@@ -184,7 +196,7 @@ export async function takeRoster(as: As<Teacher>, courseId: string, text: string
     await db.insert(courseGroup).values({ id, courseId, title });
     groupIds.set(title.toLowerCase(), id);
   }
-  const result: RosterTaken = { made: [], joined: plan.lines.filter(({ will }) => will === 'join').length, removed: 0 };
+  const result: RosterTaken = { made: [], joined: plan.lines.filter(({ will }) => will === 'join').length, invited: 0, removed: 0 };
   await Promise.all(
     taken.map(async ({ name, username, password, groups: of, account }) => {
       let id = account?.id;
@@ -194,6 +206,10 @@ export async function takeRoster(as: As<Teacher>, courseId: string, text: string
         if (!made.ok) return;
         id = made.value.id;
         result.made.push({ name, username, password: first });
+      } else if (!enrols(id)) {
+        await invite(as, courseId, [{ id, groups: of.map((group) => groupIds.get(group.toLowerCase()) ?? '') }]);
+        result.invited++;
+        return;
       }
       await db.insert(courseLearner).values({ courseId, learnerId: id, addedAt: now() }).onConflictDoNothing();
       for (const group of of)

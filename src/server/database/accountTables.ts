@@ -20,8 +20,28 @@ export const user = sqliteTable(
       .default('learner'),
     /** The teacher who made a learner's account, and alone may reset its password. */
     madeBy: text('made_by'),
+    /** May change what holds for the whole installation. */
+    isAdmin: integer('is_admin', { mode: 'boolean' }).notNull().default(false),
+    twoFactorEnabled: integer('two_factor_enabled', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('user_made_by').on(t.madeBy)],
+);
+
+/** The second factor of an account; secret and codes are encrypted by better-auth. */
+export const twoFactor = sqliteTable(
+  'two_factor',
+  {
+    id: text('id').primaryKey(),
+    secret: text('secret').notNull(),
+    backupCodes: text('backup_codes').notNull(),
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    verified: integer('verified', { mode: 'boolean' }).default(true),
+    failedVerificationCount: integer('failed_verification_count').default(0),
+    lockedUntil: moment('locked_until'),
+  },
+  (t) => [index('two_factor_user').on(t.userId)],
 );
 
 export const session = sqliteTable(
@@ -83,8 +103,42 @@ export const rateLimit = sqliteTable('rate_limit', {
   lastRequest: integer('last_request').notNull(),
 });
 
-export const signInFailure = sqliteTable('sign_in_failure', {
-  account: text('account').primaryKey(),
+/** How often something was asked for within a stretch of time, by what is limited and whom: `joining 203.0.113.5`. */
+export const requestCount = sqliteTable('request_count', {
+  key: text('key').primaryKey(),
   count: integer('count').notNull(),
-  first: integer('first').notNull(),
+  since: integer('since').notNull(),
 });
+
+/** What happened that bears on security: kept for as long as is set, then cleared. */
+export const securityEvent = sqliteTable(
+  'security_event',
+  {
+    n: integer('n').primaryKey({ autoIncrement: true }),
+    at: moment('at').notNull(),
+    what: text('what').$type<SecurityWhat>().notNull(),
+    /** Whose account it is about, and who did it; null: nobody who is known. */
+    userId: text('user_id'),
+    by: text('by'),
+    address: text('address'),
+    detail: text('detail').notNull().default(''),
+  },
+  (t) => [index('security_event_at').on(t.at), index('security_event_user').on(t.userId, t.n)],
+);
+export type SecurityWhat =
+  | 'signedIn'
+  | 'signInRefused'
+  | 'accountLocked'
+  | 'signedOutEverywhere'
+  | 'passwordChanged'
+  | 'passwordReset'
+  | 'accountMade'
+  | 'adminGiven'
+  | 'adminTaken'
+  | 'secondFactorOn'
+  | 'secondFactorOff'
+  | 'rightRefused'
+  | 'installationChanged';
+
+/** What holds for the whole installation. */
+export const installation = sqliteTable('installation', { name: text('name').primaryKey(), value: text('value', { mode: 'json' }).$type<unknown>().notNull() });

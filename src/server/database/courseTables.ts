@@ -87,6 +87,24 @@ export const courseLearner = sqliteTable(
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('course_of_learner').on(t.learnerId)],
 );
 
+/** A learner with an account who is asked into a course by a teacher who shares none with them: they say yes or no on their first page. */
+export const courseInvitation = sqliteTable(
+  'course_invitation',
+  {
+    courseId: text('course_id')
+      .notNull()
+      .references(() => course.id, { onDelete: 'cascade' }),
+    learnerId: text('learner_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    by: owner('by'),
+    at: moment('at').notNull(),
+    /** Groups of the course they come into with it. */
+    groups: text('groups', { mode: 'json' }).$type<string[]>().notNull().default([]),
+  },
+  (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('invitation_of_learner').on(t.learnerId)],
+);
+
 /** Who changed marks, or what they rest on: append-only (the database itself sees to it, see the migrations). */
 export const audit = sqliteTable(
   'audit',

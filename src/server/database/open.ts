@@ -1,3 +1,4 @@
+import { chmod, open } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
@@ -19,7 +20,16 @@ export async function openDatabase(config: Pick<Config, 'databaseUrl' | 'databas
   return db;
 }
 
+/** The file, made before SQLite makes it, so that nobody else may read it: what is written beside it takes its rights. */
+async function makePrivate(file: string): Promise<void> {
+  const handle = await open(file, 'a', 0o600);
+  await handle.close();
+  await chmod(file, 0o600);
+}
+
 async function openFile(url: string): Promise<Database> {
+  const path = url.slice('file:'.length);
+  if (path !== ':memory:') await makePrivate(path);
   const { client, within } = await openSqlite(url, (ms) => log.error({ ms }, 'a transaction was open too long and was rolled back'));
   const db = drizzle(client, { schema });
   const begin = db.transaction.bind(db);
@@ -32,13 +42,13 @@ function openServer(url: string, authToken: string | undefined): Database {
   return drizzle(createClient(authToken === undefined ? { url } : { url, authToken }), { schema });
 }
 
-/** Can the database be written? A write that changes nothing takes the lock a real one takes. */
+/** Can the database be written? A row is: what changes nothing writes nothing, even where the disk is full. */
 export async function canWrite(db: Database): Promise<boolean> {
   try {
-    await db.run(sql`update rate_limit set count = count where id = ''`);
+    await db.run(sql`insert into request_count (key, count, since) values ('health', 1, ${Date.now()}) on conflict (key) do update set count = count + 1, since = excluded.since`);
     return true;
   } catch (error) {
-    log.error({ error }, 'the database cannot be written');
+    log.error({ err: error }, 'the database cannot be written');
     return false;
   }
 }

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Checkpoint, Digest, Draw, ModelPlacement, Move, Question, Tells } from '../../core';
 import { user } from './accountTables';
@@ -67,7 +68,8 @@ export const releaseFor = sqliteTable(
     groupId: text('group_id').references(() => courseGroup.id, { onDelete: 'cascade' }),
     learnerId: text('learner_id').references(() => user.id, { onDelete: 'cascade' }),
   },
-  (t) => [uniqueIndex('release_for_one').on(t.releaseId, t.groupId, t.learnerId)],
+  // One of the two is always null, and SQLite's nulls differ from one another.
+  (t) => [uniqueIndex('release_for_one').on(t.releaseId, sql`coalesce(${t.groupId}, '')`, sql`coalesce(${t.learnerId}, '')`)],
 );
 
 /** What one learner is allowed beyond the others. Null: as for all. */

@@ -4,12 +4,17 @@ import { type Client, createClient, type Transaction, type TransactionMode } fro
 /**
  * One connection to a SQLite file, and one queue before it. The libSQL client by itself opens up to twenty connections; a PRAGMA holds for one
  * of them only; its busy wait blocks the event loop, so that a lock held in this very process is never released meanwhile; and a connection
- * that met SQLITE_BUSY once keeps an unfinished statement and fails from then on until it is opened anew. All four are met here.
+ * that met SQLITE_BUSY once keeps an unfinished statement and fails from then on until it is opened anew. All four are met here: while another process holds the lock,
+ * what waits is tried again and again, each time for a moment only.
  */
 const PRAGMAS = ['journal_mode=WAL', 'synchronous=FULL', 'foreign_keys=ON', 'cache_size=-16000', 'temp_store=MEMORY'];
-const BUSY_TIMEOUT_MS = 5000;
+/** How long one try blocks the event loop, how long there is nothing between two, and how long it is tried. */
+const BUSY_TIMEOUT_MS = 100;
+const PAUSE_MS = 50;
+const BUSY_LIMIT_MS = 5000;
 const LONGEST_TRANSACTION_MS = 10_000;
 
+const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
 const isBusy = (error: unknown) => /^SQLITE_(BUSY|LOCKED)/.test((error as { code?: string } | null)?.code ?? '');
 
 /** Waits its turn; the function it gets back lets the next one go. */
@@ -37,7 +42,15 @@ export async function openSqlite(url: string, onLongTransaction: (ms: number) =>
   const setUp = async () => {
     for (const pragma of PRAGMAS) await raw.execute(`PRAGMA ${pragma}`);
   };
-  await setUp();
+  for (const until = performance.now() + BUSY_LIMIT_MS; ; await pause()) {
+    try {
+      await setUp();
+      break;
+    } catch (error) {
+      if (!isBusy(error) || performance.now() > until) throw error;
+      raw.reconnect();
+    }
+  }
 
   const turn = turnstile();
   const inTransaction = new AsyncLocalStorage<{ open: boolean }>();
@@ -49,16 +62,28 @@ export async function openSqlite(url: string, onLongTransaction: (ms: number) =>
     raw.reconnect();
     await setUp();
   };
+  /** Tries until the lock is had. What met a lock has changed nothing: it was one statement, one batch, or the beginning of a transaction. */
+  const patiently = async <T>(work: () => Promise<T>): Promise<T> => {
+    const until = performance.now() + BUSY_LIMIT_MS;
+    for (;;) {
+      try {
+        return await work();
+      } catch (error) {
+        await healAfter(error).catch((again: unknown) => {
+          if (!isBusy(again)) throw again;
+        });
+        if (!isBusy(error) || performance.now() > until) throw error;
+        await pause();
+      }
+    }
+  };
 
   const queued = <Name extends 'execute' | 'batch' | 'migrate' | 'executeMultiple' | 'sync'>(name: Name) =>
     (async (...args: unknown[]) => {
       refuseInside(name);
       const free = await turn();
       try {
-        return await (raw[name] as (...all: unknown[]) => Promise<unknown>)(...args);
-      } catch (error) {
-        await healAfter(error);
-        throw error;
+        return await patiently(() => (raw[name] as (...all: unknown[]) => Promise<unknown>)(...args));
       } finally {
         free();
       }
@@ -69,9 +94,8 @@ export async function openSqlite(url: string, onLongTransaction: (ms: number) =>
     const free = await turn();
     let open: Transaction;
     try {
-      open = await raw.transaction(mode);
+      open = await patiently(() => raw.transaction(mode));
     } catch (error) {
-      await healAfter(error);
       free();
       throw error;
     }

@@ -73,7 +73,11 @@ export const shelfShare = object({
 const password = () =>
   string().min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`).required('Type a password');
 export const newLearner = object({
-  name: string().min(1, 'Type a name').max(100, 'At most 100 characters').required('Type a name'),
+  name: string()
+    .min(1, 'Type a name')
+    .max(100, 'At most 100 characters')
+    .matches(/^[^\p{Cc}]*$/u, 'A name has no line breaks or tabs in it')
+    .required('Type a name'),
   username: string()
     .matches(/^[A-Za-z0-9_.]{2,60}$/, '2 to 60 letters, digits, dots or underscores')
     .required('Type a user name'),
@@ -142,7 +146,7 @@ const changes = () =>
       question: wholeNumber(),
       strike: boolean().required(),
       fromVault: boolean().required(),
-      accept: array(object({ item: string().min(1).max(64).required(), zone: string().min(1).max(64).required() }))
+      accept: array(object({ item: string().min(1).max(100).required(), zone: string().min(1).max(100).required() }))
         .max(200)
         .required(),
     }),
@@ -286,6 +290,10 @@ const titleAndRows = {
 };
 export const newStockList = object({ id: uuid(), ...titleAndRows });
 export const stockListContent = object({ ...titleAndRows, from: revision() });
+
+export const installation = object({ directEnrolment: boolean().required() });
+/** How many of its minutes are left; null where it has no end. */
+export const reopening = object({ minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null) });
 
 export const goingTo = object({ question: wholeNumber() });
 

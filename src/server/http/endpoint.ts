@@ -1,20 +1,25 @@
 import type { APIContext, APIRoute } from 'astro';
 import { type AnyObject, type InferType, type ObjectSchema, type Schema, ValidationError } from 'yup';
+import { sessionCookie } from '../accounts/auth';
+import { noteSecurity } from '../accounts/securityLog';
 import { type App, theApp } from '../app';
 import type { As, Learner, Person, Role, Teacher } from '../context';
 import { type Failure, fail, type Result } from '../errors';
 import { log } from '../log';
+import { isOfStorage } from '../storage';
 import { MAX_BYTES, readJson, readQuery, tooLong } from './gate';
 import { failed, failedAs, json } from './respond';
 
-type PersonOf<R extends Role> = R extends 'teacher' ? Teacher : Learner;
+/** For one role, or for whoever is signed in. */
+type For = Role | 'signedIn';
+type PersonOf<R extends For> = R extends 'teacher' ? Teacher : R extends 'learner' ? Learner : Person;
 type Query = ObjectSchema<AnyObject>;
 
 /** What an endpoint is: the API document (`docs/api/openapi.json`) is made of this. */
 export interface Described {
   /** A sentence. */
   readonly does: string;
-  readonly who: Role | 'anyone';
+  readonly who: For | 'anyone';
   /** What it takes as JSON; null: nothing. */
   readonly body: Schema | null;
   /** What stands behind the question mark of the address; null: nothing that it reads. */
@@ -90,23 +95,29 @@ export function guarded(handler: (app: App, context: APIContext) => Promise<Resp
     try {
       return await handler(await theApp(), context);
     } catch (error) {
-      log.error({ err: error, path: context.url.pathname }, 'unexpected');
-      return failedAs('unexpected');
+      const storage = isOfStorage(error);
+      log.error({ err: error, path: context.url.pathname }, storage ? 'cannot be stored' : 'unexpected');
+      return failedAs(storage ? 'unavailable' : 'unexpected');
     }
   };
 }
 
 /** The person who asks, if they are of the role; else why not. */
-export function allowed<R extends Role>(person: Person | null, role: R): Result<PersonOf<R>> {
+export function allowed<R extends For>(person: Person | null, role: R): Result<PersonOf<R>> {
   if (!person) return fail('notSignedIn');
-  return person.role === role ? { ok: true, value: person as PersonOf<R> } : fail('notAllowed');
+  return role === 'signedIn' || person.role === role ? { ok: true, value: person as PersonOf<R> } : fail('notAllowed');
 }
 
-interface Asked<R extends Role, S extends Schema | null, Q extends Query | null> {
+/** A session cookie is a token and its signature, with a dot between. */
+export const tokenIn = (cookie: string | undefined): string => cookie?.split('.')[0] ?? '';
+
+interface Asked<R extends For, S extends Schema | null, Q extends Query | null> {
   readonly as: As<PersonOf<R>> & Pick<App, 'jobs'>;
   readonly body: S extends Schema ? InferType<S> : null;
   readonly query: Q extends Query ? InferType<Q> : null;
   readonly id: string;
+  /** The token of the sign-in it is asked under. */
+  readonly session: string;
   readonly params: Readonly<Record<string, string | undefined>>;
   readonly request: Request;
 }
@@ -120,29 +131,42 @@ const answered = (result: Result<unknown> | Response): Response => (result insta
 /** An endpoint for anyone, signed in or not. */
 export function openEndpoint<Value, S extends Schema>(
   about: About<S, null> & { readonly body: S },
-  answer: (asked: { readonly app: App; readonly body: InferType<S> }) => Promise<Result<Value>>,
+  answer: (asked: { readonly app: App; readonly body: InferType<S>; readonly address: string }) => Promise<Result<Value>>,
 ): DescribedRoute<Value> {
-  const route = guarded(async (app, { request }) => {
+  const route = guarded(async (app, { clientAddress, request }) => {
     const body = await bodyOf(request, about.body, about.maxBytes);
-    return body.ok ? answered(await answer({ app, body: body.value })) : failed(body);
+    return body.ok ? answered(await answer({ app, body: body.value, address: clientAddress })) : failed(body);
   });
   return described(route, 'anyone', about);
 }
 
 /** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
-export function endpoint<R extends Role, Given extends Result<unknown> | Response, S extends Schema | null = null, Q extends Query | null = null>(
+export function endpoint<R extends For, Given extends Result<unknown> | Response, S extends Schema | null = null, Q extends Query | null = null>(
   role: R,
   about: About<S, Q>,
   answer: (asked: Asked<R, S, Q>) => Promise<Given>,
 ): DescribedRoute<ValueOf<Given>> {
-  const route = guarded(async (app, { locals, params, request, url }) => {
+  const route = guarded(async (app, { clientAddress, cookies, locals, params, request, url }) => {
     const person = allowed(await locals.person(), role);
-    if (!person.ok) return failed(person);
+    if (!person.ok) {
+      if (person.code === 'notAllowed')
+        await noteSecurity(app, { what: 'rightRefused', by: (await locals.person())?.id, address: clientAddress, detail: `${request.method} ${url.pathname}` });
+      return failed(person);
+    }
     const query = about.query ? queryOf(url.searchParams, about.query) : readQuery(url.searchParams);
     if (!query.ok) return failed(query);
     const body = about.body ? await bodyOf(request, about.body, about.maxBytes) : null;
     if (body && !body.ok) return failed(body);
-    const asked = { as: { ...app, person: person.value }, body: body?.value ?? null, query: about.query ? query.value : null, id: params.id ?? '', params, request };
+    const session = tokenIn(cookies.get(sessionCookie(app.config))?.value);
+    const asked = {
+      as: { ...app, person: person.value, address: clientAddress },
+      session,
+      body: body?.value ?? null,
+      query: about.query ? query.value : null,
+      id: params.id ?? '',
+      params,
+      request,
+    };
     // TypeScript does not follow that there is a body exactly where there is a schema for one.
     return answered(await answer(asked as unknown as Asked<R, S, Q>));
   });

@@ -95,7 +95,7 @@ function operationOf({ method, path, described, value }: Operation, failures: Fa
     operationId: idOf(method, path),
     tags: [path.split('/').find((part) => part !== '' && part !== 'api') ?? 'api'],
     summary: does,
-    description: who === 'anyone' ? 'For anyone, signed in or not.' : `For a ${who}.`,
+    description: who === 'anyone' ? 'For anyone, signed in or not.' : who === 'signedIn' ? 'For whoever is signed in.' : `For a ${who}.`,
     security: who === 'anyone' ? [] : [{ session: [] }],
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body ? { requestBody: { required: true, description: atMost(maxBytes), content: { 'application/json': { schema: jsonSchemaOf(body) } } } } : {}),

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { sweep } from '../accounts/sweep';
 import type { Context } from '../context';
 import { user } from '../database/accountTables';
 import { fail, type Result } from '../errors';
@@ -11,6 +12,7 @@ type Work = (context: Context, ownerId: string, input: never, progress: (done: n
 const WORKS: Readonly<Record<string, Work>> = { publish: publishPrepared };
 
 const POLL_MS = 2000;
+const SWEEP_MS = 3600 * 1000;
 
 async function run(context: Context, taken: JobRow): Promise<void> {
   const keepAlive = setInterval(() => void renew(context, taken.id).catch(() => undefined), LEASE_MS / 3);
@@ -54,11 +56,14 @@ export function startJobs(context: Context): JobRunner {
   };
   const timer = setInterval(wake, POLL_MS);
   timer.unref();
+  const sweeping = setInterval(() => void sweep(context).catch((error: unknown) => log.error({ err: error }, 'could not be cleared')), SWEEP_MS);
+  sweeping.unref();
   return {
     wake,
     stop: async () => {
       stopped = true;
       clearInterval(timer);
+      clearInterval(sweeping);
       await working;
     },
   };

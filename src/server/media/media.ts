@@ -5,6 +5,7 @@ import { medium } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { withBytes, withFolder } from './incoming';
 import { type MediumKind, type MediumType, TAKEN, TYPES, typeClaimed } from './kinds';
+import { mediaUsed } from './usage';
 
 /** Bytes of a file as it comes. */
 const MOST: Readonly<Record<MediumKind, number>> = { picture: 25_000_000, sound: 12_000_000, film: 60_000_000 };
@@ -63,6 +64,12 @@ async function takeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: s
 }
 
 async function store(as: As<Teacher>, name: string, kept: KeptMedium, file: string): Promise<Result<KeptMedium>> {
+  const there = await as.db.query.medium.findFirst({ columns: { hash: true }, where: and(eq(medium.hash, kept.hash), eq(medium.ownerId, as.person.id)) });
+  if (!there && (await mediaUsed(as, as.person.id)) + kept.weight > as.config.mediaQuota)
+    return refuse(
+      name,
+      `Your media would be more than the ${Math.round(as.config.mediaQuota / 1024 / 1024)} MB you may have. Clear what nothing uses, on the page of your account`,
+    );
   await as.files.putFile(kept.hash, file);
   await as.db
     .insert(medium)

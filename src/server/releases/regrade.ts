@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import { earned, type Move, markSoFar, rejudge, type Standing, withoutDust } from '../../core';
 import type { Context } from '../context';
-import { move, sitting, type standing } from '../database/tables';
+import { edition as editions, move, sitting, type standing } from '../database/tables';
 import { drawer } from '../sittings/draw';
 import { moveCounts } from '../sittings/standing';
 import { editionOf, type OpenEdition } from './editions';
@@ -50,6 +50,18 @@ export async function* regraded(context: Regrading, releaseId: string, edition: 
 /** What working out anew needs. `content`: the edition as JSON text, for sittings of many moves. */
 export interface Regrading extends Pick<Context, 'db' | 'work'> {
   readonly content: () => string;
+}
+
+/** One sitting by an edition. */
+export async function regradeSitting(context: Pick<Context, 'db' | 'work'>, edition: OpenEdition, sittingId: string): Promise<Regraded> {
+  const one = await context.db.query.sitting.findFirst({ where: eq(sitting.id, sittingId) });
+  if (!one) throw new Error(`There is no sitting ${sittingId}`);
+  const began = one.began === edition.number ? edition : await editionOf(context.db, one.releaseId, one.began);
+  const [row] = await context.db
+    .select({ content: sql<string>`${editions.content}` })
+    .from(editions)
+    .where(and(eq(editions.releaseId, one.releaseId), eq(editions.number, edition.number)));
+  return regradeOne({ ...context, content: () => row?.content ?? '' }, edition, one, began.asked(drawer(one.seed, 'questions')));
 }
 
 async function regradeOne({ db, work, content }: Regrading, edition: OpenEdition, one: Sat, asked: readonly number[]): Promise<Regraded> {

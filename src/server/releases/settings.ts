@@ -82,8 +82,8 @@ export async function settingsProblems(db: Database, courseId: string, settings:
 export const settingsRow = ({ audience, title: _, ...row }: ReleaseSettings) => ({ ...row, everyone: audience === null });
 
 export const audienceRows = (releaseId: string, audience: Audience | null) => [
-  ...(audience?.groups ?? []).map((groupId) => ({ releaseId, groupId, learnerId: null })),
-  ...(audience?.learners ?? []).map((learnerId) => ({ releaseId, groupId: null, learnerId })),
+  ...[...new Set(audience?.groups)].map((groupId) => ({ releaseId, groupId, learnerId: null })),
+  ...[...new Set(audience?.learners)].map((learnerId) => ({ releaseId, groupId: null, learnerId })),
 ];
 
 export interface AllowanceRow {

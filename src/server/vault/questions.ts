@@ -71,7 +71,8 @@ export async function keepAsCopy(as: As<Teacher>, id: string, document: unknown,
 }
 
 export async function copyQuestion(as: As<Teacher>, id: string, copyId: string): Promise<Result<{ id: string }>> {
-  const found = await openWith(as, id, 'use');
+  // Reading is copying: who may look at it may write it down.
+  const found = await openWith(as, id, 'see');
   if (!found.ok) return found;
   // Beside the one it is of, where that shelf is one's own.
   const shelfId = found.value.access === 'own' ? ((await own(as, id))?.shelfId ?? null) : null;

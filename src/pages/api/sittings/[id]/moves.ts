@@ -1,4 +1,20 @@
-import { type Answer, allowed, bodies, bodyOf, described, failed, guarded, json, makeTicket, readTicket, TICKET_SECONDS, takeMoves, ticketName } from '../../../../server';
+import {
+  type Answer,
+  allowed,
+  bodies,
+  bodyOf,
+  described,
+  failed,
+  guarded,
+  json,
+  makeTicket,
+  readTicket,
+  sessionCookie,
+  TICKET_SECONDS,
+  takeMoves,
+  ticketName,
+  tokenIn,
+} from '../../../../server';
 
 /** Five hundred moves, with room to spare. */
 const MAX_BYTES = 256 * 1024;
@@ -7,7 +23,7 @@ const MAX_BYTES = 256 * 1024;
 const route = guarded(async (app, { request, params, cookies, locals }) => {
   const sittingId = params.id ?? '';
   const secure = app.config.publicUrl?.protocol === 'https:';
-  const session = cookies.get(`${secure ? '__Secure-' : ''}vault-drop.session_token`)?.value;
+  const session = cookies.get(sessionCookie(app.config))?.value;
   const ticket = readTicket(app.config.secret, cookies.get(ticketName(sittingId))?.value, session, app.now());
   let learnerId = ticket?.sittingId === sittingId ? ticket.learnerId : null;
   if (learnerId === null) {
@@ -18,7 +34,7 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
   const body = await bodyOf(request, bodies.sentMoves, MAX_BYTES);
   if (!body.ok) return failed(body);
   // Who was let in by a ticket may have signed out since.
-  const answer = await takeMoves(app, sittingId, learnerId, body.value, ticket && session ? (session.split('.')[0] ?? '') : null);
+  const answer = await takeMoves(app, sittingId, learnerId, body.value, ticket ? tokenIn(session) : null);
   if (!answer.ok) return failed(answer);
   if (!ticket && session)
     cookies.set(ticketName(sittingId), makeTicket(app.config.secret, { sittingId, learnerId }, session, app.now()), {

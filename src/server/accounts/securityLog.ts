@@ -1,0 +1,46 @@
+import { desc, eq, lt, or } from 'drizzle-orm';
+import type { As, Context } from '../context';
+import { type SecurityWhat, securityEvent } from '../database/accountTables';
+import type { Database } from '../database/open';
+import { log } from '../log';
+
+export interface SecurityEvent {
+  readonly what: SecurityWhat;
+  /** Whose account it is about, and who did it. */
+  readonly userId?: string | null | undefined;
+  readonly by?: string | null | undefined;
+  readonly address?: string | null | undefined;
+  /** Nothing secret. */
+  readonly detail?: string | undefined;
+}
+
+/** Notes what bears on security, in the database and in the log. What it is about goes on even if that cannot be written. */
+export async function noteSecurity({ db, now }: { readonly db: Pick<Database, 'insert'>; readonly now: () => Date }, event: SecurityEvent): Promise<void> {
+  const { what, userId = null, by = null, address = null, detail = '' } = event;
+  log.info({ security: what, userId, by, address, detail }, 'security');
+  await db
+    .insert(securityEvent)
+    .values({ at: now(), what, userId, by, address, detail: detail.slice(0, 200) })
+    .catch((error: unknown) => log.error({ err: error }, 'a security event could not be stored'));
+}
+
+export interface SecurityRow {
+  at: Date;
+  what: SecurityWhat;
+  address: string | null;
+}
+const MAX_ROWS = 50;
+
+/** What happened to the account of the person who asks, the newest first. */
+export const myEvents = ({ db, person }: As): Promise<SecurityRow[]> =>
+  db
+    .select({ at: securityEvent.at, what: securityEvent.what, address: securityEvent.address })
+    .from(securityEvent)
+    .where(or(eq(securityEvent.userId, person.id)))
+    .orderBy(desc(securityEvent.n))
+    .limit(MAX_ROWS);
+
+const DAY_MS = 24 * 3600 * 1000;
+export const clearEvents = async ({ db, now }: Pick<Context, 'db' | 'now'>, days: number): Promise<void> => {
+  await db.delete(securityEvent).where(lt(securityEvent.at, new Date(now().getTime() - days * DAY_MS)));
+};

@@ -1,0 +1,92 @@
+import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { installationSettings } from '../accounts/installation';
+import type { As, Context, Learner, Teacher } from '../context';
+import { user } from '../database/accountTables';
+import { course, courseGroup, courseInvitation, courseLearner, groupMember } from '../database/tables';
+import { fail, ok, type Result } from '../errors';
+import { isTaughtBy } from './access';
+
+/** Of some accounts, those whose person the teacher knows: they made the account, or teach that learner in some course. */
+export async function knownLearners(as: As<Teacher>, ids: readonly string[]): Promise<ReadonlySet<string>> {
+  const known = new Set<string>();
+  for (let from = 0; from < ids.length; from += 500) {
+    const some = ids.slice(from, from + 500);
+    const rows = await as.db
+      .select({ id: user.id })
+      .from(user)
+      .where(
+        and(
+          inArray(user.id, some),
+          or(
+            eq(user.madeBy, as.person.id),
+            inArray(user.id, as.db.select({ id: courseLearner.learnerId }).from(courseLearner).innerJoin(course, eq(course.id, courseLearner.courseId)).where(isTaughtBy(as))),
+          ),
+        ),
+      );
+    for (const { id } of rows) known.add(id);
+  }
+  return known;
+}
+
+/** May the teacher bring an account into a course at once? Else its owner is asked. */
+export async function mayEnrol(as: As<Teacher>, ids: readonly string[]): Promise<(id: string) => boolean> {
+  if ((await installationSettings(as)).directEnrolment) return () => true;
+  const known = await knownLearners(as, ids);
+  return (id) => known.has(id);
+}
+
+/** Asks learners into a course. Asking again changes nothing but the groups they would come into. */
+export async function invite({ db, person, now }: As<Teacher>, courseId: string, learners: readonly { readonly id: string; readonly groups: readonly string[] }[]): Promise<void> {
+  for (const { id, groups } of learners)
+    await db
+      .insert(courseInvitation)
+      .values({ courseId, learnerId: id, by: person.id, at: now(), groups: [...groups] })
+      .onConflictDoUpdate({ target: [courseInvitation.courseId, courseInvitation.learnerId], set: { groups: [...groups] } });
+}
+
+export interface InvitationRow {
+  courseId: string;
+  course: string;
+  teacher: string;
+}
+
+/** The courses a learner is asked into. */
+export const listInvitations = ({ db, person }: Pick<As<Learner>, 'person' | keyof Context>): Promise<InvitationRow[]> =>
+  db
+    .select({ courseId: course.id, course: course.title, teacher: user.name })
+    .from(courseInvitation)
+    .innerJoin(course, eq(course.id, courseInvitation.courseId))
+    .innerJoin(user, eq(user.id, courseInvitation.by))
+    .where(and(eq(courseInvitation.learnerId, person.id), isNull(course.archivedAt)))
+    .orderBy(asc(course.title));
+
+/** The learner says yes (they are in the course from then on) or no. */
+export async function answerInvitation({ db, person, now }: As<Learner>, courseId: string, yes: boolean): Promise<Result<null>> {
+  const learnerId = person.id;
+  return db.transaction(async (tx): Promise<Result<null>> => {
+    const [asked] = await tx
+      .delete(courseInvitation)
+      .where(and(eq(courseInvitation.courseId, courseId), eq(courseInvitation.learnerId, learnerId)))
+      .returning({ groups: courseInvitation.groups });
+    const isIn = (await tx.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) })) !== undefined;
+    if (!asked) return isIn && yes ? ok(null) : fail('notFound');
+    if (!yes) return ok(null);
+    await tx.insert(courseLearner).values({ courseId, learnerId, addedAt: now() }).onConflictDoNothing();
+    const groups = await tx
+      .select({ id: courseGroup.id })
+      .from(courseGroup)
+      .where(and(eq(courseGroup.courseId, courseId), inArray(courseGroup.id, asked.groups)));
+    if (groups.length > 0)
+      await tx
+        .insert(groupMember)
+        .values(groups.map(({ id }) => ({ groupId: id, learnerId })))
+        .onConflictDoNothing();
+    return ok(null);
+  });
+}
+
+/** How many are asked into a course and have not answered. */
+export async function countInvited({ db }: Pick<Context, 'db'>, courseId: string): Promise<number> {
+  const [row] = await db.select({ n: sql<number>`count(*)` }).from(courseInvitation).where(eq(courseInvitation.courseId, courseId));
+  return row?.n ?? 0;
+}

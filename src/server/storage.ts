@@ -1,0 +1,32 @@
+import { randomUUID } from 'node:crypto';
+import { rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Context } from './context';
+import { canWrite } from './database/open';
+import { log } from './log';
+import { incomingFolder } from './media/incoming';
+
+/** Can the application store what it is sent: a row in the database, and a file among the media? */
+export async function canStore({ db, config }: Pick<Context, 'db' | 'config'>): Promise<boolean> {
+  return (await canWrite(db)) && canWriteFile(incomingFolder(config));
+}
+
+async function canWriteFile(folder: string): Promise<boolean> {
+  const file = join(folder, `health-${randomUUID()}`);
+  try {
+    await writeFile(file, 'ok', { mode: 0o600 });
+    return true;
+  } catch (error) {
+    log.error({ err: error }, 'media cannot be written');
+    return false;
+  } finally {
+    await rm(file, { force: true });
+  }
+}
+
+/** Is an error the storage's: a full disk, a locked or unreadable database, a folder that cannot be written? */
+export function isOfStorage(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code = '', cause } = error as { code?: unknown; cause?: unknown };
+  return /^(?:SQLITE_(?:BUSY|LOCKED|FULL|IOERR|READONLY|CANTOPEN|CORRUPT|NOTADB)|ENOSPC|EROFS|EDQUOT|EACCES|EMFILE)/.test(String(code)) || isOfStorage(cause);
+}

@@ -1,5 +1,7 @@
 import { defineMiddleware } from 'astro:middleware';
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { allowsOrigin, failedAs, log, type Person, personOf, theApp } from './server';
+import { isZone, NO_ZONE, toldOnServer, ZONE_COOKIE } from './ui/zone';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -14,7 +16,23 @@ const HEADERS = {
   ...(process.env.PUBLIC_URL?.startsWith('https:') ? { 'strict-transport-security': 'max-age=31536000; includeSubDomains' } : {}),
 };
 
-export const onRequest = defineMiddleware(async ({ request, locals, url }, next) => {
+/** The zone of whoever a page is drawn for. */
+const zones = new AsyncLocalStorage<string>();
+toldOnServer(() => zones.getStore() ?? NO_ZONE);
+
+function zoneOf(cookie: string | undefined): string {
+  return cookie && isZone(cookie) ? cookie : NO_ZONE;
+}
+
+/** A page is drawn whole while it is known whose zone it is in: what is drawn as it is sent would have lost that. */
+const drawn = (zone: string, next: () => Promise<Response>): Promise<Response> =>
+  zones.run(zone, async () => {
+    const response = await next();
+    if (!response.headers.get('content-type')?.startsWith('text/html')) return response;
+    return new Response(await response.text(), { status: response.status, statusText: response.statusText, headers: response.headers });
+  });
+
+export const onRequest = defineMiddleware(async ({ request, locals, url, cookies: sent }, next) => {
   // These two answer for themselves, the one whether the rest can.
   if (url.pathname === '/api/health' || url.pathname === '/api/ping') return withHeaders(await next());
   const app = await theApp().catch((error: unknown) => log.error({ err: error }, 'cannot start'));
@@ -34,7 +52,7 @@ export const onRequest = defineMiddleware(async ({ request, locals, url }, next)
   if (!SAFE.has(request.method) && !(origin && allowsOrigin(app.config, origin, request.headers.get('host')))) return withHeaders(failedAs('crossSite'));
 
   const began = performance.now();
-  const response = await next();
+  const response = await drawn(zoneOf(sent.get(ZONE_COOKIE)?.value), next);
   for (const cookie of cookies) response.headers.append('set-cookie', cookie);
   log.debug({ method: request.method, path: url.pathname, status: response.status, ms: Math.round(performance.now() - began) }, 'answered');
   return withHeaders(response);

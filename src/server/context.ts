@@ -10,6 +10,8 @@ export interface Person {
   readonly name: string;
   readonly username: string | null;
   readonly role: Role;
+  /** Signing in asks for a code too. */
+  readonly twoFactor?: boolean | undefined;
 }
 
 /** What every server function is given first: where things are kept and what time it is. */

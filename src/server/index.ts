@@ -49,7 +49,7 @@ export { reopen } from './sittings/reopen';
 export { goTo, type Opened, sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export type { SittingView } from './sittings/view';
-export { canStore } from './storage';
+export { canStore, retention } from './storage';
 export { listTags, listVault, PAGE, type Uses, usesOf, type VaultPage, type VaultRow } from './vault/listing';
 export { keepList, type ListRow, listLists, makeList, removeList } from './vault/lists';
 export { exportPackage, type Imported, importPackage } from './vault/packages';

@@ -11,6 +11,9 @@ export async function canStore({ db, config }: Pick<Context, 'db' | 'config'>): 
   return (await canWrite(db)) && canWriteFile(incomingFolder(config));
 }
 
+/** How long things are kept, in days; null: until somebody deletes them. */
+export const retention = ({ config }: Pick<Context, 'config'>): Context['config']['keep'] => config.keep;
+
 async function canWriteFile(folder: string): Promise<boolean> {
   const file = join(folder, `health-${randomUUID()}`);
   try {

@@ -29,7 +29,14 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
   const [asking, setAsking] = useState<{ collisions: readonly Collision[]; answer: (choices: Choices | null) => void } | null>(null);
   const base = useRef(first);
 
-  const save = async (content: Content): Promise<Content | null> => {
+  /** Changes go out one after another: each on the revision that the one before led to. */
+  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const save = (content: Content): Promise<Content | null> => {
+    const mine = line.current.then(() => saveNow(content));
+    line.current = mine.catch(() => undefined);
+    return mine;
+  };
+  const saveNow = async (content: Content): Promise<Content | null> => {
     let mine = content;
     let merged = false;
     for (;;) {

@@ -186,8 +186,8 @@ test('the results of a release: figures with a sentence each, who put what where
   await expect(page.getByText('2 more sittings')).toBeVisible();
   await page.getByLabel('Due', { exact: true }).fill('2030-01-01T12:00');
   await accessible(page);
-  await press(page, 'Keep');
-  await expect(page.getByText('Kept')).toBeVisible();
+  await press(page, 'Save');
+  await expect(page.getByText('Saved')).toBeVisible();
   await page.getByRole('button', { name: 'As for all for Fennel Brock' }).click();
   await expect(page.getByText('Nobody yet.')).toBeVisible();
 });

@@ -311,7 +311,7 @@ test('a stock list is made from a question, found, changed, drawn from, and take
   await accessible(page);
   await expect(page.getByRole('textbox', { name: /^Lines/ })).toHaveValue('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist');
   await page.getByRole('textbox', { name: /^Lines/ }).fill('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist\nAlder\tMoist');
-  await press(page, 'Keep it');
+  await press(page, 'Save it');
   await expect(page.getByText('5 pairs')).toBeVisible();
   await press(page, 'Take Four herbs and trees away');
   await expect(page.getByText('Nothing is found in them.')).toBeVisible();
@@ -375,7 +375,7 @@ test('a source is written at the set, stands beside the questions it is for, and
   await page.getByLabel('Title of the source').fill('From the handbook');
   await page.getByLabel('Text of the source').fill('A scale is read twice.');
   await page.getByRole('checkbox', { name: /A box of twelve sachets/ }).uncheck();
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   // A film by its address, played by the stand-in.
   await press(page, 'Add a source');
   const film = page
@@ -389,7 +389,7 @@ test('a source is written at the set, stands beside the questions it is for, and
   await film.getByLabel('Or a film by its address').fill('https://films.tarnhollow.example/drying');
   await film.getByLabel('Captions (WebVTT)').fill('WEBVTT\n\n00:00.000 --> 00:09.000\nSeed is dried.\n');
   await film.getByRole('checkbox', { name: /Weigh out 50 grams/ }).uncheck();
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await accessible(page);
   await page.reload();
   await expect(page.getByLabel('Text of the source').first()).toHaveValue('A scale is read twice.');

@@ -5,7 +5,7 @@ import { eq } from 'drizzle-orm';
 import { openDatabase } from '../../src/server/database/open';
 import { sitting } from '../../src/server/database/tables';
 import { seeds } from '../support/seeds';
-import { call, DEMO, expect, open, signIn, test } from './support';
+import { call, DEMO, expect, open, publishing, signIn, test } from './support';
 
 const DATA = process.env.VAULT_DROP_TEST_DATA ?? '';
 const LABELS = ['barley', 'poppy', 'acorn', 'gravel'];
@@ -16,7 +16,7 @@ async function published(teacher: BrowserContext, changes: Record<string, unknow
   const id = randomUUID();
   const document = { ...seeds({ id: questionId, title: 'Same on the outside', tray: { side: 'bottom', size: 150, order: 'shuffled' }, ...changes }) };
   expect((await call(teacher, 'POST', `/api/questions/${questionId}/copies`, { id: questionId, document })).status).toBe(200);
-  expect((await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, questionId, revision: 1 })).status).toBe(200);
+  await publishing(teacher, { id, courseId: DEMO.course, questionId, revision: 1 });
   return id;
 }
 

@@ -184,7 +184,7 @@ test('a set is made, ordered and published at its own page', async ({ browser })
   await page.getByRole('button', { name: 'Add Weigh out 50 grams' }).click();
   await page.getByRole('button', { name: 'Move Weigh out 50 grams up' }).click();
   await page.getByLabel('Learners may go back').uncheck();
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await spotless(page);
   await page.reload();
   await expect(page.getByRole('region', { name: /^Questions/ }).getByRole('link')).toHaveText(['Weigh out 50 grams', 'Which seeds stand drying?']);

@@ -3,7 +3,7 @@ import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } fr
 import { PLAIN, type Sent, sent } from '../../src/islands/publish/settings';
 import { seeds } from '../support/seeds';
 import { fingerTo } from './hands';
-import { call, centre, DEMO, dragTo, expect, open, watch } from './support';
+import { call, centre, DEMO, dragTo, expect, open, publishing, watch } from './support';
 
 const ORIGIN = 'http://127.0.0.1:4497';
 
@@ -27,8 +27,7 @@ export async function give(browser: Browser, changes: Record<string, unknown>, s
   const teacher = await signedIn(browser, 'odile');
   const questionId = await keepQuestion(teacher, changes);
   const id = randomUUID();
-  const answer = await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, questionId, revision: 1, settings: { ...sent(PLAIN), ...settings } });
-  expect(answer.status, JSON.stringify(answer.body)).toBe(200);
+  await publishing(teacher, { id, courseId: DEMO.course, questionId, revision: 1, settings: { ...sent(PLAIN), ...settings } });
   await teacher.close();
   return id;
 }
@@ -43,13 +42,14 @@ export async function giveSet(browser: Browser, documents: readonly Record<strin
   expect(
     (
       await call(teacher, 'PUT', `/api/sets/${setId}`, {
+        from: 1,
         title: 'Drying and storing',
         goBack,
         sections: [{ title: '', draw: null, questions: questions.map((id) => ({ id, points: null })) }],
       })
     ).status,
   ).toBe(200);
-  expect((await call(teacher, 'POST', '/api/releases', { id, courseId: DEMO.course, setId })).status).toBe(200);
+  await publishing(teacher, { id, courseId: DEMO.course, setId });
   await teacher.close();
   return id;
 }

@@ -31,7 +31,7 @@ test('a set has sections, points and draws; what it comes to and what guessing e
   await page.getByRole('button', { name: 'Move Close a jar up' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Close a jar' }).first()).toContainText('2');
   await expect(page.getByLabel('Points of Close a jar')).toBeVisible();
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await accessible(page);
   await page.reload();
   await expect(page.getByLabel('Title of section 2')).toHaveValue('In the rooms');

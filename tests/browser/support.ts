@@ -56,6 +56,15 @@ export async function call<T>(context: BrowserContext, method: 'POST' | 'PUT' | 
   return { status: response.status(), body: (await response.json().catch(() => null)) as T };
 }
 
+/** Publishes through the API, and waits until it is out. */
+export async function publishing(teacher: BrowserContext, body: { readonly id: string; readonly [field: string]: unknown }): Promise<void> {
+  const begun = await call<{ value: { job: string | null } }>(teacher, 'POST', '/api/releases', body);
+  expect(begun.status, JSON.stringify(begun.body)).toBe(200);
+  if (begun.body.value.job === null) return;
+  const state = async () => (await call<{ value: { state: string } }>(teacher, 'GET', `/api/jobs/${body.id}`)).body.value.state;
+  await expect.poll(state, { timeout: 30_000 }).toBe('done');
+}
+
 export const item = (page: Page, label: string) => page.locator('.movable', { hasText: label });
 export const zone = (page: Page, label: string) => page.locator('.stage .bed', { hasText: label });
 

@@ -51,7 +51,8 @@ test('the Vault: shelves in shelves, tags, search in titles and words, and the b
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 
   // Taken away with undo: what stood on it is where it was.
-  await press(page, 'Take away');
+  await press(page, 'Remove…');
+  await press(page, 'Remove it');
   await expect(shelf(`Shelf ${name}`)).toContainText('1');
   await press(page, 'Undo');
   await expect(shelf(`Inner ${name}`)).toContainText('1');
@@ -162,8 +163,14 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
   const set = crypto.randomUUID();
   expect((await call(colleague, 'POST', '/api/sets', { id: set, title: `Tamsin’s ${name}` })).status).toBe(200);
   expect(
-    (await call(colleague, 'PUT', `/api/sets/${set}`, { title: `Tamsin’s ${name}`, goBack: true, sections: [{ title: '', draw: null, questions: [{ id, points: null }] }] }))
-      .status,
+    (
+      await call(colleague, 'PUT', `/api/sets/${set}`, {
+        from: 1,
+        title: `Tamsin’s ${name}`,
+        goBack: true,
+        sections: [{ title: '', draw: null, questions: [{ id, points: null }] }],
+      })
+    ).status,
   ).toBe(200);
   await press(page, 'Done');
   await press(page, `Where ${name} is used`);

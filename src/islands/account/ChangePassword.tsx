@@ -20,10 +20,11 @@ export function ChangePassword({ username }: { username: string }) {
         reset();
         return setSaid({ well: true, words: 'Your password is changed. Other devices are signed out.' });
       }
-      if (response.status === 429) return setSaid({ well: false, words: 'Too many tries. Wait a minute and try again.' });
+      if (response.status === 422) return setError('newPassword', { message: ((await response.json()) as { message?: string }).message ?? 'Choose another password.' });
+      if (response.status === 429) return setSaid({ well: false, words: 'Too many wrong passwords. Wait ten minutes and try again.' });
       setError('currentPassword', { message: 'That is not your present password.' });
     } catch {
-      setSaid({ well: false, words: 'The line is down; nothing was changed. Try again when it is back.' });
+      setSaid({ well: false, words: 'You are offline; nothing was changed. Try again when you are back.' });
     }
   });
 

@@ -11,30 +11,75 @@ const WORDS: Record<number, string> = {
   401: 'That name and password do not go together.',
   422: 'That name and password do not go together.',
   400: 'That name and password do not go together.',
-  429: 'Too many wrong passwords for this account. Wait ten minutes, or ask your teacher for a new one.',
+  429: 'Too many wrong passwords for this account. Wait ten minutes, sign in where you have signed in before, or ask for a new password: a learner their teacher, a teacher whoever runs this.',
 };
+
+/** Null: nothing answered. */
+const post = (path: string, body: object): Promise<Response | null> =>
+  fetch(`/api/auth/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null);
+
+/** The second step of a teacher's sign-in: a code of their authenticator, or one of their recovery codes. */
+function Code({ to, onBack }: { to: string; onBack: () => void }) {
+  const [code, setCode] = useState('');
+  const [recovery, setRecovery] = useState(false);
+  const [problem, setProblem] = useState('');
+  const submit = async () => {
+    const answer = await post(`two-factor/${recovery ? 'verify-backup-code' : 'verify-totp'}`, { code: code.trim() });
+    if (answer?.ok) return location.assign(to);
+    setProblem(
+      !answer ? 'You are offline. Try again when you are back.' : answer.status === 429 ? 'Too many wrong codes. Wait a few minutes and sign in again.' : 'That code is not right.',
+    );
+  };
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <Field
+        label={recovery ? 'A recovery code' : 'The code of your authenticator'}
+        inputMode={recovery ? 'text' : 'numeric'}
+        autoComplete="one-time-code"
+        value={code}
+        problem={problem || undefined}
+        onChange={(event) => setCode(event.target.value)}
+        // biome-ignore lint/a11y/noAutofocus: the step before led here
+        autoFocus
+      />
+      <button type="submit" className="btn btn-primary" disabled={code.trim() === ''}>
+        Sign in
+      </button>
+      <div className="flex flex-wrap gap-3">
+        <button type="button" className="link-brass cursor-pointer" onClick={() => setRecovery(!recovery)}>
+          {recovery ? 'Use the authenticator' : 'I have lost it: use a recovery code'}
+        </button>
+        <button type="button" className="link-brass cursor-pointer" onClick={onBack}>
+          Back
+        </button>
+      </div>
+    </form>
+  );
+}
 
 export function SignIn({ to, demo }: Props) {
   const [problem, setProblem] = useState('');
   const { register, handleSubmit, setValue, formState } = useForm({ defaultValues: { username: '', password: '' } });
   const { errors, isSubmitting } = formState;
 
+  const [wantsCode, setWantsCode] = useState(false);
+
   const submit = handleSubmit(async ({ username, password }) => {
     setProblem('');
-    const email = username.includes('@');
-    try {
-      const response = await fetch(`/api/auth/sign-in/${email ? 'email' : 'username'}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ [email ? 'email' : 'username']: username.trim(), password }),
-      });
-      if (response.ok) return location.assign(to);
-      setProblem(WORDS[response.status] ?? 'Something went wrong here. Try again in a moment.');
-    } catch {
-      setProblem('The line is down. Try again when it is back.');
-    }
+    const answer = await post('sign-in/username', { username: username.trim(), password });
+    if (!answer) return setProblem('You are offline. Try again when you are back.');
+    if (!answer.ok) return setProblem(WORDS[answer.status] ?? 'Something went wrong here. Try again in a moment.');
+    if (((await answer.json()) as { twoFactorRedirect?: boolean }).twoFactorRedirect) return setWantsCode(true);
+    location.assign(to);
   });
 
+  if (wantsCode) return <Code to={to} onBack={() => setWantsCode(false)} />;
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <Field

@@ -1,12 +1,9 @@
 import { useState } from 'react';
-import { api, Field, moment } from '../../ui';
+import { api, asTypedDay, Field, moment, typedTime } from '../../ui';
 import type { Course } from './course';
 
 const DAYS = 14;
-const inDays = (days: number) => {
-  const at = new Date(Date.now() + days * 86_400_000);
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-};
+const inDays = (days: number) => asTypedDay(new Date(Date.now() + days * 86_400_000));
 
 /** How the code is now, where somebody else changed it meanwhile. */
 const changedTo = (detail: unknown) => {
@@ -53,7 +50,7 @@ export function JoinCode({ course }: { course: Course }) {
         <>
           <p className="text-mute">With a code people come into the course by themselves.</p>
           <Field className="mt-2" label="It holds until the end of" type="date" value={until} min={inDays(0)} onChange={(event) => setUntil(event.target.value)} />
-          <button type="button" className="btn btn-edge mt-3" disabled={until === ''} onClick={() => void change({ until: new Date(`${until}T23:59:59`).toISOString() })}>
+          <button type="button" className="btn btn-edge mt-3" disabled={until === ''} onClick={() => void change({ until: typedTime(`${until}T23:59:59`).toISOString() })}>
             Make a code
           </button>
         </>

@@ -3,7 +3,7 @@ import { useDropzone } from 'react-dropzone';
 import { api, Dialog, Scrolls } from '../../ui';
 
 interface Plan {
-  lines: { line: number; name: string; username: string; groups: string[]; will: 'make' | 'join' | 'stay'; knownAs: string | null }[];
+  lines: { line: number; name: string; username: string; groups: string[]; will: 'make' | 'join' | 'invite' | 'stay'; knownAs: string | null }[];
   problems: { line: number; message: string }[];
   newGroups: string[];
   others: { id: string; name: string; username: string | null }[];
@@ -11,10 +11,11 @@ interface Plan {
 interface Taken {
   made: { name: string; username: string; password: string }[];
   joined: number;
+  invited: number;
   removed: number;
 }
 
-const WILL = { make: 'a new account', join: 'comes into the course', stay: 'is there already' } as const;
+const WILL = { make: 'a new account', join: 'comes into the course', invite: 'is asked, and says yes or no', stay: 'is there already' } as const;
 const MOST_BYTES = 2_000_000;
 const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
 
@@ -74,6 +75,8 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
         <>
           <p className="mb-2" data-testid="roster-plan">
             {people(plan.lines.filter(({ will }) => will === 'make').length)} with a new account, {plan.lines.filter(({ will }) => will === 'join').length} who have one,{' '}
+            {plan.lines.some(({ will }) => will === 'invite') &&
+              `${plan.lines.filter(({ will }) => will === 'invite').length} who are asked, since you share no course with them, `}
             {plan.lines.filter(({ will }) => will === 'stay').length} there already
             {plan.newGroups.length > 0 && `; new groups: ${plan.newGroups.join(', ')}`}.
           </p>
@@ -167,12 +170,13 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
   );
 }
 
-function TakenReport({ taken: { made, joined, removed }, onClose }: { taken: Taken; onClose: () => void }) {
+function TakenReport({ taken: { made, joined, invited, removed }, onClose }: { taken: Taken; onClose: () => void }) {
   const csv = `name,user name,password\r\n${made.map(({ name, username, password }) => [name, username, password].map((cell) => `"${cell.replaceAll('"', '""')}"`).join(',')).join('\r\n')}\r\n`;
   return (
     <Dialog title="The roster is changed" onClose={onClose} wide>
       <p>
-        {people(made.length)} with a new account, {joined} who had one, {removed} taken off.
+        {people(made.length)} with a new account, {joined} who had one, {invited > 0 && `${invited} who are asked, `}
+        {removed} taken off.
       </p>
       {made.length > 0 && (
         <>

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { api, ask, Dialog, Field, moment } from '../../ui';
+import { api, ask, Dialog, Field, moment, typedTime } from '../../ui';
 import { useSaving } from '../../ui/saving';
 import type { Learner } from '../courses/course';
 import { ReleaseFields } from './ReleaseFields';
@@ -217,7 +217,7 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
   const [due, setDue] = useState(asTyped(of.dueAt));
   const [closes, setCloses] = useState(asTyped(of.closesAt));
   const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) <= most;
-  const iso = (text: string) => (text === '' ? null : new Date(text).toISOString());
+  const iso = (text: string) => (text === '' ? null : typedTime(text).toISOString());
   return (
     <Dialog title={`For ${of.name}`} onClose={onClose}>
       <div className="grid sm:grid-cols-2 gap-4">

@@ -1,4 +1,6 @@
-/** How a release runs, as it is typed; times are of this browser's clock. */
+import { asTyped as timeAsTyped, typedTime } from '../../ui/when';
+
+/** How a release runs, as it is typed; times are of the reader's zone. */
 export interface Draft {
   title: string;
   unitId: string | null;
@@ -43,7 +45,7 @@ export interface Sent extends Omit<Draft, 'title' | 'opensAt' | 'dueAt' | 'close
   sittings: number | null;
 }
 
-const atOnce = (text: string) => (text === '' ? null : new Date(text).toISOString());
+const atOnce = (text: string) => (text === '' ? null : typedTime(text).toISOString());
 const number = (text: string) => (text === '' ? null : Number(text));
 
 export const sent = ({ title, opensAt, dueAt, closesAt, minutes, sittings, ...rest }: Draft): Sent => ({
@@ -57,11 +59,7 @@ export const sent = ({ title, opensAt, dueAt, closesAt, minutes, sittings, ...re
 });
 
 /** A time as a `datetime-local` field has it. */
-export function asTyped(moment: string | null): string {
-  if (moment === null) return '';
-  const at = new Date(moment);
-  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
+export const asTyped = (moment: string | null): string => (moment === null ? '' : timeAsTyped(new Date(moment)));
 
 export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sittings, ...rest }: Sent): Draft => ({
   ...rest,

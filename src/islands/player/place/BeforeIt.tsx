@@ -1,8 +1,9 @@
 import { useState } from 'react';
+import { zone } from '../../../ui/zone';
 import type { Before } from '../Player';
 import { beginSitting } from '../transport';
 
-const at = (moment: string) => new Date(moment).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' });
+const at = (moment: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }).format(new Date(moment));
 
 /** What there is before a sitting begins: when it opens, or how long one will have. */
 export function BeforeIt({ before: { id, release, course, questions, minutes, closesAt, opensAt } }: { before: Before }) {

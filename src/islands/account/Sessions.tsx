@@ -1,0 +1,108 @@
+import { useEffect, useState } from 'react';
+import { api } from '../../ui/api';
+import { moment } from '../../ui/when';
+
+interface Session {
+  id: string;
+  since: string;
+  seen: string;
+  address: string | null;
+  browser: string | null;
+  here: boolean;
+}
+interface Event {
+  at: string;
+  what: string;
+  address: string | null;
+}
+
+const WHAT: Readonly<Record<string, string>> = {
+  signedIn: 'Signed in',
+  signInRefused: 'A sign-in was refused',
+  accountLocked: 'Shut for ten minutes after wrong passwords',
+  signedOutEverywhere: 'Signed out everywhere else',
+  passwordChanged: 'The password was changed',
+  passwordReset: 'The password was set anew',
+  accountMade: 'The account was made',
+  adminGiven: 'Became an administrator',
+  adminTaken: 'Is no administrator any more',
+  secondFactorOn: 'A second factor was begun',
+  secondFactorOff: 'The second factor was taken away',
+};
+
+/** What a browser calls itself, in a word or two. */
+function named(browser: string | null): string {
+  if (!browser) return 'an unknown browser';
+  const name = ['Edg', 'Firefox', 'Chrome', 'Safari'].find((one) => browser.includes(`${one}/`)) ?? 'a browser';
+  const system = ['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux'].find((one) => browser.includes(one));
+  return `${name === 'Edg' ? 'Edge' : name}${system ? ` on ${system}` : ''}`;
+}
+
+/** Where one is signed in, with a way to end it, and what happened to the account. */
+export function Sessions() {
+  const [sessions, setSessions] = useState<Session[] | null>(null);
+  const [events, setEvents] = useState<Event[]>([]);
+  const [said, setSaid] = useState('');
+  const load = async () => {
+    const [list, log] = await Promise.all([api<Session[]>('GET', '/api/account/sessions'), api<Event[]>('GET', '/api/account/events')]);
+    if (list.ok) setSessions(list.value);
+    else setSaid(`${list.error.message}. ${list.error.wayOn}`);
+    if (log.ok) setEvents(log.value);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once
+  useEffect(() => void load(), []);
+  const end = async (path: string, words: string) => {
+    const done = await api('DELETE', path);
+    setSaid(done.ok ? words : `${done.error.message}. ${done.error.wayOn}`);
+    await load();
+  };
+  return (
+    <>
+      {!sessions && !said && <p role="status">Looking up…</p>}
+      <ul>
+        {sessions?.map(({ id, seen, address, browser, here }) => (
+          <li key={id} className="flex flex-wrap items-center gap-3 border-b border-rule py-1.5">
+            <span className="grow">
+              {named(browser)}
+              {here && <strong> · this one</strong>}
+            </span>
+            <span className="figures text-sm text-mute">
+              {address ?? ''} · {moment(new Date(seen))}
+            </span>
+            {!here && (
+              <button type="button" className="btn btn-quiet btn-sm" onClick={() => void end(`/api/account/sessions/${id}`, 'It is signed out.')}>
+                Sign out
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap items-center gap-3 mt-3">
+        <button
+          type="button"
+          className="btn btn-edge"
+          disabled={!sessions || sessions.length < 2}
+          onClick={() => void end('/api/account/sessions', 'You are signed out everywhere else.')}
+        >
+          Sign out everywhere else
+        </button>
+        <p role="status">{said}</p>
+      </div>
+      {events.length > 0 && (
+        <details className="mt-4">
+          <summary className="cursor-pointer link-brass">What happened to your account</summary>
+          <ul className="mt-2">
+            {events.map(({ at, what, address }, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: it only grows at the top, and is read anew then
+              <li key={i} className="flex gap-3 border-b border-rule py-1">
+                <span className="figures text-sm text-mute w-40 shrink-0">{moment(new Date(at))}</span>
+                <span className="grow">{WHAT[what] ?? what}</span>
+                <span className="figures text-sm text-mute">{address ?? ''}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import { useState } from 'react';
+import { api } from '../../ui/api';
+
+interface Invitation {
+  courseId: string;
+  course: string;
+  teacher: string;
+}
+
+/** The courses a learner is asked into: they say yes or no. */
+export function Invitations({ invitations: given }: { invitations: Invitation[] }) {
+  const [invitations, setInvitations] = useState(given);
+  const [problem, setProblem] = useState('');
+  const answer = async (courseId: string, yes: boolean) => {
+    const done = await api(yes ? 'PUT' : 'DELETE', `/api/invitations/${courseId}`);
+    if (!done.ok) return setProblem(`${done.error.message}. ${done.error.wayOn}`);
+    if (yes) return location.reload();
+    setInvitations((all) => all.filter((one) => one.courseId !== courseId));
+  };
+  return (
+    <section aria-label="Invitations" className="mb-6 grid gap-2">
+      {invitations.map(({ courseId, course, teacher }) => (
+        <div key={courseId} className="flex flex-wrap items-center gap-3 bg-brass-wash border-l-4 border-brass px-4 py-3">
+          <p className="grow">
+            <strong>{teacher}</strong> asks you into the course <strong>{course}</strong>. Its teachers will see your name and what you do in it.
+          </p>
+          <button type="button" className="btn btn-primary btn-sm" onClick={() => void answer(courseId, true)}>
+            Join
+          </button>
+          <button type="button" className="btn btn-quiet btn-sm" onClick={() => void answer(courseId, false)}>
+            No, thank you
+          </button>
+        </div>
+      ))}
+      {problem && (
+        <p role="alert" className="text-brick">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,81 @@
+import { randomUUID } from 'node:crypto';
+import { createOTP } from '@better-auth/utils/otp';
+import { press } from './hands';
+import { accessible, call, expect, open, ready, signIn, test } from './support';
+
+/** RFC 4648, 6. */
+function fromBase32(text: string): string {
+  const bits = [...text.replace(/=+$/, '')].map((sign) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(sign).toString(2).padStart(5, '0')).join('');
+  return String.fromCharCode(...(bits.match(/.{8}/g) ?? []).map((byte) => Number.parseInt(byte, 2)));
+}
+
+test('a teacher sets up a second factor, is asked for it, and uses a recovery code', async ({ page }) => {
+  test.slow();
+  await signIn(page, 'tamsin');
+  await open(page, '/account');
+  await expect(page.getByText('this one')).toBeVisible();
+  await expect(page.getByText(/ of 2(\.0)? GB/)).toBeVisible();
+  await accessible(page);
+  await page.getByLabel('Your password').fill('seedlings-26');
+  await press(page, 'Set it up');
+  const secret = (await page.getByText(/^[A-Z2-7]{20,}$/).textContent()) ?? '';
+  const [recovery = ''] = await page.getByTestId('recovery-codes').getByRole('listitem').allTextContents();
+  await accessible(page);
+  await page.getByLabel('The code it shows now').fill(await createOTP(fromBase32(secret)).totp());
+  await press(page, 'Turn it on');
+  await expect(page.getByText('Your second factor is on')).toBeVisible();
+
+  await press(page, 'Sign out');
+  await page.waitForURL(/sign-in/);
+  await ready(page);
+  await page.getByLabel('User name').fill('tamsin');
+  await page.getByLabel('Password').fill('seedlings-26');
+  await press(page, 'Sign in');
+  await press(page, 'I have lost it: use a recovery code');
+  await page.getByLabel('A recovery code').fill(recovery);
+  await accessible(page);
+  await press(page, 'Sign in');
+  await page.waitForURL((url) => url.pathname !== '/sign-in');
+  await open(page, '/account');
+  await page.getByLabel('Your password').fill('seedlings-26');
+  await press(page, 'Turn it off');
+  await expect(page.getByText('Your second factor is off')).toBeVisible();
+});
+
+test('sign-ins are listed, and ended everywhere', async ({ page, browser }) => {
+  await signIn(page, 'fennel');
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, 'fennel');
+  await open(page, '/account');
+  await press(page, 'Sign out everywhere else');
+  await expect(page.getByText('You are signed out everywhere else.')).toBeVisible();
+  await open(other, '/sit');
+  await expect(other).toHaveURL(/sign-in/);
+});
+
+test('a learner is asked into a course by a teacher who does not know them, and says yes', async ({ page, browser }) => {
+  await signIn(page, 'odile');
+  const [course, mark] = [randomUUID(), Date.now() % 1e6];
+  expect((await call(page.context(), 'POST', '/api/courses', { id: course, title: `Cold room ${mark}` })).status).toBe(200);
+  const teacher = await (await browser.newContext()).newPage();
+  await signIn(teacher, 'tamsin');
+  const hers = randomUUID();
+  await call(teacher.context(), 'POST', '/api/courses', { id: hers, title: `Asked ${mark}` });
+  const made = await call<{ ok: boolean }>(page.context(), 'POST', `/api/courses/${course}/learners`, { name: 'Moss Ings', username: `asked.${mark}`, password: 'seedlings-26' });
+  expect(made.status).toBe(200);
+  await open(teacher, `/courses/${hers}/learners`);
+  await press(teacher, 'From a list…');
+  await teacher.getByLabel(/^Name, user name/).fill(`Somebody,asked.${mark}`);
+  await press(teacher, 'See what will change');
+  await expect(teacher.getByText('is asked, and says yes or no')).toBeVisible();
+  await expect(teacher.getByText('Moss Ings')).toHaveCount(0);
+  await press(teacher, 'Take it');
+  const moss = await (await browser.newContext()).newPage();
+  await signIn(moss, `asked.${mark}`);
+  await expect(moss.getByText(`asks you into the course Asked ${mark}`)).toBeVisible();
+  await accessible(moss);
+  await press(moss, 'Join');
+  await expect(moss.getByText('asks you into')).toHaveCount(0);
+  await open(teacher, `/courses/${hers}/learners`);
+  await expect(teacher.getByText('Moss Ings')).toBeVisible();
+});

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createOTP } from '@better-auth/utils/otp';
-import { press } from './hands';
+import { press } from './player';
 import { accessible, call, expect, open, ready, signIn, test } from './support';
 
 /** RFC 4648, 6. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { press } from './hands';
+import { press } from './player';
 import { accessible, call, DEMO, expect, open, signIn, test } from './support';
 
 // What two people change at the same time, each on a page of their own.

@@ -99,7 +99,7 @@ describe('hostile input', () => {
     ['not JSON', '{', /not JSON/],
     ['with a NUL in its title', JSON.stringify({ ...least, title: 'a\0b' }), /NUL/],
     ['with __proto__', '{"format":"vault-drop/question","__proto__":{"kind":"sort"}}', /__proto__/],
-    ['with 3,000 items', JSON.stringify({ ...least, items: Array.from({ length: 3000 }, () => ({})) }), /at most 2000 entries/],
+    ['with 3,000 items', JSON.stringify({ ...least, items: Array.from({ length: 3000 }, () => ({})) }), /at most 600 entries/],
     ['with 20,000 unknown fields', JSON.stringify({ ...least, ...Object.fromEntries(Array.from({ length: 20_000 }, (_, i) => [`f${i}`, 1])) }), /more than 10000 entries/],
     ['with half a million values', JSON.stringify({ ...least, hints: Array.from({ length: 100 }, () => Array(5000).fill(0)) }), /more than 400000 values/],
     ['with an item named as what nothing accepts', JSON.stringify({ ...least, items: [item({ id: '?' })] }), /reserved/],

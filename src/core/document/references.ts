@@ -3,7 +3,7 @@ import { questionModel, UNREAD } from '../judge/model';
 import { place } from '../judge/place';
 import { materialProblems } from './materialReferences';
 import type { Problem } from './problem';
-import type { Question } from './schema';
+import { MAX_CORNERS, type Question } from './schema';
 
 /** What a schema of shapes cannot see: that names are unique and exist, and that the parts of a key entry go together. */
 export function referenceProblems(question: Question): Problem[] {
@@ -72,6 +72,8 @@ function duplicateIds(listName: 'items' | 'zones' | 'fixtures', entries: readonl
 }
 
 function shapeProblems(question: Question): Problem[] {
+  const corners = question.zones.reduce((sum, { shape }) => sum + (shape.type === 'polygon' ? shape.points.length : 0), 0);
+  if (corners > MAX_CORNERS) return [{ path: 'zones', message: `The outlines of the zones have ${corners} corners together: at most ${MAX_CORNERS} are taken.` }];
   return question.zones.flatMap(({ shape, rotation }, i) => {
     if (shape.type !== 'polygon') return [];
     if (rotation !== 0) return [{ path: `zones[${i}].rotation`, message: 'A polygon is turned by its points: its rotation has to be 0.' }];

@@ -128,8 +128,10 @@ const thing = () =>
     .required(MISSING);
 const benchSchema = record({ locked: list(thing(), 4000), veiled: list(thing(), 4000), groups: list(list(thing(), 4000).required(MISSING), 1000) });
 
-/** The longest lists there may be; a longer one is refused before its entries are looked at. */
-export const MOST = { fixtures: 1000, items: 2000, zones: 1000, key: 1000 } as const;
+/** The longest lists there may be: what a page can draw and a server can judge while others wait. A longer one is refused before its entries are looked at. */
+export const MOST = { fixtures: 600, items: 600, zones: 300, key: 300 } as const;
+/** Corners of all outlines together. */
+export const MAX_CORNERS = 20_000;
 
 export const questionSchema = record({
   format: oneOf(FORMAT).required(MISSING),

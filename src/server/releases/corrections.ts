@@ -1,6 +1,5 @@
 import { and, asc, eq, notInArray, sql } from 'drizzle-orm';
 import { applyAll, correction, type Edit, falls, type Problem, type Question, widen } from '../../core';
-import { parseQuestion } from '../../core/document';
 import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -8,6 +7,7 @@ import { record } from '../courses/audit';
 import { type EditionContent, edition, type MarkChange, markOverride, move, regrade, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
+import { examined } from '../vault/examine';
 import { cameTo } from './came';
 import { editionOf, openContent } from './editions';
 import { findModelAnswer, publishProblems } from './publish';
@@ -144,7 +144,7 @@ async function corrected(as: As<Teacher>, content: EditionContent, { changes }: 
       else problems.push({ path, message: `“${before.title}”: this item is right there already, or the zone wants an order or a sum.` });
     }
     problems.push(...publishProblems(after).map(({ message }) => ({ path, message: `“${after.title}”: ${message}` })));
-    if (!parseQuestion(after).ok) problems.push({ path, message: `“${after.title}” would be no valid question.` });
+    if (after !== before && !(await examined(as, after)).ok) problems.push({ path, message: `“${after.title}” would be no valid question.` });
     questions[at] = after;
   }
   if (struck.every(Boolean)) problems.push({ path: 'changes', message: 'Every question would be struck.' });

@@ -46,6 +46,7 @@ export async function preparePublication(as: As<Teacher>, { id, courseId, settin
   const inTheWay = [
     ...(await settingsProblems(db, courseId, settings)),
     ...(settings.closesAt && settings.closesAt <= at ? [{ path: 'closesAt', message: 'The time at which it closes has passed.' }] : []),
+    ...(sizeOf(questions) > MAX_CONTENT ? [{ path: 'questions', message: 'These questions are more than eight million characters together: publish them in parts.' }] : []),
     ...(questions.length === 0 ? [{ path: 'questions', message: 'There is no question in it yet.' }] : []),
     ...questions.flatMap((question, i) => publishProblems(question).map((problem) => named(question, i, problem))),
     ...(await missingMedia(as, questions, rest.sources)).map(({ question, ...problem }) =>
@@ -55,6 +56,10 @@ export async function preparePublication(as: As<Teacher>, { id, courseId, settin
   if (inTheWay.length > 0) return fail('notReady', { problems: inTheWay });
   return ok({ id, courseId, title: settings.title ?? title, settings, content: { questions, quiet: isQuiet(settings), moveRules: MOVE_RULES, ...rest } });
 }
+
+/** Characters of all questions of a release: what is read and made ready when somebody opens it. */
+const MAX_CONTENT = 8_000_000;
+const sizeOf = (questions: readonly Question[]): number => questions.reduce((sum, question) => sum + JSON.stringify(question).length, 0);
 
 /** The media that learners would be shown and that are not there: not the publisher's, or their bytes are gone. */
 async function missingMedia(as: As<Teacher>, questions: readonly Question[], sources: WholeSet['sources']): Promise<(Problem & { question: number | null })[]> {

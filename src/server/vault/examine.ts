@@ -45,6 +45,19 @@ function examinedFrom(question: Question): Examining {
   return { ok: true, value: { id, title, kind, text, findings: countFindings(findings(questionModel(question))), words: wordsOf(question), media } };
 }
 
+/** A stored document with the defaults of fields that were not there when it was stored. */
+export function completeDocument({ document }: { readonly document: unknown }): Question | null {
+  const parsed = parseQuestion(document);
+  return parsed.ok ? parsed.question : null;
+}
+
+/** The same, on a thread of its own if it is large; a document that has become invalid as it is. */
+export async function completed({ work }: Pick<Context, 'work'>, document: Question): Promise<Question> {
+  if (isSmall(document)) return completeDocument({ document }) ?? document;
+  const worked = await work.run('completeDocument', { document }, EXAMINE_MS);
+  return (worked.ok ? worked.value : null) ?? document;
+}
+
 /** Up to so many items times zones, and so many entries in all, a question is examined in less time than a thread takes to be asked. */
 const SMALL_PAIRS = 600;
 const SMALL_ENTRIES = 150;

@@ -34,6 +34,8 @@ export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): 
   const onThese = new Set(shelves.map(({ id }) => id));
   const questions: Package['questions'][number][] = [];
   for (const id of ids) {
+    // Others get their turn in between.
+    await new Promise((resolve) => setImmediate(resolve));
     const found = await accessTo(as, id, 'use');
     if (!found || found.row.deletedAt) continue;
     const tags = await as.db.select({ tag: questionTag.tag }).from(questionTag).where(eq(questionTag.questionId, id));

@@ -1,12 +1,12 @@
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Edit, Kind, Question } from '../../core';
-import { newQuestion, parseQuestion } from '../../core/document';
+import { newQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
 import { question, questionRevision, questionTag, type Right } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo, adoptMedia, shareMedia } from './access';
-import { type Examined, edited, examined } from './examine';
+import { completed, type Examined, edited, examined } from './examine';
 import { type Access, shelvesSeen } from './shelves';
 import { noteTags, noteWords } from './words';
 
@@ -29,8 +29,7 @@ export async function openWith(as: As<Teacher>, id: string, right: Right): Promi
   if (!found || found.row.deletedAt) return fail('notFound');
   const { row, access } = found;
   // A document kept before a field was there gets the field's default.
-  const parsed = parseQuestion(row.document);
-  const document = parsed.ok ? parsed.question : row.document;
+  const document = await completed(as, row.document);
   await adoptMedia(as, document, row.ownerId);
   return ok({ question: document, access, revision: row.revision, changedAt: row.changedAt });
 }

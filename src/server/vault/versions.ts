@@ -1,11 +1,11 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
 import { applyAll, invertAll, type Question } from '../../core';
-import { parseQuestion } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { questionRevision } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
+import { completed } from './examine';
 
 /** A version: how a question stood when its author paused. */
 export interface VersionRow {
@@ -53,6 +53,5 @@ export async function versionAt(as: As<Teacher>, id: string, revision: number): 
     .where(and(eq(questionRevision.questionId, id), gt(questionRevision.revision, revision)))
     .orderBy(asc(questionRevision.revision));
   const document = later.reduceRight((now, { edits }) => applyAll(now, invertAll(edits)), row.document);
-  const parsed = parseQuestion(document);
-  return parsed.ok ? ok({ question: parsed.question }) : fail('unexpected');
+  return ok({ question: await completed(as, document) });
 }

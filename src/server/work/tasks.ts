@@ -2,13 +2,14 @@ import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
 import { modelAnswer } from '../releases/modelAnswer';
 import { digestMoves, regradeMoves } from '../releases/replays';
-import { editDocument, examineQuestion } from '../vault/examine';
+import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
 import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
 
 /** What runs in worker threads: each takes and gives plain data, and knows neither database nor network. */
 export const TASKS = {
   prepareMedium,
   narrowPicture,
+  completeDocument,
   editDocument,
   examineQuestion,
   packInto,

@@ -68,7 +68,7 @@ async function seat(as: As<Learner>, releaseId: string): Promise<Seat> {
 
 /** Signs in as people do, and gets the sitting's ticket with the first move. */
 export async function comeIn(origin: string, one: Seat): Promise<void> {
-  const moves = movesOf(one, 1);
+  const moves = putsOf(one, 1);
   await signIn(origin, one, one.username, moves);
   taken(one, moves);
 }
@@ -79,14 +79,14 @@ interface Move {
 }
 
 /** Items put here and there; the ids are noted as sent. */
-function movesOf(one: Seat, n: number): Move[] {
+export function putsOf(one: Seat, n: number): Move[] {
   return Array.from({ length: n }, (_, i) => {
     const id = randomUUID();
     one.sent.add(id);
     return { id, kind: 'put', item: one.items[(one.last + i) % one.items.length], copy: 0, zone: one.zones[Math.floor((one.last + i) / one.items.length) % one.zones.length] };
   });
 }
-const taken = (one: Seat, moves: readonly Move[]) => {
+export const taken = (one: Seat, moves: readonly Move[]) => {
   for (const { id } of moves) one.stored.add(id);
 };
 
@@ -97,7 +97,7 @@ function batches(origin: string, seats: readonly Seat[]): Promise<number> {
     origin,
     seats,
     (one) => {
-      const moves = movesOf(one, BATCH);
+      const moves = putsOf(one, BATCH);
       under.set(one, moves);
       return { question: 0, after: one.last, moves };
     },
@@ -166,7 +166,7 @@ export async function atPace(origin: string, seats: readonly Seat[]): Promise<Me
       Object.assign(one, { last: value.last, items: value.question.items.map(({ id }) => id), zones: value.question.zones.map(({ id }) => id) });
       for (let step = 0; step < 3 && performance.now() < until; step++) {
         await wait(1000 + Math.random() * 3000);
-        await sendOn(one, question, movesOf(one, 1 + Math.floor(Math.random() * 3)));
+        await sendOn(one, question, putsOf(one, 1 + Math.floor(Math.random() * 3)));
       }
       const check = { id: randomUUID(), kind: 'check' };
       one.sent.add(check.id);

@@ -8,6 +8,8 @@ export interface BenchServer {
   readonly origin: string;
   readonly env: NodeJS.ProcessEnv;
   start(): Promise<void>;
+  /** Ends it at once, as a power cut does. */
+  kill(): Promise<void>;
   stop(): void;
 }
 
@@ -28,6 +30,11 @@ export function benchServer(port: number): BenchServer {
         if (tries > 100 || server.exitCode !== null) throw new Error('The server did not start');
         await new Promise((resolve) => setTimeout(resolve, 100));
       }
+    },
+    kill: async () => {
+      const ended = new Promise((resolve) => server?.once('exit', resolve));
+      server?.kill('SIGKILL');
+      await ended;
     },
     stop: () => {
       server?.kill();

@@ -73,6 +73,30 @@ describe('signing in', () => {
     expect((await signIn(name, PASSWORD, known.replace(/(known=)./, '$1x'))).status).not.toBe(429);
   });
 
+  it('is limited by address too, by the minute: a class that signs in one after another is not', async () => {
+    const from = (address: string) =>
+      app.auth.handler(
+        new Request('http://127.0.0.1:4321/api/auth/sign-in/username', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json', origin: 'http://127.0.0.1:4321', host: '127.0.0.1:4321', 'x-client-ip': address },
+          // No user name is that short: nothing is hashed.
+          body: JSON.stringify({ username: 'x', password: PASSWORD }),
+        }),
+      );
+    const key = 'sign-in-address 203.0.113.77';
+    await from('203.0.113.77');
+    await app.db.update(requestCount).set({ count: 300 }).where(eq(requestCount.key, key));
+    const refused = await from('203.0.113.77');
+    expect([refused.status, await refused.json()]).toEqual([429, expect.objectContaining({ code: 'ADDRESS_SHUT' })]);
+    expect((await from('203.0.113.78')).status).not.toBe(429);
+    // A minute after the first of them it begins anew, whatever came in between.
+    await app.db
+      .update(requestCount)
+      .set({ since: Date.now() - 61_000 })
+      .where(eq(requestCount.key, key));
+    expect((await from('203.0.113.77')).status).not.toBe(429);
+  });
+
   it('is noted, taken or refused', async () => {
     const who = await someone();
     await signIn(who.person.username ?? '', 'not it at all');

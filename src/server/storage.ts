@@ -23,7 +23,7 @@ async function canWriteFile(folder: string): Promise<boolean> {
     log.error({ err: error }, 'media cannot be written');
     return false;
   } finally {
-    await rm(file, { force: true });
+    await rm(file, { force: true }).catch(() => undefined);
   }
 }
 

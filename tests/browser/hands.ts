@@ -42,7 +42,10 @@ export function keyboard(page: Page): Hand {
       await page.keyboard.type(text);
     },
     choose: async (radio) => {
-      await reach(radio);
+      // The Tab key goes to the chosen one of a group of radio buttons; from there the arrows do.
+      const group = page.locator(`input[type=radio][name="${await radio.getAttribute('name')}"]`);
+      await reach((await group.and(page.locator(':checked')).count()) > 0 ? group.and(page.locator(':checked')) : radio);
+      for (let i = await group.count(); i > 0 && !(await radio.evaluate((element) => element === document.activeElement)); i--) await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Space');
       await expect(radio).toBeChecked();
     },

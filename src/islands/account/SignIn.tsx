@@ -14,6 +14,13 @@ const WORDS: Record<number, string> = {
   429: 'Too many wrong passwords for this account. Wait ten minutes, sign in where you have signed in before, or ask for a new password: a learner their teacher, a teacher whoever runs this.',
 };
 
+const MANY_AT_ONCE = 'Many people are signing in from here at this moment. Wait a minute and try again.';
+const codeOf = (answer: Response): Promise<unknown> =>
+  answer.json().then(
+    (body: { code?: unknown }) => body.code,
+    () => null,
+  );
+
 /** Null: nothing answered. */
 const post = (path: string, body: object): Promise<Response | null> =>
   fetch(`/api/auth/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null);
@@ -74,6 +81,7 @@ export function SignIn({ to, demo }: Props) {
     setProblem('');
     const answer = await post('sign-in/username', { username: username.trim(), password });
     if (!answer) return setProblem('You are offline. Try again when you are back.');
+    if (answer.status === 429 && (await codeOf(answer)) === 'ADDRESS_SHUT') return setProblem(MANY_AT_ONCE);
     if (!answer.ok) return setProblem(WORDS[answer.status] ?? 'Something went wrong here. Try again in a moment.');
     if (((await answer.json()) as { twoFactorRedirect?: boolean }).twoFactorRedirect) return setWantsCode(true);
     location.assign(to);

@@ -12,6 +12,8 @@ const MINUTE = 60_000;
 export const LIMITS = {
   /** Wrong passwords for one account. */
   'sign-in': { max: 5, windowMs: 10 * MINUTE },
+  /** Sign-ins from one address: a school behind one begins its lesson. */
+  'sign-in-address': { max: 300, windowMs: MINUTE },
   'change-password': { max: 5, windowMs: 10 * MINUTE },
   /** A class of thirty joins from one address within some minutes. */
   'joining-address': { max: 60, windowMs: 10 * MINUTE },

@@ -21,8 +21,8 @@ const KNOWN = 'vault-drop.known';
 const KNOWN_SECONDS = 365 * 24 * 3600;
 
 /**
- * Five wrong passwords for one account within ten minutes shut it for the rest of them: counted before a password is looked at, so that many tries at once are many. The limit is by account,
- * not by address: a class sits behind one address and signs in at the same minute.
+ * Five wrong passwords for one account within ten minutes shut it for the rest of them: counted before a password is looked at, so that many tries at once are many. That limit is by account,
+ * not by address: a class sits behind one address and signs in at the same minute. How many passwords one address may have looked at in a minute is limited as well.
  */
 export function signInLimit(db: Database, config: Pick<Config, 'secret'>) {
   const context = { db, now: () => new Date() };
@@ -36,6 +36,8 @@ export function signInLimit(db: Database, config: Pick<Config, 'secret'>) {
   const before = createAuthMiddleware(async (ctx) => {
     const address = ctx.headers?.get('x-client-ip') ?? null;
     if (ctx.path === SIGN_IN) {
+      if ((await countOne(db, 'sign-in-address', address ?? '', Date.now())) > LIMITS['sign-in-address'].max)
+        throw new APIError('TOO_MANY_REQUESTS', { code: 'ADDRESS_SHUT', message: 'Too many sign-ins from this address' });
       const account = accountOf(ctx.body);
       const count = await countOne(db, 'sign-in', counter(account, ctx.getCookie(KNOWN)), Date.now());
       if (count <= LIMITS['sign-in'].max) return;

@@ -110,7 +110,7 @@ server.listen(PORT, HOST, async () => {
     console.error(`Vault Drop cannot serve: ${problem ?? 'the log above says why.'}`);
     process.exit(1);
   }
-  console.log(`Vault Drop serves on ${process.env.PUBLIC_URL ?? here}`);
+  console.log(`Vault Drop serves on ${process.env.PUBLIC_URL || here}`);
 });
 
 /** How long what was begun may take to be finished once it is told to end, in milliseconds. */

@@ -6,6 +6,7 @@ import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
+import * as bodies from '../src/server/http/bodies';
 import { applyEdition, type Correction, makeEdition, openCorrections, previewCorrection, previewEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
@@ -188,6 +189,22 @@ describe('a correction', () => {
     must(await editQuestion(odile, first.id, { id: randomUUID(), from: 2, edits: [{ type: 'setQuestion', field: 'tries', to: 5, from: 2 } as never] }));
     expect(must(await openCorrections(odile, releaseId)).questions).toMatchObject([{ vault: { fits: false } }, {}]);
     expect(await previewCorrection(odile, releaseId, fromVault)).toMatchObject({ code: 'invalid', problems: [{ path: 'changes.0' }] });
+  });
+
+  it('names whatever the document may name: an item whose id is as long as one may be', async () => {
+    const long = 'x'.repeat(100);
+    const question = seeds();
+    const named = JSON.parse(JSON.stringify(question).replaceAll('"acorn"', `"${long}"`)) as Question;
+    const { releaseId, someone, answer, marks } = await ground([named]);
+    const who = await someone();
+    await answer(who, { barley: 'dry', poppy: 'dry', [long]: 'dry' });
+    const { reason, changes } = bodies.correction.validateSync(
+      { reason: 'Both are right', changes: [change(0, { accept: [{ item: long, zone: 'dry' }] })], number: 2 },
+      { strict: true },
+    );
+    must(await makeEdition(odile, releaseId, 2, { reason, changes }));
+    must(await applyEdition(odile, releaseId, 2));
+    expect(Object.values(await marks())).toEqual([[3, 3]]);
   });
 
   it('is its teachers’ alone, and has to change something', async () => {

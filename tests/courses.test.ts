@@ -7,12 +7,13 @@ import { changeCourse, listCourses, listTeachers, makeCourse, openCourse, setTea
 import { joinCourse, registerWith } from '../src/server/courses/join';
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { remove } from '../src/server/courses/removals';
-import { listRoster, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
+import { listRoster, makeLearner, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
 import { releasesFor } from '../src/server/releases/mine';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { changeSettings, openSettings, PLAIN, type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
+import { reopen } from '../src/server/sittings/reopen';
 import { sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
 import { course, learner, must, seeds, teacher, testApp } from './support/app';
@@ -77,6 +78,21 @@ describe('a roster', () => {
     expect(await names(courseId)).toEqual(['ash']);
     expect(await planRoster(fern, courseId, text)).toMatchObject({ code: 'notFound' });
     expect(await takeRoster(fern, courseId, text, true)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('is searched for what is typed, SQLite’s wildcards too', async () => {
+    const courseId = await course(odile);
+    for (const username of ['wren_tallow', 'wrenxtallow', 'wren.tallow'])
+      must(await makeLearner(odile, courseId, { name: username.toUpperCase(), username, password: 'seedlings-26' }));
+    const found = async (words: string) =>
+      must(await listRoster(odile, courseId, { words }))
+        .rows.map(({ username }) => username)
+        .sort();
+    expect(await found('wren_tallow')).toEqual(['wren_tallow']);
+    expect(await found('_')).toEqual(['wren_tallow']);
+    expect(await found('%')).toEqual([]);
+    expect(await found('\\')).toEqual([]);
+    expect(await found('wren')).toHaveLength(3);
   });
 
   it('lets a learner go and come back to what they did', async () => {
@@ -250,6 +266,35 @@ describe('a release', () => {
     must(await setAllowance(odile, releaseId, as.person.id, { moreMinutes: 0, moreSittings: 1, dueAt: null, closesAt: null }));
     await through();
     expect(await mark()).toMatchObject({ mark: 3, sittings: [{}, {}, { mark: 0 }] });
+  });
+
+  it('that was shut by mistake is opened again by a teacher, goes on where it was, and is on record', async () => {
+    const courseId = await course(odile);
+    const as = await someone(courseId);
+    const releaseId = await give(courseId, { minutes: 20 });
+    const sat = await sitter(as, releaseId);
+    await sat.take(sat.put('barley', 'dry'));
+    await sat.take(sat.put('poppy', 'moist'));
+    // A clock that runs an hour fast shuts it; what was placed is checked.
+    expect(must(await sit(later(as, 60), releaseId)).finished).toMatchObject({ total: { mark: 1 } });
+    expect(await sit(as, releaseId)).toMatchObject({ value: { open: null } });
+    const again = (who: As<Teacher>, minutes: number | null) => reopen(who, releaseId, sat.view.id, minutes);
+    expect(await again(fern, 5)).toMatchObject({ code: 'notFound' });
+    expect(await again(odile, null)).toMatchObject({ code: 'invalid', problems: [{ path: 'minutes' }] });
+    must(await again(odile, 5));
+    must(await again(odile, 5));
+    const open = must(await sit(as, releaseId)).open;
+    expect(open?.id).toBe(sat.view.id);
+    expect(open?.ends?.seconds).toBeGreaterThan(4 * 60);
+    expect(open?.ends?.seconds).toBeLessThanOrEqual(5 * 60);
+    // It is as it was: what was placed is there, and the check that ended it is no try.
+    const goesOn = await sitter(as, releaseId);
+    expect(goesOn.view.question.tries).toBe(open?.question.tries);
+    await goesOn.take(goesOn.put('poppy', 'dry'));
+    await goesOn.take(goesOn.put('acorn', 'moist'));
+    must(await finish(as, goesOn.view.id));
+    expect(must(await resultsOf(odile, releaseId)).rows[0]).toMatchObject({ mark: 3, tries: 1 });
+    expect(must(await listAudit(odile, courseId)).filter(({ what }) => what === 'reopened')).toMatchObject([{ by: 'odile', detail: { minutes: 5 } }]);
   });
 
   it('in silence says nothing before the end, and then as much as is allowed, from when it is allowed', async () => {

@@ -46,6 +46,14 @@ describe('what is looked for', () => {
     for (const words of ['"', 'NEAR(', 'title:x', "'; drop table question --", '*', '-']) await expect(listVault(odile, { words })).resolves.toBeDefined();
   });
 
+  it('is found by words alone: what its looks are called and coloured is none', async () => {
+    const looks = { plaster: { name: 'Plaster', of: 'zone', states: { rest: { text: 'brick' } } } } as unknown as Question['looks'];
+    await kept(odile, 'On plaster', { looks });
+    expect(await titles(odile, { words: 'brick' })).toEqual([]);
+    expect(await titles(odile, { words: 'plaster' })).toEqual(['On plaster']);
+    expect(await titles(odile, { words: 'barley' })).toEqual(['On plaster']);
+  });
+
   it('is found by what the document says now, not what it said', async () => {
     const id = await kept(odile, 'First title');
     must(await editQuestion(odile, id, { id: randomUUID(), from: 1, edits: setQuestion(seeds({ title: 'First title' }), 'title', 'Second name') as Edit[] }));

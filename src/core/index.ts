@@ -59,6 +59,7 @@ export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { type Random, random, seedOf, shuffled } from './random/random';
+export { type Schedule, scheduleProblems } from './sets/schedule';
 export { asked, asksOf, type Draw, earned, type Guessed, guessingOf, inPlaces, pointsOf, type Section, totalOf, type Worth, withoutDust } from './sets/set';
 export { inSilence, TELLS, type Tells, telling } from './sets/tells';
 export {

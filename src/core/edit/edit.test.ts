@@ -81,7 +81,7 @@ describe('edits', () => {
           expect(question).toEqual(before);
         }
       }),
-      { seed: 11, numRuns: 300 },
+      { seed: 11, numRuns: 100 },
     );
   });
 
@@ -94,7 +94,7 @@ describe('edits', () => {
         expect(applyAll(end, difference(end, start))).toEqual(start);
         expect(difference(end, end)).toEqual([]);
       }),
-      { seed: 12, numRuns: 200 },
+      { seed: 12, numRuns: 100 },
     );
   });
 

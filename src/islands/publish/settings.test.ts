@@ -14,6 +14,7 @@ describe('how a release runs, as it is typed', () => {
     expect(Object.keys(wrongIn({ ...PLAIN, minutes: '0', sittings: '2.5' }))).toEqual(['minutes', 'sittings']);
     expect(wrongIn({ ...PLAIN, opensAt: '2026-11-26T08:00', closesAt: '2026-11-26T07:00' }).closesAt).toContain('before it opens');
     expect(wrongIn({ ...PLAIN, dueAt: '2026-11-26T08:00', closesAt: '2026-11-26T07:00' }).dueAt).toContain('before it is due');
+    expect(wrongIn({ ...PLAIN, opensAt: '2026-11-26T08:00', dueAt: '2026-11-26T07:00' }).dueAt).toContain('due before it opens');
     expect(wrongIn({ ...PLAIN, tellsWhen: 'closed' }).closesAt).toContain('has to close');
     expect(wrongIn({ ...PLAIN, tells: 'nothing', tellsWhen: 'closed' })).toEqual({});
     expect(wrongIn({ ...PLAIN, audience: { groups: [], learners: [] } }).audience).toBeDefined();

@@ -1,3 +1,4 @@
+import { scheduleProblems } from '../../core';
 import { asTyped as timeAsTyped, typedTime } from '../../ui/when';
 
 /** How a release runs, as it is typed; times are of the reader's zone. */
@@ -79,9 +80,7 @@ export function wrongIn({ minutes, sittings, opensAt, dueAt, closesAt, audience,
   return {
     ...(whole(minutes, 1, MOST_MINUTES) ? {} : { minutes: `A whole number from 1 to ${MOST_MINUTES}` }),
     ...(whole(sittings, 1, 100) ? {} : { sittings: 'A whole number from 1 to 100' }),
-    ...(opensAt && closesAt && closesAt <= opensAt ? { closesAt: 'It would close before it opens' } : {}),
-    ...(dueAt && closesAt && closesAt < dueAt ? { dueAt: 'It would close before it is due' } : {}),
-    ...(tells !== 'nothing' && tellsWhen === 'closed' && closesAt === '' ? { closesAt: 'Learners are told once it has closed, so it has to close' } : {}),
+    ...Object.fromEntries(scheduleProblems({ opensAt, dueAt, closesAt, tells, tellsWhen }).map(({ path, message }) => [path, message])),
     ...(audience && audience.groups.length + audience.learners.length === 0 ? { audience: 'Choose a group or a learner, or all' } : {}),
   };
 }

@@ -12,6 +12,9 @@ export interface RetraceView {
   readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
   readonly learner: string;
   readonly number: number;
+  /** Has it ended? Then it can be opened again; where an attempt has so many minutes, with some of them. */
+  readonly finished: boolean;
+  readonly minutes: number | null;
   readonly questions: readonly {
     /** As it is judged. */
     readonly document: Question;
@@ -41,6 +44,8 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
     release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
     learner: who?.name ?? 'somebody who is not here any more',
     number: open.number,
+    finished: open.finishedAt !== null,
+    minutes: found.row.minutes,
     questions: asked.flatMap((q) => {
       const model = edition.models[q];
       if (!model) return [];

@@ -1,5 +1,5 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import type { Problem, Tells } from '../../core';
+import { type Problem, scheduleProblems, type Tells } from '../../core';
 import type { As, Teacher } from '../context';
 import { isOnRoster, releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
@@ -53,13 +53,9 @@ export const isQuiet = ({ tells, tellsWhen }: Pick<ReleaseSettings, 'tells' | 't
 
 /** What of the settings does not go together, or is of another course. */
 export async function settingsProblems(db: Database, courseId: string, settings: ReleaseSettings): Promise<Problem[]> {
-  const { opensAt, dueAt, closesAt, unitId, categoryId, audience } = settings;
-  const problems: Problem[] = [];
+  const { unitId, categoryId, audience } = settings;
+  const problems: Problem[] = scheduleProblems(settings);
   const say = (path: string, message: string) => problems.push({ path, message });
-  if (opensAt && closesAt && closesAt <= opensAt) say('closesAt', 'It would close before it opens.');
-  if (opensAt && dueAt && dueAt <= opensAt) say('dueAt', 'It would be due before it opens.');
-  if (dueAt && closesAt && closesAt < dueAt) say('dueAt', 'It would close before it is due.');
-  if (settings.tellsWhen === 'closed' && !closesAt && settings.tells !== 'nothing') say('closesAt', 'Learners are told once it has closed, so it has to close.');
   if (unitId !== null && !(await db.query.unit.findFirst({ where: and(eq(unit.id, unitId), eq(unit.courseId, courseId)) }))) say('unitId', 'This unit is not in the course.');
   if (categoryId !== null && !(await db.query.category.findFirst({ where: and(eq(category.id, categoryId), eq(category.courseId, courseId)) })))
     say('categoryId', 'This category is not in the course.');

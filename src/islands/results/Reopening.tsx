@@ -1,0 +1,66 @@
+import { useState } from 'react';
+import { api, Dialog, Field } from '../../ui';
+
+interface Props {
+  releaseId: string;
+  sittingId: string;
+  learner: string;
+  /** How many minutes an attempt has; null: no limit. */
+  minutes: number | null;
+}
+
+const MOST_MINUTES = 10_080;
+
+/** Opens a finished attempt again, after asking: for one that was shut by mistake. */
+export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
+  const [asked, setAsked] = useState(false);
+  const [left, setLeft] = useState('10');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const wrong = minutes !== null && !(Number.isInteger(Number(left)) && Number(left) >= 1 && Number(left) <= MOST_MINUTES);
+  const reopen = async () => {
+    setBusy(true);
+    const answer = await api<null>('PUT', `/api/releases/${releaseId}/sittings/${sittingId}`, { minutes: minutes === null ? null : Number(left) });
+    if (answer.ok) return location.reload();
+    setBusy(false);
+    setProblem(answer.error.problems?.[0]?.message ?? answer.error.message);
+  };
+  return (
+    <>
+      <button type="button" className="btn btn-quiet" onClick={() => setAsked(true)}>
+        Open it again…
+      </button>
+      {asked && (
+        <Dialog title={`Open the attempt of ${learner} again?`} onClose={() => setAsked(false)}>
+          <p className="mb-3">
+            It goes on where it was before it ended: what was placed stays, and the checks that ended it do not count. Its mark is open until it ends again. It stands in “Who
+            changed marks”.
+          </p>
+          {minutes !== null && (
+            <Field
+              label="Minutes left"
+              inputMode="numeric"
+              value={left}
+              problem={wrong ? `A whole number from 1 to ${MOST_MINUTES}` : undefined}
+              onChange={(event) => setLeft(event.target.value)}
+              data-autofocus
+            />
+          )}
+          {problem && (
+            <p role="alert" className="text-brick mt-3">
+              {problem}
+            </p>
+          )}
+          <div className="flex justify-end gap-2 mt-4">
+            <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>
+              Cancel
+            </button>
+            <button type="button" className="btn btn-primary" disabled={wrong || busy} onClick={() => void reopen()}>
+              Open it again
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

@@ -67,10 +67,10 @@ test('the settings of a release in two windows: neither undoes the other', async
   await open(other, `/releases/${id}/settings`);
   await page.getByLabel('Sittings', { exact: false }).first().fill('5');
   await press(page, 'Save');
-  await expect(page.getByText('Saved')).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await other.getByLabel('Title', { exact: true }).fill('Another title');
   await press(other, 'Save');
-  await expect(other.getByText('Saved')).toBeVisible();
+  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
   await other.reload();
   await expect(other.getByLabel('Title', { exact: true })).toHaveValue('Another title');
   await expect(other.getByLabel('Sittings', { exact: false }).first()).toHaveValue('5');

@@ -104,7 +104,9 @@ process.env.VAULT_DROP_STARTER = randomUUID();
 server.listen(PORT, HOST, async () => {
   const here = `http://${HOST.includes(':') ? `[${HOST}]` : HOST}:${server.address().port}`;
   const wildcard = HOST === '0.0.0.0' || HOST === '::';
-  const asked = await fetch(`${wildcard ? `http://127.0.0.1:${server.address().port}` : here}/api/health`, { headers: { 'x-starter': process.env.VAULT_DROP_STARTER } }).catch((error) => error);
+  const asked = await fetch(`${wildcard ? `http://127.0.0.1:${server.address().port}` : here}/api/health`, { headers: { 'x-starter': process.env.VAULT_DROP_STARTER } }).catch(
+    (error) => error,
+  );
   if (!(asked instanceof Response) || !asked.ok) {
     const { problem } = asked instanceof Response ? await asked.json().catch(() => ({})) : { problem: asked.message };
     console.error(`Vault Drop cannot serve: ${problem ?? 'the log above says why.'}`);

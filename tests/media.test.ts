@@ -148,10 +148,11 @@ describe('media', () => {
   it.each([
     ['comments before what is no drawing', text(`${'<!---->'.repeat(400)}x`)],
     ['nested deep', svg('<g>'.repeat(30_000))],
+    ['of attributes', svg(`<path ${Array.from({ length: 60_000 }, (_, i) => `a${i}="1"`).join(' ')}/>`)],
     ['nested and closed', svg(`${'<g>'.repeat(100)}${'</g>'.repeat(100)}`)],
     ['more parts than a drawing has', svg('<path d="M0 0h1"/>'.repeat(20_000))],
   ])('a drawing made to cost time is refused: %s', async (_, bytes) => {
-    expect(await refused('bean.svg', 'image/svg+xml', bytes)).toMatch(/^notTaken: .*(it is not|more than 5000 parts|nested more than 64 levels deep)/);
+    expect(await refused('bean.svg', 'image/svg+xml', bytes)).toMatch(/^notTaken: .*(it is not|more than 5000 parts|nested more than 64 levels deep|more than 500 attributes)/);
   });
 
   it('work that does not end is ended at its deadline, and others go on', async () => {

@@ -8,16 +8,15 @@ import { expect, test } from '@playwright/test';
 
 interface Started {
   readonly process: ChildProcess;
-  readonly data: string;
   /** Where it serves; null: it ended instead. */
   readonly origin: string | null;
   readonly ended: Promise<{ code: number | null; said: string }>;
 }
 
-const running = new Set<Started>();
+const running = new Set<{ readonly child: ChildProcess; readonly data: string; readonly ended: Promise<unknown> }>();
 test.afterEach(async () => {
-  for (const { process: one, ended, data } of running) {
-    one.kill('SIGKILL');
+  for (const { child, ended, data } of running) {
+    child.kill('SIGKILL');
     await ended;
     rmSync(data, { recursive: true, force: true });
   }
@@ -33,6 +32,7 @@ async function start(env: Record<string, string> = {}, prepare: (data: string) =
   let out = '';
   child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
   const ended = new Promise<{ code: number | null; said: string }>((resolve) => child.on('close', (code) => resolve({ code, said })));
+  running.add({ child, data, ended });
   const serving = new Promise<string>((resolve) =>
     child.stdout.on('data', (chunk: Buffer) => {
       out += chunk.toString();
@@ -41,9 +41,7 @@ async function start(env: Record<string, string> = {}, prepare: (data: string) =
     }),
   );
   const origin = await Promise.race([serving, ended.then(() => null)]);
-  const started = { process: child, data, origin, ended };
-  running.add(started);
-  return started;
+  return { process: child, origin, ended };
 }
 
 const FAULTS: readonly (readonly [name: string, env: Record<string, string>, prepare: (data: string) => void, code: number, said: RegExp])[] = [
@@ -125,14 +123,13 @@ test('behind https it says that it is there by https alone; and never otherwise'
     ['https://questions.example.org', 'max-age=31536000; includeSubDomains'],
     ['', undefined],
   ] as const) {
-    const { process: one, data } = await start({ PUBLIC_URL: url, PORT: url ? '4484' : '4483' });
-    const origin = url ? 'http://127.0.0.1:4484' : 'http://127.0.0.1:4483';
-    for (const path of ['/sign-in', '/favicon.svg', '/api/ping']) {
+    const port = url ? '4484' : '4483';
+    await start({ PUBLIC_URL: url, PORT: port });
+    const origin = `http://127.0.0.1:${port}`;
+    for (const path of ['/sign-in', '/mark.svg', '/api/ping']) {
       const { headers, statusCode } = await asked(origin, path, { headers: { host: url ? 'questions.example.org' : new URL(origin).host } });
       expect([path, statusCode, headers['strict-transport-security']]).toEqual([path, 200, said]);
     }
-    one.kill('SIGKILL');
-    rmSync(data, { recursive: true, force: true });
   }
 });
 

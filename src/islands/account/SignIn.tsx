@@ -52,7 +52,6 @@ function Code({ to, onBack }: { to: string; onBack: () => void }) {
         value={code}
         problem={problem || undefined}
         onChange={(event) => setCode(event.target.value)}
-        // biome-ignore lint/a11y/noAutofocus: the step before led here
         autoFocus
       />
       <button type="submit" className="btn btn-primary" disabled={code.trim() === ''}>

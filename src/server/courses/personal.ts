@@ -1,8 +1,9 @@
-import { and, asc, eq, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
 import { isPut, isTyped, type Move, withoutDust } from '../../core';
 import { forgive } from '../accounts/limit';
 import type { As, Context, Learner, Teacher } from '../context';
 import { securityEvent, session, user } from '../database/accountTables';
+import type { Database } from '../database/open';
 import {
   allowance,
   audit,
@@ -147,12 +148,7 @@ async function courseData({ db, now }: Context, learnerId: string, { id, title }
         finishedAt: isoOrNull(one.finishedAt),
         points: told ? withoutDust(one.points) : null,
         outOf: withoutDust(one.outOf),
-        moves: (await db.select().from(move).where(eq(move.sittingId, one.id)).orderBy(asc(move.n))).map((row) => ({
-          n: row.n,
-          at: iso(row.at),
-          question: edition.models[row.question]?.question.title ?? '',
-          ...inLabels(row.body, edition.models[row.question]),
-        })),
+        moves: await movesOf(db, one.id, edition),
       });
     }
     releases.push({
@@ -163,6 +159,24 @@ async function courseData({ db, now }: Context, learnerId: string, { id, title }
     });
   }
   return { title, onRosterSince: place ? iso(place.addedAt) : null, groups: groups.map((one) => one.title), releases };
+}
+
+/** How many moves are read before others have their turn. */
+const AT_ONCE = 1000;
+async function movesOf(db: Database, sittingId: string, { models }: OpenEdition): Promise<PersonalSitting['moves']> {
+  const all: PersonalSitting['moves'] = [];
+  for (let last = 0; ; ) {
+    const rows = await db
+      .select()
+      .from(move)
+      .where(and(eq(move.sittingId, sittingId), gt(move.n, last)))
+      .orderBy(asc(move.n))
+      .limit(AT_ONCE);
+    for (const { n, at, question, body } of rows) all.push({ n, at: iso(at), question: models[question]?.question.title ?? '', ...inLabels(body, models[question]) });
+    if (rows.length < AT_ONCE) return all;
+    last = rows.at(-1)?.n ?? last;
+    await new Promise((resolve) => setImmediate(resolve));
+  }
 }
 
 /** A move with labels in place of ids; what has none goes by its id. */

@@ -120,6 +120,15 @@ export interface RosterPlan {
 }
 
 /** What taking a list would change. Nothing is changed. */
+/** Characters up to which a list is read at once; a longer one on a thread of its own. Null: it takes too long. */
+const SHORT = 50_000;
+const READ_MS = 10_000;
+async function readLong({ work }: As<Teacher>, text: string): Promise<ReturnType<typeof readRoster> | null> {
+  if (text.length <= SHORT) return readRoster(text);
+  const worked = await work.run('readRoster', text, READ_MS);
+  return worked.ok ? worked.value : null;
+}
+
 export async function planRoster(as: As<Teacher>, courseId: string, text: string): Promise<Result<RosterPlan>> {
   const found = await planned(as, courseId, text);
   return found.ok ? ok(found.value.plan) : found;
@@ -128,7 +137,8 @@ export async function planRoster(as: As<Teacher>, courseId: string, text: string
 async function planned(as: As<Teacher>, courseId: string, text: string) {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
-  const read = readRoster(text);
+  const read = await readLong(as, text);
+  if (!read) return fail('invalid', { problems: [{ path: 'text', message: 'This list takes too long to read: take it in parts.' }] });
   const wanted = read.lines.map(({ username }) => username.toLowerCase());
   const known = new Map<string, { id: string; name: string; role: string }>();
   for (let i = 0; i < wanted.length; i += 500)

@@ -40,6 +40,12 @@ describe('the gate before a body', () => {
     expect(tooLong(nested, { rows: 'no list' })).toBeNull();
   });
 
+  it('counts the entries of lists in lists together', async () => {
+    const sections = Array.from({ length: 50 }, () => ({ title: '', draw: null, questions: Array(200).fill({ id, points: null }) }));
+    expect(tooLong(bodies.setContent, { sections })).toEqual({ path: 'sections[9].questions', message: 'There are too many entries in all' });
+    expect(tooLong(bodies.setContent, { sections: sections.slice(0, 5) })).toBeNull();
+  });
+
   it('refuses two moves of one id, with the place', async () => {
     const move = { id, kind: 'check' };
     expect(await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves: [move, move] })), bodies.sentMoves)).toMatchObject({

@@ -95,24 +95,32 @@ export function unlimitedLists(schema: Schema): string[] {
   return found;
 }
 
-/** The first list of a value that is longer than its schema allows, looked for before any entry is validated; null: none. */
+/** Entries of all lists of a body together, where none of them alone may have more: lists within lists would multiply. */
+const MAX_ENTRIES = 2000;
+const longest = (lengths: Lengths | null): number =>
+  !lengths ? 0 : lengths.type === 'list' ? Math.max(lengths.max, longest(lengths.inner)) : Math.max(...lengths.fields.map(([, inner]) => longest(inner)));
+
+/** The first list of a value that is longer than its schema allows, or with which there are too many entries in all, looked for before any entry is validated; null: none. */
 export function tooLong(schema: Schema, value: unknown): { path: string; message: string } | null {
-  return findTooLong(lengthsOf(schema), value, '');
+  const lengths = lengthsOf(schema);
+  return findTooLong(lengths, value, '', { entries: Math.max(MAX_ENTRIES, longest(lengths)) });
 }
 
-function findTooLong(lengths: Lengths | null, value: unknown, path: string): { path: string; message: string } | null {
+function findTooLong(lengths: Lengths | null, value: unknown, path: string, left: { entries: number }): { path: string; message: string } | null {
   if (!lengths || value === null || typeof value !== 'object') return null;
   if (lengths.type === 'list') {
     if (!Array.isArray(value)) return null;
     if (value.length > lengths.max) return { path, message: `At most ${lengths.max} entries` };
+    left.entries -= value.length;
+    if (left.entries < 0) return { path, message: 'There are too many entries in all' };
     for (let i = 0; lengths.inner && i < value.length; i++) {
-      const found = findTooLong(lengths.inner, value[i], `${path}[${i}]`);
+      const found = findTooLong(lengths.inner, value[i], `${path}[${i}]`, left);
       if (found) return found;
     }
     return null;
   }
   for (const [name, inner] of lengths.fields) {
-    const found = Object.hasOwn(value, name) ? findTooLong(inner, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`) : null;
+    const found = Object.hasOwn(value, name) ? findTooLong(inner, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`, left) : null;
     if (found) return found;
   }
   return null;

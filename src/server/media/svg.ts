@@ -3,6 +3,7 @@ const MAX_CHARACTERS = 1_000_000;
 /** An honest drawing comes near neither: beyond them, making it safe takes longer than it may. */
 const MAX_ELEMENTS = 5_000;
 const MAX_DEPTH = 64;
+const MAX_ATTRIBUTES = 500;
 const ACTIVE = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'audio', 'video', 'handler', 'listener', 'set', 'animate', 'animatetransform', 'animatemotion']);
 const SCRIPTED = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'handler', 'listener']);
 
@@ -33,9 +34,10 @@ const endOf = (text: string, mark: string, from: number): number => {
 const HEAD = 4096;
 export const looksLikeSvg = (head: Uint8Array): boolean => rootOf(new TextDecoder().decode(head.subarray(0, HEAD))) !== null;
 
-/** How many elements a drawing has and how deep they stand in one another: one pass over its text. */
-function sizeOf(text: string): { elements: number; depth: number } {
+/** How many elements a drawing has, how deep they stand in one another, and the most attributes one of them has: one pass over its text. */
+function sizeOf(text: string): { elements: number; depth: number; attributes: number } {
   let elements = 0;
+  let attributes = 0;
   let depth = 0;
   let deepest = 0;
   for (let at = text.indexOf('<'); at !== -1; at = text.indexOf('<', at + 1)) {
@@ -48,10 +50,11 @@ function sizeOf(text: string): { elements: number; depth: number } {
       elements++;
       deepest = Math.max(deepest, ++depth);
       const end = text.indexOf('>', at);
+      attributes = Math.max(attributes, text.slice(at, end === -1 ? undefined : end).split('=').length - 1);
       if (end !== -1 && text.charCodeAt(end - 1) === 47) depth--;
     }
   }
-  return { elements, depth: deepest };
+  return { elements, depth: deepest, attributes };
 }
 
 const isLetter = (code: number) => (code >= 65 && code <= 90) || (code >= 97 && code <= 122);
@@ -81,6 +84,7 @@ export async function safeSvg(bytes: Uint8Array): Promise<SafeSvg> {
   const size = sizeOf(text);
   if (size.elements > MAX_ELEMENTS) return refuse(`This drawing has more than ${MAX_ELEMENTS} parts: save it as PNG or WebP`);
   if (size.depth > MAX_DEPTH) return refuse(`This drawing is nested more than ${MAX_DEPTH} levels deep: save it as PNG or WebP`);
+  if (size.attributes > MAX_ATTRIBUTES) return refuse(`A part of this drawing has more than ${MAX_ATTRIBUTES} attributes: save it as PNG or WebP`);
   const [{ JSDOM }, { default: createPurifier }] = await Promise.all([import('jsdom'), import('dompurify')]);
   const { window } = new JSDOM('');
   try {

@@ -1,3 +1,4 @@
+import { readRoster } from '../../formats/roster';
 import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
 import { modelAnswer } from '../releases/modelAnswer';
@@ -17,6 +18,7 @@ export const TASKS = {
   examinePacked,
   readPackedSet,
   modelAnswer,
+  readRoster,
   digestMoves,
   regradeMoves,
 } as const satisfies Readonly<Record<string, (input: never) => unknown>>;

@@ -29,8 +29,9 @@ export type Finished = Summary & Titles & { releaseId: string; another: boolean;
 export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
 
 /** The page on which people answer: questions one after another, and what they came to. */
-export function Player({ opened }: { opened: Opened }) {
-  const [now, setNow] = useState(opened);
+/** `json`: what was opened, as one text. A page writes its islands' props value by value otherwise, which takes far longer and more room. */
+export function Player({ json }: { json: string }) {
+  const [now, setNow] = useState<Opened>(() => JSON.parse(json));
   if (now.before) return <BeforeIt before={now.before} />;
   if (now.finished) return <TheEnd summary={now.finished} />;
   return <Sitting key={now.open.place.at} sitting={now.open} onMove={(open) => setNow({ open, finished: null, before: null })} />;

@@ -29,8 +29,9 @@ const inWords = ({ message, problems, wayOn }: ApiError) => `${message}. ${probl
 const nameIn = (list: readonly { id: string; label: string }[], id: string) => list.find((one) => one.id === id)?.label || id;
 
 /** The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done. */
-export function Corrections({ view: given }: { view: View }) {
-  const [view, setView] = useState(given);
+/** `json`: the view as one text, which a page writes in far less time. */
+export function Corrections({ json }: { json: string }) {
+  const [view, setView] = useState<View>(() => JSON.parse(json));
   const [changes, setChanges] = useState<ReadonlyMap<number, Change>>(new Map());
   const [reason, setReason] = useState('');
   const [preview, setPreview] = useState<Preview | null>(null);

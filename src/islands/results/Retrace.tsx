@@ -21,7 +21,9 @@ const SPEEDS = [1, 4, 16] as const;
 const LONGEST = 4000;
 
 /** A sitting played back move by move: nothing was filmed, the core plays the stored moves again. */
-export function Retrace({ view: { questions } }: { view: View }) {
+/** `json`: the view as one text, which a page writes in far less time. */
+export function Retrace({ json }: { json: string }) {
+  const [{ questions }] = useState<View>(() => JSON.parse(json));
   const begun = questions.findIndex(({ moves }) => moves.length > 0);
   const [place, setPlace] = useState(Math.max(0, begun));
   const sat = questions[place];

@@ -116,13 +116,12 @@ export async function publishPrepared(
 ): Promise<Result<{ id: string }>> {
   const settings = { ...given, opensAt: asDate(given.opensAt), dueAt: asDate(given.dueAt), closesAt: asDate(given.closesAt) };
   let done = 0;
-  const modelAnswers = await Promise.all(
-    content.questions.map(async (question) => {
-      const answer = await findModelAnswer(work, question);
-      if (question.show.modelAnswer !== 'never') await progress(++done);
-      return answer;
-    }),
-  );
+  const modelAnswers: Awaited<ReturnType<typeof findModelAnswer>>[] = [];
+  // One after another: each has its own time, and the other threads stay free for whoever waits for an answer.
+  for (const question of content.questions) {
+    modelAnswers.push(await findModelAnswer(work, question));
+    if (question.show.modelAnswer !== 'never') await progress(++done);
+  }
   const at = now();
   await db.transaction(async (tx) => {
     const made = await tx

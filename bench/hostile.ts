@@ -7,6 +7,7 @@ import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { Teacher } from '../src/server/context';
 import { publish } from '../src/server/releases/publish';
+import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
@@ -44,6 +45,8 @@ const largeSitting = must(await sit(wren, largeRelease)).open;
 const plainSitting = must(await sit(wren, plainRelease)).open;
 if (!largeSitting || !plainSitting) throw new Error('A sitting has ended');
 await manyMoves(plainSitting.id, 9_400);
+// A sitting comes to so many move by move, and its board is kept on the way: the next move does that here.
+must(await takeMoves(wren, plainSitting.id, wren.person.id, { question: 0, after: 9_400, moves: [{ id: randomUUID(), kind: 'check' }] }));
 
 /** A key whose answer is a search: numbers of which some add up. */
 function subsetSum(seed: number): Record<string, unknown> {

@@ -16,7 +16,7 @@ export type Replayed<Value> = { readonly ok: true; readonly value: Value } | { r
 /** Moves in their order: each its number, its question, its body and when it was made. */
 export type MovesText = string;
 type MoveRow = readonly [n: number, question: number, body: Move, at: number];
-const movesIn = (text: MovesText) => (JSON.parse(text) as MoveRow[]).map(([n, question, body, at]) => ({ n, question, body, at: new Date(at) }));
+export const movesIn = (text: MovesText) => (JSON.parse(text) as MoveRow[]).map(([n, question, body, at]) => ({ n, question, body, at: new Date(at) }));
 
 const MAX_EDITIONS = 8;
 const editions = new Map<string, OpenEdition>();

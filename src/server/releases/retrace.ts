@@ -3,10 +3,12 @@ import { learnerEdition, type Move, type Question } from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
-import { move, sitting } from '../database/tables';
+import { sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { drawer } from '../sittings/draw';
-import { askedOf, moveCounts, sittingsWhere } from '../sittings/standing';
+import { askedOf, sittingsWhere } from '../sittings/standing';
+import { movesText } from './manyMoves';
+import { movesIn } from './replays';
 
 export interface RetraceView {
   readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
@@ -31,15 +33,12 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
   const found = await releaseOf(as, releaseId);
   const [open] = found ? await sittingsWhere(as, and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId))) : [];
   if (!found || !open) return fail('notFound');
-  const [who, { edition, asked }, made] = await Promise.all([
+  const [who, { edition, asked }, text] = await Promise.all([
     db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, open.learnerId) }),
     askedOf(db, open),
-    db
-      .select({ question: move.question, body: move.body, at: move.at })
-      .from(move)
-      .where(and(eq(move.sittingId, sittingId), moveCounts))
-      .orderBy(move.n),
+    movesText(db, sittingId),
   ]);
+  const made = movesIn(text);
   return ok({
     release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
     learner: who?.name ?? 'somebody who is not here any more',
@@ -56,7 +55,7 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
           document: model.question,
           homes: model.question.items.map(({ id }, i) => homes.get(id) ?? model.homes[i] ?? { x: 0, y: 0 }),
           points: edition.points[q] ?? 0,
-          moves: made.filter(({ question }) => question === q).map(({ body, at }) => ({ move: body, at: at.getTime() })),
+          moves: made.flatMap(({ question, body, at }) => (question === q ? [{ move: body, at: at.getTime() }] : [])),
         },
       ];
     }),

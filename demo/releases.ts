@@ -1,6 +1,6 @@
 import { random, seedOf } from '../src/core';
 import type { As, Learner, Teacher } from '../src/server/context';
-import { makeCourse, setTeacher } from '../src/server/courses/courses';
+import { changeCourse, makeCourse, setTeacher } from '../src/server/courses/courses';
 import { setMark } from '../src/server/courses/gradebook';
 import { saveCategories, saveUnits } from '../src/server/courses/parts';
 import { makeLearner, takeRoster } from '../src/server/courses/roster';
@@ -142,6 +142,7 @@ export async function makeReleases(
   const now = odile.now().getTime();
   const teacherAt = (time: number): As<Teacher> => ({ ...odile, now: () => new Date(time) });
   must(await makeCourse(odile, SECOND_COURSE, 'Viability testing, autumn'));
+  must(await changeCourse(odile, SECOND_COURSE, { zone: 'Europe/London' }));
   must(await setTeacher(odile, SECOND_COURSE, colleague, true));
   must(await saveUnits(odile, SECOND_COURSE, SECOND_UNITS));
   must(await saveCategories(odile, SECOND_COURSE, SECOND_CATEGORIES));

@@ -1,7 +1,8 @@
 import { defineMiddleware } from 'astro:middleware';
 import { AsyncLocalStorage } from 'node:async_hooks';
+import { isZone } from './core';
 import { allowsOrigin, failedAs, log, type Person, personOf, theApp } from './server';
-import { isZone, NO_ZONE, toldOnServer, ZONE_COOKIE } from './ui/zone';
+import { NO_ZONE, toldOnServer, ZONE_COOKIE } from './ui/zone';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 

@@ -8,6 +8,7 @@ import { joinCourse, registerWith } from '../src/server/courses/join';
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { remove } from '../src/server/courses/removals';
 import { listRoster, makeLearner, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
+import * as bodies from '../src/server/http/bodies';
 import { releasesFor } from '../src/server/releases/mine';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
@@ -170,6 +171,16 @@ describe('a course', () => {
     must(await setTeacher(tamsin, courseId, 'tamsin', false));
     expect(await openCourse(tamsin, courseId)).toMatchObject({ code: 'notFound' });
     expect(must(await listTeachers(odile, courseId))).toEqual([]);
+  });
+
+  it('has a zone of its own for its times, where one is said', async () => {
+    const courseId = await course(odile);
+    expect(must(await openCourse(odile, courseId)).zone).toBeNull();
+    expect(must(await changeCourse(odile, courseId, { zone: 'Asia/Tokyo', from: 1 }))).toMatchObject({ zone: 'Asia/Tokyo', revision: 2 });
+    expect(must(await changeCourse(odile, courseId, { title: 'Another', from: 2 }))).toMatchObject({ zone: 'Asia/Tokyo' });
+    expect(await changeCourse(odile, courseId, { zone: null, from: 2 })).toMatchObject({ code: 'changedMeanwhile', detail: { content: { zone: 'Asia/Tokyo' } } });
+    expect(must(await listParts(odile, courseId)).zone).toBe('Asia/Tokyo');
+    expect(() => bodies.courseChange.validateSync({ zone: 'Nowhere/Land', from: 1 })).toThrow('This is no time zone');
   });
 
   it('that is put away is not there for learners, and comes back', async () => {

@@ -62,6 +62,7 @@ export { type Random, random, seedOf, shuffled } from './random/random';
 export { type Schedule, scheduleProblems } from './sets/schedule';
 export { asked, asksOf, type Draw, earned, type Guessed, guessingOf, inPlaces, pointsOf, type Section, totalOf, type Worth, withoutDust } from './sets/set';
 export { inSilence, TELLS, type Tells, telling } from './sets/tells';
+export { isZone } from './sets/zone';
 export {
   type LearnerEdition,
   type LearnerItem,

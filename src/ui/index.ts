@@ -5,5 +5,5 @@ export { Dialog } from './Dialog';
 export { Field } from './Field';
 export { shownMark } from './figures';
 export { Scrolls } from './Scrolls';
-export { ago, asTyped, asTypedDay, clock, duration, moment, typedTime } from './when';
+export { ago, asTyped, asTypedDay, clock, duration, elsewhere, moment, typedTime } from './when';
 export { zone } from './zone';

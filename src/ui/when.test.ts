@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { asTyped, asTypedDay, moment, typedTime } from './when';
-import { isZone, toldOnServer } from './zone';
+import { isZone } from '../core';
+import { asTyped, asTypedDay, elsewhere, moment, typedTime } from './when';
+import { toldOnServer } from './zone';
 
 afterEach(() => toldOnServer(() => 'UTC'));
 
@@ -32,6 +33,14 @@ describe('times in the reader’s zone', () => {
     // 26 October 2031: 03:00 is 02:00 once more.
     expect(typedTime('2031-10-26T01:30').toISOString()).toBe('2031-10-25T23:30:00.000Z');
     expect(typedTime('2031-10-26T03:30').toISOString()).toBe('2031-10-26T02:30:00.000Z');
+  });
+
+  it('are said in a course’s zone too, where that is another', () => {
+    toldOnServer(() => 'Europe/Berlin');
+    const at = new Date('2031-07-15T20:00:00Z');
+    expect(elsewhere(at, 'Asia/Kolkata')).toBe('16 Jul, 01:30 Asia/Kolkata');
+    expect(elsewhere(at, 'Europe/Berlin')).toBeNull();
+    expect(elsewhere(at, null)).toBeNull();
   });
 
   it('a zone is one that there is', () => {

@@ -10,6 +10,10 @@ export const ago = (at: Date): string => formatDistanceToNow(at, { addSuffix: tr
 export const clock = (at: Date): string => format(at, 'HH:mm', here());
 export const duration = (seconds: number): string => (seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`);
 
+/** The same moment in another zone, with its name; null: it is the reader's own, or none is said. */
+export const elsewhere = (at: Date, other: string | null): string | null =>
+  other === null || other === zone() ? null : `${format(at, 'd MMM, HH:mm', { in: tz(other) })} ${other}`;
+
 /** A time as a `datetime-local` field has it, in the reader's zone. */
 export const asTyped = (at: Date): string => format(at, "yyyy-MM-dd'T'HH:mm", here());
 /** A day as a `date` field has it. */

@@ -6,14 +6,6 @@ export const NO_ZONE = 'UTC';
 /** Set by the server: the zone of whoever the page that is drawn now is for. */
 const onServer = globalThis as unknown as { vaultDropZone?: () => string };
 
-export const isZone = (name: string): boolean => {
-  try {
-    return name.length <= 60 && new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
-  } catch {
-    return false;
-  }
-};
-
 /** The zone times are said in: on a page the one it was drawn with, so that what is drawn anew is as it was. */
 export const zone = (): string => (typeof document === 'undefined' ? (onServer.vaultDropZone?.() ?? NO_ZONE) : (document.documentElement.dataset.zone ?? NO_ZONE));
 

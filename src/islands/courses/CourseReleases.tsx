@@ -1,9 +1,20 @@
-import { type Columns, DataTable, moment } from '../../ui';
+import { useMemo } from 'react';
+import { type Columns, DataTable, elsewhere, moment } from '../../ui';
 import type { Course, Release } from './course';
 
-const when = (text: string | null) => (text === null ? <span aria-hidden>–</span> : <span className="figures text-sm">{moment(new Date(text))}</span>);
+/** A time as the reader has it, and in the course's zone where that is another. */
+function when(text: string | null, zone: string | null) {
+  if (text === null) return <span aria-hidden>–</span>;
+  const there = elsewhere(new Date(text), zone);
+  return (
+    <>
+      <span className="figures text-sm">{moment(new Date(text))}</span>
+      {there && <span className="block text-mute text-sm">{there}</span>}
+    </>
+  );
+}
 
-const columns: Columns<Release> = [
+const columnsIn = (zone: string | null): Columns<Release> => [
   {
     id: 'title',
     accessorKey: 'title',
@@ -17,9 +28,9 @@ const columns: Columns<Release> = [
       </>
     ),
   },
-  { id: 'opens', accessorFn: (row) => row.opensAt ?? row.createdAt, header: 'opens', cell: ({ row: { original } }) => when(original.opensAt ?? original.createdAt) },
-  { id: 'due', accessorFn: (row) => row.dueAt ?? '', header: 'due', cell: ({ row: { original } }) => when(original.dueAt) },
-  { id: 'closes', accessorFn: (row) => row.closesAt ?? '', header: 'closes', cell: ({ row: { original } }) => when(original.closesAt) },
+  { id: 'opens', accessorFn: (row) => row.opensAt ?? row.createdAt, header: 'opens', cell: ({ row: { original } }) => when(original.opensAt ?? original.createdAt, zone) },
+  { id: 'due', accessorFn: (row) => row.dueAt ?? '', header: 'due', cell: ({ row: { original } }) => when(original.dueAt, zone) },
+  { id: 'closes', accessorFn: (row) => row.closesAt ?? '', header: 'closes', cell: ({ row: { original } }) => when(original.closesAt, zone) },
   { id: 'edition', accessorKey: 'edition', header: 'edition' },
   { id: 'sat', accessorKey: 'sat', header: 'have begun' },
   {
@@ -35,7 +46,8 @@ const columns: Columns<Release> = [
 ];
 
 /** What is published to a course, unit by unit. */
-export function CourseReleases({ course: { id, units, releases } }: { course: Course }) {
+export function CourseReleases({ course: { id, units, releases, zone } }: { course: Course }) {
+  const columns = useMemo(() => columnsIn(zone), [zone]);
   const parts = [...units, { id: null, title: units.length > 0 ? 'In no unit' : '' }].map((unit) => ({ ...unit, releases: releases.filter(({ unitId }) => unitId === unit.id) }));
   if (releases.length === 0)
     return (

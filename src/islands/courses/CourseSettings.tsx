@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { Collision } from '../../core';
-import { type ApiResult, api, ask, Dialog, Field, moment, Scrolls } from '../../ui';
+import { type ApiResult, api, ask, Dialog, Field, moment, Scrolls, zone } from '../../ui';
 import { useSaving } from '../../ui/saving';
 import { numberFrom } from '../bench/parts/numbers';
 import { Typed } from '../bench/parts/Typed';
@@ -59,6 +59,9 @@ function Settings({ course }: { course: Course }) {
         <Part title="Name" about="What teachers and learners see.">
           <Name course={course} />
         </Part>
+        <Part title="Time zone" about="The zone the course’s times are meant in. Everybody sees times in their own; who sets them elsewhere sees both.">
+          <Zone course={course} />
+        </Part>
         {parts.error && <p className="text-brick">{parts.error.message}</p>}
         {parts.data && <PartsEditor course={course} parts={parts.data} told={told} />}
       </div>
@@ -95,6 +98,50 @@ function Name({ course }: { course: Course }) {
         }}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
+      {dialog}
+    </>
+  );
+}
+
+const NONE = '';
+
+function Zone({ course }: { course: Course }) {
+  const [chosen, setChosen] = useState(course.zone);
+  const { save, problem, dialog } = useSaving<{ zone: string | null }>({
+    first: { revision: course.revision, content: { zone: course.zone } },
+    write: async (content, from) => {
+      const answer = await api<{ zone: string | null; revision: number }>('PATCH', `/api/courses/${course.id}`, { ...content, from });
+      return answer.ok ? { ok: true, value: { revision: answer.value.revision, content: { zone: answer.value.zone } } } : answer;
+    },
+    inWords: ({ mine, theirs }) => ({ where: 'The time zone of the course', mine: String(mine ?? 'none'), theirs: String(theirs ?? 'none') }),
+  });
+  const near = [...new Set([zone(), ...(course.zone ? [course.zone] : [])])];
+  // The zones this browser knows, which the server that drew the page may not.
+  const [all, setAll] = useState<readonly string[]>([]);
+  useEffect(() => setAll(Intl.supportedValuesOf('timeZone')), []);
+  const zones = [...new Set([...near, ...all])];
+  return (
+    <>
+      <select
+        className="select w-full"
+        aria-label="Time zone of the course"
+        value={chosen ?? NONE}
+        onChange={async ({ target: { value } }) => {
+          setChosen(value || null);
+          // Its name is saved on the same revision: the page has to know of it.
+          if (await save({ zone: value || null })) location.reload();
+        }}
+      >
+        <option value={NONE}>each reader’s own</option>
+        {zones.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
+      </select>
+      {problem && (
+        <p role="alert" className="text-brick mt-1">
+          {problem}
+        </p>
+      )}
       {dialog}
     </>
   );

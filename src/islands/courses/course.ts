@@ -9,6 +9,7 @@ export interface Course {
   join: { code: string; until: string | null } | null;
   units: { id: string; title: string }[];
   releases: Release[];
+  zone: string | null;
   revision: number;
 }
 export interface Release {
@@ -29,6 +30,7 @@ export interface Parts {
   groups: { id: string; title: string; learners: number; revision: number }[];
   unitsRevision: number;
   categoriesRevision: number;
+  zone: string | null;
 }
 export interface Learner {
   id: string;

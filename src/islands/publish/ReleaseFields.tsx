@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronRight } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useId, useState } from 'react';
-import { ask } from '../../ui';
+import { ask, elsewhere, typedTime } from '../../ui';
 import { Field } from '../../ui/Field';
 import type { Learner, Parts } from '../courses/course';
 import { COUNTS, type Draft, MOST_MINUTES, TELLS, TELLS_SHORT, WHEN, wrongIn } from './settings';
@@ -21,7 +21,12 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
   const parts = useQuery({ queryKey: ['parts', courseId], queryFn: () => ask<Parts>('GET', `/api/courses/${courseId}/parts`) });
   const set = (to: Partial<Draft>) => onChange({ ...draft, ...to });
   const wrong = wrongIn(draft);
-  const { units = [], categories = [], groups = [] } = parts.data ?? {};
+  const { units = [], categories = [], groups = [], zone = null } = parts.data ?? {};
+  /** A hint, and before it the time that was typed as it is in the course's zone, where that is another. */
+  const hint = (words: string, typed: string) => {
+    const there = typed === '' ? null : elsewhere(typedTime(typed), zone);
+    return there === null ? words : `${there}. ${words}`;
+  };
   const quiet = draft.tells === 'nothing' || draft.tellsWhen !== 'atOnce';
   return (
     <div className="border-t border-rule mt-3">
@@ -39,16 +44,23 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
           <Field
             label="Opens"
             type="datetime-local"
-            hint="Empty: at once."
+            hint={hint('Empty: at once.', draft.opensAt)}
             value={draft.opensAt}
             problem={wrong.opensAt}
             onChange={(event) => set({ opensAt: event.target.value })}
           />
-          <Field label="Due" type="datetime-local" hint="Later is late." value={draft.dueAt} problem={wrong.dueAt} onChange={(event) => set({ dueAt: event.target.value })} />
+          <Field
+            label="Due"
+            type="datetime-local"
+            hint={hint('Later is late.', draft.dueAt)}
+            value={draft.dueAt}
+            problem={wrong.dueAt}
+            onChange={(event) => set({ dueAt: event.target.value })}
+          />
           <Field
             label="Closes"
             type="datetime-local"
-            hint="Nothing is taken after it."
+            hint={hint('Nothing is taken after it.', draft.closesAt)}
             value={draft.closesAt}
             problem={wrong.closesAt}
             onChange={(event) => set({ closesAt: event.target.value })}

@@ -31,7 +31,9 @@ export interface CourseView extends CourseRow {
   join: { code: string; until: Date | null } | null;
   units: { id: string; title: string }[];
   releases: ReleaseRow[];
-  /** What a write of its name and join code has to name. */
+  /** The zone its times are meant in; null: none is said. */
+  zone: string | null;
+  /** What a write of its name, zone and join code has to name. */
   revision: number;
 }
 
@@ -93,6 +95,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     join: row.joinCode === null ? null : { code: row.joinCode, until: row.joinUntil },
     units,
     releases,
+    zone: row.zone,
     revision: row.revision,
   });
 }
@@ -103,6 +106,8 @@ export interface CourseChange {
   readonly archived?: boolean | undefined;
   /** A new code that holds until then (null: until it is taken away); `null` instead of it takes the code away. */
   readonly join?: { readonly until: Date | null } | null | undefined;
+  /** The zone its times are meant in; null: none is said. */
+  readonly zone?: string | null | undefined;
   /** The revision it was made on, where it matters. */
   readonly from?: number | undefined;
 }
@@ -110,10 +115,11 @@ export interface CourseChange {
 export interface CourseSaved {
   title: string;
   join: { code: string; until: Date | null } | null;
+  zone: string | null;
   revision: number;
 }
 
-export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join, from }: CourseChange): Promise<Result<CourseSaved>> {
+export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join, zone, from }: CourseChange): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
   if (archived !== undefined && found.right !== 'own') return fail('notAllowed');
@@ -127,17 +133,21 @@ export async function changeCourse(as: As<Teacher>, id: string, { title, archive
       archivedAt: archived === undefined ? row.archivedAt : archived ? (row.archivedAt ?? as.now()) : null,
       joinCode: code,
       joinUntil: until,
+      zone: zone === undefined ? row.zone : zone,
       revision: sql`${course.revision} + 1`,
     })
     .where(and(eq(course.id, id), eq(course.revision, from ?? row.revision)))
     .returning({ revision: course.revision });
   const [saved] = changed;
-  if (saved) return ok({ title: title ?? row.title, join: code === null ? null : { code, until }, revision: saved.revision });
+  if (saved) return ok({ title: title ?? row.title, join: code === null ? null : { code, until }, zone: zone === undefined ? row.zone : zone, revision: saved.revision });
   const now = await courseOf(as, id);
   if (!now) return fail('notFound');
   const { row: there } = now;
   return fail('changedMeanwhile', {
-    detail: { revision: there.revision, content: { title: there.title, join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil } } },
+    detail: {
+      revision: there.revision,
+      content: { title: there.title, zone: there.zone, join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil } },
+    },
   });
 }
 

@@ -23,6 +23,8 @@ export interface CourseParts {
   /** What a write of the units, or of the categories, has to name. */
   unitsRevision: number;
   categoriesRevision: number;
+  /** The zone the course's times are meant in; null: none is said. */
+  zone: string | null;
 }
 
 /** What a course is divided into: units, weight categories, groups of learners. */
@@ -42,7 +44,7 @@ export async function listParts(as: As<Teacher>, courseId: string): Promise<Resu
       .groupBy(courseGroup.id)
       .orderBy(asc(courseGroup.title)),
   ]);
-  return ok({ units, categories, groups, unitsRevision, categoriesRevision });
+  return ok({ units, categories, groups, unitsRevision, categoriesRevision, zone: found.row.zone });
 }
 
 const refused = (message: string) => fail('invalid', { problems: [{ path: 'id', message }] });

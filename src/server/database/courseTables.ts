@@ -14,7 +14,9 @@ export const course = sqliteTable(
     /** Who knows it may join until then. */
     joinCode: text('join_code').unique(),
     joinUntil: moment('join_until'),
-    /** How often its name and join code, its units, and its weight categories were saved: a write names the revision it was made on. */
+    /** The zone its times are meant in (IANA); null: none is said. */
+    zone: text('zone'),
+    /** How often its name, zone and join code, its units, and its weight categories were saved: a write names the revision it was made on. */
     revision: integer('revision').notNull().default(1),
     unitsRevision: integer('units_revision').notNull().default(1),
     categoriesRevision: integer('categories_revision').notNull().default(1),

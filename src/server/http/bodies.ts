@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
-import { type Edit, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove, TELLS } from '../../core';
+import { type Edit, isZone, type Kind, LIST_FIELDS, NAMED_FIELDS, type SentMove, TELLS } from '../../core';
 import { KINDS, MOST_CAPTIONS } from '../../core/document';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../accounts/password';
 import { COUNTS, REMOVABLE, RIGHTS, type Right, TELLS_WHEN } from '../database/tables';
@@ -169,6 +169,11 @@ export const courseChange = object({
   title: name(200).optional(),
   archived: boolean(),
   join: object({ until: moment() }).nullable().default(undefined),
+  zone: string()
+    .max(60)
+    .test('zone', 'This is no time zone', (name) => name === undefined || name === null || isZone(name))
+    .nullable()
+    .default(undefined),
   from: revision(),
 });
 export const units = object({

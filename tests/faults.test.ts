@@ -1,7 +1,7 @@
 // What the application does when what it stands on fails: a restore cut short, a disk that is full, a database another process holds, a clock that jumps.
 import { randomUUID } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import type * as fileSystem from 'node:fs/promises';
+import { rename } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
@@ -20,15 +20,11 @@ import { course, learner, release, seeds, teacher, testApp } from './support/app
 import { sitter } from './support/sitting';
 
 /** How many renames still go well; the next one is where the power fails. */
-const power = { renames: Infinity };
-vi.mock('node:fs/promises', async (original) => {
-  const real = await original<typeof fileSystem>();
-  const rename: typeof real.rename = async (...where) => {
-    if (power.renames-- <= 0) throw new Error('The power failed');
-    return real.rename(...where);
-  };
-  return { ...real, default: { ...real, rename }, rename };
-});
+const power = { renames: Number.POSITIVE_INFINITY };
+const failing: typeof rename = async (...where) => {
+  if (power.renames-- <= 0) throw new Error('The power failed');
+  return rename(...where);
+};
 
 let app: App;
 let folder: string;
@@ -111,7 +107,7 @@ describe('a restore that is cut short', () => {
         expect(await standsIn(name)).toEqual(before);
         const kept = readConfigForRestore(envOf(name));
         power.renames = renames;
-        const cut = await restore(from, kept, new Date()).then(
+        const cut = await restore(from, kept, new Date(), failing).then(
           () => null,
           (error: Error) => error.message,
         );

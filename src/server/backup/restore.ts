@@ -51,7 +51,7 @@ const SWAP = 'swap.json';
  * Puts a backup in the place of what an application keeps, which must not run meanwhile. What was there is set aside beside it, and its place is returned; null: there was
  * nothing. The backup itself is left as it is.
  */
-export async function restore(from: string, kept: Kept, now: Date): Promise<{ manifest: Manifest; setAside: string | null }> {
+export async function restore(from: string, kept: Kept, now: Date, move: typeof rename = rename): Promise<{ manifest: Manifest; setAside: string | null }> {
   const { data, databaseUrl } = kept;
   const database = fileOf(databaseUrl);
   const manifest = await checked(from);
@@ -68,17 +68,17 @@ export async function restore(from: string, kept: Kept, now: Date): Promise<{ ma
   if (hasSecret) await copyFile(join(from, SECRET), join(part, SECRET));
   const setAside = there ? join(data, `before-${now.toISOString().replace(/[:.]/g, '-')}`) : null;
   const how: Swap = { setAside, hasSecret };
-  await writeWhole(join(part, SWAP), JSON.stringify(how));
-  await swap(kept, how);
+  await writeWhole(join(part, SWAP), JSON.stringify(how), move);
+  await swap(kept, how, move);
   return { manifest, setAside };
 }
 
-async function writeWhole(file: string, text: string): Promise<void> {
+async function writeWhole(file: string, text: string, move: typeof rename): Promise<void> {
   const handle = await open(`${file}.part`, 'w', 0o600);
   await handle.writeFile(text);
   await handle.sync();
   await handle.close();
-  await rename(`${file}.part`, file);
+  await move(`${file}.part`, file);
 }
 
 /** What is moved: its name in `restoring` and where things are set aside, and where it belongs. */
@@ -91,7 +91,7 @@ const movedBy = ({ data, databaseUrl }: Kept, { hasSecret }: Swap): readonly (re
 const filesOf = (name: string): readonly string[] => (name === DATABASE ? ['', '-wal', '-shm'] : ['']);
 
 /** Moves what was there aside and the new in its place. What was done before is passed over, so that it can be gone on with wherever it was interrupted. */
-async function swap(kept: Kept, how: Swap): Promise<void> {
+async function swap(kept: Kept, how: Swap, move: typeof rename = rename): Promise<void> {
   const part = join(kept.data, RESTORING);
   const { setAside } = how;
   if (setAside) await mkdir(setAside, { recursive: true, mode: 0o700 });
@@ -100,10 +100,10 @@ async function swap(kept: Kept, how: Swap): Promise<void> {
     if (!(await exists(join(part, name)))) continue;
     for (const end of filesOf(name)) {
       if (!(await exists(`${place}${end}`))) continue;
-      if (setAside) await rename(`${place}${end}`, join(setAside, `${name}${end}`));
+      if (setAside) await move(`${place}${end}`, join(setAside, `${name}${end}`));
       else await rm(`${place}${end}`, { recursive: true });
     }
-    await rename(join(part, name), place);
+    await move(join(part, name), place);
   }
   await rm(part, { recursive: true });
 }

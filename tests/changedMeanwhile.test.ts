@@ -9,7 +9,7 @@ import { takeOff } from '../src/server/courses/roster';
 import { session } from '../src/server/database/accountTables';
 import { course as courseTable, move } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
-import { changeSettings, type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
+import { changeSettings, PLAIN, type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { takeMoves } from '../src/server/sittings/moves';
 import { goTo, sit } from '../src/server/sittings/sitting';
@@ -37,20 +37,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => done());
 
-const PLAIN: ReleaseSettings = {
-  unitId: null,
-  opensAt: null,
-  dueAt: null,
-  closesAt: null,
-  minutes: null,
-  sittings: 1,
-  counts: 'best',
-  practice: false,
-  categoryId: null,
-  tells: 'modelAnswer',
-  tellsWhen: 'atOnce',
-  audience: null,
-};
 const text = (words: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text: words }] }] } });
 const check = (): SentMove => ({ id: randomUUID(), kind: 'check' });
 const ago = (ms: number) => new Date(Date.now() - ms);

@@ -73,7 +73,7 @@ export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sitting
 });
 
 export const MOST_MINUTES = 10_080;
-const whole = (text: string, least: number, most: number) => text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
+export const whole = (text: string, least: number, most: number) => text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
 
 /** What of it cannot be sent, by field. */
 export function wrongIn({ minutes, sittings, opensAt, dueAt, closesAt, audience, tells, tellsWhen }: Draft): Partial<Record<keyof Draft, string>> {

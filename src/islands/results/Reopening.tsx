@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, Dialog, Field } from '../../ui';
+import { MOST_MINUTES, whole } from '../publish/settings';
 
 interface Props {
   releaseId: string;
@@ -9,15 +10,13 @@ interface Props {
   minutes: number | null;
 }
 
-const MOST_MINUTES = 10_080;
-
 /** Opens a finished attempt again, after asking: for one that was shut by mistake. */
 export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
   const [asked, setAsked] = useState(false);
   const [left, setLeft] = useState('10');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
-  const wrong = minutes !== null && !(Number.isInteger(Number(left)) && Number(left) >= 1 && Number(left) <= MOST_MINUTES);
+  const wrong = minutes !== null && (left === '' || !whole(left, 1, MOST_MINUTES));
   const reopen = async () => {
     setBusy(true);
     const answer = await api<null>('PUT', `/api/releases/${releaseId}/sittings/${sittingId}`, { minutes: minutes === null ? null : Number(left) });

@@ -1,6 +1,7 @@
 import { eq, like, lt, or, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import { requestCount } from '../database/accountTables';
+import { literally } from '../database/like';
 import type { Database } from '../database/open';
 
 export interface Limit {
@@ -52,7 +53,7 @@ const keyOf = (what: Limited, whose: string) => `${what} ${whose.slice(0, MAX_WH
 export const forgive = async (db: Pick<Database, 'delete'>, what: Limited, whose: string): Promise<void> => {
   const key = keyOf(what, whose);
   // With whatever is counted apart for single browsers.
-  await db.delete(requestCount).where(or(eq(requestCount.key, key), like(requestCount.key, sql`${`${key.replace(/[%_\\]/g, '\\$&')} %`} escape '\\'`)));
+  await db.delete(requestCount).where(or(eq(requestCount.key, key), like(requestCount.key, sql`${`${literally(key)} %`} escape '\\'`)));
 };
 
 const LONGEST_MS = Math.max(...Object.values(LIMITS).map(({ windowMs }) => windowMs));

@@ -5,6 +5,7 @@ import { passwordProblem } from '../accounts/password';
 import { makePerson, type NewPerson } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
+import { literally } from '../database/like';
 import { courseGroup, courseLearner, groupMember } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
@@ -26,8 +27,6 @@ export interface RosterPage {
 
 /** Learners of one page. */
 export const ROSTER_PAGE = 100;
-/** SQLite's wildcards as themselves. */
-const literally = (text: string) => text.replace(/[%_\\]/g, '\\$&');
 
 /** Who is on a course's roster and has these words in the name or user name. */
 function onRoster(courseId: string, words: string): SQL | undefined {
@@ -119,7 +118,6 @@ export interface RosterPlan {
   others: { id: string; name: string; username: string | null }[];
 }
 
-/** What taking a list would change. Nothing is changed. */
 /** Characters up to which a list is read at once; a longer one on a thread of its own. Null: it takes too long. */
 const SHORT = 50_000;
 const READ_MS = 10_000;
@@ -129,6 +127,7 @@ async function readLong({ work }: As<Teacher>, text: string): Promise<ReturnType
   return worked.ok ? worked.value : null;
 }
 
+/** What taking a list would change. Nothing is changed. */
 export async function planRoster(as: As<Teacher>, courseId: string, text: string): Promise<Result<RosterPlan>> {
   const found = await planned(as, courseId, text);
   return found.ok ? ok(found.value.plan) : found;
@@ -154,14 +153,14 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
   const taken: (RosterLine & { account: { id: string; name: string } | null })[] = [];
   for (const line of read.lines) {
     const account = known.get(line.username.toLowerCase()) ?? null;
+    const weak = !account && line.password !== '' ? passwordProblem(line.password, line.username) : null;
     if (account && account.role !== 'learner') problems.push({ line: line.line, message: `“${line.username}” is a teacher’s account.` });
-    else if (!account && line.password !== '' && passwordProblem(line.password, line.username))
-      problems.push({ line: line.line, message: passwordProblem(line.password, line.username) ?? '' });
+    else if (weak) problems.push({ line: line.line, message: weak });
     else if (!account && line.name === '') problems.push({ line: line.line, message: `There is no account “${line.username}” yet, and no name to make one with.` });
     else taken.push({ ...line, account });
   }
-  const listed = new Set(taken.flatMap(({ account }) => account?.id ?? []));
   const accounts = taken.flatMap(({ account }) => account?.id ?? []);
+  const listed = new Set(accounts);
   const taught = await knownLearners(as, accounts);
   const knows = (id: string) => taught.has(id) || thereIds.has(id);
   const enrols = await mayEnrol(as, accounts);

@@ -1,11 +1,9 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { eq, inArray, sql } from 'drizzle-orm';
 import type { Digest } from '../../core';
 import type { Context } from '../context';
-import type { Database } from '../database/open';
-import { digest, move, sitting } from '../database/tables';
-import { moveCounts } from '../sittings/standing';
+import { digest, sitting } from '../database/tables';
 import { editionOf } from './editions';
-import { FEW_MOVES, lastMoveOf, movesText, withEdition } from './manyMoves';
+import { FEW_MOVES, lastMoveOf, movesOf, movesText, withEdition } from './manyMoves';
 import { digestsIn } from './replays';
 
 /** How many sittings are read at once: others get their turn in between. */
@@ -71,10 +69,3 @@ export async function workOut(context: Pick<Context, 'db' | 'work'>, releaseId: 
   await db.insert(digest).values(row).onConflictDoUpdate({ target: digest.sittingId, set: row });
   return body;
 }
-
-const movesOf = (db: Database, sittingId: string) =>
-  db
-    .select({ n: move.n, question: move.question, body: move.body, at: move.at })
-    .from(move)
-    .where(and(eq(move.sittingId, sittingId), moveCounts))
-    .orderBy(asc(move.n));

@@ -1,4 +1,4 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { edition, move } from '../database/tables';
@@ -15,14 +15,17 @@ export async function lastMoveOf(db: Database, sittingId: string): Promise<numbe
   return row?.n ?? 0;
 }
 
-/** The moves of a sitting that count, as one JSON text: reading each as a row takes many times as long. */
-export async function movesText(db: Database, sittingId: string): Promise<MovesText> {
-  const rows = db
+/** The moves of a sitting that count, in their order. */
+export const movesOf = (db: Database, sittingId: string) =>
+  db
     .select({ n: move.n, question: move.question, body: move.body, at: move.at })
     .from(move)
     .where(and(eq(move.sittingId, sittingId), moveCounts))
-    .orderBy(move.n);
-  const [row] = await db.all<{ moves: string }>(sql`select coalesce(json_group_array(json_array(n, question, json(body), at)), '[]') as moves from (${rows})`);
+    .orderBy(asc(move.n));
+
+/** The same as one JSON text: reading each as a row takes many times as long. */
+export async function movesText(db: Database, sittingId: string): Promise<MovesText> {
+  const [row] = await db.all<{ moves: string }>(sql`select coalesce(json_group_array(json_array(n, question, json(body), at)), '[]') as moves from (${movesOf(db, sittingId)})`);
   return row?.moves ?? '[]';
 }
 

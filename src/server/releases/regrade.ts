@@ -1,12 +1,11 @@
 import { createHash } from 'node:crypto';
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { earned, type Move, markSoFar, rejudge, type Standing, withoutDust } from '../../core';
 import type { Context } from '../context';
-import { edition as editions, move, sitting, type standing } from '../database/tables';
+import { edition as editions, sitting, type standing } from '../database/tables';
 import { drawer } from '../sittings/draw';
-import { moveCounts } from '../sittings/standing';
 import { editionOf, type OpenEdition } from './editions';
-import { FEW_MOVES, lastMoveOf, movesText } from './manyMoves';
+import { FEW_MOVES, lastMoveOf, movesOf, movesText } from './manyMoves';
 
 type StandingRow = typeof standing.$inferInsert;
 
@@ -74,12 +73,7 @@ async function regradeOne({ db, work, content }: Regrading, edition: OpenEdition
     if (worked.ok && worked.value.ok) return worked.value.value;
     throw new Error(`Sitting ${one.id} could not be judged anew in its time`);
   }
-  const moves = await db
-    .select({ n: move.n, question: move.question, body: move.body, at: move.at })
-    .from(move)
-    .where(and(eq(move.sittingId, one.id), moveCounts))
-    .orderBy(asc(move.n));
-  return regrade(one, moves, edition, asked);
+  return regrade(one, await movesOf(db, one.id), edition, asked);
 }
 
 interface Made {

@@ -29,7 +29,10 @@ export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
   }
 }
 
-/** The same, throwing an {@link ApiFailure}: for code that waits for a promise to fail. */
+/** What was answered, made into something else; what went wrong stays. */
+export const mapped = <From, To>(answer: ApiResult<From>, to: (value: From) => To): ApiResult<To> => (answer.ok ? { ok: true, value: to(answer.value) } : answer);
+
+/** Like {@link api}, throwing an {@link ApiFailure}: for code that waits for a promise to fail. */
 export async function ask<T>(...request: Parameters<typeof api>): Promise<T> {
   const result = await api<T>(...request);
   if (result.ok) return result.value;

@@ -1,0 +1,19 @@
+import type { ReactNode } from 'react';
+
+/** A part of a page of settings. */
+export function Part({ title, about, children }: { title: string; about: string; children: ReactNode }) {
+  return (
+    <section className="mb-9" aria-label={title}>
+      <h2 className="text-xl">{title}</h2>
+      <p className="text-mute mb-2">{about}</p>
+      {children}
+    </section>
+  );
+}
+
+/** Why something was not saved. */
+export const Problem = ({ words }: { words: string }) => (
+  <p role="alert" className="text-brick mt-1">
+    {words}
+  </p>
+);

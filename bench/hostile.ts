@@ -12,6 +12,7 @@ import { sit } from '../src/server/sittings/sitting';
 import { keepNew } from '../src/server/vault/questions';
 import { keepSet, makeSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher } from '../tests/support/app';
+import { subsetSum } from '../tests/support/seeds';
 import { heaviest, zipOfManyNames } from './heavy';
 import { type Measured, report, shown } from './measure';
 import { benchServer } from './server';
@@ -47,16 +48,6 @@ if (!largeSitting || !plainSitting) throw new Error('A sitting has ended');
 await manyMoves(plainSitting.id, 9_400);
 // A sitting comes to so many move by move, and its board is kept on the way: the next move does that here.
 must(await takeMoves(wren, plainSitting.id, wren.person.id, { question: 0, after: 9_400, moves: [{ id: randomUUID(), kind: 'check' }] }));
-
-/** A key whose answer is a search: numbers of which some add up. */
-function subsetSum(seed: number): Record<string, unknown> {
-  const items = Array.from({ length: 40 }, (_, i) => ({ id: `i${i}`, label: `Sachet ${i}`, size: { w: 60, h: 30 }, value: 1000 + ((i * 7919 + seed * 104_729) % 9001) }));
-  return {
-    items,
-    zones: [{ id: 'scale', label: 'Scale', shape: { type: 'rect', x: 0, y: 0, w: 800, h: 400 } }],
-    key: [{ zone: 'scale', sum: { target: 48_611.5, tolerance: 0 } }],
-  };
-}
 
 async function manyMoves(sittingId: string, count: number): Promise<void> {
   const items = ['barley', 'poppy', 'acorn', 'gravel'];

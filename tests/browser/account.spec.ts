@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { createOTP } from '@better-auth/utils/otp';
 import { press } from './player';
-import { accessible, call, expect, open, ready, signIn, test } from './support';
+import { accessible, call, expect, newTeacher, open, ready, signIn, test } from './support';
 
 /** RFC 4648, 6. */
 function fromBase32(text: string): string {
@@ -11,12 +11,14 @@ function fromBase32(text: string): string {
 
 test('a teacher sets up a second factor, is asked for it, and uses a recovery code', async ({ page }) => {
   test.slow();
-  await signIn(page, 'tamsin');
+  // Nobody else's account: whoever signs in to it meanwhile would be asked for the code as well.
+  const { username, password } = await newTeacher();
+  await signIn(page, username, password);
   await open(page, '/account');
   await expect(page.getByText('this one')).toBeVisible();
   await expect(page.getByText(/ of 2(\.0)? GB/)).toBeVisible();
   await accessible(page);
-  await page.getByLabel('Your password').fill('seedlings-26');
+  await page.getByLabel('Your password').fill(password);
   await press(page, 'Set it up');
   const secret = (await page.getByText(/^[A-Z2-7]{20,}$/).textContent()) ?? '';
   const [recovery = ''] = await page.getByTestId('recovery-codes').getByRole('listitem').allTextContents();
@@ -28,8 +30,8 @@ test('a teacher sets up a second factor, is asked for it, and uses a recovery co
   await press(page, 'Sign out');
   await page.waitForURL(/sign-in/);
   await ready(page);
-  await page.getByLabel('User name').fill('tamsin');
-  await page.getByLabel('Password').fill('seedlings-26');
+  await page.getByLabel('User name').fill(username);
+  await page.getByLabel('Password').fill(password);
   await press(page, 'Sign in');
   await press(page, 'I have lost it: use a recovery code');
   await page.getByLabel('A recovery code').fill(recovery);
@@ -37,7 +39,7 @@ test('a teacher sets up a second factor, is asked for it, and uses a recovery co
   await press(page, 'Sign in');
   await page.waitForURL((url) => url.pathname !== '/sign-in');
   await open(page, '/account');
-  await page.getByLabel('Your password').fill('seedlings-26');
+  await page.getByLabel('Your password').fill(password);
   await press(page, 'Turn it off');
   await expect(page.getByText('Your second factor is off')).toBeVisible();
 });

@@ -1,3 +1,6 @@
+import { execFile } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { promisify } from 'node:util';
 import AxeBuilder from '@axe-core/playwright';
 import { type BrowserContext, test as base, expect, type Locator, type Page } from '@playwright/test';
 
@@ -41,6 +44,17 @@ export async function signIn(page: Page, username: string, password = PASSWORD):
   await ready(page);
 }
 
+/** A teacher's account of the test's own, made by the command that makes them. */
+export async function newTeacher(): Promise<{ username: string; password: string }> {
+  const username = `teacher.${randomBytes(4).toString('hex')}`;
+  const env = { ...process.env, VAULT_DROP_DATA: process.env.VAULT_DROP_TEST_DATA };
+  const made = promisify(execFile)('node', ['--import', 'tsx', 'scripts/account.ts', '--teacher', username], { env });
+  made.child.stdin?.end();
+  const password = (await made).stdout.match(/password: (\S+)/)?.[1];
+  if (!password) throw new Error('No account was made');
+  return { username, password };
+}
+
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await ready(page);
@@ -76,13 +90,14 @@ export async function centre(locator: Locator): Promise<{ x: number; y: number }
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 
-/** Drags by mouse to a point of the page, in steps, as a hand does. */
-export async function dragTo(page: Page, what: Locator, to: { x: number; y: number }): Promise<void> {
+/** Drags by mouse to a point of the page, or onto something, in steps, as a hand does: what it is dragged onto is looked for once it is in the hand. */
+export async function dragTo(page: Page, what: Locator, to: { x: number; y: number } | Locator): Promise<void> {
   const from = await centre(what);
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   await page.mouse.move(from.x + 6, from.y + 6, { steps: 2 });
-  await page.mouse.move(to.x, to.y, { steps: 8 });
+  const { x, y } = 'x' in to ? to : await centre(to);
+  await page.mouse.move(x, y, { steps: 8 });
   await page.mouse.up();
   // After a drag dnd-kit takes the click of the same press for 50 ms; no hand is as fast as this test.
   await page.waitForTimeout(70);

@@ -1,24 +1,13 @@
 import { createRequire } from 'node:module';
 import { hash as argonHash, verify as argonVerify } from '@node-rs/argon2';
+import PQueue from 'p-queue';
 
 /** argon2id at OWASP's minimum: 19 MiB, two passes (Password Storage Cheat Sheet). */
 const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
-/** At most this many hashes at once, so that the thread pool keeps serving files while a whole class signs in. */
-const AT_ONCE = 2;
-let running = 0;
-const waiting: (() => void)[] = [];
-
-async function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  if (running >= AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
-  running++;
-  try {
-    return await work();
-  } finally {
-    running--;
-    waiting.shift()?.();
-  }
-}
+/** At most two hashes at once, so that the thread pool keeps serving files while a whole class signs in. */
+const hashing = new PQueue({ concurrency: 2 });
+const inTurn = <Value>(work: () => Promise<Value>): Promise<Value> => hashing.add(work, { throwOnTimeout: true });
 
 export const SHORTEST_PASSWORD = 8;
 export const LONGEST_PASSWORD = 200;

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import PQueue from 'p-queue';
 import { Piscina } from 'piscina';
 import type { Task, TaskInput, TaskName, TaskOutput } from './tasks';
 
@@ -26,37 +27,40 @@ function workerOf(root: string): { filename: string; execArgv: string[] } {
   return { filename: join(root, 'src/server/work/worker.ts'), execArgv: ['--import', 'tsx'] };
 }
 
+/** Tasks wait in a queue of ours, not in the pool's: a task's deadline runs from when a thread takes it. */
 function openPool(root: string): WorkPool {
+  const threads = Math.max(2, Math.min(4, availableParallelism()));
   const pool = new Piscina({
     ...workerOf(root),
     minThreads: 0,
-    maxThreads: Math.max(2, Math.min(4, availableParallelism())),
+    maxThreads: threads,
     idleTimeout: IDLE_MS,
-    maxQueue: MAX_WAITING,
     resourceLimits: { maxOldGenerationSizeMb: MAX_HEAP_MB },
   });
-  return {
-    run: async <Name extends TaskName>(name: Name, input: TaskInput<Name>, deadlineMs = DEADLINE_MS): Promise<Worked<TaskOutput<Name>>> => {
-      const deadline = new AbortController();
-      const timer = setTimeout(() => deadline.abort(), deadlineMs);
-      try {
-        return { ok: true, value: await pool.run({ name, input } satisfies Task<Name>, { signal: deadline.signal }) };
-      } catch (error) {
-        const reason = deadline.signal.aborted ? 'tooLong' : reasonOf(error);
-        if (reason) return { ok: false, reason };
-        throw error;
-      } finally {
-        clearTimeout(timer);
-      }
-    },
-    close: () => pool.destroy(),
+  const waiting = new PQueue({ concurrency: threads });
+  const runNow = async <Name extends TaskName>(task: Task<Name>, deadlineMs: number): Promise<Worked<TaskOutput<Name>>> => {
+    const deadline = new AbortController();
+    const timer = setTimeout(() => deadline.abort(), deadlineMs);
+    try {
+      return { ok: true, value: await pool.run(task, { signal: deadline.signal }) };
+    } catch (error) {
+      if (deadline.signal.aborted) return { ok: false, reason: 'tooLong' };
+      if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') return { ok: false, reason: 'tooMuch' };
+      throw error;
+    } finally {
+      clearTimeout(timer);
+    }
   };
-}
-
-function reasonOf(error: unknown): 'tooMuch' | 'busy' | null {
-  const { code, message = '' } = error as { code?: string; message?: string };
-  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return 'tooMuch';
-  return message === 'Task queue is at limit' ? 'busy' : null;
+  return {
+    run: async (name, input, deadlineMs = DEADLINE_MS) => {
+      if (waiting.size >= MAX_WAITING) return { ok: false, reason: 'busy' };
+      return waiting.add(() => runNow({ name, input }, deadlineMs), { throwOnTimeout: true });
+    },
+    close: () => {
+      waiting.clear();
+      return pool.destroy();
+    },
+  };
 }
 
 // Kept on globalThis: the development server loads this module again after each edit, and each time would start other threads.

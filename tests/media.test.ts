@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { As, Teacher } from '../src/server/context';
 import { listMedia, readMedium, takeMedium } from '../src/server/media/media';
 import { teacher, testApp } from './support/app';
+import { seeds, subsetSum } from './support/seeds';
 
 const room = { width: 960, height: 540 };
 const text = (words: string) => new TextEncoder().encode(words);
@@ -156,10 +157,8 @@ describe('media', () => {
   });
 
   it('work that does not end is ended at its deadline, and others go on', async () => {
-    const attributes = svg(`<path ${Array.from({ length: 50_000 }, (_, i) => `a${i}=""`).join(' ')}/>`);
-    const file = join(odile.config.data, 'slow.svg');
-    await writeFile(file, attributes);
-    expect(await odile.work.run('prepareMedium', { file, expected: 'image/svg+xml', room, folder: odile.config.data }, 1)).toEqual({ ok: false, reason: 'tooLong' });
+    const question = seeds({ show: { modelAnswer: 'atTheEnd' }, ...subsetSum(1) });
+    expect(await odile.work.run('modelAnswer', { question }, 50)).toEqual({ ok: false, reason: 'tooLong' });
     expect(await take('bean.svg', 'image/svg+xml', svg(bean))).toMatchObject({ ok: true });
   });
 

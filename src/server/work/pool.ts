@@ -1,12 +1,11 @@
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import PQueue from 'p-queue';
 import { Piscina } from 'piscina';
 import type { Task, TaskInput, TaskName, TaskOutput } from './tasks';
+import { turns, type Worked } from './turns';
 
-/** What came of a task. `tooLong`: its deadline passed; `tooMuch`: it needed more memory than it may; `busy`: too many wait already. */
-export type Worked<Value> = { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly reason: 'tooLong' | 'tooMuch' | 'busy' };
+export type { Worked } from './turns';
 
 /** Heavy work off the request thread: a few worker threads, each task with a deadline after which its thread is ended. */
 export interface WorkPool {
@@ -27,7 +26,7 @@ function workerOf(root: string): { filename: string; execArgv: string[] } {
   return { filename: join(root, 'src/server/work/worker.ts'), execArgv: ['--import', 'tsx'] };
 }
 
-/** Tasks wait in a queue of ours, not in the pool's: a task's deadline runs from when a thread takes it. */
+/** Tasks wait in a queue of ours, not in the pool's, where their deadlines would run already. */
 function openPool(root: string): WorkPool {
   const threads = Math.max(2, Math.min(4, availableParallelism()));
   const pool = new Piscina({
@@ -37,27 +36,13 @@ function openPool(root: string): WorkPool {
     idleTimeout: IDLE_MS,
     resourceLimits: { maxOldGenerationSizeMb: MAX_HEAP_MB },
   });
-  const waiting = new PQueue({ concurrency: threads });
-  const runNow = async <Name extends TaskName>(task: Task<Name>, deadlineMs: number): Promise<Worked<TaskOutput<Name>>> => {
-    const deadline = new AbortController();
-    const timer = setTimeout(() => deadline.abort(), deadlineMs);
-    try {
-      return { ok: true, value: await pool.run(task, { signal: deadline.signal }) };
-    } catch (error) {
-      if (deadline.signal.aborted) return { ok: false, reason: 'tooLong' };
-      if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY') return { ok: false, reason: 'tooMuch' };
-      throw error;
-    } finally {
-      clearTimeout(timer);
-    }
-  };
+  const { take, clear } = turns(threads, MAX_WAITING);
   return {
-    run: async (name, input, deadlineMs = DEADLINE_MS) => {
-      if (waiting.size >= MAX_WAITING) return { ok: false, reason: 'busy' };
-      return waiting.add(() => runNow({ name, input }, deadlineMs), { throwOnTimeout: true });
-    },
+    run: <Name extends TaskName>(name: Name, input: TaskInput<Name>, deadlineMs = DEADLINE_MS) =>
+      take<TaskOutput<Name>>((signal) => pool.run({ name, input } satisfies Task<Name>, { signal }), deadlineMs),
     close: () => {
-      waiting.clear();
+      shared.vaultDropPools?.delete(root);
+      clear();
       return pool.destroy();
     },
   };

@@ -1,14 +1,15 @@
 // The layers of docs/architecture.md: each may import what stands in its row, and nothing else of ours.
 const LAYERS = {
   core: [],
+  contract: ['core'],
   formats: ['core'],
-  server: ['core', 'formats'],
+  server: ['core', 'formats', 'contract'],
   scene: ['core'],
-  ui: ['core'],
+  ui: ['core', 'contract'],
   workers: ['core', 'formats'],
   cli: ['core', 'formats'],
-  islands: ['core', 'scene', 'ui', 'workers'],
-  pages: ['islands', 'server', 'scene', 'ui'],
+  islands: ['core', 'scene', 'ui', 'workers', 'contract'],
+  pages: ['islands', 'server', 'scene', 'ui', 'contract'],
 };
 
 const layerRules = Object.entries(LAYERS).map(([layer, allowed]) => ({

@@ -1,11 +1,11 @@
 // The Vault's list over ten thousand questions against one over two hundred: a page, a search, a filter; each asked by turns.
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
+import { type Sought, VAULT_PAGE } from '../src/contract';
 import { makePerson } from '../src/server/accounts/people';
 import type { As, Teacher } from '../src/server/context';
 import { question, questionTag, questionWords } from '../src/server/database/tables';
-import { listVault, PAGE } from '../src/server/vault/listing';
-import type { Sought } from '../src/server/vault/sought';
+import { listVault } from '../src/server/vault/listing';
 import { must, testApp } from '../tests/support/app';
 import { seeds } from '../tests/support/seeds';
 import { type Measured, median, p95, report, shown } from './measure';
@@ -77,7 +77,7 @@ async function line(name: string, sought: Sought, last: Sought = sought): Promis
 
 report([
   await line(`the first page of ${MANY} questions / of ${FEW}`, {}),
-  await line('the last page', { from: FEW - PAGE }, { from: MANY - PAGE }),
+  await line('the last page', { from: FEW - VAULT_PAGE }, { from: MANY - VAULT_PAGE }),
   await line('a word', { words: 'barl' }),
   await line('two words', { words: 'acorn rack' }, { words: 'acorn rack' }),
   await line('with errors, by title', { findings: 'error', sort: 'title' }),

@@ -1,3 +1,4 @@
+import type { ReleaseSettings } from '../src/contract';
 import { random, seedOf } from '../src/core';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { changeCourse, makeCourse, setTeacher } from '../src/server/courses/courses';
@@ -6,7 +7,7 @@ import { saveCategories, saveUnits } from '../src/server/courses/parts';
 import { makeLearner, takeRoster } from '../src/server/courses/roster';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
-import { type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
+import { setAllowance } from '../src/server/releases/settings';
 import { keepSet, makeSet } from '../src/server/vault/sets';
 import { must } from './must';
 import { ROSTER } from './people';

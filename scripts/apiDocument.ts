@@ -3,21 +3,13 @@ import { dirname, join, relative } from 'node:path';
 import ts from 'typescript';
 import TJS from 'typescript-json-schema';
 import { object, string } from 'yup';
+import { OPERATIONS, type Operation } from '../src/contract';
+import { EDIT, type JsonSchema, QUESTION } from '../src/contract/shapes';
 import { MAX_AUTH_BYTES, OPEN_AUTH_PATHS } from '../src/server/accounts/auth';
-import type { DescribedRoute } from '../src/server/http/endpoint';
-import type { JsonSchema } from '../src/server/http/jsonSchema';
-import { type Operation, openApiOf } from '../src/server/http/openapi';
-import { EDIT, QUESTION } from '../src/server/http/shapes';
+import { type DocumentedOperation, openApiOf } from '../src/server/http/openapi';
 
 const root = join(import.meta.dirname, '..');
 export const API_DOCUMENT = join(root, 'docs/api/openapi.json');
-
-/** An endpoint, and the file whose export it is. */
-export interface Found {
-  readonly method: string;
-  readonly file: string;
-  readonly route: DescribedRoute;
-}
 
 /** The address of a route's file, with its parameters in braces. */
 export const pathOf = (file: string): string =>
@@ -26,18 +18,23 @@ export const pathOf = (file: string): string =>
     .replace(/(\/index)?\.ts$/, '')
     .replace(/\[(?:\.\.\.)?(\w+)\]/g, '{$1}');
 
-/** The API document of these endpoints: requests from their Yup schemas, answers from the types of what they return. */
-export function apiDocument(found: readonly Found[]): string {
-  const inOrder = (a: Found, b: Found) => (pathOf(a.file) + a.method < pathOf(b.file) + b.method ? -1 : 1);
-  const ours = found.filter(({ method }) => method !== 'ALL').sort(inOrder);
-  const { values, schemas } = answersOf(ours);
-  const operations = ours.map(({ method, file, route }): Operation => ({ method, path: pathOf(file), described: route.described, value: values.get(`${method} ${file}`) ?? null }));
+/** The API document of the contract: requests from its Yup schemas, answers from its types. */
+export function apiDocument(): string {
+  const { values, schemas } = answerSchemas();
+  const byPath = ([a]: readonly [string, unknown], [b]: readonly [string, unknown]) => (inOrder(a) < inOrder(b) ? -1 : 1);
+  const operations = (Object.entries(OPERATIONS) as [string, Operation][]).sort(byPath).map(([name, operation]): DocumentedOperation => {
+    const [method = '', path = ''] = name.split(' ');
+    return { method, path, operation, value: values.get(name) ?? null };
+  });
   const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
   return `${JSON.stringify(openApiOf([...operations, ...signIn()], schemas, version), null, 2)}\n`;
 }
 
+/** By path, then by method. */
+const inOrder = (name: string): string => name.split(' ').reverse().join('');
+
 /** What the sign-in library answers to, of which only some paths are open. */
-function signIn(): Operation[] {
+function signIn(): DocumentedOperation[] {
   const paths: Readonly<Record<string, readonly [method: string, does: string, body: Parameters<typeof object>[0]]>> = {
     '/sign-in/username': ['POST', 'Signs in by user name.', { username: string().required(), password: string().required() }],
     '/sign-out': ['POST', 'Signs out.', undefined],
@@ -50,34 +47,32 @@ function signIn(): Operation[] {
     '/two-factor/generate-backup-codes': ['POST', 'New recovery codes in place of the old.', { password: string().required() }],
   };
   return [...OPEN_AUTH_PATHS].map((path) => {
-    const described = paths[path];
-    if (!described) throw new Error(`${path} is open and not described`);
-    const [method, does, body] = described;
+    const entry = paths[path];
+    if (!entry) throw new Error(`${path} is open and not described`);
+    const [method, does, body] = entry;
     return {
       method,
       path: `/api/auth${path}`,
       value: null,
-      described: {
+      operation: {
         does: `${does} The answer is the sign-in library’s own.`,
         who: 'anyone',
-        body: body ? object(body) : null,
-        query: null,
-        sends: null,
+        ...(body ? { body: object(body) } : {}),
         maxBytes: MAX_AUTH_BYTES,
-        gives: ['application/json'],
+        answer: { in: 'json' },
       },
     };
   });
 }
 
-/** Schemas of answers, by method and file, and what they refer to. A question is a document with a schema of its own. */
-function answersOf(found: readonly Found[]): { values: ReadonlyMap<string, JsonSchema>; schemas: Record<string, JsonSchema> } {
+/** Schemas of answers, by the names of their operations, and what they refer to. A question is a document with a schema of its own. */
+function answerSchemas(): { values: ReadonlyMap<string, JsonSchema>; schemas: Record<string, JsonSchema> } {
   const folder = join(root, 'node_modules/.cache/vault-drop');
   const file = join(folder, 'answers.ts');
-  const imports = found.map((one, i) => `import type { ${one.method} as E${i} } from '${relative(folder, one.file).replace(/\.ts$/, '')}';`);
-  const fields = found.map((_, i) => `  e${i}: NonNullable<(typeof E${i})['answers']>;`);
+  const names = (Object.entries(OPERATIONS) as [string, Operation][]).flatMap(([name, { answer }]) => (answer.in === 'json' ? [name] : []));
+  const fields = names.map((name, i) => `  e${i}: AnswerFor<'${name}'>;`);
   mkdirSync(dirname(file), { recursive: true });
-  writeFileSync(file, `${imports.join('\n')}\nexport interface Answers {\n${fields.join('\n')}\n}\n`);
+  writeFileSync(file, `import type { AnswerFor } from '${relative(folder, join(root, 'src/contract'))}';\nexport interface Answers {\n${fields.join('\n')}\n}\n`);
   try {
     const { options } = ts.parseJsonConfigFileContent(ts.readConfigFile(join(root, 'tsconfig.json'), ts.sys.readFile).config, ts.sys, root);
     const program = ts.createProgram([file], { ...options, noEmit: true });
@@ -85,9 +80,9 @@ function answersOf(found: readonly Found[]): { values: ReadonlyMap<string, JsonS
     if (!made) throw new Error('No schema could be made of the answers');
     const schemas: Record<string, JsonSchema> = {};
     const ours = inComponents(made.definitions ?? {}, schemas);
-    const values = found.flatMap((one, i): [string, JsonSchema][] => {
+    const values = names.flatMap((name, i): [string, JsonSchema][] => {
       const value = made.properties?.[`e${i}`];
-      return value ? [[`${one.method} ${one.file}`, ours(value) as JsonSchema]] : [];
+      return value ? [[name, ours(value) as JsonSchema]] : [];
     });
     return { values: new Map(values), schemas: Object.fromEntries(Object.entries(schemas).sort(([a], [b]) => (a < b ? -1 : 1))) };
   } finally {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { DEFAULT_SETTINGS, type ReleaseSettings } from '../src/contract';
 import type { SentMove } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
@@ -9,7 +10,7 @@ import { takeOff } from '../src/server/courses/roster';
 import { session } from '../src/server/database/accountTables';
 import { course as courseTable, move } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
-import { changeSettings, PLAIN, type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
+import { changeSettings, setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { takeMoves } from '../src/server/sittings/moves';
 import { goTo, sit } from '../src/server/sittings/sitting';
@@ -60,8 +61,8 @@ beforeEach(async () => {
   await sat.take(sat.put('barley', 'dry'));
 });
 
-const settings = (change: Partial<ReleaseSettings>) => changeSettings(odile, releaseId, { ...PLAIN, ...change });
-const elsewhere = (change: Partial<ReleaseSettings>) => other.call('changeSettings', odile.person, releaseId, { ...PLAIN, ...change });
+const settings = (change: Partial<ReleaseSettings>) => changeSettings(odile, releaseId, { ...DEFAULT_SETTINGS, ...change });
+const elsewhere = (change: Partial<ReleaseSettings>) => other.call('changeSettings', odile.person, releaseId, { ...DEFAULT_SETTINGS, ...change });
 const storedMoves = async () => (await app.db.select().from(move).where(eq(move.sittingId, sat.view.id))).length;
 
 describe.each([

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type Correction, correction } from '../src/contract';
 import { earned, judge, type Move, markSoFar, type Question, questionModel, random, rejudge } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
-import * as bodies from '../src/server/http/bodies';
-import { applyEdition, type Correction, makeEdition, openCorrections, previewCorrection, previewEdition } from '../src/server/releases/corrections';
+import { applyEdition, makeEdition, openCorrections, previewCorrection, previewEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { finish } from '../src/server/sittings/finish';
@@ -198,10 +198,7 @@ describe('a correction', () => {
     const { releaseId, someone, answer, marks } = await ground([named]);
     const who = await someone();
     await answer(who, { barley: 'dry', poppy: 'dry', [long]: 'dry' });
-    const { reason, changes } = bodies.correction.validateSync(
-      { reason: 'Both are right', changes: [change(0, { accept: [{ item: long, zone: 'dry' }] })], number: 2 },
-      { strict: true },
-    );
+    const { reason, changes } = correction.validateSync({ reason: 'Both are right', changes: [change(0, { accept: [{ item: long, zone: 'dry' }] })], number: 2 }, { strict: true });
     must(await makeEdition(odile, releaseId, 2, { reason, changes }));
     must(await applyEdition(odile, releaseId, 2));
     expect(Object.values(await marks())).toEqual([[3, 3]]);

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { courseChange, DEFAULT_SETTINGS, type ReleaseSettings } from '../src/contract';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
@@ -8,11 +9,10 @@ import { joinCourse, registerWith } from '../src/server/courses/join';
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { remove } from '../src/server/courses/removals';
 import { listRoster, makeLearner, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
-import * as bodies from '../src/server/http/bodies';
 import { releasesFor } from '../src/server/releases/mine';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
-import { changeSettings, openSettings, PLAIN, type ReleaseSettings, setAllowance } from '../src/server/releases/settings';
+import { changeSettings, openSettings, setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { reopen } from '../src/server/sittings/reopen';
 import { sit } from '../src/server/sittings/sitting';
@@ -180,7 +180,7 @@ describe('a course', () => {
     expect(must(await changeCourse(odile, courseId, { title: 'Another', from: 2 }))).toMatchObject({ zone: 'Asia/Tokyo' });
     expect(await changeCourse(odile, courseId, { zone: null, from: 2 })).toMatchObject({ code: 'changedMeanwhile', detail: { content: { zone: 'Asia/Tokyo' } } });
     expect(must(await listParts(odile, courseId)).zone).toBe('Asia/Tokyo');
-    expect(() => bodies.courseChange.validateSync({ zone: 'Nowhere/Land', from: 1 })).toThrow('This is no time zone');
+    expect(() => courseChange.validateSync({ zone: 'Nowhere/Land', from: 1 })).toThrow('This is no time zone');
   });
 
   it('that is put away is not there for learners, and comes back', async () => {
@@ -336,7 +336,7 @@ describe('a release', () => {
     const courseId = await course(odile);
     const releaseId = await give(courseId);
     const change = async (to: Partial<ReleaseSettings>) => {
-      const answer = await changeSettings(odile, releaseId, { ...PLAIN, ...to });
+      const answer = await changeSettings(odile, releaseId, { ...DEFAULT_SETTINGS, ...to });
       return answer.ok ? [] : (answer.problems ?? []).map(({ path }) => path);
     };
     expect(await change({ title: 'Renamed', practice: true, sittings: null })).toEqual([]);
@@ -347,6 +347,6 @@ describe('a release', () => {
     expect(await change({ tells: 'nothing' })).toEqual(['tellsWhen']);
     expect(await change({ tellsWhen: 'finished' })).toEqual(['tellsWhen']);
     expect(await change({ tells: 'verdicts' })).toEqual([]);
-    expect(await changeSettings(fern, releaseId, PLAIN)).toMatchObject({ code: 'notFound' });
+    expect(await changeSettings(fern, releaseId, DEFAULT_SETTINGS)).toMatchObject({ code: 'notFound' });
   });
 });

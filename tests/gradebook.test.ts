@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ReleaseSettings } from '../src/contract';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
@@ -8,7 +9,6 @@ import { saveCategories } from '../src/server/courses/parts';
 import { audit } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { reportOf } from '../src/server/releases/report';
-import type { ReleaseSettings } from '../src/server/releases/settings';
 import { setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { keepNew } from '../src/server/vault/questions';

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterEach, beforeEach, expect, it } from 'vitest';
+import { newStockList, stockListContent } from '../src/contract';
 import { drawnFrom } from '../src/core/kinds';
 import type { As, Teacher } from '../src/server/context';
-import { newStockList, stockListContent } from '../src/server/http/bodies';
 import { takeMedium } from '../src/server/media/media';
 import { keepList, listLists, makeList, removeList } from '../src/server/vault/lists';
 import { must, teacher, testApp } from './support/app';

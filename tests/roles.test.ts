@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { OPERATIONS, type OperationName } from '../src/contract';
 import { type App, makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { As, Learner, Person, Teacher } from '../src/server/context';
@@ -211,6 +212,9 @@ const ROWS: Readonly<Record<string, Row>> = {
   'POST /api/lists': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine', rows: [['oat']] } }) },
   'PUT /api/lists/{id}': { may: OWNER, ask: at(() => of.list, { body: { from: 1, title: 'Mine', rows: [['oat']] } }) },
   'DELETE /api/lists/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.list) },
+  'GET /api/sets': { may: TEACHERS },
+  'GET /api/sets/{id}': { may: OWNER, ask: at(() => of.set) },
+  'GET /api/sets/{id}/whole': { may: OWNER, ask: at(() => of.set) },
   'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'PUT /api/sets/{id}': { may: OWNER, ask: at(() => of.set, { body: empty }) },
   'GET /api/media': { may: TEACHERS },
@@ -237,6 +241,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   'DELETE /api/courses/{id}/learners': { may: COURSE, ask: () => ({ params: inCourse(), body: { learners: [people.sitter?.id] } }) },
   'GET /api/courses/{id}/learners/{learner}': { may: COURSE, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }) },
   'DELETE /api/courses/{id}/learners/{learner}': { may: OWNER, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }), else: { coTeacher: 'notAllowed' } },
+  'GET /api/courses/{id}/learners/{learner}/report': { may: COURSE, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }) },
   'GET /api/courses/{id}/left': { may: COURSE, ask: at(() => of.course) },
   'GET /api/courses/{id}/parts': { may: COURSE, ask: at(() => of.course) },
   'POST /api/courses/{id}/roster': { may: COURSE, ask: at(() => of.course, { body: { text: 'New,new.one', take: true, removeOthers: true } }) },
@@ -246,6 +251,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   'PUT /api/learners/{id}/password': { may: OWNER, ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }) },
 
   'GET /api/jobs/{id}': { may: OWNER, ask: at(() => of.job) },
+  'GET /api/releases': { may: LEARNERS },
   'POST /api/releases': { may: OWNER, ask: () => ({ body: { id: FRESH, courseId: of.course, setId: of.set } }) },
   'PUT /api/releases/{id}/allowances': {
     may: COURSE,
@@ -260,11 +266,14 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/releases/{id}/editions/{number}': { may: COURSE, ask: () => ({ params: { id: of.release, number: '2' } }) },
   'PUT /api/releases/{id}/editions/{number}': { may: COURSE, ask: () => ({ params: { id: of.release, number: '2' }, body: {} }) },
   'PUT /api/releases/{id}/marks': { may: COURSE, ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, mark: { points: 1, reason: 'Late' } } }) },
+  'GET /api/releases/{id}/results': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },
   'GET /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release) },
   'PUT /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release, { body: settings }) },
 
+  'GET /api/releases/{id}/sittings/{sitting}': { may: COURSE, ask: () => ({ params: { id: of.release, sitting: of.sitting } }) },
   'PUT /api/releases/{id}/sittings/{sitting}': { may: COURSE, ask: () => ({ params: { id: of.release, sitting: of.finished }, body: { minutes: null } }) },
+  'GET /api/releases/{id}/sittings': { may: ['sitter', 'classmate'], ask: at(() => of.release) },
   'POST /api/releases/{id}/sittings': { may: ['sitter', 'classmate'], ask: at(() => of.release) },
   'POST /api/sittings/{id}/at': { may: ['sitter'], ask: at(() => of.sitting, { body: { question: 1 } }) },
   'POST /api/sittings/{id}/finish': { may: ['sitter'], ask: at(() => of.sitting) },
@@ -280,7 +289,7 @@ const OTHERS = ['ALL /api/auth/{all}'];
 
 /** Of the right role, as the endpoint says of itself? */
 const isOfRole = (name: string, actor: Actor) => {
-  const who = ENDPOINTS.get(name)?.described.who;
+  const { who } = OPERATIONS[name as OperationName];
   return who === 'anyone' || (who === 'signedIn' && actor !== 'nobody') || people[actor]?.role === who;
 };
 

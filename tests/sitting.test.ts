@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ReleaseSettings } from '../src/contract';
 import type { Question } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
@@ -7,7 +8,6 @@ import { takeMedium } from '../src/server/media/media';
 import { releasesFor } from '../src/server/releases/mine';
 import { type Content, publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
-import type { ReleaseSettings } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { sittingMedium, sittingSource } from '../src/server/sittings/media';
 import { goTo, sit } from '../src/server/sittings/sitting';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ReleaseSettings } from '../src/contract';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { changeCourse, openCourse, setTeacher } from '../src/server/courses/courses';
@@ -11,7 +12,7 @@ import { applyEdition, makeEdition, previewCorrection } from '../src/server/rele
 import { releasesFor } from '../src/server/releases/mine';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
-import { changeSettings, openSettings, type ReleaseSettings } from '../src/server/releases/settings';
+import { changeSettings, openSettings } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
 import { sit } from '../src/server/sittings/sitting';
 import { keepList, makeList } from '../src/server/vault/lists';

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { sought, VAULT_PAGE } from '../src/contract';
 import { type Edit, type Question, setQuestion } from '../src/core';
 import type { As, Teacher } from '../src/server/context';
 import { question, questionWords } from '../src/server/database/tables';
 import { queryOf } from '../src/server/http/endpoint';
-import { sought } from '../src/server/http/queries';
 import { readMedium, takeMedium } from '../src/server/media/media';
 import { publish } from '../src/server/releases/publish';
-import { listTags, listVault, PAGE, usesOf } from '../src/server/vault/listing';
+import { listTags, listVault, usesOf } from '../src/server/vault/listing';
 import { changeMany, copyQuestion, editQuestion, emptyBin, keepNew, openQuestion } from '../src/server/vault/questions';
 import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
 import { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from '../src/server/vault/shelves';
@@ -97,9 +97,9 @@ describe('what is looked for', () => {
     must(await keepSet(odile, here, { title: 'A set', goBack: true, sections: inOrder([faulty]) }));
     expect(await titles(odile, { use: 'used' })).toEqual(['Faulty']);
     expect(await titles(odile, { use: 'unused' })).toEqual(['Order', 'Sound']);
-    for (let i = 0; i < PAGE; i++) await kept(odile, `Many ${i}`);
-    const [one, two] = [await listVault(odile, { words: 'many', sort: 'title' }), await listVault(odile, { sort: 'title', from: PAGE })];
-    expect([one.total, one.rows.length, two.total, two.rows.length]).toEqual([PAGE, PAGE, PAGE + 3, 3]);
+    for (let i = 0; i < VAULT_PAGE; i++) await kept(odile, `Many ${i}`);
+    const [one, two] = [await listVault(odile, { words: 'many', sort: 'title' }), await listVault(odile, { sort: 'title', from: VAULT_PAGE })];
+    expect([one.total, one.rows.length, two.total, two.rows.length]).toEqual([VAULT_PAGE, VAULT_PAGE, VAULT_PAGE + 3, 3]);
   });
 
   it('is refused where the address asks for what there is not', () => {

@@ -7,6 +7,7 @@ export { cronbach, discrimination, distribution, facility, type Shares } from '.
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
+export { KINDS } from './document/kinds';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type { Fixture, Item, KeyEntry, Kind, Look, Marks, Medium, Need, Question, Reach, Settle, Shape, Tray, Zone } from './document/schema';

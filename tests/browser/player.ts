@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from '@playwright/test';
-import { PLAIN, type Sent, sent } from '../../src/islands/publish/settings';
+import { DEFAULT_SETTINGS } from '../../src/contract';
+import type { Sent } from '../../src/islands/publish/settings';
 import { seeds } from '../support/seeds';
 import { fingerTo } from './hands';
 import { call, centre, DEMO, dragTo, expect, open, publishing, watch } from './support';
@@ -27,7 +28,7 @@ export async function give(browser: Browser, changes: Record<string, unknown>, s
   const teacher = await signedIn(browser, 'odile');
   const questionId = await keepQuestion(teacher, changes);
   const id = randomUUID();
-  await publishing(teacher, { id, courseId: DEMO.course, questionId, revision: 1, settings: { ...sent(PLAIN), ...settings } });
+  await publishing(teacher, { id, courseId: DEMO.course, questionId, revision: 1, settings: { ...DEFAULT_SETTINGS, ...settings } });
   await teacher.close();
   return id;
 }

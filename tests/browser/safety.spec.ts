@@ -8,6 +8,7 @@ import { makeApp } from '../../src/server/app';
 import { readConfig } from '../../src/server/config';
 import { openDatabase } from '../../src/server/database/open';
 import { move } from '../../src/server/database/tables';
+import { toWire } from '../../src/ui/wire';
 import { course, learner, release, teacher } from '../support/app';
 import { seeds } from '../support/seeds';
 import { bed, byMouse, give, giveSet, press, sitDown, tag } from './player';
@@ -105,7 +106,7 @@ test('of two windows of one browser the later has the sitting, until the earlier
 });
 
 test('time is the server’s: the page counts it down, and what was placed is checked at the end', async ({ browser }) => {
-  const { page } = await sitDown(browser, 'tansy', await give(browser, THREE, { closesAt: new Date(Date.now() + 14_000).toISOString(), minutes: 30 }));
+  const { page } = await sitDown(browser, 'tansy', await give(browser, THREE, { closesAt: toWire(new Date(Date.now() + 14_000)), minutes: 30 }));
   await expect(page.getByRole('timer')).toHaveText(/^0:\d\d left$/);
   await byMouse(page, 'Barley', 'Dry');
   await accessible(page);

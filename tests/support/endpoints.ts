@@ -1,15 +1,15 @@
 import type { APIContext } from 'astro';
-import { type Found, pathOf } from '../../scripts/apiDocument';
+import { pathOf } from '../../scripts/apiDocument';
 import type { App } from '../../src/server/app';
 import type { Person } from '../../src/server/context';
-import type { DescribedRoute } from '../../src/server/http/endpoint';
+import type { Endpoint } from '../../src/server/http/endpoint';
 
-/** Every endpoint of the application, with the file it stands in as seen from here. */
-export const FOUND: readonly Found[] = Object.entries(import.meta.glob<Record<string, unknown>>('../../src/pages/**/*.ts', { eager: true })).flatMap(([file, module]) =>
-  Object.entries(module).flatMap(([method, route]) => (/^[A-Z]+$/.test(method) ? [{ method, file, route: route as DescribedRoute }] : [])),
+/** Every route of the application by method and path, as the contract writes it: `PUT /api/sets/{id}`. */
+export const ENDPOINTS: ReadonlyMap<string, Endpoint> = new Map(
+  Object.entries(import.meta.glob<Record<string, unknown>>('../../src/pages/**/*.ts', { eager: true })).flatMap(([file, module]) =>
+    Object.entries(module).flatMap(([method, route]): [string, Endpoint][] => (/^[A-Z]+$/.test(method) ? [[`${method} ${pathOf(file)}`, route as Endpoint]] : [])),
+  ),
 );
-/** The same by method and path, as the API document writes it: `PUT /api/sets/{id}`. */
-export const ENDPOINTS: ReadonlyMap<string, DescribedRoute> = new Map(FOUND.map(({ method, file, route }) => [`${method} ${pathOf(file)}`, route]));
 
 export interface Asking {
   readonly params?: Readonly<Record<string, string>>;

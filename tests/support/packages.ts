@@ -1,8 +1,9 @@
 import { readFile, rm } from 'node:fs/promises';
+import type { Imported } from '../../src/contract';
 import type { As, Teacher } from '../../src/server/context';
 import type { Result } from '../../src/server/errors';
 import { temporaryFile, withBytes } from '../../src/server/media/incoming';
-import { exportPackage, type Imported, importPackage, type ToPack } from '../../src/server/vault/packages';
+import { exportPackage, importPackage, type ToPack } from '../../src/server/vault/packages';
 
 /** A package as its bytes. */
 export async function exported(as: As<Teacher>, what: ToPack): Promise<Result<{ name: string; bytes: Uint8Array }>> {

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import type { MovesAnswer, SittingView } from '../../src/contract';
 import type { SentMove } from '../../src/core';
 import type { As, Learner } from '../../src/server/context';
 import type { Result } from '../../src/server/errors';
-import { type Answer, takeMoves } from '../../src/server/sittings/moves';
+import { takeMoves } from '../../src/server/sittings/moves';
 import { goTo, sit } from '../../src/server/sittings/sitting';
-import type { SittingView } from '../../src/server/sittings/view';
 import { must } from './app';
 
 /** A move as a page makes it, without the id. */
@@ -16,9 +16,9 @@ export interface Sitter {
   readonly put: (item: string, zone: string | null, more?: { copy?: number; at?: number }) => SentMove;
   readonly drop: (item: string, x: number, y: number) => SentMove;
   readonly move: (move: Bare) => SentMove;
-  readonly send: (after: number, ...moves: SentMove[]) => Promise<Result<Answer>>;
+  readonly send: (after: number, ...moves: SentMove[]) => Promise<Result<MovesAnswer>>;
   /** Sends one move, after the last, which has to be taken. */
-  readonly take: (move: SentMove) => Promise<Answer>;
+  readonly take: (move: SentMove) => Promise<MovesAnswer>;
 }
 
 export async function sitter(as: As<Learner>, releaseId: string, question?: number): Promise<Sitter> {

@@ -1,8 +1,9 @@
 // The document as such: what needs the schema, and with it Yup. A learner's page never loads this.
 export { isAddress } from './address';
 export { guardText } from './guard';
+export { KINDS } from './kinds';
 export { freshId, newItem, newQuestion, newZone } from './make';
 export { isWebVtt, MOST_CAPTIONS } from './material';
 export { type Parsed, parseQuestion, parseQuestionText } from './parse';
 export { plainText, type Rich, richFromPlain } from './rich';
-export { FORMAT, KINDS, VERSION } from './schema';
+export { FORMAT, VERSION } from './schema';

@@ -1,5 +1,6 @@
 import { type InferType, mixed } from 'yup';
 import type { ItemId, QuestionId, ZoneId } from './ids';
+import { KINDS } from './kinds';
 import { atLeastZero, dictionary, finite, flag, identifier, list, listOrNull, oneOf, positive, record, whole, words } from './leaves';
 import { fixtureSchema, lookSchema, mediaId, mediumSchema, saySchema } from './material';
 import { richSchema } from './rich';
@@ -8,7 +9,6 @@ import { needSchema, reachSchema, settleSchema, shapeSchema } from './shapes';
 /** The one schema of a question document, version 1 (`docs/format/`). Lengths are scene units, turns degrees clockwise. */
 export const FORMAT = 'vault-drop/question';
 export const VERSION = 1;
-export const KINDS = ['sort', 'label', 'mark', 'gaps', 'order', 'count', 'build', 'pick', 'free'] as const;
 
 const MISSING = 'is missing';
 const size = record({ w: positive().required(MISSING), h: positive().required(MISSING) });

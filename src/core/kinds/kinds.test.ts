@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { newItem, newQuestion, parseQuestion, plainText } from '../document';
+import { KINDS } from '../document/kinds';
 import type { Question } from '../document/schema';
-import { KINDS } from '../document/schema';
 import { homes, trayBox } from '../judge/homes';
 import { questionModel } from '../judge/model';
 import { respond } from '../judge/response';

@@ -6,7 +6,7 @@ export function Installation({ directEnrolment: given }: { directEnrolment: bool
   const [directEnrolment, setDirectEnrolment] = useState(given);
   const [said, setSaid] = useState('');
   const change = async (to: boolean) => {
-    const answer = await api<{ directEnrolment: boolean }>('PUT', '/api/installation', { directEnrolment: to });
+    const answer = await api('PUT /api/installation', { body: { directEnrolment: to } });
     setSaid(answer.ok ? 'Saved' : `${answer.error.message}. ${answer.error.wayOn}`);
     if (answer.ok) setDirectEnrolment(answer.value.directEnrolment);
   };

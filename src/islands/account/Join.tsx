@@ -8,7 +8,7 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { code, name: '', username: '', password: '' } });
   const { errors } = formState;
   const submit = handleSubmit(async (typed) => {
-    const answer = await api<{ course: string }>(signedIn ? 'POST' : 'PUT', '/api/joining', signedIn ? { code: typed.code } : typed);
+    const answer = await (signedIn ? api('POST /api/joining', { body: { code: typed.code } }) : api('PUT /api/joining', { body: typed }));
     if (answer.ok) return setJoined(answer.value.course);
     const known = answer.error.problems?.filter(({ path }) => path in typed) ?? [];
     for (const { path, message } of known) setError(path as keyof typeof typed, { message });

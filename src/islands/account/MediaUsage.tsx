@@ -1,11 +1,7 @@
 import { useEffect, useState } from 'react';
+import type { MediaUsage as Usage } from '../../contract';
 import { api } from '../../ui/api';
 
-interface Usage {
-  used: number;
-  quota: number;
-  unused: { files: number; bytes: number };
-}
 const size = (bytes: number) =>
   bytes < 1024 * 1024 ? `${Math.ceil(bytes / 1024)} KB` : bytes < 1024 ** 3 ? `${Math.round(bytes / 1024 / 1024)} MB` : `${(bytes / 1024 ** 3).toFixed(1)} GB`;
 
@@ -15,7 +11,7 @@ export function MediaUsage() {
   const [asking, setAsking] = useState(false);
   const [said, setSaid] = useState('');
   const ask = async (method: 'GET' | 'DELETE') => {
-    const answer = await api<Usage>(method, '/api/media/usage');
+    const answer = await api(`${method} /api/media/usage`);
     if (!answer.ok) return setSaid(`${answer.error.message}. ${answer.error.wayOn}`);
     if (method === 'DELETE' && usage) setSaid(`${size(usage.used - answer.value.used)} cleared.`);
     setUsage(answer.value);

@@ -1,20 +1,11 @@
 import { useEffect, useState } from 'react';
+import type { SecurityRow, SessionRow, Wire } from '../../contract';
+import type { ApiResult } from '../../ui/api';
 import { api } from '../../ui/api';
 import { moment } from '../../ui/when';
 
-interface Session {
-  id: string;
-  since: string;
-  seen: string;
-  address: string | null;
-  browser: string | null;
-  here: boolean;
-}
-interface Event {
-  at: string;
-  what: string;
-  address: string | null;
-}
+type Session = Wire<SessionRow>;
+type Event = Wire<SecurityRow>;
 
 const WHAT: Readonly<Record<string, string>> = {
   signedIn: 'Signed in',
@@ -44,15 +35,15 @@ export function Sessions() {
   const [events, setEvents] = useState<Event[]>([]);
   const [said, setSaid] = useState('');
   const load = async () => {
-    const [list, log] = await Promise.all([api<Session[]>('GET', '/api/account/sessions'), api<Event[]>('GET', '/api/account/events')]);
+    const [list, log] = await Promise.all([api('GET /api/account/sessions'), api('GET /api/account/events')]);
     if (list.ok) setSessions(list.value);
     else setSaid(`${list.error.message}. ${list.error.wayOn}`);
     if (log.ok) setEvents(log.value);
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: once
   useEffect(() => void load(), []);
-  const end = async (path: string, words: string) => {
-    const done = await api('DELETE', path);
+  const end = async (ended: Promise<ApiResult<unknown>>, words: string) => {
+    const done = await ended;
     setSaid(done.ok ? words : `${done.error.message}. ${done.error.wayOn}`);
     await load();
   };
@@ -70,7 +61,7 @@ export function Sessions() {
               {address ?? ''} · {moment(new Date(seen))}
             </span>
             {!here && (
-              <button type="button" className="btn btn-quiet btn-sm" onClick={() => void end(`/api/account/sessions/${id}`, 'It is signed out.')}>
+              <button type="button" className="btn btn-quiet btn-sm" onClick={() => void end(api('DELETE /api/account/sessions/{id}', { id }), 'It is signed out.')}>
                 Sign out
               </button>
             )}
@@ -82,7 +73,7 @@ export function Sessions() {
           type="button"
           className="btn btn-edge"
           disabled={!sessions || sessions.length < 2}
-          onClick={() => void end('/api/account/sessions', 'You are signed out everywhere else.')}
+          onClick={() => void end(api('DELETE /api/account/sessions'), 'You are signed out everywhere else.')}
         >
           Sign out everywhere else
         </button>

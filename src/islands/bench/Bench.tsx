@@ -1,7 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
+import type { JsonText, Moment } from '../../contract';
 import type { Question } from '../../core';
+import { fromJson } from '../../ui/wire';
 import { PublishDialog } from '../publish/PublishDialog';
 import { BenchTop } from './BenchTop';
 import { Behaviour } from './behaviour/Behaviour';
@@ -35,8 +37,8 @@ const Kind = lazy(() => parts.kind().then((m) => ({ default: m.Kind })));
 const SOON_MS = 1200;
 
 /** The workspace where one question is made. `question`: as JSON, one text, which a page writes in far less time than value by value. */
-export function Bench({ question, revision, keptAt, access }: { question: string; revision: number; keptAt: string; access: BenchState['access'] }) {
-  const [store] = useState(() => benchStore(JSON.parse(question) as Question, revision, new Date(keptAt), access));
+export function Bench({ question, revision, keptAt, access }: { question: JsonText<Question>; revision: number; keptAt: Moment; access: BenchState['access'] }) {
+  const [store] = useState(() => benchStore(fromJson(question), revision, new Date(keptAt), access));
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
   useProving(store);

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { type ApiResult, api, ask, Dialog, Field, mapped, zone } from '../../ui';
 import { useSaving } from '../../ui/saving';
-import type { Course, Parts } from './course';
+import type { Course } from './course';
 import { MarkLog } from './MarkLog';
 import { Part, Problem } from './Part';
 import { PartsEditor } from './PartsEditor';
@@ -20,8 +20,8 @@ export function CourseSettings({ course }: { course: Course }) {
 }
 
 function Settings({ course }: { course: Course }) {
-  const path = `/api/courses/${course.id}`;
-  const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask<Parts>('GET', `${path}/parts`) });
+  const { id } = course;
+  const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask('GET /api/courses/{id}/parts', { id }) });
   const told = <T,>(answer: ApiResult<T>): T | null => {
     if (answer.ok) return answer.value;
     toast.error(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
@@ -53,7 +53,7 @@ function Name({ course }: { course: Course }) {
   const { saved, save, problem, dialog } = useSaving<{ title: string }>({
     first: { revision: course.revision, content: { title: course.title } },
     write: async (content, from) =>
-      mapped(await api<{ title: string; revision: number }>('PATCH', `/api/courses/${course.id}`, { ...content, from }), ({ title, revision }) => ({
+      mapped(await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }), ({ title, revision }) => ({
         revision,
         content: { title },
       })),
@@ -85,7 +85,7 @@ function Zone({ course }: { course: Course }) {
   const { save, problem, dialog } = useSaving<{ zone: string | null }>({
     first: { revision: course.revision, content: { zone: course.zone } },
     write: async (content, from) =>
-      mapped(await api<{ zone: string | null; revision: number }>('PATCH', `/api/courses/${course.id}`, { ...content, from }), ({ zone, revision }) => ({
+      mapped(await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }), ({ zone, revision }) => ({
         revision,
         content: { zone },
       })),
@@ -126,11 +126,11 @@ interface Told {
 
 function CoTeachers({ course, told }: Told) {
   const queries = useQueryClient();
-  const path = `/api/courses/${course.id}/teachers`;
-  const teachers = useQuery({ queryKey: ['teachers'], queryFn: () => ask<{ id: string; name: string; username: string | null }[]>('GET', path) });
+  const { id } = course;
+  const teachers = useQuery({ queryKey: ['teachers'], queryFn: () => ask('GET /api/courses/{id}/teachers', { id }) });
   const [username, setUsername] = useState('');
   const set = async (of: string, teaches: boolean) => {
-    const kept = told(await api('PUT', path, { username: of, teaches }));
+    const kept = told(await api('PUT /api/courses/{id}/teachers', { id, body: { username: of, teaches } }));
     if (!kept) return;
     queries.setQueryData(['teachers'], kept);
     if (teaches) setUsername('');
@@ -182,7 +182,7 @@ function CoTeachers({ course, told }: Told) {
 function Archive({ course, told }: Told) {
   const [asked, setAsked] = useState(false);
   const set = async (archived: boolean) => {
-    if (told(await api('PATCH', `/api/courses/${course.id}`, { archived, from: course.revision }))) location.reload();
+    if (told(await api('PATCH /api/courses/{id}', { id: course.id, body: { archived, from: course.revision } }))) location.reload();
   };
   return (
     <Part title={course.archived ? 'Put away' : 'Put it away'} about="Learners do not see a course that is put away, and nothing in it can be begun. All of it is kept.">

@@ -1,15 +1,9 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import type { CourseRow } from '../../contract';
 import { api, type Columns, DataTable, Field } from '../../ui';
 
-export interface Row {
-  id: string;
-  title: string;
-  learners: number;
-  owner: string;
-  right: 'own' | 'teach';
-  archived: boolean;
-}
+export type Row = CourseRow;
 
 const columns: Columns<Row> = [
   {
@@ -30,7 +24,7 @@ export function Courses({ rows }: { rows: Row[] }) {
   const [problem, setProblem] = useState('');
   const { register, handleSubmit, formState } = useForm({ defaultValues: { title: '' } });
   const submit = handleSubmit(async ({ title }) => {
-    const made = await api<{ id: string }>('POST', '/api/courses', { id: crypto.randomUUID(), title });
+    const made = await api('POST /api/courses', { body: { id: crypto.randomUUID(), title } });
     if (made.ok) location.assign(`/courses/${made.value.id}`);
     else setProblem(`${made.error.message}. ${made.error.wayOn}`);
   });

@@ -1,18 +1,13 @@
 import { useState } from 'react';
+import type { InvitationRow } from '../../contract';
 import { api } from '../../ui/api';
 
-interface Invitation {
-  courseId: string;
-  course: string;
-  teacher: string;
-}
-
 /** The courses a learner is asked into: they say yes or no. */
-export function Invitations({ invitations: given }: { invitations: Invitation[] }) {
+export function Invitations({ invitations: given }: { invitations: readonly InvitationRow[] }) {
   const [invitations, setInvitations] = useState(given);
   const [problem, setProblem] = useState('');
   const answer = async (courseId: string, yes: boolean) => {
-    const done = await api(yes ? 'PUT' : 'DELETE', `/api/invitations/${courseId}`);
+    const done = await api(`${yes ? 'PUT' : 'DELETE'} /api/invitations/{course}`, { course: courseId });
     if (!done.ok) return setProblem(`${done.error.message}. ${done.error.wayOn}`);
     if (yes) return location.reload();
     setInvitations((all) => all.filter((one) => one.courseId !== courseId));

@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import type { Moment } from '../../contract';
 import { api, asTypedDay, Field, moment, typedTime } from '../../ui';
+import { toWire } from '../../ui/wire';
 import type { Course } from './course';
 
 const DAYS = 14;
@@ -17,8 +19,8 @@ export function JoinCode({ course }: { course: Course }) {
   const [revision, setRevision] = useState(course.revision);
   const [until, setUntil] = useState(inDays(DAYS));
   const [problem, setProblem] = useState('');
-  const change = async (to: { until: string | null } | null) => {
-    const saved = await api<{ join: Course['join']; revision: number }>('PATCH', `/api/courses/${course.id}`, { join: to, from: revision });
+  const change = async (to: { until: Moment | null } | null) => {
+    const saved = await api('PATCH /api/courses/{id}', { id: course.id, body: { join: to, from: revision } });
     const now = saved.ok ? saved.value : saved.error.code === 'changedMeanwhile' ? changedTo(saved.error.detail) : null;
     setProblem(saved.ok ? '' : `${saved.error.message}. ${now ? 'This is how it is now.' : saved.error.wayOn}`);
     if (!now) return;
@@ -50,7 +52,7 @@ export function JoinCode({ course }: { course: Course }) {
         <>
           <p className="text-mute">With a code people come into the course by themselves.</p>
           <Field className="mt-2" label="It holds until the end of" type="date" value={until} min={inDays(0)} onChange={(event) => setUntil(event.target.value)} />
-          <button type="button" className="btn btn-edge mt-3" disabled={until === ''} onClick={() => void change({ until: typedTime(`${until}T23:59:59`).toISOString() })}>
+          <button type="button" className="btn btn-edge mt-3" disabled={until === ''} onClick={() => void change({ until: toWire(typedTime(`${until}T23:59:59`)) })}>
             Make a code
           </button>
         </>

@@ -1,6 +1,7 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { api, Dialog, Field } from '../../ui';
+import { addressOf } from '../../ui/api';
 import type { Course } from './course';
 
 interface Props {
@@ -15,11 +16,11 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
   const [typed, setTyped] = useState('');
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const path = `/api/courses/${course.id}/learners/${learner.id}`;
+  const whose = { id: course.id, learner: learner.id };
   const name = learner.username ?? learner.name;
   const erase = async () => {
     setBusy(true);
-    const done = await api<{ account: boolean; sittings: number }>('DELETE', path);
+    const done = await api('DELETE /api/courses/{id}/learners/{learner}', whose);
     setBusy(false);
     if (!done.ok) return setProblem(`${done.error.message}. ${done.error.wayOn}`);
     onErased(done.value.account ? `All that was kept of ${learner.name} is erased, and the account with it.` : `What this course kept of ${learner.name} is erased.`);
@@ -27,7 +28,7 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
   return (
     <Dialog title={`What is kept of ${learner.name}`} onClose={onClose}>
       <p>Their name and groups, their sittings with every move and its time, their marks, and what they were allowed beyond the others.</p>
-      <a className="btn btn-edge mt-3" href={path} download>
+      <a className="btn btn-edge mt-3" href={addressOf('GET /api/courses/{id}/learners/{learner}', whose)} download>
         <Download size={16} aria-hidden /> Save it as a file
       </a>
       {course.right === 'own' ? (

@@ -2,16 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { ask, moment, Scrolls } from '../../ui';
 import { Part } from './Part';
 
-interface Entry {
-  n: number;
-  at: string;
-  by: string;
-  what: string;
-  release: string | null;
-  learner: string | null;
-  detail: Record<string, unknown>;
-}
-
 const WHAT: Record<string, string> = {
   markSet: 'set a mark by hand',
   markSetBack: 'took back a mark set by hand',
@@ -28,7 +18,7 @@ const WHAT: Record<string, string> = {
 
 /** Who changed marks, or what they rest on. */
 export function MarkLog({ courseId }: { courseId: string }) {
-  const entries = useQuery({ queryKey: ['audit'], queryFn: () => ask<Entry[]>('GET', `/api/courses/${courseId}/audit`) });
+  const entries = useQuery({ queryKey: ['audit'], queryFn: () => ask('GET /api/courses/{id}/audit', { id: courseId }) });
   return (
     <Part
       title="Who changed marks"

@@ -8,7 +8,7 @@ export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (le
   const { register, handleSubmit, reset, setError, setFocus, formState } = useForm({ defaultValues: blank });
   const { errors } = formState;
   const submit = handleSubmit(async (learner) => {
-    const made = await api<{ id: string }>('POST', `/api/courses/${courseId}/learners`, learner);
+    const made = await api('POST /api/courses/{id}/learners', { id: courseId, body: learner });
     if (made.ok) {
       onMade({ id: made.value.id, name: learner.name, username: learner.username, mine: true, groups: [] });
       reset(blank);

@@ -33,22 +33,29 @@ type Group = Parts['groups'][number];
 /** Units, weight categories and groups: saved on the revision they came from, removed one by one after asking. */
 export function PartsEditor({ course, parts, told }: { course: Course; parts: Parts; told: <T>(answer: ApiResult<T>) => T | null }) {
   const queries = useQueryClient();
-  const path = `/api/courses/${course.id}`;
+  const { id: courseId } = course;
   const [removing, setRemoving] = useState<{ kind: Removable; row: { id: string; title: string } } | null>(null);
   const adopt = (now: Parts) => queries.setQueryData(['parts'], now);
-  const put = async (what: 'units' | 'categories', body: object): Promise<ApiResult<Parts>> => {
-    const answer = await api<Parts>('PUT', `${path}/${what}`, body);
+  const adopted = (answer: ApiResult<Parts>) => {
     if (answer.ok) adopt(answer.value);
     return answer;
   };
   const units = useSaving<{ units: Unit[] }>({
     first: { revision: parts.unitsRevision, content: { units: parts.units } },
-    write: async (content, from) => mapped(await put('units', { ...content, from }), (now) => ({ revision: now.unitsRevision, content: { units: now.units } })),
+    write: async (content, from) =>
+      mapped(adopted(await api('PUT /api/courses/{id}/units', { id: courseId, body: { ...content, from } })), (now) => ({
+        revision: now.unitsRevision,
+        content: { units: now.units },
+      })),
     inWords: placeInWords(parts.units, 'unit'),
   });
   const categories = useSaving<{ categories: Category[] }>({
     first: { revision: parts.categoriesRevision, content: { categories: parts.categories } },
-    write: async (content, from) => mapped(await put('categories', { ...content, from }), (now) => ({ revision: now.categoriesRevision, content: { categories: now.categories } })),
+    write: async (content, from) =>
+      mapped(adopted(await api('PUT /api/courses/{id}/categories', { id: courseId, body: { ...content, from } })), (now) => ({
+        revision: now.categoriesRevision,
+        content: { categories: now.categories },
+      })),
     inWords: placeInWords(parts.categories, 'category'),
   });
   // Shown at once; the answer says how it is.
@@ -62,7 +69,7 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
     for (const { id, title } of rows) {
       const before = parts.groups.find((one) => one.id === id);
       if (before?.title === title) continue;
-      const now = told(await api<Parts>('PUT', `${path}/groups`, { id, title, from: before?.revision ?? null }));
+      const now = told(await api('PUT /api/courses/{id}/groups', { id: courseId, body: { id, title, from: before?.revision ?? null } }));
       if (now) adopt(now);
       else await queries.invalidateQueries({ queryKey: ['parts'] });
     }
@@ -70,14 +77,14 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
   const remove = async ({ kind, row }: { kind: Removable; row: { id: string; title: string } }) => {
     const id = crypto.randomUUID();
     setRemoving(null);
-    const now = told(await api<Parts>('POST', `${path}/removals`, { id, kind, of: row.id }));
+    const now = told(await api('POST /api/courses/{id}/removals', { id: courseId, body: { id, kind, of: row.id } }));
     if (!now) return;
     toast(`“${row.title}” was removed`, {
       duration: UNDO_MS,
       action: {
         label: 'Undo',
         onClick: async () => {
-          if (told(await api<Parts>('DELETE', `${path}/removals/${id}`))) location.reload();
+          if (told(await api('DELETE /api/courses/{id}/removals/{removal}', { id: courseId, removal: id }))) location.reload();
         },
       },
     });

@@ -1,12 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
+import type { RemovalEffects } from '../../contract';
 import { ask, Dialog } from '../../ui';
 
-interface Effects {
-  releases: { id: string; title: string }[];
-  learners: number;
-  forNobody: string[];
-  marks: { learnerId: string; name: string; before: number | null; after: number | null }[];
-}
+type Effects = RemovalEffects;
 export type Removable = 'unit' | 'category' | 'group';
 
 interface Props {
@@ -26,7 +22,7 @@ const SHOWN = 8;
 export function RemovalDialog({ courseId, kind, row, onClose, onRemove }: Props) {
   const effects = useQuery({
     queryKey: ['removal', kind, row.id],
-    queryFn: () => ask<Effects>('GET', `/api/courses/${courseId}/removals?${new URLSearchParams({ kind, of: row.id })}`),
+    queryFn: () => ask('GET /api/courses/{id}/removals', { id: courseId, query: { kind, of: row.id } }),
     gcTime: 0,
   });
   return (

@@ -5,7 +5,7 @@ import type { Learner } from './course';
 export function ResetPassword({ learner, onClose, onDone }: { learner: Learner; onClose: () => void; onDone: (name: string) => void }) {
   const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { password: '' } });
   const submit = handleSubmit(async (body) => {
-    const done = await api('PUT', `/api/learners/${learner.id}/password`, body);
+    const done = await api('PUT /api/learners/{id}/password', { id: learner.id, body });
     if (!done.ok) return setError('password', { message: done.error.problems?.[0]?.message ?? `${done.error.message}. ${done.error.wayOn}` });
     onDone(learner.name);
     onClose();

@@ -2,6 +2,7 @@ import { type InfiniteData, keepPreviousData, QueryClient, QueryClientProvider, 
 import { FileUser, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
+import type { RosterPage } from '../../contract';
 import { api, ask, Dialog, Field } from '../../ui';
 import type { Course, Learner, Parts } from './course';
 import { JoinCode } from './JoinCode';
@@ -21,11 +22,7 @@ export function Roster({ course }: { course: Course }) {
   );
 }
 
-interface Page {
-  rows: Learner[];
-  total: number;
-  from: number;
-}
+type Page = RosterPage;
 
 /** Who is in a course, and the ways in which people come into it. */
 function Learners({ course }: { course: Course }) {
@@ -36,15 +33,15 @@ function Learners({ course }: { course: Course }) {
   const [leaving, setLeaving] = useState<Learner | null>(null);
   const [kept, setKept] = useState<Pick<Learner, 'id' | 'name' | 'username'> | null>(null);
   const queries = useQueryClient();
-  const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask<Parts>('GET', `/api/courses/${course.id}/parts`) });
+  const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask('GET /api/courses/{id}/parts', { id: course.id }) });
   const found = useInfiniteQuery({
     queryKey: ['roster', words],
-    queryFn: ({ pageParam }) => ask<Page>('GET', `/api/courses/${course.id}/learners?${new URLSearchParams({ words, from: String(pageParam) })}`),
+    queryFn: ({ pageParam }) => ask('GET /api/courses/{id}/learners', { id: course.id, query: { words, from: pageParam } }),
     initialPageParam: 0,
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
   });
-  const left = useQuery({ queryKey: ['left'], queryFn: () => ask<Pick<Learner, 'id' | 'name' | 'username'>[]>('GET', `/api/courses/${course.id}/left`) });
+  const left = useQuery({ queryKey: ['left'], queryFn: () => ask('GET /api/courses/{id}/left', { id: course.id }) });
   const again = () => queries.invalidateQueries();
   const rows = found.data?.pages.flatMap((page) => page.rows) ?? [];
   const total = found.data?.pages[0]?.total ?? 0;
@@ -57,12 +54,12 @@ function Learners({ course }: { course: Course }) {
       ['roster', words],
       (now) => now && { ...now, pages: now.pages.map((page) => ({ ...page, rows: page.rows.map((row) => (row.id === learner.id ? { ...row, groups } : row)) })) },
     );
-    const kept = await api('PUT', `/api/courses/${course.id}/groups/${group.id}`, { learnerId: learner.id, isIn: is });
+    const kept = await api('PUT /api/courses/{id}/groups/{group}', { id: course.id, group: group.id, body: { learnerId: learner.id, isIn: is } });
     if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.wayOn}`);
     await again();
   };
   const takeOff = async (learner: Learner) => {
-    const done = await api('DELETE', `/api/courses/${course.id}/learners`, { learners: [learner.id] });
+    const done = await api('DELETE /api/courses/{id}/learners', { id: course.id, body: { learners: [learner.id] } });
     setLeaving(null);
     if (done.ok) toast(`${learner.name} is off the roster. What they did is kept.`);
     else toast.error(`${done.error.message}. ${done.error.wayOn}`);

@@ -1,19 +1,10 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import type { RosterPlan, RosterTaken, Wire } from '../../contract';
 import { api, Dialog, Scrolls } from '../../ui';
 
-interface Plan {
-  lines: { line: number; name: string; username: string; groups: string[]; will: 'make' | 'join' | 'invite' | 'stay'; knownAs: string | null }[];
-  problems: { line: number; message: string }[];
-  newGroups: string[];
-  others: { id: string; name: string; username: string | null }[];
-}
-interface Taken {
-  made: { name: string; username: string; password: string }[];
-  joined: number;
-  invited: number;
-  removed: number;
-}
+type Plan = Wire<RosterPlan>;
+type Taken = RosterTaken;
 
 const WILL = { make: 'a new account', join: 'comes into the course', invite: 'is asked, and says yes or no', stay: 'is there already' } as const;
 const MOST_BYTES = 2_000_000;
@@ -27,12 +18,17 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
   const [removeOthers, setRemoveOthers] = useState(false);
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
-  const send = async <T,>(take: boolean, then: (value: T) => void) => {
+  const send = async (take: boolean) => {
     setBusy(true);
-    const answer = await api<T>('POST', `/api/courses/${courseId}/roster`, { text, take, removeOthers: take && removeOthers });
+    const answer = await api('POST /api/courses/{id}/roster', { id: courseId, body: { text, take, removeOthers: take && removeOthers } });
     setBusy(false);
     setProblem(answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
-    if (answer.ok) then(answer.value);
+    if (!answer.ok) return;
+    if ('lines' in answer.value) setPlan(answer.value);
+    else {
+      setTaken(answer.value);
+      onTaken();
+    }
   };
   const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
     noClick: true,
@@ -147,21 +143,11 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
           {plan ? 'Back to the list' : 'Leave it'}
         </button>
         {plan ? (
-          <button
-            type="button"
-            className="btn btn-primary"
-            disabled={busy || changes === 0}
-            onClick={() =>
-              void send<Taken>(true, (value) => {
-                setTaken(value);
-                onTaken();
-              })
-            }
-          >
+          <button type="button" className="btn btn-primary" disabled={busy || changes === 0} onClick={() => void send(true)}>
             {changes === 0 ? 'Nothing would change' : 'Take it'}
           </button>
         ) : (
-          <button type="button" className="btn btn-primary" disabled={busy || text.trim() === ''} onClick={() => void send<Plan>(false, setPlan)}>
+          <button type="button" className="btn btn-primary" disabled={busy || text.trim() === ''} onClick={() => void send(false)}>
             See what will change
           </button>
         )}

@@ -1,19 +1,14 @@
 import { Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { readListing, type WordPicture } from '../../core/kinds';
+import type { ListRow, Wire } from '../../contract';
+import { readListing } from '../../core/kinds';
 import { api, Field } from '../../ui';
 import { useSaving } from '../../ui/saving';
+import { toWire } from '../../ui/wire';
 import { WordPictures } from './WordPictures';
 
-export interface StockList {
-  id: string;
-  title: string;
-  rows: readonly (readonly string[])[];
-  pictures: readonly WordPicture[];
-  changedAt: string;
-  revision: number;
-}
+export type StockList = Wire<ListRow>;
 
 type ListContent = Pick<StockList, 'title' | 'rows' | 'pictures'>;
 const linesIn = (value: unknown) => (Array.isArray(value) ? `${value.length} of them` : String(value));
@@ -32,7 +27,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
     setOpen(null);
   };
   const remove = async (list: StockList) => {
-    const done = await api('DELETE', `/api/lists/${list.id}`);
+    const done = await api('DELETE /api/lists/{id}', { id: list.id });
     if (!done.ok) return void toast.error(done.error.message, { description: done.error.wayOn });
     setLists((all) => all.filter(({ id }) => id !== list.id));
     toast(`“${list.title}” was taken away`, {
@@ -40,7 +35,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
       action: {
         label: 'Undo',
         onClick: async () => {
-          const back = await api('POST', '/api/lists', { id: list.id, title: list.title, rows: list.rows, pictures: list.pictures });
+          const back = await api('POST /api/lists', { body: { id: list.id, title: list.title, rows: list.rows, pictures: list.pictures } });
           if (back.ok) setLists((all) => [list, ...all]);
           else toast.error(back.error.message, { description: back.error.wayOn });
         },
@@ -102,7 +97,7 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
   const saving = useSaving<ListContent>({
     first: { revision: list?.revision ?? 1, content: { title: list?.title ?? '', rows: list?.rows ?? [], pictures: list?.pictures ?? [] } },
     write: async (content, from) => {
-      const answer = await api<{ revision: number }>('PUT', `/api/lists/${list?.id}`, { ...content, from });
+      const answer = await api('PUT /api/lists/{id}', { id: list?.id ?? '', body: { ...content, from } });
       if (!answer.ok) return answer;
       stored.current = answer.value.revision;
       return { ok: true, value: { revision: answer.value.revision, content } };
@@ -128,12 +123,12 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
     if (list) {
       const saved = await save({ ...content, title: title.trim() });
       setBusy(false);
-      if (saved) onKept({ ...list, ...saved.content, revision: saved.revision, changedAt: new Date().toISOString() });
+      if (saved) onKept({ ...list, ...saved.content, revision: saved.revision, changedAt: toWire(new Date()) });
       return;
     }
-    const done = await api('POST', '/api/lists', { id, ...content });
+    const done = await api('POST /api/lists', { body: { id, ...content } });
     setBusy(false);
-    if (done.ok) onKept({ id, ...content, title: title.trim(), revision: 1, changedAt: new Date().toISOString() });
+    if (done.ok) onKept({ id, ...content, title: title.trim(), revision: 1, changedAt: toWire(new Date()) });
     else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.wayOn}`);
   };
   return (

@@ -1,5 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
+import type * as contract from '../../contract';
+import type { JsonText, Wire } from '../../contract';
 import { MediaFrom } from '../../scene/media';
+import { fromJson } from '../../ui/wire';
 import { inThisWindow } from './oneWindow';
 import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
 import { BeforeIt } from './place/BeforeIt';
@@ -10,28 +13,17 @@ import { SummaryPage } from './place/SummaryPage';
 import { recallSounds, useSounds } from './sounds';
 import { type PlayerStore, playerStore } from './store';
 import { finishSitting, goToQuestion, sittingMedia, toServer } from './transport';
-import type { SittingView, Summary } from './types';
+import type { SittingView } from './types';
 import { hasSounds } from './useStateSounds';
 import './place/place.css';
 
-interface Titles {
-  release: string;
-  course: string;
-}
-export interface Before extends Titles {
-  id: string;
-  questions: number;
-  minutes: number | null;
-  closesAt: string | null;
-  opensAt: string | null;
-}
-export type Finished = Summary & Titles & { releaseId: string; another: boolean; counts: 'best' | 'last' | 'first' | 'average' };
-export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
+export type Before = Wire<contract.Before>;
+export type Finished = Wire<contract.Finished>;
+type Opened = Wire<contract.Opened>;
 
-/** The page on which people answer: questions one after another, and what they came to. */
-/** `json`: what was opened, as one text. A page writes its islands' props value by value otherwise, which takes far longer and more room. */
-export function Player({ json }: { json: string }) {
-  const [now, setNow] = useState<Opened>(() => JSON.parse(json));
+/** The page on which people answer: questions one after another, and what they came to. `json`: what was opened, as one text (`ui/wire.ts` says why). */
+export function Player({ json }: { json: JsonText<contract.Opened> }) {
+  const [now, setNow] = useState<Opened>(() => fromJson(json));
   if (now.before) return <BeforeIt before={now.before} />;
   if (now.finished) return <TheEnd summary={now.finished} />;
   return <Sitting key={now.open.place.at} sitting={now.open} onMove={(open) => setNow({ open, finished: null, before: null })} />;
@@ -49,7 +41,7 @@ function TheEnd({ summary }: { summary: Finished }) {
   );
 }
 
-function Header({ titles, maxWidth, children }: { titles: Titles; maxWidth: string; children?: React.ReactNode }) {
+function Header({ titles, maxWidth, children }: { titles: contract.Titles; maxWidth: string; children?: React.ReactNode }) {
   return (
     <header className="bg-sheet border-b border-rule">
       <div className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1" style={{ maxWidth: `max(66rem, ${maxWidth})` }}>

@@ -22,7 +22,7 @@ import type { ApiResult } from '../../ui/api';
 import { keepOutbox, readOutbox } from './outbox';
 import { boardFrom } from './scene/board';
 import { letGo, movedOver, pickedUp, resting, type States, seen } from './states';
-import type { Answer, LocalMove, NamedCopy, SentMove, SittingView, Told } from './types';
+import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } from './types';
 import { turnedAwayInWords } from './words';
 
 /** Where the moves are. `down`: nothing answers; `taken`: this sitting is open in another window of this browser. */
@@ -90,7 +90,7 @@ const RETRY_MS = 2000;
 const MOMENT_MS = 900;
 
 /** How moves get to whoever has the key: the server, or at the Bench the rehearsal beside it. */
-export type Send = (after: number, moves: readonly SentMove[]) => Promise<ApiResult<Answer>>;
+export type Send = (after: number, moves: readonly SentMove[]) => Promise<ApiResult<MovesAnswer>>;
 
 export interface PlayerOptions {
   readonly send: Send;
@@ -170,7 +170,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       afterPaint(() => void get().flush());
     };
 
-    const adopt = (answer: Answer, sent: readonly SentMove[]) => {
+    const adopt = (answer: MovesAnswer, sent: readonly SentMove[]) => {
       const { told, tries, best, ended, hints, hintsLeft, modelAnswer } = answer;
       set({ tries, best, ended, hints, hintsLeft, modelAnswer, media: { ...get().media, ...answer.media } });
       // While others are on their way, the arrangement of the last of them is the one that counts.

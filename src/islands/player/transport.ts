@@ -1,18 +1,16 @@
 import type { MediaSource } from '../../scene/media';
-import { type ApiResult, api } from '../../ui/api';
+import { addressOf, api } from '../../ui/api';
 import type { PlayerState, Send } from './store';
-import type { Answer, SittingView, Summary } from './types';
-
-const path = (sitting: string, what: string) => `/api/sittings/${sitting}/${what}`;
+import type { SittingView } from './types';
 
 export const toServer =
   ({ id, place }: SittingView): Send =>
   (after, moves) =>
-    api<Answer>('POST', path(id, 'moves'), { question: place.at, after, moves });
+    api('POST /api/sittings/{id}/moves', { id, body: { question: place.at, after, moves } });
 
-export const goToQuestion = (sitting: string, question: number): Promise<ApiResult<SittingView>> => api('POST', path(sitting, 'at'), { question });
-export const beginSitting = (release: string): Promise<ApiResult<unknown>> => api('POST', `/api/releases/${release}/sittings`, {});
-export const finishSitting = (sitting: string): Promise<ApiResult<Summary>> => api('POST', path(sitting, 'finish'), {});
+export const goToQuestion = (id: string, question: number) => api('POST /api/sittings/{id}/at', { id, body: { question } });
+export const beginSitting = (id: string) => api('POST /api/releases/{id}/sittings', { id });
+export const finishSitting = (id: string) => api('POST /api/sittings/{id}/finish', { id });
 
 /** The widths pictures are had in (src/server/media/widths.ts). */
 const WIDTHS = [160, 320, 640, 1280, 2560] as const;
@@ -23,6 +21,6 @@ export const sittingMedia =
   (name) => {
     const medium = Object.hasOwn(media, name) ? media[name] : undefined;
     if (!medium) return null;
-    const url = `${path(id, 'media')}/${name}?q=${place.at}`;
+    const url = addressOf('GET /api/sittings/{id}/media/{name}', { id, name, query: { q: place.at } });
     return { ...medium, url, captions: medium.captioned && `${url}&captions`, inWidth: (width) => `${url}&w=${WIDTHS.find((one) => one >= width) ?? WIDTHS.at(-1)}` };
   };

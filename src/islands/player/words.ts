@@ -1,5 +1,5 @@
 import { type Copy, copyNamed, itemOf, type LearnerQuestion, type Outcome, type Reckoning, type SceneModel, type Verdict } from '../../core';
-import type { Answer, Told, TryView } from './types';
+import type { MovesAnswer, Told, TryView } from './types';
 
 /** What the page says, on screen or to a screen reader. */
 interface Source {
@@ -57,7 +57,7 @@ const refusal = (source: Source, copy: Copy, zone: number | null, why: 'notWelco
   return why === 'full' ? `${into} is full: ${name} went back.` : `${name} does not belong in ${into}: it went back.`;
 };
 
-export const turnedAwayInWords = (source: Source, turned: Answer['turnedAway']): string =>
+export const turnedAwayInWords = (source: Source, turned: MovesAnswer['turnedAway']): string =>
   turned.map((one) => refusal(source, copyNamed(source.model, one), one.zone === null ? null : (source.model.zoneAt.get(one.zone) as number), one.why)).join(' ');
 
 export const VERDICTS: Record<Verdict, string> = { right: ', right', wrong: ', wrong', none: '' };

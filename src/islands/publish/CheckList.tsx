@@ -1,5 +1,6 @@
 import { CircleAlert, CircleCheck, TriangleAlert } from 'lucide-react';
 import { useEffect } from 'react';
+import { isQuiet } from '../../contract/defaults';
 import type { Finding } from '../../core';
 import type { Draft } from './settings';
 import { useProofs } from './useProofs';
@@ -21,7 +22,7 @@ interface Line {
 export function CheckList({ questions, draft, onKnown }: Props) {
   const proofs = useProofs(questions);
   const done = questions.every((id) => proofs.has(id));
-  const quiet = draft.tells === 'nothing' || draft.tellsWhen !== 'atOnce';
+  const quiet = isQuiet(draft);
   const lines = questions.flatMap((id): Line[] => {
     const proved = proofs.get(id);
     if (proved === undefined) return [];

@@ -1,33 +1,22 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { JobView } from '../../contract';
 import { ApiFailure, ask } from '../../ui/api';
 import { Dialog } from '../../ui/Dialog';
 import { CheckList } from './CheckList';
 import { ReleaseFields } from './ReleaseFields';
-import { type Draft, PLAIN, sent, wrongIn } from './settings';
-
-interface Course {
-  id: string;
-  title: string;
-  learners: number;
-  archived: boolean;
-}
+import { DEFAULT_DRAFT, type Draft, sent, wrongIn } from './settings';
 
 /** What is published: a question as it stands at a revision, or a set. */
 export type Content = { questionId: string; revision: number } | { setId: string };
 
-interface Job {
-  state: 'waiting' | 'running' | 'done' | 'failed';
-  done: number;
-  total: number;
-  problems: { path: string; message: string }[] | null;
-}
+type Job = JobView;
 const LOOK_MS = 400;
 
 /** Resolved once a job is done; says how far it has come meanwhile, and throws what went wrong. */
 async function finished(id: string, tell: (job: Job) => void): Promise<void> {
   for (;;) {
-    const job = await ask<Job>('GET', `/api/jobs/${id}`);
+    const job = await ask('GET /api/jobs/{id}', { id });
     if (job.state === 'done') return;
     if (job.state === 'failed') throw new Error(job.problems?.[0]?.message ?? 'It could not be published. Try again.');
     tell(job);
@@ -45,18 +34,18 @@ interface Props {
 /** Choose a course and how it runs, see what is in the way, and release what there is. `prepare` gives it as the server has it, once everything is kept; it throws a sentence where it is not. */
 export function PublishDialog({ questions, prepare, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const [draft, setDraft] = useState<Draft>(PLAIN);
+  const [draft, setDraft] = useState<Draft>(DEFAULT_DRAFT);
   const [errors, setErrors] = useState<number | null>(null);
   const [read, setRead] = useState(false);
   const [progress, setProgress] = useState<{ done: number; total: number } | null>(null);
   // One id for this dialog: pressing twice, or again after a lost answer, publishes once.
   const [id] = useState(() => crypto.randomUUID());
-  const courses = useQuery({ queryKey: ['courses'], queryFn: async () => (await ask<Course[]>('GET', '/api/courses')).filter(({ archived }) => !archived) });
+  const courses = useQuery({ queryKey: ['courses'], queryFn: async () => (await ask('GET /api/courses')).filter(({ archived }) => !archived) });
   // What is proved is what is kept.
   const kept = useQuery({ queryKey: ['kept', id], queryFn: prepare, retry: false, gcTime: 0 });
   const publish = useMutation({
     mutationFn: async (courseId: string) => {
-      const begun = await ask<{ id: string; job: string | null }>('POST', '/api/releases', { id, courseId, ...(await prepare()), settings: sent(draft) });
+      const begun = await ask('POST /api/releases', { body: { id, courseId, ...(await prepare()), settings: sent(draft) } });
       if (begun.job !== null) await finished(begun.job, setProgress);
       return begun;
     },

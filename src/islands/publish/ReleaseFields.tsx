@@ -1,10 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronRight } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useId, useState } from 'react';
+import { isQuiet } from '../../contract/defaults';
+import { MOST_MINUTES } from '../../contract/limits';
+import { COUNTS, TELLS_WHEN } from '../../contract/vocabulary';
+import { TELLS } from '../../core';
 import { ask, elsewhere, typedTime } from '../../ui';
 import { Field } from '../../ui/Field';
-import type { Learner, Parts } from '../courses/course';
-import { COUNTS, type Draft, MOST_MINUTES, TELLS, TELLS_SHORT, WHEN, wrongIn } from './settings';
+import type { Parts } from '../courses/course';
+import { COUNTS_IN_WORDS, type Draft, TELLS_IN_WORDS, TELLS_SHORT, WHEN_IN_WORDS, wrongIn } from './settings';
 
 interface Props {
   courseId: string;
@@ -18,7 +22,7 @@ interface Props {
 
 /** How a release runs: for whom, when, how it counts, and what learners are told. */
 export function ReleaseFields({ courseId, draft, onChange, published = false, unfolded = false }: Props) {
-  const parts = useQuery({ queryKey: ['parts', courseId], queryFn: () => ask<Parts>('GET', `/api/courses/${courseId}/parts`) });
+  const parts = useQuery({ queryKey: ['parts', courseId], queryFn: () => ask('GET /api/courses/{id}/parts', { id: courseId }) });
   const set = (to: Partial<Draft>) => onChange({ ...draft, ...to });
   const wrong = wrongIn(draft);
   const { units = [], categories = [], groups = [], zone = null } = parts.data ?? {};
@@ -27,7 +31,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
     const there = typed === '' ? null : elsewhere(typedTime(typed), zone);
     return there === null ? words : `${there}. ${words}`;
   };
-  const quiet = draft.tells === 'nothing' || draft.tellsWhen !== 'atOnce';
+  const quiet = isQuiet(draft);
   return (
     <div className="border-t border-rule mt-3">
       <Fold title="Where and for whom" now={`${units.find(({ id }) => id === draft.unitId)?.title ?? 'no unit'}, ${draft.audience ? 'some' : 'all'}`} open={unfolded}>
@@ -115,24 +119,24 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
             onChange={(event) => set({ sittings: event.target.value })}
           />
           {draft.sittings !== '1' && (
-            <Choose label="Of several counts" value={draft.counts} onChange={(counts) => set({ counts })} options={Object.entries(COUNTS) as [Draft['counts'], string][]} />
+            <Choose label="Of several counts" value={draft.counts} onChange={(counts) => set({ counts })} options={COUNTS.map((counts) => [counts, COUNTS_IN_WORDS[counts]])} />
           )}
         </div>
       </Fold>
-      <Fold title="What learners are told" now={draft.tells === 'nothing' ? 'nothing' : `${TELLS_SHORT[draft.tells]}, ${WHEN[draft.tellsWhen]}`} open={unfolded}>
+      <Fold title="What learners are told" now={draft.tells === 'nothing' ? 'nothing' : `${TELLS_SHORT[draft.tells]}, ${WHEN_IN_WORDS[draft.tellsWhen]}`} open={unfolded}>
         <div className="grid sm:grid-cols-2 gap-4">
           <Choose
             label="Of their answers they are told"
             value={draft.tells}
             onChange={(tells) => set({ tells })}
-            options={(Object.entries(TELLS) as [Draft['tells'], string][]).filter(([tells]) => !published || (tells === 'nothing') === (draft.tells === 'nothing') || quiet)}
+            options={TELLS.filter((tells) => !published || (tells === 'nothing') === (draft.tells === 'nothing') || quiet).map((tells) => [tells, TELLS_IN_WORDS[tells]])}
           />
           {draft.tells !== 'nothing' && (
             <Choose
               label="They are told it"
               value={draft.tellsWhen}
               onChange={(tellsWhen) => set({ tellsWhen })}
-              options={(Object.entries(WHEN) as [Draft['tellsWhen'], string][]).filter(([when]) => !published || (when === 'atOnce') !== quiet)}
+              options={TELLS_WHEN.filter((when) => !published || (when === 'atOnce') !== quiet).map((when) => [when, WHEN_IN_WORDS[when]])}
             />
           )}
         </div>
@@ -205,7 +209,7 @@ function Audience({ courseId, groups, audience, problem, onChange }: AudiencePro
   const words = useDeferredValue(typed.trim());
   const found = useQuery({
     queryKey: ['roster', courseId, words],
-    queryFn: () => ask<{ rows: Learner[]; total: number }>('GET', `/api/courses/${courseId}/learners?${new URLSearchParams({ words })}`),
+    queryFn: () => ask('GET /api/courses/{id}/learners', { id: courseId, query: { words } }),
     enabled: audience !== null,
   });
   const toggled = (list: readonly string[], id: string, is: boolean) => (is ? [...list, id] : list.filter((one) => one !== id));

@@ -1,26 +1,17 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
+import type { AllowanceRow, SettingsView, Wire } from '../../contract';
+import { MOST_MINUTES, MOST_SITTINGS } from '../../contract/limits';
 import { api, ask, Dialog, Field, moment, typedTime } from '../../ui';
 import { useSaving } from '../../ui/saving';
+import { toWire } from '../../ui/wire';
 import type { Learner } from '../courses/course';
 import { ReleaseFields } from './ReleaseFields';
-import { asTyped, drafted, type Sent, sent, wrongIn } from './settings';
+import { asTyped, drafted, sent, wrongIn } from './settings';
 
-interface Allowance {
-  learnerId: string;
-  name: string;
-  moreMinutes: number;
-  moreSittings: number;
-  dueAt: string | null;
-  closesAt: string | null;
-}
-export interface View {
-  settings: Sent;
-  courseId: string;
-  revision: number;
-  allowances: Allowance[];
-}
+type Allowance = Wire<AllowanceRow>;
+export type View = Wire<SettingsView>;
 
 const LABELS: Readonly<Record<string, string>> = {
   title: 'Title',
@@ -66,10 +57,10 @@ function Settings({ id, view: given }: { id: string; view: View }) {
   const [view, setView] = useState(given);
   const [draft, setDraft] = useState(drafted(given.settings));
   const changed = JSON.stringify(sent(draft)) !== JSON.stringify(sent(drafted(view.settings)));
-  const { save, problem, dialog } = useSaving<Sent>({
+  const { save, problem, dialog } = useSaving<View['settings']>({
     first: { revision: given.revision, content: given.settings },
     write: async (settings, from) => {
-      const answer = await api<View>('PUT', `/api/releases/${id}/settings`, { ...settings, from });
+      const answer = await api('PUT /api/releases/{id}/settings', { id, body: { ...settings, from } });
       if (!answer.ok) return answer;
       setView(answer.value);
       return { ok: true, value: { revision: answer.value.revision, content: answer.value.settings } };
@@ -77,7 +68,7 @@ function Settings({ id, view: given }: { id: string; view: View }) {
     inWords: ({ path: [field = ''], mine, theirs }) => ({ where: LABELS[field] ?? field, mine: inWordsOf(mine), theirs: inWordsOf(theirs) }),
   });
   const keep = async () => {
-    const saved = await save(sent(draft));
+    const saved = await save({ title: view.settings.title, ...sent(draft) });
     if (!saved) return;
     setDraft(drafted(saved));
     setView((now) => ({ ...now, settings: saved }));
@@ -119,7 +110,7 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
   const [editing, setEditing] = useState<Allowance | null>(null);
   const [choosing, setChoosing] = useState(false);
   const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {
-    const kept = await api<View>('PUT', `/api/releases/${id}/allowances`, { learnerId, allowed });
+    const kept = await api('PUT /api/releases/{id}/allowances', { id, body: { learnerId, allowed } });
     if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
     onChange(kept.value);
     setEditing(null);
@@ -181,7 +172,7 @@ function ChooseLearner({ courseId, onClose, onChosen }: { courseId: string; onCl
   const words = useDeferredValue(typed.trim());
   const found = useQuery({
     queryKey: ['roster', courseId, words],
-    queryFn: () => ask<{ rows: Learner[] }>('GET', `/api/courses/${courseId}/learners?${new URLSearchParams({ words })}`),
+    queryFn: () => ask('GET /api/courses/{id}/learners', { id: courseId, query: { words } }),
   });
   return (
     <Dialog title="Which learner?" onClose={onClose}>
@@ -217,7 +208,7 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
   const [due, setDue] = useState(asTyped(of.dueAt));
   const [closes, setCloses] = useState(asTyped(of.closesAt));
   const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) <= most;
-  const iso = (text: string) => (text === '' ? null : typedTime(text).toISOString());
+  const iso = (text: string) => (text === '' ? null : toWire(typedTime(text)));
   return (
     <Dialog title={`For ${of.name}`} onClose={onClose}>
       <div className="grid sm:grid-cols-2 gap-4">
@@ -233,7 +224,7 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
         <button
           type="button"
           className="btn btn-primary"
-          disabled={!whole(minutes, 10_080) || !whole(sittings, 100)}
+          disabled={!whole(minutes, MOST_MINUTES) || !whole(sittings, MOST_SITTINGS)}
           onClick={() => onKeep({ moreMinutes: Number(minutes), moreSittings: Number(sittings), dueAt: iso(due), closesAt: iso(closes) })}
         >
           Allow it

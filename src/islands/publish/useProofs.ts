@@ -18,7 +18,7 @@ export function useProofs(ids: readonly string[]): ReadonlyMap<string, Proved | 
   const next = ids.find((id) => !known.has(id));
   const document = useQuery({
     queryKey: ['question', next],
-    queryFn: () => ask<{ question: Question }>('GET', `/api/questions/${next}`),
+    queryFn: () => ask('GET /api/questions/{id}', { id: next ?? '' }),
     enabled: next !== undefined,
     gcTime: 0,
   });

@@ -1,65 +1,56 @@
 import { useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { type Edit, falls, type Question } from '../../core';
+import type { CorrectionPreview, CorrectionView, JsonText, QuestionChange, Wire } from '../../contract';
+import { falls } from '../../core';
 import { type ApiError, api, Dialog, moment, shownMark } from '../../ui';
+import type { ApiResult } from '../../ui/api';
+import { fromJson } from '../../ui/wire';
 import { changesInWords } from '../bench/versions/inWords';
 import { keyInWords } from './keyInWords';
-import { MarkChanges, type NamedChange } from './MarkChanges';
+import { MarkChanges } from './MarkChanges';
 
-export interface View {
-  release: { id: string };
-  number: number;
-  questions: { title: string; struck: boolean; points: number; document: Question; vault: { document: Question; step: readonly Edit[]; fits: boolean } | null }[];
-  editions: { number: number; createdAt: string; by: string; reason: string; applied: { at: string; by: string; changes: NamedChange[]; spared: number } | null }[];
-}
-interface Preview {
-  number: number;
-  questions: { title: string; struck: boolean; before: Question; after: Question; step: readonly Edit[] }[];
-  changes: NamedChange[];
-  sittings: number;
-  byHand: { learnerId: string; name: string; points: number; outOf: number }[];
-}
-interface Change {
-  strike: boolean;
-  fromVault: boolean;
-  accept: { item: string; zone: string }[];
-}
+export type View = Wire<CorrectionView>;
+type Preview = Wire<CorrectionPreview>;
+type Change = Omit<QuestionChange, 'question'>;
 
 const inWords = ({ message, problems, wayOn }: ApiError) => `${message}. ${problems?.map((one) => one.message).join(' ') ?? wayOn}`;
 const nameIn = (list: readonly { id: string; label: string }[], id: string) => list.find((one) => one.id === id)?.label || id;
 
-/** The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done. */
-/** `json`: the view as one text, which a page writes in far less time. */
-export function Corrections({ json }: { json: string }) {
-  const [view, setView] = useState<View>(() => JSON.parse(json));
+/**
+ * The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done.
+ * `json`: the view as one text (`ui/wire.ts` says why).
+ */
+export function Corrections({ json }: { json: JsonText<CorrectionView> }) {
+  const [view, setView] = useState<View>(() => fromJson(json));
   const [changes, setChanges] = useState<ReadonlyMap<number, Change>>(new Map());
   const [reason, setReason] = useState('');
   const [preview, setPreview] = useState<Preview | null>(null);
   const [applying, setApplying] = useState<Preview | null>(null);
   const [spare, setSpare] = useState(true);
   const [busy, setBusy] = useState(false);
-  const path = `/api/releases/${view.release.id}/editions`;
+  const { id } = view.release;
   const body = (number: number | null) => ({ reason, number, changes: [...changes].map(([question, change]) => ({ question, ...change })) });
   const changeOf = (i: number): Change => changes.get(i) ?? { strike: view.questions[i]?.struck ?? false, fromVault: false, accept: [] };
   const set = (i: number, to: Partial<Change>) => setChanges((all) => new Map(all).set(i, { ...changeOf(i), ...to }));
   const again = async () => {
-    const now = await api<View>('GET', path);
+    const now = await api('GET /api/releases/{id}/editions', { id });
     if (now.ok) setView(now.value);
   };
-  const doing = async <T,>(request: Parameters<typeof api>, then: (value: T) => void | Promise<void>) => {
+  const doing = async <T,>(asked: Promise<ApiResult<T>>, then: (value: T) => void | Promise<void>) => {
     setBusy(true);
-    const answer = await api<T>(...request);
+    const answer = await asked;
     setBusy(false);
     if (answer.ok) await then(answer.value);
     else toast.error(inWords(answer.error));
   };
+  const applied = (number: number) => api('PUT /api/releases/{id}/editions/{number}', { id, number: String(number), body: { spare } });
   const make = (apply: boolean) =>
     preview &&
-    void doing(['POST', path, body(preview.number)], async () => {
+    void doing(api('POST /api/releases/{id}/editions', { id, body: body(preview.number) }), async () => {
       setPreview(null);
       setChanges(new Map());
       setReason('');
-      if (apply) await doing(['PUT', `${path}/${preview.number}`, { spare }], () => void toast(`Edition ${preview.number} is applied`));
+      if (apply) await doing(applied(preview.number), () => void toast(`Edition ${preview.number} is applied`));
       else toast(`Edition ${preview.number} is made. Marks already given are as they were.`);
       await again();
     });
@@ -95,7 +86,12 @@ export function Corrections({ json }: { json: string }) {
           value={reason}
           onChange={(event) => setReason(event.target.value)}
         />
-        <button type="button" className="btn btn-primary mt-3" disabled={!changed || busy} onClick={() => void doing<Preview>(['POST', path, body(null)], setPreview)}>
+        <button
+          type="button"
+          className="btn btn-primary mt-3"
+          disabled={!changed || busy}
+          onClick={() => void doing(api('POST /api/releases/{id}/editions', { id, body: body(null) }), (seen) => void ('changes' in seen && setPreview(seen)))}
+        >
           See what it would do
         </button>
       </section>
@@ -123,7 +119,12 @@ export function Corrections({ json }: { json: string }) {
                   <p className="text-mute">
                     for who begins since; not applied to marks already given{' '}
                     {number === newest?.number && (
-                      <button type="button" className="link-brass cursor-pointer" disabled={busy} onClick={() => void doing<Preview>(['GET', `${path}/${number}`], setApplying)}>
+                      <button
+                        type="button"
+                        className="link-brass cursor-pointer"
+                        disabled={busy}
+                        onClick={() => void doing(api('GET /api/releases/{id}/editions/{number}', { id, number: String(number) }), setApplying)}
+                      >
                         Apply it…
                       </button>
                     )}
@@ -161,7 +162,7 @@ export function Corrections({ json }: { json: string }) {
               className="btn btn-primary"
               disabled={busy}
               onClick={() =>
-                void doing(['PUT', `${path}/${applying.number}`, { spare }], async () => {
+                void doing(applied(applying.number), async () => {
                   toast(`Edition ${applying.number} is applied`);
                   setApplying(null);
                   await again();

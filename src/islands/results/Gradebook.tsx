@@ -2,38 +2,14 @@ import { keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, u
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Toaster, toast } from 'sonner';
+import type { GradeCell, GradeRelease, GradeRow, GradeSort, HandMark, Wire } from '../../contract';
 import { api, ask, Dialog, Field, shownMark } from '../../ui';
 import { numberFrom } from '../bench/parts/numbers';
 import './gradebook.css';
 
-interface Cell {
-  points: number | null;
-  outOf: number;
-  state: 'none' | 'running' | 'done' | 'missing' | 'notFor';
-  late: boolean;
-  byHand: string | null;
-}
-interface Release {
-  id: string;
-  title: string;
-  categoryId: string | null;
-  outOf: number;
-}
-interface Row {
-  learnerId: string;
-  name: string;
-  username: string | null;
-  cells: Cell[];
-  whole: number | null;
-}
-interface Page {
-  releases: Release[];
-  categories: { id: string; title: string; weight: number }[];
-  rows: Row[];
-  total: number;
-  from: number;
-}
-
+type Cell = GradeCell;
+type Release = Wire<GradeRelease>;
+type Row = Wire<GradeRow>;
 const client = new QueryClient();
 const ROW = 40;
 
@@ -50,12 +26,12 @@ export function Gradebook({ courseId }: { courseId: string }) {
 function Grades({ courseId }: { courseId: string }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
-  const [sort, setSort] = useState<'name' | 'lowest' | 'highest'>('name');
+  const [sort, setSort] = useState<GradeSort>('name');
   const [setting, setSetting] = useState<{ row: Row; release: Release; cell: Cell } | null>(null);
   const queries = useQueryClient();
   const found = useInfiniteQuery({
     queryKey: ['grades', words, sort],
-    queryFn: ({ pageParam }) => ask<Page>('GET', `/api/courses/${courseId}/gradebook?${new URLSearchParams({ words, sort, from: String(pageParam) })}`),
+    queryFn: ({ pageParam }) => ask('GET /api/courses/{id}/gradebook', { id: courseId, query: { words, sort, from: pageParam } }),
     initialPageParam: 0,
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
@@ -72,7 +48,7 @@ function Grades({ courseId }: { courseId: string }) {
 
   const keep = async (mark: Mark | null) => {
     if (!setting) return;
-    const kept = await api('PUT', `/api/releases/${setting.release.id}/marks`, { learnerId: setting.row.learnerId, mark });
+    const kept = await api('PUT /api/releases/{id}/marks', { id: setting.release.id, body: { learnerId: setting.row.learnerId, mark } });
     if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
     setSetting(null);
     await queries.invalidateQueries({ queryKey: ['grades'] });
@@ -201,11 +177,7 @@ function inWords({ points, outOf, state, late, byHand }: Cell): string {
 }
 
 /** `above`: more than there is to be had is meant. */
-interface Mark {
-  points: number;
-  reason: string;
-  above: boolean;
-}
+type Mark = Required<HandMark>;
 
 interface ByHandProps {
   row: Row;

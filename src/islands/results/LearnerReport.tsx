@@ -1,31 +1,13 @@
 import { format } from 'date-fns';
+import type { ReportRelease } from '../../contract';
 import { shownMark } from '../../ui';
 import '../sets/paper/paper.css';
-
-interface Release {
-  readonly title: string;
-  readonly practice: boolean;
-  readonly mark: number | null;
-  readonly outOf: number;
-  readonly byHand: string | null;
-  readonly finishedAt: Date | null;
-  readonly ended: boolean;
-  readonly sittings: number;
-  readonly questions: readonly {
-    readonly title: string;
-    readonly points: number;
-    readonly earned: number;
-    readonly tries: number;
-    readonly said: string;
-    readonly lines: readonly { readonly item: string; readonly zone: string; readonly verdict: 'right' | 'wrong' | 'none'; readonly said: string }[];
-  }[];
-}
 
 const day = (at: Date) => format(at, 'd MMM yyyy');
 const VERDICTS = { right: 'right', wrong: 'wrong', none: '' } as const;
 
 /** One learner's results of a course on paper, in black and white: what was put where, and what was said of it. */
-export function LearnerReport({ course, learner, releases }: { course: string; learner: string; releases: readonly Release[] }) {
+export function LearnerReport({ course, learner, releases }: { course: string; learner: string; releases: readonly ReportRelease[] }) {
   return (
     <article className="paper">
       <header>

@@ -1,5 +1,6 @@
+import type { QuestionAnalysis } from '../../contract';
 import { Scrolls } from '../../ui';
-import { type QuestionAnalysis, wrongPairs } from './analysis';
+import { wrongPairs } from './analysis';
 
 const MOST = 8;
 

@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { ask, duration } from '../../ui';
-import { type Analysis, discriminationInWords, facilityInWords, percent, reliabilityInWords } from './analysis';
+import { discriminationInWords, facilityInWords, percent, reliabilityInWords } from './analysis';
 import { Drops } from './Drops';
 import { Pairs } from './Pairs';
 
@@ -18,7 +18,7 @@ export function ReleaseAnalysis({ id }: { id: string }) {
 
 /** How a release was answered: the whole, question by question, and who tried everything. */
 function Figures({ id }: { id: string }) {
-  const found = useQuery({ queryKey: ['analysis', id], queryFn: () => ask<Analysis>('GET', `/api/releases/${id}/analysis`) });
+  const found = useQuery({ queryKey: ['analysis', id], queryFn: () => ask('GET /api/releases/{id}/analysis', { id }) });
   const [open, setOpen] = useState<number | null>(null);
   if (found.isError) return <p className="text-brick">{found.error.message}</p>;
   if (!found.data) return <p role="status">Working it out…</p>;

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import { MOST_MINUTES } from '../../contract/limits';
 import { api, Dialog, Field } from '../../ui';
-import { MOST_MINUTES, whole } from '../publish/settings';
+import { whole } from '../publish/settings';
 
 interface Props {
   releaseId: string;
@@ -19,7 +20,7 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
   const wrong = minutes !== null && (left === '' || !whole(left, 1, MOST_MINUTES));
   const reopen = async () => {
     setBusy(true);
-    const answer = await api<null>('PUT', `/api/releases/${releaseId}/sittings/${sittingId}`, { minutes: minutes === null ? null : Number(left) });
+    const answer = await api('PUT /api/releases/{id}/sittings/{sitting}', { id: releaseId, sitting: sittingId, body: { minutes: minutes === null ? null : Number(left) } });
     if (answer.ok) return location.reload();
     setBusy(false);
     setProblem(answer.error.problems?.[0]?.message ?? answer.error.message);

@@ -1,19 +1,7 @@
+import type { ResultRow } from '../../contract';
 import { type Columns, DataTable, duration, shownMark } from '../../ui';
 
-export interface Row {
-  releaseId: string;
-  learnerId: string;
-  name: string;
-  username: string | null;
-  mark: number | null;
-  max: number | null;
-  tries: number;
-  state: 'notStarted' | 'started' | 'checked' | 'ended';
-  seconds: number | null;
-  late: boolean;
-  byHand: boolean;
-  sittings: { id: string; number: number; mark: number; max: number }[];
-}
+export type Row = ResultRow & { readonly releaseId: string };
 
 const STATES: Record<Row['state'], string> = { notStarted: 'not started', started: 'started, nothing checked', checked: 'still trying', ended: 'finished' };
 const dash = <span aria-hidden>–</span>;

@@ -1,29 +1,22 @@
 import { ChevronFirst, ChevronLast, ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
 import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
-import { type Copy, copyOf, isTyped, type Move, type Question, questionModel, type RetraceFrame, retrace } from '../../core';
+import type { JsonText, RetraceView, Wire } from '../../contract';
+import { type Copy, copyOf, isTyped, questionModel, type RetraceFrame, retrace } from '../../core';
 import { BoardSketch, MediaFrom } from '../../scene';
+import { fromJson } from '../../ui/wire';
 import { benchMedia } from '../bench/media/source';
 import { frameInWords, sinceStart } from './retraceInWords';
 
-interface Sat {
-  readonly document: Question;
-  readonly homes: readonly { readonly x: number; readonly y: number }[];
-  readonly points: number;
-  readonly moves: readonly { readonly move: Move; readonly at: number }[];
-}
-export interface View {
-  readonly questions: readonly Sat[];
-}
+type Played = Pick<RetraceView, 'questions'>;
 
 const WIDTH = 760;
 const SPEEDS = [1, 4, 16] as const;
 /** No pause is played longer than this, in milliseconds. */
 const LONGEST = 4000;
 
-/** A sitting played back move by move: nothing was filmed, the core plays the stored moves again. */
-/** `json`: the view as one text, which a page writes in far less time. */
-export function Retrace({ json }: { json: string }) {
-  const [{ questions }] = useState<View>(() => JSON.parse(json));
+/** A sitting played back move by move: nothing was filmed, the core plays the stored moves again. `json`: what is played, as one text. */
+export function Retrace({ json }: { json: JsonText<Played> }) {
+  const [{ questions }] = useState(() => fromJson(json));
   const begun = questions.findIndex(({ moves }) => moves.length > 0);
   const [place, setPlace] = useState(Math.max(0, begun));
   const sat = questions[place];
@@ -43,7 +36,7 @@ export function Retrace({ json }: { json: string }) {
   );
 }
 
-function OneQuestion({ sat: { document, homes, moves } }: { sat: Sat }) {
+function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['questions'][number] }) {
   const model = useMemo(() => questionModel(document, homes), [document, homes]);
   const frames = useMemo(() => retrace(model, moves), [model, moves]);
   const [at, setAt] = useState(0);

@@ -1,38 +1,4 @@
-import type { Question } from '../../core';
-
-/** How a release was answered, as the server works it out (src/server/releases/analysis.ts). */
-export interface Pair {
-  item: number;
-  /** -1: nowhere. */
-  zone: number;
-  first: number;
-  last: number;
-  right: boolean | null;
-}
-export interface QuestionAnalysis {
-  title: string;
-  struck: boolean;
-  document: Question;
-  points: number;
-  asked: number;
-  answered: number;
-  facility: number | null;
-  discrimination: number | null;
-  tries: number | null;
-  turnedAway: number;
-  seconds: number | null;
-  pairs: Pair[];
-  drops: [item: number, x: number, y: number][];
-}
-export interface Analysis {
-  learners: number;
-  outOf: number;
-  mean: number | null;
-  distribution: number[];
-  alpha: number | null;
-  questions: QuestionAnalysis[];
-  sweepers: { sittingId: string; name: string; question: number; swept: { item: number; zones: number[] }[] }[];
-}
+import type { Pair } from '../../contract';
 
 export const percent = (share: number) => `${Math.round(share * 100)} %`;
 

@@ -11,12 +11,6 @@ import { SectionsEditor } from './SectionsEditor';
 import { SourcesEditor } from './SourcesEditor';
 import { useGuessing } from './useGuessing';
 
-interface Named {
-  id: string;
-  title: string;
-  kind: string;
-}
-
 const client = new QueryClient();
 
 /** `gone`: how many of its questions are not the teacher's to use any more. */
@@ -86,7 +80,7 @@ function Editor({ set: given }: { set: Given }) {
   const { save, problem, dialog } = useSaving<Stored>({
     first: { revision: given.revision, content: stored(given) },
     write: async ({ sections, ...content }, from) => {
-      const answer = await api<{ revision: number }>('PUT', `/api/sets/${given.id}`, { ...content, sections: sections.map(withoutId), from });
+      const answer = await api('PUT /api/sets/{id}', { id: given.id, body: { ...content, sections: sections.map(withoutId), from } });
       if (answer.ok) return { ok: true, value: { revision: answer.value.revision, content: { sections, ...content } } };
       const { detail, code } = answer.error;
       if (code !== 'changedMeanwhile') return answer;
@@ -204,18 +198,13 @@ function Figures({ sections }: { sections: SetContent['sections'] }) {
   );
 }
 
-interface Found {
-  rows: (Named & { access: string; max: number })[];
-  total: number;
-}
-
 /** What can be put into the set: found in titles and words, the first of what is found. */
 function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (entry: Entry) => void }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const found = useQuery({
     queryKey: ['vault', words],
-    queryFn: () => ask<Found>('GET', `/api/questions?${new URLSearchParams({ words })}`),
+    queryFn: () => ask('GET /api/questions', { query: { words } }),
     placeholderData: keepPreviousData,
     staleTime: 10_000,
   });

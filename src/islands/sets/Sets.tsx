@@ -1,13 +1,9 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import type { SetRow, Wire } from '../../contract';
 import { api, type Columns, DataTable, Field, moment } from '../../ui';
 
-export interface Row {
-  id: string;
-  title: string;
-  questions: number;
-  changedAt: string;
-}
+export type Row = Wire<SetRow>;
 
 const columns: Columns<Row> = [
   {
@@ -28,7 +24,7 @@ export function Sets({ rows }: { rows: Row[] }) {
   const [problem, setProblem] = useState('');
   const { register, handleSubmit, formState } = useForm({ defaultValues: { title: '' } });
   const submit = handleSubmit(async ({ title }) => {
-    const made = await api<{ id: string }>('POST', '/api/sets', { id: crypto.randomUUID(), title });
+    const made = await api('POST /api/sets', { body: { id: crypto.randomUUID(), title } });
     if (made.ok) location.assign(`/sets/${made.value.id}`);
     else setProblem(`${made.error.message}. ${made.error.wayOn}`);
   });

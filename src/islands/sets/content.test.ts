@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { firstDraw, type Part, partShifted, shifted, withoutPart, withoutQuestion, withQuestion } from './content';
 
-const entry = (id: string, max = 1) => ({ id, title: id, kind: 'sort', max, points: null });
+const entry = (id: string, max = 1) => ({ id, title: id, kind: 'sort' as const, max, points: null });
 const part = (ids: string, title = ''): Part => ({ title, draw: null, questions: [...ids].map((id) => entry(id)) });
 const ids = (parts: readonly Part[]) => parts.map(({ questions }) => questions.map(({ id }) => id).join('')).join('|');
 

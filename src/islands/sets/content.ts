@@ -1,27 +1,9 @@
-import { type Draw, pointsOf } from '../../core';
-import type { Source } from './SourcesEditor';
+import type { SetQuestion, SetSource, SetView } from '../../contract';
+import { type Draw, pointsOf, type Section } from '../../core';
 
-export interface Entry {
-  readonly id: string;
-  readonly title: string;
-  readonly kind: string;
-  /** The most its own marks come to. */
-  readonly max: number;
-  /** Null: as many as its marks. */
-  readonly points: number | null;
-}
-export interface Part {
-  readonly title: string;
-  readonly draw: Draw | null;
-  readonly questions: readonly Entry[];
-}
-export interface SetContent {
-  readonly id: string;
-  readonly title: string;
-  readonly goBack: boolean;
-  readonly sections: readonly Part[];
-  readonly sources: readonly Source[];
-}
+export type Entry = Readonly<SetQuestion>;
+export type Part = Section<Entry>;
+export type SetContent = Pick<SetView, 'id' | 'title' | 'goBack'> & { readonly sections: readonly Part[]; readonly sources: readonly SetSource[] };
 
 export const entriesIn = (sections: readonly Part[]): Entry[] => sections.flatMap(({ questions }) => questions);
 

@@ -1,15 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ChangeEvent, useState } from 'react';
+import type { Imported } from '../../contract';
 import { ApiFailure, Dialog, Scrolls } from '../../ui';
 import type { ApiResult } from '../../ui/api';
-
-interface Imported {
-  shelves: number;
-  questions: { id: string; title: string }[];
-  sets: { id: string; title: string }[];
-  media: number;
-  left: { file: string; message: string }[];
-}
 
 async function send({ file, id }: { file: File; id: string }): Promise<Imported> {
   const response = await fetch(`/api/packages?id=${id}`, { method: 'POST', body: file, headers: { 'content-type': 'application/zip' } });

@@ -2,13 +2,15 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Bookmark, Copy, ListTree, Trash2, Undo2 } from 'lucide-react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
+import type * as contract from '../../contract';
+import { VAULT_PAGE } from '../../contract/limits';
 import { moment } from '../../ui';
 import { ask } from '../../ui/api';
 import { useDragged } from './Dragging';
 import { useDelete } from './moving';
 import { SmallPicture } from './SmallPicture';
 import { UsesDialog } from './UsesDialog';
-import { changeMany, PAGE, type Page, type Row, type Sought, usePages, useWrite } from './useVault';
+import { changeMany, type Page, type Row, type Sought, usePages, useWrite } from './useVault';
 
 const ROW = 68;
 const BESIDE = 8;
@@ -18,7 +20,7 @@ interface Props {
   first: { sought: Sought; page: Page };
   chosen: ReadonlySet<string>;
   onChoose: (chosen: ReadonlySet<string>) => void;
-  onSort: (sort: string) => void;
+  onSort: (sort: Sought['sort']) => void;
   onTag: (tag: string) => void;
   empty: React.ReactNode;
 }
@@ -35,18 +37,19 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
   useLayoutEffect(() => setTop((body.current?.getBoundingClientRect().top ?? 0) + window.scrollY), []);
   const virtual = useWindowVirtualizer({ count, estimateSize: () => ROW, overscan: BESIDE, scrollMargin: top });
   const shown = virtual.getVirtualItems();
-  const [from, to] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? PAGE - 1];
-  const numbers = Array.from({ length: Math.floor(to / PAGE) - Math.floor(from / PAGE) + 1 }, (_, i) => Math.floor(from / PAGE) + i);
+  const [from, to] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? VAULT_PAGE - 1];
+  const numbers = Array.from({ length: Math.floor(to / VAULT_PAGE) - Math.floor(from / VAULT_PAGE) + 1 }, (_, i) => Math.floor(from / VAULT_PAGE) + i);
   const { pages, total, failed } = usePages(sought, numbers, first);
   useLayoutEffect(() => {
     if (total !== null) setCount(total);
   }, [total]);
-  const rowAt = (index: number): Row | undefined => pages.find((page) => page.from <= index && index < page.from + page.rows.length)?.rows[index - Math.floor(index / PAGE) * PAGE];
+  const rowAt = (index: number): Row | undefined =>
+    pages.find((page) => page.from <= index && index < page.from + page.rows.length)?.rows[index - Math.floor(index / VAULT_PAGE) * VAULT_PAGE];
   if (failed && pages.length === 0) return <p className="border-l-4 border-brick bg-brick-wash px-3 py-2">{failed.message}</p>;
   if (total === 0) return empty;
   const [before, after] = [(shown[0]?.start ?? top) - top, Math.max(0, virtual.getTotalSize() - ((shown.at(-1)?.end ?? top) - top))];
   const inBin = sought.shelf === 'bin';
-  const heading = (sort: string, words: string) => (
+  const heading = (sort: NonNullable<contract.Sought['sort']>, words: string) => (
     <button
       type="button"
       className="inline-flex items-center gap-1 cursor-pointer hover:text-ink"
@@ -137,12 +140,12 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
   const [asking, setAsking] = useState(false);
   const title = row.title || 'Untitled question';
   const copy = useWrite(
-    async () => ask<{ id: string }>('POST', `/api/questions/${row.id}/copies`, { id: crypto.randomUUID() }),
+    async () => ask('POST /api/questions/{id}/copies', { id: row.id, body: { id: crypto.randomUUID() } }),
     ({ id }) => toast(`“${title}” was copied`, { action: { label: 'Open the copy', onClick: () => location.assign(`/bench/${id}`) } }),
   );
   const back = useWrite(() => changeMany({ ids: [row.id], deleted: false }));
   const remove = useDelete();
-  const start = useWrite(() => ask('PATCH', `/api/questions/${row.id}`, { startingPoint: !row.startingPoint }));
+  const start = useWrite(() => ask('PATCH /api/questions/{id}', { id: row.id, body: { startingPoint: !row.startingPoint } }));
   const isOwn = row.access === 'own';
   const { dragRef, listeners, isDragging } = useDragged(`question-${row.id}`, isOwn && !inBin ? { question: row } : null);
   return (

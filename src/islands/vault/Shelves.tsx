@@ -20,7 +20,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
   const own = shelves.filter(({ access }) => access === 'own');
   const shared = shelves.filter(({ access }) => access !== 'own');
   const remove = useWrite(
-    (shelf: Shelf) => ask<{ questions: string[]; shelves: string[] }>('DELETE', `/api/shelves/${shelf.id}`),
+    (shelf: Shelf) => ask('DELETE /api/shelves/{id}', { id: shelf.id }),
     (was, shelf) => {
       onChoose(shelf.parentId ?? '');
       toast(`“${shelf.title}” was removed`, {
@@ -31,10 +31,10 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
     },
   );
   const back = useWrite(async ({ shelf, was }: { shelf: Shelf; was: { questions: string[]; shelves: string[] } }) => {
-    await ask('POST', '/api/shelves', { id: shelf.id, title: shelf.title, parentId: shelf.parentId });
-    for (const { username, right } of shelf.shares) await ask('PUT', `/api/shelves/${shelf.id}/shares`, { username, right, from: null });
-    for (const id of was.shelves) await ask('PATCH', `/api/shelves/${id}`, { parentId: shelf.id });
-    for (let i = 0; i < was.questions.length; i += 500) await ask('PATCH', '/api/questions', { ids: was.questions.slice(i, i + 500), shelfId: shelf.id });
+    await ask('POST /api/shelves', { body: { id: shelf.id, title: shelf.title, parentId: shelf.parentId } });
+    for (const { username, right } of shelf.shares) await ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: { username, right, from: null } });
+    for (const id of was.shelves) await ask('PATCH /api/shelves/{id}', { id, body: { parentId: shelf.id } });
+    for (let i = 0; i < was.questions.length; i += 500) await ask('PATCH /api/questions', { body: { ids: was.questions.slice(i, i + 500), shelfId: shelf.id } });
   });
   const entry = (id: string, title: string, goal: Goal | null, shelf?: Shelf) => (
     <Entry id={id} title={title} goal={goal} shelf={shelf} shelves={shelves} isChosen={chosen === id} onChoose={() => onChoose(id)} />
@@ -159,8 +159,8 @@ function NameDialog({ shelf, parent, onClose, onMade }: { shelf?: Shelf; parent:
   const [id] = useState(() => shelf?.id ?? crypto.randomUUID());
   const keep = useWrite(
     async (name: string) => {
-      if (shelf) await ask('PATCH', `/api/shelves/${id}`, { title: name });
-      else await ask('POST', '/api/shelves', { id, title: name, parentId: parent?.id ?? null });
+      if (shelf) await ask('PATCH /api/shelves/{id}', { id, body: { title: name } });
+      else await ask('POST /api/shelves', { body: { id, title: name, parentId: parent?.id ?? null } });
     },
     undefined,
     () => {
@@ -266,7 +266,7 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
   const [username, setUsername] = useState('');
   const [right, setRight] = useState<'see' | 'use' | 'edit'>('use');
   const share = useWrite(
-    (change: { username: string; right: ShareRight | null; from: ShareRight | null }) => ask('PUT', `/api/shelves/${shelf.id}/shares`, change),
+    (change: { username: string; right: ShareRight | null; from: ShareRight | null }) => ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: change }),
     () => setUsername(''),
   );
   return (

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Question } from '../../core';
 import { MediaFrom, Sketch } from '../../scene';
 import { ask } from '../../ui';
 import { benchMedia } from '../bench/media/source';
@@ -11,7 +10,7 @@ const HEIGHT = 52;
 export function SmallPicture({ id, changedAt }: { id: string; changedAt: string }) {
   const found = useQuery({
     queryKey: ['picture', id, changedAt],
-    queryFn: () => ask<{ question: Question }>('GET', `/api/questions/${id}`),
+    queryFn: () => ask('GET /api/questions/{id}', { id }),
     staleTime: Number.POSITIVE_INFINITY,
   });
   const question = found.data?.question;

@@ -1,18 +1,16 @@
 import { useMemo } from 'react';
-import type { Question } from '../../core';
+import { KINDS, type Kind } from '../../core';
 import { exampleOf } from '../../core/kinds';
 import { MediaFrom, Sketch } from '../../scene';
 import { Dialog } from '../../ui/Dialog';
 import { KIND_NAMES, KIND_WORDS } from '../bench/kind/become';
 
-type Kind = Question['kind'];
-const KINDS = Object.keys(KIND_NAMES) as Kind[];
 const NO_MEDIA = () => null;
 const WIDTH = 196;
 
 interface Props {
   /** Questions of the author's own that others are begun with. */
-  own: readonly { id: string; title: string; kind: string }[];
+  own: readonly { id: string; title: string; kind: Kind }[];
   onBegin: (from: { example: Kind } | { copyOf: string }) => void;
   onClose: () => void;
 }
@@ -33,7 +31,7 @@ export function StartFrom({ own, onBegin, onClose }: Props) {
                 <button type="button" className="link-brass cursor-pointer font-semibold" onClick={() => onBegin({ copyOf: id })}>
                   {title}
                 </button>{' '}
-                <span className="text-mute">{KIND_NAMES[kind as Kind] ?? kind}</span>
+                <span className="text-mute">{KIND_NAMES[kind]}</span>
               </li>
             ))}
           </ul>

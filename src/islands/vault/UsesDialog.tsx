@@ -2,14 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Dialog } from '../../ui';
 import { ask } from '../../ui/api';
 
-interface Uses {
-  sets: { id: string; title: string; by: string; mine: boolean }[];
-  releases: { id: string; title: string; course: string; by: string; mine: boolean }[];
-}
-
 /** Who uses a question where. */
 export function UsesDialog({ id, title, onClose }: { id: string; title: string; onClose: () => void }) {
-  const uses = useQuery({ queryKey: ['uses', id], queryFn: () => ask<Uses>('GET', `/api/questions/${id}/uses`), staleTime: 0 });
+  const uses = useQuery({ queryKey: ['uses', id], queryFn: () => ask('GET /api/questions/{id}/uses', { id }), staleTime: 0 });
   const { sets = [], releases = [] } = uses.data ?? {};
   return (
     <Dialog title={`Where “${title}” is used`} onClose={onClose}>

@@ -2,6 +2,8 @@ import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { lazy, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
+import type { ManyChange } from '../../contract';
+import { KINDS, type Kind } from '../../core';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
 import { Later } from '../bench/parts/Later';
@@ -10,10 +12,9 @@ import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
 import { QuestionList } from './QuestionList';
 import { Shelves } from './Shelves';
-import { changeMany, EVERYTHING, type ManyChange, type Page, type Shelf, type Sought, searchOf, soughtFrom, useShelves, useTags, useWrite, vaultClient } from './useVault';
+import { changeMany, EVERYTHING, type Page, type Shelf, type Sought, searchOf, soughtFrom, useShelves, useTags, useWrite, vaultClient } from './useVault';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
-const KINDS = ['sort', 'label', 'mark', 'gaps', 'order', 'count', 'build', 'pick', 'free'] as const;
 /** As many as an address may name. */
 const MOST_PACKED = 500;
 /** A search begins so long after the last key. */
@@ -55,10 +56,10 @@ function Inside({ asked, page, shelves: given }: Props) {
   const here = shelves.find(({ id }) => id === sought.shelf);
   const onShelf = here?.access === 'own' ? here.id : null;
   const begin = useWrite(
-    (from: { example?: string; copyOf?: string }) =>
+    (from: { example?: Kind; copyOf?: string }) =>
       from.copyOf
-        ? ask<{ id: string }>('POST', `/api/questions/${from.copyOf}/copies`, { id: crypto.randomUUID() })
-        : ask<{ id: string }>('POST', '/api/questions', { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) }),
+        ? ask('POST /api/questions/{id}/copies', { id: from.copyOf, body: { id: crypto.randomUUID() } })
+        : ask('POST /api/questions', { body: { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) } }),
     ({ id }) => location.assign(`/bench/${id}`),
   );
   const isAll = search === '';
@@ -126,8 +127,8 @@ function Inside({ asked, page, shelves: given }: Props) {
   );
 }
 
-function Starting({ onBegin, onClose }: { onBegin: (from: { example: string } | { copyOf: string }) => void; onClose: () => void }) {
-  const own = useQuery({ queryKey: ['vault', 'starting points'], queryFn: () => ask<Page>('GET', '/api/questions?use=start'), staleTime: 0 });
+function Starting({ onBegin, onClose }: { onBegin: (from: { example: Kind } | { copyOf: string }) => void; onClose: () => void }) {
+  const own = useQuery({ queryKey: ['vault', 'starting points'], queryFn: () => ask('GET /api/questions', { query: { use: 'start' } }), staleTime: 0 });
   if (own.isPending) return null;
   return <StartFrom own={own.data?.rows ?? []} onBegin={onBegin} onClose={onClose} />;
 }
@@ -245,7 +246,7 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
 function EmptyBin() {
   const [asking, setAsking] = useState(false);
   const empty = useWrite(
-    () => ask<{ questions: number }>('DELETE', '/api/bin'),
+    () => ask('DELETE /api/bin'),
     ({ questions }) => {
       setAsking(false);
       toast(`${questions} gone for good`);

@@ -63,7 +63,7 @@ export function useDelete(stored?: () => void) {
 
 /** Puts a shelf onto another (null: at the top). Undo puts it back. */
 export function useMoveShelf(shelves: readonly Shelf[], stored?: () => void) {
-  const put = (shelf: Shelf, parentId: string | null) => ask('PATCH', `/api/shelves/${shelf.id}`, { parentId });
+  const put = (shelf: Shelf, parentId: string | null) => ask('PATCH /api/shelves/{id}', { id: shelf.id, body: { parentId } });
   const back = useWrite((shelf: Shelf) => put(shelf, shelf.parentId));
   return useWrite(
     ({ shelf, parentId }: { shelf: Shelf; parentId: string | null }) => put(shelf, parentId),

@@ -1,52 +1,25 @@
 import { QueryClient, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
+import type * as contract from '../../contract';
+import type { ManyChange, ShelfRow, VaultPage, VaultRow, Wire } from '../../contract';
+import { VAULT_PAGE } from '../../contract/limits';
 import { ApiFailure, ask } from '../../ui';
 
 /** A question in the Vault, as its list shows it. */
-export interface Row {
-  id: string;
-  title: string;
-  kind: string;
-  changedAt: string;
-  startingPoint: boolean;
-  findings: { error: number; warning: number; note: number };
-  shelfId: string | null;
-  tags: string[];
-  access: 'own' | 'see' | 'use' | 'edit';
-  owner: string;
-}
-export interface Page {
-  rows: Row[];
-  total: number;
-  from: number;
-}
-export interface Shelf {
-  id: string;
-  title: string;
-  parentId: string | null;
-  access: Row['access'];
-  owner: string;
-  questions: number;
-  shares: { username: string; name: string; right: 'see' | 'use' | 'edit' }[];
-}
+export type Row = Wire<VaultRow>;
+export type Page = Wire<VaultPage>;
+export type Shelf = ShelfRow;
 
-/** What is looked for; empty: everything. */
-export interface Sought {
-  readonly shelf: string;
-  readonly words: string;
-  readonly kind: string;
-  readonly findings: string;
-  readonly use: string;
-  readonly tag: string;
-  readonly sort: string;
-}
+/** What is looked for; empty: everything. Which words there are is the contract's. */
+export type Sought = { readonly [Field in Exclude<keyof contract.Sought, 'from'>]-?: NonNullable<contract.Sought[Field]> | '' };
 export const EVERYTHING: Sought = { shelf: '', words: '', kind: '', findings: '', use: '', tag: '', sort: '' };
 
-export const PAGE = 50;
+/** Of what is looked for the fields that are not empty. */
+const namedIn = (sought: Sought): contract.Sought => Object.fromEntries(Object.entries(sought).filter(([, value]) => value !== ''));
 
 /** The part of an address that says what is looked for. */
 export function searchOf(sought: Sought): URLSearchParams {
-  return new URLSearchParams(Object.entries(sought).filter(([, value]) => value !== ''));
+  return new URLSearchParams(Object.entries(namedIn(sought)).map(([name, value]) => [name, String(value)]));
 }
 export const soughtFrom = (search: URLSearchParams): Sought => {
   const entries = Object.keys(EVERYTHING).map((name) => [name, search.get(name) ?? '']);
@@ -61,11 +34,7 @@ export function usePages(sought: Sought, numbers: readonly number[], first: { so
   const pages = useQueries({
     queries: numbers.map((number) => ({
       queryKey: ['vault', searchOf(sought).toString(), number],
-      queryFn: () => {
-        const search = searchOf(sought);
-        search.set('from', String(number * PAGE));
-        return ask<Page>('GET', `/api/questions?${search}`);
-      },
+      queryFn: () => ask('GET /api/questions', { query: { ...namedIn(sought), from: number * VAULT_PAGE } }),
       ...(drawn && number === 0 ? { initialData: first.page } : {}),
     })),
   });
@@ -73,8 +42,8 @@ export function usePages(sought: Sought, numbers: readonly number[], first: { so
   return { pages: loaded, total: loaded[0]?.total ?? null, failed: pages.find(({ error }) => error)?.error ?? null };
 }
 
-export const useShelves = (initialData: Shelf[]) => useQuery({ queryKey: ['shelves'], queryFn: () => ask<Shelf[]>('GET', '/api/shelves'), initialData });
-export const useTags = () => useQuery({ queryKey: ['tags'], queryFn: () => ask<{ tag: string; questions: number }[]>('GET', '/api/tags') });
+export const useShelves = (initialData: Shelf[]) => useQuery({ queryKey: ['shelves'], queryFn: () => ask('GET /api/shelves'), initialData });
+export const useTags = () => useQuery({ queryKey: ['tags'], queryFn: () => ask('GET /api/tags') });
 
 const sayFailure = (error: Error) => {
   if (error instanceof ApiFailure) toast.error(error.error.message, { description: error.error.problems?.[0]?.message ?? error.error.wayOn });
@@ -98,11 +67,4 @@ export function useWrite<In, Out = unknown>(write: (input: In) => Promise<Out>, 
   });
 }
 
-export interface ManyChange {
-  readonly ids: readonly string[];
-  readonly shelfId?: string | null;
-  readonly deleted?: boolean;
-  readonly addTags?: readonly string[];
-  readonly removeTags?: readonly string[];
-}
-export const changeMany = (change: ManyChange) => ask<{ changed: string[]; stood: { shelfId: string | null; ids: string[] }[] }>('PATCH', '/api/questions', change);
+export const changeMany = (change: ManyChange) => ask('PATCH /api/questions', { body: change });

@@ -1,3 +1,3 @@
 import { emptyBin, endpoint } from '../../server';
 
-export const DELETE = endpoint('teacher', { does: 'Empties the bin: what lies in it goes for good.' }, ({ as }) => emptyBin(as));
+export const DELETE = endpoint('DELETE /api/bin', ({ as }) => emptyBin(as));

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { canStore, described, json, log, StartProblem, theApp } from '../../server';
+import { canStore, endpointOf, json, log, StartProblem, theApp } from '../../server';
 
 /** Why it cannot start is told to whoever started it: they know the word for it. */
 const isStarter = (request: Request) => process.env.VAULT_DROP_STARTER !== undefined && request.headers.get('x-starter') === process.env.VAULT_DROP_STARTER;
@@ -16,4 +16,4 @@ const answer: APIRoute = async ({ request }) => {
   return json({ ok: false, database: 'unavailable', ...(problem && isStarter(request) ? { problem } : {}) }, 503);
 };
 
-export const GET = described(answer, 'anyone', { does: 'Whether the application can keep what it is sent.' });
+export const GET = endpointOf('GET /api/health', answer);

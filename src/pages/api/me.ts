@@ -1,6 +1,6 @@
 import { endpoint, myData, savedJson } from '../../server';
 
-export const GET = endpoint('learner', { does: 'All that is kept of the learner who asks, as a file.', gives: ['application/json'] }, async ({ as }) => {
+export const GET = endpoint('GET /api/me', async ({ as }) => {
   const data = await myData(as);
   return data.ok ? savedJson(data.value, data.value.account.name) : data;
 });

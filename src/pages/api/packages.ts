@@ -1,19 +1,12 @@
-import { endpoint, exportPackage, fail, importPackage, mayOnceMore, queries, savedFile, temporaryFile, withUpload } from '../../server';
+import { endpoint, exportPackage, fail, importPackage, mayOnceMore, savedFile, temporaryFile, withUpload } from '../../server';
 
 const MAX_BYTES = 62 * 1024 * 1024;
 
-export const GET = endpoint(
-  'teacher',
-  { does: 'Questions, a shelf or a set as one zip of documents and media.', query: queries.packing, gives: ['application/zip'] },
-  async ({ as, query: { shelf, set, questions } }) => {
-    const file = await temporaryFile(as.config);
-    const packed = await exportPackage(as, shelf ? { shelf } : set ? { set } : { questions: questions?.split(',') ?? [] }, file);
-    return packed.ok ? savedFile(file, 'application/zip', packed.value.name, 'zip') : packed;
-  },
-);
-export const POST = endpoint(
-  'teacher',
-  { does: 'Takes a package in. Sent again under the same id, it comes in once.', query: queries.importing, sends: 'application/zip', maxBytes: MAX_BYTES },
-  async ({ as, query, request }) =>
-    (await mayOnceMore(as, 'upload', as.person.id)) ? withUpload(as.config, request, MAX_BYTES, (file) => importPackage(as, query.id, file)) : fail('tooMany'),
+export const GET = endpoint('GET /api/packages', async ({ as, query: { shelf, set, questions } }) => {
+  const file = await temporaryFile(as.config);
+  const packed = await exportPackage(as, shelf ? { shelf } : set ? { set } : { questions: questions?.split(',') ?? [] }, file);
+  return packed.ok ? savedFile(file, 'application/zip', packed.value.name, 'zip') : packed;
+});
+export const POST = endpoint('POST /api/packages', async ({ as, query, request }) =>
+  (await mayOnceMore(as, 'upload', as.person.id)) ? withUpload(as.config, request, MAX_BYTES, (file) => importPackage(as, query.id, file)) : fail('tooMany'),
 );

@@ -1,3 +1,3 @@
-import { described, json } from '../../server';
+import { endpointOf, json } from '../../server';
 
-export const GET = described(() => json({ ok: true }), 'anyone', { does: 'Neither session nor database: what a request costs by itself.' });
+export const GET = endpointOf('GET /api/ping', () => json({ ok: true }));

@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { described } from '../../server';
+import { endpointOf } from '../../server';
 
 const OURS = /^\/api\/sittings\/[\w-]+\/sources\/\d{1,5}\?captions$/;
 
@@ -28,4 +28,4 @@ const film: APIRoute = ({ url }) => {
   });
 };
 
-export const GET = described(film, 'anyone', { does: 'The stand-in for a film player that lies elsewhere.', gives: ['text/html'] });
+export const GET = endpointOf('GET /stand-in/film', film);

@@ -1,12 +1,13 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { twoFactor, username } from 'better-auth/plugins';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../../contract';
 import type { Config } from '../config';
 import * as accountTables from '../database/accountTables';
 import type { Database } from '../database/open';
 import { log } from '../log';
 import { allowsOrigin } from './origins';
-import { hash, LONGEST_PASSWORD, SHORTEST_PASSWORD, verify } from './password';
+import { hash, verify } from './password';
 import { signInLimit } from './signInLimit';
 
 /** What a request to the sign-in library may have at most, in bytes. */

@@ -1,18 +1,9 @@
 import { eq } from 'drizzle-orm';
+import type { InstallationSettings, InstallationView } from '../../contract';
 import type { As, Context, Teacher } from '../context';
 import { installation, user } from '../database/accountTables';
 import { fail, ok, type Result } from '../errors';
 import { noteSecurity } from './securityLog';
-
-/** What holds for the whole installation. */
-export interface InstallationSettings {
-  /** Teachers bring any account into a course at once, without asking whose it is. */
-  readonly directEnrolment: boolean;
-}
-export interface InstallationView extends InstallationSettings {
-  /** Whoever asks may change it. */
-  mayChange: boolean;
-}
 
 export async function installationSettings({ db }: Pick<Context, 'db'>): Promise<InstallationSettings> {
   const row = await db.query.installation.findFirst({ where: eq(installation.name, 'directEnrolment') });

@@ -1,6 +1,7 @@
 import { createRequire } from 'node:module';
 import { hash as argonHash, verify as argonVerify } from '@node-rs/argon2';
 import PQueue from 'p-queue';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../../contract';
 
 /** argon2id at OWASP's minimum: 19 MiB, two passes (Password Storage Cheat Sheet). */
 const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
@@ -8,9 +9,6 @@ const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 /** At most two hashes at once, so that the thread pool keeps serving files while a whole class signs in. */
 const hashing = new PQueue({ concurrency: 2 });
 const inTurn = <Value>(work: () => Promise<Value>): Promise<Value> => hashing.add(work, { throwOnTimeout: true });
-
-export const SHORTEST_PASSWORD = 8;
-export const LONGEST_PASSWORD = 200;
 
 export const hash = (password: string) => inTurn(() => argonHash(password.normalize('NFKC'), ARGON));
 export const verify = ({ hash: kept, password }: { hash: string; password: string }) => inTurn(() => argonVerify(kept, password.normalize('NFKC')).catch(() => false));

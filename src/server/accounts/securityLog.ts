@@ -1,6 +1,7 @@
 import { desc, eq, lt, or } from 'drizzle-orm';
+import type { SecurityRow, SecurityWhat } from '../../contract';
 import type { As, Context } from '../context';
-import { type SecurityWhat, securityEvent } from '../database/accountTables';
+import { securityEvent } from '../database/accountTables';
 import type { Database } from '../database/open';
 import { log } from '../log';
 
@@ -24,11 +25,6 @@ export async function noteSecurity({ db, now }: { readonly db: Pick<Database, 'i
     .catch((error: unknown) => log.error({ err: error }, 'a security event could not be stored'));
 }
 
-export interface SecurityRow {
-  at: Date;
-  what: SecurityWhat;
-  address: string | null;
-}
 const MAX_ROWS = 50;
 
 /** What happened to the account of the person who asks, the newest first. */

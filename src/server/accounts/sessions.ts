@@ -1,18 +1,9 @@
 import { and, desc, eq, gt, ne } from 'drizzle-orm';
+import type { SessionRow } from '../../contract';
 import type { As } from '../context';
 import { session } from '../database/accountTables';
 import { fail, ok, type Result } from '../errors';
 import { noteSecurity } from './securityLog';
-
-export interface SessionRow {
-  id: string;
-  since: Date;
-  seen: Date;
-  address: string | null;
-  browser: string | null;
-  /** It is the one that asks. */
-  here: boolean;
-}
 
 /** Where the person is signed in, the latest first. `token`: of the sign-in that asks. */
 export async function listSessions({ db, person, now }: As, token: string): Promise<SessionRow[]> {

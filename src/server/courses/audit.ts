@@ -1,8 +1,9 @@
 import { desc, eq } from 'drizzle-orm';
+import type { AuditRow, AuditWhat } from '../../contract';
 import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import type { Database } from '../database/open';
-import { type AuditWhat, audit, release } from '../database/tables';
+import { audit, release } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
 
@@ -17,17 +18,6 @@ export interface AuditEntry {
 /** Records who changed marks, or what they rest on. */
 export async function record({ db, person, now }: Pick<As, 'person' | 'now'> & { db: Pick<Database, 'insert'> }, entry: AuditEntry): Promise<void> {
   await db.insert(audit).values({ ...entry, by: person.id, at: now() });
-}
-
-export interface AuditRow {
-  n: number;
-  at: Date;
-  by: string;
-  what: AuditWhat;
-  release: string | null;
-  /** Null: nobody's in particular, or of a learner who is not here any more. */
-  learner: string | null;
-  detail: Record<string, unknown>;
 }
 
 const MOST = 500;

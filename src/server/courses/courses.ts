@@ -1,41 +1,11 @@
 import { and, asc, count, desc, eq, sql } from 'drizzle-orm';
+import type { CourseChange, CourseRow, CourseSaved, CourseView, TeacherRow } from '../../contract';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { course, courseLearner, courseTeacher, release, sitting, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type CourseRight, courseOf, isTaughtBy } from './access';
+import { courseOf, isTaughtBy } from './access';
 import { newCode } from './join';
-
-export interface CourseRow {
-  id: string;
-  title: string;
-  learners: number;
-  owner: string;
-  right: CourseRight;
-  archived: boolean;
-}
-export interface ReleaseRow {
-  id: string;
-  title: string;
-  unitId: string | null;
-  opensAt: Date | null;
-  dueAt: Date | null;
-  closesAt: Date | null;
-  practice: boolean;
-  createdAt: Date;
-  edition: number;
-  /** How many learners have begun it. */
-  sat: number;
-}
-export interface CourseView extends CourseRow {
-  join: { code: string; until: Date | null } | null;
-  units: { id: string; title: string }[];
-  releases: ReleaseRow[];
-  /** The zone its times are meant in; null: none is said. */
-  zone: string | null;
-  /** What a write of its name, zone and join code has to name. */
-  revision: number;
-}
 
 /** The courses the teacher owns or teaches, those put away last. */
 export async function listCourses(as: As<Teacher>): Promise<CourseRow[]> {
@@ -100,25 +70,6 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
   });
 }
 
-export interface CourseChange {
-  readonly title?: string | undefined;
-  /** The owner's alone. */
-  readonly archived?: boolean | undefined;
-  /** A new code that holds until then (null: until it is taken away); `null` instead of it takes the code away. */
-  readonly join?: { readonly until: Date | null } | null | undefined;
-  /** The zone its times are meant in; null: none is said. */
-  readonly zone?: string | null | undefined;
-  /** The revision it was made on, where it matters. */
-  readonly from?: number | undefined;
-}
-
-export interface CourseSaved {
-  title: string;
-  join: { code: string; until: Date | null } | null;
-  zone: string | null;
-  revision: number;
-}
-
 export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join, zone, from }: CourseChange): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
@@ -149,12 +100,6 @@ export async function changeCourse(as: As<Teacher>, id: string, { title, archive
       content: { title: there.title, zone: there.zone, join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil } },
     },
   });
-}
-
-export interface TeacherRow {
-  id: string;
-  name: string;
-  username: string | null;
 }
 
 /** Who teaches a course beside its owner. */

@@ -1,4 +1,5 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
+import { type GradebookPage, type GradeCell, type GradeRow, type GradesSought, type HandMark, ROSTER_PAGE } from '../../contract';
 import { countingMark, type Entry, wholeMark, withoutDust } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
@@ -10,49 +11,7 @@ import { closeOverdue } from '../sittings/finish';
 import { courseOf, isOnRoster, releaseOf } from './access';
 import { record } from './audit';
 import { asRemembered, type OrderKey, rememberOrder } from './gradeOrder';
-import { everybodyOn, listRoster, ROSTER_PAGE } from './roster';
-
-export interface GradeRelease {
-  id: string;
-  title: string;
-  categoryId: string | null;
-  dueAt: Date | null;
-  closesAt: Date | null;
-  outOf: number;
-}
-export interface GradeCell {
-  /** Null: none. */
-  points: number | null;
-  outOf: number;
-  /** `notFor`: the release is not for this learner. `running`: under way, nothing finished. */
-  state: 'none' | 'running' | 'done' | 'missing' | 'notFor';
-  late: boolean;
-  /** Set by hand: why. */
-  byHand: string | null;
-}
-export interface GradeRow {
-  learnerId: string;
-  name: string;
-  username: string | null;
-  cells: GradeCell[];
-  /** From 0 to 1; null: nothing counts yet. */
-  whole: number | null;
-}
-export interface GradebookPage {
-  releases: GradeRelease[];
-  categories: { id: string; title: string; weight: number }[];
-  rows: GradeRow[];
-  total: number;
-  from: number;
-}
-
-/** How a gradebook is sorted: by name, or by the whole mark. Who has none yet comes last. */
-export const GRADE_SORTS = ['name', 'lowest', 'highest'] as const;
-export interface GradesSought {
-  readonly words?: string;
-  readonly from?: number;
-  readonly sort?: (typeof GRADE_SORTS)[number];
-}
+import { everybodyOn, listRoster } from './roster';
 
 /** A page of a course's gradebook: learners by its counting releases. */
 export async function openGradebook(as: As<Teacher>, courseId: string, { words = '', from = 0, sort = 'name' }: GradesSought = {}): Promise<Result<GradebookPage>> {
@@ -240,13 +199,6 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
       ]),
     ),
   );
-}
-
-/** `above`: more than there is to be had is meant. */
-export interface HandMark {
-  readonly points: number;
-  readonly reason: string;
-  readonly above?: boolean | undefined;
 }
 
 /** Sets a learner's mark of a release by hand, with a reason, out of what there is to be had now; null: what the sittings came to counts again. */

@@ -1,4 +1,5 @@
 import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import type { InvitationRow } from '../../contract';
 import { installationSettings } from '../accounts/installation';
 import type { As, Context, Learner, Teacher } from '../context';
 import { user } from '../database/accountTables';
@@ -42,12 +43,6 @@ export async function invite({ db, person, now }: As<Teacher>, courseId: string,
       .insert(courseInvitation)
       .values({ courseId, learnerId: id, by: person.id, at: now(), groups: [...groups] })
       .onConflictDoUpdate({ target: [courseInvitation.courseId, courseInvitation.learnerId], set: { groups: [...groups] } });
-}
-
-export interface InvitationRow {
-  courseId: string;
-  course: string;
-  teacher: string;
 }
 
 /** The courses a learner is asked into. */

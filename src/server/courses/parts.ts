@@ -1,31 +1,10 @@
 import { and, asc, count, eq, inArray, or, sql } from 'drizzle-orm';
+import type { CategoryRow, CourseParts, UnitRow } from '../../contract';
 import type { As, Teacher } from '../context';
 import { category, course, courseGroup, groupMember, unit } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { courseOf, isOnRoster } from './access';
 import { record } from './audit';
-
-export interface UnitRow {
-  readonly id: string;
-  readonly title: string;
-}
-export interface CategoryRow extends UnitRow {
-  readonly weight: number;
-}
-export interface GroupRow extends UnitRow {
-  readonly learners: number;
-  readonly revision: number;
-}
-export interface CourseParts {
-  units: UnitRow[];
-  categories: CategoryRow[];
-  groups: GroupRow[];
-  /** What a write of the units, or of the categories, has to name. */
-  unitsRevision: number;
-  categoriesRevision: number;
-  /** The zone the course's times are meant in; null: none is said. */
-  zone: string | null;
-}
 
 /** What a course is divided into: units, weight categories, groups of learners. */
 export async function listParts(as: As<Teacher>, courseId: string): Promise<Result<CourseParts>> {

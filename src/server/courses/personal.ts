@@ -1,4 +1,5 @@
 import { and, asc, eq, gt, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
+import type { Erased, LeftRow, PersonalCourse, PersonalData, PersonalRelease, PersonalSitting } from '../../contract';
 import { isPut, isTyped, type Move, withoutDust } from '../../core';
 import { forgive } from '../accounts/limit';
 import type { As, Context, Learner, Teacher } from '../context';
@@ -30,39 +31,6 @@ import { marksTold } from '../releases/mine';
 import { recall } from '../sittings/recent';
 import { courseOf } from './access';
 import { record } from './audit';
-
-/** What is kept of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601. */
-export interface PersonalData {
-  format: 'vault-drop/personal-data';
-  version: 1;
-  exportedAt: string;
-  account: { name: string; username: string | null; createdAt: string };
-  /** Where the account is signed in; in the learner's own file. */
-  signedIn?: { since: string; until: string; address: string | null; browser: string | null }[];
-  courses: PersonalCourse[];
-}
-export interface PersonalCourse {
-  title: string;
-  /** Null: not on the roster any more. */
-  onRosterSince: string | null;
-  groups: string[];
-  releases: PersonalRelease[];
-}
-export interface PersonalRelease {
-  title: string;
-  allowed: { moreMinutes: number; moreSittings: number; dueAt: string | null; closesAt: string | null } | null;
-  markByHand: { points: number | null; reason: string; at: string } | null;
-  sittings: PersonalSitting[];
-}
-export interface PersonalSitting {
-  number: number;
-  startedAt: string;
-  finishedAt: string | null;
-  /** Null where a learner is not told their marks. */
-  points: number | null;
-  outOf: number;
-  moves: { n: number; at: string; question: string; kind: Move['kind']; item?: string; zone?: string | null; x?: number; y?: number; text?: string }[];
-}
 
 const iso = (at: Date): string => at.toISOString();
 const isoOrNull = (at: Date | null): string | null => at && iso(at);
@@ -189,12 +157,6 @@ function inLabels(body: Move, model: OpenEdition['models'][number] | undefined):
   return isPut(body) ? { kind: body.kind, item, zone: body.zone === null ? null : zone(body.zone) } : { kind: body.kind, item, x: body.x, y: body.y };
 }
 
-export interface Erased {
-  /** The account went too: it is in no other course. */
-  account: boolean;
-  sittings: number;
-}
-
 /**
  * Erases all that a course holds of a learner: sittings, marks, their places on the roster and in groups. Of the audit list it stays that something was changed, when and by
  * whom, under an id that then leads nowhere. The account goes with it where it is in no other course and was made in this one. Its owner alone may.
@@ -256,12 +218,6 @@ async function eraseAccount(tx: Transaction, learnerId: string, { id: courseId, 
   if (gone?.username) await forgive(tx, 'sign-in', gone.username);
   if (gone) await tx.delete(securityEvent).where(eq(securityEvent.userId, learnerId));
   return gone !== undefined;
-}
-
-export interface LeftRow {
-  id: string;
-  name: string;
-  username: string | null;
 }
 
 /** Who is not on the roster any more, and of whom the course still keeps something. */

@@ -1,23 +1,13 @@
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
+import type { CourseParts, Removable, RemovalEffects } from '../../contract';
 import type { As, Teacher } from '../context';
 import type { Database } from '../database/open';
-import { category, courseGroup, groupMember, type Removable, type Removed, release, releaseFor, removal, unit } from '../database/tables';
+import { category, courseGroup, groupMember, type Removed, release, releaseFor, removal, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
 import { record } from './audit';
 import { overallMarks } from './gradebook';
-import { type CourseParts, listParts, raise } from './parts';
-
-/** What removing a unit, a weight category or a group would do. */
-export interface RemovalEffects {
-  /** The releases that name it. */
-  releases: { id: string; title: string }[];
-  /** Of a group: how many learners are in it, and the releases that were for it alone and would be for nobody. */
-  learners: number;
-  forNobody: string[];
-  /** The overall marks that would change, from 0 to 1; null: none. */
-  marks: { learnerId: string; name: string; before: number | null; after: number | null }[];
-}
+import { listParts, raise } from './parts';
 
 async function found(db: Pick<Database, 'select'>, courseId: string, kind: Removable, id: string): Promise<Removed | null> {
   const table = { unit, category, group: courseGroup }[kind];

@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, asc, count, eq, inArray, type SQL, sql } from 'drizzle-orm';
-import { type LineProblem, type RosterLine, readRoster } from '../../formats/roster';
+import { type LearnerRow, ROSTER_PAGE, type RosterPage, type RosterPlan, type RosterTaken } from '../../contract';
+import { type RosterLine, readRoster } from '../../formats/roster';
 import { passwordProblem } from '../accounts/password';
 import { makePerson, type NewPerson } from '../accounts/people';
 import type { As, Teacher } from '../context';
@@ -10,23 +11,6 @@ import { courseGroup, courseLearner, groupMember } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
 import { invite, knownLearners, mayEnrol } from './invitations';
-
-export interface LearnerRow {
-  id: string;
-  name: string;
-  username: string | null;
-  /** Made by the teacher who asks, who therefore may reset the password. */
-  mine: boolean;
-  groups: string[];
-}
-export interface RosterPage {
-  rows: LearnerRow[];
-  total: number;
-  from: number;
-}
-
-/** Learners of one page. */
-export const ROSTER_PAGE = 100;
 
 /** Who is on a course's roster and has these words in the name or user name. */
 function onRoster(courseId: string, words: string): SQL | undefined {
@@ -102,22 +86,6 @@ export async function takeOff(as: As<Teacher>, courseId: string, learners: reado
   return ok({ removed: gone.length });
 }
 
-/** What a line of a list would do: make an account, bring somebody who has one into the course, or nothing. */
-export interface PlannedLine extends Pick<RosterLine, 'line' | 'name' | 'username' | 'groups'> {
-  /** `invite`: the account is of somebody the teacher shares no course with, who is asked. */
-  will: 'make' | 'join' | 'invite' | 'stay';
-  /** The name the account has, where the list has another and the teacher knows them. */
-  knownAs: string | null;
-}
-export interface RosterPlan {
-  lines: PlannedLine[];
-  problems: LineProblem[];
-  /** Groups that would be made. */
-  newGroups: string[];
-  /** Who is on the roster and not in the list. */
-  others: { id: string; name: string; username: string | null }[];
-}
-
 /** Characters up to which a list is read at once; a longer one on a thread of its own. Null: it takes too long. */
 const SHORT = 50_000;
 const READ_MS = 10_000;
@@ -182,13 +150,6 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
   return ok({ plan, taken, groups, enrols: (id: string) => thereIds.has(id) || enrols(id) });
 }
 
-export interface RosterTaken {
-  made: { name: string; username: string; password: string }[];
-  joined: number;
-  /** Who is asked, and says yes or no by themselves. */
-  invited: number;
-  removed: number;
-}
 const MOST_MADE = 500;
 
 /** Takes a list: makes accounts, brings learners into the course and into groups; `removeOthers`: takes off who is not in it. Taken again, it changes nothing more. */

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { SecurityWhat } from '../../contract';
 
 // The tables better-auth keeps (names and columns are its own), and what limits sign-in tries for one account.
 const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
@@ -125,20 +126,6 @@ export const securityEvent = sqliteTable(
   },
   (t) => [index('security_event_at').on(t.at), index('security_event_user').on(t.userId, t.n)],
 );
-export type SecurityWhat =
-  | 'signedIn'
-  | 'signInRefused'
-  | 'accountLocked'
-  | 'signedOutEverywhere'
-  | 'passwordChanged'
-  | 'passwordReset'
-  | 'accountMade'
-  | 'adminGiven'
-  | 'adminTaken'
-  | 'secondFactorOn'
-  | 'secondFactorOff'
-  | 'rightRefused'
-  | 'installationChanged';
 
 /** What holds for the whole installation. */
 export const installation = sqliteTable('installation', { name: text('name').primaryKey(), value: text('value', { mode: 'json' }).$type<unknown>().notNull() });

@@ -1,4 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { AuditWhat, Removable } from '../../contract';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 
@@ -145,8 +146,7 @@ export const removal = sqliteTable(
   },
   (t) => [index('removal_of_course').on(t.courseId)],
 );
-export const REMOVABLE = ['unit', 'category', 'group'] as const;
-export type Removable = (typeof REMOVABLE)[number];
+
 export interface Removed {
   readonly row: { readonly id: string; readonly title: string; readonly weight?: number; readonly position?: number };
   /** The releases that named it. */
@@ -154,5 +154,3 @@ export interface Removed {
   /** Of a group: its learners. */
   readonly learners: readonly string[];
 }
-
-export type AuditWhat = 'markSet' | 'markSetBack' | 'editionMade' | 'editionApplied' | 'allowed' | 'settings' | 'erased' | 'categories' | 'removed' | 'removalUndone' | 'reopened';

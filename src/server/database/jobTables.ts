@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { JobState } from '../../contract';
 import { moment, owner } from './columns';
 
 /** Work that takes longer than a request: any process takes it, one at a time, and holds it by a lease that it renews. `id` is the client's. */
@@ -23,4 +24,3 @@ export const job = sqliteTable(
   },
   (t) => [index('job_to_do').on(t.state, t.createdAt)],
 );
-export type JobState = 'waiting' | 'running' | 'done' | 'failed';

@@ -1,10 +1,10 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Checkpoint, Digest, Draw, ModelPlacement, Move, Question, Tells } from '../../core';
+import type { Counts, EditionSection, MarkChange, SourceContent, TellsWhen } from '../../contract';
+import type { Checkpoint, Digest, ModelPlacement, Move, Question, Tells } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 import { category, course, courseGroup, unit } from './courseTables';
-import type { SourceContent } from './vaultTables';
 
 export const release = sqliteTable(
   'release',
@@ -44,12 +44,6 @@ export const release = sqliteTable(
   },
   (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
 );
-
-export const COUNTS = ['best', 'last', 'first', 'average'] as const;
-export type Counts = (typeof COUNTS)[number];
-/** When: with each check; once a sitting is finished; once the release has closed. */
-export const TELLS_WHEN = ['atOnce', 'finished', 'closed'] as const;
-export type TellsWhen = (typeof TELLS_WHEN)[number];
 
 const ofRelease = () =>
   text('release_id')
@@ -115,20 +109,6 @@ export const regrade = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.releaseId, t.edition] })],
 );
-
-export interface MarkChange {
-  readonly sittingId: string;
-  readonly learnerId: string;
-  readonly before: { readonly points: number; readonly outOf: number };
-  readonly after: { readonly points: number; readonly outOf: number };
-}
-
-/** `count`: how many of the questions are its own. */
-export interface EditionSection {
-  readonly title: string;
-  readonly draw: Draw | null;
-  readonly count: number;
-}
 
 /**
  * By which rules moves are taken. 2: hidden zones, and in deferred feedback those that welcome by the key, turn nothing away. Moves that were made by earlier rules are

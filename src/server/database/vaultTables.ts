@@ -1,7 +1,7 @@
 import { type AnySQLiteColumn, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Edit, FindingCounts, Kind, Question, Section } from '../../core';
+import type { MediumKind, MediumType, Right, SetSection, SetSource } from '../../contract';
+import type { Edit, FindingCounts, Kind, Question } from '../../core';
 import type { WordPicture } from '../../core/kinds';
-import type { MediumKind, MediumType } from '../media/kinds';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 
@@ -17,10 +17,6 @@ export const shelf = sqliteTable(
   },
   (t) => [index('shelf_of_owner').on(t.ownerId)],
 );
-
-/** What a colleague may do with what stands on a shelf and on those in it: look at it, use it in sets and copies, or change it. */
-export const RIGHTS = ['see', 'use', 'edit'] as const;
-export type Right = (typeof RIGHTS)[number];
 
 export const shelfShare = sqliteTable(
   'shelf_share',
@@ -112,25 +108,6 @@ export const medium = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.ownerId, t.hash] })],
 );
-
-/** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
-export interface SourceContent {
-  readonly title: string;
-  readonly text: string;
-  readonly medium: { readonly hash: string; readonly kind: MediumKind; readonly description: string } | null;
-  readonly captions: string;
-  /** Of a film that lies elsewhere. */
-  readonly address?: string | undefined;
-}
-
-export type SetSource = SourceContent & { readonly id: string; readonly questions: readonly string[] };
-
-/** A question of a set, with the points it counts there; null: as many as its marks. */
-export interface SetEntry {
-  readonly id: string;
-  readonly points: number | null;
-}
-export type SetSection = Section<SetEntry>;
 
 /** Questions in an order. */
 export const questionSet = sqliteTable(

@@ -1,55 +1,37 @@
 import type { APIContext, APIRoute } from 'astro';
 import { type AnyObject, type InferType, type ObjectSchema, type Schema, ValidationError } from 'yup';
+import {
+  type AnswerFor,
+  type Asker,
+  type BodyFor,
+  type FileAnswer,
+  MAX_BODY_BYTES,
+  type NamesFor,
+  OPERATIONS,
+  type Operation,
+  type OperationName,
+  type Operations,
+  type ParametersFor,
+  type QueryFor,
+} from '../../contract';
 import { sessionCookie } from '../accounts/auth';
 import { noteSecurity } from '../accounts/securityLog';
 import { type App, theApp } from '../app';
-import type { As, Learner, Person, Role, Teacher } from '../context';
-import { type Failure, fail, type Result } from '../errors';
+import type { As, Learner, Person, Teacher } from '../context';
+import { type Failure, fail, ok, type Result } from '../errors';
 import { log } from '../log';
 import { isOfStorage } from '../storage';
-import { MAX_BYTES, readJson, readQuery, tooLong } from './gate';
+import { checkAnswer } from './answers';
+import { readJson, readQuery, tooLong } from './gate';
 import { failed, failedAs, json } from './respond';
 
-/** For one role, or for whoever is signed in. */
-type For = Role | 'signedIn';
-type PersonOf<R extends For> = R extends 'teacher' ? Teacher : R extends 'learner' ? Learner : Person;
-type Query = ObjectSchema<AnyObject>;
+type PersonOf<Who extends Asker> = Who extends 'teacher' ? Teacher : Who extends 'learner' ? Learner : Person;
 
-/** What an endpoint is: the API document (`docs/api/openapi.json`) is made of this. */
-export interface Described {
-  /** A sentence. */
-  readonly does: string;
-  readonly who: For | 'anyone';
-  /** What it takes as JSON; null: nothing. */
-  readonly body: Schema | null;
-  /** What stands behind the question mark of the address; null: nothing that it reads. */
-  readonly query: Query | null;
-  /** The media type of a body that is a file; null: it takes none. */
-  readonly sends: string | null;
-  /** The most bytes its body may have. */
-  readonly maxBytes: number;
-  /** The media types of its answers; JSON in our envelope unless others are named. */
-  readonly gives: readonly string[];
-}
-/** `answers` is a type alone: what is sent as the value of an answer in JSON. */
-export type DescribedRoute<Value = unknown> = APIRoute & { readonly described: Described; readonly answers?: Value };
+/** A route, and the operation of the contract that it answers. */
+export type Endpoint<Name extends string = string> = APIRoute & { readonly operation: Name };
 
-interface About<S extends Schema | null, Q extends Query | null> {
-  readonly does: string;
-  readonly body?: S;
-  readonly query?: Q;
-  readonly sends?: string;
-  readonly maxBytes?: number;
-  readonly gives?: readonly string[];
-}
-
-const JSON_ALONE = ['application/json'];
-
-/** A route that says what it is. */
-export function described<Value = never>(route: APIRoute, who: Described['who'], about: About<Schema | null, Query | null>): DescribedRoute<Value> {
-  const { does, body = null, query = null, sends = null, maxBytes = MAX_BYTES, gives = JSON_ALONE } = about;
-  return Object.assign(route, { described: { does, who, body, query, sends, maxBytes, gives } });
-}
+/** The route of an operation whose request is read in a way of its own. */
+export const endpointOf = <Name extends OperationName>(operation: Name, route: APIRoute): Endpoint<Name> => Object.assign(route, { operation });
 
 const problemsOf = (error: unknown): Failure => {
   if (!(error instanceof ValidationError)) throw error;
@@ -58,7 +40,7 @@ const problemsOf = (error: unknown): Failure => {
 };
 
 /** Reads a body as JSON and holds it against a schema, without turning one type into another. */
-export async function bodyOf<S extends Schema>(request: Request, schema: S, maxBytes = MAX_BYTES): Promise<Result<InferType<S>>> {
+export async function bodyOf<S extends Schema>(request: Request, schema: S, maxBytes = MAX_BODY_BYTES): Promise<Result<InferType<S>>> {
   const read = await readJson(request, maxBytes);
   if (!read.ok) return read;
   const long = tooLong(schema, read.value);
@@ -72,7 +54,7 @@ export async function bodyOf<S extends Schema>(request: Request, schema: S, maxB
 }
 
 /** Reads the query parameters: words, made into numbers where the schema wants them. An empty one is left out, unless it only has to be named. */
-export function queryOf<Q extends Query>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
+export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
   const read = readQuery(search);
   if (!read.ok) return read;
   const isFlag = (name: string) => (schema.fields[name] as Schema | undefined)?.type === 'boolean';
@@ -103,72 +85,75 @@ export function guarded(handler: (app: App, context: APIContext) => Promise<Resp
 }
 
 /** The person who asks, if they are of the role; else why not. */
-export function allowed<R extends For>(person: Person | null, role: R): Result<PersonOf<R>> {
+export function allowed<Who extends Asker>(person: Person | null, who: Who): Result<PersonOf<Who>> {
   if (!person) return fail('notSignedIn');
-  return role === 'signedIn' || person.role === role ? { ok: true, value: person as PersonOf<R> } : fail('notAllowed');
+  return who === 'signedIn' || person.role === who ? { ok: true, value: person as PersonOf<Who> } : fail('notAllowed');
 }
 
 /** A session cookie is a token and its signature, with a dot between. */
 export const tokenIn = (cookie: string | undefined): string => cookie?.split('.')[0] ?? '';
 
-interface Asked<R extends For, S extends Schema | null, Q extends Query | null> {
-  readonly as: As<PersonOf<R>> & Pick<App, 'jobs'>;
-  readonly body: S extends Schema ? InferType<S> : null;
-  readonly query: Q extends Query ? InferType<Q> : null;
+interface Asked<Name extends OperationName> {
+  readonly as: As<PersonOf<Operations[Name]['who']>> & Pick<App, 'jobs'>;
+  readonly body: BodyFor<Name>;
+  readonly query: QueryFor<Name>;
+  /** Of the path; `id` once more, since most have one. */
+  readonly params: ParametersFor<Name>;
   readonly id: string;
   /** The token of the sign-in it is asked under. */
   readonly session: string;
-  readonly params: Readonly<Record<string, string | undefined>>;
   readonly request: Request;
 }
 
-/** What an answer has as its value; never: it is a file. */
-type ValueOf<Given> = Given extends { readonly ok: true; readonly value: infer Value } ? Value : never;
+/** What is answered: a file as it is, anything else in our envelope. */
+type Given<Name extends OperationName> = Operations[Name]['answer'] extends FileAnswer ? Response | Failure : Result<AnswerFor<Name>>;
 
-/** What goes out: a file as it is, anything else in our envelope. */
-const answered = (result: Result<unknown> | Response): Response => (result instanceof Response ? result : result.ok ? json({ ok: true, value: result.value }) : failed(result));
+async function answered(app: App, name: OperationName, result: Result<unknown> | Response): Promise<Response> {
+  if (result instanceof Response) return result;
+  if (!result.ok) return failed(result);
+  const envelope = { ok: true, value: result.value };
+  await checkAnswer(app.config.root, name, envelope);
+  return json(envelope);
+}
 
 /** An endpoint for anyone, signed in or not. */
-export function openEndpoint<Value, S extends Schema>(
-  about: About<S, null> & { readonly body: S },
-  answer: (asked: { readonly app: App; readonly body: InferType<S>; readonly address: string }) => Promise<Result<Value>>,
-): DescribedRoute<Value> {
+export function openEndpoint<Name extends NamesFor<'anyone'>>(
+  name: Name,
+  answer: (asked: { readonly app: App; readonly body: BodyFor<Name>; readonly address: string }) => Promise<Given<Name>>,
+): Endpoint<Name> {
+  const { body: schema, maxBytes }: Operation = OPERATIONS[name];
   const route = guarded(async (app, { clientAddress, request }) => {
-    const body = await bodyOf(request, about.body, about.maxBytes);
-    return body.ok ? answered(await answer({ app, body: body.value, address: clientAddress })) : failed(body);
+    const body = schema ? await bodyOf(request, schema, maxBytes) : ok(null);
+    return body.ok ? answered(app, name, await answer({ app, body: body.value as BodyFor<Name>, address: clientAddress })) : failed(body);
   });
-  return described(route, 'anyone', about);
+  return endpointOf(name, route);
 }
 
 /** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
-export function endpoint<R extends For, Given extends Result<unknown> | Response, S extends Schema | null = null, Q extends Query | null = null>(
-  role: R,
-  about: About<S, Q>,
-  answer: (asked: Asked<R, S, Q>) => Promise<Given>,
-): DescribedRoute<ValueOf<Given>> {
+export function endpoint<Name extends NamesFor<'teacher' | 'learner' | 'signedIn'>>(name: Name, answer: (asked: Asked<Name>) => Promise<Given<Name>>): Endpoint<Name> {
+  const { who, body: bodySchema, query: querySchema, maxBytes }: Operation = OPERATIONS[name];
   const route = guarded(async (app, { clientAddress, cookies, locals, params, request, url }) => {
-    const person = allowed(await locals.person(), role);
+    const person = allowed(await locals.person(), who);
     if (!person.ok) {
       if (person.code === 'notAllowed')
         await noteSecurity(app, { what: 'rightRefused', by: (await locals.person())?.id, address: clientAddress, detail: `${request.method} ${url.pathname}` });
       return failed(person);
     }
-    const query = about.query ? queryOf(url.searchParams, about.query) : readQuery(url.searchParams);
+    const query = querySchema ? queryOf(url.searchParams, querySchema) : readQuery(url.searchParams);
     if (!query.ok) return failed(query);
-    const body = about.body ? await bodyOf(request, about.body, about.maxBytes) : null;
-    if (body && !body.ok) return failed(body);
-    const session = tokenIn(cookies.get(sessionCookie(app.config))?.value);
+    const body = bodySchema ? await bodyOf(request, bodySchema, maxBytes) : ok(null);
+    if (!body.ok) return failed(body);
     const asked = {
       as: { ...app, person: person.value, address: clientAddress },
-      session,
-      body: body?.value ?? null,
-      query: about.query ? query.value : null,
+      session: tokenIn(cookies.get(sessionCookie(app.config))?.value),
+      body: body.value,
+      query: querySchema ? query.value : null,
       id: params.id ?? '',
       params,
       request,
     };
-    // TypeScript does not follow that there is a body exactly where there is a schema for one.
-    return answered(await answer(asked as unknown as Asked<R, S, Q>));
+    // The schemas that were read by are the operation's own: TypeScript cannot follow that through a name.
+    return answered(app, name, await answer(asked as unknown as Asked<Name>));
   });
-  return described(route, role, about);
+  return endpointOf(name, route);
 }

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { array, object, string } from 'yup';
-import * as bodies from './bodies';
+import { batch, MAX_BODY_BYTES, OPERATIONS, type Operation, page, sentMoves, setContent, sought, titled } from '../../contract';
 import { bodyOf, queryOf } from './endpoint';
-import { MAX_BYTES, readQuery, tooLong, unlimitedLists } from './gate';
-import * as queries from './queries';
+import { readQuery, tooLong, unlimitedLists } from './gate';
 import { failed } from './respond';
 
 const request = (body: BodyInit, headers: Record<string, string> = {}) => new Request('http://127.0.0.1/', { method: 'POST', body, headers });
@@ -12,15 +11,15 @@ const id = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001';
 
 describe('the gate before a body', () => {
   it('refuses what is larger than its endpoint takes, whatever the request says of its length', async () => {
-    const body = JSON.stringify({ id, title: 'x'.repeat(MAX_BYTES) });
-    expect(codeOf(await bodyOf(request(body), bodies.titled))).toBe('tooLarge');
+    const body = JSON.stringify({ id, title: 'x'.repeat(MAX_BODY_BYTES) });
+    expect(codeOf(await bodyOf(request(body), titled))).toBe('tooLarge');
     const pieces = new ReadableStream({
       pull(controller) {
         controller.enqueue(new TextEncoder().encode('['.repeat(10_000)));
       },
     });
     const endless = new Request('http://127.0.0.1/', { method: 'POST', body: pieces, duplex: 'half' } as RequestInit);
-    expect(codeOf(await bodyOf(endless, bodies.titled))).toBe('tooLarge');
+    expect(codeOf(await bodyOf(endless, titled))).toBe('tooLarge');
   });
 
   it.each([
@@ -28,12 +27,12 @@ describe('the gate before a body', () => {
     ['many values', `[${'{},'.repeat(400_000)}{}]`],
     ['no JSON', '{"a":'],
   ])('refuses a body: %s', async (_, body) => {
-    expect(codeOf(await bodyOf(request(body), bodies.batch, 2 * 1024 * 1024))).toBe('badRequest');
+    expect(codeOf(await bodyOf(request(body), batch, 2 * 1024 * 1024))).toBe('badRequest');
   });
 
   it('counts a list before any entry is validated', async () => {
     const moves = Array.from({ length: 100_000 }, () => 0);
-    const refused = await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves })), bodies.sentMoves, 256 * 1024);
+    const refused = await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves })), sentMoves, 256 * 1024);
     expect(refused).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'moves', message: 'At most 500 entries' }] });
     const nested = object({ rows: array(array(string()).max(3)).max(10) });
     expect(tooLong(nested, { rows: [[], ['a', 'b', 'c', 'd']] })).toEqual({ path: 'rows[1]', message: 'At most 3 entries' });
@@ -42,13 +41,13 @@ describe('the gate before a body', () => {
 
   it('counts the entries of lists in lists together', async () => {
     const sections = Array.from({ length: 50 }, () => ({ title: '', draw: null, questions: Array(200).fill({ id, points: null }) }));
-    expect(tooLong(bodies.setContent, { sections })).toEqual({ path: 'sections[9].questions', message: 'There are too many entries in all' });
-    expect(tooLong(bodies.setContent, { sections: sections.slice(0, 5) })).toBeNull();
+    expect(tooLong(setContent, { sections })).toEqual({ path: 'sections[9].questions', message: 'There are too many entries in all' });
+    expect(tooLong(setContent, { sections: sections.slice(0, 5) })).toBeNull();
   });
 
   it('refuses two moves of one id, with the place', async () => {
     const move = { id, kind: 'check' };
-    expect(await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves: [move, move] })), bodies.sentMoves)).toMatchObject({
+    expect(await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves: [move, move] })), sentMoves)).toMatchObject({
       ok: false,
       code: 'invalid',
       problems: [{ path: 'moves[1].id' }],
@@ -56,9 +55,9 @@ describe('the gate before a body', () => {
   });
 
   it('limits every list of every schema', () => {
-    const schemas = Object.entries(bodies).flatMap(([name, schema]) => (typeof schema === 'object' && 'validateSync' in schema ? [[name, schema] as const] : []));
+    const schemas = (Object.entries(OPERATIONS) as [string, Operation][]).flatMap(([name, { body }]) => (body ? [[name, body] as const] : []));
     expect(schemas.length).toBeGreaterThan(20);
-    expect(schemas.flatMap(([name, schema]) => unlimitedLists(schema).map((path) => `${name}.${path}`))).toEqual([]);
+    expect(schemas.flatMap(([name, schema]) => unlimitedLists(schema).map((path) => `${name}: ${path}`))).toEqual([]);
     expect(unlimitedLists(object({ open: array(string()) }))).toEqual(['open']);
   });
 
@@ -69,9 +68,9 @@ describe('the gate before a body', () => {
   });
 
   it('refuses query parameters with unsafe names, or too many of them', () => {
-    expect(codeOf(queryOf(new URLSearchParams('__proto__=x'), queries.sought))).toBe('badRequest');
-    expect(codeOf(queryOf(new URLSearchParams('constructor=x'), queries.page))).toBe('badRequest');
+    expect(codeOf(queryOf(new URLSearchParams('__proto__=x'), sought))).toBe('badRequest');
+    expect(codeOf(queryOf(new URLSearchParams('constructor=x'), page))).toBe('badRequest');
     expect(codeOf(readQuery(new URLSearchParams('a=1&'.repeat(100))))).toBe('badRequest');
-    expect(queryOf(new URLSearchParams('words=oat&other=1'), queries.page)).toEqual({ ok: true, value: { words: 'oat', from: 0 } });
+    expect(queryOf(new URLSearchParams('words=oat&other=1'), page)).toEqual({ ok: true, value: { words: 'oat', from: 0 } });
   });
 });

@@ -2,8 +2,6 @@ import type { Schema } from 'yup';
 import { guardText } from '../../core/document';
 import { fail, type Result } from '../errors';
 
-/** What a JSON body may have at most where an endpoint names nothing else, in bytes. */
-export const MAX_BYTES = 64 * 1024;
 /** How deep a JSON body may be nested, and how many values may be in it. */
 const MAX_DEPTH = 64;
 const MAX_VALUES = 200_000;

@@ -1,14 +1,7 @@
 import type { Schema, SchemaDescription, SchemaFieldDescription } from 'yup';
+import type { JsonSchema } from '../../contract/shapes';
 
-/** A JSON Schema (2020-12), as it stands in an OpenAPI 3.1 document. */
-export type JsonSchema = { readonly [keyword: string]: unknown };
-
-declare module 'yup' {
-  interface CustomSchemaMetadata {
-    /** What Yup tests by a function, said as JSON Schema. */
-    json?: JsonSchema;
-  }
-}
+export type { JsonSchema };
 
 /** What a Yup schema takes, as JSON Schema. What only a function can tell (that one of two fields is given, say) is looser here than it is there. */
 export const jsonSchemaOf = (schema: Schema): JsonSchema => of(schema.describe());

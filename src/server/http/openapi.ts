@@ -1,14 +1,14 @@
 import type { ObjectSchema, Schema } from 'yup';
+import { MAX_BODY_BYTES, type Operation } from '../../contract';
 import { errors, statusOf } from '../errors';
-import type { Described } from './endpoint';
 import { type JsonSchema, jsonSchemaOf } from './jsonSchema';
 
-/** An endpoint as the document needs it: what it says of itself, and what its answer has as its value (null: its answer is a file, or is not in our envelope). */
-export interface Operation {
+/** An endpoint as the document needs it: its operation, and what its answer has as its value (null: its answer is a file, or is not in our envelope). */
+export interface DocumentedOperation {
   readonly method: string;
   /** With its parameters in braces. */
   readonly path: string;
-  readonly described: Described;
+  readonly operation: Operation;
   readonly value: JsonSchema | null;
 }
 
@@ -27,7 +27,7 @@ const failure = (codes: readonly (keyof typeof errors)[]) => ({
 type Failures = Record<string, ReturnType<typeof failure>>;
 
 /** The whole API as an OpenAPI 3.1 document (https://spec.openapis.org/oas/v3.1.0). */
-export function openApiOf(operations: readonly Operation[], schemas: Readonly<Record<string, JsonSchema>>, version: string): JsonSchema {
+export function openApiOf(operations: readonly DocumentedOperation[], schemas: Readonly<Record<string, JsonSchema>>, version: string): JsonSchema {
   const paths: Record<string, Record<string, unknown>> = {};
   const responses: Failures = { anyOther: { ...failure([]), description: 'It could not be done' } };
   for (const one of operations) {
@@ -75,8 +75,9 @@ const FAILED: JsonSchema = {
   required: ['ok', 'error'],
 };
 
-function operationOf({ method, path, described, value }: Operation, failures: Failures): JsonSchema {
-  const { does, who, body, query, sends, maxBytes, gives } = described;
+function operationOf({ method, path, operation, value }: DocumentedOperation, failures: Failures): JsonSchema {
+  const { does, who, body, query, sends, maxBytes = MAX_BODY_BYTES, answer } = operation;
+  const gives = answer.in === 'file' ? answer.mediaTypes : ['application/json'];
   const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
   const parameters = [...inPath, ...(query ? queryOf(query) : [])];
   const writes = method !== 'GET';

@@ -1,4 +1,5 @@
 import { and, asc, eq, lt, or, sql } from 'drizzle-orm';
+import type { JobView } from '../../contract';
 import type { As, Context, Teacher } from '../context';
 import { job } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -15,14 +16,6 @@ export interface NewJob {
   readonly input: unknown;
   /** Of how many parts it is. */
   readonly total: number;
-}
-export interface JobView {
-  id: string;
-  state: 'waiting' | 'running' | 'done' | 'failed';
-  done: number;
-  total: number;
-  /** What went wrong; null while nothing did. */
-  problems: { path: string; message: string }[] | null;
 }
 
 export async function addJob({ db, now }: Context, { id, kind, ownerId, input, total }: NewJob): Promise<void> {

@@ -1,4 +1,4 @@
-export type MediumKind = 'picture' | 'sound' | 'film';
+import type { MediumKind, MediumType } from '../../contract';
 
 interface Known {
   readonly kind: MediumKind;
@@ -21,7 +21,6 @@ export const TYPES = {
   'video/mp4': { kind: 'film', words: 'MP4', claims: ['video/mp4', 'video/x-m4v'], endings: ['mp4', 'm4v'] },
   'video/webm': { kind: 'film', words: 'WebM', claims: ['video/webm'], endings: ['webm'] },
 } as const satisfies Record<string, Known>;
-export type MediumType = keyof typeof TYPES;
 
 const entries = Object.entries(TYPES) as [MediumType, Known][];
 

@@ -1,10 +1,11 @@
 import { stat } from 'node:fs/promises';
 import { and, eq, sql } from 'drizzle-orm';
+import type { KeptMedium, MediumKind, MediumRow, MediumType } from '../../contract';
 import type { As, Teacher } from '../context';
 import { medium } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { withBytes, withFolder } from './incoming';
-import { type MediumKind, type MediumType, TAKEN, TYPES, typeClaimed } from './kinds';
+import { TAKEN, TYPES, typeClaimed } from './kinds';
 import { mediaUsed } from './usage';
 
 /** Bytes of a file as it comes. */
@@ -20,17 +21,6 @@ interface Claim {
 }
 /** A file that came in: where it is, or its bytes. */
 export type Upload = Claim & ({ readonly file: string } | { readonly bytes: Uint8Array });
-
-export interface KeptMedium {
-  readonly hash: string;
-  readonly kind: MediumKind;
-  readonly type: MediumType;
-  /** Bytes in the learner's page. */
-  readonly weight: number;
-  /** Of pictures, in pixels; null of others. */
-  readonly width: number | null;
-  readonly height: number | null;
-}
 
 const PREPARE_MS = 15_000;
 
@@ -83,10 +73,6 @@ export async function readMedium(as: As<Teacher>, hash: string): Promise<Result<
   const row = await as.db.query.medium.findFirst({ where: and(eq(medium.hash, hash), eq(medium.ownerId, as.person.id)) });
   const bytes = row && (await as.files.get(hash));
   return row && bytes ? ok({ bytes, type: row.type }) : fail('notFound');
-}
-
-export interface MediumRow extends KeptMedium {
-  readonly name: string;
 }
 
 /** The teacher's media, the newest first: to be used again without sending them again. */

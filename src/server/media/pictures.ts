@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { MediumType } from './kinds';
+import type { MediumType } from '../../contract';
 
 export interface Encoded {
   readonly bytes: Uint8Array;

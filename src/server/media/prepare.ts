@@ -4,7 +4,8 @@ import { open, readFile, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { fileTypeFromBuffer } from 'file-type';
-import { type MediumType, TYPES, typeCalled } from './kinds';
+import type { MediumType } from '../../contract';
+import { TYPES, typeCalled } from './kinds';
 import { encodePicture, sizeOfSvg } from './pictures';
 import { looksLikeSvg, safeSvg } from './svg';
 

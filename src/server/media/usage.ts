@@ -1,15 +1,8 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
+import type { MediaUsage } from '../../contract';
 import type { As, Context, Teacher } from '../context';
 import { medium } from '../database/tables';
 import { ok, type Result } from '../errors';
-
-export interface MediaUsage {
-  /** Bytes. */
-  used: number;
-  quota: number;
-  /** What nothing uses: how many files, and their bytes. */
-  unused: { files: number; bytes: number };
-}
 
 /** How many bytes of media a teacher has. */
 export async function mediaUsed({ db }: Pick<Context, 'db'>, ownerId: string): Promise<number> {

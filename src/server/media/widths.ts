@@ -1,6 +1,7 @@
+import type { MediumType } from '../../contract';
 import type { WorkPool } from '../work/pool';
 import type { MediaFiles } from './files';
-import { type MediumType, TYPES } from './kinds';
+import { TYPES } from './kinds';
 
 /** The widths pictures are had in, in pixels. What a page asks for is one of these, so that nobody fills the store with others. */
 const WIDTHS = [160, 320, 640, 1280, 2560];

@@ -1,19 +1,6 @@
 import { and, eq, inArray, isNotNull, or, sql } from 'drizzle-orm';
-import {
-  type Copy,
-  cronbach,
-  type Digest,
-  discrimination,
-  distribution,
-  earned,
-  facility,
-  itemOf,
-  NOWHERE,
-  type Question,
-  type QuestionModel,
-  triedEverything,
-  withoutDust,
-} from '../../core';
+import type { Analysis, Pair, QuestionAnalysis, Sweeper } from '../../contract';
+import { type Copy, cronbach, type Digest, discrimination, distribution, earned, facility, itemOf, NOWHERE, type QuestionModel, triedEverything, withoutDust } from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
@@ -23,51 +10,6 @@ import { drawer } from '../sittings/draw';
 import { closeOverdue } from '../sittings/finish';
 import { digestsOf } from './digests';
 import { editionOf } from './editions';
-
-/** How often an item was put into a zone; `zone` -1: nowhere. Indexes of the question's items and zones. */
-export interface Pair {
-  readonly item: number;
-  readonly zone: number;
-  readonly first: number;
-  readonly last: number;
-  /** By the key; null: the zone is neutral. */
-  readonly right: boolean | null;
-}
-export interface QuestionAnalysis {
-  readonly title: string;
-  readonly struck: boolean;
-  readonly document: Question;
-  readonly points: number;
-  /** How many were asked it, and how many of them answered. */
-  readonly asked: number;
-  readonly answered: number;
-  readonly facility: number | null;
-  readonly discrimination: number | null;
-  readonly tries: number | null;
-  readonly turnedAway: number;
-  readonly seconds: number | null;
-  readonly pairs: readonly Pair[];
-  /** Where items were let go by hand: item, x, y. */
-  readonly drops: readonly (readonly [number, number, number])[];
-}
-export interface Sweeper {
-  readonly sittingId: string;
-  readonly name: string;
-  readonly question: number;
-  readonly swept: readonly { readonly item: number; readonly zones: readonly number[] }[];
-}
-export interface Analysis {
-  readonly release: { id: string; title: string; course: string; courseId: string; edition: number };
-  /** First sittings: one a learner. */
-  readonly learners: number;
-  readonly outOf: number;
-  readonly mean: number | null;
-  /** Marks by tenths of what could be had. */
-  readonly distribution: readonly number[];
-  readonly alpha: number | null;
-  readonly questions: readonly QuestionAnalysis[];
-  readonly sweepers: readonly Sweeper[];
-}
 
 const MOST_DROPS = 4000;
 const AT_ONCE = 500;

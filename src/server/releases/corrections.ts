@@ -1,10 +1,11 @@
 import { and, asc, eq, notInArray, sql } from 'drizzle-orm';
-import { applyAll, correction, type Edit, falls, type Problem, type Question, widen } from '../../core';
+import type { Applied, Correction, CorrectionPreview, CorrectionView, MarkChange, NamedChange } from '../../contract';
+import { applyAll, correction, falls, type Problem, type Question, widen } from '../../core';
 import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
-import { type EditionContent, edition, type MarkChange, markOverride, move, regrade, release, sitting, standing } from '../database/tables';
+import { type EditionContent, edition, markOverride, move, regrade, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { examined } from '../vault/examine';
@@ -12,47 +13,6 @@ import { cameTo } from './came';
 import { editionOf, openContent } from './editions';
 import { findModelAnswer, publishProblems } from './publish';
 import { type Regraded, type Regrading, regraded } from './regrade';
-
-/** What is to become of one question of an edition. `accept`: items that are right in a zone too. */
-export interface QuestionChange {
-  readonly question: number;
-  readonly strike: boolean;
-  /** As it stands in the Vault now. */
-  readonly fromVault: boolean;
-  readonly accept: readonly { readonly item: string; readonly zone: string }[];
-}
-export interface Correction {
-  readonly reason: string;
-  readonly changes: readonly QuestionChange[];
-}
-
-export interface CorrectionView {
-  release: { id: string; title: string; course: string; courseId: string };
-  /** The edition corrections are made to: the newest. */
-  number: number;
-  questions: {
-    title: string;
-    struck: boolean;
-    points: number;
-    document: Question;
-    /** The Vault has another version of it, which can (or cannot) take its place. */
-    vault: { document: Question; step: readonly Edit[]; fits: boolean } | null;
-  }[];
-  editions: { number: number; createdAt: Date; by: string; reason: string; applied: { at: Date; by: string; changes: NamedChange[]; spared: number } | null }[];
-}
-export interface NamedChange extends MarkChange {
-  name: string;
-}
-export interface Preview {
-  number: number;
-  questions: { title: string; struck: boolean; before: Question; after: Question; step: readonly Edit[] }[];
-  /** Every sitting whose mark would change. */
-  changes: NamedChange[];
-  /** How many sittings there are. */
-  sittings: number;
-  /** Marks that were set by hand, and what they are out of: a correction leaves them as they are. */
-  byHand: { learnerId: string; name: string; points: number; outOf: number }[];
-}
 
 const newestOf = async ({ db }: As<Teacher>, releaseId: string) => {
   const [row] = await db.select().from(edition).where(eq(edition.releaseId, releaseId)).orderBy(sql`${edition.number} desc`).limit(1);
@@ -158,7 +118,7 @@ async function corrected(as: As<Teacher>, content: EditionContent, { changes }: 
 }
 
 /** What a correction would change, and what it would do to marks already given: nothing is changed yet. */
-export async function previewCorrection(as: As<Teacher>, releaseId: string, given: Correction): Promise<Result<Preview>> {
+export async function previewCorrection(as: As<Teacher>, releaseId: string, given: Correction): Promise<Result<CorrectionPreview>> {
   const found = await releaseOf(as, releaseId);
   const newest = found && (await newestOf(as, releaseId));
   if (!found || !newest) return fail('notFound');
@@ -167,7 +127,7 @@ export async function previewCorrection(as: As<Teacher>, releaseId: string, give
   return ok(await previewOf(as, releaseId, newest.number + 1, newest.content, made.value));
 }
 
-async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<Preview> {
+async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<CorrectionPreview> {
   const { changes, sittings } = await changesBy(as, releaseId, number, after);
   const hands = await as.db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId));
   const names = await namesOf(
@@ -230,7 +190,7 @@ export async function makeEdition(as: As<Teacher>, releaseId: string, number: nu
 }
 
 /** What applying an edition that is made would do to marks already given. */
-export async function previewEdition(as: As<Teacher>, releaseId: string, number: number): Promise<Result<Preview>> {
+export async function previewEdition(as: As<Teacher>, releaseId: string, number: number): Promise<Result<CorrectionPreview>> {
   const found = await releaseOf(as, releaseId);
   const rows = found ? await as.db.select().from(edition).where(eq(edition.releaseId, releaseId)) : [];
   const [before, after] = [rows.find((row) => row.number === number - 1), rows.find((row) => row.number === number)];
@@ -250,12 +210,6 @@ async function wentOn(db: As<Teacher>['db'], releaseId: string, looked: readonly
     .groupBy(move.sittingId);
   const lasts = new Map(rows.map(({ id, last }) => [id, last]));
   return new Set(looked.flatMap(({ sittingId, last }) => ((lasts.get(sittingId) ?? 0) > last ? [sittingId] : [])));
-}
-
-export interface Applied {
-  /** How many marks changed, and how many were left since they would have fallen. */
-  changes: number;
-  spared: number;
 }
 
 /**

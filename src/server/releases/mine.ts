@@ -1,4 +1,5 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
+import type { LearnerRelease } from '../../contract';
 import { countingMark, withoutDust } from '../../core';
 import type { As, Learner } from '../context';
 import { allowance, course, courseLearner, release } from '../database/tables';
@@ -7,24 +8,6 @@ import { cameTo, ofLearners } from './came';
 import { editionOf, type OpenEdition } from './editions';
 import { isFor } from './reach';
 import { endOf, timeFor, usedBy } from './time';
-
-export interface LearnerRelease {
-  id: string;
-  title: string;
-  course: string;
-  createdAt: Date;
-  opensAt: Date | null;
-  dueAt: Date | null;
-  closesAt: Date | null;
-  minutes: number | null;
-  practice: boolean;
-  questions: number;
-  /** Of the sitting that counts. Null before the first check, and where not all of the marks are shown, or not yet. */
-  mark: number | null;
-  max: number | null;
-  /** `again`: finished, and another sitting may be begun. */
-  state: 'early' | 'waiting' | 'started' | 'finished' | 'again' | 'closed';
-}
 
 /** Is a learner told what they came to: by how much the release tells, when, and whether all of its questions show their marks. */
 export const marksTold = (row: Pick<typeof release.$inferSelect, 'tells' | 'tellsWhen'>, closesAt: Date | null, { models }: OpenEdition, now: Date): boolean =>

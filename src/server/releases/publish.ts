@@ -1,4 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
+import { DEFAULT_SETTINGS, isQuiet, type ReleaseSettings, type WholeSet } from '../../contract';
 import { type ModelPlacement, type Problem, type Question, slotsIn } from '../../core';
 import type { As, Context, Teacher } from '../context';
 import { courseOf } from '../courses/access';
@@ -6,8 +7,8 @@ import { type EditionContent, edition, MOVE_RULES, medium, release, releaseFor, 
 import { fail, ok, type Result } from '../errors';
 import { addJob } from '../jobs/jobs';
 import { openWith } from '../vault/questions';
-import { type WholeSet, wholeSet } from '../vault/wholeSet';
-import { audienceRows, isQuiet, PLAIN, type ReleaseSettings, settingsProblems, settingsRow } from './settings';
+import { wholeSet } from '../vault/wholeSet';
+import { audienceRows, settingsProblems, settingsRow } from './settings';
 
 /** What is published: a question as it stood at a revision (a set of one), or a set. */
 export type Content = { readonly questionId: string; readonly revision: number } | { readonly setId: string };
@@ -39,7 +40,7 @@ export async function preparePublication(as: As<Teacher>, { id, courseId, settin
   const found = 'setId' in content ? await wholeSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
   const { title, questions, ...rest } = found.value;
-  const settings = { ...PLAIN, ...given };
+  const settings = { ...DEFAULT_SETTINGS, ...given };
   const at = now();
   const named = (question: Question, i: number, { path, message }: Problem): Problem =>
     questions.length === 1 ? { path, message } : { path: `questions[${i}].${path}`, message: `“${question.title}”: ${message}` };

@@ -1,7 +1,8 @@
 import { and, eq, exists, isNull, or, type SQL, sql } from 'drizzle-orm';
+import type { Counts } from '../../contract';
 import type { As, Context, Learner } from '../context';
 import type { Database } from '../database/open';
-import { allowance, type Counts, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
+import { allowance, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
 import { type Time, timeFor } from './time';
 
 /** The condition that a release is for a learner: for all of the course, for a group they are in, or for them. */

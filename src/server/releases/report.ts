@@ -1,4 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
+import type { LearnerReport, ReportLine, ReportQuestion, ReportRelease } from '../../contract';
 import { type Copy, countingMark, countingSitting, earned, idOf, judge, markSoFar, type QuestionModel, type Verdict, verdicts, withoutDust } from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
@@ -10,42 +11,8 @@ import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
 import { cameTo, ofLearners, touchedOf } from './came';
 import { editionOf } from './editions';
 
-/** What was put where, how it was judged, and what its author says of it. */
-export interface ReportLine {
-  readonly item: string;
-  readonly zone: string;
-  readonly verdict: Verdict;
-  readonly said: string;
-}
-export interface ReportQuestion {
-  readonly title: string;
-  readonly points: number;
-  readonly earned: number;
-  readonly tries: number;
-  readonly lines: readonly ReportLine[];
-  readonly said: string;
-}
-export interface ReportRelease {
-  readonly title: string;
-  readonly practice: boolean;
-  readonly mark: number | null;
-  readonly outOf: number;
-  readonly byHand: string | null;
-  readonly finishedAt: Date | null;
-  /** Nothing of it is left to do. */
-  readonly ended: boolean;
-  readonly sittings: number;
-  /** Of the sitting that counts. */
-  readonly questions: readonly ReportQuestion[];
-}
-export interface Report {
-  readonly course: { readonly id: string; readonly title: string };
-  readonly learner: { readonly id: string; readonly name: string };
-  readonly releases: readonly ReportRelease[];
-}
-
 /** One learner's results of a course with the feedback, as they go on paper. */
-export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<Report>> {
+export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<LearnerReport>> {
   const { db } = as;
   const found = await courseOf(as, courseId);
   const [who] = await db

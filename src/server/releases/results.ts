@@ -1,4 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
+import type { ResultRow, ResultsView } from '../../contract';
 import { countingMark, withoutDust } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
@@ -10,28 +11,6 @@ import { closeOverdue } from '../sittings/finish';
 import { cameTo, touchedOf } from './came';
 import { editionOf } from './editions';
 import { whomFor } from './reach';
-
-export interface ResultRow {
-  learnerId: string;
-  name: string;
-  username: string | null;
-  /** What counts: of the learner's sittings, or set by hand. Null while nothing has been checked. */
-  mark: number | null;
-  max: number | null;
-  byHand: boolean;
-  tries: number;
-  state: 'notStarted' | 'started' | 'checked' | 'ended';
-  /** Finished after it was due. */
-  late: boolean;
-  /** From the first move of the last sitting to its last, in seconds; null before the first. */
-  seconds: number | null;
-  /** The learner's sittings, the first first. */
-  sittings: { id: string; number: number; mark: number; max: number }[];
-}
-export interface ResultsView {
-  release: { id: string; title: string; course: string; courseId: string; edition: number; createdAt: Date };
-  rows: ResultRow[];
-}
 
 /** When a sitting's first or last move was made, in milliseconds; null: there is none. */
 const timeOf = (order: 'asc' | 'desc') => sql<number | null>`(select made.at from move made where made.sitting_id = sitting.id order by made.n ${sql.raw(order)} limit 1)`;

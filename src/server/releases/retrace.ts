@@ -1,5 +1,6 @@
 import { and, eq } from 'drizzle-orm';
-import { learnerEdition, type Move, type Question } from '../../core';
+import type { RetraceView } from '../../contract';
+import { learnerEdition } from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
@@ -9,23 +10,6 @@ import { drawer } from '../sittings/draw';
 import { askedOf, sittingsWhere } from '../sittings/standing';
 import { movesText } from './manyMoves';
 import { movesIn } from './replays';
-
-export interface RetraceView {
-  readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
-  readonly learner: string;
-  readonly number: number;
-  /** Has it ended? Then it can be opened again; where an attempt has so many minutes, with some of them. */
-  readonly finished: boolean;
-  readonly minutes: number | null;
-  readonly questions: readonly {
-    /** As it is judged. */
-    readonly document: Question;
-    /** Where each item was at the start for this learner, by its index: scene units. */
-    readonly homes: readonly { readonly x: number; readonly y: number }[];
-    readonly points: number;
-    readonly moves: readonly { readonly move: Move; readonly at: number }[];
-  }[];
-}
 
 /** A sitting with all its moves, to be played back by the core. */
 export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: string): Promise<Result<RetraceView>> {

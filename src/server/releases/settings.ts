@@ -1,55 +1,13 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { type Problem, scheduleProblems, type Tells } from '../../core';
+import { type Allowed, isQuiet, type ReleaseAudience, type ReleaseSettings, type SettingsView } from '../../contract';
+import { type Problem, scheduleProblems } from '../../core';
 import type { As, Teacher } from '../context';
 import { isOnRoster, releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
 import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
-import { allowance, type Counts, category, courseGroup, courseLearner, release, releaseFor, type TellsWhen, unit } from '../database/tables';
+import { allowance, category, courseGroup, courseLearner, release, releaseFor, unit } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
-
-/** Whom a release is for, beside `everyone`. */
-export interface Audience {
-  readonly groups: readonly string[];
-  readonly learners: readonly string[];
-}
-
-/** How a release runs. */
-export interface ReleaseSettings {
-  readonly title?: string | undefined;
-  readonly unitId: string | null;
-  readonly opensAt: Date | null;
-  readonly dueAt: Date | null;
-  readonly closesAt: Date | null;
-  readonly minutes: number | null;
-  readonly sittings: number | null;
-  readonly counts: Counts;
-  readonly practice: boolean;
-  readonly categoryId: string | null;
-  readonly tells: Tells;
-  /** `atOnce` is fixed when it is published. */
-  readonly tellsWhen: TellsWhen;
-  /** Null: all of the course. */
-  readonly audience: Audience | null;
-}
-
-export const PLAIN: ReleaseSettings = {
-  unitId: null,
-  opensAt: null,
-  dueAt: null,
-  closesAt: null,
-  minutes: null,
-  sittings: 1,
-  counts: 'best',
-  practice: false,
-  categoryId: null,
-  tells: 'modelAnswer',
-  tellsWhen: 'atOnce',
-  audience: null,
-};
-
-/** Nothing is told before the end of a sitting. */
-export const isQuiet = ({ tells, tellsWhen }: Pick<ReleaseSettings, 'tells' | 'tellsWhen'>): boolean => tells === 'nothing' || tellsWhen !== 'atOnce';
 
 /** What of the settings does not go together, or is of another course. */
 export async function settingsProblems(db: Database, courseId: string, settings: ReleaseSettings): Promise<Problem[]> {
@@ -77,26 +35,10 @@ export async function settingsProblems(db: Database, courseId: string, settings:
 /** The settings as a row of `release`. */
 export const settingsRow = ({ audience, title: _, ...row }: ReleaseSettings) => ({ ...row, everyone: audience === null });
 
-export const audienceRows = (releaseId: string, audience: Audience | null) => [
+export const audienceRows = (releaseId: string, audience: ReleaseAudience | null) => [
   ...[...new Set(audience?.groups)].map((groupId) => ({ releaseId, groupId, learnerId: null })),
   ...[...new Set(audience?.learners)].map((learnerId) => ({ releaseId, groupId: null, learnerId })),
 ];
-
-export interface AllowanceRow {
-  learnerId: string;
-  name: string;
-  moreMinutes: number;
-  moreSittings: number;
-  dueAt: Date | null;
-  closesAt: Date | null;
-}
-export interface SettingsView {
-  settings: ReleaseSettings & { title: string };
-  courseId: string;
-  /** What a write of the settings has to name. */
-  revision: number;
-  allowances: AllowanceRow[];
-}
 
 export async function openSettings(as: As<Teacher>, releaseId: string): Promise<Result<SettingsView>> {
   const found = await releaseOf(as, releaseId);
@@ -161,13 +103,6 @@ export async function changeSettings(as: As<Teacher>, releaseId: string, setting
 async function movedOn(as: As<Teacher>, releaseId: string): Promise<Failure> {
   const now = await openSettings(as, releaseId);
   return now.ok ? fail('changedMeanwhile', { detail: { revision: now.value.revision, content: now.value.settings } }) : now;
-}
-
-export interface Allowed {
-  readonly moreMinutes: number;
-  readonly moreSittings: number;
-  readonly dueAt: Date | null;
-  readonly closesAt: Date | null;
 }
 
 /** Allows one learner more time, another date or more sittings; null: as for all again. */

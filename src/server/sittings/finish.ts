@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, isNotNull, isNull, or } from 'drizzle-orm';
-import { earned, markSoFar, type Reckoning, reckoning, type Tells, takeMove, withoutDust } from '../../core';
+import type { Summary } from '../../contract';
+import { earned, markSoFar, reckoning, type Tells, takeMove, withoutDust } from '../../core';
 import type { As, Context, Learner } from '../context';
 import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -9,27 +10,6 @@ import { additionOf } from './addition';
 import { type Addition, keep } from './keep';
 import { recall } from './recent';
 import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
-
-/** What a finished sitting came to, as far as its author lets it be seen. */
-export interface Summary {
-  id: string;
-  finishedAt: Date;
-  questions: {
-    title: string;
-    tries: number;
-    fullMarks: boolean | null;
-    /** The learner came to it. */
-    seen: boolean;
-    /** What it counts, and what of that was earned; null: not shown. */
-    points: number;
-    earned: number | null;
-    reckoning: Reckoning | null;
-  }[];
-  /** Null: not all of the marks are shown. */
-  total: { mark: number; max: number } | null;
-  /** Each answer can be looked at again, with what is told of it. */
-  review: boolean;
-}
 
 const MAX_ATTEMPTS = 4;
 

@@ -1,9 +1,9 @@
 import { and, eq } from 'drizzle-orm';
+import type { MediumType } from '../../contract';
 import { learnerEdition } from '../../core';
 import type { As, Learner } from '../context';
 import { medium, release, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import type { MediumType } from '../media/kinds';
 import { inWidth } from '../media/widths';
 import { drawer } from './draw';
 import { askedOf, sittingOf } from './standing';

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { checkpointOf, type MovesView, movesView, type SentMove, type Took, takeSent } from '../../core';
+import type { MovesAnswer, Sent } from '../../contract';
+import { checkpointOf, movesView, type SentMove, type Took, takeSent } from '../../core';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { checkpoint } from '../database/tables';
@@ -11,18 +12,6 @@ import { keep } from './keep';
 import { type Remembered, recall, remember } from './recent';
 import { type At, askedOf, atOf, isSignedIn, type OpenSitting, recordOf, sittingOf } from './standing';
 import { viewOf } from './view';
-
-export interface Sent {
-  /** The question's place in the sitting. */
-  readonly question: number;
-  /** The number of the last move the browser knows the server to have. */
-  readonly after: number;
-  readonly moves: readonly SentMove[];
-}
-
-export interface Answer extends MovesView {
-  last: number;
-}
 
 /** How often another process may get in between before that is taken for something worse. */
 const MAX_ATTEMPTS = 4;
@@ -39,7 +28,7 @@ const TURN_MS = 25;
  * Stores a learner's moves, in order and each once, and judges what is to be judged among them. `session`: the token of the sign-in they were let in by, if it was not looked up
  * yet.
  */
-export async function takeMoves(context: Context, sittingId: string, learnerId: string, sent: Sent, session: string | null = null): Promise<Result<Answer>> {
+export async function takeMoves(context: Context, sittingId: string, learnerId: string, sent: Sent, session: string | null = null): Promise<Result<MovesAnswer>> {
   if (session !== null && !(await isSignedIn(context, session, learnerId))) return fail('notSignedIn');
   for (let attempt = 1; attempt <= MAX_ATTEMPTS; attempt++) {
     const answer = await tryToTake(context, sittingId, learnerId, sent, { session, again: attempt > 1 });
@@ -54,7 +43,7 @@ async function tryToTake(
   learnerId: string,
   sent: Sent,
   { session, again }: { session: string | null; again: boolean },
-): Promise<Result<Answer> | 'again'> {
+): Promise<Result<MovesAnswer> | 'again'> {
   const { db } = context;
   const remembered = recall(sittingId);
   const found = await sittingOf(context, sittingId, learnerId);

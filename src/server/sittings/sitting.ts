@@ -1,37 +1,15 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, eq, lt } from 'drizzle-orm';
+import type { Opened, SittingView, Titles } from '../../contract';
 import type { As, Learner } from '../context';
-import { type Counts, sitting, standing } from '../database/tables';
+import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionInForce, editionOf } from '../releases/editions';
 import { reachedBy } from '../releases/reach';
 import { endOf, steadyNow } from '../releases/time';
-import { closedIfOver, type Summary, summaryOf, tellsAfter } from './finish';
+import { closedIfOver, summaryOf, tellsAfter } from './finish';
 import { askedOf, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
-import { endsOf, placeOf, type SittingView, sourcesOf, viewOf } from './view';
-
-interface Titles {
-  readonly release: string;
-  readonly course: string;
-}
-
-/** What a learner is told before they begin: when it opens where it has not, else how long they will have. */
-export interface Before extends Titles {
-  id: string;
-  questions: number;
-  minutes: number | null;
-  closesAt: Date | null;
-  opensAt: Date | null;
-}
-export interface Finished extends Summary, Titles {
-  releaseId: string;
-  /** Another sitting may be begun. */
-  another: boolean;
-  /** Which of several counts. */
-  counts: Counts;
-}
-/** A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what there is before it is begun. */
-export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
+import { endsOf, placeOf, sourcesOf, viewOf } from './view';
 
 /** What the learner wants: to open it where they are; to begin, where the first sitting is not begun yet or the last is finished. */
 export type Wish = 'open' | 'begin';

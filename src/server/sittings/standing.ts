@@ -1,9 +1,10 @@
 import { and, asc, eq, type SQL, sql } from 'drizzle-orm';
+import type { TellsWhen } from '../../contract';
 import { type Checkpoint, type LearnerEdition, learnerEdition, type Move, rejudge, replay, type Sat, type Standing, standingFrom, type Tells, untouched } from '../../core';
 import type { Context } from '../context';
 import { session } from '../database/accountTables';
 import type { Database } from '../database/open';
-import { allowance, checkpoint, course, courseLearner, move, release, sitting, type TellsWhen } from '../database/tables';
+import { allowance, checkpoint, course, courseLearner, move, release, sitting } from '../database/tables';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { isFor } from '../releases/reach';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';

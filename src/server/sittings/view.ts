@@ -1,52 +1,11 @@
 import { eq } from 'drizzle-orm';
-import { type QuestionView, questionView, type Rich } from '../../core';
+import type { Place, SittingView, SourceView } from '../../contract';
+import { type QuestionView, questionView } from '../../core';
 import { richFromPlain } from '../../core/document';
 import type { Context } from '../context';
 import { standing } from '../database/tables';
-import type { MediumKind } from '../media/kinds';
 import type { OpenEdition } from '../releases/editions';
 import type { At } from './standing';
-
-/** Where one is in a set. */
-export interface Place {
-  /** From 0. */
-  at: number;
-  count: number;
-  goBack: boolean;
-  reached: number;
-  tried: number[];
-  ended: number[];
-  /** The part of the set it stands in; empty: it has no name. */
-  section: string;
-  /** Nothing is told before the end, so there is no check to ask for. */
-  quiet: boolean;
-  /** The sitting is over and looked at only. */
-  finished: boolean;
-}
-
-/** A source in a learner's terms; its medium and captions are asked for by its number. */
-export interface SourceView {
-  n: number;
-  title: string;
-  text: Rich | null;
-  medium: { kind: MediumKind; description: string } | null;
-  captioned: boolean;
-  /** Of a film that lies elsewhere. */
-  address: string | null;
-}
-
-export interface SittingView extends QuestionView {
-  id: string;
-  release: string;
-  course: string;
-  /** The number of the last move the server has. */
-  last: number;
-  place: Place;
-  /** What stands beside the question. */
-  sources: SourceView[];
-  /** When it has to end, and how many seconds that is from now by the server's clock; null: when the learner likes. */
-  ends: { at: string; seconds: number } | null;
-}
 
 export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.sitting.last, ...questionView(at, at.standing) });
 

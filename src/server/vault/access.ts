@@ -1,8 +1,9 @@
 import { and, eq, inArray } from 'drizzle-orm';
+import type { Access, Right } from '../../contract';
 import type { Question } from '../../core';
 import type { As, Teacher } from '../context';
-import { medium, question, type Right } from '../database/tables';
-import { type Access, allows, shelvesSeen } from './shelves';
+import { medium, question } from '../database/tables';
+import { allows, shelvesSeen } from './shelves';
 
 type Row = typeof question.$inferSelect;
 

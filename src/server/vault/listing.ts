@@ -1,38 +1,14 @@
 import { and, asc, count, desc, eq, exists, inArray, isNotNull, isNull, or, type SQL, sql } from 'drizzle-orm';
-import type { FindingCounts, Kind } from '../../core';
+import { type Sought, type Uses, VAULT_PAGE, type VaultPage, type VaultRow } from '../../contract';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { course, question, questionSet, questionTag, questionWords, release, releaseQuestion } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
-import { type Access, shelvesSeen } from './shelves';
-import type { Sought } from './sought';
+import { shelvesSeen } from './shelves';
 import { asMatch } from './words';
 
-export interface VaultRow {
-  id: string;
-  title: string;
-  kind: Kind;
-  /** The most its marks come to. */
-  max: number;
-  changedAt: Date;
-  findings: FindingCounts;
-  startingPoint: boolean;
-  shelfId: string | null;
-  tags: string[];
-  access: Access;
-  owner: string;
-}
-export interface VaultPage {
-  rows: VaultRow[];
-  /** Of all pages. */
-  total: number;
-  from: number;
-}
-
 /** Rows of one page: more are asked for as they are scrolled to. */
-export const PAGE = 50;
-
 /** A page of the questions the teacher may see: their own, and those on shelves shared with them. */
 export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultPage> {
   const { db, person } = as;
@@ -60,7 +36,7 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
       .innerJoin(user, eq(user.id, question.ownerId))
       .where(where)
       .orderBy(...(sought.sort === 'title' ? [asc(sql`lower(${question.title})`), asc(question.id)] : [desc(question.changedAt), asc(question.id)]))
-      .limit(PAGE)
+      .limit(VAULT_PAGE)
       .offset(from),
   ]);
   const tags =
@@ -133,11 +109,6 @@ export async function listTags({ db, person }: As<Teacher>): Promise<{ tag: stri
     .groupBy(questionTag.tag)
     .orderBy(desc(count()), questionTag.tag)
     .limit(200);
-}
-
-export interface Uses {
-  sets: { id: string; title: string; by: string; mine: boolean }[];
-  releases: { id: string; title: string; course: string; by: string; mine: boolean }[];
 }
 
 /** Who uses a question where: the sets it stands in, and the releases it is in, of anybody's. */

@@ -1,19 +1,9 @@
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { ListRow } from '../../contract';
 import type { WordPicture } from '../../core/kinds';
 import type { As, Teacher } from '../context';
 import { medium, stockList } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
-
-export interface ListRow {
-  id: string;
-  title: string;
-  /** Of words, pairs or more: the cells of each line. */
-  rows: readonly (readonly string[])[];
-  pictures: readonly WordPicture[];
-  changedAt: Date;
-  /** What a write of it has to name. */
-  revision: number;
-}
 
 interface Content {
   readonly title: string;

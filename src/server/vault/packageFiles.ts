@@ -2,12 +2,11 @@ import { createHash } from 'node:crypto';
 import { appendFileSync, closeSync, openSync, readFileSync, readSync, writeFileSync, writeSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { type SetContent, setContent } from '../../contract';
 import { parseQuestion } from '../../core/document';
 import { type Package, type PackageProblem, type PackedShelf, pack, type UnpackedMedium, unpack } from '../../formats/package';
-import { setContent } from '../http/bodies';
 import { tooLong } from '../http/gate';
 import { type Examined, examineQuestion } from './examine';
-import type { SetContent } from './sets';
 
 // What is done to packages in a worker thread: from files to files, without a database.
 

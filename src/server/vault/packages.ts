@@ -1,7 +1,8 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
-import type { Package, PackageProblem, PackedSet } from '../../formats/package';
+import type { Imported, SetSource } from '../../contract';
+import type { Package, PackedSet } from '../../formats/package';
 import type { As, Teacher } from '../context';
-import { medium, question, questionTag, type SetSource } from '../database/tables';
+import { medium, question, questionTag } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { withFolder } from '../media/incoming';
 import { TYPES } from '../media/kinds';
@@ -100,15 +101,6 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
     shelves: all.map(({ id, title, parentId }) => ({ id, title, parentId: id === top.id ? null : parentId })),
     sets: [],
   });
-}
-
-export interface Imported {
-  shelves: number;
-  questions: { id: string; title: string }[];
-  sets: { id: string; title: string }[];
-  media: number;
-  /** What did not come in, and why. */
-  left: PackageProblem[];
 }
 
 const ROOM = { width: 1920, height: 1080 };

@@ -1,21 +1,15 @@
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import type { Edit, Kind, Question } from '../../core';
+import type { Batch, Kept, ManyChange, ManyChanged, Right } from '../../contract';
+import type { Kind, Question } from '../../core';
 import { newQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
-import { question, questionRevision, questionTag, type Right } from '../database/tables';
+import { question, questionRevision, questionTag } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo, adoptMedia, shareMedia } from './access';
 import { completed, type Examined, edited, examined } from './examine';
-import { type Access, shelvesSeen } from './shelves';
+import { shelvesSeen } from './shelves';
 import { noteTags, noteWords } from './words';
-
-export interface Kept {
-  question: Question;
-  access: Access;
-  revision: number;
-  changedAt: Date;
-}
 
 const own = ({ db, person }: As<Teacher>, id: string) => db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
 
@@ -92,21 +86,6 @@ export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean):
 
 const MOST_AT_ONCE = 500;
 
-/** What can be done to many questions at once: put onto a shelf (null: off any), deleted or brought back, given tags and relieved of others. */
-export interface ManyChange {
-  readonly ids: readonly string[];
-  readonly shelfId?: string | null | undefined;
-  readonly deleted?: boolean | undefined;
-  readonly addTags?: readonly string[] | undefined;
-  readonly removeTags?: readonly string[] | undefined;
-}
-
-/** Those that were changed; and where those stood before that stand elsewhere now, so that they can be put back. */
-export interface ManyChanged {
-  changed: string[];
-  stood: { shelfId: string | null; ids: string[] }[];
-}
-
 /** Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it once. */
 export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange): Promise<Result<ManyChanged>> {
   if (shelfId && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
@@ -153,14 +132,6 @@ export async function setStartingPoint(as: As<Teacher>, id: string, startingPoin
   if (!(await own(as, id))) return fail('notFound');
   await as.db.update(question).set({ startingPoint }).where(eq(question.id, id));
   return ok(null);
-}
-
-export interface Batch {
-  /** Made by the client: the same batch sent again is answered, not applied again. */
-  readonly id: string;
-  /** The revision the edits were made on. */
-  readonly from: number;
-  readonly edits: readonly Edit[];
 }
 
 /** Applies a batch of edits to the revision it was made on; refuses it, with the present revision, when another has come in between. */

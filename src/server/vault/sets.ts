@@ -1,36 +1,10 @@
 import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
-import type { Kind, Section } from '../../core';
+import type { SetContent, SetQuestion, SetRow, SetSection, SetSource, SetView } from '../../contract';
 import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
-import { medium, question, questionSet, type SetEntry, type SetSection, type SetSource } from '../database/tables';
+import { medium, question, questionSet } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { allows, shelvesSeen } from './shelves';
-
-export interface SetRow {
-  id: string;
-  title: string;
-  questions: number;
-  changedAt: Date;
-}
-
-/** `max`: the most its own marks come to. */
-export interface SetQuestion extends SetEntry {
-  title: string;
-  kind: Kind;
-  max: number;
-}
-
-export interface SetView {
-  id: string;
-  title: string;
-  goBack: boolean;
-  sections: Section<SetQuestion>[];
-  sources: SetSource[];
-  /** How many of its questions are not the teacher's to use any more: deleted, or shared no longer. */
-  gone: number;
-  /** What a write of it has to name. */
-  revision: number;
-}
 
 /** The teacher's sets, the one changed last first. */
 export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
@@ -62,13 +36,6 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
 }
 
 const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions }) => questions.map(({ id }) => id));
-
-export interface SetContent {
-  readonly title: string;
-  readonly goBack: boolean;
-  readonly sections: readonly SetSection[];
-  readonly sources?: readonly SetSource[] | undefined;
-}
 
 /** Saves a set as it is given; `from`: the revision it was made on, where it matters. Each question is the teacher's to use, and stands in it once. */
 export async function keepSet(

@@ -1,23 +1,9 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { type Access, RIGHTS, type Right, type ShelfRow } from '../../contract';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
-import { question, RIGHTS, type Right, shelf, shelfShare } from '../database/tables';
+import { question, shelf, shelfShare } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-
-/** What one may do with a question or a shelf: it is one's own, or it is shared with so much of a right. */
-export type Access = 'own' | Right;
-
-export interface ShelfRow {
-  id: string;
-  title: string;
-  /** Null: at the top, or the shelf it stands on is not shared. */
-  parentId: string | null;
-  access: Access;
-  owner: string;
-  questions: number;
-  /** With whom its owner shares it. */
-  shares: { username: string; name: string; right: Right }[];
-}
 
 /** Could somebody with this access do what the right allows? */
 export const allows = (access: Access, right: Right): boolean => access === 'own' || RIGHTS.indexOf(access) >= RIGHTS.indexOf(right);

@@ -1,4 +1,5 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
+import type { VersionRow } from '../../contract';
 import { applyAll, invertAll, type Question } from '../../core';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
@@ -6,15 +7,6 @@ import { questionRevision } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
 import { completed } from './examine';
-
-/** A version: how a question stood when its author paused. */
-export interface VersionRow {
-  readonly revision: number;
-  readonly at: Date;
-  readonly by: string;
-  /** How many changes led to it from the version before. */
-  readonly changes: number;
-}
 
 /** A pause of the author's after which what follows is another version. */
 const PAUSE_MS = 3 * 60 * 1000;

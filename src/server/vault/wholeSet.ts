@@ -1,19 +1,9 @@
+import type { WholeSet } from '../../contract';
 import { pointsOf, type Question } from '../../core';
 import type { As, Teacher } from '../context';
-import type { EditionContent, EditionSection } from '../database/tables';
 import { ok, type Result } from '../errors';
 import { openWith } from './questions';
 import { openSet } from './sets';
-
-/** A set with its questions whole, as they are now: what a release freezes, and what is put on paper. */
-export interface WholeSet {
-  readonly title: string;
-  readonly goBack: boolean;
-  readonly questions: readonly Question[];
-  readonly points: readonly number[];
-  readonly sections: readonly EditionSection[];
-  readonly sources: NonNullable<EditionContent['sources']>;
-}
 
 export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<WholeSet>> {
   const found = await openSet(as, setId);

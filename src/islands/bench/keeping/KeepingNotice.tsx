@@ -19,7 +19,7 @@ export function KeepingNotice({ store }: { store: BenchStore }) {
 
   const asCopy = async () => {
     const id = crypto.randomUUID();
-    const made = await api('POST', `/api/questions/${store.getState().question.id}/copies`, { id, document: store.getState().question });
+    const made = await api('POST /api/questions/{id}/copies', { id: store.getState().question.id, body: { id, document: store.getState().question } });
     if (!made.ok) return void toast.error(made.error.message, { description: made.error.wayOn });
     leave(`/bench/${id}`);
   };

@@ -43,7 +43,7 @@ export function keeper(questionId: string, from: number, tell: (keeping: Keeping
       waiting = [];
     }
     tell({ state: 'keeping' });
-    const result = await api<{ revision: number; changedAt: string }>('POST', `/api/questions/${questionId}/edits`, { id: batch.id, from: revision, edits: batch.edits });
+    const result = await api('POST /api/questions/{id}/edits', { id: questionId, body: { id: batch.id, from: revision, edits: batch.edits } });
     down = !result.ok && (result.error.code === 'offline' || result.error.code === 'unavailable');
     if (result.ok) {
       revision = result.value.revision;

@@ -5,7 +5,6 @@ import { drawnFrom, FROM_TEXT, type FromText as Kind, type Layout, propose, read
 import { MediaFrom, Sketch } from '../../../scene';
 import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
-import type { StockList } from '../../lists/StockLists';
 import { benchMedia } from '../media/source';
 import { Choice } from '../parts/Choice';
 import type { BenchStore } from '../store';
@@ -23,7 +22,7 @@ const isProposable = (kind: string): kind is Kind => (FROM_TEXT as readonly stri
 
 /** A stock list taken whole, or so many of its lines drawn by a seed. */
 function FromStock({ onTake }: { onTake: (text: string, pictures: readonly WordPicture[]) => void }) {
-  const lists = useQuery({ queryKey: ['stock lists'], queryFn: () => api<StockList[]>('GET', '/api/lists') });
+  const lists = useQuery({ queryKey: ['stock lists'], queryFn: () => api('GET /api/lists') });
   const [chosen, setChosen] = useState('');
   const [few, setFew] = useState('');
   const [seed, setSeed] = useState(1);

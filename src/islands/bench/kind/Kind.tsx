@@ -76,7 +76,7 @@ function KeepAsStock({ store }: { store: BenchStore }) {
     const pairs = question.zones.length > 1 && question.kind !== 'order' && question.kind !== 'gaps';
     const rows = question.items.filter(({ label }) => label !== '').map(({ id, label }) => (pairs ? [label, zoneOf(id)] : [label]));
     setBusy(true);
-    const kept = await api('POST', '/api/lists', { id: crypto.randomUUID(), title: question.title || 'Untitled question', rows, pictures: picturesOf(question) });
+    const kept = await api('POST /api/lists', { body: { id: crypto.randomUUID(), title: question.title || 'Untitled question', rows, pictures: picturesOf(question) } });
     setBusy(false);
     if (kept.ok) toast.success('Kept as a stock list', { action: { label: 'Stock lists', onClick: () => location.assign('/lists') } });
     else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.wayOn });

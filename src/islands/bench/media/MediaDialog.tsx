@@ -30,7 +30,7 @@ interface Props {
 export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const question = store((s) => s.question);
   const [sending, setSending] = useState(false);
-  const kept = useQuery({ queryKey: ['media'], queryFn: () => ask<(Kept & { name: string })[]>('GET', '/api/media') });
+  const kept = useQuery({ queryKey: ['media'], queryFn: () => ask('GET /api/media') });
   const mine = Object.entries(question.media).filter(([, medium]) => medium.kind === kind);
   const others = (kept.data ?? []).filter((one) => one.kind === kind && !mine.some(([, { hash }]) => hash === one.hash));
   const take = async (files: readonly File[]) => {

@@ -1,20 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
-import { difference, type Question } from '../../../core';
+import { difference } from '../../../core';
 import { MediaFrom, Sketch } from '../../../scene';
 import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import { benchMedia } from '../media/source';
 import type { BenchStore } from '../store';
 import { changesInWords } from './inWords';
-
-interface VersionRow {
-  revision: number;
-  at: string;
-  by: string;
-  changes: number;
-}
 
 /** How the question stood at each pause: to look at, to compare with how it stands, and to bring back as one step that can be undone. */
 export function Versions({ store }: { store: BenchStore }) {
@@ -26,7 +19,7 @@ export function Versions({ store }: { store: BenchStore }) {
     // What is not kept yet is kept first, so that nothing is missing from the list.
     queryFn: async () => {
       await store.keeper.flush();
-      return ask<VersionRow[]>('GET', `/api/questions/${id}/versions`);
+      return ask('GET /api/questions/{id}/versions', { id });
     },
     staleTime: 0,
     gcTime: 0,
@@ -70,7 +63,10 @@ const SKETCH = 460;
 
 function OneVersion({ store, revision, onDone }: { store: BenchStore; revision: number; onDone: () => void }) {
   const now = store((s) => s.question);
-  const found = useQuery({ queryKey: ['version', now.id, revision], queryFn: () => ask<{ question: Question }>('GET', `/api/questions/${now.id}/versions/${revision}`) });
+  const found = useQuery({
+    queryKey: ['version', now.id, revision],
+    queryFn: () => ask('GET /api/questions/{id}/versions/{revision}', { id: now.id, revision: String(revision) }),
+  });
   const then = found.data?.question;
   const step = useMemo(() => (then ? difference(now, then) : []), [now, then]);
   const source = useMemo(() => benchMedia(then?.media ?? {}), [then]);

@@ -1,3 +1,3 @@
 import { endpoint, listInvitations, ok } from '../../../server';
 
-export const GET = endpoint('learner', { does: 'The courses the learner is asked into.' }, async ({ as }) => ok(await listInvitations(as)));
+export const GET = endpoint('GET /api/invitations', async ({ as }) => ok(await listInvitations(as)));

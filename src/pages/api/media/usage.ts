@@ -1,4 +1,4 @@
 import { clearUnused, endpoint, mediaUsage } from '../../../server';
 
-export const GET = endpoint('teacher', { does: 'How much the teacher’s media take, and what of it nothing uses.' }, ({ as }) => mediaUsage(as));
-export const DELETE = endpoint('teacher', { does: 'Takes away the media that nothing of the teacher’s uses.' }, ({ as }) => clearUnused(as));
+export const GET = endpoint('GET /api/media/usage', ({ as }) => mediaUsage(as));
+export const DELETE = endpoint('DELETE /api/media/usage', ({ as }) => clearUnused(as));

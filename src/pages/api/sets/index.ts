@@ -1,3 +1,4 @@
-import { bodies, endpoint, makeSet } from '../../../server';
+import { endpoint, listSets, makeSet, ok } from '../../../server';
 
-export const POST = endpoint('teacher', { does: 'Makes a set.', body: bodies.titled }, ({ as, body }) => makeSet(as, body.id, body.title));
+export const GET = endpoint('GET /api/sets', async ({ as }) => ok(await listSets(as)));
+export const POST = endpoint('POST /api/sets', ({ as, body }) => makeSet(as, body.id, body.title));

@@ -1,6 +1,6 @@
 import { endpoint, gradebookCsv, openCourse, savedAs } from '../../../server';
 
-export const GET = endpoint('teacher', { does: 'The gradebook as CSV.', gives: ['text/csv'] }, async ({ as, id }) => {
+export const GET = endpoint('GET /courses/{id}/gradebook.csv', async ({ as, id }) => {
   const course = await openCourse(as, id);
   if (!course.ok) return course;
   const csv = await gradebookCsv(as, id);

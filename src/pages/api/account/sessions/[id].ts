@@ -1,3 +1,3 @@
 import { endpoint, endSession } from '../../../../server';
 
-export const DELETE = endpoint('signedIn', { does: 'Signs out one of the person’s browsers.' }, ({ as, id }) => endSession(as, id));
+export const DELETE = endpoint('DELETE /api/account/sessions/{id}', ({ as, id }) => endSession(as, id));

@@ -1,5 +1,3 @@
-import { endpoint, openGradebook, queries } from '../../../../server';
+import { endpoint, openGradebook } from '../../../../server';
 
-export const GET = endpoint('teacher', { does: 'A page of the gradebook: learners by releases that count.', query: queries.grades }, ({ as, id, query }) =>
-  openGradebook(as, id, query),
-);
+export const GET = endpoint('GET /api/courses/{id}/gradebook', ({ as, id, query }) => openGradebook(as, id, query));

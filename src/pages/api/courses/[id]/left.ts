@@ -1,3 +1,3 @@
 import { endpoint, listLeft } from '../../../../server';
 
-export const GET = endpoint('teacher', { does: 'Who is not on the roster any more, and of whom the course still keeps something.' }, ({ as, id }) => listLeft(as, id));
+export const GET = endpoint('GET /api/courses/{id}/left', ({ as, id }) => listLeft(as, id));

@@ -1,3 +1,3 @@
 import { endpoint, listParts } from '../../../../server';
 
-export const GET = endpoint('teacher', { does: 'The units, weight categories and groups of a course.' }, ({ as, id }) => listParts(as, id));
+export const GET = endpoint('GET /api/courses/{id}/parts', ({ as, id }) => listParts(as, id));

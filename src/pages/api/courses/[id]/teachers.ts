@@ -1,6 +1,4 @@
-import { bodies, endpoint, listTeachers, setTeacher } from '../../../../server';
+import { endpoint, listTeachers, setTeacher } from '../../../../server';
 
-export const GET = endpoint('teacher', { does: 'Who teaches a course.' }, ({ as, id }) => listTeachers(as, id));
-export const PUT = endpoint('teacher', { does: 'Makes a teacher a co-teacher of a course, or no longer.', body: bodies.coTeacher }, ({ as, id, body }) =>
-  setTeacher(as, id, body.username, body.teaches),
-);
+export const GET = endpoint('GET /api/courses/{id}/teachers', ({ as, id }) => listTeachers(as, id));
+export const PUT = endpoint('PUT /api/courses/{id}/teachers', ({ as, id, body }) => setTeacher(as, id, body.username, body.teaches));

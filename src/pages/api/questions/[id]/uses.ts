@@ -1,3 +1,3 @@
 import { endpoint, usesOf } from '../../../../server';
 
-export const GET = endpoint('teacher', { does: 'Who uses a question, and where.' }, ({ as, id }) => usesOf(as, id));
+export const GET = endpoint('GET /api/questions/{id}/uses', ({ as, id }) => usesOf(as, id));

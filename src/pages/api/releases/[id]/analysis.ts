@@ -1,3 +1,3 @@
 import { analysisOf, endpoint } from '../../../../server';
 
-export const GET = endpoint('teacher', { does: 'How a release was answered: figures, who put what where, drops, who tried everything.' }, ({ as, id }) => analysisOf(as, id));
+export const GET = endpoint('GET /api/releases/{id}/analysis', ({ as, id }) => analysisOf(as, id));

@@ -1,5 +1,3 @@
-import { bodies, endpoint, setMark } from '../../../../server';
+import { endpoint, setMark } from '../../../../server';
 
-export const PUT = endpoint('teacher', { does: 'Sets a learner’s mark by hand, or back to what the sittings came to.', body: bodies.handMark }, ({ as, id, body }) =>
-  setMark(as, id, body.learnerId, body.mark),
-);
+export const PUT = endpoint('PUT /api/releases/{id}/marks', ({ as, id, body }) => setMark(as, id, body.learnerId, body.mark));

@@ -1,5 +1,3 @@
-import { bodies, endpoint, shareShelf } from '../../../../server';
+import { endpoint, shareShelf } from '../../../../server';
 
-export const PUT = endpoint('teacher', { does: 'Shares a shelf with a colleague, or (`right` null) no longer.', body: bodies.shelfShare }, ({ as, id, body }) =>
-  shareShelf(as, id, body),
-);
+export const PUT = endpoint('PUT /api/shelves/{id}/shares', ({ as, id, body }) => shareShelf(as, id, body));

@@ -1,3 +1,3 @@
-import { bodies, endpoint, goTo } from '../../../../server';
+import { endpoint, goTo } from '../../../../server';
 
-export const POST = endpoint('learner', { does: 'Goes to a question of a sitting.', body: bodies.goingTo }, ({ as, body, id }) => goTo(as, id, body.question));
+export const POST = endpoint('POST /api/sittings/{id}/at', ({ as, body, id }) => goTo(as, id, body.question));

@@ -1,3 +1,3 @@
 import { endpoint, finish } from '../../../../server';
 
-export const POST = endpoint('learner', { does: 'Finishes a sitting.' }, ({ as, id }) => finish(as, id));
+export const POST = endpoint('POST /api/sittings/{id}/finish', ({ as, id }) => finish(as, id));

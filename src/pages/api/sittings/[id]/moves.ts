@@ -1,23 +1,7 @@
-import {
-  type Answer,
-  allowed,
-  bodies,
-  bodyOf,
-  described,
-  failed,
-  guarded,
-  json,
-  makeTicket,
-  readTicket,
-  sessionCookie,
-  TICKET_SECONDS,
-  takeMoves,
-  ticketName,
-  tokenIn,
-} from '../../../../server';
+import { OPERATIONS } from '../../../../contract';
+import { allowed, bodyOf, endpointOf, failed, guarded, json, makeTicket, readTicket, sessionCookie, TICKET_SECONDS, takeMoves, ticketName, tokenIn } from '../../../../server';
 
-/** Five hundred moves, with room to spare. */
-const MAX_BYTES = 256 * 1024;
+const { body: schema, maxBytes } = OPERATIONS['POST /api/sittings/{id}/moves'];
 
 /** The sitting's own ticket lets moves in; without one the session and the roster are looked up, and a new ticket given. */
 const route = guarded(async (app, { request, params, cookies, locals }) => {
@@ -31,7 +15,7 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
     if (!learner.ok) return failed(learner);
     learnerId = learner.value.id;
   }
-  const body = await bodyOf(request, bodies.sentMoves, MAX_BYTES);
+  const body = await bodyOf(request, schema, maxBytes);
   if (!body.ok) return failed(body);
   // Who was let in by a ticket may have signed out since.
   const answer = await takeMoves(app, sittingId, learnerId, body.value, ticket ? tokenIn(session) : null);
@@ -47,8 +31,4 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
   return json({ ok: true, value: answer.value });
 });
 
-export const POST = described<Answer>(route, 'learner', {
-  does: 'Keeps a learner’s moves, in order and each once, and judges what is to be judged among them.',
-  body: bodies.sentMoves,
-  maxBytes: MAX_BYTES,
-});
+export const POST = endpointOf('POST /api/sittings/{id}/moves', route);

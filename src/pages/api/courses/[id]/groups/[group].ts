@@ -1,5 +1,3 @@
-import { bodies, endpoint, setMember } from '../../../../../server';
+import { endpoint, setMember } from '../../../../../server';
 
-export const PUT = endpoint('teacher', { does: 'Puts a learner into a group, or takes them out of it.', body: bodies.member }, ({ as, id, params, body }) =>
-  setMember(as, id, params.group ?? '', body.learnerId, body.isIn),
-);
+export const PUT = endpoint('PUT /api/courses/{id}/groups/{group}', ({ as, id, params, body }) => setMember(as, id, params.group, body.learnerId, body.isIn));

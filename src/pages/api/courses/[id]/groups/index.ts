@@ -1,3 +1,3 @@
-import { bodies, endpoint, saveGroup } from '../../../../../server';
+import { endpoint, saveGroup } from '../../../../../server';
 
-export const PUT = endpoint('teacher', { does: 'Makes a group, or gives it another name.', body: bodies.group }, ({ as, id, body }) => saveGroup(as, id, body));
+export const PUT = endpoint('PUT /api/courses/{id}/groups', ({ as, id, body }) => saveGroup(as, id, body));

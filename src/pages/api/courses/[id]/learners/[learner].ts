@@ -1,7 +1,7 @@
 import { dataOf, endpoint, eraseLearner, savedJson } from '../../../../../server';
 
-export const GET = endpoint('teacher', { does: 'What a course holds of a learner, as a file.', gives: ['application/json'] }, async ({ as, id, params }) => {
-  const data = await dataOf(as, id, params.learner ?? '');
+export const GET = endpoint('GET /api/courses/{id}/learners/{learner}', async ({ as, id, params }) => {
+  const data = await dataOf(as, id, params.learner);
   return data.ok ? savedJson(data.value, data.value.account.name) : data;
 });
-export const DELETE = endpoint('teacher', { does: 'Erases all that a course holds of a learner.' }, ({ as, id, params }) => eraseLearner(as, id, params.learner ?? ''));
+export const DELETE = endpoint('DELETE /api/courses/{id}/learners/{learner}', ({ as, id, params }) => eraseLearner(as, id, params.learner));

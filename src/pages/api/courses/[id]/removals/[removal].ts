@@ -1,5 +1,3 @@
 import { endpoint, undoRemoval } from '../../../../../server';
 
-export const DELETE = endpoint('teacher', { does: 'Takes a removal back: what was removed is there again, and is named by what named it.' }, ({ as, id, params }) =>
-  undoRemoval(as, id, params.removal ?? ''),
-);
+export const DELETE = endpoint('DELETE /api/courses/{id}/removals/{removal}', ({ as, id, params }) => undoRemoval(as, id, params.removal));

@@ -1,3 +1,3 @@
 import { endpoint, listVersions } from '../../../../../server';
 
-export const GET = endpoint('teacher', { does: 'The versions of a question.' }, ({ as, id }) => listVersions(as, id));
+export const GET = endpoint('GET /api/questions/{id}/versions', ({ as, id }) => listVersions(as, id));

@@ -1,5 +1,4 @@
-import { bodies, endpoint, reopen } from '../../../../../server';
+import { endpoint, reopen, retraceOf } from '../../../../../server';
 
-export const PUT = endpoint('teacher', { does: 'Opens a finished attempt again, as it was before it ended.', body: bodies.reopening }, ({ as, id, params, body }) =>
-  reopen(as, id, params.sitting ?? '', body.minutes),
-);
+export const GET = endpoint('GET /api/releases/{id}/sittings/{sitting}', ({ as, id, params }) => retraceOf(as, id, params.sitting));
+export const PUT = endpoint('PUT /api/releases/{id}/sittings/{sitting}', ({ as, id, params, body }) => reopen(as, id, params.sitting, body.minutes));

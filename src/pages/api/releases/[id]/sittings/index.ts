@@ -1,3 +1,4 @@
 import { endpoint, sit } from '../../../../../server';
 
-export const POST = endpoint('learner', { does: 'Begins a sitting: the first, or another after a finished one. While one runs it is that one.' }, ({ as, id }) => sit(as, id));
+export const GET = endpoint('GET /api/releases/{id}/sittings', ({ as, id, query: { question } }) => sit(as, id, question === undefined ? null : question - 1, 'open'));
+export const POST = endpoint('POST /api/releases/{id}/sittings', ({ as, id }) => sit(as, id));

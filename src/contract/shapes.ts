@@ -1,7 +1,16 @@
-import { LIST_FIELDS, NAMED_FIELDS } from '../../core';
-import type { JsonSchema } from './jsonSchema';
+import { LIST_FIELDS, NAMED_FIELDS } from '../core';
 
-/** What `bodies.ts` tests by functions, as JSON Schema for the API document. `tests/api.test.ts` tries both with the same things. */
+// What Yup tests by functions, as JSON Schema for the API document. `tests/api.test.ts` tries both with the same things.
+
+/** A JSON Schema (2020-12), as it stands in an OpenAPI 3.1 document. */
+export type JsonSchema = { readonly [keyword: string]: unknown };
+
+declare module 'yup' {
+  interface CustomSchemaMetadata {
+    /** What Yup tests by a function, said as JSON Schema. */
+    json?: JsonSchema;
+  }
+}
 
 /** A question document has a schema of its own. */
 export const QUESTION: JsonSchema = { $ref: '../format/question.schema.json' };

@@ -1,0 +1,131 @@
+// Accounts: sign-ins, the installation, what is kept of a person.
+import { boolean, object, string } from 'yup';
+import type { Move } from '../core';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from './limits';
+import { file, json, type Operation } from './operation';
+import type { SecurityWhat } from './vocabulary';
+
+/** What holds for the whole installation. */
+export interface InstallationSettings {
+  /** Teachers bring any account into a course at once, without asking whose it is. */
+  readonly directEnrolment: boolean;
+}
+
+export interface InstallationView extends InstallationSettings {
+  /** Whoever asks may change it. */
+  mayChange: boolean;
+}
+
+export interface SecurityRow {
+  at: Date;
+  what: SecurityWhat;
+  address: string | null;
+}
+
+export interface SessionRow {
+  id: string;
+  since: Date;
+  seen: Date;
+  address: string | null;
+  browser: string | null;
+  /** It is the one that asks. */
+  here: boolean;
+}
+
+/** What is kept of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601. */
+export interface PersonalData {
+  format: 'vault-drop/personal-data';
+  version: 1;
+  exportedAt: string;
+  account: { name: string; username: string | null; createdAt: string };
+  /** Where the account is signed in; in the learner's own file. */
+  signedIn?: { since: string; until: string; address: string | null; browser: string | null }[];
+  courses: PersonalCourse[];
+}
+
+export interface PersonalCourse {
+  title: string;
+  /** Null: not on the roster any more. */
+  onRosterSince: string | null;
+  groups: string[];
+  releases: PersonalRelease[];
+}
+
+export interface PersonalRelease {
+  title: string;
+  allowed: { moreMinutes: number; moreSittings: number; dueAt: string | null; closesAt: string | null } | null;
+  markByHand: { points: number | null; reason: string; at: string } | null;
+  sittings: PersonalSitting[];
+}
+
+export interface PersonalSitting {
+  number: number;
+  startedAt: string;
+  finishedAt: string | null;
+  /** Null where a learner is not told their marks. */
+  points: number | null;
+  outOf: number;
+  moves: { n: number; at: string; question: string; kind: Move['kind']; item?: string; zone?: string | null; x?: number; y?: number; text?: string }[];
+}
+
+export interface Erased {
+  /** The account went too: it is in no other course. */
+  account: boolean;
+  sittings: number;
+}
+
+export interface LeftRow {
+  id: string;
+  name: string;
+  username: string | null;
+}
+
+const password = () =>
+  string().min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`).required('Type a password');
+
+export const newLearner = object({
+  name: string()
+    .min(1, 'Type a name')
+    .max(100, 'At most 100 characters')
+    .matches(/^[^\p{Cc}]*$/u, 'A name has no line breaks or tabs in it')
+    .required('Type a name'),
+  username: string()
+    .matches(/^[A-Za-z0-9_.]{2,60}$/, '2 to 60 letters, digits, dots or underscores')
+    .required('Type a user name'),
+  password: password(),
+});
+
+export const newPassword = object({ password: password() });
+
+export const installation = object({ directEnrolment: boolean().required() });
+
+const joinCode = () => string().trim().min(1, 'Type the code').max(40, 'A code is shorter').required('Type the code');
+
+export const joining = object({ code: joinCode() });
+
+export const registering = newLearner.concat(object({ code: joinCode() }));
+
+export const accountOperations = {
+  'GET /api/account/events': { who: 'signedIn', does: 'What happened to the person’s account, the newest first.', answer: json<SecurityRow[]>() },
+  'GET /api/account/sessions': { who: 'signedIn', does: 'Where the person is signed in.', answer: json<SessionRow[]>() },
+  'DELETE /api/account/sessions': { who: 'signedIn', does: 'Signs the person out everywhere but here.', answer: json<{ ended: number }>() },
+  'DELETE /api/account/sessions/{id}': { who: 'signedIn', does: 'Signs out one of the person’s browsers.', answer: json<null>() },
+  'GET /api/me': { who: 'learner', does: 'All that is kept of the learner who asks, as a file.', answer: file('application/json') },
+  'GET /api/installation': { who: 'teacher', does: 'What holds for the whole installation.', answer: json<InstallationView>() },
+  'PUT /api/installation': {
+    who: 'teacher',
+    does: 'Changes what holds for the whole installation: an administrator’s to do.',
+    body: installation,
+    answer: json<InstallationView>(),
+  },
+  'PUT /api/learners/{id}/password': {
+    who: 'teacher',
+    does: 'Sets a new password for a learner whose account the teacher made.',
+    body: newPassword,
+    answer: json<null>(),
+  },
+  'POST /api/joining': { who: 'learner', does: 'A learner joins a course by its code.', body: joining, answer: json<{ course: string }>() },
+  'PUT /api/joining': { who: 'anyone', does: 'Somebody without an account makes one with a course’s code.', body: registering, answer: json<{ course: string }>() },
+  'GET /api/health': { who: 'anyone', does: 'Whether the application can keep what it is sent.', answer: file('application/json') },
+  'GET /api/ping': { who: 'anyone', does: 'Neither session nor database: what a request costs by itself.', answer: file('application/json') },
+} as const satisfies Readonly<Record<string, Operation>>;

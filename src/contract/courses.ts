@@ -1,0 +1,215 @@
+// Courses, what they are made of, and who changed marks in them.
+import { array, boolean, number, object, string } from 'yup';
+import { isZone } from '../core';
+import { aWord, moment, name, one, revision, uuid, words } from './fields';
+import { MOST_PARTS } from './limits';
+import { json, type Operation } from './operation';
+import { type AuditWhat, type CourseRight, REMOVABLE } from './vocabulary';
+
+export interface CourseRow {
+  id: string;
+  title: string;
+  learners: number;
+  owner: string;
+  right: CourseRight;
+  archived: boolean;
+}
+
+export interface ReleaseRow {
+  id: string;
+  title: string;
+  unitId: string | null;
+  opensAt: Date | null;
+  dueAt: Date | null;
+  closesAt: Date | null;
+  practice: boolean;
+  createdAt: Date;
+  edition: number;
+  /** How many learners have begun it. */
+  sat: number;
+}
+
+export interface CourseView extends CourseRow {
+  join: { code: string; until: Date | null } | null;
+  units: { id: string; title: string }[];
+  releases: ReleaseRow[];
+  /** The zone its times are meant in; null: none is said. */
+  zone: string | null;
+  /** What a write of its name, zone and join code has to name. */
+  revision: number;
+}
+
+export interface CourseChange {
+  readonly title?: string | undefined;
+  /** The owner's alone. */
+  readonly archived?: boolean | undefined;
+  /** A new code that holds until then (null: until it is taken away); `null` instead of it takes the code away. */
+  readonly join?: { readonly until: Date | null } | null | undefined;
+  /** The zone its times are meant in; null: none is said. */
+  readonly zone?: string | null | undefined;
+  /** The revision it was made on, where it matters. */
+  readonly from?: number | undefined;
+}
+
+export interface CourseSaved {
+  title: string;
+  join: { code: string; until: Date | null } | null;
+  zone: string | null;
+  revision: number;
+}
+
+export interface TeacherRow {
+  id: string;
+  name: string;
+  username: string | null;
+}
+
+export interface AuditRow {
+  n: number;
+  at: Date;
+  by: string;
+  what: AuditWhat;
+  release: string | null;
+  /** Null: nobody's in particular, or of a learner who is not here any more. */
+  learner: string | null;
+  detail: Record<string, unknown>;
+}
+
+export interface UnitRow {
+  readonly id: string;
+  readonly title: string;
+}
+
+export interface CategoryRow extends UnitRow {
+  readonly weight: number;
+}
+
+export interface GroupRow extends UnitRow {
+  readonly learners: number;
+  readonly revision: number;
+}
+
+export interface CourseParts {
+  units: UnitRow[];
+  categories: CategoryRow[];
+  groups: GroupRow[];
+  /** What a write of the units, or of the categories, has to name. */
+  unitsRevision: number;
+  categoriesRevision: number;
+  /** The zone the course's times are meant in; null: none is said. */
+  zone: string | null;
+}
+
+/** What removing a unit, a weight category or a group would do. */
+export interface RemovalEffects {
+  /** The releases that name it. */
+  releases: { id: string; title: string }[];
+  /** Of a group: how many learners are in it, and the releases that were for it alone and would be for nobody. */
+  learners: number;
+  forNobody: string[];
+  /** The overall marks that would change, from 0 to 1; null: none. */
+  marks: { learnerId: string; name: string; before: number | null; after: number | null }[];
+}
+
+export interface InvitationRow {
+  courseId: string;
+  course: string;
+  teacher: string;
+}
+
+export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
+
+export const courseChange = object({
+  title: name(200).optional(),
+  archived: boolean(),
+  join: object({ until: moment() }).nullable().default(undefined).optional(),
+  zone: string()
+    .max(60)
+    .test('zone', 'This is no time zone', (name) => name === undefined || name === null || isZone(name))
+    .nullable()
+    .default(undefined),
+  from: revision(),
+});
+
+export const units = object({
+  from: revision(),
+  units: array(object({ id: uuid(), title: name(200) }))
+    .max(MOST_PARTS)
+    .required(),
+});
+
+export const categories = object({
+  from: revision(),
+  categories: array(object({ id: uuid(), title: name(100), weight: number().min(0, 'No less than 0').max(1000, 'At most 1000').required('Give it a weight') }))
+    .max(MOST_PARTS)
+    .required(),
+});
+
+/** `from`: null where there was none. */
+export const group = object({ id: uuid(), title: name(100), from: number().integer().min(1).nullable().defined() });
+
+export const removal = object({ id: uuid(), kind: aWord(REMOVABLE), of: uuid() });
+
+export const member = object({ learnerId: string().min(1).max(100).required(), isIn: boolean().required() });
+
+export const coTeacher = object({ username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'), teaches: boolean().required() });
+
+/** What would be removed from a course. */
+export const removing = object({ kind: one(REMOVABLE).required('is missing'), of: words(60).required('is missing') });
+
+export const courseOperations = {
+  'GET /api/courses': { who: 'teacher', does: 'The courses the teacher owns or teaches.', answer: json<CourseRow[]>() },
+  'POST /api/courses': { who: 'teacher', does: 'Makes a course.', body: titled, answer: json<{ id: string }>() },
+  'GET /api/courses/{id}': { who: 'teacher', does: 'A course and its releases.', answer: json<CourseView>() },
+  'PATCH /api/courses/{id}': {
+    who: 'teacher',
+    does: 'Renames a course, puts it away or brings it back, or sets its join code.',
+    body: courseChange,
+    answer: json<CourseSaved>(),
+  },
+  'GET /api/courses/{id}/audit': { who: 'teacher', does: 'Who changed marks in a course, or what they rest on, the newest first.', answer: json<AuditRow[]>() },
+  'GET /api/courses/{id}/parts': { who: 'teacher', does: 'The units, weight categories and groups of a course.', answer: json<CourseParts>() },
+  'PUT /api/courses/{id}/units': {
+    who: 'teacher',
+    does: 'Saves the units of a course, all of them at once, in their order.',
+    body: units,
+    maxBytes: 256 * 1024,
+    answer: json<CourseParts>(),
+  },
+  'PUT /api/courses/{id}/categories': {
+    who: 'teacher',
+    does: 'Saves the weight categories of a course, all of them at once.',
+    body: categories,
+    maxBytes: 256 * 1024,
+    answer: json<CourseParts>(),
+  },
+  'PUT /api/courses/{id}/groups': { who: 'teacher', does: 'Makes a group, or gives it another name.', body: group, answer: json<CourseParts>() },
+  'PUT /api/courses/{id}/groups/{group}': { who: 'teacher', does: 'Puts a learner into a group, or takes them out of it.', body: member, answer: json<null>() },
+  'GET /api/courses/{id}/removals': {
+    who: 'teacher',
+    does: 'What removing a unit, a weight category or a group would do, and to which marks.',
+    query: removing,
+    answer: json<RemovalEffects>(),
+  },
+  'POST /api/courses/{id}/removals': {
+    who: 'teacher',
+    does: 'Removes a unit, a weight category or a group. What named it goes on without.',
+    body: removal,
+    answer: json<CourseParts>(),
+  },
+  'DELETE /api/courses/{id}/removals/{removal}': {
+    who: 'teacher',
+    does: 'Takes a removal back: what was removed is there again, and is named by what named it.',
+    answer: json<CourseParts>(),
+  },
+  'GET /api/courses/{id}/teachers': { who: 'teacher', does: 'Who teaches a course.', answer: json<TeacherRow[]>() },
+  'PUT /api/courses/{id}/teachers': {
+    who: 'teacher',
+    does: 'Makes a teacher a co-teacher of a course, or no longer.',
+    body: coTeacher,
+    answer: json<TeacherRow[]>(),
+  },
+  'GET /api/invitations': { who: 'learner', does: 'The courses the learner is asked into.', answer: json<InvitationRow[]>() },
+  'PUT /api/invitations/{course}': { who: 'learner', does: 'The learner says yes, and is in the course from then on.', answer: json<null>() },
+  'DELETE /api/invitations/{course}': { who: 'learner', does: 'The learner says no to an invitation.', answer: json<null>() },
+} as const satisfies Readonly<Record<string, Operation>>;

@@ -1,0 +1,21 @@
+// What crosses the network, in one place for both sides: requests, answers, limits, defaults and vocabularies.
+
+export * from './account';
+export * from './corrections';
+export * from './courses';
+export * from './defaults';
+export * from './gradebook';
+export * from './limits';
+export * from './lists';
+export * from './media';
+export * from './operation';
+export * from './operations';
+export * from './questions';
+export * from './releases';
+export * from './results';
+export * from './roster';
+export * from './sets';
+export * from './shelves';
+export * from './sittings';
+export * from './vocabulary';
+export * from './wire';

@@ -1,0 +1,60 @@
+// Pictures, sounds and films.
+import { number, object } from 'yup';
+import { words } from './fields';
+import { MAX_FILE_BYTES } from './limits';
+import { file, json, type Operation } from './operation';
+
+export type MediumKind = 'picture' | 'sound' | 'film';
+
+/** The media types that are taken. */
+export type MediumType = 'image/png' | 'image/jpeg' | 'image/webp' | 'image/gif' | 'image/svg+xml' | 'audio/mpeg' | 'audio/ogg' | 'audio/wav' | 'video/mp4' | 'video/webm';
+
+export interface KeptMedium {
+  readonly hash: string;
+  readonly kind: MediumKind;
+  readonly type: MediumType;
+  /** Bytes in the learner's page. */
+  readonly weight: number;
+  /** Of pictures, in pixels; null of others. */
+  readonly width: number | null;
+  readonly height: number | null;
+}
+
+export interface MediumRow extends KeptMedium {
+  readonly name: string;
+}
+
+export interface MediaUsage {
+  /** Bytes. */
+  used: number;
+  quota: number;
+  /** What nothing uses: how many files, and their bytes. */
+  unused: { files: number; bytes: number };
+}
+
+/** A file: its name, and the size of the scene it is for, in scene units. */
+const MOST_SIDE = 10_000;
+
+const side = () =>
+  number()
+    .typeError('has to be a number')
+    .transform((value: number) => Math.min(MOST_SIDE, Math.max(1, Math.round(value))))
+    .default(1000);
+
+export const newMedium = object({ name: words(200).required('is missing'), width: side(), height: side() });
+
+export const mediaOperations = {
+  'GET /media/{hash}': { who: 'teacher', does: 'A teacher’s own medium.', answer: file('image/*', 'audio/*', 'video/*') },
+  'GET /stand-in/film': { who: 'anyone', does: 'The stand-in for a film player that lies elsewhere.', answer: file('text/html') },
+  'GET /api/media': { who: 'teacher', does: 'The teacher’s media.', answer: json<MediumRow[]>() },
+  'POST /api/media': {
+    who: 'teacher',
+    does: 'Keeps a picture, a sound or a film, held against what it claims to be.',
+    sends: '*/*',
+    query: newMedium,
+    maxBytes: MAX_FILE_BYTES,
+    answer: json<KeptMedium>(),
+  },
+  'GET /api/media/usage': { who: 'teacher', does: 'How much the teacher’s media take, and what of it nothing uses.', answer: json<MediaUsage>() },
+  'DELETE /api/media/usage': { who: 'teacher', does: 'Takes away the media that nothing of the teacher’s uses.', answer: json<MediaUsage>() },
+} as const satisfies Readonly<Record<string, Operation>>;

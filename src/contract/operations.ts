@@ -1,0 +1,44 @@
+import { accountOperations } from './account';
+import { correctionOperations } from './corrections';
+import { courseOperations } from './courses';
+import { gradebookOperations } from './gradebook';
+import { listOperations } from './lists';
+import { mediaOperations } from './media';
+import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
+import { questionOperations } from './questions';
+import { releaseOperations } from './releases';
+import { resultOperations } from './results';
+import { rosterOperations } from './roster';
+import { setOperations } from './sets';
+import { shelfOperations } from './shelves';
+import { sittingOperations } from './sittings';
+
+/** Every endpoint, by its method and path. */
+export const OPERATIONS = {
+  ...accountOperations,
+  ...courseOperations,
+  ...rosterOperations,
+  ...gradebookOperations,
+  ...releaseOperations,
+  ...resultOperations,
+  ...correctionOperations,
+  ...sittingOperations,
+  ...questionOperations,
+  ...shelfOperations,
+  ...setOperations,
+  ...listOperations,
+  ...mediaOperations,
+} as const;
+
+export type Operations = typeof OPERATIONS;
+export type OperationName = keyof Operations;
+/** The operations that these may ask for. */
+export type NamesFor<Who extends Asker> = { [Name in OperationName]: Operations[Name]['who'] extends Who ? Name : never }[OperationName];
+
+// Of an operation's answer the value, with its dates as dates; never: its answer is a file. (No docstring: it would stand in every schema of the API document.)
+export type AnswerFor<Name extends OperationName> = AnswerOf<Operations[Name]>;
+export type ParametersFor<Name extends OperationName> = PathParameters<Name>;
+export type BodyFor<Name extends OperationName> = BodyOf<Operations[Name]>;
+/** The same as it may be sent. */
+export type SentBodyFor<Name extends OperationName> = SentBodyOf<Operations[Name]>;
+export type QueryFor<Name extends OperationName> = QueryOf<Operations[Name]>;

@@ -1,0 +1,233 @@
+// Questions in the Vault.
+import { array, boolean, mixed, object, type Schema, string } from 'yup';
+import { type Edit, type FindingCounts, KINDS, type Kind, LIST_FIELDS, NAMED_FIELDS, type Question } from '../core';
+import { from, isIndex, isOneOf, listOf, one, uuid, wholeNumber, words } from './fields';
+import { MAX_FILE_BYTES, MOST_AT_ONCE, MOST_EDITS_AT_ONCE } from './limits';
+import { file, json, type Operation } from './operation';
+import { EDIT, QUESTION } from './shapes';
+import { type Access, FINDINGS, SORTS, USES } from './vocabulary';
+
+/** What is looked for in the Vault. Left out: everything. */
+export interface Sought {
+  /** A shelf's id; `none`: on no shelf; `bin`: what was deleted. */
+  readonly shelf?: string | undefined;
+  readonly words?: string | undefined;
+  readonly kind?: Kind | undefined;
+  readonly findings?: (typeof FINDINGS)[number] | undefined;
+  /** In a set or a release of anybody's, in none, or as a starting point for others. */
+  readonly use?: (typeof USES)[number] | undefined;
+  readonly tag?: string | undefined;
+  readonly sort?: (typeof SORTS)[number] | undefined;
+  readonly from?: number | undefined;
+}
+
+export interface VaultRow {
+  id: string;
+  title: string;
+  kind: Kind;
+  /** The most its marks come to. */
+  max: number;
+  changedAt: Date;
+  findings: FindingCounts;
+  startingPoint: boolean;
+  shelfId: string | null;
+  tags: string[];
+  access: Access;
+  owner: string;
+}
+
+export interface VaultPage {
+  rows: VaultRow[];
+  /** Of all pages. */
+  total: number;
+  from: number;
+}
+
+export interface Uses {
+  sets: { id: string; title: string; by: string; mine: boolean }[];
+  releases: { id: string; title: string; course: string; by: string; mine: boolean }[];
+}
+
+export interface Kept {
+  question: Question;
+  access: Access;
+  revision: number;
+  changedAt: Date;
+}
+
+/** What can be done to many questions at once: put onto a shelf (null: off any), deleted or brought back, given tags and relieved of others. */
+export interface ManyChange {
+  readonly ids: readonly string[];
+  readonly shelfId?: string | null | undefined;
+  readonly deleted?: boolean | undefined;
+  readonly addTags?: readonly string[] | undefined;
+  readonly removeTags?: readonly string[] | undefined;
+}
+
+/** Those that were changed; and where those stood before that stand elsewhere now, so that they can be put back. */
+export interface ManyChanged {
+  changed: string[];
+  stood: { shelfId: string | null; ids: string[] }[];
+}
+
+export interface Batch {
+  /** Made by the client: the same batch sent again is answered, not applied again. */
+  readonly id: string;
+  /** The revision the edits were made on. */
+  readonly from: number;
+  readonly edits: readonly Edit[];
+}
+
+/** A version: how a question stood when its author paused. */
+export interface VersionRow {
+  readonly revision: number;
+  readonly at: Date;
+  readonly by: string;
+  /** How many changes led to it from the version before. */
+  readonly changes: number;
+}
+
+export interface Imported {
+  shelves: number;
+  questions: { id: string; title: string }[];
+  sets: { id: string; title: string }[];
+  media: number;
+  /** What did not come in, and why. */
+  left: { file: string; message: string }[];
+}
+
+export const copyBody = object({ id: uuid(), document: mixed().meta({ json: QUESTION }) });
+
+/** Deleted or brought back; kept as a starting point or no longer: one of the two. */
+export const questionChange = object({ deleted: boolean().notRequired(), startingPoint: boolean().notRequired() }).test(
+  'one',
+  'has to say deleted or startingPoint',
+  (value) => (typeof value.deleted === 'boolean') !== (typeof value.startingPoint === 'boolean'),
+);
+
+export const newQuestion = object({
+  id: uuid(),
+  shelfId: string().uuid().nullable(),
+  example: mixed<Kind>((value): value is Kind => isOneOf(KINDS, value))
+    .typeError('has to be a kind of question')
+    .meta({ json: { enum: KINDS } })
+    .notRequired(),
+});
+
+const tag = () => string().trim().min(1, 'A tag has at least one character').max(60, 'At most 60 characters').required();
+
+export const questionsChange = object({
+  ids: array(uuid()).min(1).max(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at once`).required(),
+  shelfId: string().uuid().nullable(),
+  deleted: boolean(),
+  addTags: array(tag()).max(20, 'At most 20 tags at once'),
+  removeTags: array(tag()).max(20, 'At most 20 tags at once'),
+});
+
+const isEntry = (value: unknown) => value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
+
+/** The outer shape of an edit; what it does to the document is judged by the document's own schema. */
+function isEdit(value: unknown): value is Edit {
+  if (value === null || typeof value !== 'object') return false;
+  const edit = value as Record<string, unknown>;
+  switch (edit.type) {
+    case 'setQuestion':
+      return typeof edit.field === 'string';
+    case 'set':
+      return isOneOf(LIST_FIELDS, edit.in) && typeof edit.id === 'string' && typeof edit.field === 'string' && edit.field !== 'id';
+    case 'add':
+    case 'remove':
+      return isOneOf(LIST_FIELDS, edit.in) && isIndex(edit.index) && isEntry(edit.entry);
+    case 'move':
+      return isOneOf(LIST_FIELDS, edit.in) && isIndex(edit.from) && isIndex(edit.to);
+    case 'name':
+      return isOneOf(NAMED_FIELDS, edit.in) && typeof edit.name === 'string' && (edit.to === null || typeof edit.to === 'object');
+    default:
+      return false;
+  }
+}
+
+export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({
+  id: uuid(),
+  from: wholeNumber(),
+  edits: listOf(isEdit, MOST_EDITS_AT_ONCE, 'is not an edit', EDIT).required(),
+});
+
+/** A page of the Vault. `shelf`: a shelf's id; `none`: on no shelf; `bin`: what was deleted. */
+export const sought = object({
+  shelf: words(60),
+  words: words(200),
+  tag: words(60),
+  kind: one(KINDS),
+  findings: one(FINDINGS),
+  use: one(USES),
+  sort: one(SORTS),
+  from: from(),
+});
+
+/** What is to be packed: a shelf, a set, or questions by their ids with commas between. */
+export const packing = object({
+  shelf: words(60),
+  set: words(60),
+  questions: string().matches(/^[0-9a-f-]{36}(,[0-9a-f-]{36})*$/, 'has to be ids with commas between'),
+})
+  .test('one', 'has to name a shelf, a set or questions', ({ shelf, set, questions }) => [shelf, set, questions].filter(Boolean).length === 1)
+  .test('few', `At most ${MOST_AT_ONCE} questions at once`, ({ questions }) => (questions?.split(',').length ?? 0) <= MOST_AT_ONCE);
+
+/** The client's id of an import: a package sent again under it comes in once. */
+export const importing = object({ id: uuid() });
+
+export const questionOperations = {
+  'GET /api/questions': { who: 'teacher', does: 'A page of the Vault.', query: sought, answer: json<VaultPage>() },
+  'POST /api/questions': { who: 'teacher', does: 'Makes a question: empty, or an example of a kind.', body: newQuestion, answer: json<{ id: string }>() },
+  'PATCH /api/questions': {
+    who: 'teacher',
+    does: 'Moves, tags, deletes or brings back many questions at once.',
+    body: questionsChange,
+    answer: json<ManyChanged>(),
+  },
+  'GET /api/questions/{id}': { who: 'teacher', does: 'A question with its revision.', answer: json<Kept>() },
+  'PATCH /api/questions/{id}': {
+    who: 'teacher',
+    does: 'Deletes a question or brings it back, or keeps it as a starting point.',
+    body: questionChange,
+    answer: json<null>(),
+  },
+  'POST /api/questions/{id}/copies': {
+    who: 'teacher',
+    does: 'Copies a question as it is kept, or (with a document) keeps what the author has in front of them.',
+    body: copyBody,
+    maxBytes: 2 * 1024 * 1024,
+    answer: json<{ id: string }>(),
+  },
+  'POST /api/questions/{id}/edits': {
+    who: 'teacher',
+    does: 'A batch of edits to a question, made on a revision of it. A batch sent twice counts once.',
+    body: batch,
+    maxBytes: 2 * 1024 * 1024,
+    answer: json<{ revision: number; changedAt: Date }>(),
+  },
+  'GET /api/questions/{id}/uses': { who: 'teacher', does: 'Who uses a question, and where.', answer: json<Uses>() },
+  'GET /api/questions/{id}/versions': { who: 'teacher', does: 'The versions of a question.', answer: json<VersionRow[]>() },
+  'GET /api/questions/{id}/versions/{revision}': {
+    who: 'teacher',
+    does: 'A question as it stood at a revision.',
+    answer: json<{ question: Question }>(),
+  },
+  'GET /api/tags': { who: 'teacher', does: 'The tags of the questions the teacher may see.', answer: json<{ tag: string; questions: number }[]>() },
+  'DELETE /api/bin': { who: 'teacher', does: 'Empties the bin: what lies in it goes for good.', answer: json<{ questions: number }>() },
+  'GET /api/packages': {
+    who: 'teacher',
+    does: 'Questions, a shelf or a set as one zip of documents and media.',
+    query: packing,
+    answer: file('application/zip'),
+  },
+  'POST /api/packages': {
+    who: 'teacher',
+    does: 'Takes a package in. Sent again under the same id, it comes in once.',
+    query: importing,
+    sends: 'application/zip',
+    maxBytes: MAX_FILE_BYTES,
+    answer: json<Imported>(),
+  },
+} as const satisfies Readonly<Record<string, Operation>>;

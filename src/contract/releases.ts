@@ -1,0 +1,164 @@
+// What is published to a course, and how it runs.
+import { boolean, number, object, string } from 'yup';
+import { TELLS, type Tells } from '../core';
+import { aWord, ids, moment, revision, uuid } from './fields';
+import { MOST_MINUTES, MOST_SITTINGS } from './limits';
+import { json, type Operation } from './operation';
+import { COUNTS, type Counts, type JobState, TELLS_WHEN, type TellsWhen } from './vocabulary';
+
+/** Whom a release is for, beside `everyone`. */
+export interface ReleaseAudience {
+  readonly groups: readonly string[];
+  readonly learners: readonly string[];
+}
+
+/** How a release runs. */
+export interface ReleaseSettings {
+  readonly title?: string | undefined;
+  readonly unitId: string | null;
+  readonly opensAt: Date | null;
+  readonly dueAt: Date | null;
+  readonly closesAt: Date | null;
+  readonly minutes: number | null;
+  readonly sittings: number | null;
+  readonly counts: Counts;
+  readonly practice: boolean;
+  readonly categoryId: string | null;
+  readonly tells: Tells;
+  /** `atOnce` is fixed when it is published. */
+  readonly tellsWhen: TellsWhen;
+  /** Null: all of the course. */
+  readonly audience: ReleaseAudience | null;
+}
+
+export interface AllowanceRow {
+  learnerId: string;
+  name: string;
+  moreMinutes: number;
+  moreSittings: number;
+  dueAt: Date | null;
+  closesAt: Date | null;
+}
+
+export interface SettingsView {
+  settings: ReleaseSettings & { title: string };
+  courseId: string;
+  /** What a write of the settings has to name. */
+  revision: number;
+  allowances: AllowanceRow[];
+}
+
+export interface Allowed {
+  readonly moreMinutes: number;
+  readonly moreSittings: number;
+  readonly dueAt: Date | null;
+  readonly closesAt: Date | null;
+}
+
+export interface LearnerRelease {
+  id: string;
+  title: string;
+  course: string;
+  createdAt: Date;
+  opensAt: Date | null;
+  dueAt: Date | null;
+  closesAt: Date | null;
+  minutes: number | null;
+  practice: boolean;
+  questions: number;
+  /** Of the sitting that counts. Null before the first check, and where not all of the marks are shown, or not yet. */
+  mark: number | null;
+  max: number | null;
+  /** `again`: finished, and another sitting may be begun. */
+  state: 'early' | 'waiting' | 'started' | 'finished' | 'again' | 'closed';
+}
+
+export interface JobView {
+  id: string;
+  state: JobState;
+  done: number;
+  total: number;
+  /** What went wrong; null while nothing did. */
+  problems: { path: string; message: string }[] | null;
+}
+
+const releaseSettings = {
+  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').optional(),
+  unitId: string().uuid().nullable().default(null),
+  opensAt: moment(),
+  dueAt: moment(),
+  closesAt: moment(),
+  minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
+  sittings: number().integer().min(1, 'At least one').max(MOST_SITTINGS, `At most ${MOST_SITTINGS}`).nullable().defined(),
+  counts: aWord(COUNTS),
+  practice: boolean().required(),
+  categoryId: string().uuid().nullable().default(null),
+  tells: aWord(TELLS),
+  tellsWhen: aWord(TELLS_WHEN),
+  audience: object({ groups: ids(200), learners: ids(2000) })
+    .nullable()
+    .default(null),
+};
+
+export const releaseChange = object({ ...releaseSettings, from: revision() });
+
+export const allowed = object({
+  learnerId: string().min(1).max(100).required(),
+  allowed: object({
+    moreMinutes: number().integer().min(0, 'No less than 0').max(MOST_MINUTES, 'At most a week').required(),
+    moreSittings: number().integer().min(0, 'No less than 0').max(MOST_SITTINGS, `At most ${MOST_SITTINGS}`).required(),
+    dueAt: moment(),
+    closesAt: moment(),
+  })
+    .nullable()
+    .default(null),
+});
+
+/** A question as it stood at a revision, or a set: one of the two. */
+export const publication = object({
+  id: uuid(),
+  courseId: uuid(),
+  questionId: uuid().notRequired(),
+  revision: number().integer().min(0),
+  setId: uuid().notRequired(),
+  settings: object(releaseSettings).default(undefined),
+}).test(
+  'content',
+  'has to name a question with its revision, or a set',
+  (value) => (value.setId === undefined) === (value.questionId !== undefined && value.revision !== undefined),
+);
+
+/** How many of its minutes are left; null where it has no end. */
+export const reopening = object({ minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null) });
+
+export const releaseOperations = {
+  'GET /api/releases': { who: 'learner', does: 'What is published for the learner, and how far they have come with it.', answer: json<LearnerRelease[]>() },
+  'POST /api/releases': {
+    who: 'teacher',
+    does: 'Publishes a question as it stood at a revision, or a set, to a course: at once, or (where model answers have to be found) as a job.',
+    body: publication,
+    maxBytes: 256 * 1024,
+    answer: json<{ id: string; job: string | null }>(),
+  },
+  'GET /api/jobs/{id}': { who: 'teacher', does: 'How far a job of the teacher’s has come.', answer: json<JobView>() },
+  'GET /api/releases/{id}/settings': { who: 'teacher', does: 'How a release runs, and what learners are allowed beyond that.', answer: json<SettingsView>() },
+  'PUT /api/releases/{id}/settings': {
+    who: 'teacher',
+    does: 'Changes how a release runs.',
+    body: releaseChange,
+    maxBytes: 256 * 1024,
+    answer: json<SettingsView>(),
+  },
+  'PUT /api/releases/{id}/allowances': {
+    who: 'teacher',
+    does: 'Allows one learner more time, more sittings or other dates; null: no longer.',
+    body: allowed,
+    answer: json<SettingsView>(),
+  },
+  'PUT /api/releases/{id}/sittings/{sitting}': {
+    who: 'teacher',
+    does: 'Opens a finished attempt again, as it was before it ended.',
+    body: reopening,
+    answer: json<null>(),
+  },
+} as const satisfies Readonly<Record<string, Operation>>;

@@ -1,0 +1,140 @@
+// How a release was answered.
+import type { Move, Question, Verdict } from '../core';
+import { file, json, type Operation } from './operation';
+
+export interface ResultRow {
+  learnerId: string;
+  name: string;
+  username: string | null;
+  /** What counts: of the learner's sittings, or set by hand. Null while nothing has been checked. */
+  mark: number | null;
+  max: number | null;
+  byHand: boolean;
+  tries: number;
+  state: 'notStarted' | 'started' | 'checked' | 'ended';
+  /** Finished after it was due. */
+  late: boolean;
+  /** From the first move of the last sitting to its last, in seconds; null before the first. */
+  seconds: number | null;
+  /** The learner's sittings, the first first. */
+  sittings: { id: string; number: number; mark: number; max: number }[];
+}
+
+export interface ResultsView {
+  release: { id: string; title: string; course: string; courseId: string; edition: number; createdAt: Date };
+  rows: ResultRow[];
+}
+
+/** How often an item was put into a zone; `zone` -1: nowhere. Indexes of the question's items and zones. */
+export interface Pair {
+  readonly item: number;
+  readonly zone: number;
+  readonly first: number;
+  readonly last: number;
+  /** By the key; null: the zone is neutral. */
+  readonly right: boolean | null;
+}
+
+export interface QuestionAnalysis {
+  readonly title: string;
+  readonly struck: boolean;
+  readonly document: Question;
+  readonly points: number;
+  /** How many were asked it, and how many of them answered. */
+  readonly asked: number;
+  readonly answered: number;
+  readonly facility: number | null;
+  readonly discrimination: number | null;
+  readonly tries: number | null;
+  readonly turnedAway: number;
+  readonly seconds: number | null;
+  readonly pairs: readonly Pair[];
+  /** Where items were let go by hand: item, x, y. */
+  readonly drops: readonly (readonly [number, number, number])[];
+}
+
+export interface Sweeper {
+  readonly sittingId: string;
+  readonly name: string;
+  readonly question: number;
+  readonly swept: readonly { readonly item: number; readonly zones: readonly number[] }[];
+}
+
+export interface Analysis {
+  readonly release: { id: string; title: string; course: string; courseId: string; edition: number };
+  /** First sittings: one a learner. */
+  readonly learners: number;
+  readonly outOf: number;
+  readonly mean: number | null;
+  /** Marks by tenths of what could be had. */
+  readonly distribution: readonly number[];
+  readonly alpha: number | null;
+  readonly questions: readonly QuestionAnalysis[];
+  readonly sweepers: readonly Sweeper[];
+}
+
+/** What was put where, how it was judged, and what its author says of it. */
+export interface ReportLine {
+  readonly item: string;
+  readonly zone: string;
+  readonly verdict: Verdict;
+  readonly said: string;
+}
+
+export interface ReportQuestion {
+  readonly title: string;
+  readonly points: number;
+  readonly earned: number;
+  readonly tries: number;
+  readonly lines: readonly ReportLine[];
+  readonly said: string;
+}
+
+export interface ReportRelease {
+  readonly title: string;
+  readonly practice: boolean;
+  readonly mark: number | null;
+  readonly outOf: number;
+  readonly byHand: string | null;
+  readonly finishedAt: Date | null;
+  /** Nothing of it is left to do. */
+  readonly ended: boolean;
+  readonly sittings: number;
+  /** Of the sitting that counts. */
+  readonly questions: readonly ReportQuestion[];
+}
+
+export interface LearnerReport {
+  readonly course: { readonly id: string; readonly title: string };
+  readonly learner: { readonly id: string; readonly name: string };
+  readonly releases: readonly ReportRelease[];
+}
+
+export interface RetraceView {
+  readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
+  readonly learner: string;
+  readonly number: number;
+  /** Has it ended? Then it can be opened again; where an attempt has so many minutes, with some of them. */
+  readonly finished: boolean;
+  readonly minutes: number | null;
+  readonly questions: readonly {
+    /** As it is judged. */
+    readonly document: Question;
+    /** Where each item was at the start for this learner, by its index: scene units. */
+    readonly homes: readonly { readonly x: number; readonly y: number }[];
+    readonly points: number;
+    readonly moves: readonly { readonly move: Move; readonly at: number }[];
+  }[];
+}
+
+export const resultOperations = {
+  'GET /api/releases/{id}/results': { who: 'teacher', does: 'The marks of a release, learner by learner.', answer: json<ResultsView>() },
+  'GET /api/releases/{id}/sittings/{sitting}': { who: 'teacher', does: 'A sitting with its moves, to be played again.', answer: json<RetraceView>() },
+  'GET /api/courses/{id}/learners/{learner}/report': { who: 'teacher', does: 'A learner’s results in a course.', answer: json<LearnerReport>() },
+  'GET /releases/{id}/results.csv': { who: 'teacher', does: 'The marks of a release as CSV.', answer: file('text/csv') },
+  'GET /api/releases/{id}/analysis': {
+    who: 'teacher',
+    does: 'How a release was answered: figures, who put what where, drops, who tried everything.',
+    answer: json<Analysis>(),
+  },
+} as const satisfies Readonly<Record<string, Operation>>;

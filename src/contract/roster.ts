@@ -1,0 +1,92 @@
+// Who is in a course.
+import { array, boolean, object, string } from 'yup';
+import type { Erased, LeftRow } from './account';
+import { newLearner } from './account';
+import { from, words } from './fields';
+import { file, json, type Operation } from './operation';
+
+export interface LearnerRow {
+  id: string;
+  name: string;
+  username: string | null;
+  /** Made by the teacher who asks, who therefore may reset the password. */
+  mine: boolean;
+  groups: string[];
+}
+
+export interface RosterPage {
+  rows: LearnerRow[];
+  total: number;
+  from: number;
+}
+
+/** What a line of a list would do: make an account, bring somebody who has one into the course, or nothing. */
+export interface PlannedLine {
+  /** From 1, as an editor counts lines. */
+  line: number;
+  name: string;
+  username: string;
+  groups: readonly string[];
+  /** `invite`: the account is of somebody the teacher shares no course with, who is asked. */
+  will: 'make' | 'join' | 'invite' | 'stay';
+  /** The name the account has, where the list has another and the teacher knows them. */
+  knownAs: string | null;
+}
+
+export interface RosterPlan {
+  lines: PlannedLine[];
+  problems: { line: number; message: string }[];
+  /** Groups that would be made. */
+  newGroups: string[];
+  /** Who is on the roster and not in the list. */
+  others: { id: string; name: string; username: string | null }[];
+}
+
+export interface RosterTaken {
+  made: { name: string; username: string; password: string }[];
+  joined: number;
+  /** Who is asked, and says yes or no by themselves. */
+  invited: number;
+  removed: number;
+}
+
+export const roster = object({
+  text: string().min(1, 'Paste a list').max(2_000_000, 'At most two million characters').required('Paste a list'),
+  take: boolean().required(),
+  removeOthers: boolean().default(false),
+});
+
+export const takenOff = object({ learners: array(string().min(1).max(100).required()).min(1).max(500).required() });
+
+/** A page of people: `words` in their names, `from` the row it begins with. */
+export const page = object({ words: words(200).default(''), from: from() });
+
+export const rosterOperations = {
+  'GET /api/courses/{id}/learners': { who: 'teacher', does: 'A page of the roster.', query: page, answer: json<RosterPage>() },
+  'POST /api/courses/{id}/learners': {
+    who: 'teacher',
+    does: 'Makes a learner’s account and puts them on the roster.',
+    body: newLearner,
+    answer: json<{ id: string }>(),
+  },
+  'DELETE /api/courses/{id}/learners': {
+    who: 'teacher',
+    does: 'Takes learners off the roster. What they did is kept.',
+    body: takenOff,
+    answer: json<{ removed: number }>(),
+  },
+  'GET /api/courses/{id}/learners/{learner}': { who: 'teacher', does: 'What a course holds of a learner, as a file.', answer: file('application/json') },
+  'DELETE /api/courses/{id}/learners/{learner}': { who: 'teacher', does: 'Erases all that a course holds of a learner.', answer: json<Erased>() },
+  'GET /api/courses/{id}/left': {
+    who: 'teacher',
+    does: 'Who is not on the roster any more, and of whom the course still keeps something.',
+    answer: json<LeftRow[]>(),
+  },
+  'POST /api/courses/{id}/roster': {
+    who: 'teacher',
+    does: 'Says what taking a pasted list would change (`take` false), or takes it.',
+    body: roster,
+    maxBytes: 1024 * 1024,
+    answer: json<RosterPlan | RosterTaken>(),
+  },
+} as const satisfies Readonly<Record<string, Operation>>;

@@ -1,0 +1,137 @@
+// Sets of questions.
+import { array, boolean, number, object, string } from 'yup';
+import type { Draw, Kind, Question, Section } from '../core';
+import { MOST_CAPTIONS } from '../core/document';
+import { titled } from './courses';
+import { points, revision, sha256, uuid } from './fields';
+import { MOST_QUESTIONS } from './limits';
+import type { MediumKind } from './media';
+import { json, type Operation } from './operation';
+
+/** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
+export interface SourceContent {
+  readonly title: string;
+  readonly text: string;
+  readonly medium: { readonly hash: string; readonly kind: MediumKind; readonly description: string } | null;
+  readonly captions: string;
+  /** Of a film that lies elsewhere. */
+  readonly address?: string | undefined;
+}
+
+export type SetSource = SourceContent & { readonly id: string; readonly questions: readonly string[] };
+
+/** A question of a set, with the points it counts there; null: as many as its marks. */
+export interface SetEntry {
+  readonly id: string;
+  readonly points: number | null;
+}
+
+export type SetSection = Section<SetEntry>;
+
+export interface SetRow {
+  id: string;
+  title: string;
+  questions: number;
+  changedAt: Date;
+}
+
+/** `max`: the most its own marks come to. */
+export interface SetQuestion extends SetEntry {
+  title: string;
+  kind: Kind;
+  max: number;
+}
+
+export interface SetView {
+  id: string;
+  title: string;
+  goBack: boolean;
+  sections: Section<SetQuestion>[];
+  sources: SetSource[];
+  /** How many of its questions are not the teacher's to use any more: deleted, or shared no longer. */
+  gone: number;
+  /** What a write of it has to name. */
+  revision: number;
+}
+
+export interface SetContent {
+  readonly title: string;
+  readonly goBack: boolean;
+  readonly sections: readonly SetSection[];
+  readonly sources?: readonly SetSource[] | undefined;
+}
+
+/** `count`: how many of the questions are its own. */
+export interface EditionSection {
+  readonly title: string;
+  readonly draw: Draw | null;
+  readonly count: number;
+}
+
+/** A set with its questions whole. */
+export interface WholeSet {
+  readonly title: string;
+  readonly goBack: boolean;
+  readonly questions: readonly Question[];
+  readonly points: readonly number[];
+  readonly sections: readonly EditionSection[];
+  readonly sources: readonly (SourceContent & { readonly questions: readonly number[] })[];
+}
+
+const setFields = {
+  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
+  goBack: boolean().required(),
+  sections: array(
+    object({
+      title: string().max(200, 'At most 200 characters').defined(),
+      draw: object({ count: number().integer().min(1, 'At least one').max(MOST_QUESTIONS).required(), points: points().required() })
+        .nullable()
+        .default(null),
+      questions: array(object({ id: uuid(), points: points().nullable().default(null) }))
+        .max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`)
+        .required(),
+    }),
+  )
+    .max(50, 'At most 50 sections')
+    .test('questions', `At most ${MOST_QUESTIONS} questions`, (sections) => (sections ?? []).reduce((sum, { questions }) => sum + (questions?.length ?? 0), 0) <= MOST_QUESTIONS)
+    .required(),
+  sources: array(
+    object({
+      id: uuid(),
+      title: string().max(200, 'At most 200 characters').defined(),
+      text: string().max(100_000, 'At most 100,000 characters').defined(),
+      medium: object({
+        hash: sha256(),
+        kind: string()
+          .oneOf(['picture', 'sound', 'film'] as const)
+          .required(),
+        description: string().max(2000, 'At most 2000 characters').defined(),
+      })
+        .nullable()
+        .default(null),
+      captions: string().max(MOST_CAPTIONS, 'At most 200,000 characters').defined(),
+      address: string().max(2000, 'At most 2000 characters').optional(),
+      questions: array(uuid()).max(MOST_QUESTIONS).required(),
+    }),
+  )
+    .max(20, 'At most 20 sources')
+    .optional(),
+};
+
+export const setContent = object(setFields);
+
+export const setChange = object({ ...setFields, from: revision() });
+
+export const setOperations = {
+  'GET /api/sets': { who: 'teacher', does: 'The teacher’s sets.', answer: json<SetRow[]>() },
+  'GET /api/sets/{id}': { who: 'teacher', does: 'A set, with the titles of its questions.', answer: json<SetView>() },
+  'GET /api/sets/{id}/whole': { who: 'teacher', does: 'A set with its questions whole, as it is printed and published.', answer: json<WholeSet>() },
+  'POST /api/sets': { who: 'teacher', does: 'Makes a set.', body: titled, answer: json<{ id: string }>() },
+  'PUT /api/sets/{id}': {
+    who: 'teacher',
+    does: 'Saves a set.',
+    body: setChange,
+    maxBytes: 2 * 1024 * 1024,
+    answer: json<{ id: string; revision: number }>(),
+  },
+} as const satisfies Readonly<Record<string, Operation>>;

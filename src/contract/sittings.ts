@@ -1,0 +1,183 @@
+// A learner at work.
+import { boolean, object, type Schema } from 'yup';
+import type { MovesView, QuestionView, Reckoning, Rich, SentMove } from '../core';
+import { isIndex, listOf, numberText, wholeNumber } from './fields';
+import { MOST_MOVES_AT_ONCE, MOST_TYPED } from './limits';
+import type { MediumKind } from './media';
+import { file, json, type Operation } from './operation';
+import { MOVE } from './shapes';
+import type { Counts } from './vocabulary';
+
+/** Where one is in a set. */
+export interface Place {
+  /** From 0. */
+  at: number;
+  count: number;
+  goBack: boolean;
+  reached: number;
+  tried: number[];
+  ended: number[];
+  /** The part of the set it stands in; empty: it has no name. */
+  section: string;
+  /** Nothing is told before the end, so there is no check to ask for. */
+  quiet: boolean;
+  /** The sitting is over and looked at only. */
+  finished: boolean;
+}
+
+/** A source in a learner's terms; its medium and captions are asked for by its number. */
+export interface SourceView {
+  n: number;
+  title: string;
+  text: Rich | null;
+  medium: { kind: MediumKind; description: string } | null;
+  captioned: boolean;
+  /** Of a film that lies elsewhere. */
+  address: string | null;
+}
+
+export interface SittingView extends QuestionView {
+  id: string;
+  release: string;
+  course: string;
+  /** The number of the last move the server has. */
+  last: number;
+  place: Place;
+  /** What stands beside the question. */
+  sources: SourceView[];
+  /** When it has to end, and how many seconds that is from now by the server's clock; null: when the learner likes. */
+  ends: { at: string; seconds: number } | null;
+}
+
+export interface Sent {
+  /** The question's place in the sitting. */
+  readonly question: number;
+  /** The number of the last move the browser knows the server to have. */
+  readonly after: number;
+  readonly moves: readonly SentMove[];
+}
+
+export interface MovesAnswer extends MovesView {
+  last: number;
+}
+
+/** What a finished sitting came to, as far as its author lets it be seen. */
+export interface Summary {
+  id: string;
+  finishedAt: Date;
+  questions: {
+    title: string;
+    tries: number;
+    fullMarks: boolean | null;
+    /** The learner came to it. */
+    seen: boolean;
+    /** What it counts, and what of that was earned; null: not shown. */
+    points: number;
+    earned: number | null;
+    reckoning: Reckoning | null;
+  }[];
+  /** Null: not all of the marks are shown. */
+  total: { mark: number; max: number } | null;
+  /** Each answer can be looked at again, with what is told of it. */
+  review: boolean;
+}
+
+export interface Titles {
+  readonly release: string;
+  readonly course: string;
+}
+
+/** What a learner is told before they begin: when it opens where it has not, else how long they will have. */
+export interface Before extends Titles {
+  id: string;
+  questions: number;
+  minutes: number | null;
+  closesAt: Date | null;
+  opensAt: Date | null;
+}
+
+export interface Finished extends Summary, Titles {
+  releaseId: string;
+  /** Another sitting may be begun. */
+  another: boolean;
+  /** Which of several counts. */
+  counts: Counts;
+}
+
+/** A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what there is before it is begun. */
+export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
+
+const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
+
+/** `question`: which of a sitting's questions, from 1; left out: where the learner is. */
+export const opening = object({ question: numberText(999).min(1, 'has to be a whole number from 1') });
+
+export const goingTo = object({ question: wholeNumber() });
+
+/** What a learner is shown: `w` the width of a picture in pixels; `captions`: the captions instead, as WebVTT; `q`: the question it is of, by its place in the edition. */
+const width = () => numberText(99_999).default(null).nullable();
+
+const captions = () => boolean().default(false);
+
+export const sittingMedium = object({ q: numberText(99_999).default(0), w: width(), captions: captions() });
+
+export const sittingSource = object({ w: width(), captions: captions() });
+
+function isMove(value: unknown): value is SentMove {
+  if (value === null || typeof value !== 'object') return false;
+  const { id, kind, item, copy, zone, at, text, ...rest } = value as Record<string, unknown>;
+  if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
+  if (kind === 'reset' || kind === 'check' || kind === 'hint') return Object.keys(value).length === 2;
+  if (text !== undefined) return kind === 'put' && isName(zone) && typeof text === 'string' && text.length <= MOST_TYPED && Object.keys(value).length === 4;
+  if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
+  if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
+  return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);
+}
+/** Moves, each with an id of its own: the server stores each id of a sitting once. */
+const moves = listOf(isMove, MOST_MOVES_AT_ONCE, 'is not a move', MOVE, 1)
+  .required()
+  .test('ids', 'has the id of another move', (value, { path, createError }) => {
+    if (!Array.isArray(value) || value.length > MOST_MOVES_AT_ONCE || !value.every(isMove)) return true;
+    const ids = new Set<string>();
+    const again = value.findIndex(({ id }) => ids.size === ids.add(id).size);
+    return again === -1 || createError({ path: `${path}[${again}].id` });
+  });
+export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({ question: wholeNumber(), after: wholeNumber(), moves });
+
+const SHOWN = ['image/*', 'audio/*', 'video/*', 'text/vtt'] as const;
+
+export const sittingOperations = {
+  'GET /api/releases/{id}/sittings': {
+    who: 'learner',
+    does: 'A release as the learner’s page opens it: a question, what a finished sitting came to, or what there is before it is begun.',
+    query: opening,
+    answer: json<Opened>(),
+  },
+  'POST /api/releases/{id}/sittings': {
+    who: 'learner',
+    does: 'Begins a sitting: the first, or another after a finished one. While one runs it is that one.',
+    answer: json<Opened>(),
+  },
+  'POST /api/sittings/{id}/at': { who: 'learner', does: 'Goes to a question of a sitting.', body: goingTo, answer: json<SittingView>() },
+  'POST /api/sittings/{id}/moves': {
+    who: 'learner',
+    does: 'Keeps a learner’s moves, in order and each once, and judges what is to be judged among them.',
+    body: sentMoves,
+    // As many moves as are taken at once, with room to spare.
+    maxBytes: 256 * 1024,
+    answer: json<MovesAnswer>(),
+  },
+  'POST /api/sittings/{id}/finish': { who: 'learner', does: 'Finishes a sitting.', answer: json<Summary>() },
+  'GET /api/sittings/{id}/media/{name}': {
+    who: 'learner',
+    does: 'A medium, by the name it has in the learner’s sitting.',
+    query: sittingMedium,
+    answer: file(...SHOWN),
+  },
+  'GET /api/sittings/{id}/sources/{n}': {
+    who: 'learner',
+    does: 'What a source shows, by its number in the sitting’s edition.',
+    query: sittingSource,
+    answer: file(...SHOWN),
+  },
+} as const satisfies Readonly<Record<string, Operation>>;

@@ -1,0 +1,3 @@
+import { endpoint, resultsOf } from '../../../../server';
+
+export const GET = endpoint('GET /api/releases/{id}/results', ({ as, id }) => resultsOf(as, id));

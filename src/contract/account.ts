@@ -81,17 +81,16 @@ export interface LeftRow {
 }
 
 const password = () =>
-  string().min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`).required('Type a password');
+  string().required('Type a password').min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`);
 
 export const newLearner = object({
   name: string()
-    .min(1, 'Type a name')
+    .required('Type a name')
     .max(100, 'At most 100 characters')
-    .matches(/^[^\p{Cc}]*$/u, 'A name has no line breaks or tabs in it')
-    .required('Type a name'),
+    .matches(/^[^\p{Cc}]*$/u, 'A name has no line breaks or tabs in it'),
   username: string()
-    .matches(/^[A-Za-z0-9_.]{2,60}$/, '2 to 60 letters, digits, dots or underscores')
-    .required('Type a user name'),
+    .required('Type a user name')
+    .matches(/^[A-Za-z0-9_.]{2,60}$/, '2 to 60 letters, digits, dots or underscores'),
   password: password(),
 });
 

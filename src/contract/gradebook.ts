@@ -55,16 +55,13 @@ export interface HandMark {
   readonly above?: boolean | undefined;
 }
 
-export const handMark = object({
-  learnerId: string().min(1).max(100).required(),
-  mark: object({
-    points: number().min(0, 'No less than 0').max(100_000, 'Too many').required('Type the points'),
-    reason: string().trim().min(1, 'Say why').max(500, 'At most 500 characters').required('Say why'),
-    above: boolean().default(false),
-  })
-    .nullable()
-    .default(null),
+export const markByHand = object({
+  points: number().typeError('Type a number').required('Type the points').min(0, 'No less than 0').max(100_000, 'Too many'),
+  reason: string().trim().required('Say why').max(500, 'At most 500 characters'),
+  above: boolean().default(false),
 });
+
+export const handMark = object({ learnerId: string().min(1).max(100).required(), mark: markByHand.nullable().default(null) });
 
 /** A page of the gradebook. */
 export const grades = page.shape({ sort: one(GRADE_SORTS).default('name') });

@@ -13,6 +13,7 @@ export * from './operations';
 export * from './questions';
 export * from './releases';
 export * from './results';
+export * from './revised';
 export * from './roster';
 export * from './sets';
 export * from './shelves';

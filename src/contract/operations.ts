@@ -41,4 +41,6 @@ export type ParametersFor<Name extends OperationName> = PathParameters<Name>;
 export type BodyFor<Name extends OperationName> = BodyOf<Operations[Name]>;
 /** The same as it may be sent. */
 export type SentBodyFor<Name extends OperationName> = SentBodyOf<Operations[Name]>;
+/** True for an operation whose body is a file. */
+export type TakesFile<Name extends OperationName> = Operations[Name] extends { readonly sends: string } ? true : false;
 export type QueryFor<Name extends OperationName> = QueryOf<Operations[Name]>;

@@ -88,8 +88,8 @@ const releaseSettings = {
   opensAt: moment(),
   dueAt: moment(),
   closesAt: moment(),
-  minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
-  sittings: number().integer().min(1, 'At least one').max(MOST_SITTINGS, `At most ${MOST_SITTINGS}`).nullable().defined(),
+  minutes: number().integer('A whole number').min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
+  sittings: number().integer('A whole number').min(1, 'At least one').max(MOST_SITTINGS, `At most ${MOST_SITTINGS}`).nullable().defined(),
   counts: aWord(COUNTS),
   practice: boolean().required(),
   categoryId: string().uuid().nullable().default(null),
@@ -99,6 +99,9 @@ const releaseSettings = {
     .nullable()
     .default(null),
 };
+
+/** How a release runs, as it is sent. */
+export const settingsContent = object(releaseSettings);
 
 export const releaseChange = object({ ...releaseSettings, from: revision() });
 
@@ -129,7 +132,7 @@ export const publication = object({
 );
 
 /** How many of its minutes are left; null where it has no end. */
-export const reopening = object({ minutes: number().integer().min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null) });
+export const reopening = object({ minutes: number().integer('A whole number').min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null) });
 
 export const releaseOperations = {
   'GET /api/releases': { who: 'learner', does: 'What is published for the learner, and how far they have come with it.', answer: json<LearnerRelease[]>() },

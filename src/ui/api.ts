@@ -1,4 +1,4 @@
-import type { AnswerFor, OperationName, ParametersFor, QueryFor, SentBodyFor, Wire } from '../contract';
+import type { AnswerFor, OperationName, ParametersFor, QueryFor, Revised, SentBodyFor, TakesFile, Wire } from '../contract';
 
 /** What an endpoint answered when it could not do what was asked; `code` "offline" when nothing answered at all. */
 export interface ApiError {
@@ -13,9 +13,10 @@ export type ApiResult<T> = { readonly ok: true; readonly value: T } | { readonly
 const OFFLINE: ApiError = { code: 'offline', message: 'The line is down', wayOn: 'What you did is kept here and goes out when the line is back.' };
 const UNREADABLE: ApiError = { code: 'unexpected', message: 'Something went wrong here', wayOn: 'Try again in a moment.' };
 
-/** The parameters of the path by their names, and the body and the query where the operation takes any. */
+/** The parameters of the path by their names, and the body (or the file) and the query where the operation takes any. */
 export type Asking<Name extends OperationName> = ParametersFor<Name> &
   (SentBodyFor<Name> extends null ? unknown : { readonly body: SentBodyFor<Name> }) &
+  (TakesFile<Name> extends true ? { readonly file: Blob } : unknown) &
   (QueryFor<Name> extends null ? unknown : { readonly query?: Partial<QueryFor<Name>> });
 
 /** Left out where nothing has to be said. */
@@ -35,26 +36,28 @@ export function addressOf<Name extends OperationName>(name: Name, ...[asking]: R
 
 /** Asks an endpoint. Never throws: a line that is down is an answer too. */
 export async function api<Name extends OperationName>(name: Name, ...rest: Rest<Name>): Promise<ApiResult<Answer<Name>>> {
-  const body = rest[0] && 'body' in rest[0] ? rest[0].body : undefined;
   let response: Response;
   try {
-    response = await fetch(addressOf(name, ...rest), {
-      method: name.slice(0, name.indexOf(' ')),
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-    });
+    response = await fetch(addressOf(name, ...rest), { method: name.slice(0, name.indexOf(' ')), ...contentOf(rest[0]) });
   } catch {
     return { ok: false, error: OFFLINE };
   }
-  return answerIn(response);
-}
-
-/** The answer in a response of ours. Its type is the operation's by contract, which the server is held to. */
-export async function answerIn<Value>(response: Response): Promise<ApiResult<Value>> {
   try {
-    return (await response.json()) as ApiResult<Value>;
+    // Its type is the operation's by contract, which the server is held to.
+    return (await response.json()) as ApiResult<Answer<Name>>;
   } catch {
     return { ok: false, error: response.status >= 502 ? OFFLINE : UNREADABLE };
   }
+}
+
+/** What somebody else wrote meanwhile, where a write was refused for it (`changedMeanwhile`); else null. Its content is of the kind that was to be written. */
+export const conflictIn = <Content>({ code, detail }: ApiError): Revised<Content> | null => (code === 'changedMeanwhile' ? (detail as Revised<Content>) : null);
+
+/** What a request sends: a file as it is, anything else as JSON. */
+function contentOf(asking: { readonly body?: unknown; readonly file?: Blob } = {}): Pick<RequestInit, 'body' | 'headers'> {
+  const { body, file } = asking;
+  if (file) return { body: file, headers: { 'content-type': file.type || 'application/octet-stream' } };
+  return body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
 }
 
 /** What was answered, made into something else; what went wrong stays. */

@@ -1,18 +1,13 @@
 import { type ReactNode, useRef, useState } from 'react';
 import { toast } from 'sonner';
+import type { Revised } from '../contract';
 import { type Collision, merge } from '../core';
-import type { ApiResult } from './api';
+import { type ApiResult, conflictIn } from './api';
 import { Dialog } from './Dialog';
 
-/** Something that is saved whole, and the revision it is of. */
-export interface Saved<Content> {
-  readonly revision: number;
-  readonly content: Content;
-}
-
 interface Options<Content> {
-  readonly first: Saved<Content>;
-  readonly write: (content: Content, from: number) => Promise<ApiResult<Saved<Content>>>;
+  readonly first: Revised<Content>;
+  readonly write: (content: Content, from: number) => Promise<ApiResult<Revised<Content>>>;
   /** Where a collision is, and what stands there, in words. */
   readonly inWords: (collision: Collision) => { readonly where: string; readonly mine: string; readonly theirs: string };
 }
@@ -48,8 +43,8 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
         if (merged) toast('Somebody else changed this meanwhile', { description: 'Both changes are saved.' });
         return answer.value.content;
       }
-      const theirs = answer.error.code === 'changedMeanwhile' ? (answer.error.detail as Saved<Content> | undefined) : undefined;
-      if (!theirs?.content) {
+      const theirs = conflictIn<Content>(answer.error);
+      if (!theirs) {
         setProblem(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
         return null;
       }
@@ -70,7 +65,7 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
 
   const dialog = asking && <CollisionDialog collisions={asking.collisions} inWords={inWords} onAnswer={asking.answer} />;
   /** What is edited from here on is edited on another revision. */
-  const adopt = (now: Saved<Content>) => {
+  const adopt = (now: Revised<Content>) => {
     base.current = now;
     setSaved(now);
   };

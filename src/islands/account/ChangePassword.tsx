@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../../contract/limits';
 import { Field } from '../../ui/Field';
 
 /** Learners and teachers change their own password; other devices are signed out by it. */
@@ -43,12 +44,12 @@ export function ChangePassword({ username }: { username: string }) {
         label="New password"
         type="password"
         autoComplete="new-password"
-        hint="At least 8 characters"
+        hint={`At least ${SHORTEST_PASSWORD} characters`}
         problem={errors.newPassword?.message}
         {...register('newPassword', {
           required: 'Type a new password',
-          minLength: { value: 8, message: 'At least 8 characters' },
-          maxLength: { value: 200, message: 'At most 200 characters' },
+          minLength: { value: SHORTEST_PASSWORD, message: `At least ${SHORTEST_PASSWORD} characters` },
+          maxLength: { value: LONGEST_PASSWORD, message: `At most ${LONGEST_PASSWORD} characters` },
         })}
       />
       <button type="submit" className="btn btn-primary self-start" disabled={isSubmitting}>

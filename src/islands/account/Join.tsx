@@ -1,18 +1,19 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { api, Field } from '../../ui';
+import { string } from 'yup';
+import { joining, registering } from '../../contract';
+import { api, Field, useRequestForm } from '../../ui';
 
 /** Into a course by its code: with an account at once, without one by making it. */
 export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
   const [joined, setJoined] = useState<string | null>(null);
-  const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { code, name: '', username: '', password: '' } });
+  // Who is signed in types the code alone.
+  const schema = signedIn ? joining.shape({ name: string().defined(), username: string().defined(), password: string().defined() }) : registering;
+  const { register, handleSubmit, refused, formState } = useRequestForm(schema, { code, name: '', username: '', password: '' });
   const { errors } = formState;
   const submit = handleSubmit(async (typed) => {
     const answer = await (signedIn ? api('POST /api/joining', { body: { code: typed.code } }) : api('PUT /api/joining', { body: typed }));
-    if (answer.ok) return setJoined(answer.value.course);
-    const known = answer.error.problems?.filter(({ path }) => path in typed) ?? [];
-    for (const { path, message } of known) setError(path as keyof typeof typed, { message });
-    if (known.length === 0) setError('root', { message: `${answer.error.message}. ${answer.error.wayOn}` });
+    if (answer.ok) setJoined(answer.value.course);
+    else refused(answer.error);
   });
   if (joined !== null)
     return (
@@ -25,15 +26,7 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
     );
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
-      <Field
-        label="Code"
-        className="figures"
-        autoComplete="off"
-        autoCapitalize="characters"
-        hint="Your teacher has it."
-        problem={errors.code?.message}
-        {...register('code', { required: 'Type the code' })}
-      />
+      <Field label="Code" className="figures" autoComplete="off" autoCapitalize="characters" hint="Your teacher has it." problem={errors.code?.message} {...register('code')} />
       {!signedIn && (
         <>
           <p>
@@ -43,15 +36,9 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
             </a>
             . Else make one here:
           </p>
-          <Field label="Name" autoComplete="name" problem={errors.name?.message} {...register('name', { required: 'Type your name' })} />
-          <Field label="User name" autoComplete="username" autoCapitalize="none" problem={errors.username?.message} {...register('username', { required: 'Choose a user name' })} />
-          <Field
-            label="Password"
-            type="password"
-            autoComplete="new-password"
-            problem={errors.password?.message}
-            {...register('password', { required: 'Choose a password', minLength: { value: 8, message: 'At least 8 characters' } })}
-          />
+          <Field label="Name" autoComplete="name" problem={errors.name?.message} {...register('name')} />
+          <Field label="User name" autoComplete="username" autoCapitalize="none" problem={errors.username?.message} {...register('username')} />
+          <Field label="Password" type="password" autoComplete="new-password" problem={errors.password?.message} {...register('password')} />
         </>
       )}
       {errors.root && (

@@ -1,7 +1,9 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
+import { coTeacher } from '../../contract';
 import { type ApiResult, api, ask, Dialog, Field, mapped, zone } from '../../ui';
+import { useRequestForm } from '../../ui/form';
 import { useSaving } from '../../ui/saving';
 import type { Course } from './course';
 import { MarkLog } from './MarkLog';
@@ -128,12 +130,12 @@ function CoTeachers({ course, told }: Told) {
   const queries = useQueryClient();
   const { id } = course;
   const teachers = useQuery({ queryKey: ['teachers'], queryFn: () => ask('GET /api/courses/{id}/teachers', { id }) });
-  const [username, setUsername] = useState('');
+  const { register, handleSubmit, reset, refused, formState } = useRequestForm(coTeacher.pick(['username']), { username: '' });
   const set = async (of: string, teaches: boolean) => {
-    const kept = told(await api('PUT /api/courses/{id}/teachers', { id, body: { username: of, teaches } }));
-    if (!kept) return;
-    queries.setQueryData(['teachers'], kept);
-    if (teaches) setUsername('');
+    const kept = await api('PUT /api/courses/{id}/teachers', { id, body: { username: of, teaches } });
+    if (!kept.ok) return teaches ? refused(kept.error) : void told(kept);
+    queries.setQueryData(['teachers'], kept.value);
+    if (teaches) reset();
   };
   return (
     <Part
@@ -155,22 +157,16 @@ function CoTeachers({ course, told }: Told) {
       </ul>
       {teachers.data?.length === 0 && <p>Nobody beside {course.right === 'own' ? 'you' : course.owner}.</p>}
       {course.right === 'own' && (
-        <form
-          className="flex items-end gap-2 mt-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void set(username, true);
-          }}
-        >
+        <form className="flex items-end gap-2 mt-3" noValidate onSubmit={handleSubmit(({ username }) => set(username.trim(), true))}>
           <Field
             className="grow"
             label="User name of a colleague"
             autoComplete="off"
             autoCapitalize="none"
-            value={username}
-            onChange={(event) => setUsername(event.target.value)}
+            problem={formState.errors.username?.message ?? formState.errors.root?.message}
+            {...register('username')}
           />
-          <button type="submit" className="btn btn-edge" disabled={username.trim() === ''}>
+          <button type="submit" className="btn btn-edge" disabled={formState.isSubmitting}>
             Let them teach here
           </button>
         </form>

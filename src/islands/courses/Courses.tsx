@@ -1,7 +1,6 @@
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import type { CourseRow } from '../../contract';
-import { api, type Columns, DataTable, Field } from '../../ui';
+import { titled } from '../../contract';
+import { api, type Columns, DataTable, Field, useRequestForm } from '../../ui';
 
 export type Row = CourseRow;
 
@@ -21,12 +20,11 @@ const columns: Columns<Row> = [
 ];
 
 export function Courses({ rows }: { rows: Row[] }) {
-  const [problem, setProblem] = useState('');
-  const { register, handleSubmit, formState } = useForm({ defaultValues: { title: '' } });
+  const { register, handleSubmit, refused, formState } = useRequestForm(titled.pick(['title']), { title: '' });
   const submit = handleSubmit(async ({ title }) => {
     const made = await api('POST /api/courses', { body: { id: crypto.randomUUID(), title } });
     if (made.ok) location.assign(`/courses/${made.value.id}`);
-    else setProblem(`${made.error.message}. ${made.error.wayOn}`);
+    else refused(made.error);
   });
   return (
     <>
@@ -44,13 +42,7 @@ export function Courses({ rows }: { rows: Row[] }) {
         </section>
       )}
       <form onSubmit={submit} noValidate className="flex items-end gap-3 mt-8 max-w-xl">
-        <Field
-          className="grow"
-          label="New course"
-          placeholder="Induction"
-          problem={formState.errors.title?.message ?? (problem || undefined)}
-          {...register('title', { required: 'Give the course a name', maxLength: 200 })}
-        />
+        <Field className="grow" label="New course" placeholder="Induction" problem={formState.errors.title?.message ?? formState.errors.root?.message} {...register('title')} />
         <button type="submit" className="btn btn-primary" disabled={formState.isSubmitting}>
           Make it
         </button>

@@ -1,17 +1,11 @@
 import { useState } from 'react';
 import type { Moment } from '../../contract';
-import { api, asTypedDay, Field, moment, typedTime } from '../../ui';
+import { api, asTypedDay, conflictIn, Field, moment, typedTime } from '../../ui';
 import { toWire } from '../../ui/wire';
 import type { Course } from './course';
 
 const DAYS = 14;
 const inDays = (days: number) => asTypedDay(new Date(Date.now() + days * 86_400_000));
-
-/** How the code is now, where somebody else changed it meanwhile. */
-const changedTo = (detail: unknown) => {
-  const { revision, content } = detail as { revision: number; content: Pick<Course, 'join'> };
-  return { revision, join: content.join };
-};
 
 /** The code by which people join a course by themselves, until a day. */
 export function JoinCode({ course }: { course: Course }) {
@@ -21,7 +15,8 @@ export function JoinCode({ course }: { course: Course }) {
   const [problem, setProblem] = useState('');
   const change = async (to: { until: Moment | null } | null) => {
     const saved = await api('PATCH /api/courses/{id}', { id: course.id, body: { join: to, from: revision } });
-    const now = saved.ok ? saved.value : saved.error.code === 'changedMeanwhile' ? changedTo(saved.error.detail) : null;
+    const theirs = saved.ok ? null : conflictIn<Pick<Course, 'join'>>(saved.error);
+    const now = saved.ok ? saved.value : theirs && { join: theirs.content.join, revision: theirs.revision };
     setProblem(saved.ok ? '' : `${saved.error.message}. ${now ? 'This is how it is now.' : saved.error.wayOn}`);
     if (!now) return;
     setJoin(now.join);

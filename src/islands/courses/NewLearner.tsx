@@ -1,11 +1,11 @@
-import { useForm } from 'react-hook-form';
-import { api, Field } from '../../ui';
+import { newLearner } from '../../contract';
+import { api, Field, useRequestForm } from '../../ui';
 import type { Learner } from './course';
 
 const blank = { name: '', username: '', password: '' };
 
 export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (learner: Learner) => void }) {
-  const { register, handleSubmit, reset, setError, setFocus, formState } = useForm({ defaultValues: blank });
+  const { register, handleSubmit, reset, refused, setFocus, formState } = useRequestForm(newLearner, blank);
   const { errors } = formState;
   const submit = handleSubmit(async (learner) => {
     const made = await api('POST /api/courses/{id}/learners', { id: courseId, body: learner });
@@ -14,21 +14,14 @@ export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (le
       reset(blank);
       return setFocus('name');
     }
-    const known = made.error.problems?.filter(({ path }) => path in blank) ?? [];
-    for (const { path, message } of known) setError(path as keyof typeof blank, { message });
-    if (known.length === 0) setError('root', { message: `${made.error.message}. ${made.error.wayOn}` });
+    refused(made.error);
   });
   return (
     <form onSubmit={submit} noValidate className="mt-1">
       <div className="grid gap-3 sm:grid-cols-3">
-        <Field label="Name" autoComplete="off" problem={errors.name?.message} {...register('name', { required: 'Type a name' })} />
-        <Field label="User name" autoComplete="off" autoCapitalize="none" problem={errors.username?.message} {...register('username', { required: 'Type a user name' })} />
-        <Field
-          label="First password"
-          autoComplete="off"
-          problem={errors.password?.message}
-          {...register('password', { required: 'Type a password', minLength: { value: 8, message: 'At least 8 characters' } })}
-        />
+        <Field label="Name" autoComplete="off" problem={errors.name?.message} {...register('name')} />
+        <Field label="User name" autoComplete="off" autoCapitalize="none" problem={errors.username?.message} {...register('username')} />
+        <Field label="First password" autoComplete="off" problem={errors.password?.message} {...register('password')} />
       </div>
       {errors.root && (
         <p role="alert" className="text-brick mt-2">

@@ -1,12 +1,12 @@
-import { useForm } from 'react-hook-form';
-import { api, Dialog, Field } from '../../ui';
+import { newPassword } from '../../contract';
+import { api, Dialog, Field, useRequestForm } from '../../ui';
 import type { Learner } from './course';
 
 export function ResetPassword({ learner, onClose, onDone }: { learner: Learner; onClose: () => void; onDone: (name: string) => void }) {
-  const { register, handleSubmit, setError, formState } = useForm({ defaultValues: { password: '' } });
+  const { register, handleSubmit, refused, formState } = useRequestForm(newPassword, { password: '' });
   const submit = handleSubmit(async (body) => {
     const done = await api('PUT /api/learners/{id}/password', { id: learner.id, body });
-    if (!done.ok) return setError('password', { message: done.error.problems?.[0]?.message ?? `${done.error.message}. ${done.error.wayOn}` });
+    if (!done.ok) return refused(done.error);
     onDone(learner.name);
     onClose();
   });
@@ -18,8 +18,13 @@ export function ResetPassword({ learner, onClose, onDone }: { learner: Learner; 
           autoComplete="off"
           hint="Tell it to the learner, who can change it. They are signed out everywhere."
           problem={formState.errors.password?.message}
-          {...register('password', { required: 'Type a password', minLength: { value: 8, message: 'At least 8 characters' } })}
+          {...register('password')}
         />
+        {formState.errors.root && (
+          <p role="alert" className="text-brick">
+            {formState.errors.root.message}
+          </p>
+        )}
         <div className="flex gap-2 justify-end">
           <button type="button" className="btn btn-quiet" onClick={onClose}>
             Leave it

@@ -48,7 +48,8 @@ function Learners({ course }: { course: Course }) {
   const groups = parts.data?.groups ?? [];
 
   const inGroup = async (learner: Learner, group: Parts['groups'][number], is: boolean) => {
-    // Shown at once; the answer says how it is.
+    // Shown at once; the answer says how it is. A reading under way would bring back what was before.
+    await queries.cancelQueries({ queryKey: ['roster'] });
     const groups = is ? [...learner.groups, group.id] : learner.groups.filter((one) => one !== group.id);
     queries.setQueryData<InfiniteData<Page>>(
       ['roster', words],

@@ -1,7 +1,8 @@
 import type { Counts, ReleaseSettings, TellsWhen, Wire } from '../../contract';
 import { DEFAULT_SETTINGS } from '../../contract/defaults';
-import { MOST_MINUTES, MOST_SITTINGS } from '../../contract/limits';
+import { settingsContent } from '../../contract/releases';
 import { scheduleProblems } from '../../core';
+import { problemsIn } from '../../ui/form';
 import { asTyped as timeAsTyped, typedTime } from '../../ui/when';
 import { toWire } from '../../ui/wire';
 
@@ -44,12 +45,12 @@ export const DEFAULT_DRAFT: Draft = drafted(toWire(DEFAULT_SETTINGS));
 
 export const whole = (text: string, least: number, most: number) => text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
 
-/** What of it cannot be sent, by field. */
-export function wrongIn({ minutes, sittings, opensAt, dueAt, closesAt, audience, tells, tellsWhen }: Draft): Partial<Record<keyof Draft, string>> {
+/** What of it cannot be sent, by field: by the schema that the server holds it against, and by the rules that the core has for its times. */
+export function wrongIn(draft: Draft): Partial<Record<keyof Draft, string>> {
+  const { audience } = draft;
   return {
-    ...(whole(minutes, 1, MOST_MINUTES) ? {} : { minutes: `A whole number from 1 to ${MOST_MINUTES}` }),
-    ...(whole(sittings, 1, MOST_SITTINGS) ? {} : { sittings: `A whole number from 1 to ${MOST_SITTINGS}` }),
-    ...Object.fromEntries(scheduleProblems({ opensAt, dueAt, closesAt, tells, tellsWhen }).map(({ path, message }) => [path, message])),
+    ...problemsIn(settingsContent, sent(draft)),
+    ...Object.fromEntries(scheduleProblems(draft).map(({ path, message }) => [path, message])),
     ...(audience && audience.groups.length + audience.learners.length === 0 ? { audience: 'Choose a group or a learner, or all' } : {}),
   };
 }

@@ -3,8 +3,9 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { GradeCell, GradeRelease, GradeRow, GradeSort, HandMark, Wire } from '../../contract';
+import { markByHand } from '../../contract';
 import { api, ask, Dialog, Field, shownMark } from '../../ui';
-import { numberFrom } from '../bench/parts/numbers';
+import { useRequestForm } from '../../ui/form';
 import './gradebook.css';
 
 type Cell = GradeCell;
@@ -188,49 +189,50 @@ interface ByHandProps {
 }
 
 function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
-  const [points, setPoints] = useState(cell.points === null ? '' : String(cell.points));
-  const [reason, setReason] = useState(cell.byHand ?? '');
-  const [above, setAbove] = useState(false);
-  const read = numberFrom(points, 0, 100_000);
-  const isAbove = read.value !== null && read.value > cell.outOf;
+  const { register, handleSubmit, watch, formState } = useRequestForm(markByHand, {
+    ...(cell.points === null ? {} : { points: cell.points }),
+    reason: cell.byHand ?? '',
+    above: false,
+  });
+  const { errors } = formState;
+  const points = watch('points');
+  const isAbove = points > cell.outOf;
   return (
     <Dialog title={`${row.name}: ${release.title}`} onClose={onClose}>
-      <p className="text-mute mb-3">Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set it, when and why is on record.</p>
-      <div className="grid sm:grid-cols-2 gap-4">
-        <Field
-          label={`Points (of ${cell.outOf})`}
-          inputMode="decimal"
-          value={points}
-          problem={points !== '' && read.problem ? read.problem : undefined}
-          onChange={(event) => setPoints(event.target.value)}
-          data-autofocus
-        />
-        <Field label="Why" maxLength={500} value={reason} onChange={(event) => setReason(event.target.value)} />
-      </div>
-      {isAbove && (
-        <label className="flex items-center gap-2 mt-3">
-          <input type="checkbox" className="checkbox checkbox-sm" checked={above} onChange={(event) => setAbove(event.target.checked)} />
-          {points} is more than the {cell.outOf} there are to be had. I mean it.
-        </label>
-      )}
-      <div className="flex flex-wrap justify-end gap-2 mt-4">
-        <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Leave it
-        </button>
-        {cell.byHand !== null && (
-          <button type="button" className="btn btn-edge" onClick={() => onKeep(null)}>
-            Take it back
-          </button>
+      <form noValidate onSubmit={handleSubmit((mark) => onKeep({ ...mark, reason: mark.reason.trim(), above: isAbove && mark.above }))}>
+        <p className="text-mute mb-3">
+          Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set it, when and why is on record.
+        </p>
+        <div className="grid sm:grid-cols-2 gap-4">
+          <Field
+            label={`Points (of ${cell.outOf})`}
+            inputMode="decimal"
+            problem={errors.points?.message}
+            data-autofocus
+            {...register('points', { setValueAs: (typed: unknown) => (typed === '' ? undefined : Number(String(typed).replace(',', '.'))) })}
+          />
+          <Field label="Why" problem={errors.reason?.message} {...register('reason')} />
+        </div>
+        {isAbove && (
+          <label className="flex items-center gap-2 mt-3">
+            <input type="checkbox" className="checkbox checkbox-sm" {...register('above')} />
+            {points} is more than the {cell.outOf} there are to be had. I mean it.
+          </label>
         )}
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={read.value === null || reason.trim() === '' || (isAbove && !above)}
-          onClick={() => read.value !== null && onKeep({ points: read.value, reason: reason.trim(), above: isAbove && above })}
-        >
-          Set it
-        </button>
-      </div>
+        <div className="flex flex-wrap justify-end gap-2 mt-4">
+          <button type="button" className="btn btn-quiet" onClick={onClose}>
+            Leave it
+          </button>
+          {cell.byHand !== null && (
+            <button type="button" className="btn btn-edge" onClick={() => onKeep(null)}>
+              Take it back
+            </button>
+          )}
+          <button type="submit" className="btn btn-primary" disabled={isAbove && !watch('above')}>
+            Set it
+          </button>
+        </div>
+      </form>
     </Dialog>
   );
 }

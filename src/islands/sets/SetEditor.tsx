@@ -2,7 +2,7 @@ import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@t
 import { Plus } from 'lucide-react';
 import { useDeferredValue, useRef, useState } from 'react';
 import { totalOf } from '../../core';
-import { api, ask, Field } from '../../ui';
+import { api, ask, conflictIn, Field } from '../../ui';
 import { useSaving } from '../../ui/saving';
 import { guessingInWords } from '../bench/proof/figures';
 import { PublishDialog } from '../publish/PublishDialog';
@@ -82,9 +82,9 @@ function Editor({ set: given }: { set: Given }) {
     write: async ({ sections, ...content }, from) => {
       const answer = await api('PUT /api/sets/{id}', { id: given.id, body: { ...content, sections: sections.map(withoutId), from } });
       if (answer.ok) return { ok: true, value: { revision: answer.value.revision, content: { sections, ...content } } };
-      const { detail, code } = answer.error;
-      if (code !== 'changedMeanwhile') return answer;
-      const { revision, content: theirs } = detail as { revision: number; content: SetContent };
+      const conflict = conflictIn<SetContent>(answer.error);
+      if (!conflict) return answer;
+      const { revision, content: theirs } = conflict;
       known.current = new Map([...known.current, ...entriesIn(theirs.sections).map((one) => [one.id, one] as const)]);
       return { ok: false, error: { ...answer.error, detail: { revision, content: stored(theirs) } } };
     },

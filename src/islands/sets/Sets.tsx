@@ -1,7 +1,6 @@
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import type { SetRow, Wire } from '../../contract';
-import { api, type Columns, DataTable, Field, moment } from '../../ui';
+import { titled } from '../../contract';
+import { api, type Columns, DataTable, Field, moment, useRequestForm } from '../../ui';
 
 export type Row = Wire<SetRow>;
 
@@ -21,12 +20,11 @@ const columns: Columns<Row> = [
 ];
 
 export function Sets({ rows }: { rows: Row[] }) {
-  const [problem, setProblem] = useState('');
-  const { register, handleSubmit, formState } = useForm({ defaultValues: { title: '' } });
+  const { register, handleSubmit, refused, formState } = useRequestForm(titled.pick(['title']), { title: '' });
   const submit = handleSubmit(async ({ title }) => {
     const made = await api('POST /api/sets', { body: { id: crypto.randomUUID(), title } });
     if (made.ok) location.assign(`/sets/${made.value.id}`);
-    else setProblem(`${made.error.message}. ${made.error.wayOn}`);
+    else refused(made.error);
   });
   return (
     <>
@@ -40,8 +38,8 @@ export function Sets({ rows }: { rows: Row[] }) {
           className="grow"
           label="New set"
           placeholder="Drying and storing"
-          problem={formState.errors.title?.message ?? (problem || undefined)}
-          {...register('title', { required: 'Give the set a name', maxLength: 200 })}
+          problem={formState.errors.title?.message ?? formState.errors.root?.message}
+          {...register('title')}
         />
         <button type="submit" className="btn btn-primary" disabled={formState.isSubmitting}>
           Make it

@@ -1,15 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ChangeEvent, useState } from 'react';
-import type { Imported } from '../../contract';
-import { ApiFailure, Dialog, Scrolls } from '../../ui';
-import type { ApiResult } from '../../ui/api';
+import { ApiFailure, ask, Dialog, Scrolls } from '../../ui';
 
-async function send({ file, id }: { file: File; id: string }): Promise<Imported> {
-  const response = await fetch(`/api/packages?id=${id}`, { method: 'POST', body: file, headers: { 'content-type': 'application/zip' } });
-  const result = (await response.json()) as ApiResult<Imported>;
-  if (result.ok) return result.value;
-  throw new ApiFailure(result.error);
-}
+const send = ({ file, id }: { file: File; id: string }) => ask('POST /api/packages', { file, query: { id } });
 
 const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 

@@ -1,8 +1,11 @@
 import { CornerDownRight, Download, Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { shelfShare } from '../../contract/shelves';
+import { RIGHTS, type Right } from '../../contract/vocabulary';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
+import { useRequestForm } from '../../ui/form';
 import { type Goal, useDragged, useGoal } from './Dragging';
 import { alsoFor, mayStandOn, sharedWith, UNDO_MS, useMoveShelf } from './moving';
 import { type Shelf, useWrite } from './useVault';
@@ -253,22 +256,16 @@ function RemoveDialog({ shelf, shelves, onClose, onRemove }: { shelf: Shelf; she
   );
 }
 
-const RIGHTS = [
-  ['see', 'look at what is on it, and copy it'],
-  ['use', 'use it in sets too'],
-  ['edit', 'change it'],
-] as const;
-
-type ShareRight = 'see' | 'use' | 'edit';
+const RIGHTS_IN_WORDS: Readonly<Record<Right, string>> = { see: 'look at what is on it, and copy it', use: 'use it in sets too', edit: 'change it' };
 
 /** With whom a shelf is shared, and what they may do. */
 function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) {
-  const [username, setUsername] = useState('');
-  const [right, setRight] = useState<'see' | 'use' | 'edit'>('use');
+  const { register, handleSubmit, reset, formState } = useRequestForm(shelfShare.omit(['from']), { username: '', right: 'use' });
   const share = useWrite(
-    (change: { username: string; right: ShareRight | null; from: ShareRight | null }) => ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: change }),
-    () => setUsername(''),
+    (change: { username: string; right: Right | null; from: Right | null }) => ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: change }),
+    (_, { right }) => right !== null && reset({ username: '', right }),
   );
+  const knownRight = (username: string) => shelf.shares.find((one) => one.username === username.toLowerCase())?.right ?? null;
   return (
     <Dialog title={`Share “${shelf.title}”`} onClose={onClose}>
       <p className="text-mute mb-2">With everything on it and on the shelves that stand on it.</p>
@@ -282,11 +279,11 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
               aria-label={`What ${one.name} may do`}
               className="select select-sm w-64"
               value={one.right}
-              onChange={(event) => share.mutate({ username: one.username, right: event.target.value as ShareRight, from: one.right })}
+              onChange={(event) => share.mutate({ username: one.username, right: RIGHTS.find((right) => right === event.target.value) ?? one.right, from: one.right })}
             >
-              {RIGHTS.map(([value, words]) => (
-                <option key={value} value={value}>
-                  may {words}
+              {RIGHTS.map((right) => (
+                <option key={right} value={right}>
+                  may {RIGHTS_IN_WORDS[right]}
                 </option>
               ))}
             </select>
@@ -298,20 +295,18 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
       </ul>
       <form
         className="flex flex-wrap items-end gap-2 mt-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (username.trim() !== '') share.mutate({ username, right, from: shelf.shares.find((one) => one.username === username.trim().toLowerCase())?.right ?? null });
-        }}
+        noValidate
+        onSubmit={handleSubmit(({ username, right }) => share.mutate({ username: username.trim(), right, from: knownRight(username.trim()) }))}
       >
-        <Field className="grow" label="User name of a colleague" data-autofocus autoComplete="off" value={username} onChange={(event) => setUsername(event.target.value)} />
-        <select aria-label="What they may do" className="select w-64" value={right} onChange={(event) => setRight(event.target.value as 'see')}>
-          {RIGHTS.map(([value, words]) => (
-            <option key={value} value={value}>
-              may {words}
+        <Field className="grow" label="User name of a colleague" data-autofocus autoComplete="off" problem={formState.errors.username?.message} {...register('username')} />
+        <select aria-label="What they may do" className="select w-64" {...register('right')}>
+          {RIGHTS.map((right) => (
+            <option key={right} value={right}>
+              may {RIGHTS_IN_WORDS[right]}
             </option>
           ))}
         </select>
-        <button type="submit" className="btn btn-primary" disabled={username.trim() === '' || share.isPending}>
+        <button type="submit" className="btn btn-primary" disabled={share.isPending}>
           Share
         </button>
       </form>

@@ -1,10 +1,11 @@
 import { Scissors, Slash } from 'lucide-react';
 import { type ChangeEvent, useId, useState } from 'react';
 import { toast } from 'sonner';
+import type { KeptMedium } from '../../../contract';
 import { applyAll, type Corners, type MediaId, type Question, refTo } from '../../../core';
 import { byGrid, byLines, intoPieces, linesOn, matchedPlaces, withPiece } from '../../../core/kinds';
 import { mediumUrl } from '../media/source';
-import { entered, type Kept, sendFile } from '../media/takeFiles';
+import { entered, sendFile } from '../media/takeFiles';
 import { numberFrom } from '../parts/numbers';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
@@ -26,10 +27,10 @@ export function BuildEditor({ store }: { store: BenchStore }) {
 }
 
 /** The files kept by the server and entered into a question, in their order; null where one was refused (which has been said), and nothing is entered then. */
-async function entrusted(question: Question, files: readonly File[]): Promise<{ question: Question; media: MediaId[]; kept: Kept[] } | null> {
+async function entrusted(question: Question, files: readonly File[]): Promise<{ question: Question; media: MediaId[]; kept: KeptMedium[] } | null> {
   let now = question;
   const media: MediaId[] = [];
-  const all: Kept[] = [];
+  const all: KeptMedium[] = [];
   for (const file of files) {
     const kept = await sendFile(file, now);
     if (!kept) return null;
@@ -143,7 +144,7 @@ function Adding({ store }: { store: BenchStore }) {
       (now) =>
         there.media.reduce(
           (question, media, i) => {
-            const { width, height } = there.kept[i] as Kept;
+            const { width, height } = there.kept[i] as KeptMedium;
             const scale = Math.min(1, LARGEST / Math.max(width ?? LARGEST, height ?? LARGEST));
             return withPiece(question, media, { w: Math.round((width ?? LARGEST) * scale), h: Math.round((height ?? LARGEST) * scale) });
           },

@@ -2,12 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import type { KeptMedium } from '../../../contract';
 import type { MediaId, Medium } from '../../../core';
 import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import type { BenchStore } from '../store';
 import { mediumUrl } from './source';
-import { entered, inBytes, type Kept, takeFile } from './takeFiles';
+import { entered, inBytes, takeFile } from './takeFiles';
 
 const WORDS: Readonly<Record<Medium['kind'], { title: string; types: string; accept: Record<string, string[]> }>> = {
   picture: {
@@ -42,7 +43,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     if (taken?.kept.kind === kind) onChoose(taken.id);
   };
   const drop = useDropzone({ onDrop: (files) => void take(files), multiple: false, accept: WORDS[kind].accept, noClick: true, noKeyboard: true });
-  const again = (one: Kept & { name: string }) => {
+  const again = (one: KeptMedium & { name: string }) => {
     const { id, step } = entered(store.getState().question, one, one.name);
     store.getState().do(step);
     onChoose(id);
@@ -68,7 +69,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
       </div>
       {mine.length > 0 && <h3 className="font-semibold mt-4">In this question</h3>}
       <Choices entries={mine.map(([id, { hash }]) => ({ key: id, hash, kind, name: id, choose: () => onChoose(id as MediaId) }))} />
-      {others.length > 0 && <h3 className="font-semibold mt-4">Kept for other questions</h3>}
+      {others.length > 0 && <h3 className="font-semibold mt-4">KeptMedium for other questions</h3>}
       <Choices entries={others.map((one) => ({ key: one.hash, hash: one.hash, kind, name: `${one.name} · ${inBytes(one.weight)}`, choose: () => again(one) }))} />
       {kept.isError && <p className="text-brick mt-2">What was kept earlier cannot be shown: the line is down.</p>}
     </Dialog>

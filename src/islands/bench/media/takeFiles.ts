@@ -1,18 +1,10 @@
 import { toast } from 'sonner';
+import type { KeptMedium } from '../../../contract';
 import { add, applyAll, type MediaId, type Medium, type Question, refTo, type Step, setMedium } from '../../../core';
 import { freshId } from '../../../core/document';
-import type { ApiResult } from '../../../ui/api';
+import { api } from '../../../ui/api';
 import { mediumFixture } from '../layOut/makings';
 import type { BenchStore } from '../store';
-
-/** What the server kept of a file. */
-export interface Kept {
-  readonly hash: string;
-  readonly kind: Medium['kind'];
-  readonly weight: number;
-  readonly width: number | null;
-  readonly height: number | null;
-}
 
 /** Everything a learner's page has to load, in bytes, before an author is told that it is heavy. */
 export const BUDGET = 2_000_000;
@@ -23,21 +15,17 @@ export function inBytes(bytes: number): string {
   return bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 }
 
-export async function sendFile(file: File, { scene }: Question): Promise<Kept | null> {
-  const search = new URLSearchParams({ name: file.name || 'pasted', width: String(scene.width), height: String(scene.height) });
-  try {
-    const response = await fetch(`/api/media?${search}`, { method: 'POST', body: file, headers: { 'content-type': file.type || 'application/octet-stream' } });
-    const result = (await response.json()) as ApiResult<Kept>;
-    if (result.ok) return result.value;
-    toast.error(result.error.message, { description: result.error.problems?.[0]?.message ?? result.error.wayOn, duration: 10_000 });
-  } catch {
-    toast.error('The file could not be sent', { description: 'The line is down. Nothing was changed: try again when it is back.' });
-  }
+export async function sendFile(file: File, { scene: { width, height } }: Question): Promise<KeptMedium | null> {
+  const result = await api('POST /api/media', { file, query: { name: file.name || 'pasted', width, height } });
+  if (result.ok) return result.value;
+  const { code, message, problems, wayOn } = result.error;
+  if (code === 'offline') toast.error('The file could not be sent', { description: 'The line is down. Nothing was changed: try again when it is back.' });
+  else toast.error(message, { description: problems?.[0]?.message ?? wayOn, duration: 10_000 });
   return null;
 }
 
 /** The step that gives a question a medium, under a name made of the file's; one that it has already is used again. */
-export function entered(question: Question, kept: Kept, name: string): { id: MediaId; step: Step } {
+export function entered(question: Question, kept: KeptMedium, name: string): { id: MediaId; step: Step } {
   const there = Object.entries(question.media).find(([, { hash }]) => hash === kept.hash);
   if (there) return { id: there[0] as MediaId, step: [] };
   const stem = name
@@ -53,7 +41,7 @@ export function entered(question: Question, kept: Kept, name: string): { id: Med
 }
 
 /** Sends a file and gives it to the question. */
-export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: Kept } | null> {
+export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: KeptMedium } | null> {
   const kept = await sendFile(file, store.getState().question);
   if (!kept) return null;
   const { question, do: act } = store.getState();

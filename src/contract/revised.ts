@@ -1,0 +1,5 @@
+/** What is saved whole, with the revision that a write of it has to name. */
+export interface Revised<Content> {
+  readonly revision: number;
+  readonly content: Content;
+}

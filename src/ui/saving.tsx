@@ -92,7 +92,7 @@ function CollisionDialog({ collisions, inWords, onAnswer }: DialogProps): ReactN
               <fieldset>
                 <legend className="font-semibold">{where}</legend>
                 {[['mine', 'Yours', mine] as const, ['theirs', 'Theirs', theirs] as const].map(([choice, whose, words]) => (
-                  <label key={choice} className="flex items-baseline gap-2">
+                  <label key={choice} className="flex items-center gap-2 py-0.5">
                     <input
                       type="radio"
                       className="radio radio-sm"

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { CorrectionPreview, CorrectionView, JsonText, QuestionChange, Wire } from '../../contract';
 import { falls } from '../../core';
@@ -16,12 +16,28 @@ type Change = Omit<QuestionChange, 'question'>;
 const inWords = ({ message, problems, wayOn }: ApiError) => `${message}. ${problems?.map((one) => one.message).join(' ') ?? wayOn}`;
 const nameIn = (list: readonly { id: string; label: string }[], id: string) => list.find((one) => one.id === id)?.label || id;
 
-/**
- * The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done.
- * `json`: the view as one text (`ui/wire.ts` says why).
- */
-export function Corrections({ json }: { json: JsonText<CorrectionView> }) {
-  const [view, setView] = useState<View>(() => fromJson(json));
+/** What can be corrected in a release. `json`: the view as one text (`ui/wire.ts` says why); null: it is large, and read once the page stands. */
+export function Corrections({ id, json }: { id: string; json: JsonText<CorrectionView> | null }) {
+  const [view, setView] = useState<View | null>(() => (json === null ? null : fromJson(json)));
+  const [problem, setProblem] = useState('');
+  useEffect(() => {
+    if (json !== null) return;
+    void api('GET /api/releases/{id}/editions', { id }).then((answer) => (answer.ok ? setView(answer.value) : setProblem(inWords(answer.error))));
+  }, [id, json]);
+  if (view) return <Correcting view={view} onChange={setView} />;
+  return problem ? (
+    <p role="alert" className="text-brick">
+      {problem}
+    </p>
+  ) : (
+    <p role="status" className="text-mute">
+      Setting up…
+    </p>
+  );
+}
+
+/** The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done. */
+function Correcting({ view, onChange: setView }: { view: View; onChange: (view: View) => void }) {
   const [changes, setChanges] = useState<ReadonlyMap<number, Change>>(new Map());
   const [reason, setReason] = useState('');
   const [preview, setPreview] = useState<Preview | null>(null);

@@ -42,7 +42,7 @@ export const release = sqliteTable(
     /** How often its settings were saved: a write names the revision it was made on. */
     revision: integer('revision').notNull().default(1),
   },
-  (t) => [index('release_of_course').on(t.courseId, t.createdAt)],
+  (t) => [index('release_of_course').on(t.courseId, t.createdAt), index('release_of_unit').on(t.unitId), index('release_of_category').on(t.categoryId)],
 );
 
 const ofRelease = () =>
@@ -63,7 +63,11 @@ export const releaseFor = sqliteTable(
     learnerId: text('learner_id').references(() => user.id, { onDelete: 'cascade' }),
   },
   // One of the two is always null, and SQLite's nulls differ from one another.
-  (t) => [uniqueIndex('release_for_one').on(t.releaseId, sql`coalesce(${t.groupId}, '')`, sql`coalesce(${t.learnerId}, '')`)],
+  (t) => [
+    uniqueIndex('release_for_one').on(t.releaseId, sql`coalesce(${t.groupId}, '')`, sql`coalesce(${t.learnerId}, '')`),
+    index('release_for_group').on(t.groupId),
+    index('release_for_learner').on(t.learnerId),
+  ],
 );
 
 /** What one learner is allowed beyond the others. Null: as for all. */
@@ -77,7 +81,7 @@ export const allowance = sqliteTable(
     closesAt: moment('closes_at'),
     moreSittings: integer('more_sittings').notNull().default(0),
   },
-  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] })],
+  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] }), index('allowance_of_learner').on(t.learnerId)],
 );
 
 /** A mark a teacher set by hand, in points, in place of what the sittings came to. `outOf`: what there was to be had when it was set, which later editions leave alone; null: what there is. */
@@ -92,7 +96,7 @@ export const markOverride = sqliteTable(
     by: owner('by'),
     at: moment('at').notNull(),
   },
-  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] })],
+  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] }), index('mark_by_hand_of_learner').on(t.learnerId)],
 );
 
 /** What applying an edition did to marks, learner by learner, in points. */
@@ -183,7 +187,7 @@ export const sitting = sqliteTable(
     /** It was opened again: the checks that ended it, up to the move of this number, do not count. */
     reopenedAfter: integer('reopened_after').notNull().default(0),
   },
-  (t) => [uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number)],
+  (t) => [uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number), index('sitting_by_learner').on(t.learnerId)],
 );
 
 /** Append-only: the truth of a sitting. `id` is made by the client, so that a move sent twice counts once. */

@@ -15,7 +15,7 @@ export const shelf = sqliteTable(
     title: text('title').notNull(),
     createdAt: moment('created_at').notNull(),
   },
-  (t) => [index('shelf_of_owner').on(t.ownerId)],
+  (t) => [index('shelf_of_owner').on(t.ownerId), index('shelf_on_shelf').on(t.parentId)],
 );
 
 export const shelfShare = sqliteTable(

@@ -1,10 +1,13 @@
 import { randomUUID } from 'node:crypto';
+import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { App } from '../src/server/app';
 import { requestCount } from '../src/server/database/accountTables';
-import { canWrite } from '../src/server/database/open';
+import { canWrite, openDatabase } from '../src/server/database/open';
 import { edition, move } from '../src/server/database/tables';
 import { takeMoves } from '../src/server/sittings/moves';
 import { sit } from '../src/server/sittings/sitting';
@@ -18,6 +21,35 @@ beforeAll(async () => {
 afterAll(() => done());
 
 const pragma = async (db: Pick<App['db'], 'all'>, name: string) => Object.values((await db.all<Record<string, unknown>>(sql.raw(`PRAGMA ${name}`)))[0] ?? {})[0];
+
+describe('a database from before', () => {
+  it('is copied before its tables are changed, for its owner only, and opens', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'vault-drop-before-'));
+    const migrations = 'src/server/database/migrations';
+    cpSync(join(process.cwd(), migrations), join(folder, migrations), { recursive: true });
+    const journal = join(folder, migrations, 'meta/_journal.json');
+    const all = JSON.parse(readFileSync(journal, 'utf8')) as { entries: { tag: string }[] };
+    const last = all.entries.at(-1)?.tag ?? '';
+    writeFileSync(journal, JSON.stringify({ ...all, entries: all.entries.slice(0, -1) }));
+    const file = join(folder, 'old.db');
+    const config = { databaseUrl: `file:${file}`, databaseAuthToken: undefined };
+    const copy = `${file}.before-${last}`;
+
+    const old = await openDatabase({ ...config, root: folder });
+    await old.insert(requestCount).values({ key: 'from before', count: 1, since: 0 });
+    expect(existsSync(copy)).toBe(false);
+    const now = await openDatabase({ ...config, root: process.cwd() });
+    expect(await now.select().from(requestCount)).toMatchObject([{ key: 'from before' }]);
+    expect(statSync(copy).mode & 0o777).toBe(0o600);
+    const copied = await openDatabase({ ...config, databaseUrl: `file:${copy}`, root: folder });
+    expect(await copied.select().from(requestCount)).toMatchObject([{ key: 'from before' }]);
+    // What is up to date is not copied again.
+    const { mtimeMs } = statSync(copy);
+    await openDatabase({ ...config, root: process.cwd() });
+    expect([statSync(copy).mtimeMs, existsSync(`${file}.before-undefined`)]).toEqual([mtimeMs, false]);
+    rmSync(folder, { recursive: true });
+  });
+});
 
 describe('the tables', () => {
   it('find by an index what refers to what can be deleted', async () => {

@@ -7,6 +7,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import type { Config } from '../config';
 import { log } from '../log';
 import * as accountTables from './accountTables';
+import { copyBeforeMigrating } from './beforeMigrating';
 import { openSqlite } from './sqlite';
 import * as tables from './tables';
 
@@ -15,10 +16,15 @@ export type Database = LibSQLDatabase<typeof schema>;
 
 /** Opens the database, a file or a libSQL server by the same code, and brings its tables up to date. */
 export async function openDatabase(config: Pick<Config, 'databaseUrl' | 'databaseAuthToken' | 'root'>): Promise<Database> {
-  const db = config.databaseUrl.startsWith('file:') ? await openFile(config.databaseUrl) : openServer(config.databaseUrl, config.databaseAuthToken);
-  await migrate(db, { migrationsFolder: join(config.root, 'src/server/database/migrations') });
+  const migrationsFolder = join(config.root, 'src/server/database/migrations');
+  const isFile = config.databaseUrl.startsWith('file:');
+  const db = isFile ? await openFile(config.databaseUrl) : openServer(config.databaseUrl, config.databaseAuthToken);
+  if (isFile && pathIn(config.databaseUrl) !== ':memory:') await copyBeforeMigrating(db, pathIn(config.databaseUrl), migrationsFolder, makePrivate);
+  await migrate(db, { migrationsFolder });
   return db;
 }
+
+const pathIn = (url: string): string => url.slice('file:'.length);
 
 /** The file, made before SQLite makes it, so that nobody else may read it: what is written beside it takes its rights. */
 async function makePrivate(file: string): Promise<void> {
@@ -28,7 +34,7 @@ async function makePrivate(file: string): Promise<void> {
 }
 
 async function openFile(url: string): Promise<Database> {
-  const path = url.slice('file:'.length);
+  const path = pathIn(url);
   if (path !== ':memory:') await makePrivate(path);
   const { client, within } = await openSqlite(url, (ms) => log.error({ ms }, 'a transaction was open too long and was rolled back'));
   const db = drizzle(client, { schema });

@@ -28,6 +28,8 @@ export function problemsIn(schema: Schema, value: unknown): Readonly<Record<stri
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const each = error.inner.length > 0 ? error.inner : [error];
-    return Object.fromEntries([...each].reverse().map(({ path, message }) => [path ?? '', message]));
+    const problems = new Map<string, string>();
+    for (const { path = '', message } of each) if (!problems.has(path)) problems.set(path, message);
+    return Object.fromEntries(problems);
   }
 }

@@ -1,7 +1,7 @@
 // Accounts: sign-ins, the installation, what is kept of a person.
 import { boolean, object, string } from 'yup';
 import type { Move } from '../core';
-import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from './limits';
+import { MAX_PASSWORD, MIN_PASSWORD } from './limits';
 import { file, json, type Operation } from './operation';
 import type { SecurityWhat } from './vocabulary';
 
@@ -80,8 +80,7 @@ export interface LeftRow {
   username: string | null;
 }
 
-const password = () =>
-  string().required('Type a password').min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters`).max(LONGEST_PASSWORD, `At most ${LONGEST_PASSWORD} characters`);
+const password = () => string().required('Type a password').min(MIN_PASSWORD, `At least ${MIN_PASSWORD} characters`).max(MAX_PASSWORD, `At most ${MAX_PASSWORD} characters`);
 
 export const newLearner = object({
   name: string()

@@ -2,7 +2,7 @@
 import { array, boolean, number, object, string } from 'yup';
 import type { Edit, Question } from '../core';
 import { wholeNumber } from './fields';
-import { MOST_QUESTIONS } from './limits';
+import { MAX_QUESTIONS } from './limits';
 import { json, type Operation } from './operation';
 
 export interface MarkChange {
@@ -73,7 +73,7 @@ const changes = () =>
         .required(),
     }),
   )
-    .max(MOST_QUESTIONS)
+    .max(MAX_QUESTIONS)
     .required();
 
 /** What a correction would change; with `number`: make it. */

@@ -1,8 +1,8 @@
 // Courses, what they are made of, and who changed marks in them.
 import { array, boolean, number, object, string } from 'yup';
 import { isZone } from '../core';
-import { aWord, moment, name, one, revision, uuid, words } from './fields';
-import { MOST_PARTS } from './limits';
+import { aWord, moment, name, one, revision, username, uuid, words } from './fields';
+import { MAX_PARTS } from './limits';
 import { json, type Operation } from './operation';
 import { type AuditWhat, type CourseRight, REMOVABLE } from './vocabulary';
 
@@ -117,7 +117,7 @@ export interface InvitationRow {
   teacher: string;
 }
 
-export const titled = object({ id: uuid(), title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name') });
+export const titled = object({ id: uuid(), title: name(200) });
 
 export const courseChange = object({
   title: name(200).optional(),
@@ -134,14 +134,14 @@ export const courseChange = object({
 export const units = object({
   from: revision(),
   units: array(object({ id: uuid(), title: name(200) }))
-    .max(MOST_PARTS)
+    .max(MAX_PARTS)
     .required(),
 });
 
 export const categories = object({
   from: revision(),
   categories: array(object({ id: uuid(), title: name(100), weight: number().min(0, 'No less than 0').max(1000, 'At most 1000').required('Give it a weight') }))
-    .max(MOST_PARTS)
+    .max(MAX_PARTS)
     .required(),
 });
 
@@ -152,7 +152,7 @@ export const removal = object({ id: uuid(), kind: aWord(REMOVABLE), of: uuid() }
 
 export const member = object({ learnerId: string().min(1).max(100).required(), isIn: boolean().required() });
 
-export const coTeacher = object({ username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'), teaches: boolean().required() });
+export const coTeacher = object({ username: username(), teaches: boolean().required() });
 
 /** What would be removed from a course. */
 export const removing = object({ kind: one(REMOVABLE).required('is missing'), of: words(60).required('is missing') });

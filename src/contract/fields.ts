@@ -44,6 +44,9 @@ export const aWord = <const T extends string>(words: readonly T[]) =>
 
 export const name = (most: number) => string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
 
+/** The user name of somebody who has an account. */
+export const username = () => string().trim().min(1, 'Type a user name').max(200).required('Type a user name');
+
 export const points = () => number().min(0, 'No less than 0 points').max(1000, 'At most 1000 points');
 
 export const sha256 = () =>
@@ -55,12 +58,12 @@ export const isIndex = (value: unknown) => Number.isInteger(value) && (value as 
 
 // Query parameters: texts are cut where they are long, numbers are read from their digits.
 
-const MOST_FROM = 1_000_000;
+const MAX_FROM = 1_000_000;
 
 export const words = (most: number) => string().transform((value: string) => value.slice(0, most));
 
 export const numberText = (most: number) => number().typeError('has to be a whole number').integer('has to be a whole number').min(0, 'has to be a whole number').max(most);
 
-export const from = () => numberText(MOST_FROM).default(0);
+export const from = () => numberText(MAX_FROM).default(0);
 
 export const one = <const T extends string>(of: readonly T[]) => string().oneOf(of, `has to be one of ${of.join(', ')}`);

@@ -10,6 +10,7 @@ export * from './lists';
 export * from './media';
 export * from './operation';
 export * from './operations';
+export * from './problems';
 export * from './questions';
 export * from './releases';
 export * from './results';

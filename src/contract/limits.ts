@@ -5,23 +5,25 @@ export const MAX_BODY_BYTES = 64 * 1024;
 /** Bytes of a file that is sent; how large a picture or a sound may be is said where it is taken. */
 export const MAX_FILE_BYTES = 62 * 1024 * 1024;
 
-export const SHORTEST_PASSWORD = 8;
-export const LONGEST_PASSWORD = 200;
+export const MIN_PASSWORD = 8;
+export const MAX_PASSWORD = 200;
 
 /** A week. */
-export const MOST_MINUTES = 10_080;
-export const MOST_SITTINGS = 100;
+export const MAX_MINUTES = 10_080;
+export const MAX_SITTINGS = 100;
 /** Of a set, and of a release. */
-export const MOST_QUESTIONS = 200;
+export const MAX_QUESTIONS = 200;
 /** Units, categories or groups of a course. */
-export const MOST_PARTS = 200;
+export const MAX_PARTS = 200;
 /** Questions that are changed, packed or named in one request. */
-export const MOST_AT_ONCE = 500;
-export const MOST_MOVES_AT_ONCE = 500;
-export const MOST_EDITS_AT_ONCE = 5000;
+export const MAX_AT_ONCE = 500;
+export const MAX_MOVES_AT_ONCE = 500;
+export const MAX_EDITS_AT_ONCE = 5000;
+/** A pasted roster, in characters. */
+export const MAX_ROSTER = 2_000_000;
 /** A text typed into a zone, in characters. */
-export const MOST_TYPED = 400;
+export const MAX_TYPED = 400;
 
-/** Rows of a page of the Vault, and of a roster. */
+/** Rows of a page of the Vault, and of a roster: more are asked for as they are scrolled to. */
 export const VAULT_PAGE = 50;
 export const ROSTER_PAGE = 100;

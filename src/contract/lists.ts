@@ -1,7 +1,7 @@
 // Stock lists.
 import { array, object, string } from 'yup';
 import type { WordPicture } from '../core/kinds';
-import { listOf, revision, sha256, uuid, wholeNumber } from './fields';
+import { listOf, name, revision, sha256, uuid, wholeNumber } from './fields';
 import { json, type Operation } from './operation';
 import type { JsonSchema } from './shapes';
 
@@ -16,20 +16,20 @@ export interface ListRow {
   revision: number;
 }
 
-const MOST_ROWS = 2000;
+const MAX_ROWS = 2000;
 
-const MOST_CELLS = 12;
+const MAX_CELLS = 12;
 
 const MAX_CELL = 2000;
 
 const isRow = (value: unknown): value is string[] =>
-  Array.isArray(value) && value.length >= 1 && value.length <= MOST_CELLS && value.every((cell) => typeof cell === 'string' && cell.length <= MAX_CELL);
+  Array.isArray(value) && value.length >= 1 && value.length <= MAX_CELLS && value.every((cell) => typeof cell === 'string' && cell.length <= MAX_CELL);
 
-const ROW: JsonSchema = { type: 'array', items: { type: 'string', maxLength: MAX_CELL }, minItems: 1, maxItems: MOST_CELLS };
+const ROW: JsonSchema = { type: 'array', items: { type: 'string', maxLength: MAX_CELL }, minItems: 1, maxItems: MAX_CELLS };
 
 const titleAndRows = {
-  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
-  rows: listOf(isRow, MOST_ROWS, `has to be 1 to ${MOST_CELLS} columns of at most ${MAX_CELL} characters`, ROW, 1).required(),
+  title: name(200),
+  rows: listOf(isRow, MAX_ROWS, `has to be 1 to ${MAX_CELLS} columns of at most ${MAX_CELL} characters`, ROW, 1).required(),
   pictures: array(
     object({
       word: string().min(1).max(2000, 'At most 2000 characters').required(),
@@ -38,7 +38,7 @@ const titleAndRows = {
       weight: wholeNumber(),
     }),
   )
-    .max(MOST_ROWS, `At most ${MOST_ROWS} pictures`)
+    .max(MAX_ROWS, `At most ${MAX_ROWS} pictures`)
     .optional(),
 };
 

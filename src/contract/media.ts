@@ -4,7 +4,8 @@ import { words } from './fields';
 import { MAX_FILE_BYTES } from './limits';
 import { file, json, type Operation } from './operation';
 
-export type MediumKind = 'picture' | 'sound' | 'film';
+export const MEDIUM_KINDS = ['picture', 'sound', 'film'] as const;
+export type MediumKind = (typeof MEDIUM_KINDS)[number];
 
 /** The media types that are taken. */
 export type MediumType = 'image/png' | 'image/jpeg' | 'image/webp' | 'image/gif' | 'image/svg+xml' | 'audio/mpeg' | 'audio/ogg' | 'audio/wav' | 'video/mp4' | 'video/webm';
@@ -33,12 +34,12 @@ export interface MediaUsage {
 }
 
 /** A file: its name, and the size of the scene it is for, in scene units. */
-const MOST_SIDE = 10_000;
+const MAX_SIDE = 10_000;
 
 const side = () =>
   number()
     .typeError('has to be a number')
-    .transform((value: number) => Math.min(MOST_SIDE, Math.max(1, Math.round(value))))
+    .transform((value: number) => Math.min(MAX_SIDE, Math.max(1, Math.round(value))))
     .default(1000);
 
 export const newMedium = object({ name: words(200).required('is missing'), width: side(), height: side() });

@@ -2,7 +2,7 @@
 import { array, boolean, mixed, object, type Schema, string } from 'yup';
 import { type Edit, type FindingCounts, KINDS, type Kind, LIST_FIELDS, NAMED_FIELDS, type Question } from '../core';
 import { from, isIndex, isOneOf, listOf, one, uuid, wholeNumber, words } from './fields';
-import { MAX_FILE_BYTES, MOST_AT_ONCE, MOST_EDITS_AT_ONCE } from './limits';
+import { MAX_AT_ONCE, MAX_EDITS_AT_ONCE, MAX_FILE_BYTES } from './limits';
 import { file, json, type Operation } from './operation';
 import { EDIT, QUESTION } from './shapes';
 import { type Access, FINDINGS, SORTS, USES } from './vocabulary';
@@ -117,7 +117,7 @@ export const newQuestion = object({
 const tag = () => string().trim().min(1, 'A tag has at least one character').max(60, 'At most 60 characters').required();
 
 export const questionsChange = object({
-  ids: array(uuid()).min(1).max(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at once`).required(),
+  ids: array(uuid()).min(1).max(MAX_AT_ONCE, `At most ${MAX_AT_ONCE} at once`).required(),
   shelfId: string().uuid().nullable(),
   deleted: boolean(),
   addTags: array(tag()).max(20, 'At most 20 tags at once'),
@@ -150,7 +150,7 @@ function isEdit(value: unknown): value is Edit {
 export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({
   id: uuid(),
   from: wholeNumber(),
-  edits: listOf(isEdit, MOST_EDITS_AT_ONCE, 'is not an edit', EDIT).required(),
+  edits: listOf(isEdit, MAX_EDITS_AT_ONCE, 'is not an edit', EDIT).required(),
 });
 
 /** A page of the Vault. `shelf`: a shelf's id; `none`: on no shelf; `bin`: what was deleted. */
@@ -172,7 +172,7 @@ export const packing = object({
   questions: string().matches(/^[0-9a-f-]{36}(,[0-9a-f-]{36})*$/, 'has to be ids with commas between'),
 })
   .test('one', 'has to name a shelf, a set or questions', ({ shelf, set, questions }) => [shelf, set, questions].filter(Boolean).length === 1)
-  .test('few', `At most ${MOST_AT_ONCE} questions at once`, ({ questions }) => (questions?.split(',').length ?? 0) <= MOST_AT_ONCE);
+  .test('few', `At most ${MAX_AT_ONCE} questions at once`, ({ questions }) => (questions?.split(',').length ?? 0) <= MAX_AT_ONCE);
 
 /** The client's id of an import: a package sent again under it comes in once. */
 export const importing = object({ id: uuid() });

@@ -1,8 +1,8 @@
 // What is published to a course, and how it runs.
 import { boolean, number, object, string } from 'yup';
 import { TELLS, type Tells } from '../core';
-import { aWord, ids, moment, revision, uuid } from './fields';
-import { MOST_MINUTES, MOST_SITTINGS } from './limits';
+import { aWord, ids, moment, name, revision, uuid } from './fields';
+import { MAX_MINUTES, MAX_SITTINGS } from './limits';
 import { json, type Operation } from './operation';
 import { COUNTS, type Counts, type JobState, TELLS_WHEN, type TellsWhen } from './vocabulary';
 
@@ -83,13 +83,13 @@ export interface JobView {
 }
 
 const releaseSettings = {
-  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').optional(),
+  title: name(200).optional(),
   unitId: string().uuid().nullable().default(null),
   opensAt: moment(),
   dueAt: moment(),
   closesAt: moment(),
-  minutes: number().integer('A whole number').min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null),
-  sittings: number().integer('A whole number').min(1, 'At least one').max(MOST_SITTINGS, `At most ${MOST_SITTINGS}`).nullable().defined(),
+  minutes: number().integer('A whole number').min(1, 'At least one minute').max(MAX_MINUTES, 'At most a week').nullable().default(null),
+  sittings: number().integer('A whole number').min(1, 'At least one').max(MAX_SITTINGS, `At most ${MAX_SITTINGS}`).nullable().defined(),
   counts: aWord(COUNTS),
   practice: boolean().required(),
   categoryId: string().uuid().nullable().default(null),
@@ -108,8 +108,8 @@ export const releaseChange = object({ ...releaseSettings, from: revision() });
 export const allowed = object({
   learnerId: string().min(1).max(100).required(),
   allowed: object({
-    moreMinutes: number().integer().min(0, 'No less than 0').max(MOST_MINUTES, 'At most a week').required(),
-    moreSittings: number().integer().min(0, 'No less than 0').max(MOST_SITTINGS, `At most ${MOST_SITTINGS}`).required(),
+    moreMinutes: number().integer().min(0, 'No less than 0').max(MAX_MINUTES, 'At most a week').required(),
+    moreSittings: number().integer().min(0, 'No less than 0').max(MAX_SITTINGS, `At most ${MAX_SITTINGS}`).required(),
     dueAt: moment(),
     closesAt: moment(),
   })
@@ -132,7 +132,7 @@ export const publication = object({
 );
 
 /** How many of its minutes are left; null where it has no end. */
-export const reopening = object({ minutes: number().integer('A whole number').min(1, 'At least one minute').max(MOST_MINUTES, 'At most a week').nullable().default(null) });
+export const reopening = object({ minutes: number().integer('A whole number').min(1, 'At least one minute').max(MAX_MINUTES, 'At most a week').nullable().default(null) });
 
 export const releaseOperations = {
   'GET /api/releases': { who: 'learner', does: 'What is published for the learner, and how far they have come with it.', answer: json<LearnerRelease[]>() },

@@ -3,6 +3,7 @@ import { array, boolean, object, string } from 'yup';
 import type { Erased, LeftRow } from './account';
 import { newLearner } from './account';
 import { from, words } from './fields';
+import { MAX_ROSTER } from './limits';
 import { file, json, type Operation } from './operation';
 
 export interface LearnerRow {
@@ -51,7 +52,7 @@ export interface RosterTaken {
 }
 
 export const roster = object({
-  text: string().min(1, 'Paste a list').max(2_000_000, 'At most two million characters').required('Paste a list'),
+  text: string().min(1, 'Paste a list').max(MAX_ROSTER, 'At most two million characters').required('Paste a list'),
   take: boolean().required(),
   removeOthers: boolean().default(false),
 });

@@ -3,9 +3,9 @@ import { array, boolean, number, object, string } from 'yup';
 import type { Draw, Kind, Question, Section } from '../core';
 import { MOST_CAPTIONS } from '../core/document';
 import { titled } from './courses';
-import { points, revision, sha256, uuid } from './fields';
-import { MOST_QUESTIONS } from './limits';
-import type { MediumKind } from './media';
+import { name, points, revision, sha256, uuid } from './fields';
+import { MAX_QUESTIONS } from './limits';
+import { MEDIUM_KINDS, type MediumKind } from './media';
 import { json, type Operation } from './operation';
 
 /** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
@@ -79,21 +79,21 @@ export interface WholeSet {
 }
 
 const setFields = {
-  title: string().trim().min(1, 'Give it a name').max(200, 'At most 200 characters').required('Give it a name'),
+  title: name(200),
   goBack: boolean().required(),
   sections: array(
     object({
       title: string().max(200, 'At most 200 characters').defined(),
-      draw: object({ count: number().integer().min(1, 'At least one').max(MOST_QUESTIONS).required(), points: points().required() })
+      draw: object({ count: number().integer().min(1, 'At least one').max(MAX_QUESTIONS).required(), points: points().required() })
         .nullable()
         .default(null),
       questions: array(object({ id: uuid(), points: points().nullable().default(null) }))
-        .max(MOST_QUESTIONS, `At most ${MOST_QUESTIONS} questions`)
+        .max(MAX_QUESTIONS, `At most ${MAX_QUESTIONS} questions`)
         .required(),
     }),
   )
     .max(50, 'At most 50 sections')
-    .test('questions', `At most ${MOST_QUESTIONS} questions`, (sections) => (sections ?? []).reduce((sum, { questions }) => sum + (questions?.length ?? 0), 0) <= MOST_QUESTIONS)
+    .test('questions', `At most ${MAX_QUESTIONS} questions`, (sections) => (sections ?? []).reduce((sum, { questions }) => sum + (questions?.length ?? 0), 0) <= MAX_QUESTIONS)
     .required(),
   sources: array(
     object({
@@ -102,16 +102,14 @@ const setFields = {
       text: string().max(100_000, 'At most 100,000 characters').defined(),
       medium: object({
         hash: sha256(),
-        kind: string()
-          .oneOf(['picture', 'sound', 'film'] as const)
-          .required(),
+        kind: string().oneOf(MEDIUM_KINDS).required(),
         description: string().max(2000, 'At most 2000 characters').defined(),
       })
         .nullable()
         .default(null),
       captions: string().max(MOST_CAPTIONS, 'At most 200,000 characters').defined(),
       address: string().max(2000, 'At most 2000 characters').optional(),
-      questions: array(uuid()).max(MOST_QUESTIONS).required(),
+      questions: array(uuid()).max(MAX_QUESTIONS).required(),
     }),
   )
     .max(20, 'At most 20 sources')

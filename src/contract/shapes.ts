@@ -1,4 +1,5 @@
 import { LIST_FIELDS, NAMED_FIELDS } from '../core';
+import { MAX_TYPED } from './limits';
 
 // What Yup tests by functions, as JSON Schema for the API document. `tests/api.test.ts` tries both with the same things.
 
@@ -49,7 +50,7 @@ export const MOVE: JsonSchema = {
   description: 'What a learner does, by the names their sitting knows. A drop has the unrotated top left of the item and the pointer, in scene units.',
   oneOf: [
     made(['reset', 'check', 'hint'], {}),
-    made(['put'], { zone: name, text: { type: 'string', maxLength: 400 } }),
+    made(['put'], { zone: name, text: { type: 'string', maxLength: MAX_TYPED } }),
     made(['put'], { item: name, copy, zone: { anyOf: [name, { type: 'null' }] } }, { at: copy }),
     made(['drop'], { item: name, copy, x: coordinate, y: coordinate, px: coordinate, py: coordinate }, { at: copy }),
   ],

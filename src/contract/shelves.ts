@@ -1,6 +1,6 @@
 // Shelves of the Vault.
 import { mixed, object, string } from 'yup';
-import { isOneOf, uuid } from './fields';
+import { isOneOf, name, username, uuid } from './fields';
 import { json, type Operation } from './operation';
 import { type Access, RIGHTS, type Right } from './vocabulary';
 
@@ -16,11 +16,9 @@ export interface ShelfRow {
   shares: { username: string; name: string; right: Right }[];
 }
 
-const shelfTitle = () => string().trim().min(1, 'Give it a name').max(100, 'At most 100 characters').required('Give it a name');
+export const newShelf = object({ id: uuid(), title: name(100), parentId: string().uuid().nullable().defined() });
 
-export const newShelf = object({ id: uuid(), title: shelfTitle(), parentId: string().uuid().nullable().defined() });
-
-export const shelfChange = object({ title: shelfTitle().optional(), parentId: string().uuid().nullable() });
+export const shelfChange = object({ title: name(100).optional(), parentId: string().uuid().nullable() });
 
 const right = () =>
   mixed<Right>((value): value is Right => isOneOf(RIGHTS, value))
@@ -28,7 +26,7 @@ const right = () =>
     .nullable();
 
 export const shelfShare = object({
-  username: string().trim().min(1, 'Type a user name').max(200).required('Type a user name'),
+  username: username(),
   right: right().defined(),
   /** What they may do as far as the teacher knows. */
   from: right().defined(),

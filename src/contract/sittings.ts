@@ -2,7 +2,7 @@
 import { boolean, object, type Schema } from 'yup';
 import type { MovesView, QuestionView, Reckoning, Rich, SentMove } from '../core';
 import { isIndex, listOf, numberText, wholeNumber } from './fields';
-import { MOST_MOVES_AT_ONCE, MOST_TYPED } from './limits';
+import { MAX_MOVES_AT_ONCE, MAX_TYPED } from './limits';
 import type { MediumKind } from './media';
 import { file, json, type Operation } from './operation';
 import { MOVE } from './shapes';
@@ -128,16 +128,16 @@ function isMove(value: unknown): value is SentMove {
   const { id, kind, item, copy, zone, at, text, ...rest } = value as Record<string, unknown>;
   if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
   if (kind === 'reset' || kind === 'check' || kind === 'hint') return Object.keys(value).length === 2;
-  if (text !== undefined) return kind === 'put' && isName(zone) && typeof text === 'string' && text.length <= MOST_TYPED && Object.keys(value).length === 4;
+  if (text !== undefined) return kind === 'put' && isName(zone) && typeof text === 'string' && text.length <= MAX_TYPED && Object.keys(value).length === 4;
   if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
   if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
   return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);
 }
 /** Moves, each with an id of its own: the server stores each id of a sitting once. */
-const moves = listOf(isMove, MOST_MOVES_AT_ONCE, 'is not a move', MOVE, 1)
+const moves = listOf(isMove, MAX_MOVES_AT_ONCE, 'is not a move', MOVE, 1)
   .required()
   .test('ids', 'has the id of another move', (value, { path, createError }) => {
-    if (!Array.isArray(value) || value.length > MOST_MOVES_AT_ONCE || !value.every(isMove)) return true;
+    if (!Array.isArray(value) || value.length > MAX_MOVES_AT_ONCE || !value.every(isMove)) return true;
     const ids = new Set<string>();
     const again = value.findIndex(({ id }) => ids.size === ids.add(id).size);
     return again === -1 || createError({ path: `${path}[${again}].id` });

@@ -1,6 +1,6 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { type DefaultValues, type FieldValues, type Path, type Resolver, useForm } from 'react-hook-form';
-import { type ObjectSchema, type Schema, ValidationError } from 'yup';
+import type { ObjectSchema } from 'yup';
 import type { ApiError } from './api';
 
 /**
@@ -18,18 +18,4 @@ export function useRequestForm<Values extends FieldValues>(schema: ObjectSchema<
     if (known.length === 0 || words) form.setError('root', { message: `${message}. ${words ?? wayOn}` });
   };
   return { ...form, refused };
-}
-
-/** What a schema of the contract finds wrong, the first by each place; for forms whose fields are more than fields. */
-export function problemsIn(schema: Schema, value: unknown): Readonly<Record<string, string>> {
-  try {
-    schema.validateSync(value, { strict: true, abortEarly: false, disableStackTrace: true });
-    return {};
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    const each = error.inner.length > 0 ? error.inner : [error];
-    const problems = new Map<string, string>();
-    for (const { path = '', message } of each) if (!problems.has(path)) problems.set(path, message);
-    return Object.fromEntries(problems);
-  }
 }

@@ -4,7 +4,7 @@ export { type Columns, DataTable } from './DataTable';
 export { Dialog } from './Dialog';
 export { Field } from './Field';
 export { shownMark } from './figures';
-export { problemsIn, useRequestForm } from './form';
+export { useRequestForm } from './form';
 export { Scrolls } from './Scrolls';
 export { ago, asTyped, asTypedDay, clock, duration, elsewhere, moment, typedTime } from './when';
 export { zone } from './zone';

@@ -1,15 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import Ajv2020 from 'ajv/dist/2020.js';
 import { API_DOCUMENT } from '../../scripts/apiDocument';
+import { apiSchemas, placeOfAnswer, problemsAgainst } from '../../src/server/http/answers';
 
-const BASE = 'https://vault-drop.example/docs/api/openapi.json';
 const document = JSON.parse(readFileSync(API_DOCUMENT, 'utf8')) as { paths: Record<string, Record<string, Operation>> };
-const question = JSON.parse(readFileSync(join(API_DOCUMENT, '../../format/question.schema.json'), 'utf8')) as { $id: string };
-const ajv = new Ajv2020({ strict: false, allErrors: true, validateFormats: false });
-ajv.addSchema(question);
-ajv.addSchema({ ...question, $id: new URL('../format/question.schema.json', BASE).href });
-ajv.addSchema({ ...document, $id: BASE });
+const schemaAt = await apiSchemas(join(API_DOCUMENT, '../../..'));
 
 interface Operation {
   readonly operationId: string;
@@ -18,12 +13,10 @@ interface Operation {
   readonly responses: Record<string, { readonly content?: Record<string, { readonly schema?: unknown }> }>;
 }
 
-const pointer = (...parts: string[]) => `${BASE}#/${parts.map((part) => encodeURIComponent(part.replaceAll('~', '~0').replaceAll('/', '~1'))).join('/')}`;
-
-function problems(at: string, value: unknown): string[] {
-  const validate = ajv.getSchema(at);
-  if (!validate) throw new Error(`There is no schema at ${at}`);
-  return validate(value) ? [] : (validate.errors ?? []).map(({ instancePath, message }) => `${instancePath} ${message}`);
+function problems(place: readonly string[], value: unknown): string[] {
+  const validate = schemaAt(place);
+  if (!validate) throw new Error(`There is no schema at ${place.join(' / ')}`);
+  return problemsAgainst(validate, value);
 }
 
 /** What the API document says of an endpoint (`PUT /api/sets/{id}`), and what is against it in what is sent and answered. */
@@ -35,9 +28,8 @@ export function operation(name: string) {
   return {
     ...found,
     takes: (body: unknown): string[] =>
-      found.requestBody ? problems(pointer(...at, 'requestBody', 'content', 'application/json', 'schema'), body) : body === undefined ? [] : ['takes no body'],
-    answers: (body: unknown): string[] =>
-      found.responses['200']?.content?.['application/json']?.schema ? problems(pointer(...at, 'responses', '200', 'content', 'application/json', 'schema'), body) : [],
-    fails: (body: unknown): string[] => problems(pointer('components', 'schemas', 'Failed'), body),
+      found.requestBody ? problems([...at, 'requestBody', 'content', 'application/json', 'schema'], body) : body === undefined ? [] : ['takes no body'],
+    answers: (body: unknown): string[] => (found.responses['200']?.content?.['application/json']?.schema ? problems(placeOfAnswer(name), body) : []),
+    fails: (body: unknown): string[] => problems(['components', 'schemas', 'Failed'], body),
   };
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../../contract/limits';
+import { MAX_PASSWORD, MIN_PASSWORD } from '../../contract/limits';
 import { Field } from '../../ui/Field';
 
 /** Learners and teachers change their own password; other devices are signed out by it. */
@@ -44,12 +44,12 @@ export function ChangePassword({ username }: { username: string }) {
         label="New password"
         type="password"
         autoComplete="new-password"
-        hint={`At least ${SHORTEST_PASSWORD} characters`}
+        hint={`At least ${MIN_PASSWORD} characters`}
         problem={errors.newPassword?.message}
         {...register('newPassword', {
           required: 'Type a new password',
-          minLength: { value: SHORTEST_PASSWORD, message: `At least ${SHORTEST_PASSWORD} characters` },
-          maxLength: { value: LONGEST_PASSWORD, message: `At most ${LONGEST_PASSWORD} characters` },
+          minLength: { value: MIN_PASSWORD, message: `At least ${MIN_PASSWORD} characters` },
+          maxLength: { value: MAX_PASSWORD, message: `At most ${MAX_PASSWORD} characters` },
         })}
       />
       <button type="submit" className="btn btn-primary self-start" disabled={isSubmitting}>

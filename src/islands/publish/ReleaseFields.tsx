@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ChevronRight } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useId, useState } from 'react';
 import { isQuiet } from '../../contract/defaults';
-import { MOST_MINUTES } from '../../contract/limits';
+import { MAX_MINUTES } from '../../contract/limits';
 import { COUNTS, TELLS_WHEN } from '../../contract/vocabulary';
 import { TELLS } from '../../core';
 import { ask, elsewhere, typedTime } from '../../ui';
@@ -73,7 +73,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
             label="Time for it, in minutes"
             type="number"
             min={1}
-            max={MOST_MINUTES}
+            max={MAX_MINUTES}
             hint="From when a learner begins. Empty: no limit."
             value={draft.minutes}
             problem={wrong.minutes}

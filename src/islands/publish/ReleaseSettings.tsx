@@ -2,13 +2,12 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { AllowanceRow, SettingsView, Wire } from '../../contract';
-import { MOST_MINUTES, MOST_SITTINGS } from '../../contract/limits';
-import { api, ask, Dialog, Field, moment, typedTime } from '../../ui';
+import { MAX_MINUTES, MAX_SITTINGS } from '../../contract/limits';
+import { api, ask, Dialog, Field, moment } from '../../ui';
 import { useSaving } from '../../ui/saving';
-import { toWire } from '../../ui/wire';
 import type { Learner } from '../courses/course';
 import { ReleaseFields } from './ReleaseFields';
-import { asTyped, drafted, sent, wrongIn } from './settings';
+import { asTyped, drafted, momentIn, sent, wrongIn } from './settings';
 
 type Allowance = Wire<AllowanceRow>;
 export type View = Wire<SettingsView>;
@@ -208,7 +207,6 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
   const [due, setDue] = useState(asTyped(of.dueAt));
   const [closes, setCloses] = useState(asTyped(of.closesAt));
   const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) <= most;
-  const iso = (text: string) => (text === '' ? null : toWire(typedTime(text)));
   return (
     <Dialog title={`For ${of.name}`} onClose={onClose}>
       <div className="grid sm:grid-cols-2 gap-4">
@@ -224,8 +222,8 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
         <button
           type="button"
           className="btn btn-primary"
-          disabled={!whole(minutes, MOST_MINUTES) || !whole(sittings, MOST_SITTINGS)}
-          onClick={() => onKeep({ moreMinutes: Number(minutes), moreSittings: Number(sittings), dueAt: iso(due), closesAt: iso(closes) })}
+          disabled={!whole(minutes, MAX_MINUTES) || !whole(sittings, MAX_SITTINGS)}
+          onClick={() => onKeep({ moreMinutes: Number(minutes), moreSittings: Number(sittings), dueAt: momentIn(due), closesAt: momentIn(closes) })}
         >
           Allow it
         </button>

@@ -1,8 +1,8 @@
 import type { Counts, ReleaseSettings, TellsWhen, Wire } from '../../contract';
 import { DEFAULT_SETTINGS } from '../../contract/defaults';
+import { type FieldProblem, problemsIn } from '../../contract/problems';
 import { settingsContent } from '../../contract/releases';
 import { scheduleProblems } from '../../core';
-import { problemsIn } from '../../ui/form';
 import { asTyped as timeAsTyped, typedTime } from '../../ui/when';
 import { toWire } from '../../ui/wire';
 
@@ -14,15 +14,16 @@ export type Draft = Omit<Sent, 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'min
 /** The same as the server has it (src/server/releases/settings.ts). */
 export type Sent = Wire<ReleaseSettings>;
 
-const atOnce = (text: string) => (text === '' ? null : toWire(typedTime(text)));
+/** A time as it is typed; null: none. */
+export const momentIn = (text: string) => (text === '' ? null : toWire(typedTime(text)));
 const number = (text: string) => (text === '' ? null : Number(text));
 
 export const sent = ({ title, opensAt, dueAt, closesAt, minutes, sittings, ...rest }: Draft): Sent => ({
   ...rest,
   ...(title.trim() === '' ? {} : { title: title.trim() }),
-  opensAt: atOnce(opensAt),
-  dueAt: atOnce(dueAt),
-  closesAt: atOnce(closesAt),
+  opensAt: momentIn(opensAt),
+  dueAt: momentIn(dueAt),
+  closesAt: momentIn(closesAt),
   minutes: number(minutes),
   sittings: number(sittings),
 });
@@ -45,11 +46,18 @@ export const DEFAULT_DRAFT: Draft = drafted(toWire(DEFAULT_SETTINGS));
 
 export const whole = (text: string, least: number, most: number) => text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
 
+/** By field the first that is wrong with it, in the order of the fields. */
+function firstOfEach(problems: readonly FieldProblem[]): Readonly<Record<string, string>> {
+  const first = new Map<string, string>();
+  for (const { path, message } of problems) if (!first.has(path)) first.set(path, message);
+  return Object.fromEntries(first);
+}
+
 /** What of it cannot be sent, by field: by the schema that the server holds it against, and by the rules that the core has for its times. */
 export function wrongIn(draft: Draft): Partial<Record<keyof Draft, string>> {
   const { audience } = draft;
   return {
-    ...problemsIn(settingsContent, sent(draft)),
+    ...firstOfEach(problemsIn(settingsContent, sent(draft))),
     ...Object.fromEntries(scheduleProblems(draft).map(({ path, message }) => [path, message])),
     ...(audience && audience.groups.length + audience.learners.length === 0 ? { audience: 'Choose a group or a learner, or all' } : {}),
   };

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { MOST_MINUTES } from '../../contract/limits';
+import { MAX_MINUTES } from '../../contract/limits';
 import { api, Dialog, Field } from '../../ui';
 import { whole } from '../publish/settings';
 
@@ -17,7 +17,7 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
   const [left, setLeft] = useState('10');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
-  const wrong = minutes !== null && (left === '' || !whole(left, 1, MOST_MINUTES));
+  const wrong = minutes !== null && (left === '' || !whole(left, 1, MAX_MINUTES));
   const reopen = async () => {
     setBusy(true);
     const answer = await api('PUT /api/releases/{id}/sittings/{sitting}', { id: releaseId, sitting: sittingId, body: { minutes: minutes === null ? null : Number(left) } });
@@ -41,7 +41,7 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
               label="Minutes left"
               inputMode="numeric"
               value={left}
-              problem={wrong ? `A whole number from 1 to ${MOST_MINUTES}` : undefined}
+              problem={wrong ? `A whole number from 1 to ${MAX_MINUTES}` : undefined}
               onChange={(event) => setLeft(event.target.value)}
               data-autofocus
             />

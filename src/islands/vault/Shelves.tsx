@@ -1,6 +1,7 @@
 import { CornerDownRight, Download, Folder, FolderPlus, Library, Pencil, Share2, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { MAX_AT_ONCE } from '../../contract/limits';
 import { shelfShare } from '../../contract/shelves';
 import { RIGHTS, type Right } from '../../contract/vocabulary';
 import { Dialog, Field } from '../../ui';
@@ -37,7 +38,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
     await ask('POST /api/shelves', { body: { id: shelf.id, title: shelf.title, parentId: shelf.parentId } });
     for (const { username, right } of shelf.shares) await ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: { username, right, from: null } });
     for (const id of was.shelves) await ask('PATCH /api/shelves/{id}', { id, body: { parentId: shelf.id } });
-    for (let i = 0; i < was.questions.length; i += 500) await ask('PATCH /api/questions', { body: { ids: was.questions.slice(i, i + 500), shelfId: shelf.id } });
+    for (let i = 0; i < was.questions.length; i += MAX_AT_ONCE) await ask('PATCH /api/questions', { body: { ids: was.questions.slice(i, i + MAX_AT_ONCE), shelfId: shelf.id } });
   });
   const entry = (id: string, title: string, goal: Goal | null, shelf?: Shelf) => (
     <Entry id={id} title={title} goal={goal} shelf={shelf} shelves={shelves} isChosen={chosen === id} onChoose={() => onChoose(id)} />

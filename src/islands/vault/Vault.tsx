@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { lazy, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { ManyChange } from '../../contract';
+import { MAX_AT_ONCE } from '../../contract/limits';
 import { KINDS, type Kind } from '../../core';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
@@ -15,8 +16,6 @@ import { Shelves } from './Shelves';
 import { changeMany, EVERYTHING, type Page, type Shelf, type Sought, searchOf, soughtFrom, useShelves, useTags, useWrite, vaultClient } from './useVault';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
-/** As many as an address may name. */
-const MOST_PACKED = 500;
 /** A search begins so long after the last key. */
 const TYPING_MS = 250;
 
@@ -227,7 +226,7 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
             Take off
           </button>
         </form>
-        <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MOST_PACKED).join(',')}`} download>
+        <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MAX_AT_ONCE).join(',')}`} download>
           Export
         </a>
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate({ ids })}>

@@ -1,6 +1,5 @@
+import { MAX_FILE_BYTES } from '../../contract';
 import { endpoint, exportPackage, fail, importPackage, mayOnceMore, savedFile, temporaryFile, withUpload } from '../../server';
-
-const MAX_BYTES = 62 * 1024 * 1024;
 
 export const GET = endpoint('GET /api/packages', async ({ as, query: { shelf, set, questions } }) => {
   const file = await temporaryFile(as.config);
@@ -8,5 +7,5 @@ export const GET = endpoint('GET /api/packages', async ({ as, query: { shelf, se
   return packed.ok ? savedFile(file, 'application/zip', packed.value.name, 'zip') : packed;
 });
 export const POST = endpoint('POST /api/packages', async ({ as, query, request }) =>
-  (await mayOnceMore(as, 'upload', as.person.id)) ? withUpload(as.config, request, MAX_BYTES, (file) => importPackage(as, query.id, file)) : fail('tooMany'),
+  (await mayOnceMore(as, 'upload', as.person.id)) ? withUpload(as.config, request, MAX_FILE_BYTES, (file) => importPackage(as, query.id, file)) : fail('tooMany'),
 );

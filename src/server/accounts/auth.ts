@@ -1,7 +1,7 @@
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { twoFactor, username } from 'better-auth/plugins';
-import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../../contract';
+import { MAX_PASSWORD, MIN_PASSWORD } from '../../contract';
 import type { Config } from '../config';
 import * as accountTables from '../database/accountTables';
 import type { Database } from '../database/open';
@@ -50,7 +50,7 @@ export function makeAuth(db: Database, config: Config) {
     logger: { level: 'error', log: (_level, message, ...more) => log.error({ err: more.find((one) => one instanceof Error) }, message) },
     trustedOrigins: async (request) => originOf(request),
     database: drizzleAdapter(db, { provider: 'sqlite', schema: accountTables, transaction: true }),
-    emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: SHORTEST_PASSWORD, maxPasswordLength: LONGEST_PASSWORD, password: { hash, verify } },
+    emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: MIN_PASSWORD, maxPasswordLength: MAX_PASSWORD, password: { hash, verify } },
     user: {
       additionalFields: {
         role: { type: 'string', required: true, defaultValue: 'learner', input: false },

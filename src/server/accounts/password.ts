@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
 import { hash as argonHash, verify as argonVerify } from '@node-rs/argon2';
 import PQueue from 'p-queue';
-import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from '../../contract';
+import { MAX_PASSWORD, MIN_PASSWORD } from '../../contract';
 
 /** argon2id at OWASP's minimum: 19 MiB, two passes (Password Storage Cheat Sheet). */
 const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
@@ -22,8 +22,8 @@ function isCommon(password: string): boolean {
 
 /** Why a password is not taken; null: it is. */
 export function passwordProblem(password: string, username: string): string | null {
-  if (password.length < SHORTEST_PASSWORD) return `A password has at least ${SHORTEST_PASSWORD} characters.`;
-  if (password.length > LONGEST_PASSWORD) return `A password has at most ${LONGEST_PASSWORD} characters.`;
+  if (password.length < MIN_PASSWORD) return `A password has at least ${MIN_PASSWORD} characters.`;
+  if (password.length > MAX_PASSWORD) return `A password has at most ${MAX_PASSWORD} characters.`;
   if (username !== '' && password.toLowerCase() === username.toLowerCase()) return 'The password is the user name: choose another one.';
   return isCommon(password) ? 'Many people use this password, so it is guessed at once: choose another one.' : null;
 }

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { checkAnswer } from './answers';
 
-const held = (value: unknown) => checkAnswer(process.cwd(), 'GET /api/tags', { ok: true, value });
+const held = (value: unknown) => checkAnswer(process.cwd(), 'GET /api/tags', Response.json({ ok: true, value }));
 
 it('an answer that is not what the contract says fails, with its place', async () => {
   await expect(held([{ tag: 'seeds', questions: 2 }])).resolves.toBeUndefined();

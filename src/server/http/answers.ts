@@ -1,45 +1,50 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { ValidateFunction } from 'ajv';
+import type { AnySchema, ValidateFunction } from 'ajv';
 
 const BASE = 'https://vault-drop.example/docs/api/openapi.json';
 
-interface ApiDocument {
-  readonly paths: Readonly<
-    Record<string, Readonly<Record<string, { readonly responses: Record<string, { readonly content?: Readonly<Record<string, { readonly schema?: unknown }>> }> }>>>
-  >;
-}
-type Schemas = (name: string) => ValidateFunction | null;
+/** A schema of the API document by its place, such as `['paths', '/api/tags', 'get', …]`; null: there is none. */
+export type ApiSchemas = (place: readonly string[]) => ValidateFunction | null;
 
-/** The schemas of answers in `docs/api/openapi.json`, which are made of the contract's types. */
-async function schemasIn(root: string): Promise<Schemas> {
+/** The schemas of `docs/api/openapi.json`, ready to hold values against. For development and tests: `ajv` is not there otherwise. */
+export async function apiSchemas(root: string): Promise<ApiSchemas> {
   const { default: Ajv } = await import('ajv/dist/2020.js');
-  const ajv = new Ajv({ strict: false, validateFormats: false });
-  const read = (file: string) => JSON.parse(readFileSync(join(root, 'docs', file), 'utf8'));
-  const document: ApiDocument = read('api/openapi.json');
-  ajv.addSchema({ ...read('format/question.schema.json'), $id: new URL('../format/question.schema.json', BASE).href });
+  const ajv = new Ajv({ strict: false, allErrors: true, validateFormats: false });
+  const read = (file: string): { $id?: string } => JSON.parse(readFileSync(join(root, 'docs', file), 'utf8'));
+  const question = read('format/question.schema.json');
+  ajv.addSchema(question);
+  ajv.addSchema({ ...question, $id: new URL('../format/question.schema.json', BASE).href });
+  const document = read('api/openapi.json');
   ajv.addSchema({ ...document, $id: BASE });
-  return (name) => {
-    const [method = '', path = ''] = name.split(' ');
-    const schema = document.paths[path]?.[method.toLowerCase()]?.responses['200']?.content?.['application/json']?.schema;
-    if (!schema) return null;
-    const place = ['paths', path, method.toLowerCase(), 'responses', '200', 'content', 'application/json', 'schema'];
+  return (place) => {
+    const there = place.reduce<unknown>((part, name) => (part as Record<string, unknown> | undefined)?.[name], document) as AnySchema | undefined;
+    if (there === undefined) return null;
     const pointer = place.map((part) => encodeURIComponent(part.replaceAll('~', '~0').replaceAll('/', '~1'))).join('/');
     return ajv.getSchema(`${BASE}#/${pointer}`) ?? null;
   };
 }
 
-let schemas: Promise<Schemas> | null = null;
+/** What is against a schema in a value, each with its place. */
+export const problemsAgainst = (validate: ValidateFunction, value: unknown): string[] =>
+  validate(value) ? [] : (validate.errors ?? []).map(({ instancePath, message }) => `${instancePath} ${message}`);
+
+/** Where the API document has the schema of an answer. */
+export const placeOfAnswer = (name: string): string[] => {
+  const [method = '', path = ''] = name.split(' ');
+  return ['paths', path, method.toLowerCase(), 'responses', '200', 'content', 'application/json', 'schema'];
+};
+
+let schemas: Promise<ApiSchemas> | null = null;
 
 /**
  * In development and in tests: throws where an answer is not what the contract says it is, with the place. The types hold most of that already; they do not see what a
  * database or a cast brings in.
  */
-export async function checkAnswer(root: string, name: string, answer: unknown): Promise<void> {
+export async function checkAnswer(root: string, name: string, answer: Response): Promise<void> {
   if (process.env.NODE_ENV === 'production') return;
-  schemas ??= schemasIn(root);
-  const validate = (await schemas)(name);
-  if (!validate || validate(JSON.parse(JSON.stringify(answer)))) return;
-  const [problem] = validate.errors ?? [];
-  throw new Error(`${name} answers what the contract does not say: ${problem?.instancePath} ${problem?.message}`);
+  schemas ??= apiSchemas(root);
+  const validate = (await schemas)(placeOfAnswer(name));
+  const [problem] = validate ? problemsAgainst(validate, await answer.clone().json()) : [];
+  if (problem) throw new Error(`${name} answers what the contract does not say: ${problem}`);
 }

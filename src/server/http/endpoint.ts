@@ -1,5 +1,5 @@
 import type { APIContext, APIRoute } from 'astro';
-import { type AnyObject, type InferType, type ObjectSchema, type Schema, ValidationError } from 'yup';
+import type { AnyObject, InferType, ObjectSchema, Schema } from 'yup';
 import {
   type AnswerFor,
   type Asker,
@@ -12,6 +12,7 @@ import {
   type OperationName,
   type Operations,
   type ParametersFor,
+  problemsOf,
   type QueryFor,
 } from '../../contract';
 import { sessionCookie } from '../accounts/auth';
@@ -33,12 +34,6 @@ export type Endpoint<Name extends string = string> = APIRoute & { readonly opera
 /** The route of an operation whose request is read in a way of its own. */
 export const endpointOf = <Name extends OperationName>(operation: Name, route: APIRoute): Endpoint<Name> => Object.assign(route, { operation });
 
-const problemsOf = (error: unknown): Failure => {
-  if (!(error instanceof ValidationError)) throw error;
-  const each = error.inner.length > 0 ? error.inner : [error];
-  return fail('invalid', { problems: each.map(({ path, message }) => ({ path: path ?? '', message })) });
-};
-
 /** Reads a body as JSON and holds it against a schema, without turning one type into another. */
 export async function bodyOf<S extends Schema>(request: Request, schema: S, maxBytes = MAX_BODY_BYTES): Promise<Result<InferType<S>>> {
   const read = await readJson(request, maxBytes);
@@ -49,7 +44,7 @@ export async function bodyOf<S extends Schema>(request: Request, schema: S, maxB
     schema.validateSync(read.value, { strict: true, abortEarly: false, disableStackTrace: true });
     return { ok: true, value: schema.cast(read.value, { stripUnknown: true }) as InferType<S> };
   } catch (error) {
-    return problemsOf(error);
+    return fail('invalid', { problems: problemsOf(error) });
   }
 }
 
@@ -67,7 +62,7 @@ export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchPara
   try {
     return { ok: true, value: schema.validateSync(given, { abortEarly: false, stripUnknown: true, disableStackTrace: true }) as InferType<Q> };
   } catch (error) {
-    return problemsOf(error);
+    return fail('invalid', { problems: problemsOf(error) });
   }
 }
 
@@ -111,9 +106,9 @@ type Given<Name extends OperationName> = Operations[Name]['answer'] extends File
 async function answered(app: App, name: OperationName, result: Result<unknown> | Response): Promise<Response> {
   if (result instanceof Response) return result;
   if (!result.ok) return failed(result);
-  const envelope = { ok: true, value: result.value };
-  await checkAnswer(app.config.root, name, envelope);
-  return json(envelope);
+  const answer = json({ ok: true, value: result.value });
+  await checkAnswer(app.config.root, name, answer);
+  return answer;
 }
 
 /** An endpoint for anyone, signed in or not. */

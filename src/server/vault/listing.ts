@@ -8,7 +8,6 @@ import { accessTo } from './access';
 import { shelvesSeen } from './shelves';
 import { asMatch } from './words';
 
-/** Rows of one page: more are asked for as they are scrolled to. */
 /** A page of the questions the teacher may see: their own, and those on shelves shared with them. */
 export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultPage> {
   const { db, person } = as;

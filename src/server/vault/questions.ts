@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import type { Batch, Kept, ManyChange, ManyChanged, Right } from '../../contract';
+import { type Batch, type Kept, MAX_AT_ONCE, type ManyChange, type ManyChanged, type Right } from '../../contract';
 import type { Kind, Question } from '../../core';
 import { newQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
@@ -84,15 +84,13 @@ export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean):
   return ok(null);
 }
 
-const MOST_AT_ONCE = 500;
-
 /** Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it once. */
 export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange): Promise<Result<ManyChanged>> {
   if (shelfId && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
   const rows = await as.db
     .select({ id: question.id, deletedAt: question.deletedAt, shelfId: question.shelfId })
     .from(question)
-    .where(and(inArray(question.id, ids.slice(0, MOST_AT_ONCE)), eq(question.ownerId, as.person.id)));
+    .where(and(inArray(question.id, ids.slice(0, MAX_AT_ONCE)), eq(question.ownerId, as.person.id)));
   const changed = rows.map(({ id }) => id);
   const moved = shelfId === undefined ? [] : rows.filter((row) => row.shelfId !== shelfId);
   const stood = [...new Set(moved.map((row) => row.shelfId))].map((from) => ({ shelfId: from, ids: moved.flatMap((row) => (row.shelfId === from ? [row.id] : [])) }));

@@ -157,7 +157,7 @@ function CoTeachers({ course, told }: Told) {
       </ul>
       {teachers.data?.length === 0 && <p>Nobody beside {course.right === 'own' ? 'you' : course.owner}.</p>}
       {course.right === 'own' && (
-        <form className="flex items-end gap-2 mt-3" noValidate onSubmit={handleSubmit(({ username }) => set(username.trim(), true))}>
+        <form className="flex items-start gap-2 mt-3" noValidate onSubmit={handleSubmit(({ username }) => set(username.trim(), true))}>
           <Field
             className="grow"
             label="User name of a colleague"
@@ -166,7 +166,7 @@ function CoTeachers({ course, told }: Told) {
             problem={formState.errors.username?.message ?? formState.errors.root?.message}
             {...register('username')}
           />
-          <button type="submit" className="btn btn-edge" disabled={formState.isSubmitting}>
+          <button type="submit" className="btn btn-edge mt-7" disabled={formState.isSubmitting}>
             Let them teach here
           </button>
         </form>

@@ -41,9 +41,9 @@ export function Courses({ rows }: { rows: Row[] }) {
           <DataTable rows={rows.filter((row) => row.archived)} columns={columns} caption="Courses put away" numeric={['learners']} rowKey={(row) => row.id} />
         </section>
       )}
-      <form onSubmit={submit} noValidate className="flex items-end gap-3 mt-8 max-w-xl">
+      <form onSubmit={submit} noValidate className="flex items-start gap-3 mt-8 max-w-xl">
         <Field className="grow" label="New course" placeholder="Induction" problem={formState.errors.title?.message ?? formState.errors.root?.message} {...register('title')} />
-        <button type="submit" className="btn btn-primary" disabled={formState.isSubmitting}>
+        <button type="submit" className="btn btn-primary mt-7" disabled={formState.isSubmitting}>
           Make it
         </button>
       </form>

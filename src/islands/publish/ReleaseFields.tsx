@@ -10,6 +10,12 @@ import { Field } from '../../ui/Field';
 import type { Parts } from '../courses/course';
 import { COUNTS_IN_WORDS, type Draft, TELLS_IN_WORDS, TELLS_SHORT, WHEN_IN_WORDS, wrongIn } from './settings';
 
+const TIMES = [
+  ['opensAt', 'Opens', 'Empty: at once.'],
+  ['dueAt', 'Due', 'Later is late.'],
+  ['closesAt', 'Closes', 'Nothing is taken after it.'],
+] as const;
+
 interface Props {
   courseId: string;
   draft: Draft;
@@ -45,30 +51,17 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
       </Fold>
       <Fold title="When" now={whenInWords(draft)} open={unfolded}>
         <div className="grid sm:grid-cols-3 gap-4">
-          <Field
-            label="Opens"
-            type="datetime-local"
-            hint={hint('Empty: at once.', draft.opensAt)}
-            value={draft.opensAt}
-            problem={wrong.opensAt}
-            onChange={(event) => set({ opensAt: event.target.value })}
-          />
-          <Field
-            label="Due"
-            type="datetime-local"
-            hint={hint('Later is late.', draft.dueAt)}
-            value={draft.dueAt}
-            problem={wrong.dueAt}
-            onChange={(event) => set({ dueAt: event.target.value })}
-          />
-          <Field
-            label="Closes"
-            type="datetime-local"
-            hint={hint('Nothing is taken after it.', draft.closesAt)}
-            value={draft.closesAt}
-            problem={wrong.closesAt}
-            onChange={(event) => set({ closesAt: event.target.value })}
-          />
+          {TIMES.map(([name, label, about]) => (
+            <Field
+              key={name}
+              label={label}
+              type="datetime-local"
+              hint={hint(about, draft[name])}
+              value={draft[name]}
+              problem={wrong[name]}
+              onChange={(event) => set({ [name]: event.target.value })}
+            />
+          ))}
           <Field
             label="Time for it, in minutes"
             type="number"

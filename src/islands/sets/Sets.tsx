@@ -33,7 +33,7 @@ export function Sets({ rows }: { rows: Row[] }) {
       ) : (
         <DataTable rows={rows} columns={columns} caption="Your sets" numeric={['questions']} rowKey={(row) => row.id} />
       )}
-      <form onSubmit={submit} noValidate className="flex items-end gap-3 mt-8 max-w-xl">
+      <form onSubmit={submit} noValidate className="flex items-start gap-3 mt-8 max-w-xl">
         <Field
           className="grow"
           label="New set"
@@ -41,7 +41,7 @@ export function Sets({ rows }: { rows: Row[] }) {
           problem={formState.errors.title?.message ?? formState.errors.root?.message}
           {...register('title')}
         />
-        <button type="submit" className="btn btn-primary" disabled={formState.isSubmitting}>
+        <button type="submit" className="btn btn-primary mt-7" disabled={formState.isSubmitting}>
           Make it
         </button>
       </form>

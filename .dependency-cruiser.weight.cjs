@@ -7,7 +7,10 @@ module.exports = {
       name: 'learner-page-stays-light',
       severity: 'error',
       from: { path: '^src/islands/player/', pathNot: '\\.test\\.tsx?$' },
-      to: { reachable: true, path: 'node_modules/(yup|recharts|react-moveable|moveable|@tanstack|@tiptap|react-hook-form|date-fns|lucide-react)/' },
+      to: {
+        reachable: true,
+        path: 'node_modules/(yup|recharts|react-moveable|moveable|@tanstack|@tiptap|react-hook-form|date-fns|lucide-react)/',
+      },
     },
   ],
   options: { ...options, tsPreCompilationDeps: false },

@@ -4,13 +4,15 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 
 /** What every island needs: left to itself it is merged with what only some do, and the learner's page loads both. */
-const BASE = /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production)|zustand\/)|vite\/preload-helper|src\/ui\/(?:api|Dialog|figures)/;
+const BASE =
+  /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production)|zustand\/)|vite\/preload-helper|src\/ui\/(?:api|Dialog|figures)/;
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
   integrations: [react()],
-  // Believe the Host header (server.mjs strips the forwarded ones); without this, request.url has neither host nor port. Origins are checked in the middleware.
+  // Believe the Host header (server.mjs strips the forwarded ones); without this, request.url has neither host nor
+  // port. Origins are checked in the middleware.
   security: { allowedDomains: [{}], checkOrigin: false },
   devToolbar: { enabled: false },
   experimental: {
@@ -30,7 +32,8 @@ export default defineConfig({
   },
   vite: {
     plugins: [tailwindcss()],
-    // The learner's page has to stay within 1.5 times React, React DOM and dnd-kit (`npm run bench -- player`), which esbuild's minifier and many small files exceed.
+    // The learner's page has to stay within 1.5 times React, React DOM and dnd-kit (`npm run bench -- player`), which
+    // esbuild's minifier and many small files exceed.
     build: {
       target: 'es2022',
       minify: 'terser',

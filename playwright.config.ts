@@ -22,12 +22,24 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
   projects: [
     { name: 'desktop', testIgnore: /touch/, use: { viewport: { width: 1280, height: 800 } } },
-    { name: 'phone', testMatch: /touch/, use: { viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true } },
+    {
+      name: 'phone',
+      testMatch: /touch/,
+      use: { viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true },
+    },
   ],
   webServer: {
     command: 'node --import tsx demo/seed.ts && node server.mjs',
@@ -35,6 +47,13 @@ export default defineConfig({
     timeout: 180_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },
-    env: { PORT: String(PORT), HOST: '127.0.0.1', VAULT_DROP_DATA: data, VAULT_DROP_DEMO: '1', NODE_ENV: 'production', LOG_LEVEL: 'warn' },
+    env: {
+      PORT: String(PORT),
+      HOST: '127.0.0.1',
+      VAULT_DROP_DATA: data,
+      VAULT_DROP_DEMO: '1',
+      NODE_ENV: 'production',
+      LOG_LEVEL: 'warn',
+    },
   },
 });

@@ -1,4 +1,5 @@
-// Serves what `npm run build` made. Static files come from memory of what is there, compressed at build time; everything else goes to Astro.
+// Serves what `npm run build` made. Static files come from memory of what is there, compressed at build time;
+// everything else goes to Astro.
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import http from 'node:http';
@@ -24,7 +25,8 @@ function wholeNumber(name, otherwise, least, most) {
   const text = process.env[name];
   if (text === undefined || text === '') return otherwise;
   const value = Number(text);
-  if (!Number.isInteger(value) || value < least || value > most) misconfigured(`${name} has to be a whole number from ${least} to ${most}; it is "${text}".`);
+  if (!Number.isInteger(value) || value < least || value > most)
+    misconfigured(`${name} has to be a whole number from ${least} to ${most}; it is "${text}".`);
   return value;
 }
 
@@ -34,7 +36,9 @@ const PORT = wholeNumber('PORT', 4321, 0, 65_535);
 const MAX_BYTES = 2 * 1024 * 1024;
 /** A film, or a package of questions; how large a picture or a sound may be is said where it is taken. */
 const MAX_FILE_BYTES = wholeNumber('MAX_MEDIUM_BYTES', 62 * 1024 * 1024, 1024, 2 ** 31);
-/** How many proxies of ours stand before it: of the addresses they forward, that many are theirs, counted from the last. */
+/**
+ * How many proxies of ours stand before it: of the addresses they forward, that many are theirs, counted from the last.
+ */
 const HOPS = wholeNumber('TRUST_PROXY', 0, 0, 10);
 const https = process.env.PUBLIC_URL?.startsWith('https:') ?? false;
 const FORWARDED = ['x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-client-ip'];
@@ -52,7 +56,10 @@ const files = sirv(join(root, 'dist/client'), {
   },
 });
 
-/** What is read of a refused body, so that its sender, who reads no answer before all is sent, gets one; whoever sends more is cut off. */
+/**
+ * What is read of a refused body, so that its sender, who reads no answer before all is sent, gets one; whoever sends
+ * more is cut off.
+ */
 const MAX_DRAINED = 80 * 1024 * 1024;
 
 function refuse(request, response, status, code, message, wayOn) {
@@ -62,7 +69,9 @@ function refuse(request, response, status, code, message, wayOn) {
     if (drained > MAX_DRAINED) request.destroy();
   });
   request.once('end', () =>
-    response.writeHead(status, { 'content-type': 'application/json', connection: 'close' }).end(JSON.stringify({ ok: false, error: { code, message, wayOn } })),
+    response
+      .writeHead(status, { 'content-type': 'application/json', connection: 'close' })
+      .end(JSON.stringify({ ok: false, error: { code, message, wayOn } })),
   );
 }
 
@@ -87,9 +96,17 @@ const server = http.createServer((request, response) => {
   }
   const length = request.headers['content-length'];
   if (length === undefined && request.headers['transfer-encoding'] !== undefined)
-    return refuse(request, response, 411, 'lengthNeeded', 'The size of that request is not known', 'Send it with a Content-Length.');
+    return refuse(
+      request,
+      response,
+      411,
+      'lengthNeeded',
+      'The size of that request is not known',
+      'Send it with a Content-Length.',
+    );
   const max = /^\/api\/(?:media|packages)\?/.test(request.url) ? MAX_FILE_BYTES : MAX_BYTES;
-  if (Number(length ?? 0) > max) return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
+  if (Number(length ?? 0) > max)
+    return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
   files(request, response, () => handler(request, response));
 });
 // A body that comes drop by drop, or a connection that says nothing, is not waited for.
@@ -104,9 +121,9 @@ process.env.VAULT_DROP_STARTER = randomUUID();
 server.listen(PORT, HOST, async () => {
   const here = `http://${HOST.includes(':') ? `[${HOST}]` : HOST}:${server.address().port}`;
   const wildcard = HOST === '0.0.0.0' || HOST === '::';
-  const asked = await fetch(`${wildcard ? `http://127.0.0.1:${server.address().port}` : here}/api/health`, { headers: { 'x-starter': process.env.VAULT_DROP_STARTER } }).catch(
-    (error) => error,
-  );
+  const asked = await fetch(`${wildcard ? `http://127.0.0.1:${server.address().port}` : here}/api/health`, {
+    headers: { 'x-starter': process.env.VAULT_DROP_STARTER },
+  }).catch((error) => error);
   if (!(asked instanceof Response) || !asked.ok) {
     const { problem } = asked instanceof Response ? await asked.json().catch(() => ({})) : { problem: asked.message };
     console.error(`Vault Drop cannot serve: ${problem ?? 'the log above says why.'}`);

@@ -5,7 +5,8 @@ export default defineConfig({
     include: ['src/**/*.test.ts', 'tests/*.test.ts'],
     testTimeout: 30_000,
     env: { LOG_LEVEL: 'warn' },
-    // No test changes what a module is or keeps anything in one but under its own ids: loading each module once a worker halves the time.
+    // No test changes what a module is or keeps anything in one but under its own ids: loading each module once a
+    // worker halves the time.
     isolate: false,
     maxWorkers: '100%',
   },

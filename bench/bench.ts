@@ -1,4 +1,5 @@
-// The measurements of the Bench: dragging on a crowded scene against a page that moves one bare element with the same handle library, and opening a crowded question against a small one.
+// The measurements of the Bench: dragging on a crowded scene against a page that moves one bare element with the same
+// handle library, and opening a crowded question against a small one.
 import { createServer } from 'node:http';
 import type { BrowserContext } from '@playwright/test';
 import type { Question } from '../src/core';
@@ -103,7 +104,10 @@ const [LARGE, SMALL] = ['0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0901', '0d1c2f30-5a10-4
 must(await keepNew(odile, crowd(LARGE, 200, 40)));
 must(await keepNew(odile, crowd(SMALL, 20, 4)));
 const html = await barePage();
-const bare = createServer((_, response) => response.writeHead(200, { 'content-type': 'text/html' }).end(html)).listen(BARE_PORT, '127.0.0.1');
+const bare = createServer((_, response) => response.writeHead(200, { 'content-type': 'text/html' }).end(html)).listen(
+  BARE_PORT,
+  '127.0.0.1',
+);
 const browser = await benchBrowser();
 try {
   await bench.start();

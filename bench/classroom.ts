@@ -34,7 +34,9 @@ export interface Ground {
 /** A course with a release of ten questions; `tries` null: without a limit. */
 export async function publishTen(odile: As<Teacher>, tries: number | null): Promise<Ground> {
   const courseId = await course(odile);
-  const questions = Array.from({ length: QUESTIONS }, (_, i) => seeds({ title: `Question ${i + 1}`, tries, afterMiss: 'leave' }));
+  const questions = Array.from({ length: QUESTIONS }, (_, i) =>
+    seeds({ title: `Question ${i + 1}`, tries, afterMiss: 'leave' }),
+  );
   for (const one of questions) must(await keepNew(odile, one));
   const setId = randomUUID();
   must(await makeSet(odile, setId, 'Ten'));
@@ -47,7 +49,13 @@ export async function seatAll(odile: As<Teacher>, people: number): Promise<Seat[
   const { courseId, releaseId } = await publishTen(odile, null);
   const seats: Seat[] = [];
   for (let i = 0; i < people; i += 8)
-    seats.push(...(await Promise.all(Array.from({ length: Math.min(8, people - i) }, async (_, k) => seat(await learner(odile, courseId, `learner.${i + k}`), releaseId)))));
+    seats.push(
+      ...(await Promise.all(
+        Array.from({ length: Math.min(8, people - i) }, async (_, k) =>
+          seat(await learner(odile, courseId, `learner.${i + k}`), releaseId),
+        ),
+      )),
+    );
   return seats;
 }
 
@@ -83,7 +91,13 @@ export function putsOf(one: Seat, n: number): Move[] {
   return Array.from({ length: n }, (_, i) => {
     const id = randomUUID();
     one.sent.add(id);
-    return { id, kind: 'put', item: one.items[(one.last + i) % one.items.length], copy: 0, zone: one.zones[Math.floor((one.last + i) / one.items.length) % one.zones.length] };
+    return {
+      id,
+      kind: 'put',
+      item: one.items[(one.last + i) % one.items.length],
+      copy: 0,
+      zone: one.zones[Math.floor((one.last + i) / one.items.length) % one.zones.length],
+    };
   });
 }
 export const taken = (one: Seat, moves: readonly Move[]) => {
@@ -110,12 +124,27 @@ function batches(origin: string, seats: readonly Seat[]): Promise<number> {
   );
 }
 
-/** Batches of ten stored a second against pings of the same server, and the moves in them against `raw`: moves a second by `client.batch` alone, in the same run. */
-export async function batchRate(origin: string, seats: readonly Seat[], raw: () => Promise<number>): Promise<Measured[]> {
+/**
+ * Batches of ten stored a second against pings of the same server, and the moves in them against `raw`: moves a second
+ * by `client.batch` alone, in the same run.
+ */
+export async function batchRate(
+  origin: string,
+  seats: readonly Seat[],
+  raw: () => Promise<number>,
+): Promise<Measured[]> {
   const rounds: { ping: number; batch: number; raw: number }[] = [];
   for (let round = 0; round < ROUNDS; round++)
-    rounds.push({ ping: await pings(origin), batch: await batches(origin, seats.slice(round * CONNECTIONS, (round + 1) * CONNECTIONS)), raw: await raw() });
-  const [ping, batch, alone] = [median(rounds.map((r) => r.ping)), median(rounds.map((r) => r.batch)), median(rounds.map((r) => r.raw))];
+    rounds.push({
+      ping: await pings(origin),
+      batch: await batches(origin, seats.slice(round * CONNECTIONS, (round + 1) * CONNECTIONS)),
+      raw: await raw(),
+    });
+  const [ping, batch, alone] = [
+    median(rounds.map((r) => r.ping)),
+    median(rounds.map((r) => r.batch)),
+    median(rounds.map((r) => r.raw)),
+  ];
   const [toPing, toRaw] = [batch / ping, (batch * BATCH) / alone];
   return [
     {
@@ -135,7 +164,10 @@ export async function batchRate(origin: string, seats: readonly Seat[], raw: () 
   ];
 }
 
-/** All learners at once, as people go: a few moves, a check, the next question; and now and then the same again, as when an answer was lost. */
+/**
+ * All learners at once, as people go: a few moves, a check, the next question; and now and then the same again, as when
+ * an answer was lost.
+ */
 export async function atPace(origin: string, seats: readonly Seat[]): Promise<Measured> {
   const latencies: number[] = [];
   const until = performance.now() + PACE_SECONDS * 1000;
@@ -162,8 +194,14 @@ export async function atPace(origin: string, seats: readonly Seat[]): Promise<Me
     for (let question = 0; performance.now() < until; question = Math.min(question + 1, QUESTIONS - 1)) {
       // As the page does when it is opened: it learns where the sitting stands, too.
       const opened = await post(origin, `/api/sittings/${one.sittingId}/at`, { question }, one.cookie);
-      const { value } = (await opened.json()) as { value: { last: number; question: { items: { id: string }[]; zones: { id: string }[] } } };
-      Object.assign(one, { last: value.last, items: value.question.items.map(({ id }) => id), zones: value.question.zones.map(({ id }) => id) });
+      const { value } = (await opened.json()) as {
+        value: { last: number; question: { items: { id: string }[]; zones: { id: string }[] } };
+      };
+      Object.assign(one, {
+        last: value.last,
+        items: value.question.items.map(({ id }) => id),
+        zones: value.question.zones.map(({ id }) => id),
+      });
       for (let step = 0; step < 3 && performance.now() < until; step++) {
         await wait(1000 + Math.random() * 3000);
         await sendOn(one, question, putsOf(one, 1 + Math.floor(Math.random() * 3)));
@@ -186,7 +224,10 @@ export async function atPace(origin: string, seats: readonly Seat[]): Promise<Me
 }
 
 /** Every move that was answered for is stored once and in order, and nothing that was not sent. */
-export function nothingLost(seats: readonly Seat[], rows: readonly { sittingId: string; n: number; id: string }[]): Measured {
+export function nothingLost(
+  seats: readonly Seat[],
+  rows: readonly { sittingId: string; n: number; id: string }[],
+): Measured {
   let [lost, doubled, foreign, gaps] = [0, 0, 0, 0];
   for (const one of seats) {
     const mine = rows.filter(({ sittingId }) => sittingId === one.sittingId).sort((a, b) => a.n - b.n);
@@ -197,5 +238,10 @@ export function nothingLost(seats: readonly Seat[], rows: readonly { sittingId: 
     gaps += mine.filter(({ n }, i) => n !== i + 1).length;
   }
   const wrong = lost + doubled + foreign + gaps;
-  return { name: `of ${rows.length} moves stored`, value: `${lost} lost, ${doubled} doubled, ${foreign} not sent, ${gaps} out of order`, goal: 'none', met: wrong === 0 };
+  return {
+    name: `of ${rows.length} moves stored`,
+    value: `${lost} lost, ${doubled} doubled, ${foreign} not sent, ${gaps} out of order`,
+    goal: 'none',
+    met: wrong === 0,
+  };
 }

@@ -1,4 +1,5 @@
-// The measurements of the core: grading, overlap, proof, and solving against an integer programming package. Prints a table and JSON.
+// The measurements of the core: grading, overlap, proof, and solving against an integer programming package. Prints a
+// table and JSON.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { createWriteStream, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -77,7 +78,10 @@ async function timed(args: readonly string[]): Promise<{ seconds: number; peak: 
   let [peak, count] = [0, 0];
   const look = setInterval(() => {
     try {
-      peak = Math.max(peak, Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024);
+      peak = Math.max(
+        peak,
+        Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024,
+      );
     } catch {
       // It has ended.
     }
@@ -137,15 +141,30 @@ function proofs(): Measured[] {
   const dear = [time(12, 3, costing), time(40, 8, costing)] as const;
   const growth = [10, 20, 40, 80, 160, 320].map((items) => ({ items, zones: 8, ...time(items, 8) }));
   return [
-    { name: 'proof, 12 items, 3 zones', value: `${shown(small.ms, ' ms')}, ${small.method}`, goal: '< 50 ms, exact', met: small.ms < 50 && small.method === 'exact' },
-    { name: 'proof, 40 items, 8 zones', value: `${shown(large.ms, ' ms')}, ${large.method}`, goal: '< 1 s', met: large.ms < 1000 },
+    {
+      name: 'proof, 12 items, 3 zones',
+      value: `${shown(small.ms, ' ms')}, ${small.method}`,
+      goal: '< 50 ms, exact',
+      met: small.ms < 50 && small.method === 'exact',
+    },
+    {
+      name: 'proof, 40 items, 8 zones',
+      value: `${shown(large.ms, ' ms')}, ${large.method}`,
+      goal: '< 1 s',
+      met: large.ms < 1000,
+    },
     {
       name: 'the same, wrong ones costing: 12 and 3',
       value: `${shown(dear[0].ms, ' ms')}, ${dear[0].method}`,
       goal: '< 50 ms, exact',
       met: dear[0].ms < 50 && dear[0].method === 'exact',
     },
-    { name: 'the same, wrong ones costing: 40 and 8', value: `${shown(dear[1].ms, ' ms')}, ${dear[1].method}`, goal: '< 1 s', met: dear[1].ms < 1000 },
+    {
+      name: 'the same, wrong ones costing: 40 and 8',
+      value: `${shown(dear[1].ms, ' ms')}, ${dear[1].method}`,
+      goal: '< 1 s',
+      met: dear[1].ms < 1000,
+    },
     ...growth.map(({ items, zones, ms, method }) => ({
       name: `proof, ${items} items, ${zones} zones`,
       value: `${shown(ms, ' ms')}, ${method}`,

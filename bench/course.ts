@@ -40,10 +40,14 @@ try {
 process.exit(0);
 
 async function allCome(some: readonly Seat[]): Promise<void> {
-  for (let i = 0; i < some.length; i += 8) await Promise.all(some.slice(i, i + 8).map((one) => comeIn(bench.origin, one)));
+  for (let i = 0; i < some.length; i += 8)
+    await Promise.all(some.slice(i, i + 8).map((one) => comeIn(bench.origin, one)));
 }
 
-/** Moves a second that `client.batch` stores in batches of ten, one after another, into a table like ours: WAL, FULL, the same keys. */
+/**
+ * Moves a second that `client.batch` stores in batches of ten, one after another, into a table like ours: WAL, FULL,
+ * the same keys.
+ */
 async function rawRate(): Promise<number> {
   const folder = mkdtempSync(join(tmpdir(), 'vault-drop-raw-'));
   const client = createClient({ url: `file:${join(folder, 'raw.db')}`, concurrency: 1 });
@@ -59,7 +63,13 @@ async function rawRate(): Promise<number> {
     await client.batch(
       Array.from({ length: BATCH }, () => ({
         sql: 'INSERT INTO move VALUES (?, ?, ?, 1, 0, ?, ?)',
-        args: ['0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001', ++n, crypto.randomUUID(), '{"kind":"put","item":"barley","copy":0,"zone":"dry"}', Date.now()],
+        args: [
+          '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001',
+          ++n,
+          crypto.randomUUID(),
+          '{"kind":"put","item":"barley","copy":0,"zone":"dry"}',
+          Date.now(),
+        ],
       })),
       'write',
     );

@@ -8,14 +8,29 @@ const PACE_MS = 24;
 export const benchBrowser = (): Promise<Browser> =>
   chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
 
 /** Milliseconds of main-thread work for each move, while the thing at a point is dragged in a circle. */
 export async function dragging(page: Page, from: { x: number; y: number }): Promise<number[]> {
   const cdp = await page.context().newCDPSession(page);
   const mouse = (type: 'mousePressed' | 'mouseMoved' | 'mouseReleased', x: number, y: number) =>
-    cdp.send('Input.dispatchMouseEvent', { type, x, y, button: type === 'mouseMoved' ? 'none' : 'left', buttons: type === 'mouseReleased' ? 0 : 1, clickCount: 1 });
+    cdp.send('Input.dispatchMouseEvent', {
+      type,
+      x,
+      y,
+      button: type === 'mouseMoved' ? 'none' : 'left',
+      buttons: type === 'mouseReleased' ? 0 : 1,
+      clickCount: 1,
+    });
   await mouse('mousePressed', from.x, from.y);
   await page.waitForTimeout(100);
   for (let i = 1; i <= 5; i++) {

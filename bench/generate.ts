@@ -2,7 +2,9 @@ import type { Question } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 import { type Random, random, seedOf } from '../src/core/random/random';
 
-/** An ordinary question of a size: each zone needs all of its share of the items, an eighth of the items belong nowhere. */
+/**
+ * An ordinary question of a size: each zone needs all of its share of the items, an eighth of the items belong nowhere.
+ */
 export function ordinary(items: number, zones: number, changes: Record<string, unknown> = {}): Question {
   const belonging = Math.floor((items * 7) / 8);
   const zoneOf = (i: number) => (i < belonging ? i % zones : -1);

@@ -2,7 +2,10 @@ import { zipSync } from 'fflate';
 import type { Question } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 
-/** The largest question there may be: as many things as are taken, outlines with many corners, each item keyed, everything that has to be looked at by pairs. */
+/**
+ * The largest question there may be: as many things as are taken, outlines with many corners, each item keyed,
+ * everything that has to be looked at by pairs.
+ */
 export function heaviest(items = 600, zones = 300, corners = 60): Question {
   const outline = (z: number) =>
     Array.from({ length: corners }, (_, k) => [
@@ -16,7 +19,11 @@ export function heaviest(items = 600, zones = 300, corners = 60): Question {
     title: 'Where does each sachet go?',
     kind: 'sort',
     scene: { width: 1920, height: 1080 },
-    items: Array.from({ length: items }, (_, i) => ({ id: `i${i}`, label: `Sachet ${i} of the cold room`, size: { w: 60, h: 30 } })),
+    items: Array.from({ length: items }, (_, i) => ({
+      id: `i${i}`,
+      label: `Sachet ${i} of the cold room`,
+      size: { w: 60, h: 30 },
+    })),
     zones: Array.from({ length: zones }, (_, z) => ({
       id: `z${z}`,
       label: `Place ${z}`,
@@ -24,7 +31,12 @@ export function heaviest(items = 600, zones = 300, corners = 60): Question {
       reach: { rule: 'touch' },
       settle: { rule: 'grid' },
     })),
-    key: Array.from({ length: zones }, (_, z) => ({ zone: `z${z}`, belongs: [`i${z}`, `i${z + 300}`], need: { rule: 'all' }, says: { zone: null, items: {} } })),
+    key: Array.from({ length: zones }, (_, z) => ({
+      zone: `z${z}`,
+      belongs: [`i${z}`, `i${z + 300}`],
+      need: { rule: 'all' },
+      says: { zone: null, items: {} },
+    })),
     marks: { max: 10, rule: 'perPlacement' },
     tray: { side: 'bottom', size: 300, order: 'shuffled' },
     tries: null,

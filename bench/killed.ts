@@ -1,4 +1,5 @@
-// A class at work while its server is killed again and again, as by a power cut: each learner sends what was not answered for once more, as the page does.
+// A class at work while its server is killed again and again, as by a power cut: each learner sends what was not
+// answered for once more, as the page does.
 import { asc } from 'drizzle-orm';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
@@ -22,7 +23,8 @@ let kills = 0;
 let resent = 0;
 try {
   await bench.start();
-  for (let i = 0; i < seats.length; i += 8) await Promise.all(seats.slice(i, i + 8).map((one) => comeIn(bench.origin, one)));
+  for (let i = 0; i < seats.length; i += 8)
+    await Promise.all(seats.slice(i, i + 8).map((one) => comeIn(bench.origin, one)));
   let stored = seats.reduce((sum, { last }) => sum + last, 0);
   const learners = Promise.all(seats.map((one) => goOn(one, (count) => (stored += count))));
   // A kill for each fiftieth of the moves, in the middle of what is being stored then.
@@ -33,7 +35,10 @@ try {
     await bench.start();
   }
   await learners;
-  const rows = await app.db.select({ sittingId: move.sittingId, n: move.n, id: move.id }).from(move).orderBy(asc(move.n));
+  const rows = await app.db
+    .select({ sittingId: move.sittingId, n: move.n, id: move.id })
+    .from(move)
+    .orderBy(asc(move.n));
   const all: Measured = {
     name: `moves of ${LEARNERS} learners stored through ${kills} kills`,
     value: `${rows.length} (${resent} times sent again)`,
@@ -46,7 +51,10 @@ try {
 }
 process.exit(0);
 
-/** Some moves after another until the learner has made all of theirs; what was not answered for is sent again, with the same ids. */
+/**
+ * Some moves after another until the learner has made all of theirs; what was not answered for is sent again, with the
+ * same ids.
+ */
 async function goOn(one: Seat, tell: (count: number) => void): Promise<void> {
   while (one.last < EACH) {
     const moves = putsOf(one, Math.min(EACH - one.last, 1 + Math.floor(Math.random() * MOST_AT_ONCE)));
@@ -58,7 +66,8 @@ async function goOn(one: Seat, tell: (count: number) => void): Promise<void> {
         throw error;
       });
       if (answer) {
-        if (answer.last !== one.last + moves.length) throw new Error(`${answer.last} moves are stored, and not ${one.last + moves.length}`);
+        if (answer.last !== one.last + moves.length)
+          throw new Error(`${answer.last} moves are stored, and not ${one.last + moves.length}`);
         break;
       }
       await new Promise((resolve) => setTimeout(resolve, 50));

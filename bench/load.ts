@@ -25,7 +25,11 @@ const headersOf = (origin: string, cookie: string) => ({ 'content-type': 'applic
 const movesOf = ({ sittingId }: Sitter) => `/api/sittings/${sittingId}/moves`;
 
 export async function post(origin: string, path: string, body: unknown, cookie = ''): Promise<Response> {
-  const response = await fetch(`${origin}${path}`, { method: 'POST', headers: headersOf(origin, cookie), body: JSON.stringify(body) });
+  const response = await fetch(`${origin}${path}`, {
+    method: 'POST',
+    headers: headersOf(origin, cookie),
+    body: JSON.stringify(body),
+  });
   if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
   return response;
 }
@@ -45,13 +49,25 @@ export async function signIn(origin: string, one: Sitter, username: string, firs
 
 /** Answers of /api/ping a second. */
 export async function pings(origin: string): Promise<number> {
-  const { requests, non2xx, errors } = await autocannon({ url: `${origin}/api/ping`, connections: CONNECTIONS, duration: SECONDS });
+  const { requests, non2xx, errors } = await autocannon({
+    url: `${origin}/api/ping`,
+    connections: CONNECTIONS,
+    duration: SECONDS,
+  });
   if (non2xx + errors > 0) throw new Error(`${non2xx + errors} pings failed`);
   return requests.average;
 }
 
-/** Requests with moves a second. Each connection is a learner of its own, who takes each answer before the next; `took` says whether it is the one there has to be. */
-export async function sendings<S extends Sitter>(origin: string, sitters: readonly S[], next: (one: S) => Sending, took: (one: S, answer: Answered) => boolean): Promise<number> {
+/**
+ * Requests with moves a second. Each connection is a learner of its own, who takes each answer before the next; `took`
+ * says whether it is the one there has to be.
+ */
+export async function sendings<S extends Sitter>(
+  origin: string,
+  sitters: readonly S[],
+  next: (one: S) => Sending,
+  took: (one: S, answer: Answered) => boolean,
+): Promise<number> {
   const free = [...sitters];
   const wrong: string[] = [];
   const { requests, non2xx, errors } = await autocannon({
@@ -64,7 +80,12 @@ export async function sendings<S extends Sitter>(origin: string, sitters: readon
       client.setRequests([
         {
           method: 'POST',
-          setupRequest: (request) => ({ ...request, path: movesOf(one), headers: headersOf(origin, one.cookie), body: JSON.stringify(next(one)) }),
+          setupRequest: (request) => ({
+            ...request,
+            path: movesOf(one),
+            headers: headersOf(origin, one.cookie),
+            body: JSON.stringify(next(one)),
+          }),
           onResponse: (status, body) => {
             const { value } = JSON.parse(body) as { value?: Answered };
             if (status !== 200 || !value || !took(one, value)) wrong.push(body);
@@ -73,6 +94,7 @@ export async function sendings<S extends Sitter>(origin: string, sitters: readon
       ]);
     },
   });
-  if (wrong.length + non2xx + errors > 0) throw new Error(`${wrong.length + non2xx + errors} requests went wrong: ${wrong[0]}`);
+  if (wrong.length + non2xx + errors > 0)
+    throw new Error(`${wrong.length + non2xx + errors} requests went wrong: ${wrong[0]}`);
   return requests.average;
 }

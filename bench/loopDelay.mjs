@@ -1,4 +1,5 @@
-// Loaded into a server that is measured: says, at a port of its own, how long its event loop was held up at most since it was asked last.
+// Loaded into a server that is measured: says, at a port of its own, how long its event loop was held up at most since
+// it was asked last.
 import http from 'node:http';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 

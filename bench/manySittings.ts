@@ -111,7 +111,8 @@ async function sat(odile: As<Teacher>, { courseId, releaseId }: Ground, people: 
         })),
       );
       const moves = all.flatMap((one) => one.moves);
-      for (let from = 0; from < moves.length; from += ROWS) await tx.insert(move).values(moves.slice(from, from + ROWS));
+      for (let from = 0; from < moves.length; from += ROWS)
+        await tx.insert(move).values(moves.slice(from, from + ROWS));
       await tx.insert(standing).values(all.flatMap(({ regraded }) => [...regraded.standings]));
     });
     await db.update(sitting).set({ finishedAt: new Date() }).where(eq(sitting.releaseId, releaseId));

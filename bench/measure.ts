@@ -7,12 +7,22 @@ export interface Measured {
   readonly [detail: string]: unknown;
 }
 
-export const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+export const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
-export const p95 = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
+export const p95 = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
 
-/** Nanoseconds a call, of both, measured by turns so that a slow moment of the machine meets both: medians of the rounds. */
-export function byTurns(one: () => unknown, other: () => unknown, rounds = 15, milliseconds = 60): readonly [number, number] {
+/**
+ * Nanoseconds a call, of both, measured by turns so that a slow moment of the machine meets both: medians of the
+ * rounds.
+ */
+export function byTurns(
+  one: () => unknown,
+  other: () => unknown,
+  rounds = 15,
+  milliseconds = 60,
+): readonly [number, number] {
   const time = (work: () => unknown) => {
     const until = performance.now() + milliseconds;
     let calls = 0;
@@ -33,7 +43,8 @@ export function byTurns(one: () => unknown, other: () => unknown, rounds = 15, m
   return [median(a), median(b)];
 }
 
-export const shown = (n: number, unit = ''): string => `${n < 10 ? n.toFixed(2) : n < 100 ? n.toFixed(1) : Math.round(n)}${unit}`;
+export const shown = (n: number, unit = ''): string =>
+  `${n < 10 ? n.toFixed(2) : n < 100 ? n.toFixed(1) : Math.round(n)}${unit}`;
 
 export function report(results: readonly Measured[]): void {
   console.table(results.map(({ name, value, goal, met }) => ({ name, value, goal, met })));

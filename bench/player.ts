@@ -1,5 +1,6 @@
-// The measurements of the learner's page: its weight, the work to the first usable question, dragging among many items and how soon a press shows, against a page that moves one bare
-// element with the same drag-and-drop library in the same run.
+// The measurements of the learner's page: its weight, the work to the first usable question, dragging among many items
+// and how soon a press shows, against a page that moves one bare element with the same drag-and-drop library in the
+// same run.
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:http';
 import type { BrowserContext, Page } from '@playwright/test';
@@ -49,7 +50,8 @@ function crowd(items: number) {
 
 /** A page that moves one element with dnd-kit and nothing else. */
 async function barePage(): Promise<string> {
-  const bundle = await bundled(`import { createElement as h, useState } from 'react'; import { createRoot } from 'react-dom/client';
+  const bundle =
+    await bundled(`import { createElement as h, useState } from 'react'; import { createRoot } from 'react-dom/client';
         import { DndContext, KeyboardSensor, MouseSensor, TouchSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
         function Box({ at }) { const { setNodeRef, listeners, attributes, transform } = useDraggable({ id: 'bare' });
           return h('div', { ref: setNodeRef, id: 'bare', ...listeners, ...attributes, style: { position: 'absolute', left: at.x, top: at.y, width: 86, height: 36, background: '#8a5c0d', touchAction: 'none',
@@ -61,7 +63,10 @@ async function barePage(): Promise<string> {
   return `<!doctype html><html><body><div id="root"></div><script type="module">${bundle.replaceAll('</script', '<\\/script')}</script></body></html>`;
 }
 
-/** In the page: marks in the trace when what can be dragged is there and listens. (As text: what runs here is named by a helper that a page does not have.) */
+/**
+ * In the page: marks in the trace when what can be dragged is there and listens. (As text: what runs here is named by a
+ * helper that a page does not have.)
+ */
 const markReady = (ready: string) => `(function look() {
   if (document.querySelectorAll('astro-island[ssr]').length === 0 && document.querySelector('${ready}')) performance.mark('${READY}');
   else requestAnimationFrame(look);
@@ -107,7 +112,12 @@ async function paints(page: Page, what: string): Promise<number[]> {
   return page.evaluate(() => (window as unknown as { paints: number[] }).paints);
 }
 
-async function onPage<T>(context: BrowserContext, url: string, ready: string, work: (page: Page) => Promise<T>): Promise<T> {
+async function onPage<T>(
+  context: BrowserContext,
+  url: string,
+  ready: string,
+  work: (page: Page) => Promise<T>,
+): Promise<T> {
   const page = await context.newPage();
   await page.addInitScript(notePaints);
   await page.goto(url);
@@ -128,12 +138,28 @@ const dragged = (what: string) => async (page: Page) => {
 const LANDINGS = 60;
 
 /** Milliseconds from sending a landing that the server has to judge to its verdict. */
-async function landings(origin: string, context: BrowserContext, sitting: { id: string; items: string[]; zone: string }): Promise<number[]> {
+async function landings(
+  origin: string,
+  context: BrowserContext,
+  sitting: { id: string; items: string[]; zone: string },
+): Promise<number[]> {
   const times: number[] = [];
   for (let i = 0; i < LANDINGS; i++) {
     const began = performance.now();
     const answer = await context.request.post(`${origin}/api/sittings/${sitting.id}/moves`, {
-      data: { question: 0, after: i, moves: [{ id: randomUUID(), kind: 'put', item: sitting.items[i % sitting.items.length], copy: 0, zone: i % 2 === 0 ? sitting.zone : null }] },
+      data: {
+        question: 0,
+        after: i,
+        moves: [
+          {
+            id: randomUUID(),
+            kind: 'put',
+            item: sitting.items[i % sitting.items.length],
+            copy: 0,
+            zone: i % 2 === 0 ? sitting.zone : null,
+          },
+        ],
+      },
       headers: { origin },
     });
     times.push(performance.now() - began);
@@ -151,10 +177,18 @@ const wren = await learner(odile, courseId, 'wren');
 const many = await release(odile, courseId, crowd(ITEMS));
 const few = await release(odile, courseId, crowd(9));
 for (const one of [many, few]) must(await sit(wren, one));
-const judged = must(await sit(wren, await release(odile, courseId, { ...crowd(9), id: randomUUID() as Question['id'], judging: 'onLand' }))).open;
+const judged = must(
+  await sit(
+    wren,
+    await release(odile, courseId, { ...crowd(9), id: randomUUID() as Question['id'], judging: 'onLand' }),
+  ),
+).open;
 if (!judged) throw new Error('The sitting has ended before it began');
 const html = await barePage();
-const bare = createServer((_, response) => response.writeHead(200, { 'content-type': 'text/html' }).end(html)).listen(BARE_PORT, '127.0.0.1');
+const bare = createServer((_, response) => response.writeHead(200, { 'content-type': 'text/html' }).end(html)).listen(
+  BARE_PORT,
+  '127.0.0.1',
+);
 const browser = await benchBrowser();
 try {
   await bench.start();
@@ -167,9 +201,23 @@ try {
   const url = (releaseId: string) => `${bench.origin}/sit/${releaseId}`;
   const item = '[data-copy="180000"]';
 
-  const against = (name: string, of: (values: readonly number[]) => number, ours: readonly number[], theirs: readonly number[], most: number): Measured => {
+  const against = (
+    name: string,
+    of: (values: readonly number[]) => number,
+    ours: readonly number[],
+    theirs: readonly number[],
+    most: number,
+  ): Measured => {
     const [a, b] = [of(ours), of(theirs)];
-    return { name, value: `${shown(a / b)} × (${shown(a, ' ms')} / ${shown(b, ' ms')})`, goal: `≤ ${most} ×`, met: a / b <= most, ours: a, theirs: b, samples: ours.length };
+    return {
+      name,
+      value: `${shown(a / b)} × (${shown(a, ' ms')} / ${shown(b, ' ms')})`,
+      goal: `≤ ${most} ×`,
+      met: a / b <= most,
+      ours: a,
+      theirs: b,
+      samples: ours.length,
+    };
   };
   const [first, firstBare]: [number[], number[]] = [[], []];
   for (let i = 0; i < OPENINGS; i++) {
@@ -183,16 +231,38 @@ try {
     shownBare.push(...(await onPage(context, BARE, '#bare', (page) => paints(page, '#bare'))));
     shownAfter.push(...(await onPage(context, url(many), item, (page) => paints(page, item))));
   }
-  const verdicts = await landings(bench.origin, context, { id: judged.id, items: judged.question.items.map(({ id }) => id), zone: judged.question.zones[1]?.id ?? '' });
+  const verdicts = await landings(bench.origin, context, {
+    id: judged.id,
+    items: judged.question.items.map(({ id }) => id),
+    zone: judged.question.zones[1]?.id ?? '',
+  });
   const page = await (await context.request.get(url(many))).text();
   report([
     await weight(`/sit/${many}`, page, 1.5),
     against('main-thread work to the first usable question / one bare element', median, first, firstBare, 2.5),
-    against(`dragging among ${ITEMS} items / one bare element: main-thread work a move, median`, median, crowded, alone, 3),
+    against(
+      `dragging among ${ITEMS} items / one bare element: main-thread work a move, median`,
+      median,
+      crowded,
+      alone,
+      3,
+    ),
     against('the same, 95th percentile', p95, crowded, alone, 5),
-    against('from a press or letting go to the next paint / the same on the bare page, median', median, shownAfter, shownBare, 2),
+    against(
+      'from a press or letting go to the next paint / the same on the bare page, median',
+      median,
+      shownAfter,
+      shownBare,
+      2,
+    ),
     against('the same, 95th percentile', p95, shownAfter, shownBare, 2),
-    { name: 'a landing judged by the server, 95th percentile', value: shown(p95(verdicts), ' ms'), goal: '< 100 ms', met: p95(verdicts) < 100, median: median(verdicts) },
+    {
+      name: 'a landing judged by the server, 95th percentile',
+      value: shown(p95(verdicts), ' ms'),
+      goal: '< 100 ms',
+      met: p95(verdicts) < 100,
+      median: median(verdicts),
+    },
   ]);
 } finally {
   await browser.close();

@@ -10,7 +10,10 @@ import { type Measured, median, shown } from './measure';
 
 type Highs = Awaited<ReturnType<typeof loadHighs>>;
 
-/** Is there an answer with full marks? As an integer program: how many copies of each item go to each entry that it belongs to. */
+/**
+ * Is there an answer with full marks? As an integer program: how many copies of each item go to each entry that it
+ * belongs to.
+ */
 function program(model: QuestionModel): string | null {
   const reachable = reachability(model);
   const { entries, copies } = puzzleOf(model, reachable, () => true);
@@ -32,7 +35,9 @@ function program(model: QuestionModel): string | null {
     rows.push(`${terms.join(' + ')} >= ${lo}`);
     if (Number.isFinite(hi)) rows.push(`${terms.join(' + ')} <= ${hi}`);
     if (!sum) continue;
-    const weighed = items.map((item) => ({ item, value: model.values[item] as number })).filter(({ value }) => value !== 0);
+    const weighed = items
+      .map((item) => ({ item, value: model.values[item] as number }))
+      .filter(({ value }) => value !== 0);
     if (weighed.length === 0) {
       if (Math.abs(sum.target) > sum.tolerance) return null;
       continue;
@@ -40,7 +45,8 @@ function program(model: QuestionModel): string | null {
     const total = weighed.map(({ item, value }) => `${value} ${name(e, item)}`).join(' + ');
     rows.push(`${total} >= ${sum.target - sum.tolerance}`, `${total} <= ${sum.target + sum.tolerance}`);
   }
-  for (const [item, terms] of perItem) if (Number.isFinite(copies[item])) rows.push(`${terms.join(' + ')} <= ${copies[item]}`);
+  for (const [item, terms] of perItem)
+    if (Number.isFinite(copies[item])) rows.push(`${terms.join(' + ')} <= ${copies[item]}`);
   if (names.length === 0) return '';
   return `Minimize\n obj: 0 ${names[0]}\nSubject To\n${rows.map((row, i) => ` r${i}: ${row}`).join('\n')}\nGeneral\n ${names.join(' ')}\nEnd\n`;
 }
@@ -66,7 +72,12 @@ function weighing(seed: string): QuestionModel {
   return questionModel({
     ...question,
     items: question.items.map((item, i) => ({ ...item, value: values[i] as number })),
-    key: question.key.map((entry, i) => ({ ...entry, belongs: null, need: null, sum: { target: part(i), tolerance: 0 } })),
+    key: question.key.map((entry, i) => ({
+      ...entry,
+      belongs: null,
+      need: null,
+      sum: { target: part(i), tolerance: 0 },
+    })),
   });
 }
 
@@ -94,9 +105,9 @@ export async function againstProgramming(): Promise<Measured[]> {
       theirs,
     };
   };
-  const random = Array.from({ length: 400 }, (_, i) => questionModel(randomQuestion(`programming-${i}`, { items: 10, zones: 5, copies: 3 }))).filter(
-    (model) => model.entries.length > 0,
-  );
+  const random = Array.from({ length: 400 }, (_, i) =>
+    questionModel(randomQuestion(`programming-${i}`, { items: 10, zones: 5, copies: 3 })),
+  ).filter((model) => model.entries.length > 0);
   return [
     compare('random questions of up to 10 items', random),
     compare(

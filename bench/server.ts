@@ -16,7 +16,13 @@ export interface BenchServer {
 export function benchServer(port: number): BenchServer {
   const data = mkdtempSync(join(tmpdir(), 'vault-drop-bench-'));
   const origin = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, VAULT_DROP_DATA: data, VAULT_DROP_ROOT: process.cwd(), NODE_ENV: 'production', LOG_LEVEL: 'warn' };
+  const env = {
+    ...process.env,
+    VAULT_DROP_DATA: data,
+    VAULT_DROP_ROOT: process.cwd(),
+    NODE_ENV: 'production',
+    LOG_LEVEL: 'warn',
+  };
   let server: ChildProcess | null = null;
   // However this ends: a server left behind would answer the next run.
   process.on('exit', () => server?.kill());
@@ -25,7 +31,10 @@ export function benchServer(port: number): BenchServer {
     origin,
     env,
     start: async () => {
-      server = spawn(process.execPath, ['server.mjs'], { env: { ...env, PORT: String(port), HOST: '127.0.0.1' }, stdio: ['ignore', 'ignore', 'inherit'] });
+      server = spawn(process.execPath, ['server.mjs'], {
+        env: { ...env, PORT: String(port), HOST: '127.0.0.1' },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      });
       for (let tries = 0; !(await fetch(`${origin}/api/health`).catch(() => null))?.ok; tries++) {
         if (tries > 100 || server.exitCode !== null) throw new Error('The server did not start');
         await new Promise((resolve) => setTimeout(resolve, 100));

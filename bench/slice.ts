@@ -38,7 +38,9 @@ try {
     await signIn(ORIGIN, one, username, [{ id: randomUUID(), kind: 'reset' }]);
     sitters.push(one);
   }
-  const page = await (await fetch(`${ORIGIN}/sit/${releaseId}`, { headers: { cookie: sitters[0]?.cookie ?? '' } })).text();
+  const page = await (
+    await fetch(`${ORIGIN}/sit/${releaseId}`, { headers: { cookie: sitters[0]?.cookie ?? '' } })
+  ).text();
   report([await weight(`/sit/${releaseId}`, page), await checkRate(ORIGIN, sitters)]);
 } finally {
   bench.stop();

@@ -1,4 +1,5 @@
-// The Vault's list over ten thousand questions against one over two hundred: a page, a search, a filter; each asked by turns.
+// The Vault's list over ten thousand questions against one over two hundred: a page, a search, a filter; each asked by
+// turns.
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { type Sought, VAULT_PAGE } from '../src/contract';
@@ -21,7 +22,15 @@ const WORDS = ['barley', 'acorn', 'sachet', 'rack', 'humid', 'freezer', 'root', 
 /** A teacher with so many questions, written as the Vault writes them. */
 async function withQuestions(n: number): Promise<{ as: As<Teacher>; folder: string }> {
   const { app, folder } = await testApp();
-  const { id } = must(await makePerson(app, { name: 'Bench', username: 'bench', password: 'seedlings-26', role: 'teacher', madeBy: null }));
+  const { id } = must(
+    await makePerson(app, {
+      name: 'Bench',
+      username: 'bench',
+      password: 'seedlings-26',
+      role: 'teacher',
+      madeBy: null,
+    }),
+  );
   const as: As<Teacher> = { ...app, person: { id, name: 'Bench', username: 'bench', role: 'teacher' } };
   const at = new Date();
   for (let from = 0; from < n; from += 500) {
@@ -43,8 +52,17 @@ async function withQuestions(n: number): Promise<{ as: As<Teacher>; folder: stri
           changedAt: new Date(at.getTime() - k * 1000),
         })),
       );
-      await tx.insert(questionWords).values(some.map(({ id: questionId, k, title }) => ({ questionId, title, words: `${WORDS[k % 7]} seed number${k}`, tags: '' })));
-      await tx.insert(questionTag).values(some.filter(({ k }) => k % 20 === 0).map(({ id: questionId }) => ({ questionId, tag: 'week 3' })));
+      await tx.insert(questionWords).values(
+        some.map(({ id: questionId, k, title }) => ({
+          questionId,
+          title,
+          words: `${WORDS[k % 7]} seed number${k}`,
+          tags: '',
+        })),
+      );
+      await tx
+        .insert(questionTag)
+        .values(some.filter(({ k }) => k % 20 === 0).map(({ id: questionId }) => ({ questionId, tag: 'week 3' })));
     });
   }
   return { as, folder };

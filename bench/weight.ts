@@ -11,19 +11,25 @@ const gzipped = (text: string | Uint8Array) => gzipSync(text, { level: 9 }).leng
 function scriptsFrom(entry: string, seen = new Set<string>()): Set<string> {
   if (seen.has(entry)) return seen;
   seen.add(entry);
-  for (const [, name] of readFileSync(entry, 'utf8').matchAll(/(?:from|import)\s*\(?\s*["'](\.\/[^"']+\.js)["']/g)) scriptsFrom(join(dirname(entry), name ?? ''), seen);
+  for (const [, name] of readFileSync(entry, 'utf8').matchAll(/(?:from|import)\s*\(?\s*["'](\.\/[^"']+\.js)["']/g))
+    scriptsFrom(join(dirname(entry), name ?? ''), seen);
   return seen;
 }
 
-/** The learner page's JavaScript against a page with only React, React DOM and @dnd-kit/core, both minified and gzipped. */
+/**
+ * The learner page's JavaScript against a page with only React, React DOM and @dnd-kit/core, both minified and gzipped.
+ */
 export async function weight(origin: string, page: string, most = 1.4): Promise<Measured> {
   const files = new Set<string>();
   const islands = [...page.matchAll(/(?:component|renderer)-url="(\/_astro\/[^"]+)"/g)].map(([, path]) => path ?? '');
   for (const path of islands) for (const file of scriptsFrom(join('dist/client', path))) files.add(file);
-  const inline = [...page.matchAll(/<script(?![^>]*src=)[^>]*>(.*?)<\/script>/gs)].map(([, text]) => text ?? '').join('\n');
+  const inline = [...page.matchAll(/<script(?![^>]*src=)[^>]*>(.*?)<\/script>/gs)]
+    .map(([, text]) => text ?? '')
+    .join('\n');
   const ours = [...files].reduce((sum, file) => sum + gzipped(readFileSync(file)), 0) + gzipped(inline);
 
-  const bare = await bundled(`import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import * as dnd from '@dnd-kit/core';
+  const bare =
+    await bundled(`import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import * as dnd from '@dnd-kit/core';
         createRoot(document.body).render(h(dnd.DndContext, null, Object.keys(dnd).join()));`);
   const least = gzipped(bare);
   const ratio = ours / least;

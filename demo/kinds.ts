@@ -2,18 +2,42 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Question } from '../src/core';
 import { newQuestion, parseQuestion, richFromPlain } from '../src/core/document';
-import { answeredBy, asSpots, byGrid, type FromText, gapsLaidOut, intoPieces, missesCost, propose, readListing } from '../src/core/kinds';
+import {
+  answeredBy,
+  asSpots,
+  byGrid,
+  type FromText,
+  gapsLaidOut,
+  intoPieces,
+  missesCost,
+  propose,
+  readListing,
+} from '../src/core/kinds';
 import { idOf, type Kept, picture, question, rect, say, zone } from './made';
 
 /** Two questions or more of each kind that the others have not: most made from a pasted list, as an author would. */
 export function kindQuestions(kept: Kept): Question[] {
-  const from = (number: number, kind: FromText, title: string, prompt: string, text: string, more: (question: Question) => Question = (made) => made): Question => {
+  const from = (
+    number: number,
+    kind: FromText,
+    title: string,
+    prompt: string,
+    text: string,
+    more: (question: Question) => Question = (made) => made,
+  ): Question => {
     const blank = { ...newQuestion(idOf(number), title), prompt: richFromPlain(prompt), tries: 3 };
     const proposed = propose(blank, kind, readListing(text));
     if (!proposed.ok) throw new Error(`${title}: ${proposed.message}`);
     return sound(more(proposed.question));
   };
-  const found = (number: number, title: string, prompt: string, fields: Record<string, unknown>, places: Question['show']['places'], costs: boolean): Question => {
+  const found = (
+    number: number,
+    title: string,
+    prompt: string,
+    fields: Record<string, unknown>,
+    places: Question['show']['places'],
+    costs: boolean,
+  ): Question => {
     const spots = asSpots(
       question(
         number,
@@ -73,7 +97,10 @@ export function kindQuestions(kept: Kept): Question[] {
       ].join('\n'),
       (made) => {
         const typed = gapsLaidOut(answeredBy(made, every(made), 'typed'));
-        return { ...typed, zones: typed.zones.map((one) => ({ ...one, typed: one.typed && { ...one.typed, slips: 1 } })) };
+        return {
+          ...typed,
+          zones: typed.zones.map((one) => ({ ...one, typed: one.typed && { ...one.typed, slips: 1 } })),
+        };
       },
     ),
     from(
@@ -81,7 +108,13 @@ export function kindQuestions(kept: Kept): Question[] {
       'order',
       'A germination test, step by step',
       'Put the steps in order, the first at the top.',
-      ['Draw fifty seeds', 'Soak them overnight', 'Lay them on moist paper', 'Keep them at twenty degrees', 'Count what has come up'].join('\n'),
+      [
+        'Draw fifty seeds',
+        'Soak them overnight',
+        'Lay them on moist paper',
+        'Keep them at twenty degrees',
+        'Count what has come up',
+      ].join('\n'),
     ),
     found(
       20,
@@ -95,7 +128,9 @@ export function kindQuestions(kept: Kept): Question[] {
           zone('Right side root', { type: 'ellipse', cx: 509, cy: 303, rx: 20, ry: 22 }),
           zone('Lower side root', { type: 'ellipse', cx: 434, cy: 338, rx: 19, ry: 19 }),
         ],
-        items: [{ id: 'marker', label: 'Marker', size: { w: 34, h: 34 }, copies: 'endless', content: { picture: 'marker' } }],
+        items: [
+          { id: 'marker', label: 'Marker', size: { w: 34, h: 34 }, copies: 'endless', content: { picture: 'marker' } },
+        ],
       },
       [
         { label: 'Below the ground, in the middle', x: 470, y: 310 },
@@ -153,7 +188,13 @@ export function kindQuestions(kept: Kept): Question[] {
       'order',
       'The dryer’s program',
       'Put the lines in order, so that every lot is dried until it may be sealed.',
-      ['for lot in lots:', '    weigh(lot)', '    while water(lot) > 15:', '        dry(lot, hours=6)', '    seal(lot)'].join('\n'),
+      [
+        'for lot in lots:',
+        '    weigh(lot)',
+        '    while water(lot) > 15:',
+        '        dry(lot, hours=6)',
+        '    seal(lot)',
+      ].join('\n'),
     ),
     filmed(
       question(
@@ -165,8 +206,15 @@ export function kindQuestions(kept: Kept): Question[] {
           scene: { width: 960, height: 390 },
           tray: null,
           tries: 2,
-          fixtures: [{ type: 'film', id: 'film', label: 'Seeds dry on a rack', x: 30, y: 30, w: 500, h: 320, media: 'drying' }],
-          items: ['The air is cool and dry', 'The seed is roasted', 'The seed keeps 15 % of its water', 'The sachet is left open'].map((label, i) => ({
+          fixtures: [
+            { type: 'film', id: 'film', label: 'Seeds dry on a rack', x: 30, y: 30, w: 500, h: 320, media: 'drying' },
+          ],
+          items: [
+            'The air is cool and dry',
+            'The seed is roasted',
+            'The seed keeps 15 % of its water',
+            'The sachet is left open',
+          ].map((label, i) => ({
             id: `choice-${i + 1}`,
             label,
             size: { w: 350, h: 62 },
@@ -186,11 +234,19 @@ export function kindQuestions(kept: Kept): Question[] {
           24,
           'Put the rack together',
           'Six pieces of one picture: lay them so that they meet.',
-          { kind: 'build', fixtures: [picture('rack', 220, 20, 520, 300)], marks: { max: 6, rule: 'perPlacement' }, ...piecesOf(kept) },
+          {
+            kind: 'build',
+            fixtures: [picture('rack', 220, 20, 520, 300)],
+            marks: { max: 6, rule: 'perPlacement' },
+            ...piecesOf(kept),
+          },
           kept,
         ),
         'rack' as never,
-        byGrid({ x: 220, y: 20, w: 520, h: 300 }, 2, 3).map((corners, i) => ({ corners, media: `rack-${i + 1}` as never })),
+        byGrid({ x: 220, y: 20, w: 520, h: 300 }, 2, 3).map((corners, i) => ({
+          corners,
+          media: `rack-${i + 1}` as never,
+        })),
       ),
     ),
   ];
@@ -203,7 +259,9 @@ const filmed = (made: Question): Question =>
     media: Object.fromEntries(
       Object.entries(made.media).map(([id, medium]) => [
         id,
-        medium.kind === 'film' ? { ...medium, captions: readFileSync(join(import.meta.dirname, 'media', `${id}.vtt`), 'utf8') } : medium,
+        medium.kind === 'film'
+          ? { ...medium, captions: readFileSync(join(import.meta.dirname, 'media', `${id}.vtt`), 'utf8') }
+          : medium,
       ]),
     ),
   });
@@ -220,7 +278,8 @@ const piecesOf = (kept: Kept) => ({
                 ...medium,
                 source: 'Drawn for Tarn Hollow Seed Bank',
                 licence: 'CC0',
-                description: name === 'rack' ? 'A rack with three shelves' : `A piece of the rack, number ${name.at(-1)}`,
+                description:
+                  name === 'rack' ? 'A rack with three shelves' : `A piece of the rack, number ${name.at(-1)}`,
               },
             ],
           ]
@@ -232,7 +291,10 @@ const piecesOf = (kept: Kept) => ({
 function withItems(question: Question, labels: readonly string[]): Question {
   const [first] = question.items;
   if (!first) return question;
-  const items = [...question.items, ...labels.map((label, i) => ({ ...first, id: `other-${i + 1}` as typeof first.id, label, copies: 1 }))];
+  const items = [
+    ...question.items,
+    ...labels.map((label, i) => ({ ...first, id: `other-${i + 1}` as typeof first.id, label, copies: 1 })),
+  ];
   return { ...question, items };
 }
 

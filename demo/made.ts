@@ -1,7 +1,10 @@
 import type { Medium, Question } from '../src/core';
 import { parseQuestion, richFromPlain } from '../src/core/document';
 
-/** The demo's questions that are made of drawings, sounds and rules of every sort; the plain ones stand in `questions/` as documents. */
+/**
+ * The demo's questions that are made of drawings, sounds and rules of every sort; the plain ones stand in `questions/`
+ * as documents.
+ */
 export type Kept = Readonly<Record<string, Pick<Medium, 'hash' | 'kind' | 'weight'>>>;
 type Fields = Record<string, unknown>;
 
@@ -11,7 +14,8 @@ const OWN = { source: 'Drawn for Tarn Hollow Seed Bank', licence: 'CC0' };
 const DESCRIPTIONS: Readonly<Record<string, string>> = {
   bean: 'A germinating bean: roots below the ground, above it a stem between two halves of the seed, with two leaves at its top',
   jar: 'A jar with a screwed lid, a third full of seeds',
-  'cold-room': 'A plan of three rooms side by side: a desk and a round table in the first, two long shelves in the second, cabinets and a chest in the third',
+  'cold-room':
+    'A plan of three rooms side by side: a desk and a round table in the first, two long shelves in the second, cabinets and a chest in the third',
   rack: 'A rack with three shelves',
   barley: 'An ear of barley',
   acorn: 'An acorn',
@@ -30,9 +34,24 @@ const DESCRIPTIONS: Readonly<Record<string, string>> = {
 export const say = (text: string) => ({ text: richFromPlain(text) });
 export const rect = (x: number, y: number, w: number, h: number) => ({ type: 'rect', x, y, w, h });
 const slug = (label: string) => label.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-');
-const item = (label: string, more: Fields = {}): Fields => ({ id: slug(label), label, size: { w: 135, h: 49 }, ...more });
-export const zone = (label: string, shape: Fields, more: Fields = {}): Fields => ({ id: slug(label), label, shape, settle: { rule: 'grid', gap: 20 }, ...more });
-const all = (place: string, ...belongs: string[]) => ({ zone: slug(place), belongs: belongs.map(slug), need: { rule: 'all' } });
+const item = (label: string, more: Fields = {}): Fields => ({
+  id: slug(label),
+  label,
+  size: { w: 135, h: 49 },
+  ...more,
+});
+export const zone = (label: string, shape: Fields, more: Fields = {}): Fields => ({
+  id: slug(label),
+  label,
+  shape,
+  settle: { rule: 'grid', gap: 20 },
+  ...more,
+});
+const all = (place: string, ...belongs: string[]) => ({
+  zone: slug(place),
+  belongs: belongs.map(slug),
+  need: { rule: 'all' },
+});
 const trap = (place: string) => ({ zone: slug(place), belongs: [], need: { rule: 'exactly', n: 0 } });
 export const picture = (id: string, x: number, y: number, w: number, h: number): Fields => ({
   type: 'picture',
@@ -44,13 +63,20 @@ export const picture = (id: string, x: number, y: number, w: number, h: number):
   h,
   media: id,
 });
-const small = { settle: { rule: 'anchor', at: 'middle', gap: 0 }, capacity: 1, whenFull: 'swap', reach: { rule: 'centre' } };
+const small = {
+  settle: { rule: 'anchor', at: 'middle', gap: 0 },
+  capacity: 1,
+  whenFull: 'swap',
+  reach: { rule: 'centre' },
+};
 
 /** A question about drawings and sounds by their names. */
 export function question(number: number, title: string, prompt: string, fields: Fields, kept: Kept): Question {
   const text = JSON.stringify(fields);
   const media = Object.fromEntries(
-    Object.entries(kept).flatMap(([name, medium]) => (text.includes(`"${name}"`) ? [[name, { ...medium, ...OWN, description: DESCRIPTIONS[name] }]] : [])),
+    Object.entries(kept).flatMap(([name, medium]) =>
+      text.includes(`"${name}"`) ? [[name, { ...medium, ...OWN, description: DESCRIPTIONS[name] }]] : [],
+    ),
   );
   const parsed = parseQuestion({
     format: 'vault-drop/question',
@@ -70,14 +96,26 @@ export function question(number: number, title: string, prompt: string, fields: 
   return parsed.question;
 }
 
-const LABELLED = { settle: { rule: 'anchor', at: 'middle', gap: 0 }, capacity: 1, whenFull: 'swap', reach: { rule: 'centre' } };
-const spot = (label: string, x: number, y: number, more: Fields = {}) => zone(label, rect(x, y, 150, 52), { ...LABELLED, ...more });
+const LABELLED = {
+  settle: { rule: 'anchor', at: 'middle', gap: 0 },
+  capacity: 1,
+  whenFull: 'swap',
+  reach: { rule: 'centre' },
+};
+const spot = (label: string, x: number, y: number, more: Fields = {}) =>
+  zone(label, rect(x, y, 150, 52), { ...LABELLED, ...more });
 
 /** A dozen finished questions with those of `questions/`, good enough to copy; the last is faulty, to show Proof. */
 export function demoQuestions(kept: Kept): Question[] {
-  const make = (number: number, title: string, prompt: string, fields: Fields) => question(number, title, prompt, fields, kept);
+  const make = (number: number, title: string, prompt: string, fields: Fields) =>
+    question(number, title, prompt, fields, kept);
   const line = (id: string, x1: number, y1: number, x2: number, y2: number): Fields => {
-    const [x, y, w, h] = [Math.min(x1, x2), Math.min(y1, y2), Math.max(2, Math.abs(x2 - x1)), Math.max(2, Math.abs(y2 - y1))];
+    const [x, y, w, h] = [
+      Math.min(x1, x2),
+      Math.min(y1, y2),
+      Math.max(2, Math.abs(x2 - x1)),
+      Math.max(2, Math.abs(y2 - y1)),
+    ];
     const down = (x2 - x1) * (y2 - y1) >= 0;
     return {
       type: 'shape',
@@ -117,9 +155,19 @@ export function demoQuestions(kept: Kept): Question[] {
       ],
       zones: [spot('1', 90, 34), spot('2', 710, 114), spot('3', 90, 174), spot('4', 710, 274), spot('5', 90, 304)],
       items: ['First leaf', 'Stem', 'Seed half', 'Side root', 'Main root', 'Flower'].map((label) => item(label)),
-      key: [all('1', 'First leaf'), all('2', 'Stem'), all('3', 'Seed half'), all('4', 'Side root'), all('5', 'Main root')],
+      key: [
+        all('1', 'First leaf'),
+        all('2', 'Stem'),
+        all('3', 'Seed half'),
+        all('4', 'Side root'),
+        all('5', 'Main root'),
+      ],
       marks: { max: 5, rule: 'perPlacement', wrongCosts: 0.25 },
-      feedback: { right: say('Every part has its name.'), partly: say('Some parts still have another’s name.'), wrong: say('Begin with the leaves, at the top.') },
+      feedback: {
+        right: say('Every part has its name.'),
+        partly: say('Some parts still have another’s name.'),
+        wrong: say('Begin with the leaves, at the top.'),
+      },
       hints: [say('Roots grow below the dashed line.')],
       show: { modelAnswer: 'atTheEnd' },
     }),
@@ -132,8 +180,19 @@ export function demoQuestions(kept: Kept): Question[] {
         spot('Foot line', 400, 260, { label: '' }),
         zone('Lid', rect(404, 14, 142, 50), { ...LABELLED, label: '' }),
       ],
-      items: [item('Betula pendula'), item('Lot 0417'), item('Sealed 12 May'), item('Keep shut'), item('Odile was here')],
-      key: [all('Top line', 'Betula pendula'), all('Middle line', 'Lot 0417'), all('Foot line', 'Sealed 12 May'), all('Lid', 'Keep shut')],
+      items: [
+        item('Betula pendula'),
+        item('Lot 0417'),
+        item('Sealed 12 May'),
+        item('Keep shut'),
+        item('Odile was here'),
+      ],
+      key: [
+        all('Top line', 'Betula pendula'),
+        all('Middle line', 'Lot 0417'),
+        all('Foot line', 'Sealed 12 May'),
+        all('Lid', 'Keep shut'),
+      ],
       marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 },
       feedback: { right: say('So it can be found again in fifty years.'), partly: null, wrong: null },
     }),
@@ -161,7 +220,12 @@ export function demoQuestions(kept: Kept): Question[] {
         zone('Chest', rect(678, 282, 206, 64), { ...LABELLED, label: '' }),
       ],
       items: ['Drying sacks', 'Sealed jars', 'Scales', 'Minus 20 stock', 'Wet boots'].map((label) => item(label)),
-      key: [all('Shelves', 'Drying sacks'), all('Cabinets', 'Sealed jars'), all('Round table', 'Scales'), all('Chest', 'Minus 20 stock')],
+      key: [
+        all('Shelves', 'Drying sacks'),
+        all('Cabinets', 'Sealed jars'),
+        all('Round table', 'Scales'),
+        all('Chest', 'Minus 20 stock'),
+      ],
       marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 },
     }),
     make(7, 'A box of twelve sachets', 'Put exactly twelve sachets into the box.', {
@@ -192,7 +256,19 @@ export function demoQuestions(kept: Kept): Question[] {
     make(9, 'Close a jar', 'Build the jar: its ring, its lid and its hang tag go onto it.', {
       kind: 'build',
       tray: { side: 'right', size: 240, order: 'shuffled' },
-      fixtures: [{ type: 'shape', id: 'table', x: 60, y: 470, w: 560, h: 14, shape: rect(0, 0, 560, 14), fill: 'rule', edge: 'ink' }],
+      fixtures: [
+        {
+          type: 'shape',
+          id: 'table',
+          x: 60,
+          y: 470,
+          w: 560,
+          h: 14,
+          shape: rect(0, 0, 560, 14),
+          fill: 'rule',
+          edge: 'ink',
+        },
+      ],
       items: [
         item('Jar', { home: { x: 240, y: 230 }, size: { w: 200, h: 230 }, look: 'glass' }),
         item('Rubber ring', { size: { w: 180, h: 26 } }),
@@ -203,9 +279,20 @@ export function demoQuestions(kept: Kept): Question[] {
         zone('Rim', rect(10, -30, 180, 30), { ...small, label: '', ridesOn: 'jar' }),
         zone('Top', rect(0, -80, 200, 48), { ...small, label: '', ridesOn: 'jar' }),
         zone('String', rect(204, 60, 160, 90), { ...small, label: '', ridesOn: 'jar' }),
-        zone('Table', rect(60, 60, 560, 410), { settle: { rule: 'asDropped' }, reach: { rule: 'share', share: 0.6 }, label: '', floor: true }),
+        zone('Table', rect(60, 60, 560, 410), {
+          settle: { rule: 'asDropped' },
+          reach: { rule: 'share', share: 0.6 },
+          label: '',
+          floor: true,
+        }),
       ],
-      looks: { glass: { of: 'item', name: 'Glass', states: { rest: { fill: 'verdigrisWash', edge: 'verdigris', text: 'ink', edgeWidth: 3 } } } },
+      looks: {
+        glass: {
+          of: 'item',
+          name: 'Glass',
+          states: { rest: { fill: 'verdigrisWash', edge: 'verdigris', text: 'ink', edgeWidth: 3 } },
+        },
+      },
       key: [all('Rim', 'Rubber ring'), all('Top', 'Lid'), all('String', 'Hang tag')],
       marks: { max: 3, rule: 'perZone' },
     }),
@@ -213,8 +300,16 @@ export function demoQuestions(kept: Kept): Question[] {
       kind: 'order',
       tray: { side: 'left', size: 320, order: 'shuffled' },
       zones: [zone('From sack to freezer', rect(400, 40, 480, 460), { settle: { rule: 'column', gap: 24 } })],
-      items: ['Freezing', 'Sealing', 'Testing', 'Cleaning', 'Drying'].map((label) => item(label, { size: { w: 240, h: 56 } })),
-      key: [{ zone: 'from-sack-to-freezer', belongs: ['drying', 'cleaning', 'testing', 'sealing', 'freezing'], sequence: true }],
+      items: ['Freezing', 'Sealing', 'Testing', 'Cleaning', 'Drying'].map((label) =>
+        item(label, { size: { w: 240, h: 56 } }),
+      ),
+      key: [
+        {
+          zone: 'from-sack-to-freezer',
+          belongs: ['drying', 'cleaning', 'testing', 'sealing', 'freezing'],
+          sequence: true,
+        },
+      ],
       marks: { max: 5, rule: 'perPlacement', sequenceRule: 'longestRun' },
       hints: [say('Nothing is sealed before it has been tested.')],
       show: { modelAnswer: 'atTheEnd' },
@@ -244,11 +339,19 @@ export function demoQuestions(kept: Kept): Question[] {
       },
       key: [all('Taken along', 'Gloves', 'Coat', 'Door alarm')],
       marks: { max: 3, rule: 'perPlacement', wrongCosts: 1 },
-      feedback: { right: say('The alarm is the one people forget.'), partly: say('Think of being shut in.'), wrong: null },
+      feedback: {
+        right: say('The alarm is the one people forget.'),
+        partly: say('Think of being shut in.'),
+        wrong: null,
+      },
     }),
     make(12, 'Which machine do you hear?', 'Press a note to hear it, then move it to its machine.', {
       kind: 'free',
-      zones: [zone('Dryer', rect(40, 60, 270, 290)), zone('Sieve', rect(345, 60, 270, 290)), zone('Sealer', rect(650, 60, 270, 290))],
+      zones: [
+        zone('Dryer', rect(40, 60, 270, 290)),
+        zone('Sieve', rect(345, 60, 270, 290)),
+        zone('Sealer', rect(650, 60, 270, 290)),
+      ],
       items: [
         item('First sound', { content: { ...say('First'), sound: 'sieve' } }),
         item('Second sound', { content: { ...say('Second'), sound: 'sealer' } }),
@@ -265,10 +368,22 @@ export function demoQuestions(kept: Kept): Question[] {
     }),
     make(13, 'Which seeds are these?', 'Put each seed under what is done with it.', {
       items: ['barley', 'poppy', 'acorn', 'chestnut'].map((id) =>
-        item(id[0]?.toUpperCase() + id.slice(1), { size: { w: 120, h: 110 }, content: { ...say(id[0]?.toUpperCase() + id.slice(1)), picture: id } }),
+        item(id[0]?.toUpperCase() + id.slice(1), {
+          size: { w: 120, h: 110 },
+          content: { ...say(id[0]?.toUpperCase() + id.slice(1)), picture: id },
+        }),
       ),
-      zones: [zone('Dried and frozen', rect(40, 44, 420, 320), { look: 'cold' }), zone('Kept moist, sown soon', rect(500, 44, 420, 320))],
-      looks: { cold: { of: 'zone', name: 'Cold', states: { rest: { edge: 'verdigris', text: 'ink' }, underItem: { fill: 'verdigrisWash' } } } },
+      zones: [
+        zone('Dried and frozen', rect(40, 44, 420, 320), { look: 'cold' }),
+        zone('Kept moist, sown soon', rect(500, 44, 420, 320)),
+      ],
+      looks: {
+        cold: {
+          of: 'zone',
+          name: 'Cold',
+          states: { rest: { edge: 'verdigris', text: 'ink' }, underItem: { fill: 'verdigrisWash' } },
+        },
+      },
       key: [all('Dried and frozen', 'Barley', 'Poppy'), all('Kept moist, sown soon', 'Acorn', 'Chestnut')],
       marks: { max: 4, rule: 'perPlacement', wrongCosts: 1 },
     }),
@@ -277,7 +392,11 @@ export function demoQuestions(kept: Kept): Question[] {
       fixtures: [picture('rack', 60, 20, 540, 330)],
       zones: [
         zone('Foil shelf', rect(100, 46, 460, 80), { family: 'foil', settle: { rule: 'row', gap: 14 }, label: 'Foil' }),
-        zone('Paper shelf', rect(100, 150, 460, 80), { family: 'paper', settle: { rule: 'row', gap: 14 }, label: 'Paper' }),
+        zone('Paper shelf', rect(100, 150, 460, 80), {
+          family: 'paper',
+          settle: { rule: 'row', gap: 14 },
+          label: 'Paper',
+        }),
         zone('Outer', rect(640, 46, 280, 300), { label: 'Not on this rack' }),
       ],
       items: [
@@ -288,7 +407,11 @@ export function demoQuestions(kept: Kept): Question[] {
         item('Torn foil', { family: 'foil', size: { w: 110, h: 50 } }),
         item('Damp paper', { family: 'paper', size: { w: 110, h: 50 } }),
       ],
-      key: [all('Foil shelf', 'Foil 01', 'Foil 02'), all('Paper shelf', 'Paper 01', 'Paper 02'), all('Outer', 'Torn foil', 'Damp paper')],
+      key: [
+        all('Foil shelf', 'Foil 01', 'Foil 02'),
+        all('Paper shelf', 'Paper 01', 'Paper 02'),
+        all('Outer', 'Torn foil', 'Damp paper'),
+      ],
       marks: { max: 6, rule: 'perPlacement', wrongCosts: 1 },
     }),
     make(15, 'Faulty on purpose: look at Proof', 'A question with much in the way of it.', {
@@ -308,7 +431,12 @@ export function demoQuestions(kept: Kept): Question[] {
         item('Gravel that nobody wanted'),
         item('Minus twenty', { family: null }),
       ],
-      key: [{ zone: 'dry', belongs: ['barley', 'poppy', 'onion'], need: { rule: 'exactly', n: 4 } }, all('Moist', 'Acorn'), all('Frozen', 'Minus twenty', 'Oak'), trap('Reject')],
+      key: [
+        { zone: 'dry', belongs: ['barley', 'poppy', 'onion'], need: { rule: 'exactly', n: 4 } },
+        all('Moist', 'Acorn'),
+        all('Frozen', 'Minus twenty', 'Oak'),
+        trap('Reject'),
+      ],
       tries: null,
       looks: { pale: { of: 'item', name: 'Too pale', states: { rest: { text: 'rule' } } } },
       marks: { max: 3, rule: 'perZone' },

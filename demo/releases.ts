@@ -75,8 +75,24 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
       sat: 40,
       settings: { unitId: receiving ?? null, categoryId: exercises ?? null },
     },
-    { id: `${ID}0202`, course: COURSE, content: { set: SET }, published: 24, within: 7, sat: 38, settings: { unitId: receiving ?? null, categoryId: exercises ?? null } },
-    { id: `${ID}0203`, course: COURSE, content: { set: KINDS_SET }, published: 20, within: 8, sat: 39, settings: { unitId: testing ?? null } },
+    {
+      id: `${ID}0202`,
+      course: COURSE,
+      content: { set: SET },
+      published: 24,
+      within: 7,
+      sat: 38,
+      settings: { unitId: receiving ?? null, categoryId: exercises ?? null },
+    },
+    {
+      id: `${ID}0203`,
+      course: COURSE,
+      content: { set: KINDS_SET },
+      published: 20,
+      within: 8,
+      sat: 39,
+      settings: { unitId: testing ?? null },
+    },
     {
       id: `${ID}0204`,
       course: COURSE,
@@ -94,7 +110,15 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
       published: 8,
       within: 2,
       sat: 37,
-      settings: { unitId: cold ?? null, categoryId: tests ?? null, minutes: 40, tellsWhen: 'closed', dueAt: ago(6), closesAt: ago(5), title: 'Test: receiving and storing' },
+      settings: {
+        unitId: cold ?? null,
+        categoryId: tests ?? null,
+        minutes: 40,
+        tellsWhen: 'closed',
+        dueAt: ago(6),
+        closesAt: ago(5),
+        title: 'Test: receiving and storing',
+      },
     },
     {
       id: `${ID}0206`,
@@ -113,7 +137,13 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
       within: 8,
       sat: 40,
       again: 25,
-      settings: { unitId: sampling ?? null, practice: true, sittings: null, counts: 'last', title: 'Practice: the way of a seed' },
+      settings: {
+        unitId: sampling ?? null,
+        practice: true,
+        sittings: null,
+        counts: 'last',
+        title: 'Practice: the way of a seed',
+      },
     },
     {
       id: `${ID}0208`,
@@ -122,7 +152,13 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
       published: 6,
       within: 4,
       sat: 38,
-      settings: { unitId: counting ?? null, categoryId: secondTests ?? null, minutes: 60, tells: 'verdicts', dueAt: ago(1) },
+      settings: {
+        unitId: counting ?? null,
+        categoryId: secondTests ?? null,
+        minutes: 60,
+        tells: 'verdicts',
+        dueAt: ago(1),
+      },
     },
   ];
 };
@@ -153,17 +189,30 @@ export async function makeReleases(
       return simulated({ ...odile, person: { id, name, username, role: 'learner' } });
     }),
   );
-  must(await takeRoster(teacherAt(now - 30 * DAY), SECOND_COURSE, ROSTER.map(([username]) => `,${username}`).join('\n'), false));
+  must(
+    await takeRoster(
+      teacherAt(now - 30 * DAY),
+      SECOND_COURSE,
+      ROSTER.map(([username]) => `,${username}`).join('\n'),
+      false,
+    ),
+  );
   for (const [set, title, ends] of TEST_SETS) {
     must(await makeSet(odile, set, title));
     must(
-      await keepSet(odile, set, { title, goBack: true, sections: [{ title: '', draw: null, questions: ends.map((end) => ({ id: question(end), points: null })) }], sources: [] }),
+      await keepSet(odile, set, {
+        title,
+        goBack: true,
+        sections: [{ title: '', draw: null, questions: ends.map((end) => ({ id: question(end), points: null })) }],
+        sources: [],
+      }),
     );
   }
   for (const plan of plans(now, question)) {
     const from = now - plan.published * DAY;
     const as = teacherAt(from);
-    const content = 'set' in plan.content ? { setId: plan.content.set } : { questionId: plan.content.question, revision: 1 };
+    const content =
+      'set' in plan.content ? { setId: plan.content.set } : { questionId: plan.content.question, revision: 1 };
     must(await publish(as, { id: plan.id, courseId: plan.course, settings: plan.settings, ...content }));
     // Some of the named accounts have sat the first; the three of the sign-in page have everything before them.
     const sitters = [...roster.slice(0, plan.sat), ...(plan.id === RELEASE ? named.slice(3, 10).map(simulated) : [])];
@@ -172,8 +221,12 @@ export async function makeReleases(
         const next = random(seedOf(`${plan.id} ${who.as.person.username}`));
         // Most sit early, a few at the last moment, and some of those after it was due.
         const began = from + HOUR + next() ** 1.6 * (plan.within * DAY - 2 * HOUR);
-        await sitThrough(who, plan.id, { began: new Date(began), leaves: plan.settings.closesAt === undefined && next() < 0.06 });
-        if (i < (plan.again ?? 0)) await sitThrough(who, plan.id, { began: new Date(began + (0.2 + next()) * DAY), number: 2 });
+        await sitThrough(who, plan.id, {
+          began: new Date(began),
+          leaves: plan.settings.closesAt === undefined && next() < 0.06,
+        });
+        if (i < (plan.again ?? 0))
+          await sitThrough(who, plan.id, { began: new Date(began + (0.2 + next()) * DAY), number: 2 });
       }),
     );
   }
@@ -185,20 +238,53 @@ export const isWhole = async ({ db }: Pick<As, 'db'>): Promise<boolean> =>
   (await db.query.markOverride.findFirst({ where: (t, { eq }) => eq(t.releaseId, `${ID}0205`) })) !== undefined;
 
 /** What a teacher does about a release once it was sat. */
-async function afterwards(teacherAt: (time: number) => As<Teacher>, now: number, roster: readonly Simulated[]): Promise<void> {
+async function afterwards(
+  teacherAt: (time: number) => As<Teacher>,
+  now: number,
+  roster: readonly Simulated[],
+): Promise<void> {
   // A key that was too narrow, found after the fact.
   const as = teacherAt(now - 10 * DAY);
   const release = `${ID}0206`;
   const { questions } = must(await openCorrections(as, release));
   const bean = questions.findIndex(({ title }) => title === 'Parts of a germinating bean');
-  const labelled = (list: readonly { id: string; label: string }[] | undefined, label: string) => list?.find((one) => one.label === label)?.id ?? '';
+  const labelled = (list: readonly { id: string; label: string }[] | undefined, label: string) =>
+    list?.find((one) => one.label === label)?.id ?? '';
   const item = labelled(questions[bean]?.document.items, 'Side root');
   const zone = labelled(questions[bean]?.document.zones, '5');
   const reason = 'The drawing does not tell the side root from the main root';
-  must(await makeEdition(as, release, 2, { reason, changes: [{ question: bean, strike: false, fromVault: false, accept: [{ item, zone }] }] }));
+  must(
+    await makeEdition(as, release, 2, {
+      reason,
+      changes: [{ question: bean, strike: false, fromVault: false, accept: [{ item, zone }] }],
+    }),
+  );
   must(await applyEdition(as, release, 2, true));
-  const [first, second, last] = [roster[4], roster[11], roster.at(-1)].map((one) => one?.as.person.id ?? '') as [string, string, string];
-  must(await setAllowance(teacherAt(now - 6 * DAY), `${ID}0208`, first, { moreMinutes: 20, moreSittings: 0, dueAt: new Date(now + 2 * DAY), closesAt: null }));
-  must(await setAllowance(teacherAt(now - 6 * DAY), `${ID}0208`, second, { moreMinutes: 20, moreSittings: 1, dueAt: null, closesAt: null }));
-  must(await setMark(teacherAt(now - 4 * DAY), `${ID}0205`, last, { points: 9, reason: 'Sat it on paper: the line was down' }));
+  const [first, second, last] = [roster[4], roster[11], roster.at(-1)].map((one) => one?.as.person.id ?? '') as [
+    string,
+    string,
+    string,
+  ];
+  must(
+    await setAllowance(teacherAt(now - 6 * DAY), `${ID}0208`, first, {
+      moreMinutes: 20,
+      moreSittings: 0,
+      dueAt: new Date(now + 2 * DAY),
+      closesAt: null,
+    }),
+  );
+  must(
+    await setAllowance(teacherAt(now - 6 * DAY), `${ID}0208`, second, {
+      moreMinutes: 20,
+      moreSittings: 1,
+      dueAt: null,
+      closesAt: null,
+    }),
+  );
+  must(
+    await setMark(teacherAt(now - 4 * DAY), `${ID}0205`, last, {
+      points: 9,
+      reason: 'Sat it on paper: the line was down',
+    }),
+  );
 }

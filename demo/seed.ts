@@ -1,4 +1,5 @@
-// Fills an empty database with the demo: people, a course, questions, a release and some sittings of it, made through the same functions as people's own.
+// Fills an empty database with the demo: people, a course, questions, a release and some sittings of it, made through
+// the same functions as people's own.
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { basename, extname, join } from 'node:path';
@@ -40,7 +41,12 @@ const STOCK: Readonly<Record<string, readonly string[]>> = {
   'Seeds by how they are kept': ['Barley', 'Poppy', 'Oat', 'Onion', 'Foxglove', 'Harebell']
     .map((seed) => `${seed}\tStands drying`)
     .concat(['Acorn', 'Chestnut', 'Hazelnut', 'Willow', 'Sycamore'].map((seed) => `${seed}\tMust stay moist`)),
-  'Rooms and what is done in them': ['Drying room\tDrying', 'Cold room\tStoring', 'Germination room\tTesting', 'Loading bay\tReceiving'],
+  'Rooms and what is done in them': [
+    'Drying room\tDrying',
+    'Cold room\tStoring',
+    'Germination room\tTesting',
+    'Loading bay\tReceiving',
+  ],
   'Steps of banking': ['Weighing', 'Drying', 'Cleaning', 'Testing', 'Sealing', 'Freezing'],
 };
 
@@ -88,12 +94,24 @@ async function keepMedia(as: As<Teacher>): Promise<Kept> {
     .filter((one) => extname(one) !== '.vtt')
     .sort()) {
     const { hash, kind, weight } = must(
-      await takeMedium(as, { name: file, claimed: TYPES[extname(file)] ?? '', bytes: readFileSync(join(mediaFolder, file)), room: { width: 960, height: 540 } }),
+      await takeMedium(as, {
+        name: file,
+        claimed: TYPES[extname(file)] ?? '',
+        bytes: readFileSync(join(mediaFolder, file)),
+        room: { width: 960, height: 540 },
+      }),
     );
     kept.push([basename(file, extname(file)), { hash, kind, weight }]);
   }
   for (const [i, bytes] of pieces(readFileSync(join(mediaFolder, 'rack.svg'), 'utf8'), 2, 3).entries()) {
-    const { hash, kind, weight } = must(await takeMedium(as, { name: `rack-${i + 1}.svg`, claimed: 'image/svg+xml', bytes, room: { width: 960, height: 540 } }));
+    const { hash, kind, weight } = must(
+      await takeMedium(as, {
+        name: `rack-${i + 1}.svg`,
+        claimed: 'image/svg+xml',
+        bytes,
+        room: { width: 960, height: 540 },
+      }),
+    );
     kept.push([`rack-${i + 1}`, { hash, kind, weight }]);
   }
   return Object.fromEntries(kept);
@@ -104,12 +122,22 @@ function pieces(svg: string, rows: number, columns: number): Buffer[] {
   const [, width = '1', height = '1'] = /viewBox="0 0 (\d+) (\d+)"/.exec(svg) ?? [];
   const [w, h] = [Number(width) / columns, Number(height) / rows];
   return Array.from({ length: rows * columns }, (_, i) =>
-    Buffer.from(svg.replace(/viewBox="[^"]+" width="\d+" height="\d+"/, `viewBox="${(i % columns) * w} ${Math.floor(i / columns) * h} ${w} ${h}" width="${w}" height="${h}"`)),
+    Buffer.from(
+      svg.replace(
+        /viewBox="[^"]+" width="\d+" height="\d+"/,
+        `viewBox="${(i % columns) * w} ${Math.floor(i / columns) * h} ${w} ${h}" width="${w}" height="${h}"`,
+      ),
+    ),
   );
 }
 
 /** Shelves of the demo: what stands on them by the ends of the questions' ids, and their tags. */
-const SHELVES: readonly (readonly [title: string, on: string | null, ends: readonly string[], tags: readonly string[]])[] = [
+const SHELVES: readonly (readonly [
+  title: string,
+  on: string | null,
+  ends: readonly string[],
+  tags: readonly string[],
+])[] = [
   ['Drying and storing', null, ['0001', '0002', '0003', '0011', '0013', '0022', '0025', '0026'], ['week 1']],
   ['Cold room', 'Drying and storing', ['0006', '0014', '0021', '0024'], ['week 2', 'plan']],
   ['Germination', null, ['0004', '0016', '0017', '0018', '0019', '0020'], ['week 3']],
@@ -130,11 +158,17 @@ async function onShelves(as: As<Teacher>, questions: readonly Question[]): Promi
 
 const app = await makeApp(readConfig(process.env));
 const begun = await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.username) });
-if (begun && !(await isWhole(app))) console.log('The demo data were not filled in to their end: `npm run demo -- --fresh` starts over.');
+if (begun && !(await isWhole(app)))
+  console.log('The demo data were not filled in to their end: `npm run demo -- --fresh` starts over.');
 if (!begun) {
   console.log('Filling in the demo data: some forty people sit eight releases…');
-  const teacherId = must(await makePerson(app, { ...DEMO_TEACHER, password: DEMO_PASSWORD, role: 'teacher', madeBy: null })).id;
-  const odile: As<Teacher> = { ...app, person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' } };
+  const teacherId = must(
+    await makePerson(app, { ...DEMO_TEACHER, password: DEMO_PASSWORD, role: 'teacher', madeBy: null }),
+  ).id;
+  const odile: As<Teacher> = {
+    ...app,
+    person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' },
+  };
   must(await makeCourse(odile, COURSE, 'Tarn Hollow induction'));
   must(await saveUnits(odile, COURSE, UNITS));
   must(await saveCategories(odile, COURSE, CATEGORIES));
@@ -145,13 +179,15 @@ if (!begun) {
   }
   for (const [g, group] of GROUPS.entries()) {
     must(await saveGroup(odile, COURSE, { id: group.id, title: group.title }));
-    for (const [i, { person }] of learners.entries()) if (i % GROUPS.length === g) must(await setMember(odile, COURSE, group.id, person.id, true));
+    for (const [i, { person }] of learners.entries())
+      if (i % GROUPS.length === g) must(await setMember(odile, COURSE, group.id, person.id, true));
   }
   const media = await keepMedia(odile);
   const questions = [...readQuestions(), ...demoQuestions(media), ...kindQuestions(media)];
   for (const question of questions) must(await keepNew(odile, question));
   await onShelves(odile, questions);
-  const questionsEnding = (ends: readonly string[]) => ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
+  const questionsEnding = (ends: readonly string[]) =>
+    ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
   const sets = [
     [SET, 'Drying and storing', IN_SET],
     [KINDS_SET, 'From the germination room', IN_KINDS_SET],
@@ -173,13 +209,28 @@ if (!begun) {
       title: 'Week one',
       goBack: true,
       sections: [
-        { title: 'What comes in', draw: null, questions: [{ id: questionsEnding(['0001'])[0] ?? '', points: 4 }, ...inOrder(questionsEnding(['0022']))] },
-        { title: 'In the rooms', draw: { count: 4, points: 2 }, questions: inOrder(questionsEnding(['0002', '0004', '0008', '0009', '0016', '0017', '0018', '0020'])) },
+        {
+          title: 'What comes in',
+          draw: null,
+          questions: [{ id: questionsEnding(['0001'])[0] ?? '', points: 4 }, ...inOrder(questionsEnding(['0022']))],
+        },
+        {
+          title: 'In the rooms',
+          draw: { count: 4, points: 2 },
+          questions: inOrder(questionsEnding(['0002', '0004', '0008', '0009', '0016', '0017', '0018', '0020'])),
+        },
       ],
     }),
   );
-  for (const [title, lines] of Object.entries(STOCK)) must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));
-  await makeReleases(odile, learners, { question: (end) => questionsEnding([end])[0] ?? '', password: DEMO_PASSWORD, colleague: DEMO_COLLEAGUE.username });
+  for (const [title, lines] of Object.entries(STOCK))
+    must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));
+  await makeReleases(odile, learners, {
+    question: (end) => questionsEnding([end])[0] ?? '',
+    password: DEMO_PASSWORD,
+    colleague: DEMO_COLLEAGUE.username,
+  });
 }
-console.log(`\nThe demo is ready. Sign in with the password ${DEMO_PASSWORD} as ${demoAccounts.map(({ username, role }) => `${username} (${role})`).join(', ')}.`);
+console.log(
+  `\nThe demo is ready. Sign in with the password ${DEMO_PASSWORD} as ${demoAccounts.map(({ username, role }) => `${username} (${role})`).join(', ')}.`,
+);
 process.exit(0);

@@ -1,5 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { type Box, type ModelPlacement, modelAnswerOf, outlineOf, type Question, type QuestionModel, type Random, random, type SentMove, seedOf, type Zone } from '../src/core';
+import {
+  type Box,
+  type ModelPlacement,
+  modelAnswerOf,
+  outlineOf,
+  type Question,
+  type QuestionModel,
+  type Random,
+  random,
+  type SentMove,
+  seedOf,
+  type Zone,
+} from '../src/core';
 import type { As, Learner } from '../src/server/context';
 import { finish } from '../src/server/sittings/finish';
 import { takeMoves } from '../src/server/sittings/moves';
@@ -8,9 +20,10 @@ import { atOf, recordOf, sittingOf } from '../src/server/sittings/standing';
 import { must } from './must';
 
 /**
- * A learner as the simulator has them. Whether they know where an item belongs follows the one-parameter logistic model (Rasch, 1960): with `skill` in logits above the
- * item's difficulty. `slips`: how often they put what they know elsewhere all the same. Who `guesses` knows nothing and lets chance decide; who `triesEverything` goes
- * through the zones until the item fits.
+ * A learner as the simulator has them. Whether they know where an item belongs follows the one-parameter logistic model
+ * (Rasch, 1960): with `skill` in logits above the item's difficulty. `slips`: how often they put what they know
+ * elsewhere all the same. Who `guesses` knows nothing and lets chance decide; who `triesEverything` goes through the
+ * zones until the item fits.
  */
 export interface Simulated {
   readonly as: As<Learner>;
@@ -42,7 +55,8 @@ const answers = new Map<string, readonly ModelPlacement[]>();
 
 /** What is right, found once for a question. */
 function rightOf(model: QuestionModel): readonly ModelPlacement[] {
-  const known = answers.get(model.question.id) ?? modelAnswerOf(model, SOLVE_MS, { now: () => performance.now() }) ?? [];
+  const known =
+    answers.get(model.question.id) ?? modelAnswerOf(model, SOLVE_MS, { now: () => performance.now() }) ?? [];
   answers.set(model.question.id, known);
   return known;
 }
@@ -54,8 +68,15 @@ interface SittingPlan {
   readonly leaves?: boolean;
 }
 
-/** One sitting from its beginning, by the functions that answer people's own pages. What is done in it follows from who, which release, and the `number` of the sitting. */
-export async function sitThrough(who: Simulated, releaseId: string, { began, number = 1, leaves = false }: SittingPlan): Promise<void> {
+/**
+ * One sitting from its beginning, by the functions that answer people's own pages. What is done in it follows from who,
+ * which release, and the `number` of the sitting.
+ */
+export async function sitThrough(
+  who: Simulated,
+  releaseId: string,
+  { began, number = 1, leaves = false }: SittingPlan,
+): Promise<void> {
   let time = began.getTime();
   const as: As<Learner> = { ...who.as, now: () => new Date(time) };
   const next = random(seedOf(`${who.as.person.username} ${releaseId} ${number}`));
@@ -78,7 +99,11 @@ export async function sitThrough(who: Simulated, releaseId: string, { began, num
       const moves = answering.attempt(attempt).map((move) => inTheirNames(move, at.edition.names));
       for (const move of [...moves, ...(open.place.quiet ? [] : [{ kind: 'check' }])]) {
         think();
-        const answer = await takeMoves(as, open.id, as.person.id, { question: place, after: last, moves: [{ id: randomUUID(), ...move } as SentMove] });
+        const answer = await takeMoves(as, open.id, as.person.id, {
+          question: place,
+          after: last,
+          moves: [{ id: randomUUID(), ...move } as SentMove],
+        });
         // Where each landing is judged, the last one may have ended it.
         if (!answer.ok && answer.code === 'alreadyEnded') ended = true;
         if (ended) break;
@@ -95,11 +120,28 @@ export async function sitThrough(who: Simulated, releaseId: string, { began, num
 }
 
 type Meant =
-  | { readonly kind: 'put'; readonly item: string; readonly copy: number; readonly zone: string | null; readonly at?: number }
+  | {
+      readonly kind: 'put';
+      readonly item: string;
+      readonly copy: number;
+      readonly zone: string | null;
+      readonly at?: number;
+    }
   | { readonly kind: 'put'; readonly zone: string; readonly text: string }
-  | { readonly kind: 'drop'; readonly item: string; readonly copy: number; readonly x: number; readonly y: number; readonly px: number; readonly py: number };
+  | {
+      readonly kind: 'drop';
+      readonly item: string;
+      readonly copy: number;
+      readonly x: number;
+      readonly y: number;
+      readonly px: number;
+      readonly py: number;
+    };
 
-function inTheirNames(move: Meant, names: { readonly item: ReadonlyMap<string, string>; readonly zone: ReadonlyMap<string, string> }): object {
+function inTheirNames(
+  move: Meant,
+  names: { readonly item: ReadonlyMap<string, string>; readonly zone: ReadonlyMap<string, string> },
+): object {
   return {
     ...move,
     ...('item' in move ? { item: names.item.get(move.item) } : {}),
@@ -139,10 +181,33 @@ class Answering {
       const order = inZone.get(zone) ?? 0;
       inZone.set(zone, order + 1);
       const typed = this.zone(zone)?.typed != null;
-      return { item, copy, right: zone, typed, order: sequences.has(zone) ? order : null, now: null, isRight: false, tried: new Set() };
+      return {
+        item,
+        copy,
+        right: zone,
+        typed,
+        order: sequences.has(zone) ? order : null,
+        now: null,
+        isRight: false,
+        tried: new Set(),
+      };
     });
     const left = this.question.items.filter(({ id, copies }) => copies === 1 && !right.some((one) => one.item === id));
-    this.tasks = [...placed, ...left.map(({ id }): Task => ({ item: id, copy: 0, right: null, typed: false, order: null, now: null, isRight: false, tried: new Set() }))];
+    this.tasks = [
+      ...placed,
+      ...left.map(
+        ({ id }): Task => ({
+          item: id,
+          copy: 0,
+          right: null,
+          typed: false,
+          order: null,
+          now: null,
+          isRight: false,
+          tried: new Set(),
+        }),
+      ),
+    ];
   }
 
   isRight(): boolean {
@@ -171,10 +236,14 @@ class Answering {
 
   private decide(task: Task, attempt: number): string | null {
     const { manner, skill, slips } = this.who;
-    const open = this.question.zones.filter(({ family, typed }) => !typed && (family === null || family === this.question.items.find(({ id }) => id === task.item)?.family));
+    const open = this.question.zones.filter(
+      ({ family, typed }) =>
+        !typed && (family === null || family === this.question.items.find(({ id }) => id === task.item)?.family),
+    );
     const wrong = open.map(({ id }) => id).filter((id) => id !== task.right);
     const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(this.next() * list.length)];
-    if (manner === 'triesEverything' && !task.typed && task.order === null) return open.map(({ id }) => id).find((id) => !task.tried.has(id)) ?? task.right;
+    if (manner === 'triesEverything' && !task.typed && task.order === null)
+      return open.map(({ id }) => id).find((id) => !task.tried.has(id)) ?? task.right;
     if (manner === 'guesses' && !task.typed && task.order === null) return pick(open)?.id ?? null;
     const chance = manner === 'thinks' ? logistic(skill - difficulty(this.question, task.item) + attempt * 0.9) : 0.3;
     if (this.next() < chance && this.next() > slips) return task.right;
@@ -188,10 +257,21 @@ class Answering {
 
   private move(task: Task, meant: string | null): Meant {
     const zone = this.zone(task.right ?? '');
-    if (task.typed && zone) return { kind: 'put', zone: zone.id, text: meant === task.right ? this.textOf(task, zone) : this.slip(this.textOf(task, zone)) };
+    if (task.typed && zone)
+      return {
+        kind: 'put',
+        zone: zone.id,
+        text: meant === task.right ? this.textOf(task, zone) : this.slip(this.textOf(task, zone)),
+      };
     if (task.order !== null && zone) {
       // Who does not know its place in the order puts it first.
-      return { kind: 'put', item: task.item, copy: task.copy, zone: zone.id, at: meant === task.right ? Math.min(task.order, this.held(zone.id, task)) : 0 };
+      return {
+        kind: 'put',
+        item: task.item,
+        copy: task.copy,
+        zone: zone.id,
+        at: meant === task.right ? Math.min(task.order, this.held(zone.id, task)) : 0,
+      };
     }
     const into = meant === null ? undefined : this.zone(meant);
     const box = into && this.boxOf(into);
@@ -204,7 +284,11 @@ class Answering {
   }
 
   private textOf({ item }: Task, zone: Zone): string {
-    return this.question.items.find(({ id }) => id === item)?.label || Object.values(zone.typed?.accept ?? {})[0]?.[0] || item;
+    return (
+      this.question.items.find(({ id }) => id === item)?.label ||
+      Object.values(zone.typed?.accept ?? {})[0]?.[0] ||
+      item
+    );
   }
 
   /** A text with two letters the other way round, or that of another item. */
@@ -225,10 +309,13 @@ class Answering {
     const size = this.question.items.find(({ id }) => id === item)?.size ?? { w: 0, h: 0 };
     const around = (low: number, length: number, own: number) => {
       // Where the whole item has to be in, it is let go with more care.
-      const room = zone.reach.rule === 'inside' || zone.reach.rule === 'share' ? Math.max(0, length - own) / 2 : length * 0.42;
+      const room =
+        zone.reach.rule === 'inside' || zone.reach.rule === 'share' ? Math.max(0, length - own) / 2 : length * 0.42;
       return low + length / 2 + Math.max(-room, Math.min(room, normal(this.next) * room * 0.5));
     };
-    const [px, py] = [around(box.x, box.w, size.w), around(box.y, box.h, size.h)].map((one) => Math.round(one * 10) / 10) as [number, number];
+    const [px, py] = [around(box.x, box.w, size.w), around(box.y, box.h, size.h)].map(
+      (one) => Math.round(one * 10) / 10,
+    ) as [number, number];
     return { kind: 'drop', item, copy, x: px - size.w / 2, y: py - size.h / 2, px, py };
   }
 }

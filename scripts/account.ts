@@ -1,4 +1,5 @@
-// `npm run account -- --teacher NAME`: makes a teacher's account, or gives an existing one a new password. The password is typed, or made up and printed.
+// `npm run account -- --teacher NAME`: makes a teacher's account, or gives an existing one a new password. The password
+// is typed, or made up and printed.
 import { randomBytes } from 'node:crypto';
 import { createInterface } from 'node:readline';
 import { parseArgs } from 'node:util';
@@ -68,15 +69,21 @@ if (values['security-log']) {
   process.exit(0);
 }
 if (admin && takesAdmin) stop(USAGE, 2);
-if (!teacher || !/^[A-Za-z0-9_.]{2,60}$/.test(teacher)) stop(`A user name is 2 to 60 letters, digits, dots or underscores.\n\n${USAGE}`, 2);
+if (!teacher || !/^[A-Za-z0-9_.]{2,60}$/.test(teacher))
+  stop(`A user name is 2 to 60 letters, digits, dots or underscores.\n\n${USAGE}`, 2);
 
 const app = await opened();
 const existing = await app.db.query.user.findFirst({ where: eq(user.username, teacher.toLowerCase()) });
-if (existing && existing.role !== 'teacher') stop(`${teacher} is a learner's account; its teacher resets its password.`, 1);
+if (existing && existing.role !== 'teacher')
+  stop(`${teacher} is a learner's account; its teacher resets its password.`, 1);
 if (!existing && takesAdmin) stop(`There is no account ${teacher}.`, 1);
 if (existing && (admin || takesAdmin)) {
   await setAdmin(existing.id, admin === true);
-  console.log(admin ? `${teacher} may change what holds for the whole installation now.` : `${teacher} is no administrator any more.`);
+  console.log(
+    admin
+      ? `${teacher} may change what holds for the whole installation now.`
+      : `${teacher} is no administrator any more.`,
+  );
   process.exit(0);
 }
 
@@ -86,11 +93,19 @@ if (problem) stop(problem, 1);
 const password = typed || randomBytes(9).toString('base64url');
 if (existing) await setPassword(app, existing.id, password, null);
 else {
-  const made = await makePerson(app, { name: name ?? teacher, username: teacher, password, role: 'teacher', madeBy: null });
+  const made = await makePerson(app, {
+    name: name ?? teacher,
+    username: teacher,
+    password,
+    role: 'teacher',
+    madeBy: null,
+  });
   if (!made.ok) stop(made.problems?.[0]?.message ?? 'The account could not be made.', 1);
   if (admin) await setAdmin(made.value.id, true);
 }
-console.log(`${existing ? 'New password for' : 'Made'} ${admin ? 'administrator' : 'teacher'} ${teacher}${typed ? '' : `; password: ${password}`}`);
+console.log(
+  `${existing ? 'New password for' : 'Made'} ${admin ? 'administrator' : 'teacher'} ${teacher}${typed ? '' : `; password: ${password}`}`,
+);
 process.exit(0);
 
 async function setAdmin(id: string, isAdmin: boolean): Promise<void> {

@@ -21,11 +21,14 @@ export const pathOf = (file: string): string =>
 /** The API document of the contract: requests from its Yup schemas, answers from its types. */
 export function apiDocument(): string {
   const { values, schemas } = answerSchemas();
-  const byPath = ([a]: readonly [string, unknown], [b]: readonly [string, unknown]) => (inOrder(a) < inOrder(b) ? -1 : 1);
-  const operations = (Object.entries(OPERATIONS) as [string, Operation][]).sort(byPath).map(([name, operation]): DocumentedOperation => {
-    const [method = '', path = ''] = name.split(' ');
-    return { method, path, operation, value: values.get(name) ?? null };
-  });
+  const byPath = ([a]: readonly [string, unknown], [b]: readonly [string, unknown]) =>
+    inOrder(a) < inOrder(b) ? -1 : 1;
+  const operations = (Object.entries(OPERATIONS) as [string, Operation][])
+    .sort(byPath)
+    .map(([name, operation]): DocumentedOperation => {
+      const [method = '', path = ''] = name.split(' ');
+      return { method, path, operation, value: values.get(name) ?? null };
+    });
   const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
   return `${JSON.stringify(openApiOf([...operations, ...signIn()], schemas, version), null, 2)}\n`;
 }
@@ -36,15 +39,39 @@ const inOrder = (name: string): string => name.split(' ').reverse().join('');
 /** What the sign-in library answers to, of which only some paths are open. */
 function signIn(): DocumentedOperation[] {
   const paths: Readonly<Record<string, readonly [method: string, does: string, body: Parameters<typeof object>[0]]>> = {
-    '/sign-in/username': ['POST', 'Signs in by user name.', { username: string().required(), password: string().required() }],
+    '/sign-in/username': [
+      'POST',
+      'Signs in by user name.',
+      { username: string().required(), password: string().required() },
+    ],
     '/sign-out': ['POST', 'Signs out.', undefined],
     '/get-session': ['GET', 'Who is signed in.', undefined],
-    '/change-password': ['POST', 'Changes one’s own password.', { currentPassword: string().required(), newPassword: string().required() }],
-    '/two-factor/enable': ['POST', 'Begins a second factor for a teacher: what an authenticator needs, and recovery codes.', { password: string().required() }],
+    '/change-password': [
+      'POST',
+      'Changes one’s own password.',
+      { currentPassword: string().required(), newPassword: string().required() },
+    ],
+    '/two-factor/enable': [
+      'POST',
+      'Begins a second factor for a teacher: what an authenticator needs, and recovery codes.',
+      { password: string().required() },
+    ],
     '/two-factor/disable': ['POST', 'Takes a teacher’s second factor away.', { password: string().required() }],
-    '/two-factor/verify-totp': ['POST', 'The code of an authenticator: ends a sign-in that asks for one, or confirms a second factor.', { code: string().required() }],
-    '/two-factor/verify-backup-code': ['POST', 'A recovery code in place of an authenticator’s; it holds once.', { code: string().required() }],
-    '/two-factor/generate-backup-codes': ['POST', 'New recovery codes in place of the old.', { password: string().required() }],
+    '/two-factor/verify-totp': [
+      'POST',
+      'The code of an authenticator: ends a sign-in that asks for one, or confirms a second factor.',
+      { code: string().required() },
+    ],
+    '/two-factor/verify-backup-code': [
+      'POST',
+      'A recovery code in place of an authenticator’s; it holds once.',
+      { code: string().required() },
+    ],
+    '/two-factor/generate-backup-codes': [
+      'POST',
+      'New recovery codes in place of the old.',
+      { password: string().required() },
+    ],
   };
   return [...OPEN_AUTH_PATHS].map((path) => {
     const entry = paths[path];
@@ -65,18 +92,36 @@ function signIn(): DocumentedOperation[] {
   });
 }
 
-/** Schemas of answers, by the names of their operations, and what they refer to. A question is a document with a schema of its own. */
+/**
+ * Schemas of answers, by the names of their operations, and what they refer to. A question is a document with a schema
+ * of its own.
+ */
 function answerSchemas(): { values: ReadonlyMap<string, JsonSchema>; schemas: Record<string, JsonSchema> } {
   const folder = join(root, 'node_modules/.cache/vault-drop');
   const file = join(folder, 'answers.ts');
-  const names = (Object.entries(OPERATIONS) as [string, Operation][]).flatMap(([name, { answer }]) => (answer.in === 'json' ? [name] : []));
+  const names = (Object.entries(OPERATIONS) as [string, Operation][]).flatMap(([name, { answer }]) =>
+    answer.in === 'json' ? [name] : [],
+  );
   const fields = names.map((name, i) => `  e${i}: AnswerFor<'${name}'>;`);
   mkdirSync(dirname(file), { recursive: true });
-  writeFileSync(file, `import type { AnswerFor } from '${relative(folder, join(root, 'src/contract'))}';\nexport interface Answers {\n${fields.join('\n')}\n}\n`);
+  writeFileSync(
+    file,
+    `import type { AnswerFor } from '${relative(folder, join(root, 'src/contract'))}';\nexport interface Answers {\n${fields.join('\n')}\n}\n`,
+  );
   try {
-    const { options } = ts.parseJsonConfigFileContent(ts.readConfigFile(join(root, 'tsconfig.json'), ts.sys.readFile).config, ts.sys, root);
+    const { options } = ts.parseJsonConfigFileContent(
+      ts.readConfigFile(join(root, 'tsconfig.json'), ts.sys.readFile).config,
+      ts.sys,
+      root,
+    );
     const program = ts.createProgram([file], { ...options, noEmit: true });
-    const made = TJS.generateSchema(program, 'Answers', { required: true, ref: true, aliasRef: false, ignoreErrors: true, strictNullChecks: true });
+    const made = TJS.generateSchema(program, 'Answers', {
+      required: true,
+      ref: true,
+      aliasRef: false,
+      ignoreErrors: true,
+      strictNullChecks: true,
+    });
     if (!made) throw new Error('No schema could be made of the answers');
     const schemas: Record<string, JsonSchema> = {};
     const ours = inComponents(made.definitions ?? {}, schemas);
@@ -84,20 +129,33 @@ function answerSchemas(): { values: ReadonlyMap<string, JsonSchema>; schemas: Re
       const value = made.properties?.[`e${i}`];
       return value ? [[name, ours(value) as JsonSchema]] : [];
     });
-    return { values: new Map(values), schemas: Object.fromEntries(Object.entries(schemas).sort(([a], [b]) => (a < b ? -1 : 1))) };
+    return {
+      values: new Map(values),
+      schemas: Object.fromEntries(Object.entries(schemas).sort(([a], [b]) => (a < b ? -1 : 1))),
+    };
   } finally {
     rmSync(file);
   }
 }
 
 /** A question document, which is known by its format: the name of its type is lost on the way. */
-const isQuestion = (schema: object): boolean => JSON.stringify((schema as { properties?: { format?: unknown } }).properties?.format ?? '').includes('vault-drop/question"');
+const isQuestion = (schema: object): boolean =>
+  JSON.stringify((schema as { properties?: { format?: unknown } }).properties?.format ?? '').includes(
+    'vault-drop/question"',
+  );
 
 /** An id of ours is a string with a brand, which only the types know. */
-const brandedString = ({ allOf }: { allOf?: readonly { type?: string }[] }) => (allOf?.length === 2 ? allOf.find(({ type }) => type === 'string') : undefined);
+const brandedString = ({ allOf }: { allOf?: readonly { type?: string }[] }) =>
+  allOf?.length === 2 ? allOf.find(({ type }) => type === 'string') : undefined;
 
-/** Makes a schema refer to the document's components, and puts those it comes to into `into`. What has no name of its own (a type written out) is put in place. */
-function inComponents(definitions: Readonly<Record<string, unknown>>, into: Record<string, JsonSchema>): (schema: unknown) => unknown {
+/**
+ * Makes a schema refer to the document's components, and puts those it comes to into `into`. What has no name of its
+ * own (a type written out) is put in place.
+ */
+function inComponents(
+  definitions: Readonly<Record<string, unknown>>,
+  into: Record<string, JsonSchema>,
+): (schema: unknown) => unknown {
   const ours = (schema: unknown): unknown => {
     if (Array.isArray(schema)) return schema.map(ours);
     if (schema === null || typeof schema !== 'object') return schema;
@@ -108,7 +166,10 @@ function inComponents(definitions: Readonly<Record<string, unknown>>, into: Reco
     if ($ref === undefined) {
       // Draft 7 writes a tuple as a list of items; 2020-12 does not.
       const { items, additionalItems, ...rest } = schema as { items?: unknown; additionalItems?: unknown };
-      const now = { ...rest, ...(Array.isArray(items) ? { prefixItems: items, items: false } : items === undefined ? {} : { items }) };
+      const now = {
+        ...rest,
+        ...(Array.isArray(items) ? { prefixItems: items, items: false } : items === undefined ? {} : { items }),
+      };
       return Object.fromEntries(Object.entries(now).map(([key, value]) => [key, ours(value)]));
     }
     const name = decodeURIComponent($ref.replace('#/definitions/', ''));

@@ -1,4 +1,5 @@
-// `npm run backup`: copies what the application keeps into a folder, while it runs. `npm run restore -- FOLDER` puts one back, while it does not.
+// `npm run backup`: copies what the application keeps into a folder, while it runs. `npm run restore -- FOLDER` puts
+// one back, while it does not.
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { BackupProblem, backUp } from '../src/server/backup/backup';
@@ -20,7 +21,11 @@ function stop(words: string, code: number): never {
 const [command, ...rest] = process.argv.slice(2);
 const { positionals, values } = (() => {
   try {
-    return parseArgs({ args: rest, allowPositionals: true, options: { help: { type: 'boolean' }, finish: { type: 'boolean' }, 'take-back': { type: 'boolean' } } });
+    return parseArgs({
+      args: rest,
+      allowPositionals: true,
+      options: { help: { type: 'boolean' }, finish: { type: 'boolean' }, 'take-back': { type: 'boolean' } },
+    });
   } catch (error) {
     return stop(`${(error as Error).message}\n\n${USAGE}`, 2);
   }

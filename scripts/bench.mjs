@@ -2,7 +2,16 @@
 import { build, install, run } from './steps.mjs';
 
 /** By name: does it measure what is built? */
-const BENCHES = { slice: true, core: false, bench: true, player: true, vault: false, course: true, hostile: true, killed: true };
+const BENCHES = {
+  slice: true,
+  core: false,
+  bench: true,
+  player: true,
+  vault: false,
+  course: true,
+  hostile: true,
+  killed: true,
+};
 const [name = 'slice'] = process.argv.slice(2);
 if (!Object.hasOwn(BENCHES, name)) {
   console.error(`There is no bench "${name}"; there is: ${Object.keys(BENCHES).join(', ')}`);

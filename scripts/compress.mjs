@@ -1,4 +1,5 @@
-// Compresses what the build left in dist/client, once, so that the server never has to: next to each file of text a .gz and a .br.
+// Compresses what the build left in dist/client, once, so that the server never has to: next to each file of text a .gz
+// and a .br.
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
@@ -19,5 +20,10 @@ for (const file of filesBelow('dist/client')) {
   const bytes = readFileSync(file);
   if (bytes.length < WORTH_IT) continue;
   writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
-  writeFileSync(`${file}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length } }));
+  writeFileSync(
+    `${file}.br`,
+    brotliCompressSync(bytes, {
+      params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length },
+    }),
+  );
 }

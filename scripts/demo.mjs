@@ -1,4 +1,5 @@
-// `npm run demo`: installs, builds, migrates, seeds and serves, from nothing but Node.js and npm. `--fresh` starts over.
+// `npm run demo`: installs, builds, migrates, seeds and serves, from nothing but Node.js and npm. `--fresh` starts
+// over.
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
@@ -13,7 +14,9 @@ const data = resolve(root, process.env.VAULT_DROP_DATA ?? 'data');
 const demo = { ...env, NODE_ENV: 'production', VAULT_DROP_DEMO: '1', VAULT_DROP_DATA: data, VAULT_DROP_ROOT: root };
 if (process.argv.includes('--fresh')) {
   if (process.env.DATABASE_URL) {
-    console.error('--fresh starts over with the file under VAULT_DROP_DATA; with DATABASE_URL set, empty that database yourself.');
+    console.error(
+      '--fresh starts over with the file under VAULT_DROP_DATA; with DATABASE_URL set, empty that database yourself.',
+    );
     process.exit(2);
   }
   // The database and nothing else: the folder may hold other things.

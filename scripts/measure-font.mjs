@@ -1,4 +1,5 @@
-// Writes src/core/proof/text/widths.ts: how wide the characters of the item font are, measured in Chromium. Run again when the font changes.
+// Writes src/core/proof/text/widths.ts: how wide the characters of the item font are, measured in Chromium. Run again
+// when the font changes.
 import { writeFileSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { chromium } from '@playwright/test';
@@ -6,7 +7,10 @@ import { chromium } from '@playwright/test';
 const folder = pathToFileURL('node_modules/@fontsource/atkinson-hyperlegible-next/files/').href;
 const face = (subset) =>
   `@font-face { font-family: Tag; font-weight: 600; src: url(${folder}atkinson-hyperlegible-next-${subset}-600-normal.woff2); ${subset === 'latin' ? '' : 'unicode-range: U+0100-02BA;'} }`;
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--allow-file-access-from-files'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--allow-file-access-from-files'],
+});
 const page = await browser.newPage();
 await page.goto(`${folder}../package.json`);
 await page.setContent(`<style>${face('latin-ext')}${face('latin')}</style><p style="font: 600 20px Tag">aŁ</p>`);

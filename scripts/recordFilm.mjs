@@ -1,11 +1,15 @@
-// Records demo/media/drying.webm, the film of the demo and of the stand-in player: drawn on a canvas in headless Chromium and kept by its MediaRecorder.
-// Run by hand (`node scripts/recordFilm.mjs`) when the drawing is changed; what it makes is in the repository.
+// Records demo/media/drying.webm, the film of the demo and of the stand-in player: drawn on a canvas in headless
+// Chromium and kept by its MediaRecorder. Run by hand (`node scripts/recordFilm.mjs`) when the drawing is changed; what
+// it makes is in the repository.
 import { copyFileSync, writeFileSync } from 'node:fs';
 import { chromium } from 'playwright';
 
 const SECONDS = 12;
 
-/** In the page: draws the film for as long as it lasts, and gives its bytes in base64. A text, since the compiler's helpers are not there. */
+/**
+ * In the page: draws the film for as long as it lasts, and gives its bytes in base64. A text, since the compiler's
+ * helpers are not there.
+ */
 const RECORD = `(async () => {
   const [W, H] = [320, 200];
   const canvas = document.body.appendChild(Object.assign(document.createElement('canvas'), { width: W, height: H }));

@@ -1,4 +1,5 @@
-// The steps a fresh machine needs before anything else runs. Only what Node.js ships with is used here: nothing may be installed yet.
+// The steps a fresh machine needs before anything else runs. Only what Node.js ships with is used here: nothing may be
+// installed yet.
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
@@ -17,9 +18,14 @@ export function run(command, args, more = {}) {
   if (status !== 0) process.exit(status ?? 1);
 }
 
-/** Runs commands side by side, each with its lines in one piece once it has ended; the first that fails ends the others and the whole run with its exit code. */
+/**
+ * Runs commands side by side, each with its lines in one piece once it has ended; the first that fails ends the others
+ * and the whole run with its exit code.
+ */
 export async function together(...commands) {
-  const children = commands.map(([command, args]) => spawn(command, args, { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] }));
+  const children = commands.map(([command, args]) =>
+    spawn(command, args, { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] }),
+  );
   const ended = (child, [command]) =>
     new Promise((done) => {
       const said = [];
@@ -47,7 +53,8 @@ function filesBelow(path) {
 
 function digestOf(paths) {
   const hash = createHash('sha256');
-  for (const file of paths.flatMap((path) => filesBelow(at(path))).sort()) hash.update(file).update('\0').update(readFileSync(file));
+  for (const file of paths.flatMap((path) => filesBelow(at(path))).sort())
+    hash.update(file).update('\0').update(readFileSync(file));
   return hash.digest('hex');
 }
 
@@ -72,14 +79,25 @@ export function install() {
 }
 
 export function build() {
-  unlessDone(at('dist/.vault-drop'), ['src', 'public', 'astro.config.ts', 'package-lock.json', 'scripts/compress.mjs'], () => {
-    console.log('Building…');
-    run(tool('astro'), ['build'], { stdio: ['ignore', 'ignore', 'inherit'] });
-    run(process.execPath, ['scripts/compress.mjs']);
-    // What runs in worker threads, as one file: packages are loaded as they are.
-    const bundle = ['--bundle', '--platform=node', '--format=esm', '--target=node20', '--packages=external', '--log-level=warning'];
-    run(tool('esbuild'), ['src/server/work/worker.ts', ...bundle, '--outfile=dist/work/worker.mjs']);
-  });
+  unlessDone(
+    at('dist/.vault-drop'),
+    ['src', 'public', 'astro.config.ts', 'package-lock.json', 'scripts/compress.mjs'],
+    () => {
+      console.log('Building…');
+      run(tool('astro'), ['build'], { stdio: ['ignore', 'ignore', 'inherit'] });
+      run(process.execPath, ['scripts/compress.mjs']);
+      // What runs in worker threads, as one file: packages are loaded as they are.
+      const bundle = [
+        '--bundle',
+        '--platform=node',
+        '--format=esm',
+        '--target=node20',
+        '--packages=external',
+        '--log-level=warning',
+      ];
+      run(tool('esbuild'), ['src/server/work/worker.ts', ...bundle, '--outfile=dist/work/worker.mjs']);
+    },
+  );
 }
 
 const CHROMIUM = '/usr/bin/chromium';
@@ -87,7 +105,8 @@ const CHROMIUM = '/usr/bin/chromium';
 /** Debian's Chromium, for the browser tests: installed where we may, else named. */
 export function browser() {
   if (existsSync(CHROMIUM)) return;
-  const ask = 'The browser tests need Debian’s Chromium: run `apt-get install -y chromium` as root, then `npm test` again.';
+  const ask =
+    'The browser tests need Debian’s Chromium: run `apt-get install -y chromium` as root, then `npm test` again.';
   if (process.getuid?.() !== 0) {
     console.error(ask);
     process.exit(1);

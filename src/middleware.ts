@@ -6,7 +6,10 @@ import { NO_ZONE, toldOnServer, ZONE_COOKIE } from './ui/zone';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 
-/** Headers every answer carries. Pages get their content security policy from Astro, which knows the hashes of its own scripts. */
+/**
+ * Headers every answer carries. Pages get their content security policy from Astro, which knows the hashes of its own
+ * scripts.
+ */
 const HEADERS = {
   'x-content-type-options': 'nosniff',
   'x-frame-options': 'DENY',
@@ -14,7 +17,9 @@ const HEADERS = {
   'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=()',
   'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
-  ...(process.env.PUBLIC_URL?.startsWith('https:') ? { 'strict-transport-security': 'max-age=31536000; includeSubDomains' } : {}),
+  ...(process.env.PUBLIC_URL?.startsWith('https:')
+    ? { 'strict-transport-security': 'max-age=31536000; includeSubDomains' }
+    : {}),
 };
 
 /** The zone of whoever a page is drawn for. */
@@ -30,7 +35,11 @@ const drawn = (zone: string, next: () => Promise<Response>): Promise<Response> =
   zones.run(zone, async () => {
     const response = await next();
     if (!response.headers.get('content-type')?.startsWith('text/html')) return response;
-    return new Response(await response.text(), { status: response.status, statusText: response.statusText, headers: response.headers });
+    return new Response(await response.text(), {
+      status: response.status,
+      statusText: response.statusText,
+      headers: response.headers,
+    });
   });
 
 export const onRequest = defineMiddleware(async ({ request, locals, url, cookies: sent }, next) => {
@@ -48,23 +57,34 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
     return asked;
   };
 
-  // Astro's own check looks at form-like bodies only; this one refuses every write that does not come from our own pages.
+  // Astro's own check looks at form-like bodies only; this one refuses every write that does not come from our own
+  // pages.
   const origin = request.headers.get('origin');
-  if (!SAFE.has(request.method) && !(origin && allowsOrigin(app.config, origin, request.headers.get('host')))) return withHeaders(failedAs('crossSite'));
+  if (!SAFE.has(request.method) && !(origin && allowsOrigin(app.config, origin, request.headers.get('host'))))
+    return withHeaders(failedAs('crossSite'));
 
   const began = performance.now();
   const response = await drawn(zoneOf(sent.get(ZONE_COOKIE)?.value), next);
   for (const cookie of cookies) response.headers.append('set-cookie', cookie);
-  log.debug({ method: request.method, path: url.pathname, status: response.status, ms: Math.round(performance.now() - began) }, 'answered');
+  log.debug(
+    { method: request.method, path: url.pathname, status: response.status, ms: Math.round(performance.now() - began) },
+    'answered',
+  );
   return withHeaders(response);
 });
 
 function withHeaders(response: Response): Response {
   // What has to stand in a frame of ours says so itself.
-  for (const [name, value] of Object.entries(HEADERS)) if (!response.headers.has(name)) response.headers.set(name, value);
+  for (const [name, value] of Object.entries(HEADERS))
+    if (!response.headers.has(name)) response.headers.set(name, value);
   const policy = response.headers.get('content-security-policy');
-  // A hash in style-src would switch 'unsafe-inline' off, which positions on the scene need; scripts stay with their hashes.
-  if (policy) response.headers.set('content-security-policy', policy.replace(/style-src [^;]*;?/, "style-src 'self' 'unsafe-inline';"));
+  // A hash in style-src would switch 'unsafe-inline' off, which positions on the scene need; scripts stay with their
+  // hashes.
+  if (policy)
+    response.headers.set(
+      'content-security-policy',
+      policy.replace(/style-src [^;]*;?/, "style-src 'self' 'unsafe-inline';"),
+    );
   if (response.headers.get('content-type')?.startsWith('text/html')) response.headers.set('cache-control', 'no-store');
   return response;
 }

@@ -39,10 +39,19 @@ afterAll(() => done());
 const PASSWORD = 'seedlings-26';
 /** Asks the sign-in library as a browser does. */
 async function auth(path: string, body: object, cookie = ''): Promise<Response> {
-  const headers = { 'content-type': 'application/json', origin: 'http://127.0.0.1:4321', host: '127.0.0.1:4321', 'x-client-ip': '203.0.113.5', cookie };
-  return app.auth.handler(new Request(`http://127.0.0.1:4321/api/auth${path}`, { method: 'POST', headers, body: JSON.stringify(body) }));
+  const headers = {
+    'content-type': 'application/json',
+    origin: 'http://127.0.0.1:4321',
+    host: '127.0.0.1:4321',
+    'x-client-ip': '203.0.113.5',
+    cookie,
+  };
+  return app.auth.handler(
+    new Request(`http://127.0.0.1:4321/api/auth${path}`, { method: 'POST', headers, body: JSON.stringify(body) }),
+  );
 }
-const signIn = (username: string, password: string, cookie = '') => auth('/sign-in/username', { username, password }, cookie);
+const signIn = (username: string, password: string, cookie = '') =>
+  auth('/sign-in/username', { username, password }, cookie);
 const cookiesOf = (...answers: Response[]) =>
   answers
     .flatMap((answer) => answer.headers.getSetCookie().flatMap((one) => one.split(';')[0] ?? []))
@@ -78,7 +87,12 @@ describe('signing in', () => {
       app.auth.handler(
         new Request('http://127.0.0.1:4321/api/auth/sign-in/username', {
           method: 'POST',
-          headers: { 'content-type': 'application/json', origin: 'http://127.0.0.1:4321', host: '127.0.0.1:4321', 'x-client-ip': address },
+          headers: {
+            'content-type': 'application/json',
+            origin: 'http://127.0.0.1:4321',
+            host: '127.0.0.1:4321',
+            'x-client-ip': address,
+          },
           // No user name is that short: nothing is hashed.
           body: JSON.stringify({ username: 'x', password: PASSWORD }),
         }),
@@ -111,8 +125,15 @@ describe('signing in', () => {
 
   it('is listed, and ended one by one or everywhere', async () => {
     const who = await someone();
-    const [here] = [await signIn(who.person.username ?? '', PASSWORD), await signIn(who.person.username ?? '', PASSWORD), await signIn(who.person.username ?? '', PASSWORD)];
-    const token = decodeURIComponent(/session_token=([^;]+)/.exec(here?.headers.getSetCookie().join() ?? '')?.[1] ?? '').split('.')[0] ?? '';
+    const [here] = [
+      await signIn(who.person.username ?? '', PASSWORD),
+      await signIn(who.person.username ?? '', PASSWORD),
+      await signIn(who.person.username ?? '', PASSWORD),
+    ];
+    const token =
+      decodeURIComponent(/session_token=([^;]+)/.exec(here?.headers.getSetCookie().join() ?? '')?.[1] ?? '').split(
+        '.',
+      )[0] ?? '';
     const rows = await listSessions(who, token);
     expect(rows.map((one) => one.here).filter(Boolean)).toHaveLength(1);
     const other = rows.find((one) => !one.here);
@@ -130,10 +151,13 @@ describe('signing in', () => {
 
 describe('a password', () => {
   it('is not one that many have, nor the user name', async () => {
-    for (const common of ['password', '12345678', 'Password1', 'iloveyou1']) expect(passwordProblem(common, 'wren')).toMatch(/Many people/);
+    for (const common of ['password', '12345678', 'Password1', 'iloveyou1'])
+      expect(passwordProblem(common, 'wren')).toMatch(/Many people/);
     expect(passwordProblem('wren.tallow', 'Wren.Tallow')).toMatch(/user name/);
     expect(passwordProblem(PASSWORD, 'wren')).toBeNull();
-    expect(await makePerson(app, { name: 'x', username: 'common.one', password: 'password', role: 'learner', madeBy: null })).toMatchObject({
+    expect(
+      await makePerson(app, { name: 'x', username: 'common.one', password: 'password', role: 'learner', madeBy: null }),
+    ).toMatchObject({
       code: 'invalid',
       problems: [{ path: 'password' }],
     });
@@ -142,7 +166,8 @@ describe('a password', () => {
   it('that is changed is asked for the present one five times at most, and is noted', async () => {
     const who = await someone();
     const cookie = cookiesOf(await signIn(who.person.username ?? '', PASSWORD));
-    const change = (currentPassword: string, newPassword: string) => auth('/change-password', { currentPassword, newPassword, revokeOtherSessions: true }, cookie);
+    const change = (currentPassword: string, newPassword: string) =>
+      auth('/change-password', { currentPassword, newPassword, revokeOtherSessions: true }, cookie);
     expect((await change(PASSWORD, 'password')).status).toBe(422);
     for (let i = 0; i < 4; i++) expect((await change('not it at all', 'another-seed-27')).status).toBe(400);
     expect((await change(PASSWORD, 'another-seed-27')).status).toBe(429);
@@ -156,7 +181,10 @@ describe('a second factor', () => {
   it('is asked for once it is confirmed; a recovery code holds once', async () => {
     const name = odile.person.username ?? '';
     const cookie = cookiesOf(await signIn(name, PASSWORD));
-    const begun = (await (await auth('/two-factor/enable', { password: PASSWORD }, cookie)).json()) as { totpURI: string; backupCodes: string[] };
+    const begun = (await (await auth('/two-factor/enable', { password: PASSWORD }, cookie)).json()) as {
+      totpURI: string;
+      backupCodes: string[];
+    };
     const secret = new URL(begun.totpURI).searchParams.get('secret') ?? '';
     const decoded = Buffer.from(base32(secret)).toString();
     const code = async () => ({ code: await createOTP(decoded).totp() });
@@ -170,8 +198,12 @@ describe('a second factor', () => {
     const through = await auth('/two-factor/verify-totp', await code(), cookiesOf(halfway));
     expect([through.status, cookiesOf(through)]).toEqual([200, expect.stringContaining('session_token')]);
     const recovery = { code: begun.backupCodes[0] };
-    expect((await auth('/two-factor/verify-backup-code', recovery, cookiesOf(await signIn(name, PASSWORD)))).status).toBe(200);
-    expect((await auth('/two-factor/verify-backup-code', recovery, cookiesOf(await signIn(name, PASSWORD)))).status).toBe(401);
+    expect(
+      (await auth('/two-factor/verify-backup-code', recovery, cookiesOf(await signIn(name, PASSWORD)))).status,
+    ).toBe(200);
+    expect(
+      (await auth('/two-factor/verify-backup-code', recovery, cookiesOf(await signIn(name, PASSWORD)))).status,
+    ).toBe(401);
     expect((await auth('/two-factor/disable', { password: PASSWORD }, cookiesOf(through))).status).toBe(200);
     expect((await (await signIn(name, PASSWORD)).json()) as object).not.toHaveProperty('twoFactorRedirect');
   });
@@ -179,7 +211,9 @@ describe('a second factor', () => {
 
 /** RFC 4648, 6. */
 function base32(text: string): number[] {
-  const bits = [...text.replace(/=+$/, '')].map((sign) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(sign).toString(2).padStart(5, '0')).join('');
+  const bits = [...text.replace(/=+$/, '')]
+    .map((sign) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(sign).toString(2).padStart(5, '0'))
+    .join('');
   return (bits.match(/.{8}/g) ?? []).map((byte) => Number.parseInt(byte, 2));
 }
 
@@ -187,10 +221,21 @@ describe('joining', () => {
   it('is limited by address, and by codes that are none', async () => {
     const { join } = must(await changeCourse(odile, courseId, { join: { until: null } }));
     const from = (address: string) => ({ ...app, address });
-    const guess = () => registerWith(from('203.0.113.9'), 'ABCDEFGH', { name: 'x', username: randomUUID().slice(0, 8), password: PASSWORD });
+    const guess = () =>
+      registerWith(from('203.0.113.9'), 'ABCDEFGH', {
+        name: 'x',
+        username: randomUUID().slice(0, 8),
+        password: PASSWORD,
+      });
     for (let i = 0; i < 10; i++) expect(await guess()).toMatchObject({ code: 'invalid' });
     expect(await guess()).toMatchObject({ code: 'tooMany' });
-    must(await registerWith(from('203.0.113.10'), join?.code ?? '', { name: 'Bryony Keld', username: 'bryony.joins', password: PASSWORD }));
+    must(
+      await registerWith(from('203.0.113.10'), join?.code ?? '', {
+        name: 'Bryony Keld',
+        username: 'bryony.joins',
+        password: PASSWORD,
+      }),
+    );
     const who = await someone();
     for (let i = 0; i < 10; i++) await joinCourse({ ...who, address: '203.0.113.11' }, 'ABCDEFGH');
     expect(await joinCourse({ ...who, address: '203.0.113.11' }, 'ABCDEFGH')).toMatchObject({ code: 'tooMany' });
@@ -204,7 +249,15 @@ describe('bringing an account into a course', () => {
     const wren: As<Learner> = {
       ...app,
       person: {
-        id: must(await makePerson(app, { name: 'Wren Tallow', username: 'wren', password: PASSWORD, role: 'learner', madeBy: odile.person.id })).id,
+        id: must(
+          await makePerson(app, {
+            name: 'Wren Tallow',
+            username: 'wren',
+            password: PASSWORD,
+            role: 'learner',
+            madeBy: odile.person.id,
+          }),
+        ).id,
         name: 'Wren Tallow',
         username: 'wren',
         role: 'learner',
@@ -215,12 +268,16 @@ describe('bringing an account into a course', () => {
     expect(JSON.stringify(plan)).not.toContain('Tallow');
     expect(must(await takeRoster(fern, ferns, '?,wren', false))).toMatchObject({ joined: 0, invited: 1, made: [] });
     expect(must(await listRoster(fern, ferns)).rows).toEqual([]);
-    expect(await listInvitations(wren)).toEqual([{ courseId: ferns, course: 'Tarn Hollow induction', teacher: 'fern' }]);
+    expect(await listInvitations(wren)).toEqual([
+      { courseId: ferns, course: 'Tarn Hollow induction', teacher: 'fern' },
+    ]);
     expect(await answerInvitation(await someone(), ferns, true)).toMatchObject({ code: 'notFound' });
     must(await answerInvitation(wren, ferns, true));
     expect(must(await listRoster(fern, ferns)).rows.map(({ name }) => name)).toEqual(['Wren Tallow']);
     // Who teaches them in one course knows them in another.
-    expect(must(await planRoster(fern, await course(fern), '?,wren')).lines).toMatchObject([{ will: 'join', name: 'Wren Tallow' }]);
+    expect(must(await planRoster(fern, await course(fern), '?,wren')).lines).toMatchObject([
+      { will: 'join', name: 'Wren Tallow' },
+    ]);
   });
 
   it('is done at once where an administrator has allowed it for all', async () => {
@@ -229,7 +286,9 @@ describe('bringing an account into a course', () => {
     await app.db.update(user).set({ isAdmin: true }).where(eq(user.id, odile.person.id));
     must(await changeInstallation(odile, { directEnrolment: true }));
     expect(must(await openInstallation(gorse))).toEqual({ directEnrolment: true, mayChange: false });
-    expect(must(await planRoster(gorse, await course(gorse), '?,wren')).lines).toMatchObject([{ will: 'join', name: '?' }]);
+    expect(must(await planRoster(gorse, await course(gorse), '?,wren')).lines).toMatchObject([
+      { will: 'join', name: '?' },
+    ]);
     must(await changeInstallation(odile, { directEnrolment: false }));
   });
 });
@@ -237,7 +296,12 @@ describe('bringing an account into a course', () => {
 describe('what is kept', () => {
   it('is for its owner alone', () => {
     const mode = (path: string) => (statSync(path).mode & 0o777).toString(8);
-    expect([mode(folder), mode(join(folder, 'vault-drop.db')), mode(join(folder, 'secret')), mode(join(folder, 'incoming'))]).toEqual(['700', '600', '600', '700']);
+    expect([
+      mode(folder),
+      mode(join(folder, 'vault-drop.db')),
+      mode(join(folder, 'secret')),
+      mode(join(folder, 'incoming')),
+    ]).toEqual(['700', '600', '600', '700']);
   });
 
   it('is kept as long as is set: counts, events, the bin, attempts', async () => {
@@ -252,7 +316,15 @@ describe('what is kept', () => {
     await sat.take(sat.put('barley', 'dry'));
     must(
       await finish(
-        { ...app, person: { id: (await app.db.select().from(sitting).where(eq(sitting.id, sat.view.id)))[0]?.learnerId ?? '', name: '', username: '', role: 'learner' } },
+        {
+          ...app,
+          person: {
+            id: (await app.db.select().from(sitting).where(eq(sitting.id, sat.view.id)))[0]?.learnerId ?? '',
+            name: '',
+            username: '',
+            role: 'learner',
+          },
+        },
         sat.view.id,
       ),
     );

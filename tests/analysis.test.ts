@@ -63,8 +63,12 @@ describe('the results of a release', () => {
     const analysis = must(await analysisOf(odile, releaseId));
     expect(analysis).toMatchObject({ learners: 8, outOf: 9 });
     const shares = [...marks].sort();
-    expect(analysis.questions.map((one) => one.facility)).toEqual([0, 1, 2].map((q) => expect.closeTo(facility(shares, q) as number, 9)));
-    expect(analysis.questions.map((one) => one.discrimination)).toEqual([0, 1, 2].map((q) => expect.closeTo(discrimination(shares, [3, 3, 3], q) as number, 9)));
+    expect(analysis.questions.map((one) => one.facility)).toEqual(
+      [0, 1, 2].map((q) => expect.closeTo(facility(shares, q) as number, 9)),
+    );
+    expect(analysis.questions.map((one) => one.discrimination)).toEqual(
+      [0, 1, 2].map((q) => expect.closeTo(discrimination(shares, [3, 3, 3], q) as number, 9)),
+    );
     expect(analysis.alpha).toBeCloseTo(cronbach(shares, [3, 3, 3]) as number, 9);
     expect(analysis.distribution.reduce((a, b) => a + b)).toBe(8);
     expect(analysis.mean).toBeCloseTo(marks.flat().reduce((a, b) => a + b) / 24, 9);
@@ -96,13 +100,31 @@ describe('the results of a release', () => {
     await sat.take(sat.move({ kind: 'check' }));
     expect(must(await analysisOf(odile, releaseId))).toMatchObject({
       learners: 9,
-      questions: [{ answered: 9, pairs: expect.arrayContaining([{ item: 3, zone: 0, first: 1, last: 1, right: false }]) }, {}, {}],
+      questions: [
+        { answered: 9, pairs: expect.arrayContaining([{ item: 3, zone: 0, first: 1, last: 1, right: false }]) },
+        {},
+        {},
+      ],
     });
     await sat.take(sat.put('gravel', null));
-    expect(must(await analysisOf(odile, releaseId)).questions[0]?.pairs.find(({ item }) => item === 3)).toEqual({ item: 3, zone: -1, first: 0, last: 1, right: true });
-    must(await makeEdition(odile, releaseId, 2, { reason: '', changes: [{ question: 1, strike: true, fromVault: false, accept: [] }] }));
+    expect(must(await analysisOf(odile, releaseId)).questions[0]?.pairs.find(({ item }) => item === 3)).toEqual({
+      item: 3,
+      zone: -1,
+      first: 0,
+      last: 1,
+      right: true,
+    });
+    must(
+      await makeEdition(odile, releaseId, 2, {
+        reason: '',
+        changes: [{ question: 1, strike: true, fromVault: false, accept: [] }],
+      }),
+    );
     must(await applyEdition(odile, releaseId, 2));
-    expect(must(await analysisOf(odile, releaseId))).toMatchObject({ outOf: 6, questions: [{}, { struck: true, facility: null }, {}] });
+    expect(must(await analysisOf(odile, releaseId))).toMatchObject({
+      outOf: 6,
+      questions: [{}, { struck: true, facility: null }, {}],
+    });
     expect((await app.db.select().from(digest)).every(({ edition }) => edition === 2)).toBe(true);
   });
 
@@ -133,8 +155,22 @@ describe('the results of a release', () => {
       for (const [item, zone] of way) await sat.take(sat.put(item, zone));
       must(await finish(as, sat.view.id));
     };
-    await through(await learner(odile, courseId, 'sweeper'), ['barley', 'moist'], ['barley', 'cold'], ['barley', 'dry'], ['acorn', 'dry'], ['acorn', 'cold'], ['acorn', 'moist']);
-    await through(await learner(odile, courseId, 'knower'), ['barley', 'dry'], ['poppy', 'dry'], ['acorn', 'cold'], ['acorn', 'moist']);
+    await through(
+      await learner(odile, courseId, 'sweeper'),
+      ['barley', 'moist'],
+      ['barley', 'cold'],
+      ['barley', 'dry'],
+      ['acorn', 'dry'],
+      ['acorn', 'cold'],
+      ['acorn', 'moist'],
+    );
+    await through(
+      await learner(odile, courseId, 'knower'),
+      ['barley', 'dry'],
+      ['poppy', 'dry'],
+      ['acorn', 'cold'],
+      ['acorn', 'moist'],
+    );
     expect(must(await analysisOf(odile, id)).sweepers).toMatchObject([
       {
         name: 'sweeper',

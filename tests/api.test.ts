@@ -23,7 +23,8 @@ describe('the API document', () => {
 
   it('has every endpoint, with who may and a sentence', () => {
     const names = Object.keys(OPERATIONS) as OperationName[];
-    for (const name of names) expect(operation(name)).toMatchObject({ summary: OPERATIONS[name].does, operationId: expect.any(String) });
+    for (const name of names)
+      expect(operation(name)).toMatchObject({ summary: OPERATIONS[name].does, operationId: expect.any(String) });
     const ids = names.map((name) => operation(name).operationId);
     expect(new Set(ids).size).toBe(ids.length);
   });
@@ -97,11 +98,13 @@ describe('the API document', () => {
       ],
     ],
   ] as const)('says of %s what the endpoint takes', async (name, schema, around, good, bad) => {
-    const takes = async (body: unknown) => (await bodyOf(new Request('http://127.0.0.1', { method: 'POST', body: JSON.stringify(body) }), schema)).ok;
+    const takes = async (body: unknown) =>
+      (await bodyOf(new Request('http://127.0.0.1', { method: 'POST', body: JSON.stringify(body) }), schema)).ok;
     for (const [list, is] of [
       [good, true],
       [bad, false],
     ] as const)
-      for (const one of list) expect([one, await takes(around(one)), operation(name).takes(around(one)).length === 0]).toEqual([one, is, is]);
+      for (const one of list)
+        expect([one, await takes(around(one)), operation(name).takes(around(one)).length === 0]).toEqual([one, is, is]);
   });
 });

@@ -1,5 +1,14 @@
 import { spawnSync } from 'node:child_process';
-import { appendFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  appendFileSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { asc, eq } from 'drizzle-orm';
@@ -39,11 +48,15 @@ describe('a backup', () => {
       await takeMedium(odile, {
         name: 'leaf.svg',
         claimed: 'image/svg+xml',
-        bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><path d="M0 0h9v9z"/></svg>'),
+        bytes: Buffer.from(
+          '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><path d="M0 0h9v9z"/></svg>',
+        ),
         room: { width: 100, height: 100 },
       }),
     );
-    const sitters = await Promise.all(['ines', 'tam', 'wren'].map(async (name) => sitter(await learner(odile, courseId, name), releaseId)));
+    const sitters = await Promise.all(
+      ['ines', 'tam', 'wren'].map(async (name) => sitter(await learner(odile, courseId, name), releaseId)),
+    );
     let stop = false;
     const answering = sitters.map(async (sat) => {
       for (let i = 0; !stop; i++) {
@@ -63,7 +76,10 @@ describe('a backup', () => {
     expect(manifest.media).toEqual([picture.hash]);
 
     const config = into('restored');
-    expect(await restore(join(shelf, 'backup'), config, now)).toMatchObject({ setAside: null, manifest: { madeAt: now.toISOString() } });
+    expect(await restore(join(shelf, 'backup'), config, now)).toMatchObject({
+      setAside: null,
+      manifest: { madeAt: now.toISOString() },
+    });
     const restored = await makeApp(readConfig({ VAULT_DROP_DATA: config.data, VAULT_DROP_ROOT: process.cwd() }));
     expect(await restored.db.all('pragma integrity_check')).toEqual([{ integrity_check: 'ok' }]);
     expect(await restored.db.all('pragma foreign_key_check')).toEqual([]);
@@ -72,7 +88,9 @@ describe('a backup', () => {
     expect(kept).toBeLessThan(await app.db.$count(move));
     // Of each sitting it is a beginning without a gap, and the marks are those that beginning comes to.
     for (const { id } of await app.db.select().from(sitting)) {
-      const [here, there] = await Promise.all([app, restored].map(({ db }) => db.select().from(move).where(eq(move.sittingId, id)).orderBy(asc(move.n))));
+      const [here, there] = await Promise.all(
+        [app, restored].map(({ db }) => db.select().from(move).where(eq(move.sittingId, id)).orderBy(asc(move.n))),
+      );
       expect(there).toEqual(here?.slice(0, there?.length));
       expect(there?.map(({ n }) => n)).toEqual(there?.map((_, i) => i + 1));
     }
@@ -89,7 +107,9 @@ describe('a backup', () => {
   });
 
   it('takes the place of what is there only while nothing runs, and sets that aside', async () => {
-    await expect(restore(join(shelf, 'backup'), app.config, now)).rejects.toThrow('The application is running. Stop it first.');
+    await expect(restore(join(shelf, 'backup'), app.config, now)).rejects.toThrow(
+      'The application is running. Stop it first.',
+    );
     expect(await app.db.$count(move)).toBeGreaterThan(0);
     const config = into('second');
     await restore(join(shelf, 'backup'), config, now);
@@ -107,7 +127,12 @@ describe('a backup', () => {
     for (const [name, spoil, words] of [
       ['database', (at: string) => appendFileSync(join(at, 'vault-drop.db'), ' '), 'database'],
       ['medium', (at: string) => rmSync(join(at, 'media'), { recursive: true }), 'medium'],
-      ['manifest', (at: string) => writeFileSync(join(at, 'backup.json'), '{"format": "vault-drop/backup", "media": ["../../etc/passwd"]}'), 'no backup'],
+      [
+        'manifest',
+        (at: string) =>
+          writeFileSync(join(at, 'backup.json'), '{"format": "vault-drop/backup", "media": ["../../etc/passwd"]}'),
+        'no backup',
+      ],
     ] as const) {
       const at = join(shelf, `spoilt-${name}`);
       await backUp(app.config, at, '0.1.0', now);
@@ -115,7 +140,9 @@ describe('a backup', () => {
       await expect(restore(at, config, now)).rejects.toThrow(words);
     }
     await expect(backUp(app.config, join(shelf, 'backup'), '0.1.0', now)).rejects.toThrow('there already');
-    await expect(backUp({ ...app.config, databaseUrl: 'http://127.0.0.1:1' }, join(shelf, 'server'), '0.1.0', now)).rejects.toThrow('libSQL server');
+    await expect(
+      backUp({ ...app.config, databaseUrl: 'http://127.0.0.1:1' }, join(shelf, 'server'), '0.1.0', now),
+    ).rejects.toThrow('libSQL server');
     expect(readFileSync(join(config.data, 'vault-drop.db'))).toEqual(before);
   });
 
@@ -126,7 +153,10 @@ describe('a backup', () => {
         env: { ...process.env, VAULT_DROP_DATA: folder, VAULT_DROP_ROOT: process.cwd() },
       });
     const at = join(shelf, 'by command');
-    expect(run('backup', at)).toMatchObject({ status: 0, stdout: expect.stringMatching(/Backed up into .*by command: a database of \d+ KB, 1 media\./) });
+    expect(run('backup', at)).toMatchObject({
+      status: 0,
+      stdout: expect.stringMatching(/Backed up into .*by command: a database of \d+ KB, 1 media\./),
+    });
     expect(run('backup', at)).toMatchObject({ status: 1, stderr: expect.stringContaining('there already') });
     expect(run('restore', at)).toMatchObject({ status: 1, stderr: expect.stringContaining('Stop it first') });
     expect(run('restore')).toMatchObject({ status: 2, stderr: expect.stringContaining('Usage') });

@@ -49,20 +49,29 @@ let n = 0;
 /** A learner in the middle of two questions, whose last move this process remembers. */
 beforeEach(async () => {
   const questions = [0, 1].map((i) =>
-    seeds({ title: `Question ${i}`, tries: null, afterMiss: 'leave', feedback: { right: text('SECRET WORDS'), partly: text('SECRET WORDS'), wrong: text('SECRET WORDS') } }),
+    seeds({
+      title: `Question ${i}`,
+      tries: null,
+      afterMiss: 'leave',
+      feedback: { right: text('SECRET WORDS'), partly: text('SECRET WORDS'), wrong: text('SECRET WORDS') },
+    }),
   );
   for (const one of questions) must(await keepNew(odile, one));
   const setId = randomUUID();
   must(await makeSet(odile, setId, 'Week one'));
-  must(await keepSet(odile, setId, { title: 'Week one', goBack: false, sections: inOrder(questions.map(({ id }) => id)) }));
+  must(
+    await keepSet(odile, setId, { title: 'Week one', goBack: false, sections: inOrder(questions.map(({ id }) => id)) }),
+  );
   releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
   wren = await learner(odile, courseId, `wren.${++n}`);
   sat = await sitter(wren, releaseId);
   await sat.take(sat.put('barley', 'dry'));
 });
 
-const settings = (change: Partial<ReleaseSettings>) => changeSettings(odile, releaseId, { ...DEFAULT_SETTINGS, ...change });
-const elsewhere = (change: Partial<ReleaseSettings>) => other.call('changeSettings', odile.person, releaseId, { ...DEFAULT_SETTINGS, ...change });
+const settings = (change: Partial<ReleaseSettings>) =>
+  changeSettings(odile, releaseId, { ...DEFAULT_SETTINGS, ...change });
+const elsewhere = (change: Partial<ReleaseSettings>) =>
+  other.call('changeSettings', odile.person, releaseId, { ...DEFAULT_SETTINGS, ...change });
 const storedMoves = async () => (await app.db.select().from(move).where(eq(move.sittingId, sat.view.id))).length;
 
 describe.each([
@@ -99,7 +108,14 @@ describe.each([
 describe('what changes while a sitting is under way', () => {
   it('an allowance, and that it is taken back', async () => {
     must(await settings({ closesAt: ago(60_000) }));
-    must(await other.call('setAllowance', odile.person, releaseId, wren.person.id, { moreMinutes: 0, moreSittings: 0, dueAt: null, closesAt: new Date(Date.now() + 3_600_000) }));
+    must(
+      await other.call('setAllowance', odile.person, releaseId, wren.person.id, {
+        moreMinutes: 0,
+        moreSittings: 0,
+        dueAt: null,
+        closesAt: new Date(Date.now() + 3_600_000),
+      }),
+    );
     must(await sat.send(1, sat.put('poppy', 'dry')));
     must(await setAllowance(odile, releaseId, wren.person.id, null));
     expect(await sat.send(2, sat.put('acorn', 'moist'))).toMatchObject({ ok: false, code: 'sittingFinished' });
@@ -125,7 +141,13 @@ describe('what changes while a sitting is under way', () => {
     // Sent again here, where an older state is remembered.
     expect(must(await takeMoves(app, sat.view.id, wren.person.id, sent))).toMatchObject({ last: 2 });
     expect(must(await sat.send(2, sat.put('acorn', 'moist')))).toMatchObject({ last: 3 });
-    expect(await other.call('takeMoves', sat.view.id, wren.person.id, { question: 0, after: 2, moves: [sat.put('gravel', 'dry')] })).toMatchObject({
+    expect(
+      await other.call('takeMoves', sat.view.id, wren.person.id, {
+        question: 0,
+        after: 2,
+        moves: [sat.put('gravel', 'dry')],
+      }),
+    ).toMatchObject({
       ok: false,
       code: 'sittingMovedOn',
     });
@@ -135,8 +157,16 @@ describe('what changes while a sitting is under way', () => {
   it('a sign-out, even where a ticket is still good', async () => {
     const token = randomUUID();
     const at = new Date();
-    await app.db.insert(session).values({ id: token, token, userId: wren.person.id, createdAt: at, updatedAt: at, expiresAt: new Date(at.getTime() + 60_000) });
-    const send = (...moves: SentMove[]) => takeMoves(app, sat.view.id, wren.person.id, { question: 0, after: 1, moves }, token);
+    await app.db.insert(session).values({
+      id: token,
+      token,
+      userId: wren.person.id,
+      createdAt: at,
+      updatedAt: at,
+      expiresAt: new Date(at.getTime() + 60_000),
+    });
+    const send = (...moves: SentMove[]) =>
+      takeMoves(app, sat.view.id, wren.person.id, { question: 0, after: 1, moves }, token);
     must(await send(sat.put('poppy', 'dry')));
     await app.db.delete(session).where(eq(session.token, token));
     expect(await send(sat.put('acorn', 'moist'))).toMatchObject({ ok: false, code: 'notSignedIn' });
@@ -158,7 +188,11 @@ describe('what changes while a sitting is under way', () => {
       return app.db.run(sql`${statement}${id()}`).then(() => app.db.run(query));
     }) as unknown as App['db']['run'];
     const meddling = { ...app, db };
-    const answer = await takeMoves(meddling, sat.view.id, wren.person.id, { question: 0, after: 1, moves: [sat.put('poppy', 'dry')] });
+    const answer = await takeMoves(meddling, sat.view.id, wren.person.id, {
+      question: 0,
+      after: 1,
+      moves: [sat.put('poppy', 'dry')],
+    });
     expect(answer.ok).toBe(false);
     await app.db.update(courseTable).set({ archivedAt: null }).where(eq(courseTable.id, courseId));
     // A sitting whose time is up is checked once; the move itself is not there.
@@ -174,7 +208,11 @@ describe('a sitting of many moves', () => {
     const rows = Array.from({ length: count }, (_, i) => [
       2 + i,
       randomUUID(),
-      JSON.stringify(i % 50 === 49 ? { kind: 'check' } : { kind: 'put', item: items[i % 4], copy: 0, zone: i % 3 === 0 ? 'moist' : 'dry' }),
+      JSON.stringify(
+        i % 50 === 49
+          ? { kind: 'check' }
+          : { kind: 'put', item: items[i % 4], copy: 0, zone: i % 3 === 0 ? 'moist' : 'dry' },
+      ),
     ]);
     await app.db.run(
       sql`insert into move (sitting_id, n, id, edition, question, body, at) select ${sat.view.id}, row.value ->> 0, row.value ->> 1, 1, 0, row.value ->> 2, ${Date.now() - 3_600_000} + (row.value ->> 0) from json_each(${JSON.stringify(rows)}) row`,

@@ -41,7 +41,11 @@ describe('vault-drop check', () => {
     ['what is not JSON', '{"format":', ''],
     [
       'a share above 1',
-      { ...seeds(), zones: [{ id: 'dry', shape: { type: 'rect', x: 0, y: 0, w: 9, h: 9 }, reach: { rule: 'share', share: 2 } }], key: [] },
+      {
+        ...seeds(),
+        zones: [{ id: 'dry', shape: { type: 'rect', x: 0, y: 0, w: 9, h: 9 }, reach: { rule: 'share', share: 2 } }],
+        key: [],
+      },
       'zones[0].reach.share',
     ],
     ['a number beyond double', JSON.stringify(seeds()).replace('"width":960', '"width":1e999'), 'scene.width'],
@@ -52,13 +56,19 @@ describe('vault-drop check', () => {
   ])('refuses %s with its place', async (_, document, path) => {
     const { code, out } = await vaultDrop(['check', file('broken.json', document)]);
     expect(code).toBe(1);
-    expect(lines(out)[0]).toMatchObject({ ok: false, problems: [expect.objectContaining({ path, message: expect.stringMatching(/\.$/) })] });
+    expect(lines(out)[0]).toMatchObject({
+      ok: false,
+      problems: [expect.objectContaining({ path, message: expect.stringMatching(/\.$/) })],
+    });
   });
 
   it('refuses 50 MB without keeping it', async () => {
     const { code, out } = await vaultDrop(['check', '-'], `"${'x'.repeat(50e6)}"`);
     expect(code).toBe(1);
-    expect(lines(out)[0]).toMatchObject({ ok: false, problems: [{ path: '', message: 'The document is longer than 32 MiB.' }] });
+    expect(lines(out)[0]).toMatchObject({
+      ok: false,
+      problems: [{ path: '', message: 'The document is longer than 32 MiB.' }],
+    });
   });
 });
 
@@ -87,12 +97,19 @@ describe('vault-drop grade', () => {
       fullMarks: false,
       right: 1,
       wrong: 1,
-      zones: { dry: { satisfied: false, right: 1, wrong: 0, items: ['barley'] }, moist: { satisfied: false, right: 0, wrong: 1, items: ['gravel'] } },
+      zones: {
+        dry: { satisfied: false, right: 1, wrong: 0, items: ['barley'] },
+        moist: { satisfied: false, right: 0, wrong: 1, items: ['gravel'] },
+      },
       turnedAway: 0,
     });
     expect(second).toEqual({ id: 7, error: 'placements[0].zone: There is no zone "nowhere"', line: 3 });
     expect(third).toMatchObject({ error: expect.stringMatching(/^This is not JSON/), line: 4 });
-    expect(fourth).toMatchObject({ id: null, mark: 1, zones: { moist: { satisfied: true, items: ['acorn'] }, dry: { items: [] } } });
+    expect(fourth).toMatchObject({
+      id: null,
+      mark: 1,
+      zones: { moist: { satisfied: true, items: ['acorn'] }, dry: { items: [] } },
+    });
     expect(fifth).toEqual({ id: 'both', error: 'drops: cannot be given together with placements', line: 6 });
     expect(sixth).toMatchObject({ error: 'try: has to be a whole number from 1 to 2', line: 7 });
   });
@@ -129,7 +146,13 @@ describe('vault-drop proof', () => {
   it('says of an empty key that there is nothing to solve', async () => {
     const { code, out } = await vaultDrop(['proof', file('unkeyed.json', seeds({ key: [] }))]);
     expect(code).toBe(1);
-    expect(lines(out)[0]).toMatchObject({ solvable: false, modelAnswer: null, chanceOfFullMarks: null, expectedFraction: null, fullMarkArrangements: null });
+    expect(lines(out)[0]).toMatchObject({
+      solvable: false,
+      modelAnswer: null,
+      chanceOfFullMarks: null,
+      expectedFraction: null,
+      fullMarkArrangements: null,
+    });
   });
 });
 

@@ -7,7 +7,13 @@ import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
-import { applyEdition, makeEdition, openCorrections, previewCorrection, previewEdition } from '../src/server/releases/corrections';
+import {
+  applyEdition,
+  makeEdition,
+  openCorrections,
+  previewCorrection,
+  previewEdition,
+} from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { finish } from '../src/server/sittings/finish';
@@ -48,12 +54,24 @@ async function ground(questions: Question[] = [seeds({ title: 'First' }), seeds(
     }
     return id;
   };
-  const marks = async () => Object.fromEntries(must(await resultsOf(odile, releaseId)).rows.map(({ learnerId, mark, max }) => [learnerId, mark === null ? null : [mark, max]]));
+  const marks = async () =>
+    Object.fromEntries(
+      must(await resultsOf(odile, releaseId)).rows.map(({ learnerId, mark, max }) => [
+        learnerId,
+        mark === null ? null : [mark, max],
+      ]),
+    );
   return { courseId, releaseId, questions, someone, answer, marks };
 }
 
 const RIGHT = { barley: 'dry', poppy: 'dry', acorn: 'moist' };
-const change = (question: number, to: Partial<Correction['changes'][number]> = {}) => ({ question, strike: false, fromVault: false, accept: [], ...to });
+const change = (question: number, to: Partial<Correction['changes'][number]> = {}) => ({
+  question,
+  strike: false,
+  fromVault: false,
+  accept: [],
+  ...to,
+});
 
 describe('a correction', () => {
   it('shows what it would do to marks before it does anything, does it when it is applied, and keeps it on record', async () => {
@@ -65,15 +83,23 @@ describe('a correction', () => {
     const before = { [all.person.id]: [6, 6], [dry.person.id]: [5, 6], [under.person.id]: [2, 6] };
     expect(await marks()).toEqual(before);
 
-    const wider: Correction = { reason: 'An acorn may be dried after all', changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })] };
+    const wider: Correction = {
+      reason: 'An acorn may be dried after all',
+      changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })],
+    };
     const preview = must(await previewCorrection(odile, releaseId, wider));
     // Two are needed now and not three, so what was right counts more.
     const after = [
       [dry.person.id, [5, 6], [6, 6]],
       [under.person.id, [2, 6], [3, 6]],
     ];
-    const told = (list: readonly { learnerId: string; before: { points: number; outOf: number }; after: { points: number; outOf: number } }[]) =>
-      list.map((one) => [one.learnerId, [one.before.points, one.before.outOf], [one.after.points, one.after.outOf]]);
+    const told = (
+      list: readonly {
+        learnerId: string;
+        before: { points: number; outOf: number };
+        after: { points: number; outOf: number };
+      }[],
+    ) => list.map((one) => [one.learnerId, [one.before.points, one.before.outOf], [one.after.points, one.after.outOf]]);
     expect(told(preview.changes)).toEqual(after);
     expect(preview).toMatchObject({ number: 2, sittings: 3, questions: [{ title: 'First', struck: false }] });
     expect(await marks()).toEqual(before);
@@ -91,10 +117,19 @@ describe('a correction', () => {
 
     expect(must(await applyEdition(odile, releaseId, 2))).toEqual({ changes: 2, spared: 0 });
     expect(must(await applyEdition(odile, releaseId, 2))).toEqual({ changes: 2, spared: 0 });
-    expect(await marks()).toMatchObject({ [all.person.id]: [6, 6], [dry.person.id]: [6, 6], [under.person.id]: [3, 6] });
+    expect(await marks()).toMatchObject({
+      [all.person.id]: [6, 6],
+      [dry.person.id]: [6, 6],
+      [under.person.id]: [3, 6],
+    });
     expect(must(await openCorrections(odile, releaseId)).editions).toMatchObject([
       { number: 1, applied: null },
-      { number: 2, reason: wider.reason, by: 'odile', applied: { by: 'odile', changes: [{ name: dry.person.name }, { name: under.person.name }] } },
+      {
+        number: 2,
+        reason: wider.reason,
+        by: 'odile',
+        applied: { by: 'odile', changes: [{ name: dry.person.name }, { name: under.person.name }] },
+      },
     ]);
     expect(must(await listAudit(odile, courseId)).map(({ what }) => what)).toEqual(['editionApplied', 'editionMade']);
   });
@@ -104,12 +139,24 @@ describe('a correction', () => {
     const as = await someone();
     const sat = await sitter(as, releaseId);
     await sat.take(sat.put('acorn', 'dry'));
-    must(await makeEdition(odile, releaseId, 2, { reason: '', changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })] }));
+    must(
+      await makeEdition(odile, releaseId, 2, {
+        reason: '',
+        changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })],
+      }),
+    );
     must(await applyEdition(odile, releaseId, 2));
     await sat.take(sat.put('barley', 'dry'));
     await sat.take(sat.put('poppy', 'dry'));
-    expect(await sat.take(sat.move({ kind: 'check' }))).toMatchObject({ ended: true, told: { try: { fullMarks: true } } });
-    const rows = await app.db.select({ edition: move.edition }).from(move).where(eq(move.sittingId, sat.view.id)).orderBy(asc(move.n));
+    expect(await sat.take(sat.move({ kind: 'check' }))).toMatchObject({
+      ended: true,
+      told: { try: { fullMarks: true } },
+    });
+    const rows = await app.db
+      .select({ edition: move.edition })
+      .from(move)
+      .where(eq(move.sittingId, sat.view.id))
+      .orderBy(asc(move.n));
     expect(rows.map((row) => row.edition)).toEqual([1, 2, 2, 2]);
   });
 
@@ -139,13 +186,21 @@ describe('a correction', () => {
     const before = await marks();
     const wider: Correction = { reason: '', changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })] };
     const changes = must(await previewCorrection(odile, releaseId, wider)).changes;
-    expect(changes.find(({ sittingId }) => sittingId === lowered)?.after.points).toBeLessThan(before[worse.person.id]?.[0] ?? 0);
+    expect(changes.find(({ sittingId }) => sittingId === lowered)?.after.points).toBeLessThan(
+      before[worse.person.id]?.[0] ?? 0,
+    );
     must(await makeEdition(odile, releaseId, 2, wider));
     expect(must(await applyEdition(odile, releaseId, 2, true))).toEqual({ changes: 1, spared: 1 });
     expect(await marks()).toEqual({ ...before, [better.person.id]: [6, 6] });
-    const editions = await app.db.select({ id: sitting.id, edition: sitting.edition }).from(sitting).where(eq(sitting.releaseId, releaseId));
+    const editions = await app.db
+      .select({ id: sitting.id, edition: sitting.edition })
+      .from(sitting)
+      .where(eq(sitting.releaseId, releaseId));
     expect(editions.find(({ id }) => id === lowered)?.edition).toBe(1);
-    expect(must(await openCorrections(odile, releaseId)).editions.at(-1)?.applied).toMatchObject({ spared: 1, changes: [{ learnerId: better.person.id }] });
+    expect(must(await openCorrections(odile, releaseId)).editions.at(-1)?.applied).toMatchObject({
+      spared: 1,
+      changes: [{ learnerId: better.person.id }],
+    });
     expect(must(await listAudit(odile, courseId))[0]?.detail).toEqual({ number: 2, marks: 1, spared: 1 });
     // The one that was left goes on by its own edition.
     const sat = await sitter(worse, releaseId, 0);
@@ -166,7 +221,12 @@ describe('a correction', () => {
     expect(sat.view.place.count).toBe(1);
     expect(await goTo(next, sat.view.id, 1)).toMatchObject({ code: 'notFound' });
     expect((await sitter(as, releaseId)).view.place.count).toBe(2);
-    expect(await previewCorrection(odile, releaseId, { reason: '', changes: [change(0, { strike: true }), change(1, { strike: true })] })).toMatchObject({ code: 'invalid' });
+    expect(
+      await previewCorrection(odile, releaseId, {
+        reason: '',
+        changes: [change(0, { strike: true }), change(1, { strike: true })],
+      }),
+    ).toMatchObject({ code: 'invalid' });
     // And it can be brought back.
     must(await makeEdition(odile, releaseId, 3, { reason: '', changes: [change(1)] }));
     must(await applyEdition(odile, releaseId, 3));
@@ -179,16 +239,36 @@ describe('a correction', () => {
     await answer(as, { ...RIGHT, acorn: 'dry' });
     const [first] = questions as [Question];
     const key = [{ zone: 'dry', belongs: ['barley', 'poppy', 'acorn'], need: { rule: 'all' } }];
-    must(await editQuestion(odile, first.id, { id: randomUUID(), from: 1, edits: [{ type: 'setQuestion', field: 'key', to: key, from: first.key } as never] }));
-    expect(must(await openCorrections(odile, releaseId)).questions).toMatchObject([{ vault: { fits: true } }, { vault: null }]);
+    must(
+      await editQuestion(odile, first.id, {
+        id: randomUUID(),
+        from: 1,
+        edits: [{ type: 'setQuestion', field: 'key', to: key, from: first.key } as never],
+      }),
+    );
+    expect(must(await openCorrections(odile, releaseId)).questions).toMatchObject([
+      { vault: { fits: true } },
+      { vault: null },
+    ]);
     const fromVault: Correction = { reason: '', changes: [change(0, { fromVault: true })] };
-    expect(must(await previewCorrection(odile, releaseId, fromVault)).changes).toMatchObject([{ before: { points: 2 }, after: { points: 3 } }]);
+    expect(must(await previewCorrection(odile, releaseId, fromVault)).changes).toMatchObject([
+      { before: { points: 2 }, after: { points: 3 } },
+    ]);
     must(await makeEdition(odile, releaseId, 2, fromVault));
     must(await applyEdition(odile, releaseId, 2));
     expect(await marks()).toMatchObject({ [as.person.id]: [3, 6] });
-    must(await editQuestion(odile, first.id, { id: randomUUID(), from: 2, edits: [{ type: 'setQuestion', field: 'tries', to: 5, from: 2 } as never] }));
+    must(
+      await editQuestion(odile, first.id, {
+        id: randomUUID(),
+        from: 2,
+        edits: [{ type: 'setQuestion', field: 'tries', to: 5, from: 2 } as never],
+      }),
+    );
     expect(must(await openCorrections(odile, releaseId)).questions).toMatchObject([{ vault: { fits: false } }, {}]);
-    expect(await previewCorrection(odile, releaseId, fromVault)).toMatchObject({ code: 'invalid', problems: [{ path: 'changes.0' }] });
+    expect(await previewCorrection(odile, releaseId, fromVault)).toMatchObject({
+      code: 'invalid',
+      problems: [{ path: 'changes.0' }],
+    });
   });
 
   it('names whatever the document may name: an item whose id is as long as one may be', async () => {
@@ -198,7 +278,10 @@ describe('a correction', () => {
     const { releaseId, someone, answer, marks } = await ground([named]);
     const who = await someone();
     await answer(who, { barley: 'dry', poppy: 'dry', [long]: 'dry' });
-    const { reason, changes } = correction.validateSync({ reason: 'Both are right', changes: [change(0, { accept: [{ item: long, zone: 'dry' }] })], number: 2 }, { strict: true });
+    const { reason, changes } = correction.validateSync(
+      { reason: 'Both are right', changes: [change(0, { accept: [{ item: long, zone: 'dry' }] })], number: 2 },
+      { strict: true },
+    );
     must(await makeEdition(odile, releaseId, 2, { reason, changes }));
     must(await applyEdition(odile, releaseId, 2));
     expect(Object.values(await marks())).toEqual([[3, 3]]);
@@ -208,8 +291,15 @@ describe('a correction', () => {
     const { releaseId } = await ground();
     const nothing: Correction = { reason: '', changes: [change(0)] };
     expect(await previewCorrection(odile, releaseId, nothing)).toMatchObject({ code: 'invalid' });
-    expect(await previewCorrection(odile, releaseId, { reason: '', changes: [change(7, { strike: true })] })).toMatchObject({ code: 'invalid', problems: [{ path: 'changes.7' }] });
-    expect(await previewCorrection(odile, releaseId, { reason: '', changes: [change(0, { accept: [{ item: 'acorn', zone: 'nowhere' }] })] })).toMatchObject({ code: 'invalid' });
+    expect(
+      await previewCorrection(odile, releaseId, { reason: '', changes: [change(7, { strike: true })] }),
+    ).toMatchObject({ code: 'invalid', problems: [{ path: 'changes.7' }] });
+    expect(
+      await previewCorrection(odile, releaseId, {
+        reason: '',
+        changes: [change(0, { accept: [{ item: 'acorn', zone: 'nowhere' }] })],
+      }),
+    ).toMatchObject({ code: 'invalid' });
     const struck: Correction = { reason: '', changes: [change(0, { strike: true })] };
     expect(await openCorrections(fern, releaseId)).toMatchObject({ code: 'notFound' });
     expect(await previewCorrection(fern, releaseId, struck)).toMatchObject({ code: 'notFound' });
@@ -227,7 +317,10 @@ describe('a correction', () => {
       for (const at of [0, 1]) {
         const sat = await sitter(as, releaseId, at === 0 ? undefined : at);
         for (let k = 0; k < 8; k++) {
-          const made = k % 4 === 3 ? sat.move({ kind: 'check' }) : sat.put(one(['barley', 'poppy', 'acorn', 'gravel']), one(['dry', 'moist', null]));
+          const made =
+            k % 4 === 3
+              ? sat.move({ kind: 'check' })
+              : sat.put(one(['barley', 'poppy', 'acorn', 'gravel']), one(['dry', 'moist', null]));
           if (!(await sat.send((await sitter(as, releaseId, at)).view.last, made)).ok) break;
         }
         if (at === 0 && next() < 0.3) break;
@@ -236,11 +329,16 @@ describe('a correction', () => {
     must(
       await makeEdition(odile, releaseId, 2, {
         reason: '',
-        changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] }), change(1, { accept: [{ item: 'gravel', zone: 'moist' }] })],
+        changes: [
+          change(0, { accept: [{ item: 'acorn', zone: 'dry' }] }),
+          change(1, { accept: [{ item: 'gravel', zone: 'moist' }] }),
+        ],
       }),
     );
     must(await applyEdition(odile, releaseId, 2));
-    const content = (await app.db.query.edition.findFirst({ where: and(eq(edition.releaseId, releaseId), eq(edition.number, 2)) }))?.content;
+    const content = (
+      await app.db.query.edition.findFirst({ where: and(eq(edition.releaseId, releaseId), eq(edition.number, 2)) })
+    )?.content;
     const models = content?.questions.map((question) => questionModel(question)) ?? [];
     const sittings = await app.db.select().from(sitting).where(eq(sitting.releaseId, releaseId));
     expect(sittings).toHaveLength(12);
@@ -259,7 +357,14 @@ describe('a correction', () => {
         expect(row === undefined).toBe(best === null);
         if (!row || !best) continue;
         checked++;
-        expect(row).toMatchObject({ tries: tries.count, mark: best.mark, max: best.max, fullMarks: best.fullMarks, ended, points: earned(best.mark, best.max, 3) });
+        expect(row).toMatchObject({
+          tries: tries.count,
+          mark: best.mark,
+          max: best.max,
+          fullMarks: best.fullMarks,
+          ended,
+          points: earned(best.mark, best.max, 3),
+        });
         if (tries.last) expect(tries.last.judged.mark).toBeLessThanOrEqual(judge(model, model.start, tries.count).max);
       }
     }

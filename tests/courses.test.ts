@@ -4,7 +4,14 @@ import { courseChange, DEFAULT_SETTINGS, type ReleaseSettings } from '../src/con
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
-import { changeCourse, listCourses, listTeachers, makeCourse, openCourse, setTeacher } from '../src/server/courses/courses';
+import {
+  changeCourse,
+  listCourses,
+  listTeachers,
+  makeCourse,
+  openCourse,
+  setTeacher,
+} from '../src/server/courses/courses';
 import { joinCourse, registerWith } from '../src/server/courses/join';
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { remove } from '../src/server/courses/removals';
@@ -35,10 +42,17 @@ afterAll(() => done());
 const someone = (courseId: string) => learner(odile, courseId, `learner.${n++}`);
 const names = async (courseId: string) => must(await listRoster(odile, courseId)).rows.map(({ name }) => name);
 /** The same person so many minutes later. */
-const later = <Who extends As>(as: Who, minutes: number): Who => ({ ...as, now: () => new Date(Date.now() + minutes * 60_000) });
+const later = <Who extends As>(as: Who, minutes: number): Who => ({
+  ...as,
+  now: () => new Date(Date.now() + minutes * 60_000),
+});
 const inMinutes = (minutes: number) => new Date(Date.now() + minutes * 60_000);
 
-async function give(courseId: string, settings: Partial<ReleaseSettings> = {}, changes: Record<string, unknown> = {}): Promise<string> {
+async function give(
+  courseId: string,
+  settings: Partial<ReleaseSettings> = {},
+  changes: Record<string, unknown> = {},
+): Promise<string> {
   const question = seeds(changes);
   must(await keepNew(odile, question));
   return must(await publish(odile, { id: randomUUID(), courseId, settings, questionId: question.id, revision: 1 })).id;
@@ -122,7 +136,9 @@ describe('a roster', () => {
     must(await registerWith(app, code, fresh));
     expect(await registerWith(app, code, fresh)).toMatchObject({ code: 'nameTaken' });
     expect((await names(courseId)).length).toBe(2);
-    expect(must(await listRoster(odile, courseId, { words: 'keld' })).rows).toMatchObject([{ name: 'Bryony Keld', mine: true }]);
+    expect(must(await listRoster(odile, courseId, { words: 'keld' })).rows).toMatchObject([
+      { name: 'Bryony Keld', mine: true },
+    ]);
     const late = await someone(await course(odile));
     expect(await joinCourse(later(late, 61), code)).toMatchObject({ code: 'invalid' });
     must(await changeCourse(odile, courseId, { join: null }));
@@ -142,7 +158,11 @@ describe('a course', () => {
     const as = await someone(courseId);
     must(await setMember(odile, courseId, group, as.person.id, true));
     must(await setMember(odile, courseId, group, as.person.id, true));
-    expect(must(await listParts(odile, courseId))).toMatchObject({ units: [unit, {}], categories: [category], groups: [{ title: 'Rack A', learners: 1 }] });
+    expect(must(await listParts(odile, courseId))).toMatchObject({
+      units: [unit, {}],
+      categories: [category],
+      groups: [{ title: 'Rack A', learners: 1 }],
+    });
     expect(await saveUnits(fern, other, [unit])).toMatchObject({ code: 'invalid' });
     expect(await saveCategories(fern, other, [category])).toMatchObject({ code: 'invalid' });
     expect(await saveGroup(fern, other, { id: group, title: 'Mine' })).toMatchObject({ code: 'invalid' });
@@ -161,7 +181,10 @@ describe('a course', () => {
     expect(await openCourse(tamsin, courseId)).toMatchObject({ code: 'notFound' });
     expect(await setTeacher(odile, courseId, 'nobody', true)).toMatchObject({ code: 'invalid' });
     expect(must(await setTeacher(odile, courseId, 'Tamsin', true))).toMatchObject([{ name: 'tamsin' }]);
-    expect((await listCourses(tamsin)).find(({ id }) => id === courseId)).toMatchObject({ right: 'teach', owner: 'odile' });
+    expect((await listCourses(tamsin)).find(({ id }) => id === courseId)).toMatchObject({
+      right: 'teach',
+      owner: 'odile',
+    });
     must(await changeCourse(tamsin, courseId, { title: 'Renamed' }));
     expect(await changeCourse(tamsin, courseId, { archived: true })).toMatchObject({ code: 'notAllowed' });
     expect(await setTeacher(tamsin, courseId, 'fern', true)).toMatchObject({ code: 'notAllowed' });
@@ -176,9 +199,17 @@ describe('a course', () => {
   it('has a zone of its own for its times, where one is said', async () => {
     const courseId = await course(odile);
     expect(must(await openCourse(odile, courseId)).zone).toBeNull();
-    expect(must(await changeCourse(odile, courseId, { zone: 'Asia/Tokyo', from: 1 }))).toMatchObject({ zone: 'Asia/Tokyo', revision: 2 });
-    expect(must(await changeCourse(odile, courseId, { title: 'Another', from: 2 }))).toMatchObject({ zone: 'Asia/Tokyo' });
-    expect(await changeCourse(odile, courseId, { zone: null, from: 2 })).toMatchObject({ code: 'changedMeanwhile', detail: { content: { zone: 'Asia/Tokyo' } } });
+    expect(must(await changeCourse(odile, courseId, { zone: 'Asia/Tokyo', from: 1 }))).toMatchObject({
+      zone: 'Asia/Tokyo',
+      revision: 2,
+    });
+    expect(must(await changeCourse(odile, courseId, { title: 'Another', from: 2 }))).toMatchObject({
+      zone: 'Asia/Tokyo',
+    });
+    expect(await changeCourse(odile, courseId, { zone: null, from: 2 })).toMatchObject({
+      code: 'changedMeanwhile',
+      detail: { content: { zone: 'Asia/Tokyo' } },
+    });
     expect(must(await listParts(odile, courseId)).zone).toBe('Asia/Tokyo');
     expect(() => courseChange.validateSync({ zone: 'Nowhere/Land', from: 1 })).toThrow('This is no time zone');
   });
@@ -192,7 +223,9 @@ describe('a course', () => {
     expect(await sit(as, releaseId)).toMatchObject({ code: 'notFound' });
     const question = seeds();
     must(await keepNew(odile, question));
-    expect(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).toMatchObject({ code: 'notFound' });
+    expect(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).toMatchObject({
+      code: 'notFound',
+    });
     must(await changeCourse(odile, courseId, { archived: false }));
     expect(await releasesFor(as)).toHaveLength(1);
   });
@@ -226,7 +259,15 @@ describe('a release', () => {
       { groups: [randomUUID()], learners: [] },
       { groups: [], learners: [fern.person.id] },
     ])
-      expect(await publish(odile, { id: randomUUID(), courseId, settings: { audience }, questionId: question.id, revision: 1 })).toMatchObject({
+      expect(
+        await publish(odile, {
+          id: randomUUID(),
+          courseId,
+          settings: { audience },
+          questionId: question.id,
+          revision: 1,
+        }),
+      ).toMatchObject({
         code: 'notReady',
         problems: [{ path: 'audience' }],
       });
@@ -236,9 +277,19 @@ describe('a release', () => {
     const courseId = await course(odile);
     const [as, slow] = [await someone(courseId), await someone(courseId)];
     const releaseId = await give(courseId, { opensAt: inMinutes(10), closesAt: inMinutes(40), minutes: 20 });
-    expect(must(await sit(as, releaseId))).toMatchObject({ open: null, before: { minutes: 20, opensAt: expect.any(Date) } });
+    expect(must(await sit(as, releaseId))).toMatchObject({
+      open: null,
+      before: { minutes: 20, opensAt: expect.any(Date) },
+    });
     expect(must(await sit(later(as, 11), releaseId, null, 'open'))).toMatchObject({ before: { opensAt: null } });
-    must(await setAllowance(odile, releaseId, slow.person.id, { moreMinutes: 30, moreSittings: 0, dueAt: null, closesAt: inMinutes(90) }));
+    must(
+      await setAllowance(odile, releaseId, slow.person.id, {
+        moreMinutes: 30,
+        moreSittings: 0,
+        dueAt: null,
+        closesAt: inMinutes(90),
+      }),
+    );
     const ends = async (who: As<Learner>) => must(await sit(later(who, 11), releaseId)).open?.ends?.seconds ?? 0;
     expect(Math.round((await ends(as)) / 60)).toBe(20);
     expect(Math.round((await ends(slow)) / 60)).toBe(50);
@@ -274,7 +325,14 @@ describe('a release', () => {
     must(await changeSettings(odile, releaseId, { ...settings, counts: 'best' }));
     expect((await mark())?.mark).toBe(3);
     expect((await releasesFor(as))[0]).toMatchObject({ state: 'finished', mark: 3, max: 3 });
-    must(await setAllowance(odile, releaseId, as.person.id, { moreMinutes: 0, moreSittings: 1, dueAt: null, closesAt: null }));
+    must(
+      await setAllowance(odile, releaseId, as.person.id, {
+        moreMinutes: 0,
+        moreSittings: 1,
+        dueAt: null,
+        closesAt: null,
+      }),
+    );
     await through();
     expect(await mark()).toMatchObject({ mark: 3, sittings: [{}, {}, { mark: 0 }] });
   });
@@ -305,7 +363,9 @@ describe('a release', () => {
     await goesOn.take(goesOn.put('acorn', 'moist'));
     must(await finish(as, goesOn.view.id));
     expect(must(await resultsOf(odile, releaseId)).rows[0]).toMatchObject({ mark: 3, tries: 1 });
-    expect(must(await listAudit(odile, courseId)).filter(({ what }) => what === 'reopened')).toMatchObject([{ by: 'odile', detail: { minutes: 5 } }]);
+    expect(must(await listAudit(odile, courseId)).filter(({ what }) => what === 'reopened')).toMatchObject([
+      { by: 'odile', detail: { minutes: 5 } },
+    ]);
   });
 
   it('in silence says nothing before the end, and then as much as is allowed, from when it is allowed', async () => {
@@ -321,14 +381,25 @@ describe('a release', () => {
     expect(sitting.view).toMatchObject({ place: { quiet: true }, question: { judging: 'onCheck', tries: 1 } });
     expect(await sitting.take(sitting.put('barley', 'dry'))).toMatchObject({ told: null, best: null, ended: false });
     expect(await sitting.send(1, sitting.move({ kind: 'check' }))).toMatchObject({ code: 'invalid' });
-    expect(must(await finish(as, sitting.view.id))).toMatchObject({ total: null, review: false, questions: [{ earned: null, fullMarks: null, reckoning: null }] });
+    expect(must(await finish(as, sitting.view.id))).toMatchObject({
+      total: null,
+      review: false,
+      questions: [{ earned: null, fullMarks: null, reckoning: null }],
+    });
     expect(must(await sit(as, releaseId, 0)).open).toBeNull();
     expect((await releasesFor(as))[0]).toMatchObject({ mark: null });
-    expect(must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id)).toMatchObject({ mark: 1, max: 3 });
+    expect(
+      must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id),
+    ).toMatchObject({ mark: 1, max: 3 });
     const then = later(as, 61);
     expect(must(await sit(then, releaseId)).finished).toMatchObject({ total: { mark: 1, max: 3 }, review: true });
     const again = must(await sit(then, releaseId, 0)).open;
-    expect(again).toMatchObject({ ended: true, place: { finished: true }, modelAnswer: null, told: { says: [], try: { words: null, mark: { mark: 1 } } } });
+    expect(again).toMatchObject({
+      ended: true,
+      place: { finished: true },
+      modelAnswer: null,
+      told: { says: [], try: { words: null, mark: { mark: 1 } } },
+    });
     expect(again?.told?.verdicts).toHaveLength(1);
   });
 
@@ -340,7 +411,11 @@ describe('a release', () => {
       return answer.ok ? [] : (answer.problems ?? []).map(({ path }) => path);
     };
     expect(await change({ title: 'Renamed', practice: true, sittings: null })).toEqual([]);
-    expect(must(await openSettings(odile, releaseId)).settings).toMatchObject({ title: 'Renamed', practice: true, sittings: null });
+    expect(must(await openSettings(odile, releaseId)).settings).toMatchObject({
+      title: 'Renamed',
+      practice: true,
+      sittings: null,
+    });
     expect(await change({ opensAt: inMinutes(10), closesAt: inMinutes(5) })).toEqual(['closesAt']);
     expect(await change({ dueAt: inMinutes(10), closesAt: inMinutes(5) })).toEqual(['dueAt']);
     expect(await change({ unitId: randomUUID(), categoryId: randomUUID() })).toEqual(['unitId', 'categoryId']);

@@ -20,7 +20,8 @@ beforeAll(async () => {
 });
 afterAll(() => done());
 
-const pragma = async (db: Pick<App['db'], 'all'>, name: string) => Object.values((await db.all<Record<string, unknown>>(sql.raw(`PRAGMA ${name}`)))[0] ?? {})[0];
+const pragma = async (db: Pick<App['db'], 'all'>, name: string) =>
+  Object.values((await db.all<Record<string, unknown>>(sql.raw(`PRAGMA ${name}`)))[0] ?? {})[0];
 
 describe('a database from before', () => {
   it('is copied before its tables are changed, for its owner only, and opens', async () => {
@@ -57,13 +58,19 @@ describe('the tables', () => {
     // Teachers are not deleted: columns that name who did something are looked through by nobody.
     const whoDid = /^(by|author_id|owner_id|released_by)$/;
     const without: string[] = [];
-    for (const { name: table } of await rows<{ name: string }>("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'")) {
+    for (const { name: table } of await rows<{ name: string }>(
+      "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'",
+    )) {
       const keys = await rows<{ from: string; seq: number }>(`pragma foreign_key_list('${table}')`);
       const columns = await rows<{ name: string; pk: number }>(`pragma table_info('${table}')`);
       const indexed = new Set(columns.filter(({ pk }) => pk === 1).map(({ name }) => name));
       for (const { name } of await rows<{ name: string }>(`pragma index_list('${table}')`))
         indexed.add((await rows<{ name: string }>(`pragma index_info('${name}')`))[0]?.name ?? '');
-      without.push(...keys.filter(({ from, seq }) => seq === 0 && !whoDid.test(from) && !indexed.has(from)).map(({ from }) => `${table}.${from}`));
+      without.push(
+        ...keys
+          .filter(({ from, seq }) => seq === 0 && !whoDid.test(from) && !indexed.has(from))
+          .map(({ from }) => `${table}.${from}`),
+      );
     }
     expect(without).toEqual([]);
   });
@@ -72,7 +79,8 @@ describe('the tables', () => {
 describe('the connection', () => {
   it('keeps its PRAGMAs on every call and in every transaction, under parallel load', async () => {
     const expected = { foreign_keys: 1, synchronous: 2, busy_timeout: 100, journal_mode: 'wal' };
-    const readAll = async (db: Pick<App['db'], 'all'>) => Object.fromEntries(await Promise.all(Object.keys(expected).map(async (name) => [name, await pragma(db, name)])));
+    const readAll = async (db: Pick<App['db'], 'all'>) =>
+      Object.fromEntries(await Promise.all(Object.keys(expected).map(async (name) => [name, await pragma(db, name)])));
     const results = await Promise.all(
       Array.from({ length: 60 }, (_, i) =>
         i % 3 === 0
@@ -113,9 +121,11 @@ describe('the connection', () => {
   }, 30_000);
 
   it('holds foreign keys', async () => {
-    await expect(app.db.insert(edition).values({ releaseId: 'nowhere', number: 1, content: { questions: [] }, createdAt: new Date() })).rejects.toSatisfy((error: Error) =>
-      /FOREIGN KEY/.test(String(error.cause)),
-    );
+    await expect(
+      app.db
+        .insert(edition)
+        .values({ releaseId: 'nowhere', number: 1, content: { questions: [] }, createdAt: new Date() }),
+    ).rejects.toSatisfy((error: Error) => /FOREIGN KEY/.test(String(error.cause)));
   });
 });
 
@@ -127,7 +137,13 @@ describe('the record', () => {
     const releaseId = await release(odile, courseId, seeds());
     const { open } = must(await sit(wren, releaseId));
     const sitting = open as NonNullable<typeof open>;
-    must(await takeMoves(wren, sitting.id, wren.person.id, { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'reset' }] }));
+    must(
+      await takeMoves(wren, sitting.id, wren.person.id, {
+        question: 0,
+        after: 0,
+        moves: [{ id: randomUUID(), kind: 'reset' }],
+      }),
+    );
     const refused = (words: string) => (error: Error) => String(error.cause).includes(words);
     await expect(app.db.update(edition).set({ number: 2 })).rejects.toSatisfy(refused('an edition cannot be changed'));
     await expect(app.db.delete(edition)).rejects.toSatisfy(refused('an edition cannot be deleted'));

@@ -1,4 +1,5 @@
-// What the application does when what it stands on fails: a restore cut short, a disk that is full, a database another process holds, a clock that jumps.
+// What the application does when what it stands on fails: a restore cut short, a disk that is full, a database another
+// process holds, a clock that jumps.
 import { randomUUID } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { rename } from 'node:fs/promises';
@@ -53,17 +54,26 @@ describe('a start', () => {
     expect(startOf({ VAULT_DROP_DATA: data })).toThrow(/secret in .* is empty\. Delete that file/);
     writeFileSync(join(data, 'secret'), 'short');
     expect(startOf({ VAULT_DROP_DATA: data })).toThrow(/shorter than 32/);
-    expect(startOf({ VAULT_DROP_DATA: data, VAULT_DROP_SECRET: 'short' })).toThrow('VAULT_DROP_SECRET has to have 32 characters or more.');
-    expect(startOf({ VAULT_DROP_DATA: data, VAULT_DROP_SECRET: 'x'.repeat(32) })()).toMatchObject({ secret: 'x'.repeat(32) });
+    expect(startOf({ VAULT_DROP_DATA: data, VAULT_DROP_SECRET: 'short' })).toThrow(
+      'VAULT_DROP_SECRET has to have 32 characters or more.',
+    );
+    expect(startOf({ VAULT_DROP_DATA: data, VAULT_DROP_SECRET: 'x'.repeat(32) })()).toMatchObject({
+      secret: 'x'.repeat(32),
+    });
   });
 
   it('is refused where data cannot be written, or a number is none', () => {
-    expect(startOf({ VAULT_DROP_DATA: '/proc/none' })).toThrow(/The folder for data, \/proc\/none, cannot be used: .*Set VAULT_DROP_DATA/);
+    expect(startOf({ VAULT_DROP_DATA: '/proc/none' })).toThrow(
+      /The folder for data, \/proc\/none, cannot be used: .*Set VAULT_DROP_DATA/,
+    );
     const file = join(folder, 'a file');
     writeFileSync(file, '');
     expect(startOf({ VAULT_DROP_DATA: join(file, 'data') })).toThrow(StartProblem);
     for (const name of ['MEDIA_QUOTA_MB', 'KEEP_BIN_DAYS', 'KEEP_LOG_DAYS', 'KEEP_ATTEMPT_DAYS'])
-      for (const value of ['many', '0', '-1', 'NaN']) expect(startOf({ VAULT_DROP_DATA: at(`${name}${value}`), [name]: value })).toThrow(`${name} has to be a number`);
+      for (const value of ['many', '0', '-1', 'NaN'])
+        expect(startOf({ VAULT_DROP_DATA: at(`${name}${value}`), [name]: value })).toThrow(
+          `${name} has to be a number`,
+        );
   });
 
   it('makes a secret once, for its owner alone', () => {
@@ -174,7 +184,8 @@ describe('a fault of the storage', () => {
     const holding = await other.transaction('write');
     const stored = sat.take(sat.put('barley', 'dry')).then(() => 'stored');
     // The event loop turns while the write waits: each of these is a turn of it.
-    for (let i = 0; i < 20; i++) expect(await Promise.race([stored, new Promise((resolve) => setTimeout(resolve, 10, 'waits'))])).toBe('waits');
+    for (let i = 0; i < 20; i++)
+      expect(await Promise.race([stored, new Promise((resolve) => setTimeout(resolve, 10, 'waits'))])).toBe('waits');
     await holding.rollback();
     expect(await stored).toBe('stored');
     other.close();
@@ -196,7 +207,10 @@ describe('the log', () => {
 
   it('says what was thrown that is no error', () => {
     expect(errorForLog('words')).toEqual({ message: 'words' });
-    expect(errorForLog(Object.assign(new Error('x'), { code: 'SQLITE_FULL', cause: new Error('y') }))).toMatchObject({ code: 'SQLITE_FULL', cause: { message: 'y' } });
+    expect(errorForLog(Object.assign(new Error('x'), { code: 'SQLITE_FULL', cause: new Error('y') }))).toMatchObject({
+      code: 'SQLITE_FULL',
+      cause: { message: 'y' },
+    });
   });
 });
 
@@ -206,7 +220,10 @@ describe('time used', () => {
   const time = { closesAt: null, minutes: 30 };
   it('is what went by, whatever the clock of the machine is set to', () => {
     for (const jump of [-HOUR, 0, HOUR]) {
-      const clocks = { now: () => new Date(started.getTime() + 5 * 60_000 + jump), steady: () => started.getTime() + 5 * 60_000 };
+      const clocks = {
+        now: () => new Date(started.getTime() + 5 * 60_000 + jump),
+        steady: () => started.getTime() + 5 * 60_000,
+      };
       const used = usedBy({ startedAt: started, usedMs: 0, usedAt: started.getTime() }, clocks);
       expect(used).toBe(5 * 60_000);
       const left = (endOf(used, time, clocks.now())?.getTime() ?? 0) - clocks.now().getTime();

@@ -32,7 +32,14 @@ const later = <Who extends As>(as: Who, minutes: number): Who => ({ ...as, now: 
 async function give(title: string, settings: Partial<ReleaseSettings> = {}): Promise<string> {
   const question = seeds({
     title,
-    key: [{ zone: 'dry', belongs: ['barley', 'poppy', 'acorn'], need: { rule: 'all' }, says: { zone: null, items: { gravel: say('Gravel is no seed.') } } }],
+    key: [
+      {
+        zone: 'dry',
+        belongs: ['barley', 'poppy', 'acorn'],
+        need: { rule: 'all' },
+        says: { zone: null, items: { gravel: say('Gravel is no seed.') } },
+      },
+    ],
   });
   must(await keepNew(odile, question));
   return must(await publish(odile, { id: randomUUID(), courseId, settings, questionId: question.id, revision: 1 })).id;
@@ -43,7 +50,8 @@ async function answer(as: As<Learner>, releaseId: string, ...dry: string[]): Pro
   must(await finish(as, sat.view.id));
 }
 
-const rowOf = async (as: As<Teacher>, who: As<Learner>) => must(await openGradebook(as, courseId)).rows.find(({ learnerId }) => learnerId === who.person.id);
+const rowOf = async (as: As<Teacher>, who: As<Learner>) =>
+  must(await openGradebook(as, courseId)).rows.find(({ learnerId }) => learnerId === who.person.id);
 
 let wren: As<Learner>;
 let ash: As<Learner>;
@@ -63,21 +71,37 @@ afterAll(() => done());
 
 describe('the gradebook', () => {
   it('weighs categories, says what is late and missing, and leaves practice out', async () => {
-    expect(await rowOf(odile, wren)).toMatchObject({ whole: null, cells: [{ state: 'none', points: null }, { state: 'none' }] });
+    expect(await rowOf(odile, wren)).toMatchObject({
+      whole: null,
+      cells: [{ state: 'none', points: null }, { state: 'none' }],
+    });
     await answer(wren, exercise, 'barley', 'poppy', 'acorn');
-    expect(await rowOf(odile, wren)).toMatchObject({ whole: 1, cells: [{ state: 'done', points: 3, outOf: 3, late: false }, {}] });
+    expect(await rowOf(odile, wren)).toMatchObject({
+      whole: 1,
+      cells: [{ state: 'done', points: 3, outOf: 3, late: false }, {}],
+    });
     await answer(later(ash, 40), exercise, 'barley');
     expect(await rowOf(odile, ash)).toMatchObject({ cells: [{ points: 1, late: true }, { state: 'none' }] });
     const then = later(odile, 61);
     expect(await rowOf(then, wren)).toMatchObject({ whole: 0.25, cells: [{}, { state: 'missing', points: null }] });
-    must(await setAllowance(odile, test, wren.person.id, { moreMinutes: 0, moreSittings: 0, dueAt: inMinutes(90), closesAt: inMinutes(90) }));
+    must(
+      await setAllowance(odile, test, wren.person.id, {
+        moreMinutes: 0,
+        moreSittings: 0,
+        dueAt: inMinutes(90),
+        closesAt: inMinutes(90),
+      }),
+    );
     expect(await rowOf(then, wren)).toMatchObject({ whole: 1, cells: [{}, { state: 'none' }] });
   });
 
   it('takes a mark set by hand, with its reason, and gives it back; who did is on record for good', async () => {
     must(await setMark(odile, test, wren.person.id, { points: 2.5, reason: 'Answered on paper' }));
     must(await setMark(odile, test, wren.person.id, { points: 2.5, reason: 'Answered on paper' }));
-    expect(await rowOf(odile, wren)).toMatchObject({ whole: (1 + 3 * (2.5 / 3)) / 4, cells: [{}, { points: 2.5, byHand: 'Answered on paper', state: 'done' }] });
+    expect(await rowOf(odile, wren)).toMatchObject({
+      whole: (1 + 3 * (2.5 / 3)) / 4,
+      cells: [{}, { points: 2.5, byHand: 'Answered on paper', state: 'done' }],
+    });
     must(await setMark(odile, test, wren.person.id, null));
     expect(await rowOf(odile, wren)).toMatchObject({ cells: [{}, { byHand: null, points: null }] });
     const marks = must(await listAudit(odile, courseId)).filter(({ what }) => what.startsWith('mark'));
@@ -94,8 +118,11 @@ describe('the gradebook', () => {
 
   it('is sorted by the whole mark, with who has none yet at the end', async () => {
     for (let i = 0; i < 105; i++) await learner(odile, courseId, `many.${i}`);
-    const page = async (sort: 'lowest' | 'highest', from = 0) => must(await openGradebook(odile, courseId, { sort, from }));
-    expect((await page('lowest')).rows.slice(0, 3).map(({ name, whole }) => [name, whole && Math.round(whole * 100)])).toEqual([
+    const page = async (sort: 'lowest' | 'highest', from = 0) =>
+      must(await openGradebook(odile, courseId, { sort, from }));
+    expect(
+      (await page('lowest')).rows.slice(0, 3).map(({ name, whole }) => [name, whole && Math.round(whole * 100)]),
+    ).toEqual([
       ['ash', 33],
       ['wren', 100],
       ['many.0', null],
@@ -112,7 +139,9 @@ describe('the gradebook', () => {
     expect((await page('highest')).rows.map(({ learnerId }) => learnerId)).toContain(last?.learnerId);
     expect((await page('highest', 100)).rows.map(({ learnerId }) => learnerId)).not.toContain(last?.learnerId);
     must(await setMark(odile, test, last?.learnerId ?? '', null));
-    expect(must(await openGradebook(odile, courseId, { sort: 'lowest', words: 'wr' })).rows.map(({ name }) => name)).toEqual(['wren']);
+    expect(
+      must(await openGradebook(odile, courseId, { sort: 'lowest', words: 'wr' })).rows.map(({ name }) => name),
+    ).toEqual(['wren']);
   });
 
   it('goes out as CSV, a line for each learner of all pages', async () => {
@@ -152,7 +181,11 @@ describe('the gradebook', () => {
     await answer(ash, again, 'barley', 'poppy');
     await answer(ash, again, 'gravel');
     const twice = must(await reportOf(odile, courseId, ash.person.id)).releases.at(-1);
-    expect(twice).toMatchObject({ mark: 2, sittings: 2, questions: [{ earned: 2, lines: [{ item: 'barley' }, { item: 'poppy' }] }] });
+    expect(twice).toMatchObject({
+      mark: 2,
+      sittings: 2,
+      questions: [{ earned: 2, lines: [{ item: 'barley' }, { item: 'poppy' }] }],
+    });
     expect(await reportOf(fern, courseId, ash.person.id)).toMatchObject({ code: 'notFound' });
     expect(await reportOf(odile, courseId, fern.person.id)).toMatchObject({ code: 'notFound' });
   });

@@ -45,7 +45,10 @@ describe('a job', () => {
     }
     expect(await takeJob(later(8 * LEASE_MS))).toBeNull();
     await failLost(later(8 * LEASE_MS));
-    expect(must(await openJob(odile, id))).toMatchObject({ state: 'failed', problems: [{ message: expect.stringMatching(/three times/) }] });
+    expect(must(await openJob(odile, id))).toMatchObject({
+      state: 'failed',
+      problems: [{ message: expect.stringMatching(/three times/) }],
+    });
   });
 });
 
@@ -74,7 +77,10 @@ describe('publishing', () => {
     expect(must(await openJob(odile, id))).toMatchObject({ done: 6, total: 6, problems: null });
     const editions = await app.db.select().from(edition).where(eq(edition.releaseId, id));
     expect(editions).toHaveLength(1);
-    expect(editions[0]?.content).toMatchObject({ questions: { length: 6 }, modelAnswers: Array(6).fill(expect.arrayContaining([expect.objectContaining({ zone: 'dry' })])) });
+    expect(editions[0]?.content).toMatchObject({
+      questions: { length: 6 },
+      modelAnswers: Array(6).fill(expect.arrayContaining([expect.objectContaining({ zone: 'dry' })])),
+    });
     expect((await app.db.select().from(job).where(eq(job.id, id)))[0]?.input).toEqual({});
     expect(must(await beginPublishing(odile, { id, courseId, setId }))).toEqual({ id, job: null });
   });
@@ -83,14 +89,18 @@ describe('publishing', () => {
     const question = seeds();
     must(await keepNew(odile, question));
     const id = randomUUID();
-    expect(must(await beginPublishing(odile, { id, courseId: await course(odile), questionId: question.id, revision: 1 }))).toEqual({ id, job: null });
+    expect(
+      must(await beginPublishing(odile, { id, courseId: await course(odile), questionId: question.id, revision: 1 })),
+    ).toEqual({ id, job: null });
   });
 
   it('says which media are missing', async () => {
     const hash = 'f'.repeat(64);
     const question = seeds({ media: { ear: { hash, kind: 'picture', description: 'An ear', weight: 10 } } });
     must(await keepNew(odile, question));
-    expect(await publish(odile, { id: randomUUID(), courseId: await course(odile), questionId: question.id, revision: 1 })).toMatchObject({
+    expect(
+      await publish(odile, { id: randomUUID(), courseId: await course(odile), questionId: question.id, revision: 1 }),
+    ).toMatchObject({
       ok: false,
       code: 'notReady',
       problems: [{ path: 'media.ear', message: 'The file of “ear” is missing: add it again.' }],

@@ -6,14 +6,37 @@ import { course, learner, must, release, teacher, testApp } from './support/app'
 import { seeds } from './support/seeds';
 import { sitter } from './support/sitting';
 
-const slot = (id: string, more: Record<string, unknown> = {}) => ({ id, label: id, shape: { type: 'slot' }, capacity: 1, whenFull: 'swap', ...more });
-const text = (...runs: Record<string, unknown>[]) => ({ id: 'text', type: 'text', x: 20, y: 20, w: 800, h: 200, text: { blocks: [{ type: 'paragraph', runs }] } });
+const slot = (id: string, more: Record<string, unknown> = {}) => ({
+  id,
+  label: id,
+  shape: { type: 'slot' },
+  capacity: 1,
+  whenFull: 'swap',
+  ...more,
+});
+const text = (...runs: Record<string, unknown>[]) => ({
+  id: 'text',
+  type: 'text',
+  x: 20,
+  y: 20,
+  w: 800,
+  h: 200,
+  text: { blocks: [{ type: 'paragraph', runs }] },
+});
 const one = (zone: string, ...belongs: string[]) => ({ zone, belongs, need: { rule: 'exactly', n: 1 } });
 
 /** A text of two gaps: a word is put into the first, the second is typed. */
 const GAPS = {
   kind: 'gaps',
-  fixtures: [text({ text: 'Dry seed keeps at ' }, { slot: 'first' }, { text: ' degrees in the ' }, { slot: 'second' }, { text: '.' })],
+  fixtures: [
+    text(
+      { text: 'Dry seed keeps at ' },
+      { slot: 'first' },
+      { text: ' degrees in the ' },
+      { slot: 'second' },
+      { text: '.' },
+    ),
+  ],
   items: [
     { id: 'minus', label: '−20', size: { w: 80, h: 40 } },
     { id: 'plus', label: '20', size: { w: 80, h: 40 } },
@@ -77,7 +100,11 @@ describe('gaps', () => {
     const typed = (words: string) => at.move({ kind: 'put', zone: second, text: words });
     await at.take(typed('cupboard'));
     const checked = await at.take(at.move({ kind: 'check' }));
-    expect(checked.told).toMatchObject({ typed: [{ zone: second, verdict: 'wrong' }], goingEmpty: [second], goingHome: [] });
+    expect(checked.told).toMatchObject({
+      typed: [{ zone: second, verdict: 'wrong' }],
+      goingEmpty: [second],
+      goingHome: [],
+    });
     await at.take(at.put('−20', 'first'));
     expect((await at.again()).view.board.zones[1]).toEqual({ zone: second, held: [] });
     await at.take(typed('vault'));
@@ -87,7 +114,10 @@ describe('gaps', () => {
 
   it('answered by choosing refuse a text', async () => {
     const at = await sitting(GAPS);
-    const answer = await at.send(at.view.last, at.move({ kind: 'put', zone: at.view.question.zones[0]?.id ?? '', text: 'anything' }));
+    const answer = await at.send(
+      at.view.last,
+      at.move({ kind: 'put', zone: at.view.question.zones[0]?.id ?? '', text: 'anything' }),
+    );
     expect(answer).toMatchObject({ ok: true, value: { passedOver: 1 } });
   });
 });
@@ -95,7 +125,12 @@ describe('gaps', () => {
 describe('what stays in its place', () => {
   const PICK = {
     kind: 'pick',
-    items: ['Barley', 'Acorn', 'Poppy'].map((label) => ({ id: label.toLowerCase(), label, size: { w: 200, h: 48 }, stays: true })),
+    items: ['Barley', 'Acorn', 'Poppy'].map((label) => ({
+      id: label.toLowerCase(),
+      label,
+      size: { w: 200, h: 48 },
+      stays: true,
+    })),
     zones: [slot('chosen', { capacity: null })],
     key: [{ zone: 'chosen', belongs: ['barley', 'poppy'], need: { rule: 'all' } }],
   };
@@ -113,10 +148,31 @@ describe('what stays in its place', () => {
 describe('hidden zones', () => {
   const MARK = {
     kind: 'mark',
-    items: [{ id: 'flag', label: 'Flag', size: { w: 30, h: 30 }, copies: 'endless', goesHome: false, home: { x: 20, y: 480 } }],
+    items: [
+      {
+        id: 'flag',
+        label: 'Flag',
+        size: { w: 30, h: 30 },
+        copies: 'endless',
+        goesHome: false,
+        home: { x: 20, y: 480 },
+      },
+    ],
     zones: [
-      { id: 'everywhere', shape: { type: 'rect', x: 0, y: 0, w: 960, h: 400 }, floor: true, hidden: true, reach: { rule: 'centre' } },
-      { id: 'radicle', label: 'Radicle', shape: { type: 'ellipse', cx: 200, cy: 200, rx: 40, ry: 40 }, hidden: true, reach: { rule: 'centre' } },
+      {
+        id: 'everywhere',
+        shape: { type: 'rect', x: 0, y: 0, w: 960, h: 400 },
+        floor: true,
+        hidden: true,
+        reach: { rule: 'centre' },
+      },
+      {
+        id: 'radicle',
+        label: 'Radicle',
+        shape: { type: 'ellipse', cx: 200, cy: 200, rx: 40, ry: 40 },
+        hidden: true,
+        reach: { rule: 'centre' },
+      },
     ],
     key: [
       { zone: 'radicle', belongs: ['flag'], need: { rule: 'exactly', n: 1 } },

@@ -24,18 +24,32 @@ describe('over a libSQL server', () => {
     const wren = await learner(odile, courseId, 'wren');
     const question = seeds();
     const releaseId = await release(odile, courseId, question);
-    must(await editQuestion(odile, question.id, { id: randomUUID(), from: 1, edits: [{ type: 'setQuestion', field: 'title', to: 'Changed', from: question.title }] }));
+    must(
+      await editQuestion(odile, question.id, {
+        id: randomUUID(),
+        from: 1,
+        edits: [{ type: 'setQuestion', field: 'title', to: 'Changed', from: question.title }],
+      }),
+    );
     expect(must(await openQuestion(odile, question.id)).question.title).toBe('Changed');
 
     const { open } = must(await sit(wren, releaseId));
     const sitting = open as NonNullable<typeof open>;
-    const answer = must(await takeMoves(wren, sitting.id, wren.person.id, { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'check' }] }));
+    const answer = must(
+      await takeMoves(wren, sitting.id, wren.person.id, {
+        question: 0,
+        after: 0,
+        moves: [{ id: randomUUID(), kind: 'check' }],
+      }),
+    );
     expect(answer.told?.try).toMatchObject({ mark: { mark: 0, max: 3 }, fullMarks: false });
     expect(server.requests()).toBeGreaterThan(10);
     done();
   });
 
   it('is refused without the token', async () => {
-    await expect(openDatabase({ databaseUrl: server.url, databaseAuthToken: 'another', root: process.cwd() })).rejects.toSatisfy((error: Error) => /401/.test(String(error.cause)));
+    await expect(
+      openDatabase({ databaseUrl: server.url, databaseAuthToken: 'another', root: process.cwd() }),
+    ).rejects.toSatisfy((error: Error) => /401/.test(String(error.cause)));
   });
 });

@@ -38,9 +38,19 @@ it('a stock list is made once, kept as it is changed, and taken away; it is its 
 });
 
 it('what is no list of lines of texts is refused', () => {
-  const refused = (body: unknown) => !stockListContent.isValidSync(typeof body === 'object' ? { from: 1, ...body } : body, { strict: true });
+  const refused = (body: unknown) =>
+    !stockListContent.isValidSync(typeof body === 'object' ? { from: 1, ...body } : body, { strict: true });
   expect(refused({ title: 'Seeds', rows: ROWS })).toBe(false);
-  for (const rows of [[], [[]], ['Barley'], [[1]], [[null]], [['x'.repeat(2001)]], Array.from({ length: 2001 }, () => ['x']), [Array.from({ length: 13 }, () => 'x')]])
+  for (const rows of [
+    [],
+    [[]],
+    ['Barley'],
+    [[1]],
+    [[null]],
+    [['x'.repeat(2001)]],
+    Array.from({ length: 2001 }, () => ['x']),
+    [Array.from({ length: 13 }, () => 'x')],
+  ])
     expect(refused({ title: 'Seeds', rows }), JSON.stringify(rows).slice(0, 40)).toBe(true);
   expect(refused({ title: ' ', rows: ROWS })).toBe(true);
   expect(newStockList.isValidSync({ id: 'no id', title: 'Seeds', rows: ROWS }, { strict: true })).toBe(false);
@@ -57,15 +67,28 @@ it('lines are drawn by a seed: the same again for the same, each once, in the li
 });
 
 it('a list’s pictures are its owner’s own', async () => {
-  const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>');
-  const { hash, weight } = must(await takeMedium(odile, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: svg, room: { width: 100, height: 100 } }));
+  const svg = Buffer.from(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>',
+  );
+  const { hash, weight } = must(
+    await takeMedium(odile, {
+      name: 'ear.svg',
+      claimed: 'image/svg+xml',
+      bytes: svg,
+      room: { width: 100, height: 100 },
+    }),
+  );
   const pictures = [{ word: 'Barley', hash, weight, description: 'An ear' }];
   const id = randomUUID();
   must(await makeList(odile, { id, title: 'Seeds', rows: ROWS, pictures }));
   expect(await listLists(odile)).toMatchObject([{ pictures }]);
   for (const refused of [
     await makeList(other, { id: randomUUID(), title: 'Seeds', rows: ROWS, pictures }),
-    await keepList(odile, id, { title: 'Seeds', rows: ROWS, pictures: [{ ...pictures[0], hash: 'b'.repeat(64) } as never] }),
+    await keepList(odile, id, {
+      title: 'Seeds',
+      rows: ROWS,
+      pictures: [{ ...pictures[0], hash: 'b'.repeat(64) } as never],
+    }),
   ])
     expect(refused).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'pictures[0]' }] });
 });

@@ -1,11 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { inSilence, learnerEdition, movesView, type Question, questionModel, questionView, random, type SentMove, seedOf, takeSent, untouched } from '../src/core';
+import {
+  inSilence,
+  learnerEdition,
+  movesView,
+  type Question,
+  questionModel,
+  questionView,
+  random,
+  type SentMove,
+  seedOf,
+  takeSent,
+  untouched,
+} from '../src/core';
 import { KINDS, parseQuestion } from '../src/core/document';
 import { exampleOf } from '../src/core/kinds';
 
 /** How far apart things are let go, in scene units: finer where there is something hidden to be found. */
 const GRID = { hidden: 40, seen: 80 };
-const text = (words: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text: words }] }] }, picture: null, sound: null });
+const text = (words: string) => ({
+  text: { blocks: [{ type: 'paragraph', runs: [{ text: words }] }] },
+  picture: null,
+  sound: null,
+});
 
 /** The same question to look at, with another key, other values, words and marks. */
 function otherwise(question: Question): Question {
@@ -17,7 +33,11 @@ function otherwise(question: Question): Question {
     if (typed.has(entry.zone)) return { ...entry, weight: 3, says: words };
     // The lists change places among the zones; where there is one, it is turned about or emptied.
     const belongs =
-      lists.length > 1 ? lists[(lists.indexOf(entry.belongs) + 1) % lists.length] : entry.sequence ? [...(entry.belongs ?? [])].reverse() : (entry.belongs ?? []).slice(1);
+      lists.length > 1
+        ? lists[(lists.indexOf(entry.belongs) + 1) % lists.length]
+        : entry.sequence
+          ? [...(entry.belongs ?? [])].reverse()
+          : (entry.belongs ?? []).slice(1);
     return { ...entry, belongs, says: words, need: entry.sequence ? entry.need : { rule: 'exactly', n: 0 } };
   });
   const other = parseQuestion({
@@ -36,13 +56,23 @@ function otherwise(question: Question): Question {
 function hiddenElsewhere(question: Question): Question {
   const zones = question.zones.map((zone) =>
     zone.hidden && !zone.floor
-      ? { ...zone, shape: { type: 'rect' as const, x: 5, y: 5, w: 90, h: 70 }, rotation: 0, capacity: 1, whenFull: 'swap' as const, welcome: 'keyed' as const }
+      ? {
+          ...zone,
+          shape: { type: 'rect' as const, x: 5, y: 5, w: 90, h: 70 },
+          rotation: 0,
+          capacity: 1,
+          whenFull: 'swap' as const,
+          welcome: 'keyed' as const,
+        }
       : zone,
   );
   return { ...question, zones } as Question;
 }
 
-/** Everything a learner is sent of a question: as it is opened, and after drops all over the scene, puts, swaps and resets, all before a check. */
+/**
+ * Everything a learner is sent of a question: as it is opened, and after drops all over the scene, puts, swaps and
+ * resets, all before a check.
+ */
 function* sent(question: Question): Generator<string> {
   const model = questionModel(question);
   const edition = learnerEdition(question, random(seedOf('a sitting')));
@@ -64,7 +94,15 @@ function* sent(question: Question): Generator<string> {
   const seen = edition.question;
   const [one, two] = seen.items;
   if (!one) return;
-  const drop = (item: string, copy: number, x: number, y: number) => ({ kind: 'drop', item, copy, x, y, px: x + 3, py: y + 3 });
+  const drop = (item: string, copy: number, x: number, y: number) => ({
+    kind: 'drop',
+    item,
+    copy,
+    x,
+    y,
+    px: x + 3,
+    py: y + 3,
+  });
   const more = one.copies === 1 ? 0 : 1;
   const grid = seen.hides ? GRID.hidden : GRID.seen;
   for (let x = 0; x < seen.scene.width; x += grid)
@@ -78,7 +116,9 @@ function* sent(question: Question): Generator<string> {
     }
   for (const zone of seen.zones)
     for (const item of seen.items.slice(0, 6))
-      yield zone.typed ? told({ kind: 'put', zone: zone.id, text: item.label }) : told({ kind: 'put', item: item.id, copy: 0, zone: zone.id });
+      yield zone.typed
+        ? told({ kind: 'put', zone: zone.id, text: item.label })
+        : told({ kind: 'put', item: item.id, copy: 0, zone: zone.id });
 }
 
 function expectSame(one: Question, other: Question): number {
@@ -99,31 +139,50 @@ const PLAIN = { rule: 'row', welcome: 'anyone', capacity: null, whenFull: 'refus
 const RULES = [
   ...SETTLES.map((rule) => ({ ...PLAIN, rule, capacity: 2 })),
   ...(['anyone', 'keyed'] as const).flatMap((welcome) =>
-    [null, 1].flatMap((capacity) => (['refuse', 'swap'] as const).map((whenFull) => ({ ...PLAIN, welcome, capacity, whenFull }))),
+    [null, 1].flatMap((capacity) =>
+      (['refuse', 'swap'] as const).map((whenFull) => ({ ...PLAIN, welcome, capacity, whenFull })),
+    ),
   ),
 ];
-const withRules = (question: Question, { rule, welcome, capacity, whenFull }: (typeof RULES)[number]): Question | null => {
-  const settle = rule === 'asDropped' || rule === 'pile' ? { rule } : rule === 'anchor' ? { rule, at: 'topLeft', gap: 8 } : { rule, gap: 8 };
-  const parsed = parseQuestion({ ...question, start: null, zones: question.zones.map((zone) => ({ ...zone, settle, welcome, capacity, whenFull })) });
+const withRules = (
+  question: Question,
+  { rule, welcome, capacity, whenFull }: (typeof RULES)[number],
+): Question | null => {
+  const settle =
+    rule === 'asDropped' || rule === 'pile'
+      ? { rule }
+      : rule === 'anchor'
+        ? { rule, at: 'topLeft', gap: 8 }
+        : { rule, gap: 8 };
+  const parsed = parseQuestion({
+    ...question,
+    start: null,
+    zones: question.zones.map((zone) => ({ ...zone, settle, welcome, capacity, whenFull })),
+  });
   return parsed.ok ? parsed.question : null;
 };
 
 describe.each(KINDS)('%s: before a check nothing that a learner is sent follows from the key', (kind) => {
   const example = exampleOf(kind, 'q');
   for (const deferred of [false, true]) {
-    it(deferred ? 'in deferred feedback, whatever its zones do' : 'where feedback comes at once, but for zones that welcome by the key', () => {
-      let n = 0;
-      for (const rules of RULES) {
-        // What welcomes by the key, or judges as it lands, tells it: that is the rule itself.
-        if (!deferred && rules.welcome === 'keyed' && example.zones.some(({ hidden }) => !hidden)) continue;
-        const ruled = withRules({ ...example, judging: deferred ? example.judging : 'onCheck' }, rules);
-        if (!ruled) continue;
-        const as = (question: Question) => (deferred ? inSilence(question) : question);
-        n += expectSame(as(ruled), as(otherwise(ruled)));
-        if (ruled.zones.some(({ hidden }) => hidden)) n += expectSame(as(ruled), as(hiddenElsewhere(ruled)));
-      }
-      expect(n).toBeGreaterThan(100);
-    });
+    it(
+      deferred
+        ? 'in deferred feedback, whatever its zones do'
+        : 'where feedback comes at once, but for zones that welcome by the key',
+      () => {
+        let n = 0;
+        for (const rules of RULES) {
+          // What welcomes by the key, or judges as it lands, tells it: that is the rule itself.
+          if (!deferred && rules.welcome === 'keyed' && example.zones.some(({ hidden }) => !hidden)) continue;
+          const ruled = withRules({ ...example, judging: deferred ? example.judging : 'onCheck' }, rules);
+          if (!ruled) continue;
+          const as = (question: Question) => (deferred ? inSilence(question) : question);
+          n += expectSame(as(ruled), as(otherwise(ruled)));
+          if (ruled.zones.some(({ hidden }) => hidden)) n += expectSame(as(ruled), as(hiddenElsewhere(ruled)));
+        }
+        expect(n).toBeGreaterThan(100);
+      },
+    );
   }
 });
 
@@ -135,7 +194,18 @@ it('is a test that sees a difference', () => {
 it('a fixture, a look and a medium go out field by field', () => {
   const parsed = parseQuestion({
     ...exampleOf('sort', 'q'),
-    fixtures: [{ type: 'shape', id: 'f', label: 'AUTHOR NOTE', x: 0, y: 0, w: 9, h: 9, shape: { type: 'rect', x: 0, y: 0, w: 9, h: 9 } }],
+    fixtures: [
+      {
+        type: 'shape',
+        id: 'f',
+        label: 'AUTHOR NOTE',
+        x: 0,
+        y: 0,
+        w: 9,
+        h: 9,
+        shape: { type: 'rect', x: 0, y: 0, w: 9, h: 9 },
+      },
+    ],
     looks: { l: { of: 'zone', name: 'AUTHOR NOTE', states: { rest: { fill: 'ink' } } } },
   });
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
@@ -144,7 +214,12 @@ it('a fixture, a look and a medium go out field by field', () => {
   const grown = {
     ...question,
     fixtures: question.fixtures.map((one) => ({ ...one, ...secret })),
-    looks: Object.fromEntries(Object.entries(question.looks).map(([id, look]) => [id, { ...look, ...secret, states: { rest: { fill: 'ink', ...secret } } }])),
+    looks: Object.fromEntries(
+      Object.entries(question.looks).map(([id, look]) => [
+        id,
+        { ...look, ...secret, states: { rest: { fill: 'ink', ...secret } } },
+      ]),
+    ),
     items: question.items.map((item) => ({ ...item, ...secret, content: { ...text('Seed'), ...secret } })),
   } as unknown as Question;
   const out = JSON.stringify(learnerEdition(grown, random(seedOf('a sitting'))).question);

@@ -23,11 +23,15 @@ beforeEach(async () => {
 });
 afterEach(() => done());
 
-const SVG = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10" width="10" height="10"><rect width="10" height="10"/></svg>');
+const SVG = Buffer.from(
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10" width="10" height="10"><rect width="10" height="10"/></svg>',
+);
 
 /** A shelf with one on it, a question on each with a picture and a tag, and a set of both with a source. */
 async function vault(as: As<Teacher>) {
-  const { hash, weight } = must(await takeMedium(as, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: SVG, room: { width: 100, height: 100 } }));
+  const { hash, weight } = must(
+    await takeMedium(as, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: SVG, room: { width: 100, height: 100 } }),
+  );
   const top = must(await makeShelf(as, { id: randomUUID(), title: 'Top', parentId: null })).id;
   const inner = must(await makeShelf(as, { id: randomUUID(), title: 'Inner', parentId: top })).id;
   const media = { ear: { hash, kind: 'picture', description: 'An ear', weight } } as never;
@@ -37,9 +41,21 @@ async function vault(as: As<Teacher>) {
   must(await changeMany(as, { ids: [ids[0]], addTags: ['week 1'] }));
   const set = randomUUID();
   must(await makeSet(as, set, 'Both'));
-  const source = { id: randomUUID(), title: 'Beside', text: '', medium: { hash, kind: 'picture' as const, description: '' }, captions: '', questions: [ids[1]] };
+  const source = {
+    id: randomUUID(),
+    title: 'Beside',
+    text: '',
+    medium: { hash, kind: 'picture' as const, description: '' },
+    captions: '',
+    questions: [ids[1]],
+  };
   must(
-    await keepSet(as, set, { title: 'Both', goBack: false, sections: [{ title: 'One', draw: null, questions: ids.map((one) => ({ id: one, points: 2 })) }], sources: [source] }),
+    await keepSet(as, set, {
+      title: 'Both',
+      goBack: false,
+      sections: [{ title: 'One', draw: null, questions: ids.map((one) => ({ id: one, points: 2 })) }],
+      sources: [source],
+    }),
   );
   return { top, inner, ids, set, hash };
 }
@@ -51,7 +67,13 @@ describe('a package', () => {
     expect(name).toBe('Top');
     const id = randomUUID();
     const report = must(await imported(fern, id, bytes));
-    expect(report).toMatchObject({ shelves: 2, questions: [{ title: 'First' }, { title: 'Second' }], sets: [], media: 1, left: [] });
+    expect(report).toMatchObject({
+      shelves: 2,
+      questions: [{ title: 'First' }, { title: 'Second' }],
+      sets: [],
+      media: 1,
+      left: [],
+    });
     const shelves = await listShelves(fern);
     expect(shelves.map(({ title, questions, parentId }) => [title, questions, parentId === null])).toEqual([
       ['Inner', 1, false],
@@ -101,7 +123,8 @@ describe('a package', () => {
 });
 
 describe('what comes in from outside', () => {
-  const manifest = (questions: unknown[], more = {}) => strToU8(JSON.stringify({ format: 'vault-drop/package', version: 1, shelves: [], questions, sets: [], ...more }));
+  const manifest = (questions: unknown[], more = {}) =>
+    strToU8(JSON.stringify({ format: 'vault-drop/package', version: 1, shelves: [], questions, sets: [], ...more }));
   const zip = (files: Zippable) => zipSync(files);
 
   it('is refused with a sentence where it is no package', async () => {
@@ -110,26 +133,49 @@ describe('what comes in from outside', () => {
       [zip({ 'other.json': strToU8('{}') }), /no package/],
       [zip({ 'package.json': strToU8('{"format":"vault-drop/package","version":2}') }), /newer version/],
     ] as const)
-      expect(await imported(fern, randomUUID(), bytes)).toMatchObject({ ok: false, code: 'notTaken', problems: [{ message: expect.stringMatching(words) }] });
+      expect(await imported(fern, randomUUID(), bytes)).toMatchObject({
+        ok: false,
+        code: 'notTaken',
+        problems: [{ message: expect.stringMatching(words) }],
+      });
   });
 
   it('leaves out what is faulty, says why, and takes the rest', async () => {
     const good = strToU8(JSON.stringify(seeds({ title: 'Good' })));
     const bad = strToU8(JSON.stringify({ ...seeds({ title: 'Bad' }), items: 'none' }));
     const hash = 'c'.repeat(64);
-    const scripted = strToU8(JSON.stringify(seeds({ title: 'Scripted', media: { pic: { hash, kind: 'picture', description: 'x' } } as never })));
+    const scripted = strToU8(
+      JSON.stringify(
+        seeds({ title: 'Scripted', media: { pic: { hash, kind: 'picture', description: 'x' } } as never }),
+      ),
+    );
     const bytes = zip({
-      'package.json': manifest(['questions/1.json', 'questions/2.json', 'questions/3.json', 'questions/4.json'].map((file) => ({ file, tags: [1, ' a '], shelfId: 'nowhere' }))),
+      'package.json': manifest(
+        ['questions/1.json', 'questions/2.json', 'questions/3.json', 'questions/4.json'].map((file) => ({
+          file,
+          tags: [1, ' a '],
+          shelfId: 'nowhere',
+        })),
+      ),
       'questions/1.json': good,
       'questions/2.json': bad,
       'questions/3.json': scripted,
-      [`media/${hash}.svg`]: strToU8('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>'),
+      [`media/${hash}.svg`]: strToU8(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>',
+      ),
       '../../escaped.json': strToU8('{}'),
     });
     const report = must(await imported(fern, randomUUID(), bytes));
     expect(report.questions).toMatchObject([{ title: 'Good' }]);
-    expect(report.left.map(({ file }) => file)).toEqual(['questions/4.json', expect.stringMatching(/^media\//), 'questions/2.json', 'questions/3.json']);
-    expect(report.left.map(({ message }) => message).join(' ')).toMatch(/missing, or not JSON.*hides script.*items.*did not come in/s);
+    expect(report.left.map(({ file }) => file)).toEqual([
+      'questions/4.json',
+      expect.stringMatching(/^media\//),
+      'questions/2.json',
+      'questions/3.json',
+    ]);
+    expect(report.left.map(({ message }) => message).join(' ')).toMatch(
+      /missing, or not JSON.*hides script.*items.*did not come in/s,
+    );
     expect((await listVault(fern, {})).rows).toMatchObject([{ title: 'Good', tags: ['a'], shelfId: null }]);
   });
 
@@ -137,7 +183,10 @@ describe('what comes in from outside', () => {
 
   it('is unpacked no further than there may be: what is inflated is counted, whatever the file says of itself', () => {
     const large = zip({ 'package.json': manifest([]), 'questions/1.json': new Uint8Array(6_000_000) });
-    expect(unpack(chunks(large), () => {})).toEqual({ ok: false, message: 'There is more in this file than may be taken at once.' });
+    expect(unpack(chunks(large), () => {})).toEqual({
+      ok: false,
+      message: 'There is more in this file than may be taken at once.',
+    });
     let kept = 0;
     // A file of one part that says it has ten bytes. Node's own deflate makes it in a tenth of the time.
     const film = zip({ [`media/${'a'.repeat(64)}.webm`]: [new Uint8Array(10), { level: 0 }] });
@@ -146,8 +195,13 @@ describe('what comes in from outside', () => {
     new DataView(film.buffer, film.byteOffset).setUint16(8, 8, true);
     new DataView(film.buffer, film.byteOffset).setUint32(18, deflated.length, true);
     const bomb = Buffer.concat([film.subarray(0, start), deflated, film.subarray(start + 10)]);
-    const pieces = Array.from({ length: Math.ceil(bomb.length / 4096) }, (_, i) => bomb.subarray(4096 * i, 4096 * (i + 1)));
-    expect(unpack(pieces, (_, bytes) => (kept += bytes.length))).toEqual({ ok: false, message: 'There is more in this file than may be taken at once.' });
+    const pieces = Array.from({ length: Math.ceil(bomb.length / 4096) }, (_, i) =>
+      bomb.subarray(4096 * i, 4096 * (i + 1)),
+    );
+    expect(unpack(pieces, (_, bytes) => (kept += bytes.length))).toEqual({
+      ok: false,
+      message: 'There is more in this file than may be taken at once.',
+    });
     expect(kept).toBeGreaterThan(290_000_000);
     expect(kept).toBeLessThan(310_000_000);
   });
@@ -162,17 +216,33 @@ describe('what comes in from outside', () => {
     many.set(one.subarray(end), end + 999 * directory.length);
     new DataView(many.buffer).setUint16(many.length - 22 + 8, 1000, true);
     new DataView(many.buffer).setUint16(many.length - 22 + 10, 1000, true);
-    expect(unpack(chunks(many), () => {})).toEqual({ ok: false, message: 'This file is broken: its list of parts is not of the parts that are in it.' });
+    expect(unpack(chunks(many), () => {})).toEqual({
+      ok: false,
+      message: 'This file is broken: its list of parts is not of the parts that are in it.',
+    });
   });
 
   it('has no more shelves and questions than are taken at once', async () => {
-    const shelves = Array.from({ length: 3000 }, (_, i) => ({ id: `s${i}`, title: `Shelf ${i}`, parentId: i === 0 ? null : `s${i - 1}` }));
+    const shelves = Array.from({ length: 3000 }, (_, i) => ({
+      id: `s${i}`,
+      title: `Shelf ${i}`,
+      parentId: i === 0 ? null : `s${i - 1}`,
+    }));
     const bytes = zip({ 'package.json': manifest([], { shelves }) });
-    expect(await imported(fern, randomUUID(), bytes)).toMatchObject({ ok: false, code: 'notTaken', problems: [{ message: 'At most 500 shelves are taken at once.' }] });
+    expect(await imported(fern, randomUUID(), bytes)).toMatchObject({
+      ok: false,
+      code: 'notTaken',
+      problems: [{ message: 'At most 500 shelves are taken at once.' }],
+    });
     // Deep, in a circle, or upon one that is not there.
     const odd = zip({
       'package.json': manifest([], {
-        shelves: [...shelves.slice(0, 100), { id: 'a', title: 'A', parentId: 'b' }, { id: 'b', title: 'B', parentId: 'a' }, { id: 'c', title: 'C', parentId: 'nowhere' }],
+        shelves: [
+          ...shelves.slice(0, 100),
+          { id: 'a', title: 'A', parentId: 'b' },
+          { id: 'b', title: 'B', parentId: 'a' },
+          { id: 'c', title: 'C', parentId: 'nowhere' },
+        ],
       }),
     });
     expect(must(await imported(fern, randomUUID(), odd)).shelves).toBe(103);
@@ -190,9 +260,19 @@ describe('what comes in from outside', () => {
     }
     const pieces: Uint8Array[] = [];
     await pack(made, media(), (piece) => pieces.push(piece));
-    expect(Object.keys(unzipSync(Buffer.concat(pieces))).sort()).toEqual([`media/${hash}.png`, 'package.json', 'questions/1.json', 'sets/1.json']);
+    expect(Object.keys(unzipSync(Buffer.concat(pieces))).sort()).toEqual([
+      `media/${hash}.png`,
+      'package.json',
+      'questions/1.json',
+      'sets/1.json',
+    ]);
     const kept: Uint8Array[] = [];
-    expect(unpack(pieces, (_, bytes) => kept.push(bytes))).toEqual({ ok: true, value: made, media: [{ hash, ending: 'png' }], problems: [] });
+    expect(unpack(pieces, (_, bytes) => kept.push(bytes))).toEqual({
+      ok: true,
+      value: made,
+      media: [{ hash, ending: 'png' }],
+      problems: [],
+    });
     expect([...Buffer.concat(kept)]).toEqual([1, 2, 3]);
   });
 });

@@ -9,7 +9,11 @@ process.env.RECHECK_BACKEND = 'pure';
 
 /** Every regular expression written in the sources, with its place. */
 function patterns(): { at: string; source: string; flags: string }[] {
-  const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard', 'src/*.ts', 'src/*.tsx', 'scripts', 'server.mjs'], { encoding: 'utf8' });
+  const files = execFileSync(
+    'git',
+    ['ls-files', '--cached', '--others', '--exclude-standard', 'src/*.ts', 'src/*.tsx', 'scripts', 'server.mjs'],
+    { encoding: 'utf8' },
+  );
   return files
     .trim()
     .split('\n')
@@ -35,7 +39,9 @@ describe('regular expressions', () => {
   it('take time that grows with the text alone, never with its square or worse', { timeout: 120_000 }, () => {
     expect(all.length).toBeGreaterThan(80);
     const each = new Map(all.filter(({ flags }) => flags !== 'made').map((one) => [`${one.source}/${one.flags}`, one]));
-    const slow = [...each.values()].filter(({ source, flags }) => checkSync(source, flags, { timeout: 20_000 }).status !== 'safe').map(({ at }) => at);
+    const slow = [...each.values()]
+      .filter(({ source, flags }) => checkSync(source, flags, { timeout: 20_000 }).status !== 'safe')
+      .map(({ at }) => at);
     expect(slow).toEqual([]);
   });
 

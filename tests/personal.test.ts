@@ -49,7 +49,14 @@ async function ground() {
   const group = randomUUID();
   must(await saveGroup(odile, courseId, { id: group, title: 'Morning shift' }));
   must(await setMember(odile, courseId, group, ines.person.id, true));
-  must(await setAllowance(odile, releaseId, ines.person.id, { moreMinutes: 10, moreSittings: 1, dueAt: null, closesAt: null }));
+  must(
+    await setAllowance(odile, releaseId, ines.person.id, {
+      moreMinutes: 10,
+      moreSittings: 1,
+      dueAt: null,
+      closesAt: null,
+    }),
+  );
   must(await setMark(odile, releaseId, ines.person.id, { points: 2, reason: `Number ${n} was ill` }));
   return { courseId, releaseId, ines, other, mine, others };
 }
@@ -58,7 +65,11 @@ describe('what is kept of a learner', () => {
   it('is in a file: every sitting with its moves, in words', async () => {
     const { courseId, ines } = await ground();
     const data = must(await dataOf(odile, courseId, ines.person.id));
-    expect(data).toMatchObject({ format: 'vault-drop/personal-data', version: 1, account: { name: ines.person.name, username: ines.person.username } });
+    expect(data).toMatchObject({
+      format: 'vault-drop/personal-data',
+      version: 1,
+      account: { name: ines.person.name, username: ines.person.username },
+    });
     expect(data.courses).toMatchObject([
       {
         title: 'Tarn Hollow induction',
@@ -84,7 +95,12 @@ describe('what is kept of a learner', () => {
         ],
       },
     ]);
-    expect(data.courses[0]?.releases[0]?.sittings[0]?.moves[2]).toEqual({ n: 3, at: expect.any(String), kind: 'check', question: 'Which stand drying?' });
+    expect(data.courses[0]?.releases[0]?.sittings[0]?.moves[2]).toEqual({
+      n: 3,
+      at: expect.any(String),
+      kind: 'check',
+      question: 'Which stand drying?',
+    });
   });
 
   it('is the learner’s own too, from all courses, with marks as far as they are told', async () => {
@@ -93,11 +109,23 @@ describe('what is kept of a learner', () => {
     await app.db.insert(courseLearner).values({ courseId: second, learnerId: ines.person.id, addedAt: new Date() });
     const question = seeds({ title: 'Untold' });
     const untold = await release(odile, second, question);
-    const secret = must(await publish(odile, { id: randomUUID(), courseId: second, questionId: question.id, revision: 1, settings: { tells: 'nothing', title: 'Secret' } })).id;
+    const secret = must(
+      await publish(odile, {
+        id: randomUUID(),
+        courseId: second,
+        questionId: question.id,
+        revision: 1,
+        settings: { tells: 'nothing', title: 'Secret' },
+      }),
+    ).id;
     await answer(ines, untold);
     await answer(ines, secret);
     const mine = must(await myData(ines));
-    const points = Object.fromEntries(mine.courses.flatMap(({ releases }) => releases.map(({ title, sittings }) => [title, sittings.map((one) => one.points)])));
+    const points = Object.fromEntries(
+      mine.courses.flatMap(({ releases }) =>
+        releases.map(({ title, sittings }) => [title, sittings.map((one) => one.points)]),
+      ),
+    );
     expect(points).toEqual({ 'Which stand drying?': [1], Untold: [1], Secret: [null] });
     expect(mine.signedIn).toEqual([]);
     expect(JSON.stringify(mine)).not.toContain('belongs');
@@ -105,7 +133,12 @@ describe('what is kept of a learner', () => {
 
   it('can be erased, all of it and nothing else', async () => {
     const { courseId, releaseId, ines, other, mine, others } = await ground();
-    must(await makeEdition(odile, releaseId, 2, { reason: '', changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }] }));
+    must(
+      await makeEdition(odile, releaseId, 2, {
+        reason: '',
+        changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }],
+      }),
+    );
     must(await applyEdition(odile, releaseId, 2));
     must(await analysisOf(odile, releaseId));
     await app.db.insert(requestCount).values({ key: `sign-in ${ines.person.username}`, count: 1, since: Date.now() });
@@ -115,12 +148,19 @@ describe('what is kept of a learner', () => {
     // Sent again, it says the same and does nothing.
     expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({ account: true, sittings: 1 });
 
-    for (const table of [move, standing]) expect(await app.db.select().from(table).where(eq(table.sittingId, mine))).toEqual([]);
+    for (const table of [move, standing])
+      expect(await app.db.select().from(table).where(eq(table.sittingId, mine))).toEqual([]);
     expect(await app.db.select().from(sitting).where(eq(sitting.learnerId, ines.person.id))).toEqual([]);
     expect(await app.db.select().from(user).where(eq(user.id, ines.person.id))).toEqual([]);
     expect(await app.db.select().from(requestCount)).toEqual([]);
-    expect((await app.db.select().from(regrade).where(eq(regrade.releaseId, releaseId)))[0]?.changes.map(({ learnerId }) => learnerId)).not.toContain(ines.person.id);
-    expect(must(await openGradebook(odile, courseId)).rows.map(({ learnerId }) => learnerId)).toEqual([other.person.id]);
+    expect(
+      (await app.db.select().from(regrade).where(eq(regrade.releaseId, releaseId)))[0]?.changes.map(
+        ({ learnerId }) => learnerId,
+      ),
+    ).not.toContain(ines.person.id);
+    expect(must(await openGradebook(odile, courseId)).rows.map(({ learnerId }) => learnerId)).toEqual([
+      other.person.id,
+    ]);
     // That a mark was set stays on record; what it was and why do not.
     const entries = must(await listAudit(odile, courseId));
     expect(entries.map(({ what, learner }) => [what, learner])).toEqual([
@@ -135,10 +175,17 @@ describe('what is kept of a learner', () => {
     must(await openCorrections(odile, releaseId));
     must(await analysisOf(odile, releaseId));
     // No table of the database has a word of it left.
-    const tables = await app.db.all<{ name: string }>("select name from sqlite_master where type = 'table' and name not like 'question_search%'");
+    const tables = await app.db.all<{ name: string }>(
+      "select name from sqlite_master where type = 'table' and name not like 'question_search%'",
+    );
     const withIt = [];
     for (const { name } of tables)
-      if (JSON.stringify(await app.db.all(`select * from "${name}"`)).match(new RegExp(`${ines.person.username}|${mine}|Number ${n} was ill`))) withIt.push(name);
+      if (
+        JSON.stringify(await app.db.all(`select * from "${name}"`)).match(
+          new RegExp(`${ines.person.username}|${mine}|Number ${n} was ill`),
+        )
+      )
+        withIt.push(name);
     expect(withIt).toEqual([]);
   });
 

@@ -30,8 +30,9 @@ import { exported } from './support/packages';
 import { sitter } from './support/sitting';
 
 /**
- * Who asks. `owner` has everything below; `coTeacher` teaches the course too; `colleague` may use what stands on a shelf; `elsewhere` teaches another course. `sitter` is on the
- * course and sits its release, `classmate` is on it too, `outsider` is on the other course alone. `nobody` is not signed in.
+ * Who asks. `owner` has everything below; `coTeacher` teaches the course too; `colleague` may use what stands on a
+ * shelf; `elsewhere` teaches another course. `sitter` is on the course and sits its release, `classmate` is on it too,
+ * `outsider` is on the other course alone. `nobody` is not signed in.
  */
 const ACTORS = ['owner', 'coTeacher', 'colleague', 'elsewhere', 'sitter', 'classmate', 'outsider', 'nobody'] as const;
 type Actor = (typeof ACTORS)[number];
@@ -46,7 +47,16 @@ const PLANT = '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><p
 const FRESH = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2bff01';
 
 let template: { app: App; folder: string; done: () => void };
-const people: Record<Actor, Person | null> = { owner: null, coTeacher: null, colleague: null, elsewhere: null, sitter: null, classmate: null, outsider: null, nobody: null };
+const people: Record<Actor, Person | null> = {
+  owner: null,
+  coTeacher: null,
+  colleague: null,
+  elsewhere: null,
+  sitter: null,
+  classmate: null,
+  outsider: null,
+  nobody: null,
+};
 /** The ids of what is the owner's. */
 const of = {
   course: '',
@@ -73,24 +83,28 @@ let zip: Uint8Array;
 beforeAll(async () => {
   template = await testApp();
   const { app } = template;
-  const [owner, coTeacher, colleague, elsewhere] = (await Promise.all(['owner', 'coteacher', 'colleague', 'elsewhere'].map((name) => teacher(app, name)))) as [
-    As<Teacher>,
-    As<Teacher>,
-    As<Teacher>,
-    As<Teacher>,
-  ];
+  const [owner, coTeacher, colleague, elsewhere] = (await Promise.all(
+    ['owner', 'coteacher', 'colleague', 'elsewhere'].map((name) => teacher(app, name)),
+  )) as [As<Teacher>, As<Teacher>, As<Teacher>, As<Teacher>];
   of.course = await course(owner);
   must(await setTeacher(owner, of.course, 'coteacher', true));
   const { code } = must(await changeCourse(owner, of.course, { join: { until: null } })).join ?? { code: '' };
   of.code = code;
   const other = await course(elsewhere);
-  const [one, two, three] = (await Promise.all([learner(owner, of.course, 'sitter'), learner(owner, of.course, 'classmate'), learner(elsewhere, other, 'outsider')])) as [
-    As<Learner>,
-    As<Learner>,
-    As<Learner>,
-  ];
+  const [one, two, three] = (await Promise.all([
+    learner(owner, of.course, 'sitter'),
+    learner(owner, of.course, 'classmate'),
+    learner(elsewhere, other, 'outsider'),
+  ])) as [As<Learner>, As<Learner>, As<Learner>];
   await release(elsewhere, other, seeds({ title: 'Elsewhere' }));
-  const medium = must(await takeMedium(owner, { name: 'leaf.svg', claimed: 'image/svg+xml', bytes: Buffer.from(PLANT), room: { width: 100, height: 100 } }));
+  const medium = must(
+    await takeMedium(owner, {
+      name: 'leaf.svg',
+      claimed: 'image/svg+xml',
+      bytes: Buffer.from(PLANT),
+      room: { width: 100, height: 100 },
+    }),
+  );
   of.hash = medium.hash;
   const question = seeds({
     media: { leaf: { kind: 'picture', hash: medium.hash, description: 'A leaf', weight: medium.weight } },
@@ -115,7 +129,14 @@ beforeAll(async () => {
     captions: '',
     questions: [question.id],
   };
-  must(await keepSet(owner, of.set, { title: 'Week one', goBack: true, sections: inOrder([question.id, plain.id]), sources: [beside] }));
+  must(
+    await keepSet(owner, of.set, {
+      title: 'Week one',
+      goBack: true,
+      sections: inOrder([question.id, plain.id]),
+      sources: [beside],
+    }),
+  );
   of.release = must(await publish(owner, { id: randomUUID(), courseId: of.course, setId: of.set })).id;
   of.job = randomUUID();
   await addJob(owner, { id: of.job, kind: 'publish', ownerId: owner.person.id, input: {}, total: 1 });
@@ -131,15 +152,34 @@ beforeAll(async () => {
   of.medium = Object.keys(sat.view.question.media)[0] ?? '';
   of.item = sat.view.question.items[0]?.id ?? '';
   of.zone = sat.view.question.zones[0]?.id ?? '';
-  must(await makeEdition(owner, of.release, 2, { reason: 'Too narrow', changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }] }));
+  must(
+    await makeEdition(owner, of.release, 2, {
+      reason: 'Too narrow',
+      changes: [{ question: 0, strike: false, fromVault: false, accept: [{ item: 'acorn', zone: 'dry' }] }],
+    }),
+  );
   of.session = randomUUID();
   const at = new Date();
-  await app.db.insert(session).values({ id: of.session, token: randomUUID(), userId: one.person.id, createdAt: at, updatedAt: at, expiresAt: new Date(at.getTime() + 3_600_000) });
+  await app.db.insert(session).values({
+    id: of.session,
+    token: randomUUID(),
+    userId: one.person.id,
+    createdAt: at,
+    updatedAt: at,
+    expiresAt: new Date(at.getTime() + 3_600_000),
+  });
   of.finished = (await sitter(two, of.release)).view.id;
   must(await finish(two, of.finished));
   await invite(owner, of.course, [{ id: three.person.id, groups: [] }]);
   await app.db.update(user).set({ isAdmin: true }).where(eq(user.id, owner.person.id));
-  must(await takeMedium(owner, { name: 'unused.svg', claimed: 'image/svg+xml', bytes: Buffer.from(PLANT.replaceAll('9', '7')), room: { width: 100, height: 100 } }));
+  must(
+    await takeMedium(owner, {
+      name: 'unused.svg',
+      claimed: 'image/svg+xml',
+      bytes: Buffer.from(PLANT.replaceAll('9', '7')),
+      room: { width: 100, height: 100 },
+    }),
+  );
   zip = must(await exported(owner, { set: of.set })).bytes;
   Object.assign(people, {
     owner: owner.person,
@@ -173,7 +213,10 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/ping': { may: ACTORS },
   'GET /api/health': { may: ACTORS },
   'GET /stand-in/film': { may: ACTORS },
-  'PUT /api/joining': { may: ACTORS, ask: () => ({ body: { code: of.code, name: 'New', username: 'new.one', password: 'seedlings-26' } }) },
+  'PUT /api/joining': {
+    may: ACTORS,
+    ask: () => ({ body: { code: of.code, name: 'New', username: 'new.one', password: 'seedlings-26' } }),
+  },
   'POST /api/joining': { may: LEARNERS, ask: () => ({ body: { code: of.code } }) },
   'GET /api/me': { may: LEARNERS },
   'GET /api/account/sessions': { may: SIGNED_IN },
@@ -181,33 +224,58 @@ const ROWS: Readonly<Record<string, Row>> = {
   'DELETE /api/account/sessions/{id}': { may: ['sitter'], ask: at(() => of.session) },
   'GET /api/account/events': { may: SIGNED_IN },
   'GET /api/invitations': { may: LEARNERS },
-  'PUT /api/invitations/{course}': { may: ['outsider'], nothing: ['sitter', 'classmate'], ask: () => ({ params: { course: of.course } }), else: {} },
+  'PUT /api/invitations/{course}': {
+    may: ['outsider'],
+    nothing: ['sitter', 'classmate'],
+    ask: () => ({ params: { course: of.course } }),
+    else: {},
+  },
   'DELETE /api/invitations/{course}': { may: ['outsider'], ask: () => ({ params: { course: of.course } }) },
   'GET /api/installation': { may: TEACHERS },
-  'PUT /api/installation': { may: OWNER, ask: () => ({ body: { directEnrolment: true } }), else: { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' } },
+  'PUT /api/installation': {
+    may: OWNER,
+    ask: () => ({ body: { directEnrolment: true } }),
+    else: { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' },
+  },
   'GET /api/media/usage': { may: TEACHERS },
   'DELETE /api/media/usage': { may: OWNER, nothing: OTHER_TEACHERS },
 
   'GET /api/questions': { may: TEACHERS },
   'POST /api/questions': { may: TEACHERS, ask: () => ({ body: { id: FRESH, shelfId: null } }) },
-  'PATCH /api/questions': { may: OWNER, nothing: OTHER_TEACHERS, ask: () => ({ body: { ids: [of.question], deleted: true } }) },
+  'PATCH /api/questions': {
+    may: OWNER,
+    nothing: OTHER_TEACHERS,
+    ask: () => ({ body: { ids: [of.question], deleted: true } }),
+  },
   'GET /api/questions/{id}': { may: OWNER, ask: at(() => of.question) },
   'PATCH /api/questions/{id}': { may: OWNER, ask: at(() => of.question, { body: { deleted: true } }) },
   'POST /api/questions/{id}/copies': { may: OWNER, ask: at(() => of.question, { body: { id: FRESH } }) },
   'POST /api/questions/{id}/edits': {
     may: OWNER,
-    ask: at(() => of.question, { body: { id: FRESH, from: 1, edits: [{ type: 'setQuestion', field: 'title', to: 'Mine', from: 'Which seeds stand drying?' }] } }),
+    ask: at(() => of.question, {
+      body: {
+        id: FRESH,
+        from: 1,
+        edits: [{ type: 'setQuestion', field: 'title', to: 'Mine', from: 'Which seeds stand drying?' }],
+      },
+    }),
   },
   'GET /api/questions/{id}/uses': { may: OWNER, ask: at(() => of.question) },
   'GET /api/questions/{id}/versions': { may: OWNER, ask: at(() => of.question) },
-  'GET /api/questions/{id}/versions/{revision}': { may: OWNER, ask: () => ({ params: { id: of.question, revision: '1' } }) },
+  'GET /api/questions/{id}/versions/{revision}': {
+    may: OWNER,
+    ask: () => ({ params: { id: of.question, revision: '1' } }),
+  },
   'DELETE /api/bin': { may: OWNER, nothing: OTHER_TEACHERS },
   'GET /api/tags': { may: TEACHERS },
   'GET /api/shelves': { may: TEACHERS },
   'POST /api/shelves': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'New', parentId: null } }) },
   'PATCH /api/shelves/{id}': { may: OWNER, ask: at(() => of.shelf, { body: { title: 'Mine' } }) },
   'DELETE /api/shelves/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.shelf) },
-  'PUT /api/shelves/{id}/shares': { may: OWNER, ask: at(() => of.shelf, { body: { username: 'elsewhere', right: 'edit', from: null } }) },
+  'PUT /api/shelves/{id}/shares': {
+    may: OWNER,
+    ask: at(() => of.shelf, { body: { username: 'elsewhere', right: 'edit', from: null } }),
+  },
   'GET /api/lists': { may: TEACHERS },
   'POST /api/lists': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine', rows: [['oat']] } }) },
   'PUT /api/lists/{id}': { may: OWNER, ask: at(() => of.list, { body: { from: 1, title: 'Mine', rows: [['oat']] } }) },
@@ -218,7 +286,10 @@ const ROWS: Readonly<Record<string, Row>> = {
   'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'PUT /api/sets/{id}': { may: OWNER, ask: at(() => of.set, { body: empty }) },
   'GET /api/media': { may: TEACHERS },
-  'POST /api/media': { may: TEACHERS, ask: () => ({ query: '?name=leaf.svg', bytes: Buffer.from(PLANT.replaceAll('9', '8')) }) },
+  'POST /api/media': {
+    may: TEACHERS,
+    ask: () => ({ query: '?name=leaf.svg', bytes: Buffer.from(PLANT.replaceAll('9', '8')) }),
+  },
   'GET /media/{hash}': { may: OWNER, ask: () => ({ params: { hash: of.hash } }) },
   'GET /api/packages': { may: OWNER, ask: () => ({ query: `?set=${of.set}` }) },
   'POST /api/packages': { may: TEACHERS, ask: () => ({ query: `?id=${FRESH}`, bytes: zip }) },
@@ -226,62 +297,139 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/courses': { may: TEACHERS },
   'POST /api/courses': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'GET /api/courses/{id}': { may: COURSE, ask: at(() => of.course) },
-  'PATCH /api/courses/{id}': { may: OWNER, ask: at(() => of.course, { body: { archived: true, from: 2 } }), else: { coTeacher: 'notAllowed' } },
+  'PATCH /api/courses/{id}': {
+    may: OWNER,
+    ask: at(() => of.course, { body: { archived: true, from: 2 } }),
+    else: { coTeacher: 'notAllowed' },
+  },
   'GET /api/courses/{id}/audit': { may: COURSE, ask: at(() => of.course) },
-  'PUT /api/courses/{id}/categories': { may: COURSE, ask: at(() => of.course, { body: { from: 1, categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }) },
+  'PUT /api/courses/{id}/categories': {
+    may: COURSE,
+    ask: at(() => of.course, { body: { from: 1, categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }),
+  },
   'GET /api/courses/{id}/gradebook': { may: COURSE, ask: at(() => of.course) },
   'GET /courses/{id}/gradebook.csv': { may: COURSE, ask: at(() => of.course) },
-  'PUT /api/courses/{id}/groups': { may: COURSE, ask: at(() => of.course, { body: { id: FRESH, title: 'Evening shift', from: null } }) },
-  'PUT /api/courses/{id}/groups/{group}': { may: COURSE, ask: () => ({ params: inCourse({ group: of.group }), body: { learnerId: people.sitter?.id, isIn: true } }) },
-  'GET /api/courses/{id}/removals': { may: COURSE, ask: () => ({ params: inCourse(), query: `?kind=group&of=${of.group}` }) },
-  'POST /api/courses/{id}/removals': { may: COURSE, ask: () => ({ params: inCourse(), body: { id: FRESH, kind: 'group', of: of.group } }) },
-  'DELETE /api/courses/{id}/removals/{removal}': { may: COURSE, ask: () => ({ params: inCourse({ removal: of.removal }) }) },
+  'PUT /api/courses/{id}/groups': {
+    may: COURSE,
+    ask: at(() => of.course, { body: { id: FRESH, title: 'Evening shift', from: null } }),
+  },
+  'PUT /api/courses/{id}/groups/{group}': {
+    may: COURSE,
+    ask: () => ({ params: inCourse({ group: of.group }), body: { learnerId: people.sitter?.id, isIn: true } }),
+  },
+  'GET /api/courses/{id}/removals': {
+    may: COURSE,
+    ask: () => ({ params: inCourse(), query: `?kind=group&of=${of.group}` }),
+  },
+  'POST /api/courses/{id}/removals': {
+    may: COURSE,
+    ask: () => ({ params: inCourse(), body: { id: FRESH, kind: 'group', of: of.group } }),
+  },
+  'DELETE /api/courses/{id}/removals/{removal}': {
+    may: COURSE,
+    ask: () => ({ params: inCourse({ removal: of.removal }) }),
+  },
   'GET /api/courses/{id}/learners': { may: COURSE, ask: at(() => of.course) },
-  'POST /api/courses/{id}/learners': { may: COURSE, ask: at(() => of.course, { body: { name: 'New', username: 'new.one', password: 'seedlings-26' } }) },
-  'DELETE /api/courses/{id}/learners': { may: COURSE, ask: () => ({ params: inCourse(), body: { learners: [people.sitter?.id] } }) },
-  'GET /api/courses/{id}/learners/{learner}': { may: COURSE, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }) },
-  'DELETE /api/courses/{id}/learners/{learner}': { may: OWNER, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }), else: { coTeacher: 'notAllowed' } },
-  'GET /api/courses/{id}/learners/{learner}/report': { may: COURSE, ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }) },
+  'POST /api/courses/{id}/learners': {
+    may: COURSE,
+    ask: at(() => of.course, { body: { name: 'New', username: 'new.one', password: 'seedlings-26' } }),
+  },
+  'DELETE /api/courses/{id}/learners': {
+    may: COURSE,
+    ask: () => ({ params: inCourse(), body: { learners: [people.sitter?.id] } }),
+  },
+  'GET /api/courses/{id}/learners/{learner}': {
+    may: COURSE,
+    ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }),
+  },
+  'DELETE /api/courses/{id}/learners/{learner}': {
+    may: OWNER,
+    ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }),
+    else: { coTeacher: 'notAllowed' },
+  },
+  'GET /api/courses/{id}/learners/{learner}/report': {
+    may: COURSE,
+    ask: () => ({ params: inCourse({ learner: people.sitter?.id ?? '' }) }),
+  },
   'GET /api/courses/{id}/left': { may: COURSE, ask: at(() => of.course) },
   'GET /api/courses/{id}/parts': { may: COURSE, ask: at(() => of.course) },
-  'POST /api/courses/{id}/roster': { may: COURSE, ask: at(() => of.course, { body: { text: 'New,new.one', take: true, removeOthers: true } }) },
+  'POST /api/courses/{id}/roster': {
+    may: COURSE,
+    ask: at(() => of.course, { body: { text: 'New,new.one', take: true, removeOthers: true } }),
+  },
   'GET /api/courses/{id}/teachers': { may: COURSE, ask: at(() => of.course) },
-  'PUT /api/courses/{id}/teachers': { may: OWNER, ask: at(() => of.course, { body: { username: 'elsewhere', teaches: true } }), else: { coTeacher: 'notAllowed' } },
-  'PUT /api/courses/{id}/units': { may: COURSE, ask: at(() => of.course, { body: { from: 3, units: [{ id: FRESH, title: 'Drying' }] } }) },
-  'PUT /api/learners/{id}/password': { may: OWNER, ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }) },
+  'PUT /api/courses/{id}/teachers': {
+    may: OWNER,
+    ask: at(() => of.course, { body: { username: 'elsewhere', teaches: true } }),
+    else: { coTeacher: 'notAllowed' },
+  },
+  'PUT /api/courses/{id}/units': {
+    may: COURSE,
+    ask: at(() => of.course, { body: { from: 3, units: [{ id: FRESH, title: 'Drying' }] } }),
+  },
+  'PUT /api/learners/{id}/password': {
+    may: OWNER,
+    ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }),
+  },
 
   'GET /api/jobs/{id}': { may: OWNER, ask: at(() => of.job) },
   'GET /api/releases': { may: LEARNERS },
   'POST /api/releases': { may: OWNER, ask: () => ({ body: { id: FRESH, courseId: of.course, setId: of.set } }) },
   'PUT /api/releases/{id}/allowances': {
     may: COURSE,
-    ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, allowed: { moreMinutes: 5, moreSittings: 0 } } }),
+    ask: () => ({
+      params: { id: of.release },
+      body: { learnerId: people.sitter?.id, allowed: { moreMinutes: 5, moreSittings: 0 } },
+    }),
   },
   'GET /api/releases/{id}/analysis': { may: COURSE, ask: at(() => of.release) },
   'GET /api/releases/{id}/editions': { may: COURSE, ask: at(() => of.release) },
   'POST /api/releases/{id}/editions': {
     may: COURSE,
-    ask: at(() => of.release, { body: { reason: 'Unclear', number: 3, changes: [{ question: 0, strike: true, fromVault: false, accept: [] }] } }),
+    ask: at(() => of.release, {
+      body: { reason: 'Unclear', number: 3, changes: [{ question: 0, strike: true, fromVault: false, accept: [] }] },
+    }),
   },
   'GET /api/releases/{id}/editions/{number}': { may: COURSE, ask: () => ({ params: { id: of.release, number: '2' } }) },
-  'PUT /api/releases/{id}/editions/{number}': { may: COURSE, ask: () => ({ params: { id: of.release, number: '2' }, body: {} }) },
-  'PUT /api/releases/{id}/marks': { may: COURSE, ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, mark: { points: 1, reason: 'Late' } } }) },
+  'PUT /api/releases/{id}/editions/{number}': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release, number: '2' }, body: {} }),
+  },
+  'PUT /api/releases/{id}/marks': {
+    may: COURSE,
+    ask: () => ({
+      params: { id: of.release },
+      body: { learnerId: people.sitter?.id, mark: { points: 1, reason: 'Late' } },
+    }),
+  },
   'GET /api/releases/{id}/results': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },
   'GET /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release) },
   'PUT /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release, { body: settings }) },
 
-  'GET /api/releases/{id}/sittings/{sitting}': { may: COURSE, ask: () => ({ params: { id: of.release, sitting: of.sitting } }) },
-  'PUT /api/releases/{id}/sittings/{sitting}': { may: COURSE, ask: () => ({ params: { id: of.release, sitting: of.finished }, body: { minutes: null } }) },
+  'GET /api/releases/{id}/sittings/{sitting}': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release, sitting: of.sitting } }),
+  },
+  'PUT /api/releases/{id}/sittings/{sitting}': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release, sitting: of.finished }, body: { minutes: null } }),
+  },
   'GET /api/releases/{id}/sittings': { may: ['sitter', 'classmate'], ask: at(() => of.release) },
   'POST /api/releases/{id}/sittings': { may: ['sitter', 'classmate'], ask: at(() => of.release) },
   'POST /api/sittings/{id}/at': { may: ['sitter'], ask: at(() => of.sitting, { body: { question: 1 } }) },
   'POST /api/sittings/{id}/finish': { may: ['sitter'], ask: at(() => of.sitting) },
   'POST /api/sittings/{id}/moves': {
     may: ['sitter'],
-    ask: () => ({ params: { id: of.sitting }, body: { question: 0, after: 1, moves: [{ id: FRESH, kind: 'put', item: of.item, copy: 0, zone: of.zone }] } }),
+    ask: () => ({
+      params: { id: of.sitting },
+      body: { question: 0, after: 1, moves: [{ id: FRESH, kind: 'put', item: of.item, copy: 0, zone: of.zone }] },
+    }),
   },
-  'GET /api/sittings/{id}/media/{name}': { may: ['sitter'], ask: () => ({ params: { id: of.sitting, name: of.medium } }) },
+  'GET /api/sittings/{id}/media/{name}': {
+    may: ['sitter'],
+    ask: () => ({ params: { id: of.sitting, name: of.medium } }),
+  },
   'GET /api/sittings/{id}/sources/{n}': { may: ['sitter'], ask: () => ({ params: { id: of.sitting, n: '0' } }) },
 };
 /** What the sign-in library answers is its own (see `OPEN_AUTH_PATHS`); `tests/browser/pages.spec.ts` tries it. */
@@ -312,10 +460,14 @@ describe('who may ask what', () => {
     app = await makeApp(readConfig({ VAULT_DROP_DATA: folder, VAULT_DROP_ROOT: process.cwd() }));
     return app;
   }
-  // That a right was refused is noted, and how often something was asked for is counted: neither is a change of what is there.
+  // That a right was refused is noted, and how often something was asked for is counted: neither is a change of what is
+  // there.
   const changesOf = async (one: App) =>
-    (await one.db.get<{ n: number }>(sql`select total_changes() - (select coalesce(max(n), 0) from security_event) - (select coalesce(sum(count), 0) from request_count) as n`))
-      ?.n ?? 0;
+    (
+      await one.db.get<{ n: number }>(
+        sql`select total_changes() - (select coalesce(max(n), 0) from security_event) - (select coalesce(sum(count), 0) from request_count) as n`,
+      )
+    )?.n ?? 0;
 
   it.each(Object.keys(ROWS))('%s', async (name) => {
     const row = ROWS[name] as Row;
@@ -323,22 +475,36 @@ describe('who may ask what', () => {
       const one = await fresh();
       const before = await changesOf(one);
       const response = await asked(one, name, people[actor], row.ask?.());
-      const body = response.headers.get('content-type')?.startsWith('application/json') ? ((await response.json()) as { ok?: boolean; error?: { code: string } }) : {};
+      const body = response.headers.get('content-type')?.startsWith('application/json')
+        ? ((await response.json()) as { ok?: boolean; error?: { code: string } })
+        : {};
       const may = row.may.includes(actor);
-      const code = may || row.nothing?.includes(actor) ? undefined : actor === 'nobody' ? 'notSignedIn' : isOfRole(name, actor) ? (row.else?.[actor] ?? 'notFound') : 'notAllowed';
+      const code =
+        may || row.nothing?.includes(actor)
+          ? undefined
+          : actor === 'nobody'
+            ? 'notSignedIn'
+            : isOfRole(name, actor)
+              ? (row.else?.[actor] ?? 'notFound')
+              : 'notAllowed';
       const expected = code ? { status: errors[code][0], code } : { status: 200, code: undefined };
       expect({ actor, status: response.status, code: body.error?.code }).toEqual({ actor, ...expected });
       // It is as the API document says.
       const { takes, answers, fails } = operation(name);
       if (!row.ask?.().bytes) expect(takes(row.ask?.().body)).toEqual([]);
-      if (response.headers.get('content-type')?.startsWith('application/json')) expect(code ? fails(body) : answers(body)).toEqual([]);
+      if (response.headers.get('content-type')?.startsWith('application/json'))
+        expect(code ? fails(body) : answers(body)).toEqual([]);
       const wrote = (await changesOf(one)) > before;
       // Who may not, changes nothing and is told nothing of what is there.
       if (!may) expect({ actor, wrote }).toEqual({ actor, wrote: false });
-      else if (!['GET', 'POST'].includes(name.split(' ')[0] ?? '')) expect({ actor, wrote }).toEqual({ actor, wrote: true });
+      else if (!['GET', 'POST'].includes(name.split(' ')[0] ?? ''))
+        expect({ actor, wrote }).toEqual({ actor, wrote: true });
       if (!may || (actor !== 'owner' && actor !== 'coTeacher')) {
         const told = JSON.stringify(body);
-        const secrets = may && LEARNERS.includes(actor) ? [of.question, of.set, of.hash] : [of.question, of.set, of.list, of.course, of.hash];
+        const secrets =
+          may && LEARNERS.includes(actor)
+            ? [of.question, of.set, of.hash]
+            : [of.question, of.set, of.list, of.course, of.hash];
         // What was asked with comes back at most to who may.
         expect({ actor, leaks: secrets.filter((id) => told.includes(id)) }).toEqual({ actor, leaks: [] });
       }
@@ -348,7 +514,8 @@ describe('who may ask what', () => {
 
   it('of lists, shows each their own', async () => {
     const one = await fresh();
-    const seen = async (name: string, actor: Actor, id: string) => (await (await asked(one, name, people[actor])).text()).includes(id);
+    const seen = async (name: string, actor: Actor, id: string) =>
+      (await (await asked(one, name, people[actor])).text()).includes(id);
     const lists = [
       ['GET /api/courses', of.course, ['owner', 'coTeacher']],
       ['GET /api/questions', of.question, ['owner']],
@@ -358,6 +525,11 @@ describe('who may ask what', () => {
       ['GET /api/media', of.hash, ['owner']],
     ] as const;
     for (const [name, id, who] of lists)
-      for (const actor of TEACHERS) expect([name, actor, await seen(name, actor, id)]).toEqual([name, actor, (who as readonly Actor[]).includes(actor)]);
+      for (const actor of TEACHERS)
+        expect([name, actor, await seen(name, actor, id)]).toEqual([
+          name,
+          actor,
+          (who as readonly Actor[]).includes(actor),
+        ]);
   });
 });

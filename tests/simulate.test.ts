@@ -23,7 +23,12 @@ let n = 0;
 /** A question with three zones of room for all, of which the first is nobody's, and that of most comes last. */
 const three = (tries: number) => {
   const [dry, moist] = seeds().zones;
-  const third = { ...(dry as object), id: 'yard', label: 'yard', shape: { type: 'rect', x: 40, y: 345, w: 400, h: 90 } };
+  const third = {
+    ...(dry as object),
+    id: 'yard',
+    label: 'yard',
+    shape: { type: 'rect', x: 40, y: 345, w: 400, h: 90 },
+  };
   return seeds({ tries, afterMiss: 'leave', zones: [third, moist, dry] });
 };
 
@@ -37,15 +42,19 @@ describe('the simulator of the demo', () => {
     }
     return { releaseId, rows: must(await resultsOf(odile, releaseId)).rows };
   }
-  const mean = (marks: readonly (number | null)[]) => marks.reduce<number>((sum, mark) => sum + (mark ?? 0), 0) / marks.length;
+  const mean = (marks: readonly (number | null)[]) =>
+    marks.reduce<number>((sum, mark) => sum + (mark ?? 0), 0) / marks.length;
 
   it('gives who knows more the better marks', async () => {
     const [strong, weak] = [await sat({ skill: 5 }, 12, 1), await sat({ skill: -5 }, 12, 1)];
     const [top, bottom] = [mean(strong.rows.map(({ mark }) => mark)), mean(weak.rows.map(({ mark }) => mark))];
-    // Of 36 items the one lot knows nearly all, the other guesses some 0.15 each; that fewer than half, or more than half, are right has a chance of less than 1 in 10^6.
+    // Of 36 items the one lot knows nearly all, the other guesses some 0.15 each; that fewer than half, or more than
+    // half, are right has a chance of less than 1 in 10^6.
     expect(top).toBeGreaterThan(1.5);
     expect(bottom).toBeLessThan(1.5);
-    const first = must(await analysisOf(odile, strong.releaseId)).questions[0]?.pairs.filter(({ right }) => right === true);
+    const first = must(await analysisOf(odile, strong.releaseId)).questions[0]?.pairs.filter(
+      ({ right }) => right === true,
+    );
     expect(first?.length).toBeGreaterThan(0);
   });
 
@@ -63,7 +72,11 @@ describe('the simulator of the demo', () => {
     await app.db.run(`update release set sittings = null where id = '${releaseId}'`);
     for (let i = 0; i < 2; i++) await sitThrough({ ...simulated(as), manner: 'guesses' }, releaseId, { began });
     const rows = await app.db.select({ id: sitting.id }).from(sitting).where(eq(sitting.releaseId, releaseId));
-    const [one, two] = await Promise.all(rows.map(({ id }) => app.db.select({ body: move.body, at: move.at }).from(move).where(eq(move.sittingId, id)).orderBy(move.n)));
+    const [one, two] = await Promise.all(
+      rows.map(({ id }) =>
+        app.db.select({ body: move.body, at: move.at }).from(move).where(eq(move.sittingId, id)).orderBy(move.n),
+      ),
+    );
     expect(rows).toHaveLength(2);
     expect(one?.length).toBeGreaterThan(4);
     expect(two).toEqual(one);

@@ -41,7 +41,12 @@ async function question(changes: Record<string, unknown> = {}, time = {}): Promi
   must(await keepNew(odile, made));
   return give({ questionId: made.id, revision: 1 }, time);
 }
-async function setOf(questions: Question[], goBack: boolean, time = {}, sections = inOrder(questions.map((one) => one.id))): Promise<string> {
+async function setOf(
+  questions: Question[],
+  goBack: boolean,
+  time = {},
+  sections = inOrder(questions.map((one) => one.id)),
+): Promise<string> {
   const id = randomUUID();
   for (const one of questions) must(await keepNew(odile, one));
   must(await makeSet(odile, id, 'Drying and storing'));
@@ -54,14 +59,24 @@ const at = <Who extends As>(as: Who, time: Date): Who => ({ ...as, now: () => ti
 describe('what a learner is told', () => {
   it('is nothing before the first check, and after it each verdict with what is said of it', async () => {
     const key = [
-      { zone: 'dry', belongs: ['barley', 'poppy'], need: { rule: 'all' }, says: { zone: say('Dry ones.'), items: { gravel: say('Not a seed.'), acorn: say('Never seen.') } } },
+      {
+        zone: 'dry',
+        belongs: ['barley', 'poppy'],
+        need: { rule: 'all' },
+        says: { zone: say('Dry ones.'), items: { gravel: say('Not a seed.'), acorn: say('Never seen.') } },
+      },
       { zone: 'moist', belongs: ['acorn'], need: { rule: 'all' } },
     ];
-    const { put, take, move } = await sitter(await someone(), await question({ key, feedback: { right: null, partly: say('Nearly.'), wrong: null } }));
+    const { put, take, move } = await sitter(
+      await someone(),
+      await question({ key, feedback: { right: null, partly: say('Nearly.'), wrong: null } }),
+    );
     expect(await take(put('barley', 'dry'))).toMatchObject({ told: null, best: null, hints: [], media: {} });
     await take(put('gravel', 'dry'));
     const { told } = await take(move({ kind: 'check' }));
-    expect(told).toMatchObject({ try: { number: 1, fullMarks: false, mark: { mark: 1, max: 3 }, words: say('Nearly.') } });
+    expect(told).toMatchObject({
+      try: { number: 1, fullMarks: false, mark: { mark: 1, max: 3 }, words: say('Nearly.') },
+    });
     expect(told?.says.map(({ of, said }) => [of !== null, said.text?.blocks])).toEqual([
       [false, say('Dry ones.').text.blocks],
       [true, say('Not a seed.').text.blocks],
@@ -78,14 +93,25 @@ describe('what a learner is told', () => {
     await take(put('barley', 'dry'));
     const answer = await take(move({ kind: 'check' }));
     expect([answer.told?.try?.mark, answer.best]).toEqual([null, null]);
-    expect(must(await finish(as, view.id))).toMatchObject({ total: null, questions: [{ reckoning: null, fullMarks: null }] });
-    expect((await releasesFor(as)).find(({ id }) => id === releaseId)).toMatchObject({ mark: null, max: null, state: 'finished' });
+    expect(must(await finish(as, view.id))).toMatchObject({
+      total: null,
+      questions: [{ reckoning: null, fullMarks: null }],
+    });
+    expect((await releasesFor(as)).find(({ id }) => id === releaseId)).toMatchObject({
+      mark: null,
+      max: null,
+      state: 'finished',
+    });
   });
 
   it('is a hint for each try, and a model answer when the author lets it be seen', async () => {
     const { take, put, move, send, view } = await sitter(
       await someone(),
-      await question({ hints: [say('Grains ripen dry.'), say('Acorns do not.')], show: { modelAnswer: 'atTheEnd' }, tries: 2 }),
+      await question({
+        hints: [say('Grains ripen dry.'), say('Acorns do not.')],
+        show: { modelAnswer: 'atTheEnd' },
+        tries: 2,
+      }),
     );
     expect(view).toMatchObject({ hintsLeft: 0, modelAnswer: null });
     const early = must(await send(0, move({ kind: 'hint' })));
@@ -107,11 +133,20 @@ describe('what a learner is told', () => {
     expect(wrong.told?.goingHome).toHaveLength(1);
     const next = await take(put('acorn', 'moist'));
     expect(next.board?.zones.map(({ held }) => held.length)).toEqual([1, 1]);
-    expect(await take(put('poppy', 'dry'))).toMatchObject({ ended: true, tries: 2, told: { try: { fullMarks: true } } });
+    expect(await take(put('poppy', 'dry'))).toMatchObject({
+      ended: true,
+      tries: 2,
+      told: { try: { fullMarks: true } },
+    });
   });
 
   it('names what a zone turned away, and shows the board as it then is', async () => {
-    const zone = (id: string, x: number, more = {}) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 400, h: 300 }, ...more });
+    const zone = (id: string, x: number, more = {}) => ({
+      id,
+      label: id,
+      shape: { type: 'rect', x, y: 40, w: 400, h: 300 },
+      ...more,
+    });
     const releaseId = await question({ zones: [zone('dry', 40, { welcome: 'keyed' }), zone('moist', 500)] });
     const { take, put } = await sitter(await someone(), releaseId);
     expect(await take(put('gravel', 'dry'))).toMatchObject({ turnedAway: [{ why: 'notWelcome' }], told: null });
@@ -132,8 +167,16 @@ describe('moves made while the line was down', () => {
   });
 
   it('settle at the end of an order that has become shorter meanwhile', async () => {
-    const zone = (id: string, x: number, more = {}) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 400, h: 300 }, ...more });
-    const { put, send } = await sitter(await someone(), await question({ zones: [zone('dry', 40, { welcome: 'keyed' }), zone('moist', 500)] }));
+    const zone = (id: string, x: number, more = {}) => ({
+      id,
+      label: id,
+      shape: { type: 'rect', x, y: 40, w: 400, h: 300 },
+      ...more,
+    });
+    const { put, send } = await sitter(
+      await someone(),
+      await question({ zones: [zone('dry', 40, { welcome: 'keyed' }), zone('moist', 500)] }),
+    );
     const answer = must(await send(0, put('gravel', 'dry'), put('barley', 'dry', { at: 1 })));
     expect(answer).toMatchObject({ last: 2, passedOver: 0 });
     expect(answer.board?.zones[0]?.held).toHaveLength(1);
@@ -142,13 +185,20 @@ describe('moves made while the line was down', () => {
   it('are refused whole where one names what is not there', async () => {
     const { put, view, send } = await sitter(await someone(), await question());
     const none = { ...put('barley', 'dry'), copy: 3 };
-    expect(await send(0, put('poppy', 'dry'), none)).toMatchObject({ code: 'invalid', problems: [{ path: 'moves[1].copy' }] });
+    expect(await send(0, put('poppy', 'dry'), none)).toMatchObject({
+      code: 'invalid',
+      problems: [{ path: 'moves[1].copy' }],
+    });
     expect(view.last).toBe(0);
   });
 });
 
 describe('a set', () => {
-  const three = () => [seeds({ title: 'First' }), seeds({ title: 'Second', show: { nextOnlyAfterCheck: true } }), seeds({ title: 'Third' })];
+  const three = () => [
+    seeds({ title: 'First' }),
+    seeds({ title: 'Second', show: { nextOnlyAfterCheck: true } }),
+    seeds({ title: 'Third' }),
+  ];
 
   it('goes from question to question, back where that is allowed, and not past what wants a check', async () => {
     const as = await someone();
@@ -188,8 +238,12 @@ describe('a set', () => {
     await second.take(second.put('barley', 'dry'));
     await second.take(second.put('acorn', 'moist'));
     const summary = must(await finish(as, first.view.id));
-    expect(summary).toMatchObject({ total: { mark: 3, max: 6 }, questions: [{ title: 'First', seen: true, tries: 1, reckoning: { mark: 1 } }, { reckoning: { mark: 2 } }] });
-    for (const { reckoning } of summary.questions) expect(reckoning?.lines.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(reckoning?.mark ?? NaN, 9);
+    expect(summary).toMatchObject({
+      total: { mark: 3, max: 6 },
+      questions: [{ title: 'First', seen: true, tries: 1, reckoning: { mark: 1 } }, { reckoning: { mark: 2 } }],
+    });
+    for (const { reckoning } of summary.questions)
+      expect(reckoning?.lines.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(reckoning?.mark ?? NaN, 9);
     expect(await finish(as, first.view.id)).toEqual({ ok: true, value: summary });
     expect(await second.send(4, second.put('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
     expect(must(await sit(as, releaseId)).finished).toMatchObject({ total: { mark: 3, max: 6 } });
@@ -212,7 +266,10 @@ describe('a set', () => {
     for (let i = 0; i < 8; i++) {
       const as = await someone();
       const first = await sitter(as, releaseId);
-      expect(first.view).toMatchObject({ question: { title: 'Question 0' }, place: { at: 0, count: 3, section: 'First' } });
+      expect(first.view).toMatchObject({
+        question: { title: 'Question 0' },
+        place: { at: 0, count: 3, section: 'First' },
+      });
       await first.take(first.put('barley', 'dry'));
       const second = await sitter(as, releaseId, 1);
       const third = await sitter(as, releaseId, 2);
@@ -221,10 +278,19 @@ describe('a set', () => {
       expect((await sitter(as, releaseId, 1)).view.question.title).toBe(second.view.question.title);
       await third.take(third.put('acorn', 'moist'));
       const summary = must(await finish(as, first.view.id));
-      expect(summary).toMatchObject({ total: { mark: 4.5, max: 15 }, questions: [{ points: 12, earned: 4 }, { earned: 0 }, { points: 1.5, earned: 0.5 }] });
-      expect(summary.questions.map(({ title }) => title)).toEqual(['Question 0', second.view.question.title, third.view.question.title]);
+      expect(summary).toMatchObject({
+        total: { mark: 4.5, max: 15 },
+        questions: [{ points: 12, earned: 4 }, { earned: 0 }, { points: 1.5, earned: 0.5 }],
+      });
+      expect(summary.questions.map(({ title }) => title)).toEqual([
+        'Question 0',
+        second.view.question.title,
+        third.view.question.title,
+      ]);
       drawn.add(`${second.view.question.title}, ${third.view.question.title}`);
-      expect(must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id)).toMatchObject({ mark: 4.5, max: 15, state: 'ended' });
+      expect(
+        must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id),
+      ).toMatchObject({ mark: 4.5, max: 15, state: 'ended' });
       expect((await releasesFor(as))[0]).toMatchObject({ questions: 3, mark: 4.5, max: 15 });
     }
     // Ten draws there are; that eight sittings all have the same one has a chance of 1 in 10^7.
@@ -238,14 +304,24 @@ describe('a set', () => {
     must(await keepNew(other, theirs));
     must(await makeSet(odile, id, 'Mine'));
     const content = (...questions: string[]) => ({ title: 'Mine', goBack: true, sections: inOrder(questions) });
-    expect(await keepSet(odile, id, content(mine.id, theirs.id))).toMatchObject({ code: 'invalid', problems: [{ path: 'sections[0].questions[1]' }] });
+    expect(await keepSet(odile, id, content(mine.id, theirs.id))).toMatchObject({
+      code: 'invalid',
+      problems: [{ path: 'sections[0].questions[1]' }],
+    });
     expect(await keepSet(odile, id, content(mine.id, mine.id))).toMatchObject({ code: 'invalid' });
     expect(await keepSet(other, id, content(theirs.id))).toMatchObject({ code: 'notFound' });
     expect(await openSet(other, id)).toMatchObject({ code: 'notFound' });
-    expect(await publish(odile, { id: randomUUID(), courseId, setId: id })).toMatchObject({ code: 'notReady', problems: [{ path: 'questions' }] });
+    expect(await publish(odile, { id: randomUUID(), courseId, setId: id })).toMatchObject({
+      code: 'notReady',
+      problems: [{ path: 'questions' }],
+    });
     must(await keepSet(odile, id, content(mine.id)));
-    expect(must(await openSet(odile, id)).sections).toEqual([{ title: '', draw: null, questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null }] }]);
-    expect(await publish(odile, { id: randomUUID(), courseId, setId: id, settings: { closesAt: new Date(0) } })).toMatchObject({
+    expect(must(await openSet(odile, id)).sections).toEqual([
+      { title: '', draw: null, questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null }] },
+    ]);
+    expect(
+      await publish(odile, { id: randomUUID(), courseId, setId: id, settings: { closesAt: new Date(0) } }),
+    ).toMatchObject({
       code: 'notReady',
       problems: [{ path: 'closesAt' }],
     });
@@ -265,7 +341,10 @@ describe('time', () => {
     const late = at(as, later(11));
     const { put: putLate, send } = { put, send: (await sitterAt(late, view.id)).send };
     expect(await send(1, putLate('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
-    expect(must(await sit(late, releaseId)).finished).toMatchObject({ finishedAt: later(10), total: { mark: 1, max: 3 } });
+    expect(must(await sit(late, releaseId)).finished).toMatchObject({
+      finishedAt: later(10),
+      total: { mark: 1, max: 3 },
+    });
   });
 
   it('ends with the due date, for those who have not begun too', async () => {
@@ -277,7 +356,9 @@ describe('time', () => {
     expect(await sit(idle, releaseId)).toMatchObject({ code: 'releaseClosed' });
     expect((await releasesFor(idle)).find(({ id }) => id === releaseId)?.state).toBe('closed');
     // The teacher looks: what has run out is what it came to.
-    const row = must(await resultsOf(at(odile, later(40)), releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id);
+    const row = must(await resultsOf(at(odile, later(40)), releaseId)).rows.find(
+      ({ learnerId }) => learnerId === as.person.id,
+    );
     expect(row).toMatchObject({ mark: 1, state: 'ended' });
   });
 });
@@ -285,15 +366,28 @@ describe('time', () => {
 /** Moves sent by somebody whose page is still open. */
 async function sitterAt(as: As<Learner>, sittingId: string) {
   const { takeMoves } = await import('../src/server/sittings/moves');
-  return { send: (after: number, ...moves: Parameters<typeof takeMoves>[3]['moves'][number][]) => takeMoves(as, sittingId, as.person.id, { question: 0, after, moves }) };
+  return {
+    send: (after: number, ...moves: Parameters<typeof takeMoves>[3]['moves'][number][]) =>
+      takeMoves(as, sittingId, as.person.id, { question: 0, after, moves }),
+  };
 }
 
 describe('media of a sitting', () => {
-  const svg = (colour: string) => Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="40" height="40"><rect width="40" height="40" fill="${colour}"/></svg>`);
+  const svg = (colour: string) =>
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="40" height="40"><rect width="40" height="40" fill="${colour}"/></svg>`,
+    );
 
   it('go by drawn names, to the learner alone, those of feedback not before a try', async () => {
     const keep = async (colour: string) =>
-      must(await takeMedium(odile, { name: `${colour}.svg`, claimed: 'image/svg+xml', bytes: svg(colour), room: { width: 960, height: 540 } }));
+      must(
+        await takeMedium(odile, {
+          name: `${colour}.svg`,
+          claimed: 'image/svg+xml',
+          bytes: svg(colour),
+          room: { width: 960, height: 540 },
+        }),
+      );
     const [jar, leaf] = [await keep('red'), await keep('green')];
     const medium = (hash: string) => ({ hash, kind: 'picture', description: 'A jar', weight: 100 });
     const releaseId = await question({
@@ -307,11 +401,14 @@ describe('media of a sitting', () => {
     expect(Object.values(view.question.media)).toEqual([{ kind: 'picture', description: 'A jar' }]);
     expect(must(await sittingMedium(as, view.id, 0, shown ?? '', 'medium', 320)).type).toBe('image/svg+xml');
     expect(await sittingMedium(stranger, view.id, 0, shown ?? '', 'medium', null)).toMatchObject({ code: 'notFound' });
-    for (const name of ['jar', 'leaf', jar.hash]) expect(await sittingMedium(as, view.id, 0, name, 'medium', null), name).toMatchObject({ code: 'notFound' });
+    for (const name of ['jar', 'leaf', jar.hash])
+      expect(await sittingMedium(as, view.id, 0, name, 'medium', null), name).toMatchObject({ code: 'notFound' });
     const { told, media } = await take(move({ kind: 'check' }));
     const late = told?.try?.words?.picture ?? '';
     expect(media).toEqual({ [late]: { kind: 'picture', description: 'A jar' } });
-    expect(Buffer.from(must(await sittingMedium(as, view.id, 0, late, 'medium', null)).bytes).toString()).toContain('green');
+    expect(Buffer.from(must(await sittingMedium(as, view.id, 0, late, 'medium', null)).bytes).toString()).toContain(
+      'green',
+    );
   });
 
   it('are as wide as they are shown', async () => {
@@ -319,7 +416,9 @@ describe('media of a sitting', () => {
     const bytes = await sharp({ create: { width: 1600, height: 900, channels: 3, background: '#8a5c0d' } })
       .png()
       .toBuffer();
-    const kept = must(await takeMedium(odile, { name: 'plan.png', claimed: 'image/png', bytes, room: { width: 960, height: 540 } }));
+    const kept = must(
+      await takeMedium(odile, { name: 'plan.png', claimed: 'image/png', bytes, room: { width: 960, height: 540 } }),
+    );
     const releaseId = await question({
       media: { plan: { hash: kept.hash, kind: 'picture', decorative: true } },
       fixtures: [{ type: 'picture', id: 'f', x: 0, y: 0, w: 40, h: 40, media: 'plan' }],
@@ -327,8 +426,11 @@ describe('media of a sitting', () => {
     const as = await someone();
     const { view } = await sitter(as, releaseId);
     const [name = ''] = Object.keys(view.question.media);
-    const widthOf = async (asked: number | null) => (await sharp(must(await sittingMedium(as, view.id, 0, name, 'medium', asked)).bytes).metadata()).width;
-    expect([await widthOf(320), await widthOf(320), await widthOf(321), await widthOf(null)]).toEqual([320, 320, 1600, 1600]);
+    const widthOf = async (asked: number | null) =>
+      (await sharp(must(await sittingMedium(as, view.id, 0, name, 'medium', asked)).bytes).metadata()).width;
+    expect([await widthOf(320), await widthOf(320), await widthOf(321), await widthOf(null)]).toEqual([
+      320, 320, 1600, 1600,
+    ]);
   });
 });
 
@@ -363,16 +465,29 @@ describe('a source', () => {
     expect(next.sources).toMatchObject([{ n: 0, title: 'From the handbook', medium: null, captioned: true }]);
     expect(new TextDecoder().decode(must(await captions()).bytes)).toBe(CAPTIONS);
     const other = await learner(odile, courseId, `source-${n++}`);
-    expect(await sittingSource(other, open?.id ?? '', 0, 'captions', null)).toMatchObject({ ok: false, code: 'notFound' });
-    expect(await sittingSource(wren, open?.id ?? '', 7, 'captions', null)).toMatchObject({ ok: false, code: 'notFound' });
+    expect(await sittingSource(other, open?.id ?? '', 0, 'captions', null)).toMatchObject({
+      ok: false,
+      code: 'notFound',
+    });
+    expect(await sittingSource(wren, open?.id ?? '', 7, 'captions', null)).toMatchObject({
+      ok: false,
+      code: 'notFound',
+    });
   });
 
   it('with nothing in it, with a file of somebody else’s, or with captions that are none is refused with its place', async () => {
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'Faulty'));
-    const refused = async (more: Record<string, unknown>) => keepSet(odile, setId, { title: 'Faulty', goBack: true, sections: [], sources: [source([], more)] });
+    const refused = async (more: Record<string, unknown>) =>
+      keepSet(odile, setId, { title: 'Faulty', goBack: true, sections: [], sources: [source([], more)] });
     expect(await refused({ text: ' ' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0]' }] });
-    expect(await refused({ medium: { hash: 'a'.repeat(64), kind: 'film', description: '' } })).toMatchObject({ ok: false, problems: [{ path: 'sources[0].medium' }] });
-    expect(await refused({ captions: '1\n00:00 no header' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0].captions' }] });
+    expect(await refused({ medium: { hash: 'a'.repeat(64), kind: 'film', description: '' } })).toMatchObject({
+      ok: false,
+      problems: [{ path: 'sources[0].medium' }],
+    });
+    expect(await refused({ captions: '1\n00:00 no header' })).toMatchObject({
+      ok: false,
+      problems: [{ path: 'sources[0].captions' }],
+    });
   });
 });

@@ -52,8 +52,18 @@ describe('a question in the Vault', () => {
   it('stays as it was when an edit would break it', async () => {
     const question = seeds();
     must(await keepNew(odile, question));
-    const broken = { id: randomUUID(), from: 1, edits: [{ type: 'set' as const, in: 'items' as const, id: 'barley', field: 'size', to: { w: -1, h: 1 }, from: null }] };
-    expect(await editQuestion(odile, question.id, broken)).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'items[0].size.w' }] });
+    const broken = {
+      id: randomUUID(),
+      from: 1,
+      edits: [
+        { type: 'set' as const, in: 'items' as const, id: 'barley', field: 'size', to: { w: -1, h: 1 }, from: null },
+      ],
+    };
+    expect(await editQuestion(odile, question.id, broken)).toMatchObject({
+      ok: false,
+      code: 'invalid',
+      problems: [{ path: 'items[0].size.w' }],
+    });
     expect(must(await openQuestion(odile, question.id)).revision).toBe(1);
   });
 
@@ -62,7 +72,9 @@ describe('a question in the Vault', () => {
     must(await keepNew(odile, question));
     const none = { ok: false, code: 'notFound' };
     expect(await openQuestion(other, question.id)).toMatchObject(none);
-    expect(await editQuestion(other, question.id, { id: randomUUID(), from: 1, edits: title('Mine') })).toMatchObject(none);
+    expect(await editQuestion(other, question.id, { id: randomUUID(), from: 1, edits: title('Mine') })).toMatchObject(
+      none,
+    );
     expect(await setDeleted(other, question.id, true)).toMatchObject(none);
     expect(await copyQuestion(other, question.id, randomUUID())).toMatchObject(none);
     expect(await keepNew(other, question)).toMatchObject(none);
@@ -76,7 +88,10 @@ describe('a question in the Vault', () => {
     expect(await openQuestion(odile, question.id)).toMatchObject({ code: 'notFound' });
     must(await setDeleted(odile, question.id, false));
     const copy = must(await copyQuestion(odile, question.id, randomUUID()));
-    expect(must(await openQuestion(odile, copy.id)).question).toMatchObject({ id: copy.id, title: 'Which seeds stand drying? (copy)' });
+    expect(must(await openQuestion(odile, copy.id)).question).toMatchObject({
+      id: copy.id,
+      title: 'Which seeds stand drying? (copy)',
+    });
   });
 });
 
@@ -101,7 +116,9 @@ describe('publishing', () => {
     expect(must(await openCourse(odile, courseId)).releases.filter(({ id }) => id === once.id)).toHaveLength(1);
     must(await keepNew(other, seeds()));
     expect(await publish(other, once)).toMatchObject({ code: 'notFound' });
-    expect(await publish(odile, { ...asked, id: randomUUID(), questionId: good.id, revision: 9 })).toMatchObject({ code: 'questionMovedOn' });
+    expect(await publish(odile, { ...asked, id: randomUUID(), questionId: good.id, revision: 9 })).toMatchObject({
+      code: 'questionMovedOn',
+    });
   });
 });
 
@@ -132,7 +149,12 @@ describe('a sitting', () => {
 
   it('stores what comes in together, and of two that go on from one state the first', async () => {
     const tables = await Promise.all(Array.from({ length: 8 }, sitDown));
-    const both = await Promise.all(tables.flatMap(({ put, send, check }) => [send(0, put('barley', 'dry'), check()), send(0, put('acorn', 'dry'), check())]));
+    const both = await Promise.all(
+      tables.flatMap(({ put, send, check }) => [
+        send(0, put('barley', 'dry'), check()),
+        send(0, put('acorn', 'dry'), check()),
+      ]),
+    );
     both.forEach((answer, i) => {
       if (i % 2 === 0) expect(must(answer)).toMatchObject({ last: 2, told: { try: { mark: { mark: 1 } } } });
       else expect(answer).toMatchObject({ ok: false, code: 'sittingMovedOn', detail: { last: 2 } });
@@ -142,7 +164,11 @@ describe('a sitting', () => {
   it('judges a check on the server and ends when it is all right', async () => {
     const { put, send, check } = await sitDown();
     const miss = must(await send(0, put('barley', 'dry'), put('gravel', 'moist'), check()));
-    expect(miss).toMatchObject({ tries: 1, ended: false, told: { try: { mark: { mark: 1, max: 3 }, fullMarks: false } } });
+    expect(miss).toMatchObject({
+      tries: 1,
+      ended: false,
+      told: { try: { mark: { mark: 1, max: 3 }, fullMarks: false } },
+    });
     expect(miss.told?.verdicts.map(({ verdict }) => verdict).sort()).toEqual(['right', 'wrong']);
     const full = must(await send(3, put('poppy', 'dry'), put('acorn', 'moist'), check()));
     expect(full).toMatchObject({ tries: 2, ended: true, best: { mark: 3, max: 3 } });
@@ -152,7 +178,10 @@ describe('a sitting', () => {
   it('takes nothing of a batch with a move that cannot be', async () => {
     const { put, send } = await sitDown();
     const bad: SentMove = { id: randomUUID(), kind: 'put', item: 'barley', copy: 0, zone: null };
-    expect(await send(0, put('poppy', 'dry'), bad)).toMatchObject({ code: 'invalid', problems: [{ path: 'moves[1].item' }] });
+    expect(await send(0, put('poppy', 'dry'), bad)).toMatchObject({
+      code: 'invalid',
+      problems: [{ path: 'moves[1].item' }],
+    });
     expect(must(await send(0, put('barley', 'dry'))).last).toBe(1);
   });
 
@@ -161,7 +190,13 @@ describe('a sitting', () => {
     const releaseId = (await releasesFor(wren))[0]?.id ?? '';
     expect(await sit(stranger, releaseId)).toMatchObject({ code: 'notFound' });
     expect(await releasesFor(stranger)).toEqual([]);
-    expect(await takeMoves(stranger, sitting.id, stranger.person.id, { question: 0, after: 0, moves: [{ id: randomUUID(), kind: 'check' }] })).toMatchObject({ code: 'notFound' });
+    expect(
+      await takeMoves(stranger, sitting.id, stranger.person.id, {
+        question: 0,
+        after: 0,
+        moves: [{ id: randomUUID(), kind: 'check' }],
+      }),
+    ).toMatchObject({ code: 'notFound' });
   });
 
   it('stands in the results of its release, for its teacher alone', async () => {
@@ -169,8 +204,12 @@ describe('a sitting', () => {
     must(await send(0, put('barley', 'dry'), check()));
     const releaseId = (await releasesFor(wren))[0]?.id ?? '';
     const results = must(await resultsOf(odile, releaseId));
-    expect(results.rows).toEqual([expect.objectContaining({ name: 'wren', mark: 1, max: 3, tries: 1, state: 'checked' })]);
-    expect(resultsCsv(results)).toBe('name,user name,mark,out of,tries,seconds,state,late,sittings\r\nwren,wren,1,3,1,0,checked,,1\r\n');
+    expect(results.rows).toEqual([
+      expect.objectContaining({ name: 'wren', mark: 1, max: 3, tries: 1, state: 'checked' }),
+    ]);
+    expect(resultsCsv(results)).toBe(
+      'name,user name,mark,out of,tries,seconds,state,late,sittings\r\nwren,wren,1,3,1,0,checked,,1\r\n',
+    );
     expect(await resultsOf(other, releaseId)).toMatchObject({ code: 'notFound' });
     expect(sitting.course).toBe('Tarn Hollow induction');
   });

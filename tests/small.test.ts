@@ -14,7 +14,8 @@ describe('a sitting’s ticket', () => {
   const now = new Date('2026-03-02T10:00:00Z');
   const ticket = { sittingId: 'a-sitting', learnerId: 'a-learner' };
   const text = makeTicket('secret', ticket, 'session-1', now);
-  it('is good under the sign-in it was given', () => expect(readTicket('secret', text, 'session-1', now)).toEqual(ticket));
+  it('is good under the sign-in it was given', () =>
+    expect(readTicket('secret', text, 'session-1', now)).toEqual(ticket));
   it.each([
     ['another sign-in', 'secret', text, 'session-2', now],
     ['nobody signed in', 'secret', text, undefined, now],
@@ -22,7 +23,9 @@ describe('a sitting’s ticket', () => {
     ['a changed learner', 'secret', text.replace('a-learner', 'b-learner'), 'session-1', now],
     ['its time run out', 'secret', text, 'session-1', new Date(now.getTime() + (TICKET_SECONDS + 1) * 1000)],
     ['no ticket', 'secret', 'nonsense', 'session-1', now],
-  ])('is worth nothing with %s', (_, secret, given, session, at) => expect(readTicket(secret, given, session, at)).toBeNull());
+  ])('is worth nothing with %s', (_, secret, given, session, at) =>
+    expect(readTicket(secret, given, session, at)).toBeNull(),
+  );
 });
 
 describe('an origin', () => {
@@ -70,13 +73,29 @@ describe('the demo', () => {
   const kept: Kept = Object.fromEntries(
     readdirSync(join(import.meta.dirname, '../demo/media'))
       .filter((file) => !file.endsWith('.vtt'))
-      .map((file) => [file.replace(/\..*$/, ''), { hash: 'a'.repeat(64), kind: file.endsWith('.wav') ? 'sound' : file.endsWith('.webm') ? 'film' : 'picture', weight: 1000 }]),
+      .map((file) => [
+        file.replace(/\..*$/, ''),
+        {
+          hash: 'a'.repeat(64),
+          kind: file.endsWith('.wav') ? 'sound' : file.endsWith('.webm') ? 'film' : 'picture',
+          weight: 1000,
+        },
+      ]),
   );
-  const pieced: Kept = { ...kept, ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((n) => [`rack-${n}`, { hash: String(n).repeat(64), kind: 'picture', weight: 1000 }])) };
-  it.each([...demoQuestions(kept), ...kindQuestions(pieced)].map((question) => [question.title, question] as const))('%s is as it should be', (title, question) => {
-    const { solvable, findings: found } = prove(questionModel(question), 3000, { now: () => performance.now() });
-    const severe = found.filter(({ severity }) => severity !== 'note');
-    if (title.startsWith('Faulty')) expect([solvable, severe.filter(({ severity }) => severity === 'error').length]).toEqual([false, 5]);
-    else expect([solvable, severe]).toEqual([true, []]);
-  });
+  const pieced: Kept = {
+    ...kept,
+    ...Object.fromEntries(
+      [1, 2, 3, 4, 5, 6].map((n) => [`rack-${n}`, { hash: String(n).repeat(64), kind: 'picture', weight: 1000 }]),
+    ),
+  };
+  it.each([...demoQuestions(kept), ...kindQuestions(pieced)].map((question) => [question.title, question] as const))(
+    '%s is as it should be',
+    (title, question) => {
+      const { solvable, findings: found } = prove(questionModel(question), 3000, { now: () => performance.now() });
+      const severe = found.filter(({ severity }) => severity !== 'note');
+      if (title.startsWith('Faulty'))
+        expect([solvable, severe.filter(({ severity }) => severity === 'error').length]).toEqual([false, 5]);
+      else expect([solvable, severe]).toEqual([true, []]);
+    },
+  );
 });

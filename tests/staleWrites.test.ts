@@ -47,22 +47,34 @@ describe('a write of the whole that was made on an older revision is refused, wi
     const [one, two] = [named('Drying'), named('Sealing')];
     must(await saveUnits(odile, courseId, [one], 1));
     must(await saveUnits(tamsin, courseId, [one, two], 2));
-    expect(await saveUnits(odile, courseId, [{ ...one, title: 'Drying well' }], 2)).toMatchObject(stale({ revision: 3, content: { units: [one, two] } }));
+    expect(await saveUnits(odile, courseId, [{ ...one, title: 'Drying well' }], 2)).toMatchObject(
+      stale({ revision: 3, content: { units: [one, two] } }),
+    );
     const [exercises, tests] = [
       { ...named('Exercises'), weight: 1 },
       { ...named('Tests'), weight: 3 },
     ];
     must(await saveCategories(odile, courseId, [exercises], 1));
     must(await saveCategories(odile, courseId, [exercises, tests], 2));
-    expect(await saveCategories(tamsin, courseId, [{ ...exercises, weight: 5 }], 2)).toMatchObject(stale({ revision: 3, content: { categories: [exercises, tests] } }));
-    expect(must(await listParts(odile, courseId))).toMatchObject({ units: [one, two], categories: [exercises, tests], unitsRevision: 3, categoriesRevision: 3 });
+    expect(await saveCategories(tamsin, courseId, [{ ...exercises, weight: 5 }], 2)).toMatchObject(
+      stale({ revision: 3, content: { categories: [exercises, tests] } }),
+    );
+    expect(must(await listParts(odile, courseId))).toMatchObject({
+      units: [one, two],
+      categories: [exercises, tests],
+      unitsRevision: 3,
+      categoriesRevision: 3,
+    });
     // Weights are what marks rest on.
     expect(must(await listAudit(odile, courseId)).map(({ what }) => what)).toEqual(['categories', 'categories']);
   });
 
   it('of two at once only one is taken', async () => {
     const courseId = await shared();
-    const both: Result<unknown>[] = await Promise.all([saveUnits(odile, courseId, [named('Mine')], 1), saveUnits(tamsin, courseId, [named('Hers')], 1)]);
+    const both: Result<unknown>[] = await Promise.all([
+      saveUnits(odile, courseId, [named('Mine')], 1),
+      saveUnits(tamsin, courseId, [named('Hers')], 1),
+    ]);
     expect(both.map(({ ok }) => ok).sort()).toEqual([false, true]);
     expect(must(await listParts(odile, courseId)).units).toHaveLength(1);
   });
@@ -72,13 +84,19 @@ describe('a write of the whole that was made on an older revision is refused, wi
     const group = named('Morning shift');
     must(await saveGroup(odile, courseId, { ...group, from: null }));
     must(await saveGroup(tamsin, courseId, { ...group, title: 'Early shift', from: 1 }));
-    expect(await saveGroup(odile, courseId, { ...group, title: 'Dawn shift', from: 1 })).toMatchObject(stale({ revision: 2, content: { title: 'Early shift' } }));
+    expect(await saveGroup(odile, courseId, { ...group, title: 'Dawn shift', from: 1 })).toMatchObject(
+      stale({ revision: 2, content: { title: 'Early shift' } }),
+    );
     const { revision } = must(await openCourse(odile, courseId));
     must(await changeCourse(tamsin, courseId, { title: 'Induction', from: revision }));
-    expect(await changeCourse(odile, courseId, { title: 'Week one', from: revision })).toMatchObject(stale({ revision: revision + 1, content: { title: 'Induction' } }));
+    expect(await changeCourse(odile, courseId, { title: 'Week one', from: revision })).toMatchObject(
+      stale({ revision: revision + 1, content: { title: 'Induction' } }),
+    );
     const shelf = must(await makeShelf(odile, { id: randomUUID(), title: 'Drying', parentId: null })).id;
     must(await shareShelf(odile, shelf, { username: 'tamsin', right: 'use', from: null }));
-    expect(await shareShelf(odile, shelf, { username: 'tamsin', right: 'see', from: null })).toMatchObject(stale({ content: { right: 'use' } }));
+    expect(await shareShelf(odile, shelf, { username: 'tamsin', right: 'see', from: null })).toMatchObject(
+      stale({ content: { right: 'use' } }),
+    );
   });
 
   it('a set, a list, the settings of a release', async () => {
@@ -87,17 +105,26 @@ describe('a write of the whole that was made on an older revision is refused, wi
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'Both'));
     must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id]) }, 1));
-    expect(must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id, two.id]) }, 2)).revision).toBe(3);
-    expect(await keepSet(odile, setId, { title: 'One', goBack: false, sections: inOrder([one.id]) }, 2)).toMatchObject(stale({ revision: 3, content: { title: 'Both' } }));
+    expect(
+      must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id, two.id]) }, 2))
+        .revision,
+    ).toBe(3);
+    expect(await keepSet(odile, setId, { title: 'One', goBack: false, sections: inOrder([one.id]) }, 2)).toMatchObject(
+      stale({ revision: 3, content: { title: 'Both' } }),
+    );
     expect(must(await openSet(odile, setId)).sections[0]?.questions).toHaveLength(2);
     const list = must(await makeList(odile, { id: randomUUID(), title: 'Seeds', rows: [['barley']] })).id;
     must(await keepList(odile, list, { title: 'Seeds', rows: [['barley'], ['oat']] }, 1));
-    expect(await keepList(odile, list, { title: 'Seeds', rows: [['rye']] }, 1)).toMatchObject(stale({ revision: 2, content: { rows: [['barley'], ['oat']] } }));
+    expect(await keepList(odile, list, { title: 'Seeds', rows: [['rye']] }, 1)).toMatchObject(
+      stale({ revision: 2, content: { rows: [['barley'], ['oat']] } }),
+    );
     const courseId = await shared();
     const releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
     const { settings } = must(await openSettings(odile, releaseId));
     must(await changeSettings(odile, releaseId, { ...settings, sittings: 5 }, 1));
-    expect(await changeSettings(tamsin, releaseId, { ...settings, minutes: 30 }, 1)).toMatchObject(stale({ revision: 2, content: { sittings: 5, minutes: null } }));
+    expect(await changeSettings(tamsin, releaseId, { ...settings, minutes: 30 }, 1)).toMatchObject(
+      stale({ revision: 2, content: { sittings: 5, minutes: null } }),
+    );
     expect(must(await openSettings(odile, releaseId)).settings).toMatchObject({ sittings: 5, minutes: null });
   });
 });
@@ -110,11 +137,15 @@ async function graded() {
     { ...named('Tests'), weight: 3 },
   ];
   must(await saveCategories(odile, courseId, [exercises, tests]));
-  const [wren, ash] = [await learner(odile, courseId, `wren.${randomUUID().slice(0, 8)}`), await learner(odile, courseId, `ash.${randomUUID().slice(0, 8)}`)];
+  const [wren, ash] = [
+    await learner(odile, courseId, `wren.${randomUUID().slice(0, 8)}`),
+    await learner(odile, courseId, `ash.${randomUUID().slice(0, 8)}`),
+  ];
   const give = async (settings: Partial<ReleaseSettings>) => {
     const question = seeds();
     must(await keepNew(odile, question));
-    return must(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1, settings })).id;
+    return must(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1, settings }))
+      .id;
   };
   const exercise = await give({ categoryId: exercises.id });
   const test = await give({ categoryId: tests.id });
@@ -126,7 +157,8 @@ async function graded() {
   await answer(wren, exercise, ['barley', 'dry'], ['poppy', 'dry'], ['acorn', 'moist']);
   await answer(wren, test, ['barley', 'dry']);
   await answer(ash, exercise, ['barley', 'dry']);
-  const whole = async (as: As<Learner>) => must(await openGradebook(odile, courseId)).rows.find(({ learnerId }) => learnerId === as.person.id)?.whole;
+  const whole = async (as: As<Learner>) =>
+    must(await openGradebook(odile, courseId)).rows.find(({ learnerId }) => learnerId === as.person.id)?.whole;
   return { courseId, exercises, tests, wren, ash, exercise, test, whole, answer, give };
 }
 
@@ -135,7 +167,10 @@ describe('removing what marks and releases rest on', () => {
     const { courseId, tests, wren, test, whole } = await graded();
     const before = await whole(wren);
     const effects = must(await removalEffects(tamsin, courseId, 'category', tests.id));
-    expect(effects).toMatchObject({ releases: [{ id: test }], marks: [{ learnerId: wren.person.id, before, after: 1 }] });
+    expect(effects).toMatchObject({
+      releases: [{ id: test }],
+      marks: [{ learnerId: wren.person.id, before, after: 1 }],
+    });
     const id = randomUUID();
     must(await remove(tamsin, courseId, { id, kind: 'category', of: tests.id }));
     must(await remove(tamsin, courseId, { id, kind: 'category', of: tests.id }));
@@ -156,7 +191,11 @@ describe('removing what marks and releases rest on', () => {
     must(await saveGroup(odile, courseId, group));
     must(await setMember(odile, courseId, group.id, wren.person.id, true));
     const releaseId = await give({ title: 'For the morning', audience: { groups: [group.id], learners: [] } });
-    expect(must(await removalEffects(odile, courseId, 'group', group.id))).toMatchObject({ releases: [{ id: releaseId }], learners: 1, forNobody: ['For the morning'] });
+    expect(must(await removalEffects(odile, courseId, 'group', group.id))).toMatchObject({
+      releases: [{ id: releaseId }],
+      learners: 1,
+      forNobody: ['For the morning'],
+    });
     const id = randomUUID();
     must(await remove(odile, courseId, { id, kind: 'group', of: group.id }));
     expect((await releasesFor(wren)).map((one) => one.id)).not.toContain(releaseId);
@@ -169,7 +208,9 @@ describe('removing what marks and releases rest on', () => {
     const { tests } = await graded();
     const other = await shared();
     expect(await removalEffects(odile, other, 'category', tests.id)).toMatchObject({ code: 'notFound' });
-    expect(await remove(odile, other, { id: randomUUID(), kind: 'category', of: tests.id })).toMatchObject({ code: 'notFound' });
+    expect(await remove(odile, other, { id: randomUUID(), kind: 'category', of: tests.id })).toMatchObject({
+      code: 'notFound',
+    });
     expect(await undoRemoval(odile, other, randomUUID())).toMatchObject({ code: 'notFound' });
   });
 });
@@ -181,7 +222,9 @@ describe('a mark by hand', () => {
     const questions = [seeds({ title: 'First' }), seeds({ title: 'Second' })];
     for (const one of questions) must(await keepNew(odile, one));
     must(await makeSet(odile, setId, 'Both'));
-    must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
+    must(
+      await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }),
+    );
     const releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
     const [juno, arlo] = [await learner(odile, courseId, 'juno'), await learner(odile, courseId, 'arlo')];
     const sat = await sitter(arlo, releaseId);
@@ -189,10 +232,17 @@ describe('a mark by hand', () => {
     must(await finish(arlo, sat.view.id));
     must(await setMark(odile, releaseId, juno.person.id, { points: 3, reason: 'On paper' }));
     const correction = { reason: 'Unclear', changes: [{ question: 1, strike: true, fromVault: false, accept: [] }] };
-    expect(must(await previewCorrection(odile, releaseId, correction)).byHand).toEqual([{ learnerId: juno.person.id, name: 'juno', points: 3, outOf: 6 }]);
+    expect(must(await previewCorrection(odile, releaseId, correction)).byHand).toEqual([
+      { learnerId: juno.person.id, name: 'juno', points: 3, outOf: 6 },
+    ]);
     must(await makeEdition(odile, releaseId, 2, correction));
     must(await applyEdition(odile, releaseId, 2));
-    const cells = Object.fromEntries(must(await openGradebook(odile, courseId)).rows.map(({ name, cells: [cell], whole }) => [name, [cell?.points, cell?.outOf, whole]]));
+    const cells = Object.fromEntries(
+      must(await openGradebook(odile, courseId)).rows.map(({ name, cells: [cell], whole }) => [
+        name,
+        [cell?.points, cell?.outOf, whole],
+      ]),
+    );
     expect(cells).toEqual({ juno: [3, 6, 0.5], arlo: [2, 3, 2 / 3] });
     expect(must(await resultsOf(odile, releaseId)).rows.map(({ name, mark, max }) => [name, mark, max])).toEqual([
       ['arlo', 2, 3],
@@ -210,7 +260,10 @@ describe('a mark by hand', () => {
 
   it('above what there is to be had has to be meant', async () => {
     const { test, wren } = await graded();
-    expect(await setMark(odile, test, wren.person.id, { points: 99, reason: 'Extra' })).toMatchObject({ code: 'invalid', problems: [{ path: 'mark.above' }] });
+    expect(await setMark(odile, test, wren.person.id, { points: 99, reason: 'Extra' })).toMatchObject({
+      code: 'invalid',
+      problems: [{ path: 'mark.above' }],
+    });
     must(await setMark(odile, test, wren.person.id, { points: 99, reason: 'Extra', above: true }));
   });
 });
@@ -229,6 +282,8 @@ describe('an attempt in which nothing was done', () => {
       ?.cells.at(-1);
     expect(cell).toMatchObject({ points: 2, outOf: 3 });
     expect((await releasesFor(wren)).find(({ id }) => id === releaseId)).toMatchObject({ mark: 2 });
-    expect(must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === wren.person.id)).toMatchObject({ mark: 2 });
+    expect(
+      must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === wren.person.id),
+    ).toMatchObject({ mark: 2 });
   });
 });

@@ -37,7 +37,8 @@ it('every version can be had again as it was, and those of a burst are one', asy
     must(await editQuestion({ ...odile, now: () => at }, question.id, { id: randomUUID(), from: i + 1, edits }));
     states.push(applyAll(now, edits));
   }
-  for (const [i, state] of states.entries()) expect(must(await versionAt(odile, question.id, i + 1)).question).toEqual(state);
+  for (const [i, state] of states.entries())
+    expect(must(await versionAt(odile, question.id, i + 1)).question).toEqual(state);
   expect(must(await openQuestion(odile, question.id)).question).toEqual(states.at(-1));
   const versions = must(await listVersions(odile, question.id));
   expect(versions.map(({ revision, changes, by }) => [revision, changes, by])).toEqual([
@@ -51,7 +52,8 @@ it('every version can be had again as it was, and those of a burst are one', asy
 it('what is no version, or another teacher’s, is not there', async () => {
   const question = seeds({ id: randomUUID() });
   must(await keepNew(odile, question));
-  for (const revision of [0, 2, -1, 1.5, Number.NaN]) expect(await versionAt(odile, question.id, revision)).toMatchObject({ ok: false, code: 'notFound' });
+  for (const revision of [0, 2, -1, 1.5, Number.NaN])
+    expect(await versionAt(odile, question.id, revision)).toMatchObject({ ok: false, code: 'notFound' });
   expect(await versionAt(other, question.id, 1)).toMatchObject({ ok: false, code: 'notFound' });
   expect(await listVersions(other, question.id)).toMatchObject({ ok: false, code: 'notFound' });
 });

@@ -8,7 +8,11 @@ export type ExitCode = 0 | 1;
 
 async function read(path: string): Promise<Parsed> {
   const text = await readAll(path);
-  if (text === null) return { ok: false, problems: [{ path: '', message: `The document is longer than ${MOST_BYTES / 1024 / 1024} MiB.` }] };
+  if (text === null)
+    return {
+      ok: false,
+      problems: [{ path: '', message: `The document is longer than ${MOST_BYTES / 1024 / 1024} MiB.` }],
+    };
   return parseQuestionText(text);
 }
 
@@ -35,8 +39,16 @@ const LONG = 10_000;
 
 type Printer = ReturnType<typeof resultPrinter>;
 
-function gradeLine(model: QuestionModel, print: Printer, text: string | null, line: number): { ok: boolean; printed: string } {
-  const fault = (error: string, id?: unknown) => ({ ok: false, printed: JSON.stringify({ ...(id === undefined ? {} : { id }), error, line }) });
+function gradeLine(
+  model: QuestionModel,
+  print: Printer,
+  text: string | null,
+  line: number,
+): { ok: boolean; printed: string } {
+  const fault = (error: string, id?: unknown) => ({
+    ok: false,
+    printed: JSON.stringify({ ...(id === undefined ? {} : { id }), error, line }),
+  });
   if (text === null) return fault(`The line is longer than ${MOST_BYTES / 1024 / 1024} MiB`);
   let response: unknown;
   try {
@@ -83,6 +95,8 @@ export async function proof(path: string, seconds: number): Promise<ExitCode> {
   if (!model) return 1;
   const { solvable, modelAnswer, guessing, findings } = prove(model, seconds * 1000, { now: () => performance.now() });
   const { fullMarkArrangements, chanceOfFullMarks, expectedFraction, method, standardError } = guessing;
-  process.stdout.write(`${JSON.stringify({ solvable, modelAnswer, fullMarkArrangements, chanceOfFullMarks, expectedFraction, method, standardError, findings })}\n`);
+  process.stdout.write(
+    `${JSON.stringify({ solvable, modelAnswer, fullMarkArrangements, chanceOfFullMarks, expectedFraction, method, standardError, findings })}\n`,
+  );
   return findings.some(({ severity }) => severity === 'error') ? 1 : 0;
 }

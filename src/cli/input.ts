@@ -40,7 +40,9 @@ export async function readAll(path: string): Promise<string | null> {
   return withoutMark(Buffer.concat(parts).toString());
 }
 
-/** The lines of a file, one block of them after another; a line longer than `MOST_BYTES` comes as null, and is not kept. */
+/**
+ * The lines of a file, one block of them after another; a line longer than `MOST_BYTES` comes as null, and is not kept.
+ */
 export async function* readLines(path: string): AsyncGenerator<(string | null)[]> {
   let rest: Buffer[] = [];
   let held = 0;
@@ -70,5 +72,6 @@ export async function* readLines(path: string): AsyncGenerator<(string | null)[]
     if (lines.length > 0) yield lines;
   }
   if (skipping) yield [null];
-  else if (rest.length > 0) yield [first ? withoutMark(Buffer.concat(rest).toString()) : Buffer.concat(rest).toString()];
+  else if (rest.length > 0)
+    yield [first ? withoutMark(Buffer.concat(rest).toString()) : Buffer.concat(rest).toString()];
 }

@@ -20,7 +20,10 @@ The format is described in docs/format/.`;
 
 function words() {
   try {
-    return parseArgs({ allowPositionals: true, options: { help: { type: 'boolean', short: 'h' }, seconds: { type: 'string' } } });
+    return parseArgs({
+      allowPositionals: true,
+      options: { help: { type: 'boolean', short: 'h' }, seconds: { type: 'string' } },
+    });
   } catch (error) {
     throw new Usage((error as Error).message);
   }
@@ -35,9 +38,12 @@ async function main(): Promise<number> {
   }
   const [question, responses] = files;
   const takes = (n: number) => {
-    if (files.length !== n) throw new Usage(`${command} takes ${n === 1 ? 'one file' : `${n} files`}, not ${files.length}.`);
-    if (files.filter((file) => file === '-').length > 1) throw new Usage('Only one of the files can be standard input.');
-    if (values.seconds !== undefined && command !== 'proof') throw new Usage(`--seconds is for proof, not for ${command}.`);
+    if (files.length !== n)
+      throw new Usage(`${command} takes ${n === 1 ? 'one file' : `${n} files`}, not ${files.length}.`);
+    if (files.filter((file) => file === '-').length > 1)
+      throw new Usage('Only one of the files can be standard input.');
+    if (values.seconds !== undefined && command !== 'proof')
+      throw new Usage(`--seconds is for proof, not for ${command}.`);
   };
   switch (command) {
     case 'check':
@@ -49,7 +55,8 @@ async function main(): Promise<number> {
     case 'proof': {
       takes(1);
       const seconds = Number(values.seconds ?? 5);
-      if (!(seconds > 0 && seconds <= 3600)) throw new Usage(`--seconds has to be a number above 0 and up to 3600, not ${values.seconds}.`);
+      if (!(seconds > 0 && seconds <= 3600))
+        throw new Usage(`--seconds has to be a number above 0 and up to 3600, not ${values.seconds}.`);
       return proof(question as string, seconds);
     }
     default:

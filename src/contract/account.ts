@@ -32,7 +32,9 @@ export interface SessionRow {
   here: boolean;
 }
 
-/** What is kept of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601. */
+/**
+ * What is kept of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601.
+ */
 export interface PersonalData {
   format: 'vault-drop/personal-data';
   version: 1;
@@ -65,7 +67,17 @@ export interface PersonalSitting {
   /** Null where a learner is not told their marks. */
   points: number | null;
   outOf: number;
-  moves: { n: number; at: string; question: string; kind: Move['kind']; item?: string; zone?: string | null; x?: number; y?: number; text?: string }[];
+  moves: {
+    n: number;
+    at: string;
+    question: string;
+    kind: Move['kind'];
+    item?: string;
+    zone?: string | null;
+    x?: number;
+    y?: number;
+    text?: string;
+  }[];
 }
 
 export interface Erased {
@@ -80,7 +92,11 @@ export interface LeftRow {
   username: string | null;
 }
 
-const password = () => string().required('Type a password').min(MIN_PASSWORD, `At least ${MIN_PASSWORD} characters`).max(MAX_PASSWORD, `At most ${MAX_PASSWORD} characters`);
+const password = () =>
+  string()
+    .required('Type a password')
+    .min(MIN_PASSWORD, `At least ${MIN_PASSWORD} characters`)
+    .max(MAX_PASSWORD, `At most ${MAX_PASSWORD} characters`);
 
 export const newLearner = object({
   name: string()
@@ -104,12 +120,36 @@ export const joining = object({ code: joinCode() });
 export const registering = newLearner.concat(object({ code: joinCode() }));
 
 export const accountOperations = {
-  'GET /api/account/events': { who: 'signedIn', does: 'What happened to the person’s account, the newest first.', answer: json<SecurityRow[]>() },
-  'GET /api/account/sessions': { who: 'signedIn', does: 'Where the person is signed in.', answer: json<SessionRow[]>() },
-  'DELETE /api/account/sessions': { who: 'signedIn', does: 'Signs the person out everywhere but here.', answer: json<{ ended: number }>() },
-  'DELETE /api/account/sessions/{id}': { who: 'signedIn', does: 'Signs out one of the person’s browsers.', answer: json<null>() },
-  'GET /api/me': { who: 'learner', does: 'All that is kept of the learner who asks, as a file.', answer: file('application/json') },
-  'GET /api/installation': { who: 'teacher', does: 'What holds for the whole installation.', answer: json<InstallationView>() },
+  'GET /api/account/events': {
+    who: 'signedIn',
+    does: 'What happened to the person’s account, the newest first.',
+    answer: json<SecurityRow[]>(),
+  },
+  'GET /api/account/sessions': {
+    who: 'signedIn',
+    does: 'Where the person is signed in.',
+    answer: json<SessionRow[]>(),
+  },
+  'DELETE /api/account/sessions': {
+    who: 'signedIn',
+    does: 'Signs the person out everywhere but here.',
+    answer: json<{ ended: number }>(),
+  },
+  'DELETE /api/account/sessions/{id}': {
+    who: 'signedIn',
+    does: 'Signs out one of the person’s browsers.',
+    answer: json<null>(),
+  },
+  'GET /api/me': {
+    who: 'learner',
+    does: 'All that is kept of the learner who asks, as a file.',
+    answer: file('application/json'),
+  },
+  'GET /api/installation': {
+    who: 'teacher',
+    does: 'What holds for the whole installation.',
+    answer: json<InstallationView>(),
+  },
   'PUT /api/installation': {
     who: 'teacher',
     does: 'Changes what holds for the whole installation: an administrator’s to do.',
@@ -122,8 +162,26 @@ export const accountOperations = {
     body: newPassword,
     answer: json<null>(),
   },
-  'POST /api/joining': { who: 'learner', does: 'A learner joins a course by its code.', body: joining, answer: json<{ course: string }>() },
-  'PUT /api/joining': { who: 'anyone', does: 'Somebody without an account makes one with a course’s code.', body: registering, answer: json<{ course: string }>() },
-  'GET /api/health': { who: 'anyone', does: 'Whether the application can keep what it is sent.', answer: file('application/json') },
-  'GET /api/ping': { who: 'anyone', does: 'Neither session nor database: what a request costs by itself.', answer: file('application/json') },
+  'POST /api/joining': {
+    who: 'learner',
+    does: 'A learner joins a course by its code.',
+    body: joining,
+    answer: json<{ course: string }>(),
+  },
+  'PUT /api/joining': {
+    who: 'anyone',
+    does: 'Somebody without an account makes one with a course’s code.',
+    body: registering,
+    answer: json<{ course: string }>(),
+  },
+  'GET /api/health': {
+    who: 'anyone',
+    does: 'Whether the application can keep what it is sent.',
+    answer: file('application/json'),
+  },
+  'GET /api/ping': {
+    who: 'anyone',
+    does: 'Neither session nor database: what a request costs by itself.',
+    answer: file('application/json'),
+  },
 } as const satisfies Readonly<Record<string, Operation>>;

@@ -38,7 +38,13 @@ export interface CorrectionView {
     /** The Vault has another version of it, which can (or cannot) take its place. */
     vault: { document: Question; step: readonly Edit[]; fits: boolean } | null;
   }[];
-  editions: { number: number; createdAt: Date; by: string; reason: string; applied: { at: Date; by: string; changes: NamedChange[]; spared: number } | null }[];
+  editions: {
+    number: number;
+    createdAt: Date;
+    by: string;
+    reason: string;
+    applied: { at: Date; by: string; changes: NamedChange[]; spared: number } | null;
+  }[];
 }
 
 export interface NamedChange extends MarkChange {

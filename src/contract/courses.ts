@@ -140,7 +140,13 @@ export const units = object({
 
 export const categories = object({
   from: revision(),
-  categories: array(object({ id: uuid(), title: name(100), weight: number().min(0, 'No less than 0').max(1000, 'At most 1000').required('Give it a weight') }))
+  categories: array(
+    object({
+      id: uuid(),
+      title: name(100),
+      weight: number().min(0, 'No less than 0').max(1000, 'At most 1000').required('Give it a weight'),
+    }),
+  )
     .max(MAX_PARTS)
     .required(),
 });
@@ -167,8 +173,16 @@ export const courseOperations = {
     body: courseChange,
     answer: json<CourseSaved>(),
   },
-  'GET /api/courses/{id}/audit': { who: 'teacher', does: 'Who changed marks in a course, or what they rest on, the newest first.', answer: json<AuditRow[]>() },
-  'GET /api/courses/{id}/parts': { who: 'teacher', does: 'The units, weight categories and groups of a course.', answer: json<CourseParts>() },
+  'GET /api/courses/{id}/audit': {
+    who: 'teacher',
+    does: 'Who changed marks in a course, or what they rest on, the newest first.',
+    answer: json<AuditRow[]>(),
+  },
+  'GET /api/courses/{id}/parts': {
+    who: 'teacher',
+    does: 'The units, weight categories and groups of a course.',
+    answer: json<CourseParts>(),
+  },
   'PUT /api/courses/{id}/units': {
     who: 'teacher',
     does: 'Saves the units of a course, all of them at once, in their order.',
@@ -183,8 +197,18 @@ export const courseOperations = {
     maxBytes: 256 * 1024,
     answer: json<CourseParts>(),
   },
-  'PUT /api/courses/{id}/groups': { who: 'teacher', does: 'Makes a group, or gives it another name.', body: group, answer: json<CourseParts>() },
-  'PUT /api/courses/{id}/groups/{group}': { who: 'teacher', does: 'Puts a learner into a group, or takes them out of it.', body: member, answer: json<null>() },
+  'PUT /api/courses/{id}/groups': {
+    who: 'teacher',
+    does: 'Makes a group, or gives it another name.',
+    body: group,
+    answer: json<CourseParts>(),
+  },
+  'PUT /api/courses/{id}/groups/{group}': {
+    who: 'teacher',
+    does: 'Puts a learner into a group, or takes them out of it.',
+    body: member,
+    answer: json<null>(),
+  },
   'GET /api/courses/{id}/removals': {
     who: 'teacher',
     does: 'What removing a unit, a weight category or a group would do, and to which marks.',
@@ -209,7 +233,19 @@ export const courseOperations = {
     body: coTeacher,
     answer: json<TeacherRow[]>(),
   },
-  'GET /api/invitations': { who: 'learner', does: 'The courses the learner is asked into.', answer: json<InvitationRow[]>() },
-  'PUT /api/invitations/{course}': { who: 'learner', does: 'The learner says yes, and is in the course from then on.', answer: json<null>() },
-  'DELETE /api/invitations/{course}': { who: 'learner', does: 'The learner says no to an invitation.', answer: json<null>() },
+  'GET /api/invitations': {
+    who: 'learner',
+    does: 'The courses the learner is asked into.',
+    answer: json<InvitationRow[]>(),
+  },
+  'PUT /api/invitations/{course}': {
+    who: 'learner',
+    does: 'The learner says yes, and is in the course from then on.',
+    answer: json<null>(),
+  },
+  'DELETE /api/invitations/{course}': {
+    who: 'learner',
+    does: 'The learner says no to an invitation.',
+    answer: json<null>(),
+  },
 } as const satisfies Readonly<Record<string, Operation>>;

@@ -18,4 +18,5 @@ export const DEFAULT_SETTINGS: ReleaseSettings = {
 };
 
 /** Nothing is told before the end of a sitting. */
-export const isQuiet = ({ tells, tellsWhen }: Pick<ReleaseSettings, 'tells' | 'tellsWhen'>): boolean => tells === 'nothing' || tellsWhen !== 'atOnce';
+export const isQuiet = ({ tells, tellsWhen }: Pick<ReleaseSettings, 'tells' | 'tellsWhen'>): boolean =>
+  tells === 'nothing' || tellsWhen !== 'atOnce';

@@ -12,8 +12,17 @@ export const wholeNumber = () => number().integer().min(0).required();
 /** The revision something was changed on, which a write of the whole of it names. */
 export const revision = () => number().integer().min(1).required('is missing: the revision it was changed on');
 
-/** A list whose entries a function tests one by one: quick however long it is, and the first that is wrong is named by its place. */
-export const listOf = <T>(is: (value: unknown) => value is T, max: number, message: string, json: JsonSchema, min = 0) =>
+/**
+ * A list whose entries a function tests one by one: quick however long it is, and the first that is wrong is named by
+ * its place.
+ */
+export const listOf = <T>(
+  is: (value: unknown) => value is T,
+  max: number,
+  message: string,
+  json: JsonSchema,
+  min = 0,
+) =>
   mixed<T[]>((value): value is T[] => Array.isArray(value))
     .typeError('has to be a list')
     .test('entries', message, (value, { path, createError }) => {
@@ -25,11 +34,16 @@ export const listOf = <T>(is: (value: unknown) => value is T, max: number, messa
     })
     .meta({ json: { type: 'array', items: json, maxItems: max, ...(min > 0 ? { minItems: min } : {}) } });
 
-export const isOneOf = (values: readonly string[], value: unknown) => typeof value === 'string' && values.includes(value);
+export const isOneOf = (values: readonly string[], value: unknown) =>
+  typeof value === 'string' && values.includes(value);
 
 export const moment = () =>
   mixed<Moment>((value): value is Moment => typeof value === 'string')
-    .test('moment', 'has to be a time such as 2026-11-25T10:00:00Z', (value) => value == null || (/^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && !Number.isNaN(Date.parse(value))))
+    .test(
+      'moment',
+      'has to be a time such as 2026-11-25T10:00:00Z',
+      (value) => value == null || (/^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && !Number.isNaN(Date.parse(value))),
+    )
     .meta({ json: { type: 'string', format: 'date-time', description: 'In UTC, as 2026-11-25T10:00:00Z' } })
     .nullable()
     .default(null);
@@ -42,7 +56,8 @@ export const aWord = <const T extends string>(words: readonly T[]) =>
     .meta({ json: { enum: words } })
     .required();
 
-export const name = (most: number) => string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
+export const name = (most: number) =>
+  string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
 
 /** The user name of somebody who has an account. */
 export const username = () => string().trim().min(1, 'Type a user name').max(200).required('Type a user name');
@@ -62,8 +77,14 @@ const MAX_FROM = 1_000_000;
 
 export const words = (most: number) => string().transform((value: string) => value.slice(0, most));
 
-export const numberText = (most: number) => number().typeError('has to be a whole number').integer('has to be a whole number').min(0, 'has to be a whole number').max(most);
+export const numberText = (most: number) =>
+  number()
+    .typeError('has to be a whole number')
+    .integer('has to be a whole number')
+    .min(0, 'has to be a whole number')
+    .max(most);
 
 export const from = () => numberText(MAX_FROM).default(0);
 
-export const one = <const T extends string>(of: readonly T[]) => string().oneOf(of, `has to be one of ${of.join(', ')}`);
+export const one = <const T extends string>(of: readonly T[]) =>
+  string().oneOf(of, `has to be one of ${of.join(', ')}`);

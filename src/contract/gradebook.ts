@@ -56,19 +56,31 @@ export interface HandMark {
 }
 
 export const markByHand = object({
-  points: number().typeError('Type a number').required('Type the points').min(0, 'No less than 0').max(100_000, 'Too many'),
+  points: number()
+    .typeError('Type a number')
+    .required('Type the points')
+    .min(0, 'No less than 0')
+    .max(100_000, 'Too many'),
   reason: string().trim().required('Say why').max(500, 'At most 500 characters'),
   above: boolean().default(false),
 });
 
-export const handMark = object({ learnerId: string().min(1).max(100).required(), mark: markByHand.nullable().default(null) });
+export const handMark = object({
+  learnerId: string().min(1).max(100).required(),
+  mark: markByHand.nullable().default(null),
+});
 
 /** A page of the gradebook. */
 export const grades = page.shape({ sort: one(GRADE_SORTS).default('name') });
 
 export const gradebookOperations = {
   'GET /courses/{id}/gradebook.csv': { who: 'teacher', does: 'The gradebook as CSV.', answer: file('text/csv') },
-  'GET /api/courses/{id}/gradebook': { who: 'teacher', does: 'A page of the gradebook: learners by releases that count.', query: grades, answer: json<GradebookPage>() },
+  'GET /api/courses/{id}/gradebook': {
+    who: 'teacher',
+    does: 'A page of the gradebook: learners by releases that count.',
+    query: grades,
+    answer: json<GradebookPage>(),
+  },
   'PUT /api/releases/{id}/marks': {
     who: 'teacher',
     does: 'Sets a learner’s mark by hand, or back to what the sittings came to.',

@@ -23,13 +23,27 @@ const MAX_CELLS = 12;
 const MAX_CELL = 2000;
 
 const isRow = (value: unknown): value is string[] =>
-  Array.isArray(value) && value.length >= 1 && value.length <= MAX_CELLS && value.every((cell) => typeof cell === 'string' && cell.length <= MAX_CELL);
+  Array.isArray(value) &&
+  value.length >= 1 &&
+  value.length <= MAX_CELLS &&
+  value.every((cell) => typeof cell === 'string' && cell.length <= MAX_CELL);
 
-const ROW: JsonSchema = { type: 'array', items: { type: 'string', maxLength: MAX_CELL }, minItems: 1, maxItems: MAX_CELLS };
+const ROW: JsonSchema = {
+  type: 'array',
+  items: { type: 'string', maxLength: MAX_CELL },
+  minItems: 1,
+  maxItems: MAX_CELLS,
+};
 
 const titleAndRows = {
   title: name(200),
-  rows: listOf(isRow, MAX_ROWS, `has to be 1 to ${MAX_CELLS} columns of at most ${MAX_CELL} characters`, ROW, 1).required(),
+  rows: listOf(
+    isRow,
+    MAX_ROWS,
+    `has to be 1 to ${MAX_CELLS} columns of at most ${MAX_CELL} characters`,
+    ROW,
+    1,
+  ).required(),
   pictures: array(
     object({
       word: string().min(1).max(2000, 'At most 2000 characters').required(),
@@ -48,7 +62,13 @@ export const stockListContent = object({ ...titleAndRows, from: revision() });
 
 export const listOperations = {
   'GET /api/lists': { who: 'teacher', does: 'The teacher’s stock lists.', answer: json<ListRow[]>() },
-  'POST /api/lists': { who: 'teacher', does: 'Makes a stock list.', body: newStockList, maxBytes: 1024 * 1024, answer: json<{ id: string }>() },
+  'POST /api/lists': {
+    who: 'teacher',
+    does: 'Makes a stock list.',
+    body: newStockList,
+    maxBytes: 1024 * 1024,
+    answer: json<{ id: string }>(),
+  },
   'PUT /api/lists/{id}': {
     who: 'teacher',
     does: 'Saves a stock list.',

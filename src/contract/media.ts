@@ -8,7 +8,17 @@ export const MEDIUM_KINDS = ['picture', 'sound', 'film'] as const;
 export type MediumKind = (typeof MEDIUM_KINDS)[number];
 
 /** The media types that are taken. */
-export type MediumType = 'image/png' | 'image/jpeg' | 'image/webp' | 'image/gif' | 'image/svg+xml' | 'audio/mpeg' | 'audio/ogg' | 'audio/wav' | 'video/mp4' | 'video/webm';
+export type MediumType =
+  | 'image/png'
+  | 'image/jpeg'
+  | 'image/webp'
+  | 'image/gif'
+  | 'image/svg+xml'
+  | 'audio/mpeg'
+  | 'audio/ogg'
+  | 'audio/wav'
+  | 'video/mp4'
+  | 'video/webm';
 
 export interface KeptMedium {
   readonly hash: string;
@@ -45,8 +55,16 @@ const side = () =>
 export const newMedium = object({ name: words(200).required('is missing'), width: side(), height: side() });
 
 export const mediaOperations = {
-  'GET /media/{hash}': { who: 'teacher', does: 'A teacher’s own medium.', answer: file('image/*', 'audio/*', 'video/*') },
-  'GET /stand-in/film': { who: 'anyone', does: 'The stand-in for a film player that lies elsewhere.', answer: file('text/html') },
+  'GET /media/{hash}': {
+    who: 'teacher',
+    does: 'A teacher’s own medium.',
+    answer: file('image/*', 'audio/*', 'video/*'),
+  },
+  'GET /stand-in/film': {
+    who: 'anyone',
+    does: 'The stand-in for a film player that lies elsewhere.',
+    answer: file('text/html'),
+  },
   'GET /api/media': { who: 'teacher', does: 'The teacher’s media.', answer: json<MediumRow[]>() },
   'POST /api/media': {
     who: 'teacher',
@@ -56,6 +74,14 @@ export const mediaOperations = {
     maxBytes: MAX_FILE_BYTES,
     answer: json<KeptMedium>(),
   },
-  'GET /api/media/usage': { who: 'teacher', does: 'How much the teacher’s media take, and what of it nothing uses.', answer: json<MediaUsage>() },
-  'DELETE /api/media/usage': { who: 'teacher', does: 'Takes away the media that nothing of the teacher’s uses.', answer: json<MediaUsage>() },
+  'GET /api/media/usage': {
+    who: 'teacher',
+    does: 'How much the teacher’s media take, and what of it nothing uses.',
+    answer: json<MediaUsage>(),
+  },
+  'DELETE /api/media/usage': {
+    who: 'teacher',
+    does: 'Takes away the media that nothing of the teacher’s uses.',
+    answer: json<MediaUsage>(),
+  },
 } as const satisfies Readonly<Record<string, Operation>>;

@@ -14,7 +14,10 @@ export interface FileAnswer {
   readonly mediaTypes: readonly string[];
 }
 
-/** What an endpoint is: checked by the server, typed for the client, and said by the API document (`docs/api/openapi.json`). */
+/**
+ * What an endpoint is: checked by the server, typed for the client, and said by the API document
+ * (`docs/api/openapi.json`).
+ */
 export interface Operation {
   /** A sentence. */
   readonly does: string;
@@ -34,7 +37,9 @@ export const json = <Value>(): JsonAnswer<Value> => ({ in: 'json' });
 export const file = (...mediaTypes: readonly string[]): FileAnswer => ({ in: 'file', mediaTypes });
 
 /** The names of the parameters in a path such as `/api/courses/{id}/groups/{group}`. */
-type ParameterOf<Path extends string> = Path extends `${string}{${infer Name}}${infer Rest}` ? Name | ParameterOf<Rest> : never;
+type ParameterOf<Path extends string> = Path extends `${string}{${infer Name}}${infer Rest}`
+  ? Name | ParameterOf<Rest>
+  : never;
 
 export type PathParameters<Name extends string> = { readonly [Key in ParameterOf<Name>]: string };
 /** What may be sent where a schema reads this: lists that are not written to, and what may be left out left out. */
@@ -46,7 +51,9 @@ type Sendable<Value> = Value extends readonly (infer Entry)[]
       }
     : Value;
 
-export type SentBodyOf<Op extends Operation> = Op extends { readonly body: infer S extends Schema } ? Sendable<InferType<S>> : null;
+export type SentBodyOf<Op extends Operation> = Op extends { readonly body: infer S extends Schema }
+  ? Sendable<InferType<S>>
+  : null;
 export type BodyOf<Op extends Operation> = Op extends { readonly body: infer S extends Schema } ? InferType<S> : null;
 export type QueryOf<Op extends Operation> = Op extends { readonly query: infer S extends Schema } ? InferType<S> : null;
 /** The value of an answer, with its dates as dates; never: the answer is a file. */

@@ -33,9 +33,12 @@ export const OPERATIONS = {
 export type Operations = typeof OPERATIONS;
 export type OperationName = keyof Operations;
 /** The operations that these may ask for. */
-export type NamesFor<Who extends Asker> = { [Name in OperationName]: Operations[Name]['who'] extends Who ? Name : never }[OperationName];
+export type NamesFor<Who extends Asker> = {
+  [Name in OperationName]: Operations[Name]['who'] extends Who ? Name : never;
+}[OperationName];
 
-// Of an operation's answer the value, with its dates as dates; never: its answer is a file. (No docstring: it would stand in every schema of the API document.)
+// Of an operation's answer the value, with its dates as dates; never: its answer is a file. (No docstring: it would
+// stand in every schema of the API document.)
 export type AnswerFor<Name extends OperationName> = AnswerOf<Operations[Name]>;
 export type ParametersFor<Name extends OperationName> = PathParameters<Name>;
 export type BodyFor<Name extends OperationName> = BodyOf<Operations[Name]>;

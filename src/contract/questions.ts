@@ -55,7 +55,10 @@ export interface Kept {
   changedAt: Date;
 }
 
-/** What can be done to many questions at once: put onto a shelf (null: off any), deleted or brought back, given tags and relieved of others. */
+/**
+ * What can be done to many questions at once: put onto a shelf (null: off any), deleted or brought back, given tags and
+ * relieved of others.
+ */
 export interface ManyChange {
   readonly ids: readonly string[];
   readonly shelfId?: string | null | undefined;
@@ -114,7 +117,8 @@ export const newQuestion = object({
     .notRequired(),
 });
 
-const tag = () => string().trim().min(1, 'A tag has at least one character').max(60, 'At most 60 characters').required();
+const tag = () =>
+  string().trim().min(1, 'A tag has at least one character').max(60, 'At most 60 characters').required();
 
 export const questionsChange = object({
   ids: array(uuid()).min(1).max(MAX_AT_ONCE, `At most ${MAX_AT_ONCE} at once`).required(),
@@ -124,7 +128,8 @@ export const questionsChange = object({
   removeTags: array(tag()).max(20, 'At most 20 tags at once'),
 });
 
-const isEntry = (value: unknown) => value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
+const isEntry = (value: unknown) =>
+  value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
 
 /** The outer shape of an edit; what it does to the document is judged by the document's own schema. */
 function isEdit(value: unknown): value is Edit {
@@ -134,14 +139,23 @@ function isEdit(value: unknown): value is Edit {
     case 'setQuestion':
       return typeof edit.field === 'string';
     case 'set':
-      return isOneOf(LIST_FIELDS, edit.in) && typeof edit.id === 'string' && typeof edit.field === 'string' && edit.field !== 'id';
+      return (
+        isOneOf(LIST_FIELDS, edit.in) &&
+        typeof edit.id === 'string' &&
+        typeof edit.field === 'string' &&
+        edit.field !== 'id'
+      );
     case 'add':
     case 'remove':
       return isOneOf(LIST_FIELDS, edit.in) && isIndex(edit.index) && isEntry(edit.entry);
     case 'move':
       return isOneOf(LIST_FIELDS, edit.in) && isIndex(edit.from) && isIndex(edit.to);
     case 'name':
-      return isOneOf(NAMED_FIELDS, edit.in) && typeof edit.name === 'string' && (edit.to === null || typeof edit.to === 'object');
+      return (
+        isOneOf(NAMED_FIELDS, edit.in) &&
+        typeof edit.name === 'string' &&
+        (edit.to === null || typeof edit.to === 'object')
+      );
     default:
       return false;
   }
@@ -171,15 +185,28 @@ export const packing = object({
   set: words(60),
   questions: string().matches(/^[0-9a-f-]{36}(,[0-9a-f-]{36})*$/, 'has to be ids with commas between'),
 })
-  .test('one', 'has to name a shelf, a set or questions', ({ shelf, set, questions }) => [shelf, set, questions].filter(Boolean).length === 1)
-  .test('few', `At most ${MAX_AT_ONCE} questions at once`, ({ questions }) => (questions?.split(',').length ?? 0) <= MAX_AT_ONCE);
+  .test(
+    'one',
+    'has to name a shelf, a set or questions',
+    ({ shelf, set, questions }) => [shelf, set, questions].filter(Boolean).length === 1,
+  )
+  .test(
+    'few',
+    `At most ${MAX_AT_ONCE} questions at once`,
+    ({ questions }) => (questions?.split(',').length ?? 0) <= MAX_AT_ONCE,
+  );
 
 /** The client's id of an import: a package sent again under it comes in once. */
 export const importing = object({ id: uuid() });
 
 export const questionOperations = {
   'GET /api/questions': { who: 'teacher', does: 'A page of the Vault.', query: sought, answer: json<VaultPage>() },
-  'POST /api/questions': { who: 'teacher', does: 'Makes a question: empty, or an example of a kind.', body: newQuestion, answer: json<{ id: string }>() },
+  'POST /api/questions': {
+    who: 'teacher',
+    does: 'Makes a question: empty, or an example of a kind.',
+    body: newQuestion,
+    answer: json<{ id: string }>(),
+  },
   'PATCH /api/questions': {
     who: 'teacher',
     does: 'Moves, tags, deletes or brings back many questions at once.',
@@ -208,14 +235,26 @@ export const questionOperations = {
     answer: json<{ revision: number; changedAt: Date }>(),
   },
   'GET /api/questions/{id}/uses': { who: 'teacher', does: 'Who uses a question, and where.', answer: json<Uses>() },
-  'GET /api/questions/{id}/versions': { who: 'teacher', does: 'The versions of a question.', answer: json<VersionRow[]>() },
+  'GET /api/questions/{id}/versions': {
+    who: 'teacher',
+    does: 'The versions of a question.',
+    answer: json<VersionRow[]>(),
+  },
   'GET /api/questions/{id}/versions/{revision}': {
     who: 'teacher',
     does: 'A question as it stood at a revision.',
     answer: json<{ question: Question }>(),
   },
-  'GET /api/tags': { who: 'teacher', does: 'The tags of the questions the teacher may see.', answer: json<{ tag: string; questions: number }[]>() },
-  'DELETE /api/bin': { who: 'teacher', does: 'Empties the bin: what lies in it goes for good.', answer: json<{ questions: number }>() },
+  'GET /api/tags': {
+    who: 'teacher',
+    does: 'The tags of the questions the teacher may see.',
+    answer: json<{ tag: string; questions: number }[]>(),
+  },
+  'DELETE /api/bin': {
+    who: 'teacher',
+    does: 'Empties the bin: what lies in it goes for good.',
+    answer: json<{ questions: number }>(),
+  },
   'GET /api/packages': {
     who: 'teacher',
     does: 'Questions, a shelf or a set as one zip of documents and media.',

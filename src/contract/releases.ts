@@ -88,8 +88,18 @@ const releaseSettings = {
   opensAt: moment(),
   dueAt: moment(),
   closesAt: moment(),
-  minutes: number().integer('A whole number').min(1, 'At least one minute').max(MAX_MINUTES, 'At most a week').nullable().default(null),
-  sittings: number().integer('A whole number').min(1, 'At least one').max(MAX_SITTINGS, `At most ${MAX_SITTINGS}`).nullable().defined(),
+  minutes: number()
+    .integer('A whole number')
+    .min(1, 'At least one minute')
+    .max(MAX_MINUTES, 'At most a week')
+    .nullable()
+    .default(null),
+  sittings: number()
+    .integer('A whole number')
+    .min(1, 'At least one')
+    .max(MAX_SITTINGS, `At most ${MAX_SITTINGS}`)
+    .nullable()
+    .defined(),
   counts: aWord(COUNTS),
   practice: boolean().required(),
   categoryId: string().uuid().nullable().default(null),
@@ -132,10 +142,21 @@ export const publication = object({
 );
 
 /** How many of its minutes are left; null where it has no end. */
-export const reopening = object({ minutes: number().integer('A whole number').min(1, 'At least one minute').max(MAX_MINUTES, 'At most a week').nullable().default(null) });
+export const reopening = object({
+  minutes: number()
+    .integer('A whole number')
+    .min(1, 'At least one minute')
+    .max(MAX_MINUTES, 'At most a week')
+    .nullable()
+    .default(null),
+});
 
 export const releaseOperations = {
-  'GET /api/releases': { who: 'learner', does: 'What is published for the learner, and how far they have come with it.', answer: json<LearnerRelease[]>() },
+  'GET /api/releases': {
+    who: 'learner',
+    does: 'What is published for the learner, and how far they have come with it.',
+    answer: json<LearnerRelease[]>(),
+  },
   'POST /api/releases': {
     who: 'teacher',
     does: 'Publishes a question as it stood at a revision, or a set, to a course: at once, or (where model answers have to be found) as a job.',
@@ -144,7 +165,11 @@ export const releaseOperations = {
     answer: json<{ id: string; job: string | null }>(),
   },
   'GET /api/jobs/{id}': { who: 'teacher', does: 'How far a job of the teacher’s has come.', answer: json<JobView>() },
-  'GET /api/releases/{id}/settings': { who: 'teacher', does: 'How a release runs, and what learners are allowed beyond that.', answer: json<SettingsView>() },
+  'GET /api/releases/{id}/settings': {
+    who: 'teacher',
+    does: 'How a release runs, and what learners are allowed beyond that.',
+    answer: json<SettingsView>(),
+  },
   'PUT /api/releases/{id}/settings': {
     who: 'teacher',
     does: 'Changes how a release runs.',

@@ -128,10 +128,26 @@ export interface RetraceView {
 }
 
 export const resultOperations = {
-  'GET /api/releases/{id}/results': { who: 'teacher', does: 'The marks of a release, learner by learner.', answer: json<ResultsView>() },
-  'GET /api/releases/{id}/sittings/{sitting}': { who: 'teacher', does: 'A sitting with its moves, to be played again.', answer: json<RetraceView>() },
-  'GET /api/courses/{id}/learners/{learner}/report': { who: 'teacher', does: 'A learner’s results in a course.', answer: json<LearnerReport>() },
-  'GET /releases/{id}/results.csv': { who: 'teacher', does: 'The marks of a release as CSV.', answer: file('text/csv') },
+  'GET /api/releases/{id}/results': {
+    who: 'teacher',
+    does: 'The marks of a release, learner by learner.',
+    answer: json<ResultsView>(),
+  },
+  'GET /api/releases/{id}/sittings/{sitting}': {
+    who: 'teacher',
+    does: 'A sitting with its moves, to be played again.',
+    answer: json<RetraceView>(),
+  },
+  'GET /api/courses/{id}/learners/{learner}/report': {
+    who: 'teacher',
+    does: 'A learner’s results in a course.',
+    answer: json<LearnerReport>(),
+  },
+  'GET /releases/{id}/results.csv': {
+    who: 'teacher',
+    does: 'The marks of a release as CSV.',
+    answer: file('text/csv'),
+  },
   'GET /api/releases/{id}/analysis': {
     who: 'teacher',
     does: 'How a release was answered: figures, who put what where, drops, who tried everything.',

@@ -63,7 +63,12 @@ export const takenOff = object({ learners: array(string().min(1).max(100).requir
 export const page = object({ words: words(200).default(''), from: from() });
 
 export const rosterOperations = {
-  'GET /api/courses/{id}/learners': { who: 'teacher', does: 'A page of the roster.', query: page, answer: json<RosterPage>() },
+  'GET /api/courses/{id}/learners': {
+    who: 'teacher',
+    does: 'A page of the roster.',
+    query: page,
+    answer: json<RosterPage>(),
+  },
   'POST /api/courses/{id}/learners': {
     who: 'teacher',
     does: 'Makes a learner’s account and puts them on the roster.',
@@ -76,8 +81,16 @@ export const rosterOperations = {
     body: takenOff,
     answer: json<{ removed: number }>(),
   },
-  'GET /api/courses/{id}/learners/{learner}': { who: 'teacher', does: 'What a course holds of a learner, as a file.', answer: file('application/json') },
-  'DELETE /api/courses/{id}/learners/{learner}': { who: 'teacher', does: 'Erases all that a course holds of a learner.', answer: json<Erased>() },
+  'GET /api/courses/{id}/learners/{learner}': {
+    who: 'teacher',
+    does: 'What a course holds of a learner, as a file.',
+    answer: file('application/json'),
+  },
+  'DELETE /api/courses/{id}/learners/{learner}': {
+    who: 'teacher',
+    does: 'Erases all that a course holds of a learner.',
+    answer: json<Erased>(),
+  },
   'GET /api/courses/{id}/left': {
     who: 'teacher',
     does: 'Who is not on the roster any more, and of whom the course still keeps something.',

@@ -84,7 +84,10 @@ const setFields = {
   sections: array(
     object({
       title: string().max(200, 'At most 200 characters').defined(),
-      draw: object({ count: number().integer().min(1, 'At least one').max(MAX_QUESTIONS).required(), points: points().required() })
+      draw: object({
+        count: number().integer().min(1, 'At least one').max(MAX_QUESTIONS).required(),
+        points: points().required(),
+      })
         .nullable()
         .default(null),
       questions: array(object({ id: uuid(), points: points().nullable().default(null) }))
@@ -93,7 +96,11 @@ const setFields = {
     }),
   )
     .max(50, 'At most 50 sections')
-    .test('questions', `At most ${MAX_QUESTIONS} questions`, (sections) => (sections ?? []).reduce((sum, { questions }) => sum + (questions?.length ?? 0), 0) <= MAX_QUESTIONS)
+    .test(
+      'questions',
+      `At most ${MAX_QUESTIONS} questions`,
+      (sections) => (sections ?? []).reduce((sum, { questions }) => sum + (questions?.length ?? 0), 0) <= MAX_QUESTIONS,
+    )
     .required(),
   sources: array(
     object({
@@ -123,7 +130,11 @@ export const setChange = object({ ...setFields, from: revision() });
 export const setOperations = {
   'GET /api/sets': { who: 'teacher', does: 'The teacher’s sets.', answer: json<SetRow[]>() },
   'GET /api/sets/{id}': { who: 'teacher', does: 'A set, with the titles of its questions.', answer: json<SetView>() },
-  'GET /api/sets/{id}/whole': { who: 'teacher', does: 'A set with its questions whole, as it is printed and published.', answer: json<WholeSet>() },
+  'GET /api/sets/{id}/whole': {
+    who: 'teacher',
+    does: 'A set with its questions whole, as it is printed and published.',
+    answer: json<WholeSet>(),
+  },
   'POST /api/sets': { who: 'teacher', does: 'Makes a set.', body: titled, answer: json<{ id: string }>() },
   'PUT /api/sets/{id}': {
     who: 'teacher',

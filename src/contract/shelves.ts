@@ -35,7 +35,12 @@ export const shelfShare = object({
 export const shelfOperations = {
   'GET /api/shelves': { who: 'teacher', does: 'The shelves the teacher may see.', answer: json<ShelfRow[]>() },
   'POST /api/shelves': { who: 'teacher', does: 'Makes a shelf.', body: newShelf, answer: json<{ id: string }>() },
-  'PATCH /api/shelves/{id}': { who: 'teacher', does: 'Renames a shelf or puts it onto another.', body: shelfChange, answer: json<null>() },
+  'PATCH /api/shelves/{id}': {
+    who: 'teacher',
+    does: 'Renames a shelf or puts it onto another.',
+    body: shelfChange,
+    answer: json<null>(),
+  },
   'DELETE /api/shelves/{id}': {
     who: 'teacher',
     does: 'Removes a shelf. What stands on it is moved, not deleted.',

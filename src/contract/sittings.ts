@@ -104,8 +104,14 @@ export interface Finished extends Summary, Titles {
   counts: Counts;
 }
 
-/** A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what there is before it is begun. */
-export type Opened = { open: SittingView; finished: null; before: null } | { open: null; finished: Finished; before: null } | { open: null; finished: null; before: Before };
+/**
+ * A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what
+ * there is before it is begun.
+ */
+export type Opened =
+  | { open: SittingView; finished: null; before: null }
+  | { open: null; finished: Finished; before: null }
+  | { open: null; finished: null; before: Before };
 
 const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
 
@@ -114,7 +120,10 @@ export const opening = object({ question: numberText(999).min(1, 'has to be a wh
 
 export const goingTo = object({ question: wholeNumber() });
 
-/** What a learner is shown: `w` the width of a picture in pixels; `captions`: the captions instead, as WebVTT; `q`: the question it is of, by its place in the edition. */
+/**
+ * What a learner is shown: `w` the width of a picture in pixels; `captions`: the captions instead, as WebVTT; `q`: the
+ * question it is of, by its place in the edition.
+ */
 const width = () => numberText(99_999).default(null).nullable();
 
 const captions = () => boolean().default(false);
@@ -128,10 +137,22 @@ function isMove(value: unknown): value is SentMove {
   const { id, kind, item, copy, zone, at, text, ...rest } = value as Record<string, unknown>;
   if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;
   if (kind === 'reset' || kind === 'check' || kind === 'hint') return Object.keys(value).length === 2;
-  if (text !== undefined) return kind === 'put' && isName(zone) && typeof text === 'string' && text.length <= MAX_TYPED && Object.keys(value).length === 4;
+  if (text !== undefined)
+    return (
+      kind === 'put' &&
+      isName(zone) &&
+      typeof text === 'string' &&
+      text.length <= MAX_TYPED &&
+      Object.keys(value).length === 4
+    );
   if (!isName(item) || !isIndex(copy) || !(at === undefined || isIndex(at))) return false;
   if (kind === 'put') return (zone === null || isName(zone)) && Object.keys(rest).length === 0;
-  return kind === 'drop' && zone === undefined && Object.keys(rest).sort().join() === 'px,py,x,y' && Object.values(rest).every(Number.isFinite);
+  return (
+    kind === 'drop' &&
+    zone === undefined &&
+    Object.keys(rest).sort().join() === 'px,py,x,y' &&
+    Object.values(rest).every(Number.isFinite)
+  );
 }
 /** Moves, each with an id of its own: the server stores each id of a sitting once. */
 const moves = listOf(isMove, MAX_MOVES_AT_ONCE, 'is not a move', MOVE, 1)
@@ -142,7 +163,11 @@ const moves = listOf(isMove, MAX_MOVES_AT_ONCE, 'is not a move', MOVE, 1)
     const again = value.findIndex(({ id }) => ids.size === ids.add(id).size);
     return again === -1 || createError({ path: `${path}[${again}].id` });
   });
-export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({ question: wholeNumber(), after: wholeNumber(), moves });
+export const sentMoves: Schema<{ question: number; after: number; moves: SentMove[] }> = object({
+  question: wholeNumber(),
+  after: wholeNumber(),
+  moves,
+});
 
 const SHOWN = ['image/*', 'audio/*', 'video/*', 'text/vtt'] as const;
 
@@ -158,7 +183,12 @@ export const sittingOperations = {
     does: 'Begins a sitting: the first, or another after a finished one. While one runs it is that one.',
     answer: json<Opened>(),
   },
-  'POST /api/sittings/{id}/at': { who: 'learner', does: 'Goes to a question of a sitting.', body: goingTo, answer: json<SittingView>() },
+  'POST /api/sittings/{id}/at': {
+    who: 'learner',
+    does: 'Goes to a question of a sitting.',
+    body: goingTo,
+    answer: json<SittingView>(),
+  },
   'POST /api/sittings/{id}/moves': {
     who: 'learner',
     does: 'Keeps a learner’s moves, in order and each once, and judges what is to be judged among them.',

@@ -9,7 +9,10 @@ export const TELLS_WHEN = ['atOnce', 'finished', 'closed'] as const;
 
 export type TellsWhen = (typeof TELLS_WHEN)[number];
 
-/** What a colleague may do with what stands on a shelf and on those in it: look at it, use it in sets and copies, or change it. */
+/**
+ * What a colleague may do with what stands on a shelf and on those in it: look at it, use it in sets and copies, or
+ * change it.
+ */
 export const RIGHTS = ['see', 'use', 'edit'] as const;
 
 export type Right = (typeof RIGHTS)[number];
@@ -21,7 +24,18 @@ export const REMOVABLE = ['unit', 'category', 'group'] as const;
 
 export type Removable = (typeof REMOVABLE)[number];
 
-export type AuditWhat = 'markSet' | 'markSetBack' | 'editionMade' | 'editionApplied' | 'allowed' | 'settings' | 'erased' | 'categories' | 'removed' | 'removalUndone' | 'reopened';
+export type AuditWhat =
+  | 'markSet'
+  | 'markSetBack'
+  | 'editionMade'
+  | 'editionApplied'
+  | 'allowed'
+  | 'settings'
+  | 'erased'
+  | 'categories'
+  | 'removed'
+  | 'removalUndone'
+  | 'reopened';
 
 /** How a gradebook is sorted: by name, or by the whole mark. Who has none yet comes last. */
 export const GRADE_SORTS = ['name', 'lowest', 'highest'] as const;

@@ -1,4 +1,5 @@
-// What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads no Yup).
+// What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads
+// no Yup).
 
 export { type Came, type CountsRule, countingMark, countingSitting, falls, type Mark } from './analysis/counting';
 export { type Digest, digestOf, type Made, NOWHERE, type Swept, triedEverything } from './analysis/digest';
@@ -10,24 +11,111 @@ export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/
 export { KINDS } from './document/kinds';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
-export type { Fixture, Item, KeyEntry, Kind, Look, Marks, Medium, Need, Question, Reach, Settle, Shape, Tray, Zone } from './document/schema';
+export type {
+  Fixture,
+  Item,
+  KeyEntry,
+  Kind,
+  Look,
+  Marks,
+  Medium,
+  Need,
+  Question,
+  Reach,
+  Settle,
+  Shape,
+  Tray,
+  Zone,
+} from './document/schema';
 export { type Clipping, clip, duplicate, paste, rowStep, setGroup, setNoted, withGroups } from './edit/clones';
 export { correction } from './edit/correct';
 export { difference } from './edit/difference';
-export { apply, applyAll, type Edit, EditMismatch, invert, invertAll, LIST_FIELDS, type Listed, type ListField, NAMED_FIELDS, type QuestionField, type Step } from './edit/edit';
+export {
+  apply,
+  applyAll,
+  type Edit,
+  EditMismatch,
+  invert,
+  invertAll,
+  LIST_FIELDS,
+  type Listed,
+  type ListField,
+  NAMED_FIELDS,
+  type QuestionField,
+  type Step,
+} from './edit/edit';
 export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
-export { belongNowhere, belongsIn, type Cell, dropEntry, isTrap, listedIn, restNowhere, setCells, setCopies, setEntry, setNeed, setValues } from './edit/keying';
+export {
+  belongNowhere,
+  belongsIn,
+  type Cell,
+  dropEntry,
+  isTrap,
+  listedIn,
+  restNowhere,
+  setCells,
+  setCopies,
+  setEntry,
+  setNeed,
+  setValues,
+} from './edit/keying';
 export { slotsIn } from './edit/slots';
-export { add, moves, remove, rename, reorder, setFixture, setItem, setLook, setMedium, setQuestion, setZone } from './edit/steps';
-export { idIn, kindIn, LIST_OF, nameOf, type Ref, refsOf, refTo, type Thing, type ThingKind, thingAt, things } from './edit/things';
+export {
+  add,
+  moves,
+  remove,
+  rename,
+  reorder,
+  setFixture,
+  setItem,
+  setLook,
+  setMedium,
+  setQuestion,
+  setZone,
+} from './edit/steps';
+export {
+  idIn,
+  kindIn,
+  LIST_OF,
+  nameOf,
+  type Ref,
+  refsOf,
+  refTo,
+  type Thing,
+  type ThingKind,
+  thingAt,
+  things,
+} from './edit/things';
 export { widen } from './edit/widen';
-export { type Axis, align, around, type Edge, edgeDistance, gapsOf, meet, scaled, sized, space, turnedAbout } from './geometry/arrange';
+export {
+  type Axis,
+  align,
+  around,
+  type Edge,
+  edgeDistance,
+  gapsOf,
+  meet,
+  scaled,
+  sized,
+  space,
+  turnedAbout,
+} from './geometry/arrange';
 export { barBetween, endsOf, leaving } from './geometry/bar';
 export { fitCount, fitsAll } from './geometry/fit';
 export { outlineOf, rectOutline } from './geometry/outline';
 export type { Corners } from './geometry/polygon';
 export { boxOfShape, type Carrier, onCarrier, onScene } from './geometry/riding';
-export { ALL_SNAPPING, type Guide, type Handle, resize, rounded, type Snapping, shiftWithin, snapMove, snapResize } from './geometry/snap';
+export {
+  ALL_SNAPPING,
+  type Guide,
+  type Handle,
+  resize,
+  rounded,
+  type Snapping,
+  shiftWithin,
+  snapMove,
+  snapResize,
+} from './geometry/snap';
 export { type Box, middleOf, nearTurn, type Point, toScene, toStage } from './geometry/space';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
 export { type Checkpoint, checkpointOf, standingFrom } from './judge/checkpoint';
@@ -35,12 +123,52 @@ export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
 export { indexAt, keepsOrder } from './judge/insertion';
-export { COPIES, type Copy, copyOf, idOf, itemOf, numberOf, type Placing, type QuestionModel, questionModel, type SceneModel, sceneModel, startBoard } from './judge/model';
-export { type Drop, isPut, isTyped, type Outcome, type Placement, type Put, putDown, type TypedAnswer } from './judge/placement';
-export { hintsLeft, type Move, markSoFar, rejudge, replay, type Standing, type Tries, type Try, takeMove, untouched } from './judge/replay';
+export {
+  COPIES,
+  type Copy,
+  copyOf,
+  idOf,
+  itemOf,
+  numberOf,
+  type Placing,
+  type QuestionModel,
+  questionModel,
+  type SceneModel,
+  sceneModel,
+  startBoard,
+} from './judge/model';
+export {
+  type Drop,
+  isPut,
+  isTyped,
+  type Outcome,
+  type Placement,
+  type Put,
+  putDown,
+  type TypedAnswer,
+} from './judge/placement';
+export {
+  hintsLeft,
+  type Move,
+  markSoFar,
+  rejudge,
+  replay,
+  type Standing,
+  type Tries,
+  type Try,
+  takeMove,
+  untouched,
+} from './judge/replay';
 export { type Responded, respond } from './judge/response';
 export { outlineNow, restIn, standsAt } from './judge/rest';
-export { type ItemEvent, type ItemState, nextItemState, nextZoneState, type ZoneEvent, type ZoneState } from './judge/states';
+export {
+  type ItemEvent,
+  type ItemState,
+  nextItemState,
+  nextZoneState,
+  type ZoneEvent,
+  type ZoneState,
+} from './judge/states';
 export { take } from './judge/take';
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
@@ -50,18 +178,45 @@ export { type Judged, judge, markOf } from './marks/mark';
 export { resultPrinter } from './marks/print';
 export { type Result, resultOf, type ZoneResult } from './marks/result';
 export { allIn, boardOf, type TypicalAnswer, typicalAnswers } from './marks/typical';
-export { CLEAR_OF_TITLE, coversTitle, type Fitting, fittingOf, makeItemsAsWide, makeZoneHold } from './measures/fitting';
+export {
+  CLEAR_OF_TITLE,
+  coversTitle,
+  type Fitting,
+  fittingOf,
+  makeItemsAsWide,
+  makeZoneHold,
+} from './measures/fitting';
 export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
 export { contrast, LEAST_CONTRAST, TOKENS } from './proof/contrast';
-export { countFindings, FINDING_CODES, type Finding, type FindingCode, type FindingCounts, findings } from './proof/findings';
+export {
+  countFindings,
+  FINDING_CODES,
+  type Finding,
+  type FindingCode,
+  type FindingCounts,
+  findings,
+} from './proof/findings';
 export type { Guessing } from './proof/guess/guess';
 export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { type Random, random, seedOf, shuffled } from './random/random';
 export { type Schedule, scheduleProblems } from './sets/schedule';
-export { asked, asksOf, type Draw, earned, type Guessed, guessingOf, inPlaces, pointsOf, type Section, totalOf, type Worth, withoutDust } from './sets/set';
+export {
+  asked,
+  asksOf,
+  type Draw,
+  earned,
+  type Guessed,
+  guessingOf,
+  inPlaces,
+  pointsOf,
+  type Section,
+  totalOf,
+  type Worth,
+  withoutDust,
+} from './sets/set';
 export { inSilence, TELLS, type Tells, telling } from './sets/tells';
 export { isZone } from './sets/zone';
 export {

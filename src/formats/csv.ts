@@ -6,8 +6,8 @@ export type Cell = string | number | null;
 const FORMULA = /^[=+\-@\t\r\n\uFF1D\uFF0B\uFF0D\uFF20]/;
 
 /**
- * A table as CSV (RFC 4180). A text that a spreadsheet would take for a formula gets an apostrophe before it, so that a learner's name cannot
- * run in a teacher's spreadsheet (OWASP, CSV injection).
+ * A table as CSV (RFC 4180). A text that a spreadsheet would take for a formula gets an apostrophe before it, so that a
+ * learner's name cannot run in a teacher's spreadsheet (OWASP, CSV injection).
  */
 export function stringify(head: readonly string[], rows: readonly (readonly Cell[])[]): string {
   return `${Papa.unparse({ fields: [...head], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;

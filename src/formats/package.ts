@@ -1,8 +1,8 @@
 import { strToU8, Unzip, UnzipInflate, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 
 /**
- * Questions, sets and shelves as one file: a zip (APPNOTE 6.3) with `package.json` saying what is in it, each question and set as its own JSON, each medium under the
- * SHA-256 of its bytes.
+ * Questions, sets and shelves as one file: a zip (APPNOTE 6.3) with `package.json` saying what is in it, each question
+ * and set as its own JSON, each medium under the SHA-256 of its bytes.
  */
 export const PACKAGE_FORMAT = 'vault-drop/package';
 export const PACKAGE_VERSION = 1;
@@ -42,7 +42,10 @@ export const PACKAGE_LIMITS = {
   sets: 500,
 } as const;
 
-/** Writes a package piece by piece: `write` gets its bytes in their order. Media are read one after another as they are written. */
+/**
+ * Writes a package piece by piece: `write` gets its bytes in their order. Media are read one after another as they are
+ * written.
+ */
 export async function pack(
   { shelves, questions, sets }: Package,
   media: AsyncIterable<{ readonly hash: string; readonly ending: string; readonly bytes: Uint8Array }>,
@@ -56,7 +59,8 @@ export async function pack(
     zip.add(file);
     file.push(bytes, true);
   };
-  const addJson = (name: string, value: unknown) => add(new ZipDeflate(name, { level: 6 }), strToU8(JSON.stringify(value, null, 1)));
+  const addJson = (name: string, value: unknown) =>
+    add(new ZipDeflate(name, { level: 6 }), strToU8(JSON.stringify(value, null, 1)));
   addJson('package.json', {
     format: PACKAGE_FORMAT,
     version: PACKAGE_VERSION,
@@ -82,7 +86,12 @@ export interface UnpackedMedium {
   readonly ending: string;
 }
 export type Unpacked =
-  | { readonly ok: true; readonly value: Package; readonly media: readonly UnpackedMedium[]; readonly problems: readonly PackageProblem[] }
+  | {
+      readonly ok: true;
+      readonly value: Package;
+      readonly media: readonly UnpackedMedium[];
+      readonly problems: readonly PackageProblem[];
+    }
   | { readonly ok: false; readonly message: string };
 
 const MEDIUM = /^media\/([0-9a-f]{64})\.([a-z0-9]{1,5})$/;
@@ -93,10 +102,14 @@ const TOO_MUCH = 'There is more in this file than may be taken at once.';
 const BROKEN = 'This file cannot be read: it is no zip, or it is broken.';
 
 /**
- * Reads a package that may come from anywhere, from its first byte to its last: what is inflated is counted as it comes, whatever the file says of itself, and no byte of it is
- * read twice, so that entries cannot share theirs. `keep` gets a medium's bytes piece by piece.
+ * Reads a package that may come from anywhere, from its first byte to its last: what is inflated is counted as it
+ * comes, whatever the file says of itself, and no byte of it is read twice, so that entries cannot share theirs. `keep`
+ * gets a medium's bytes piece by piece.
  */
-export function unpack(chunks: Iterable<Uint8Array>, keep: (medium: UnpackedMedium, bytes: Uint8Array) => void): Unpacked {
+export function unpack(
+  chunks: Iterable<Uint8Array>,
+  keep: (medium: UnpackedMedium, bytes: Uint8Array) => void,
+): Unpacked {
   const texts = new Map<string, Uint8Array[]>();
   const media = new Map<string, UnpackedMedium>();
   let entries = 0;
@@ -120,7 +133,8 @@ export function unpack(chunks: Iterable<Uint8Array>, keep: (medium: UnpackedMedi
       size += bytes.length;
       own += bytes.length;
       if (isJson) jsonSize += bytes.length;
-      if (size > PACKAGE_LIMITS.bytes || jsonSize > PACKAGE_LIMITS.allJson || (isJson && own > PACKAGE_LIMITS.json)) throw new Refused(TOO_MUCH);
+      if (size > PACKAGE_LIMITS.bytes || jsonSize > PACKAGE_LIMITS.allJson || (isJson && own > PACKAGE_LIMITS.json))
+        throw new Refused(TOO_MUCH);
       if (isJson) parts.push(bytes);
       else if (hash && ending) keep({ hash, ending }, bytes);
     };
@@ -138,7 +152,8 @@ export function unpack(chunks: Iterable<Uint8Array>, keep: (medium: UnpackedMedi
   }
   const named = entriesNamed(tail);
   if (named === null || entries === 0) return { ok: false, message: BROKEN };
-  if (named !== entries) return { ok: false, message: 'This file is broken: its list of parts is not of the parts that are in it.' };
+  if (named !== entries)
+    return { ok: false, message: 'This file is broken: its list of parts is not of the parts that are in it.' };
   return readParts(texts, [...media.values()]);
 }
 
@@ -155,25 +170,30 @@ function lastBytes(before: Uint8Array<ArrayBuffer>, chunk: Uint8Array): Uint8Arr
 /** How many entries the list at a zip's end names (APPNOTE 4.3.16); null: there is no such list. */
 function entriesNamed(tail: Uint8Array): number | null {
   const view = new DataView(tail.buffer, tail.byteOffset, tail.byteLength);
-  for (let at = tail.length - 22; at >= 0; at--) if (view.getUint32(at, true) === 0x06054b50) return view.getUint16(at + 10, true);
+  for (let at = tail.length - 22; at >= 0; at--)
+    if (view.getUint32(at, true) === 0x06054b50) return view.getUint16(at + 10, true);
   return null;
 }
 
 function readParts(texts: ReadonlyMap<string, readonly Uint8Array[]>, media: readonly UnpackedMedium[]): Unpacked {
   const jsonIn = (name: string) => jsonOf(texts.get(name));
   const manifest = jsonIn('package.json');
-  if (!isRecord(manifest) || manifest.format !== PACKAGE_FORMAT) return { ok: false, message: 'This file is no package of questions.' };
-  if (manifest.version !== PACKAGE_VERSION) return { ok: false, message: 'This package is of a newer version than is known here.' };
+  if (!isRecord(manifest) || manifest.format !== PACKAGE_FORMAT)
+    return { ok: false, message: 'This file is no package of questions.' };
+  if (manifest.version !== PACKAGE_VERSION)
+    return { ok: false, message: 'This package is of a newer version than is known here.' };
   const problems: PackageProblem[] = [];
   const lists = { shelves: manifest.shelves, questions: manifest.questions, sets: manifest.sets };
   for (const name of ['shelves', 'questions', 'sets'] as const) {
     const list = lists[name];
-    if (Array.isArray(list) && list.length > PACKAGE_LIMITS[name]) return { ok: false, message: `At most ${PACKAGE_LIMITS[name]} ${name} are taken at once.` };
+    if (Array.isArray(list) && list.length > PACKAGE_LIMITS[name])
+      return { ok: false, message: `At most ${PACKAGE_LIMITS[name]} ${name} are taken at once.` };
   }
   const parts = (list: unknown) => (Array.isArray(list) ? list : []).filter(isRecord);
   const read = (file: unknown): unknown => {
     const value = typeof file === 'string' ? jsonIn(file) : undefined;
-    if (value === undefined) problems.push({ file: String(file).slice(0, 100), message: 'It is missing, or not JSON.' });
+    if (value === undefined)
+      problems.push({ file: String(file).slice(0, 100), message: 'It is missing, or not JSON.' });
     return value;
   };
   const text = (value: unknown) => (typeof value === 'string' ? value.slice(0, 100) : null);
@@ -183,7 +203,9 @@ function readParts(texts: ReadonlyMap<string, readonly Uint8Array[]>, media: rea
   });
   const questions = parts(lists.questions).flatMap((one) => {
     const document = read(one.file);
-    const tags = (Array.isArray(one.tags) ? one.tags : []).flatMap((tag) => (typeof tag === 'string' && tag.trim() !== '' ? [tag.trim().slice(0, 60)] : [])).slice(0, 20);
+    const tags = (Array.isArray(one.tags) ? one.tags : [])
+      .flatMap((tag) => (typeof tag === 'string' && tag.trim() !== '' ? [tag.trim().slice(0, 60)] : []))
+      .slice(0, 20);
     return document === undefined ? [] : [{ document, shelfId: text(one.shelfId), tags }];
   });
   const sets = parts(lists.sets).flatMap((one) => {
@@ -193,7 +215,8 @@ function readParts(texts: ReadonlyMap<string, readonly Uint8Array[]>, media: rea
   return { ok: true, value: { shelves, questions, sets }, media, problems };
 }
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function jsonOf(parts: readonly Uint8Array[] | undefined): unknown {
   if (!parts) return undefined;

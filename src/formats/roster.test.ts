@@ -8,7 +8,10 @@ describe('a roster', () => {
     expect(names('Wren Tallow,wren\nAsh Corran,ash')).toEqual(['Wren Tallow/wren', 'Ash Corran/ash']);
     expect(names('User name\tName\tsomething else\nwren\tWren Tallow\tx')).toEqual(['Wren Tallow/wren']);
     expect(names('name;username\n"Tallow; Wren";wren')).toEqual(['Tallow; Wren/wren']);
-    expect(readRoster('Wren,wren,seedlings-1,Rack A|Rack B').lines[0]).toMatchObject({ password: 'seedlings-1', groups: ['Rack A', 'Rack B'] });
+    expect(readRoster('Wren,wren,seedlings-1,Rack A|Rack B').lines[0]).toMatchObject({
+      password: 'seedlings-1',
+      groups: ['Rack A', 'Rack B'],
+    });
   });
 
   it('says of each line that cannot be taken why, by its number, and takes the rest', () => {

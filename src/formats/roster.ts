@@ -28,10 +28,14 @@ const SHORTEST = 8;
 const MOST_LINES = 5000;
 
 /**
- * Reads a roster: comma, semicolon or tab between the columns, a first line of headings where there is one, else name, user name, password, groups (several of them
- * with `|` between). A line that cannot be taken is a problem with its number; the others are.
+ * Reads a roster: comma, semicolon or tab between the columns, a first line of headings where there is one, else name,
+ * user name, password, groups (several of them with `|` between). A line that cannot be taken is a problem with its
+ * number; the others are.
  */
-export function readRoster(text: string): { readonly lines: readonly RosterLine[]; readonly problems: readonly LineProblem[] } {
+export function readRoster(text: string): {
+  readonly lines: readonly RosterLine[];
+  readonly problems: readonly LineProblem[];
+} {
   const rows = parse(text);
   const [first] = rows;
   const headings = first && headingsOf(first.cells);
@@ -57,7 +61,9 @@ export function readRoster(text: string): { readonly lines: readonly RosterLine[
         .flatMap((group) => group.trim() || []),
     };
     const before = seen.get(read.username.toLowerCase());
-    const wrong = whatIsWrong(read) ?? (before === undefined ? null : `The user name “${read.username}” stands in line ${before} too.`);
+    const wrong =
+      whatIsWrong(read) ??
+      (before === undefined ? null : `The user name “${read.username}” stands in line ${before} too.`);
     if (wrong) problems.push({ line, message: wrong });
     else {
       lines.push(read);
@@ -68,13 +74,17 @@ export function readRoster(text: string): { readonly lines: readonly RosterLine[
 }
 
 function headingsOf(cells: readonly string[]): (Column | null)[] | null {
-  const named = cells.map((cell) => ORDER.find((column) => (COLUMNS[column] as readonly string[]).includes(cell.trim().toLowerCase())) ?? null);
+  const named = cells.map(
+    (cell) =>
+      ORDER.find((column) => (COLUMNS[column] as readonly string[]).includes(cell.trim().toLowerCase())) ?? null,
+  );
   return named.includes('username') ? named : null;
 }
 
 function whatIsWrong({ name, username, password, groups }: RosterLine): string | null {
   if (username === '') return 'There is no user name.';
-  if (!USERNAME.test(username)) return `The user name “${username.slice(0, 60)}” cannot be taken: 2 to 60 letters, digits, dots or underscores.`;
+  if (!USERNAME.test(username))
+    return `The user name “${username.slice(0, 60)}” cannot be taken: 2 to 60 letters, digits, dots or underscores.`;
   if (name.length > 100) return 'The name is longer than 100 characters.';
   if (password !== '' && password.length < SHORTEST) return `The password has fewer than ${SHORTEST} characters.`;
   if (password.length > 200) return 'The password is longer than 200 characters.';

@@ -1,4 +1,17 @@
-import { type Board, type Copy, copyOf, frames, itemOf, numberOf, onScene, type Question, type QuestionModel, servesTypedOnly, standsAt, type Verdict } from '../core';
+import {
+  type Board,
+  type Copy,
+  copyOf,
+  frames,
+  itemOf,
+  numberOf,
+  onScene,
+  type Question,
+  type QuestionModel,
+  servesTypedOnly,
+  standsAt,
+  type Verdict,
+} from '../core';
 import { dress } from './dress';
 import { FixtureFace } from './FixtureFace';
 import { ItemFace, type ItemState } from './ItemFace';
@@ -23,11 +36,18 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
   const { question } = model;
   const media = useMediaSource();
   const lookOf = (look: string | null) => (look === null ? undefined : question.looks[look]);
-  const labels = (zone: number) => (board.zones[zone] ?? []).map((copy) => question.items[itemOf(copy)]?.label ?? '').join(', ');
+  const labels = (zone: number) =>
+    (board.zones[zone] ?? []).map((copy) => question.items[itemOf(copy)]?.label ?? '').join(', ');
   const all = frames(question);
   return (
     <div inert className="sketch" style={{ width: question.scene.width * scale + 4 }}>
-      <Slots value={(zone) => <span className="slot">{board.texts.get(model.zoneAt.get(zone) ?? -1) ?? labels(model.zoneAt.get(zone) ?? -1)}</span>}>
+      <Slots
+        value={(zone) => (
+          <span className="slot">
+            {board.texts.get(model.zoneAt.get(zone) ?? -1) ?? labels(model.zoneAt.get(zone) ?? -1)}
+          </span>
+        )}
+      >
         <Stage scene={question.scene} tray={question.tray} scale={scale}>
           {question.fixtures.map((fixture) => {
             const at = all.find(({ ref }) => ref === `fixture:${fixture.id}`);
@@ -41,8 +61,20 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
             if (zone.shape.type === 'slot') return null;
             const carrier = question.items.findIndex(({ id }) => id === zone.ridesOn);
             const item = question.items[carrier];
-            const { shape, rotation } = onScene(zone.shape, zone.rotation, item ? { at: standsAt(model, board, copyOf(carrier, 0)), ...item.size, rotation: item.rotation } : null);
-            return <ZoneBed key={zone.id} zone={{ id: zone.id, label: zone.label, shape, rotation }} scale={scale} look={lookOf(zone.look)} state={zoneState(z, touched, board)} />;
+            const { shape, rotation } = onScene(
+              zone.shape,
+              zone.rotation,
+              item ? { at: standsAt(model, board, copyOf(carrier, 0)), ...item.size, rotation: item.rotation } : null,
+            );
+            return (
+              <ZoneBed
+                key={zone.id}
+                zone={{ id: zone.id, label: zone.label, shape, rotation }}
+                scale={scale}
+                look={lookOf(zone.look)}
+                state={zoneState(z, touched, board)}
+              />
+            );
           })}
           {copiesOf(question, board).map((copy) => {
             const item = question.items[itemOf(copy)];
@@ -50,14 +82,18 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
             if (!item || (zone !== undefined && question.zones[zone]?.shape.type === 'slot')) return null;
             const { x, y } = standsAt(model, board, copy);
             const verdict = verdicts?.get(copy);
-            const state: ItemState = verdict === 'right' || verdict === 'wrong' ? verdict : zone === undefined ? 'rest' : 'settled';
+            const state: ItemState =
+              verdict === 'right' || verdict === 'wrong' ? verdict : zone === undefined ? 'rest' : 'settled';
             return (
               <div
                 key={copy}
                 className="tag"
                 data-state={state}
                 data-touched={copy === touched || undefined}
-                style={{ ...dress(lookOf(item.look), state, scale, media), ...pxTurned({ x, y, ...item.size, rotation: item.rotation }, scale) }}
+                style={{
+                  ...dress(lookOf(item.look), state, scale, media),
+                  ...pxTurned({ x, y, ...item.size, rotation: item.rotation }, scale),
+                }}
               >
                 <ItemFace label={item.label} content={item.content} state={state} />
               </div>
@@ -69,9 +105,13 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
   );
 }
 
-const zoneState = (zone: number, touched: Copy | null, board: Board) => (touched !== null && board.zoneOf.get(touched) === zone ? 'taking' : 'rest');
+const zoneState = (zone: number, touched: Copy | null, board: Board) =>
+  touched !== null && board.zoneOf.get(touched) === zone ? 'taking' : 'rest';
 
-/** Every copy that lies somewhere, and of each item with one at home the first such; in the order in which they were settled. Items that stand for what is typed are nowhere. */
+/**
+ * Every copy that lies somewhere, and of each item with one at home the first such; in the order in which they were
+ * settled. Items that stand for what is typed are nowhere.
+ */
 function copiesOf(question: Question, board: Board): Copy[] {
   const { items } = question;
   const typed = servesTypedOnly(question);
@@ -82,5 +122,10 @@ function copiesOf(question: Question, board: Board): Copy[] {
     for (let n = 0; n < many; n++) if (!placed.has(copyOf(i, n))) return [copyOf(i, n)];
     return [];
   });
-  return [...atHome, ...[...placed].sort((a, b) => (board.settledAt.get(a) ?? 0) - (board.settledAt.get(b) ?? 0) || numberOf(a) - numberOf(b))];
+  return [
+    ...atHome,
+    ...[...placed].sort(
+      (a, b) => (board.settledAt.get(a) ?? 0) - (board.settledAt.get(b) ?? 0) || numberOf(a) - numberOf(b),
+    ),
+  ];
 }

@@ -4,7 +4,9 @@ import { cssColour } from './dress';
 import { Picture, useMediaSource } from './media';
 import { RichText } from './RichText';
 
-/** What a fixture shows inside its box. `live`: sound and film can be played (not at the Bench, where a press selects). */
+/**
+ * What a fixture shows inside its box. `live`: sound and film can be played (not at the Bench, where a press selects).
+ */
 export function FixtureFace({ fixture, scale, live }: { fixture: Fixture; scale: number; live: boolean }) {
   switch (fixture.type) {
     case 'text':
@@ -22,7 +24,11 @@ export function FixtureFace({ fixture, scale, live }: { fixture: Fixture; scale:
   }
 }
 
-function ShapeFace({ fixture: { shape, w, h, fill, edge, edgeWidth } }: { fixture: Extract<Fixture, { type: 'shape' }> }) {
+function ShapeFace({
+  fixture: { shape, w, h, fill, edge, edgeWidth },
+}: {
+  fixture: Extract<Fixture, { type: 'shape' }>;
+}) {
   const outline = outlineOf(shape, 0);
   if (!outline) return null;
   const drawn = {
@@ -33,7 +39,12 @@ function ShapeFace({ fixture: { shape, w, h, fill, edge, edgeWidth } }: { fixtur
   };
   const box = outline.box;
   return (
-    <svg className="scene-fill" viewBox={`${box.x} ${box.y} ${box.w || w} ${box.h || h}`} preserveAspectRatio="none" aria-hidden>
+    <svg
+      className="scene-fill"
+      viewBox={`${box.x} ${box.y} ${box.w || w} ${box.h || h}`}
+      preserveAspectRatio="none"
+      aria-hidden
+    >
       {outline.type === 'ellipse' ? (
         <ellipse cx={outline.centre.x} cy={outline.centre.y} rx={outline.rx} ry={outline.ry} {...drawn} />
       ) : (
@@ -54,7 +65,13 @@ function PlayedFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'soun
     );
   const Played = film ? 'video' : 'audio';
   return (
-    <Played className="scene-fill" controls preload={film ? 'metadata' : 'none'} src={shown.url} aria-label={shown.description || fixture.label || (film ? 'Film' : 'Sound')}>
+    <Played
+      className="scene-fill"
+      controls
+      preload={film ? 'metadata' : 'none'}
+      src={shown.url}
+      aria-label={shown.description || fixture.label || (film ? 'Film' : 'Sound')}
+    >
       {shown.captions && <track kind="captions" src={shown.captions} default />}
     </Played>
   );

@@ -13,7 +13,10 @@ interface Props {
   width?: number;
 }
 
-/** What is on a paper tag: its words, its picture, that it sounds, and the mark of a verdict. The tag itself is the element around it, which the page makes movable. */
+/**
+ * What is on a paper tag: its words, its picture, that it sounds, and the mark of a verdict. The tag itself is the
+ * element around it, which the page makes movable.
+ */
 export const ItemFace = memo(function ItemFace({ label, content = null, state, width }: Props) {
   const { text = null, picture = null, sound = null } = content ?? {};
   // A picture or a sound stands for the item without words, unless it is given some.

@@ -4,7 +4,13 @@ import { Slots } from './slots';
 
 type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
 
-const COLOURS = { ink: 'text-ink', mute: 'text-mute', brass: 'text-brass', verdigris: 'text-verdigris', brick: 'text-brick' } as const;
+const COLOURS = {
+  ink: 'text-ink',
+  mute: 'text-mute',
+  brass: 'text-brass',
+  verdigris: 'text-verdigris',
+  brick: 'text-brick',
+} as const;
 
 function Runs({ runs }: { runs: readonly Run[] }) {
   const slots = useContext(Slots);

@@ -21,7 +21,17 @@ export function Sketch({ question, width }: { question: Question; width: number 
   );
 }
 
-function SketchThing({ question, thing, frame, scale }: { question: Question; thing: Thing | undefined; frame: Frame; scale: number }) {
+function SketchThing({
+  question,
+  thing,
+  frame,
+  scale,
+}: {
+  question: Question;
+  thing: Thing | undefined;
+  frame: Frame;
+  scale: number;
+}) {
   const media = useMediaSource();
   const lookOf = (look: string | null) => (look === null ? undefined : question.looks[look]);
   const place = pxTurned(frame, scale);
@@ -34,7 +44,13 @@ function SketchThing({ question, thing, frame, scale }: { question: Question; th
       );
     case 'zone': {
       const { shape } = onScene(thing.is.shape, thing.is.rotation, carrierOf(question, thing.is));
-      return <ZoneBed zone={{ id: thing.is.id, label: thing.is.label, shape, rotation: frame.rotation }} scale={scale} look={lookOf(thing.is.look)} />;
+      return (
+        <ZoneBed
+          zone={{ id: thing.is.id, label: thing.is.label, shape, rotation: frame.rotation }}
+          scale={scale}
+          look={lookOf(thing.is.look)}
+        />
+      );
     }
     case 'item':
       return (

@@ -20,7 +20,14 @@ export function Stage({ scene, tray, scale, crop = null, ref, children }: Props)
     <div
       ref={ref}
       className="stage"
-      style={{ width: scene.width * scale, height: scene.height * scale, '--scale': scale, ...(crop ? { left: -crop.x * scale, top: -crop.y * scale } : {}) } as CSSProperties}
+      style={
+        {
+          width: scene.width * scale,
+          height: scene.height * scale,
+          '--scale': scale,
+          ...(crop ? { left: -crop.x * scale, top: -crop.y * scale } : {}),
+        } as CSSProperties
+      }
     >
       {band && <div className="stage-tray" data-side={tray.side} style={px(band, scale)} />}
       {children}

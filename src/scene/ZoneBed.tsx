@@ -33,11 +33,22 @@ export function ZoneBed({ zone, scale, state = 'rest', look, className = '', ext
       data-zone={id}
       data-shape={shape.type}
       data-state={state}
-      style={{ ...px(outline.box, scale), ...(shape.type === 'polygon' ? worn : dressed), ...(rotation === 0 ? {} : { transform: `rotate(${rotation}deg)` }) } as CSSProperties}
+      style={
+        {
+          ...px(outline.box, scale),
+          ...(shape.type === 'polygon' ? worn : dressed),
+          ...(rotation === 0 ? {} : { transform: `rotate(${rotation}deg)` }),
+        } as CSSProperties
+      }
       {...extra}
     >
       {outline.type === 'polygon' && shape.type === 'polygon' && (
-        <svg className="bed-outline" viewBox={`${outline.box.x} ${outline.box.y} ${outline.box.w} ${outline.box.h}`} preserveAspectRatio="none" aria-hidden>
+        <svg
+          className="bed-outline"
+          viewBox={`${outline.box.x} ${outline.box.y} ${outline.box.w} ${outline.box.h}`}
+          preserveAspectRatio="none"
+          aria-hidden
+        >
           <polygon points={outline.corners.map(([x, y]) => `${x},${y}`).join(' ')} style={polygonStyle(look, state)} />
         </svg>
       )}
@@ -53,5 +64,9 @@ export function ZoneBed({ zone, scale, state = 'rest', look, className = '', ext
 
 function polygonStyle(look: Look | undefined, state: string): CSSProperties {
   const { fill, edge, edgeWidth } = look ? styleIn(look, state) : {};
-  return { ...(fill ? { fill: cssColour(fill) } : {}), ...(edge ? { stroke: cssColour(edge) } : {}), ...(edgeWidth === undefined ? {} : { strokeWidth: edgeWidth }) };
+  return {
+    ...(fill ? { fill: cssColour(fill) } : {}),
+    ...(edge ? { stroke: cssColour(edge) } : {}),
+    ...(edgeWidth === undefined ? {} : { strokeWidth: edgeWidth }),
+  };
 }

@@ -3,14 +3,19 @@ import { type Look, type Style, styleIn } from '../core';
 import type { MediaSource } from './media';
 
 /** A token's name, or a colour of the author's, as CSS has it. */
-export const cssColour = (colour: string): string => (colour.startsWith('#') ? colour : `var(--color-${colour.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)})`);
+export const cssColour = (colour: string): string =>
+  colour.startsWith('#') ? colour : `var(--color-${colour.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)})`;
 
 /** The CSS of what a look says of a state; empty where it says nothing and the page's own drawing stands. */
 export function dress(look: Look | undefined, state: string, scale: number, media: MediaSource): CSSProperties {
   return look ? cssOf(styleIn(look, state), scale, media) : {};
 }
 
-function cssOf({ fill, edge, text, edgeWidth, edgeStyle, fontSize, picture }: Style, scale: number, media: MediaSource): CSSProperties {
+function cssOf(
+  { fill, edge, text, edgeWidth, edgeStyle, fontSize, picture }: Style,
+  scale: number,
+  media: MediaSource,
+): CSSProperties {
   const shown = picture ? media(picture) : null;
   return {
     ...(fill ? { backgroundColor: cssColour(fill), backgroundImage: 'none' } : {}),
@@ -19,7 +24,14 @@ function cssOf({ fill, edge, text, edgeWidth, edgeStyle, fontSize, picture }: St
     ...(edgeWidth === undefined ? {} : { borderWidth: edgeWidth * scale }),
     ...(edgeStyle ? { borderStyle: edgeStyle } : {}),
     ...(fontSize ? { fontSize: fontSize * scale } : {}),
-    ...(shown ? { backgroundImage: `url("${shown.url}")`, backgroundSize: 'contain', backgroundPosition: 'center', backgroundRepeat: 'no-repeat' } : {}),
+    ...(shown
+      ? {
+          backgroundImage: `url("${shown.url}")`,
+          backgroundSize: 'contain',
+          backgroundPosition: 'center',
+          backgroundRepeat: 'no-repeat',
+        }
+      : {}),
   };
 }
 

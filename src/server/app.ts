@@ -19,10 +19,18 @@ export interface App extends Context {
 export async function makeApp(config: Config): Promise<App> {
   const db = await openDatabase(config);
   await clearIncoming(config, new Date());
-  return { db, files: mediaFolder(join(config.data, 'media')), work: workPool(config.root), config, auth: makeAuth(db, config), now: () => new Date() };
+  return {
+    db,
+    files: mediaFolder(join(config.data, 'media')),
+    work: workPool(config.root),
+    config,
+    auth: makeAuth(db, config),
+    now: () => new Date(),
+  };
 }
 
-// Kept on globalThis: the development server loads this module again after each edit, and each time would open another connection.
+// Kept on globalThis: the development server loads this module again after each edit, and each time would open another
+// connection.
 const shared = globalThis as unknown as { vaultDrop?: Promise<App> };
 
 async function startApp(): Promise<App> {

@@ -1,5 +1,16 @@
 import { randomBytes } from 'node:crypto';
-import { accessSync, chmodSync, constants, existsSync, linkSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  accessSync,
+  chmodSync,
+  constants,
+  existsSync,
+  linkSync,
+  mkdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 
 export interface Config {
@@ -17,7 +28,11 @@ export interface Config {
   /** How many bytes of media one teacher may have. */
   readonly mediaQuota: number;
   /** How long things are kept, in days; null: until somebody deletes them. */
-  readonly keep: { readonly binDays: number | null; readonly logDays: number | null; readonly attemptDays: number | null };
+  readonly keep: {
+    readonly binDays: number | null;
+    readonly logDays: number | null;
+    readonly attemptDays: number | null;
+  };
   readonly root: string;
 }
 
@@ -46,7 +61,8 @@ export function readConfigForRestore(env: NodeJS.ProcessEnv): Pick<Config, 'data
   return { data, databaseUrl: databaseIn(env, data) };
 }
 
-const databaseIn = (env: NodeJS.ProcessEnv, data: string): string => env.DATABASE_URL ?? `file:${join(data, 'vault-drop.db')}`;
+const databaseIn = (env: NodeJS.ProcessEnv, data: string): string =>
+  env.DATABASE_URL ?? `file:${join(data, 'vault-drop.db')}`;
 
 function settings(env: NodeJS.ProcessEnv, root: string, data: string): Config {
   return {
@@ -70,7 +86,10 @@ function settings(env: NodeJS.ProcessEnv, root: string, data: string): Config {
 
 function address(text: string): URL {
   const url = URL.canParse(text) ? new URL(text) : null;
-  if (!url || !/^https?:$/.test(url.protocol)) throw new StartProblem(`PUBLIC_URL has to be an http or https address, as in https://questions.example.org; it is "${text}"`);
+  if (!url || !/^https?:$/.test(url.protocol))
+    throw new StartProblem(
+      `PUBLIC_URL has to be an http or https address, as in https://questions.example.org; it is "${text}"`,
+    );
   return url;
 }
 
@@ -88,7 +107,10 @@ function secretIn(env: NodeJS.ProcessEnv, data: string): string {
   );
 }
 
-/** The sign-in secret: made at the first start, whole or not at all, readable by the owner alone; whoever starts second reads what the first has written. */
+/**
+ * The sign-in secret: made at the first start, whole or not at all, readable by the owner alone; whoever starts second
+ * reads what the first has written.
+ */
 function storedSecret(file: string): string {
   if (!existsSync(file)) {
     const part = `${file}.${process.pid}`;
@@ -104,7 +126,10 @@ function storedSecret(file: string): string {
   return readFileSync(file, 'utf8');
 }
 
-/** Makes a folder that only its owner may look into, part by part: Node's own way of making all of them at once does not end where the system refuses one oddly. */
+/**
+ * Makes a folder that only its owner may look into, part by part: Node's own way of making all of them at once does not
+ * end where the system refuses one oddly.
+ */
 function makeFolder(path: string): void {
   try {
     const missing: string[] = [];
@@ -115,14 +140,17 @@ function makeFolder(path: string): void {
     chmodSync(path, 0o700);
     accessSync(path, constants.W_OK | constants.X_OK);
   } catch (error) {
-    throw new StartProblem(`The folder for data, ${path}, cannot be used: ${(error as Error).message}. Set VAULT_DROP_DATA to one that can be written.`);
+    throw new StartProblem(
+      `The folder for data, ${path}, cannot be used: ${(error as Error).message}. Set VAULT_DROP_DATA to one that can be written.`,
+    );
   }
 }
 
 function number(text: string | undefined, name: string, otherwise: number): number {
   if (text === undefined || text === '') return otherwise;
   const value = Number(text);
-  if (!Number.isFinite(value) || value < 1) throw new StartProblem(`${name} has to be a number from 1; it is "${text}".`);
+  if (!Number.isFinite(value) || value < 1)
+    throw new StartProblem(`${name} has to be a number from 1; it is "${text}".`);
   return value;
 }
 

@@ -7,12 +7,24 @@ export const errors = {
   notAllowed: [403, 'This is not yours to see', 'Sign in with another account, or go back to your own pages.'],
   crossSite: [403, 'This came from another site', 'Open Vault Drop itself and try again there.'],
   notFound: [404, 'There is nothing here', 'It may have been deleted, or the address is incomplete.'],
-  questionMovedOn: [409, 'This question was changed somewhere else meanwhile', 'Your changes are still here. Take the other version, or keep yours as a copy.'],
-  changedMeanwhile: [409, 'Somebody else changed this meanwhile', 'Nothing of theirs is lost. Look at what they changed, then save yours.'],
+  questionMovedOn: [
+    409,
+    'This question was changed somewhere else meanwhile',
+    'Your changes are still here. Take the other version, or keep yours as a copy.',
+  ],
+  changedMeanwhile: [
+    409,
+    'Somebody else changed this meanwhile',
+    'Nothing of theirs is lost. Look at what they changed, then save yours.',
+  ],
   editionMovedOn: [409, 'Somebody corrected this release meanwhile', 'Look at the newest edition, then correct that.'],
   sittingMovedOn: [409, 'You went on with this in another window', 'The page now shows where you are.'],
   alreadyEnded: [409, 'This question is finished', 'Nothing can be moved any more.'],
-  sittingFull: [409, 'This attempt has as many moves as one may have', 'Finish it: what lies there now is saved, and is checked then.'],
+  sittingFull: [
+    409,
+    'This attempt has as many moves as one may have',
+    'Finish it: what lies there now is saved, and is checked then.',
+  ],
   sittingFinished: [409, 'This is finished', 'You said so, or the time was up. What it came to stands on its page.'],
   releaseClosed: [403, 'This release is closed', 'The time in which it could be answered is over.'],
   checkFirst: [409, 'This question wants a check first', 'Check your answer, then go on.'],
@@ -25,14 +37,24 @@ export const errors = {
   wrongPassword: [422, 'That is not your present password', 'Type the password you signed in with.'],
   tooMany: [429, 'Too many tries', 'Wait a few minutes and try again.'],
   busy: [503, 'Too much is being worked on at once', 'Try again in a minute.'],
-  unexpected: [500, 'Something went wrong here', 'Nothing you did. What was kept before is still there; try again in a moment.'],
-  unavailable: [503, 'Nothing can be stored at the moment', 'The database is busy, or its disk is full. Nothing that was saved is lost: try again in a moment.'],
+  unexpected: [
+    500,
+    'Something went wrong here',
+    'Nothing you did. What was kept before is still there; try again in a moment.',
+  ],
+  unavailable: [
+    503,
+    'Nothing can be stored at the moment',
+    'The database is busy, or its disk is full. Nothing that was saved is lost: try again in a moment.',
+  ],
 } as const satisfies Record<string, readonly [status: number, title: string, wayOn: string]>;
 
 export type ErrorCode = keyof typeof errors;
 export const statusOf = (code: ErrorCode) => errors[code][0];
 
-/** What is expected to go wrong is a value. `detail` goes to the client with it: only what the person asking may see. */
+/**
+ * What is expected to go wrong is a value. `detail` goes to the client with it: only what the person asking may see.
+ */
 export interface Failure {
   readonly ok: false;
   readonly code: ErrorCode;
@@ -42,4 +64,8 @@ export interface Failure {
 export type Result<T> = { readonly ok: true; readonly value: T } | Failure;
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
-export const fail = (code: ErrorCode, more: { problems?: readonly Problem[]; detail?: unknown } = {}): Failure => ({ ok: false, code, ...more });
+export const fail = (code: ErrorCode, more: { problems?: readonly Problem[]; detail?: unknown } = {}): Failure => ({
+  ok: false,
+  code,
+  ...more,
+});

@@ -23,7 +23,17 @@ export { removalEffects, remove, undoRemoval } from './courses/removals';
 export { listRoster, makeLearner, planRoster, takeOff, takeRoster } from './courses/roster';
 export { type ErrorCode, errors, fail, ok, type Result } from './errors';
 export { bytesAnswer, savedAs, savedFile, savedJson } from './http/bytes';
-export { allowed, bodyOf, type Endpoint, endpoint, endpointOf, guarded, openEndpoint, queryOf, tokenIn } from './http/endpoint';
+export {
+  allowed,
+  bodyOf,
+  type Endpoint,
+  endpoint,
+  endpointOf,
+  guarded,
+  openEndpoint,
+  queryOf,
+  tokenIn,
+} from './http/endpoint';
 export { enter, ownPath, problem } from './http/enter';
 export { readBytes } from './http/gate';
 export { dateOf, withDates } from './http/moments';
@@ -51,7 +61,17 @@ export { canStore, retention } from './storage';
 export { listTags, listVault, usesOf } from './vault/listing';
 export { keepList, listLists, makeList, removeList } from './vault/lists';
 export { exportPackage, importPackage } from './vault/packages';
-export { changeMany, copyQuestion, editQuestion, emptyBin, keepAsCopy, makeQuestion, openQuestion, setDeleted, setStartingPoint } from './vault/questions';
+export {
+  changeMany,
+  copyQuestion,
+  editQuestion,
+  emptyBin,
+  keepAsCopy,
+  makeQuestion,
+  openQuestion,
+  setDeleted,
+  setStartingPoint,
+} from './vault/questions';
 export { keepSet, listSets, makeSet, openSet } from './vault/sets';
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
 export { listVersions, versionAt } from './vault/versions';

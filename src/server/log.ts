@@ -23,8 +23,16 @@ export function errorForLog(error: unknown): unknown {
 
 const SECRET = ['password', 'cookie', 'token', 'params'];
 
-/** Structured logs, a JSON line each, on standard error: standard output belongs to whoever started the program. Passwords, cookies and the values of statements never reach it. */
+/**
+ * Structured logs, a JSON line each, on standard error: standard output belongs to whoever started the program.
+ * Passwords, cookies and the values of statements never reach it.
+ */
 export const log = pino(
-  { level: process.env.LOG_LEVEL ?? 'info', base: null, redact: SECRET.flatMap((name) => [name, `*.${name}`]), serializers: { err: errorForLog, error: errorForLog } },
+  {
+    level: process.env.LOG_LEVEL ?? 'info',
+    base: null,
+    redact: SECRET.flatMap((name) => [name, `*.${name}`]),
+    serializers: { err: errorForLog, error: errorForLog },
+  },
   pino.destination({ dest: 2, sync: false }),
 );

@@ -31,5 +31,9 @@ async function canWriteFile(folder: string): Promise<boolean> {
 export function isOfStorage(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const { code = '', cause } = error as { code?: unknown; cause?: unknown };
-  return /^(?:SQLITE_(?:BUSY|LOCKED|FULL|IOERR|READONLY|CANTOPEN|CORRUPT|NOTADB)|ENOSPC|EROFS|EDQUOT|EACCES|EMFILE)/.test(String(code)) || isOfStorage(cause);
+  return (
+    /^(?:SQLITE_(?:BUSY|LOCKED|FULL|IOERR|READONLY|CANTOPEN|CORRUPT|NOTADB)|ENOSPC|EROFS|EDQUOT|EACCES|EMFILE)/.test(
+      String(code),
+    ) || isOfStorage(cause)
+  );
 }

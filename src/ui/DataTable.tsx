@@ -1,4 +1,13 @@
-import { type ColumnDef, createSortedRowModel, type RowData, rowSortingFeature, type SortingState, sortFns, tableFeatures, useTable } from '@tanstack/react-table';
+import {
+  type ColumnDef,
+  createSortedRowModel,
+  type RowData,
+  rowSortingFeature,
+  type SortingState,
+  sortFns,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 
@@ -16,9 +25,23 @@ interface Props<Row extends RowData> {
 }
 
 /** A table people compare numbers in: one row a thing, sorted by a press on a heading. */
-export function DataTable<Row extends RowData>({ rows, columns, caption, numeric = [], sortedBy = [], rowKey }: Props<Row>) {
+export function DataTable<Row extends RowData>({
+  rows,
+  columns,
+  caption,
+  numeric = [],
+  sortedBy = [],
+  rowKey,
+}: Props<Row>) {
   const [sorting, setSorting] = useState<SortingState>(sortedBy);
-  const table = useTable({ features, columns, data: rows, getRowId: rowKey, state: { sorting }, onSortingChange: setSorting });
+  const table = useTable({
+    features,
+    columns,
+    data: rows,
+    getRowId: rowKey,
+    state: { sorting },
+    onSortingChange: setSorting,
+  });
   const side = (column: string) => (numeric.includes(column) ? 'text-right figures' : '');
   return (
     <table className="ledger-table w-full border-collapse">
@@ -37,7 +60,11 @@ export function DataTable<Row extends RowData>({ rows, columns, caption, numeric
                   style={right ? { textAlign: 'right' } : undefined}
                 >
                   {header.column.getCanSort() ? (
-                    <button type="button" className="inline-flex items-center gap-1 cursor-pointer hover:text-ink" onClick={header.column.getToggleSortingHandler()}>
+                    <button
+                      type="button"
+                      className="inline-flex items-center gap-1 cursor-pointer hover:text-ink"
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
                       <table.FlexRender header={header} />
                       {sorted === 'asc' && <ArrowUp size={13} aria-hidden />}
                       {sorted === 'desc' && <ArrowDown size={13} aria-hidden />}

@@ -1,7 +1,17 @@
 import { type ReactNode, useEffect, useId, useRef } from 'react';
 
 /** A dialog over the page: Escape and the backdrop close it, the focus stays in it and goes back where it was. */
-export function Dialog({ title, onClose, wide = false, children }: { title: string; onClose: () => void; wide?: boolean; children: ReactNode }) {
+export function Dialog({
+  title,
+  onClose,
+  wide = false,
+  children,
+}: {
+  title: string;
+  onClose: () => void;
+  wide?: boolean;
+  children: ReactNode;
+}) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
   useEffect(() => {

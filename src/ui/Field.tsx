@@ -11,7 +11,13 @@ export function Field({ label, hint, problem, className = '', ...input }: Props)
       <label htmlFor={id} className="font-semibold">
         {label}
       </label>
-      <input id={id} className={`input w-full ${problem ? 'input-error' : ''}`} aria-invalid={problem ? true : undefined} aria-describedby={described || undefined} {...input} />
+      <input
+        id={id}
+        className={`input w-full ${problem ? 'input-error' : ''}`}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={described || undefined}
+        {...input}
+      />
       {hint && (
         <p id={`${id}-hint`} className="text-sm text-mute">
           {hint}

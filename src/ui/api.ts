@@ -1,4 +1,13 @@
-import type { AnswerFor, OperationName, ParametersFor, QueryFor, Revised, SentBodyFor, TakesFile, Wire } from '../contract';
+import type {
+  AnswerFor,
+  OperationName,
+  ParametersFor,
+  QueryFor,
+  Revised,
+  SentBodyFor,
+  TakesFile,
+  Wire,
+} from '../contract';
 
 /** What an endpoint answered when it could not do what was asked; `code` "offline" when nothing answered at all. */
 export interface ApiError {
@@ -10,17 +19,28 @@ export interface ApiError {
 }
 export type ApiResult<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: ApiError };
 
-const OFFLINE: ApiError = { code: 'offline', message: 'The line is down', wayOn: 'What you did is kept here and goes out when the line is back.' };
-const UNREADABLE: ApiError = { code: 'unexpected', message: 'Something went wrong here', wayOn: 'Try again in a moment.' };
+const OFFLINE: ApiError = {
+  code: 'offline',
+  message: 'The line is down',
+  wayOn: 'What you did is kept here and goes out when the line is back.',
+};
+const UNREADABLE: ApiError = {
+  code: 'unexpected',
+  message: 'Something went wrong here',
+  wayOn: 'Try again in a moment.',
+};
 
-/** The parameters of the path by their names, and the body (or the file) and the query where the operation takes any. */
+/**
+ * The parameters of the path by their names, and the body (or the file) and the query where the operation takes any.
+ */
 export type Asking<Name extends OperationName> = ParametersFor<Name> &
   (SentBodyFor<Name> extends null ? unknown : { readonly body: SentBodyFor<Name> }) &
   (TakesFile<Name> extends true ? { readonly file: Blob } : unknown) &
   (QueryFor<Name> extends null ? unknown : { readonly query?: Partial<QueryFor<Name>> });
 
 /** Left out where nothing has to be said. */
-type Rest<Name extends OperationName> = Record<never, never> extends Asking<Name> ? [asking?: Asking<Name>] : [asking: Asking<Name>];
+type Rest<Name extends OperationName> =
+  Record<never, never> extends Asking<Name> ? [asking?: Asking<Name>] : [asking: Asking<Name>];
 
 /** What an operation answers with, as it comes over the network. */
 export type Answer<Name extends OperationName> = Wire<AnswerFor<Name>>;
@@ -28,17 +48,27 @@ export type Answer<Name extends OperationName> = Wire<AnswerFor<Name>>;
 /** The address of an operation, its parameters put in; empty query parameters are left out. */
 export function addressOf<Name extends OperationName>(name: Name, ...[asking]: Rest<Name>): string {
   const given: Readonly<Record<string, unknown>> = { ...asking };
-  const path = name.slice(name.indexOf(' ') + 1).replace(/\{(\w+)\}/g, (_, parameter: string) => encodeURIComponent(String(given[parameter])));
-  const named = Object.entries({ ...(given.query ?? {}) }).filter(([, value]) => value !== undefined && value !== null && value !== '');
+  const path = name
+    .slice(name.indexOf(' ') + 1)
+    .replace(/\{(\w+)\}/g, (_, parameter: string) => encodeURIComponent(String(given[parameter])));
+  const named = Object.entries({ ...(given.query ?? {}) }).filter(
+    ([, value]) => value !== undefined && value !== null && value !== '',
+  );
   const query = new URLSearchParams(named.map(([key, value]) => [key, String(value)])).toString();
   return query === '' ? path : `${path}?${query}`;
 }
 
 /** Asks an endpoint. Never throws: a line that is down is an answer too. */
-export async function api<Name extends OperationName>(name: Name, ...rest: Rest<Name>): Promise<ApiResult<Answer<Name>>> {
+export async function api<Name extends OperationName>(
+  name: Name,
+  ...rest: Rest<Name>
+): Promise<ApiResult<Answer<Name>>> {
   let response: Response;
   try {
-    response = await fetch(addressOf(name, ...rest), { method: name.slice(0, name.indexOf(' ')), ...contentOf(rest[0]) });
+    response = await fetch(addressOf(name, ...rest), {
+      method: name.slice(0, name.indexOf(' ')),
+      ...contentOf(rest[0]),
+    });
   } catch {
     return { ok: false, error: OFFLINE };
   }
@@ -50,18 +80,25 @@ export async function api<Name extends OperationName>(name: Name, ...rest: Rest<
   }
 }
 
-/** What somebody else wrote meanwhile, where a write was refused for it (`changedMeanwhile`); else null. Its content is of the kind that was to be written. */
-export const conflictIn = <Content>({ code, detail }: ApiError): Revised<Content> | null => (code === 'changedMeanwhile' ? (detail as Revised<Content>) : null);
+/**
+ * What somebody else wrote meanwhile, where a write was refused for it (`changedMeanwhile`); else null. Its content is
+ * of the kind that was to be written.
+ */
+export const conflictIn = <Content>({ code, detail }: ApiError): Revised<Content> | null =>
+  code === 'changedMeanwhile' ? (detail as Revised<Content>) : null;
 
 /** What a request sends: a file as it is, anything else as JSON. */
-function contentOf(asking: { readonly body?: unknown; readonly file?: Blob } = {}): Pick<RequestInit, 'body' | 'headers'> {
+function contentOf(
+  asking: { readonly body?: unknown; readonly file?: Blob } = {},
+): Pick<RequestInit, 'body' | 'headers'> {
   const { body, file } = asking;
   if (file) return { body: file, headers: { 'content-type': file.type || 'application/octet-stream' } };
   return body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
 }
 
 /** What was answered, made into something else; what went wrong stays. */
-export const mapped = <From, To>(answer: ApiResult<From>, to: (value: From) => To): ApiResult<To> => (answer.ok ? { ok: true, value: to(answer.value) } : answer);
+export const mapped = <From, To>(answer: ApiResult<From>, to: (value: From) => To): ApiResult<To> =>
+  answer.ok ? { ok: true, value: to(answer.value) } : answer;
 
 /** Like {@link api}, throwing an {@link ApiFailure}: for code that waits for a promise to fail. */
 export async function ask<Name extends OperationName>(name: Name, ...rest: Rest<Name>): Promise<Answer<Name>> {

@@ -2,4 +2,10 @@
 const CROWD = 200;
 
 /** Is a question so large that drawing it would keep everybody else waiting? */
-export const isCrowded = ({ items, zones }: { readonly items: readonly unknown[]; readonly zones: readonly unknown[] }): boolean => items.length + zones.length > CROWD;
+export const isCrowded = ({
+  items,
+  zones,
+}: {
+  readonly items: readonly unknown[];
+  readonly zones: readonly unknown[];
+}): boolean => items.length + zones.length > CROWD;

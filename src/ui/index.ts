@@ -1,4 +1,5 @@
-// Our small set of components over daisyUI. A learner's page imports the files it needs, so that tables and dates stay out of it.
+// Our small set of components over daisyUI. A learner's page imports the files it needs, so that tables and dates stay
+// out of it.
 export { type ApiError, ApiFailure, type ApiResult, api, ask, conflictIn, mapped } from './api';
 export { type Columns, DataTable } from './DataTable';
 export { Dialog } from './Dialog';

@@ -9,19 +9,27 @@ interface Options<Content> {
   readonly first: Revised<Content>;
   readonly write: (content: Content, from: number) => Promise<ApiResult<Revised<Content>>>;
   /** Where a collision is, and what stands there, in words. */
-  readonly inWords: (collision: Collision) => { readonly where: string; readonly mine: string; readonly theirs: string };
+  readonly inWords: (collision: Collision) => {
+    readonly where: string;
+    readonly mine: string;
+    readonly theirs: string;
+  };
 }
 
 type Choices = ReadonlyMap<Collision, 'mine' | 'theirs'>;
 
 /**
- * Saves something whole on the revision it came from. Where somebody else has saved it meanwhile, what does not collide is merged and saved; what does is asked for, place by place.
- * `save` says what is saved then; null: nothing, and `problem` says why.
+ * Saves something whole on the revision it came from. Where somebody else has saved it meanwhile, what does not collide
+ * is merged and saved; what does is asked for, place by place. `save` says what is saved then; null: nothing, and
+ * `problem` says why.
  */
 export function useSaving<Content>({ first, write, inWords }: Options<Content>) {
   const [saved, setSaved] = useState(first);
   const [problem, setProblem] = useState('');
-  const [asking, setAsking] = useState<{ collisions: readonly Collision[]; answer: (choices: Choices | null) => void } | null>(null);
+  const [asking, setAsking] = useState<{
+    collisions: readonly Collision[];
+    answer: (choices: Choices | null) => void;
+  } | null>(null);
   const base = useRef(first);
 
   /** Changes go out one after another: each on the revision that the one before led to. */
@@ -49,7 +57,10 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
         return null;
       }
       const { collisions } = merge(base.current.content, mine, theirs.content);
-      const choices = collisions.length === 0 ? new Map<Collision, 'mine' | 'theirs'>() : await new Promise<Choices | null>((done) => setAsking({ collisions, answer: done }));
+      const choices =
+        collisions.length === 0
+          ? new Map<Collision, 'mine' | 'theirs'>()
+          : await new Promise<Choices | null>((done) => setAsking({ collisions, answer: done }));
       setAsking(null);
       if (choices === null) {
         base.current = theirs;
@@ -57,13 +68,20 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
         return theirs.content;
       }
       const chosen = new Map([...choices].map(([{ path }, choice]) => [JSON.stringify(path), choice]));
-      mine = merge(base.current.content, mine, theirs.content, ({ path }) => chosen.get(JSON.stringify(path)) ?? 'theirs').value;
+      mine = merge(
+        base.current.content,
+        mine,
+        theirs.content,
+        ({ path }) => chosen.get(JSON.stringify(path)) ?? 'theirs',
+      ).value;
       base.current = theirs;
       merged = true;
     }
   };
 
-  const dialog = asking && <CollisionDialog collisions={asking.collisions} inWords={inWords} onAnswer={asking.answer} />;
+  const dialog = asking && (
+    <CollisionDialog collisions={asking.collisions} inWords={inWords} onAnswer={asking.answer} />
+  );
   /** What is edited from here on is edited on another revision. */
   const adopt = (now: Revised<Content>) => {
     base.current = now;
@@ -91,18 +109,20 @@ function CollisionDialog({ collisions, inWords, onAnswer }: DialogProps): ReactN
             <li key={where}>
               <fieldset>
                 <legend className="font-semibold">{where}</legend>
-                {[['mine', 'Yours', mine] as const, ['theirs', 'Theirs', theirs] as const].map(([choice, whose, words]) => (
-                  <label key={choice} className="flex items-center gap-2 py-0.5">
-                    <input
-                      type="radio"
-                      className="radio radio-sm"
-                      name={`collision-${i}`}
-                      checked={choices.get(one) === choice}
-                      onChange={() => setChoices(new Map(choices).set(one, choice))}
-                    />
-                    {whose}: {words}
-                  </label>
-                ))}
+                {[['mine', 'Yours', mine] as const, ['theirs', 'Theirs', theirs] as const].map(
+                  ([choice, whose, words]) => (
+                    <label key={choice} className="flex items-center gap-2 py-0.5">
+                      <input
+                        type="radio"
+                        className="radio radio-sm"
+                        name={`collision-${i}`}
+                        checked={choices.get(one) === choice}
+                        onChange={() => setChoices(new Map(choices).set(one, choice))}
+                      />
+                      {whose}: {words}
+                    </label>
+                  ),
+                )}
               </fieldset>
             </li>
           );

@@ -2,7 +2,10 @@ import { NO_ZONE, ZONE_COOKIE } from './zone';
 
 const YEAR_SECONDS = 365 * 24 * 3600;
 
-/** Tells the server the browser's zone. A page that says times in another one is asked for again: once, since the cookie is there then. */
+/**
+ * Tells the server the browser's zone. A page that says times in another one is asked for again: once, since the cookie
+ * is there then.
+ */
 export function tellZone(): void {
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone || NO_ZONE;
   const { zone, timeless } = document.documentElement.dataset;

@@ -5,10 +5,12 @@ import { zone } from './zone';
 const here = () => ({ in: tz(zone()) });
 
 /** A moment as people say it, in the reader's zone: the time today, the day before that. */
-export const moment = (at: Date): string => (isSameDay(at, new Date(), here()) ? clock(at) : format(at, 'd MMM yyyy, HH:mm', here()));
+export const moment = (at: Date): string =>
+  isSameDay(at, new Date(), here()) ? clock(at) : format(at, 'd MMM yyyy, HH:mm', here());
 export const ago = (at: Date): string => formatDistanceToNow(at, { addSuffix: true });
 export const clock = (at: Date): string => format(at, 'HH:mm', here());
-export const duration = (seconds: number): string => (seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`);
+export const duration = (seconds: number): string =>
+  seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`;
 
 /** The same moment in another zone, with its name; null: it is the reader's own, or none is said. */
 export const elsewhere = (at: Date, other: string | null): string | null =>
@@ -19,7 +21,10 @@ export const asTyped = (at: Date): string => format(at, "yyyy-MM-dd'T'HH:mm", he
 /** A day as a `date` field has it. */
 export const asTypedDay = (at: Date): string => format(at, 'yyyy-MM-dd', here());
 
-/** What was typed into a `datetime-local` field, as a time of the reader's zone. Where clocks are put forward the hour that is not there is the one after it. */
+/**
+ * What was typed into a `datetime-local` field, as a time of the reader's zone. Where clocks are put forward the hour
+ * that is not there is the one after it.
+ */
 export function typedTime(text: string): Date {
   const [year = 0, month = 1, day = 1, hours = 0, minutes = 0, seconds = 0] = text.split(/[-T:]/).map(Number);
   return new Date(new TZDate(year, month - 1, day, hours, minutes, seconds, zone()).getTime());

@@ -8,7 +8,10 @@ export interface Prover {
   stop(): void;
 }
 
-/** One worker at a time. What it is still at when a newer question comes is of no use: it is ended with its worker, and another begins. */
+/**
+ * One worker at a time. What it is still at when a newer question comes is of no use: it is ended with its worker, and
+ * another begins.
+ */
 export function prover(): Prover {
   let worker: Worker | null = null;
   let remote: Remote<ProofApi> | null = null;

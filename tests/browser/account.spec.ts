@@ -5,7 +5,9 @@ import { accessible, call, expect, newTeacher, open, ready, signIn, test } from 
 
 /** RFC 4648, 6. */
 function fromBase32(text: string): string {
-  const bits = [...text.replace(/=+$/, '')].map((sign) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(sign).toString(2).padStart(5, '0')).join('');
+  const bits = [...text.replace(/=+$/, '')]
+    .map((sign) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(sign).toString(2).padStart(5, '0'))
+    .join('');
   return String.fromCharCode(...(bits.match(/.{8}/g) ?? []).map((byte) => Number.parseInt(byte, 2)));
 }
 
@@ -55,15 +57,24 @@ test('sign-ins are listed, and ended everywhere', async ({ page, browser }) => {
   await expect(other).toHaveURL(/sign-in/);
 });
 
-test('a learner is asked into a course by a teacher who does not know them, and says yes', async ({ page, browser }) => {
+test('a learner is asked into a course by a teacher who does not know them, and says yes', async ({
+  page,
+  browser,
+}) => {
   await signIn(page, 'odile');
   const [course, mark] = [randomUUID(), Date.now() % 1e6];
-  expect((await call(page.context(), 'POST', '/api/courses', { id: course, title: `Cold room ${mark}` })).status).toBe(200);
+  expect((await call(page.context(), 'POST', '/api/courses', { id: course, title: `Cold room ${mark}` })).status).toBe(
+    200,
+  );
   const teacher = await (await browser.newContext()).newPage();
   await signIn(teacher, 'tamsin');
   const hers = randomUUID();
   await call(teacher.context(), 'POST', '/api/courses', { id: hers, title: `Asked ${mark}` });
-  const made = await call<{ ok: boolean }>(page.context(), 'POST', `/api/courses/${course}/learners`, { name: 'Moss Ings', username: `asked.${mark}`, password: 'seedlings-26' });
+  const made = await call<{ ok: boolean }>(page.context(), 'POST', `/api/courses/${course}/learners`, {
+    name: 'Moss Ings',
+    username: `asked.${mark}`,
+    password: 'seedlings-26',
+  });
   expect(made.status).toBe(200);
   await open(teacher, `/courses/${hers}/learners`);
   await press(teacher, 'From a list…');

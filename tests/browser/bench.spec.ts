@@ -66,7 +66,10 @@ test('the key grid is walked and pressed with the keyboard', async ({ page }) =>
   await accessible(page);
 });
 
-test('another tab that changed the question meanwhile is not overwritten, and nothing is lost', async ({ page, context }) => {
+test('another tab that changed the question meanwhile is not overwritten, and nothing is lost', async ({
+  page,
+  context,
+}) => {
   const id = await openCopy(page);
   const other = await context.newPage();
   await open(other, `/bench/${id}`);
@@ -74,7 +77,11 @@ test('another tab that changed the question meanwhile is not overwritten, and no
   await other.getByLabel('Title of the question').press('Enter');
   await expect(other.getByText(/^kept/)).toBeVisible();
   await expect
-    .poll(async () => (await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question.title)
+    .poll(
+      async () =>
+        (await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value
+          .question.title,
+    )
     .toBe('From the other tab');
 
   // The browser itself writes a line for an answer of 409; it is the only one this test expects.
@@ -98,7 +105,10 @@ test('while the line is down changes wait, and go out when it is back', async ({
   await expect(page.getByText('waiting for the line')).toBeVisible();
   await context.setOffline(false);
   await kept(page);
-  expect((await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question.title).toBe('Typed without a line');
+  expect(
+    (await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question
+      .title,
+  ).toBe('Typed without a line');
 });
 
 test('Proof says what is in the way, and shows where', async ({ page }) => {
@@ -111,7 +121,9 @@ test('Proof says what is in the way, and shows where', async ({ page }) => {
   await cell(page, 'height of Stands drying').fill('80');
   await cell(page, 'height of Stands drying').press('Enter');
   await expect(proof).toHaveAccessibleName('Proof 1 finding');
-  const finding = page.getByRole('listitem').filter({ hasText: '"Stands drying" needs 4, but by its settle rule there is room for 2.' });
+  const finding = page
+    .getByRole('listitem')
+    .filter({ hasText: '"Stands drying" needs 4, but by its settle rule there is room for 2.' });
   await expect(finding).toBeVisible();
   await accessible(page);
   await page.getByRole('button', { name: 'Zone Must stay moist' }).click();
@@ -124,7 +136,13 @@ test('Proof says what is in the way, and shows where', async ({ page }) => {
 test('Behaviour is set for several zones at once, in one step', async ({ page, context }) => {
   const id = await openCopy(page);
   const kept = async () =>
-    (await call<{ value: { question: { zones: unknown[]; items: { id: string; copies: unknown }[] } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question;
+    (
+      await call<{ value: { question: { zones: unknown[]; items: { id: string; copies: unknown }[] } } }>(
+        context,
+        'GET',
+        `/api/questions/${id}`,
+      )
+    ).body.value.question;
   await page.getByRole('button', { name: 'Behaviour' }).click();
   await expect(page.getByText('Select zones or items')).toBeVisible();
   await bed(page, 'Stands drying').click();
@@ -138,7 +156,15 @@ test('Behaviour is set for several zones at once, in one step', async ({ page, c
   await accessible(page);
   await expect
     .poll(async () => (await kept()).zones)
-    .toMatchObject(['Stands drying', 'Must stay moist'].map((label) => ({ label, reach: { rule: 'centre' }, capacity: 5, whenFull: 'swap', settle: { rule: 'column', gap: 20 } })));
+    .toMatchObject(
+      ['Stands drying', 'Must stay moist'].map((label) => ({
+        label,
+        reach: { rule: 'centre' },
+        capacity: 5,
+        whenFull: 'swap',
+        settle: { rule: 'column', gap: 20 },
+      })),
+    );
   // One undo takes one setting back from both.
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('radio', { name: 'refuse' })).toBeChecked();
@@ -147,7 +173,8 @@ test('Behaviour is set for several zones at once, in one step', async ({ page, c
   await bed(page, 'Must stay moist').click();
   await page.getByRole('radio', { name: 'whole' }).check({ force: true });
   await bed(page, 'Stands drying').click({ modifiers: ['Shift'] });
-  for (const name of ['touch', 'centre', 'most of it', 'whole', 'pointer']) await expect(page.getByRole('radio', { name })).not.toBeChecked();
+  for (const name of ['touch', 'centre', 'most of it', 'whole', 'pointer'])
+    await expect(page.getByRole('radio', { name })).not.toBeChecked();
   await page.getByRole('button', { name: 'Item Gravel' }).click();
   await cell(page, 'How many copies').fill('3');
   await cell(page, 'How many copies').press('Enter');

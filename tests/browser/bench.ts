@@ -28,7 +28,8 @@ async function openBench(page: Page, id: string): Promise<void> {
 export const bed = (page: Page, name: string) => page.getByRole('button', { name: `Zone ${name}` });
 export const tag = (page: Page, name: string) => page.getByRole('button', { name: `Item ${name}` });
 export const cell = (page: Page, name: string) => page.getByLabel(name, { exact: true });
-export const station = (page: Page, name: RegExp) => page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name });
+export const station = (page: Page, name: RegExp) =>
+  page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name });
 export const kept = (page: Page) => expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
 
 /** Types a value into a field and takes it. */
@@ -39,7 +40,8 @@ export async function typed(field: Locator, text: string): Promise<void> {
 
 /** The question as the server keeps it. */
 export async function keptQuestion(page: Page, id: string): Promise<Question> {
-  return (await call<{ value: { question: Question } }>(page.context(), 'GET', `/api/questions/${id}`)).body.value.question;
+  return (await call<{ value: { question: Question } }>(page.context(), 'GET', `/api/questions/${id}`)).body.value
+    .question;
 }
 
 /** A point of the scene, in scene units, on the page. */

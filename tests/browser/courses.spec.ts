@@ -2,7 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { byMouse, press, signedIn, sitDown } from './player';
 import { accessible, call, expect, open, ready, signIn, test } from './support';
 
-test('a course: units, a roster from a list, groups, a join code, a co-teacher, put away and brought back', async ({ page, browser }) => {
+test('a course: units, a roster from a list, groups, a join code, a co-teacher, put away and brought back', async ({
+  page,
+  browser,
+}) => {
   test.slow();
   const mark = Date.now() % 1e6;
   await signIn(page, 'odile');
@@ -27,7 +30,9 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await press(page, 'From a list…');
   await page.getByLabel(/^Name, user name/).fill(`Moss Ings,moss.${mark},,Night shift\nBad,,\nWren Tallow,wren`);
   await press(page, 'See what will change');
-  await expect(page.getByTestId('roster-plan')).toHaveText('1 learner with a new account, 1 who have one, 0 there already; new groups: Night shift.');
+  await expect(page.getByTestId('roster-plan')).toHaveText(
+    '1 learner with a new account, 1 who have one, 0 there already; new groups: Night shift.',
+  );
   await expect(page.getByRole('alert')).toContainText('line 2: There is no user name.');
   await accessible(page);
   await press(page, 'Take it');
@@ -75,12 +80,18 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await expect(page.getByText('put away: learners do not see it')).toHaveCount(0);
 });
 
-test('a release told of after the end: its check list, silence, the mark in the gradebook, and a correction applied', async ({ browser }) => {
+test('a release told of after the end: its check list, silence, the mark in the gradebook, and a correction applied', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const course = randomUUID();
   await call(teacher, 'POST', '/api/courses', { id: course, title: 'Yard' });
-  await call(teacher, 'POST', `/api/courses/${course}/roster`, { text: ',rowan\n,yarrow', take: true, removeOthers: false });
+  await call(teacher, 'POST', `/api/courses/${course}/roster`, {
+    text: ',rowan\n,yarrow',
+    take: true,
+    removeOthers: false,
+  });
   const page = await teacher.newPage();
   await open(page, '/sets');
   await page.getByLabel('New set').fill('Told later');
@@ -97,7 +108,8 @@ test('a release told of after the end: its check list, silence, the mark in the 
   await expect(page.getByText('each question is checked once, when the sitting ends')).toBeVisible();
   await accessible(page);
   await press(page, 'Release now');
-  const release = ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '';
+  const release =
+    ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '';
 
   const { page: learner, said } = await sitDown(browser, 'rowan', release);
   await expect(learner.getByRole('button', { name: 'Check' })).toHaveCount(0);
@@ -134,7 +146,9 @@ test('a release told of after the end: its check list, silence, the mark in the 
   await page.getByLabel('Points (of 7)').fill('6.5');
   await page.getByLabel('Why').fill('Answered the rest aloud');
   await press(page, 'Set it');
-  await expect(page.getByRole('button', { name: 'Rowan Pike, Told later: 6.5 of 7, set by hand. Set it by hand' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Rowan Pike, Told later: 6.5 of 7, set by hand. Set it by hand' }),
+  ).toBeVisible();
   await expect(page.getByRole('row', { name: /^Rowan Pike 92.9 %/ })).toBeVisible();
   await page.getByRole('button', { name: 'whole' }).click();
   await expect(page.getByRole('columnheader', { name: 'whole' })).toHaveAttribute('aria-sort', 'ascending');
@@ -143,10 +157,14 @@ test('a release told of after the end: its check list, silence, the mark in the 
   await expect(page.getByRole('row', { name: 'Mango Stands drying right' })).toBeVisible();
   await expect(page.getByText('set by hand: Answered the rest aloud')).toBeVisible();
   await open(page, `/courses/${course}/settings`);
-  await expect(page.getByText(/Odile Marsh set a mark by hand in “Told later” for Rowan Pike: Answered the rest aloud/)).toBeVisible();
+  await expect(
+    page.getByText(/Odile Marsh set a mark by hand in “Told later” for Rowan Pike: Answered the rest aloud/),
+  ).toBeVisible();
 });
 
-test('the results of a release: figures with a sentence each, who put what where, and a learner allowed more', async ({ browser }) => {
+test('the results of a release: figures with a sentence each, who put what where, and a learner allowed more', async ({
+  browser,
+}) => {
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
   await open(page, '/releases/0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0201/results');
@@ -192,7 +210,9 @@ test('the results of a release: figures with a sentence each, who put what where
   await expect(page.getByText('Nobody yet.')).toBeVisible();
 });
 
-test('a correction shows whose mark would fall, and leaves those alone unless it is told otherwise', async ({ browser }) => {
+test('a correction shows whose mark would fall, and leaves those alone unless it is told otherwise', async ({
+  browser,
+}) => {
   const page = await (await signedIn(browser, 'odile')).newPage();
   await open(page, '/releases/0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0206/editions');
   await expect(page.getByText(/\d+ marks changed, \d+ left that would have fallen/)).toBeVisible();
@@ -206,7 +226,12 @@ test('a correction shows whose mark would fall, and leaves those alone unless it
   const falling = await dialog.getByRole('row', { name: /falls/ }).count();
   expect(falling).toBeGreaterThan(0);
   await expect(
-    dialog.getByRole('checkbox', { name: falling === 1 ? 'Leave the one mark that would fall as it is' : `Leave the ${falling} marks that would fall as they are` }),
+    dialog.getByRole('checkbox', {
+      name:
+        falling === 1
+          ? 'Leave the one mark that would fall as it is'
+          : `Leave the ${falling} marks that would fall as they are`,
+    }),
   ).toBeChecked();
   await accessible(page);
   await press(page, 'Not yet');

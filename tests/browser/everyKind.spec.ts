@@ -64,7 +64,8 @@ const KINDS: Readonly<Record<string, Kind>> = {
       if (await make.isVisible()) await make.click();
       await press(page, 'Draw lines to cut along');
       const box = await picture.boundingBox();
-      const at = (x: number, y: number) => page.mouse.click((box?.x ?? 0) + (box?.width ?? 0) * x, (box?.y ?? 0) + (box?.height ?? 0) * y);
+      const at = (x: number, y: number) =>
+        page.mouse.click((box?.x ?? 0) + (box?.width ?? 0) * x, (box?.y ?? 0) + (box?.height ?? 0) * y);
       await at(0.4, 0.1);
       await at(0.6, 0.9);
       await expect(page.getByText('The line makes 2 pieces.')).toBeVisible();
@@ -114,7 +115,9 @@ for (const [kind, { make, wrong, right }] of Object.entries(KINDS))
       });
   });
 
-test('Order with its first entry in place from the start: wrong as it begins, put right by mouse, keys and lists', async ({ browser }) => {
+test('Order with its first entry in place from the start: wrong as it begins, put right by mouse, keys and lists', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
@@ -131,7 +134,10 @@ test('Order with its first entry in place from the start: wrong as it begins, pu
   await checked(mouse, 'Mark 0 of 3');
   for (const name of steps) {
     const zone = await bed(mouse.page, 'In order').boundingBox();
-    await dragTo(mouse.page, tag(mouse.page, name), { x: (zone?.x ?? 0) + (zone?.width ?? 0) / 2, y: (zone?.y ?? 0) + (zone?.height ?? 0) - 6 });
+    await dragTo(mouse.page, tag(mouse.page, name), {
+      x: (zone?.x ?? 0) + (zone?.width ?? 0) / 2,
+      y: (zone?.y ?? 0) + (zone?.height ?? 0) - 6,
+    });
   }
   await checked(mouse, 'All of it is right.');
 
@@ -148,7 +154,9 @@ test('Order with its first entry in place from the start: wrong as it begins, pu
     for (let i = 0; i < 2; i++) {
       const menu = lists.page.getByLabel(`Move ${name}`, { exact: true });
       await menu.click();
-      const later = lists.page.getByRole('list', { name: `Where ${name} may go` }).getByRole('button', { name: 'Later here' });
+      const later = lists.page
+        .getByRole('list', { name: `Where ${name} may go` })
+        .getByRole('button', { name: 'Later here' });
       if (!(await later.isVisible())) {
         await menu.click();
         break;
@@ -159,7 +167,9 @@ test('Order with its first entry in place from the start: wrong as it begins, pu
   for (const { said } of [mouse, keys, lists]) expect(said).toEqual([]);
 });
 
-test('Mark in a text: words are spots of two kinds, found by mouse, by the keys among all words by name, and as a list', async ({ browser }) => {
+test('Mark in a text: words are spots of two kinds, found by mouse, by the keys among all words by name, and as a list', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();

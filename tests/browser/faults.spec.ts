@@ -1,4 +1,5 @@
-// The program as it is started and stopped: what it says where it cannot start, whom it believes an address of, how it ends.
+// The program as it is started and stopped: what it says where it cannot start, whom it believes an address of, how it
+// ends.
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import http from 'node:http';
@@ -24,14 +25,21 @@ test.afterEach(async () => {
 });
 
 /** Starts the server with a folder of its own, on a port that is free, and waits until it serves or has ended. */
-async function start(env: Record<string, string> = {}, prepare: (data: string) => void = () => undefined): Promise<Started> {
+async function start(
+  env: Record<string, string> = {},
+  prepare: (data: string) => void = () => undefined,
+): Promise<Started> {
   const data = mkdtempSync(join(tmpdir(), 'vault-drop-start-'));
   prepare(data);
-  const child = spawn(process.execPath, ['server.mjs'], { env: { ...process.env, PUBLIC_URL: '', VAULT_DROP_DATA: data, LOG_LEVEL: 'silent', PORT: '0', ...env } });
+  const child = spawn(process.execPath, ['server.mjs'], {
+    env: { ...process.env, PUBLIC_URL: '', VAULT_DROP_DATA: data, LOG_LEVEL: 'silent', PORT: '0', ...env },
+  });
   let said = '';
   let out = '';
   child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
-  const ended = new Promise<{ code: number | null; said: string }>((resolve) => child.on('close', (code) => resolve({ code, said })));
+  const ended = new Promise<{ code: number | null; said: string }>((resolve) =>
+    child.on('close', (code) => resolve({ code, said })),
+  );
   running.add({ child, data, ended });
   const serving = new Promise<string>((resolve) =>
     child.stdout.on('data', (chunk: Buffer) => {
@@ -44,15 +52,63 @@ async function start(env: Record<string, string> = {}, prepare: (data: string) =
   return { process: child, origin, ended };
 }
 
-const FAULTS: readonly (readonly [name: string, env: Record<string, string>, prepare: (data: string) => void, code: number, said: RegExp])[] = [
-  ['a port that is no number', { PORT: 'abc' }, () => undefined, 2, /PORT has to be a whole number from 0 to 65535; it is "abc"\./],
+const FAULTS: readonly (readonly [
+  name: string,
+  env: Record<string, string>,
+  prepare: (data: string) => void,
+  code: number,
+  said: RegExp,
+])[] = [
+  [
+    'a port that is no number',
+    { PORT: 'abc' },
+    () => undefined,
+    2,
+    /PORT has to be a whole number from 0 to 65535; it is "abc"\./,
+  ],
   ['proxies that are no number', { TRUST_PROXY: 'yes' }, () => undefined, 2, /TRUST_PROXY has to be a whole number/],
-  ['an address that is none', { PUBLIC_URL: 'here' }, () => undefined, 1, /PUBLIC_URL has to be an http or https address/],
-  ['an empty secret', {}, (data) => writeFileSync(join(data, 'secret'), ''), 1, /secret in .* is empty\. Delete that file/],
-  ['a short secret', { VAULT_DROP_SECRET: 'short' }, () => undefined, 1, /VAULT_DROP_SECRET has to have 32 characters or more\./],
-  ['a folder that cannot be written', { VAULT_DROP_DATA: '/proc/none' }, () => undefined, 1, /The folder for data, \/proc\/none, cannot be used/],
-  ['an interrupted restore', {}, (data) => mkdirSync(join(data, 'restoring')), 1, /A restore was interrupted: .*npm run restore -- --finish.*--take-back/],
-  ['a database that is none', {}, (data) => writeFileSync(join(data, 'vault-drop.db'), 'not a database '.repeat(1000)), 1, /Vault Drop cannot serve: /],
+  [
+    'an address that is none',
+    { PUBLIC_URL: 'here' },
+    () => undefined,
+    1,
+    /PUBLIC_URL has to be an http or https address/,
+  ],
+  [
+    'an empty secret',
+    {},
+    (data) => writeFileSync(join(data, 'secret'), ''),
+    1,
+    /secret in .* is empty\. Delete that file/,
+  ],
+  [
+    'a short secret',
+    { VAULT_DROP_SECRET: 'short' },
+    () => undefined,
+    1,
+    /VAULT_DROP_SECRET has to have 32 characters or more\./,
+  ],
+  [
+    'a folder that cannot be written',
+    { VAULT_DROP_DATA: '/proc/none' },
+    () => undefined,
+    1,
+    /The folder for data, \/proc\/none, cannot be used/,
+  ],
+  [
+    'an interrupted restore',
+    {},
+    (data) => mkdirSync(join(data, 'restoring')),
+    1,
+    /A restore was interrupted: .*npm run restore -- --finish.*--take-back/,
+  ],
+  [
+    'a database that is none',
+    {},
+    (data) => writeFileSync(join(data, 'vault-drop.db'), 'not a database '.repeat(1000)),
+    1,
+    /Vault Drop cannot serve: /,
+  ],
 ];
 for (const [name, env, prepare, code, said] of FAULTS)
   test(`a start with ${name} ends with a sentence and a code`, async () => {
@@ -73,7 +129,12 @@ test('a start on a port that is taken says so', async () => {
 function asked(
   origin: string,
   path: string,
-  { agent, headers = {}, method = 'GET', body }: { agent?: http.Agent; headers?: Record<string, string>; method?: string; body?: string } = {},
+  {
+    agent,
+    headers = {},
+    method = 'GET',
+    body,
+  }: { agent?: http.Agent; headers?: Record<string, string>; method?: string; body?: string } = {},
 ): Promise<http.IncomingMessage> {
   return new Promise((resolve, reject) => {
     const request = http.request(`${origin}${path}`, {
@@ -108,7 +169,10 @@ test('told to end, it finishes what it has begun and ends by itself, whoever kee
   });
   await expect.poll(() => statuses.length).toBeGreaterThan(10);
   // A password is being looked at when the signal comes: that takes a while.
-  const begun = asked(origin, '/api/auth/sign-in/username', { method: 'POST', body: JSON.stringify({ username: 'nobody', password: 'seedlings-26' }) });
+  const begun = asked(origin, '/api/auth/sign-in/username', {
+    method: 'POST',
+    body: JSON.stringify({ username: 'nobody', password: 'seedlings-26' }),
+  });
   await asked(origin, '/api/ping');
   one.kill('SIGTERM');
   expect((await begun).statusCode).toBe(401);
@@ -127,7 +191,9 @@ test('behind https it says that it is there by https alone; and never otherwise'
     await start({ PUBLIC_URL: url, PORT: port });
     const origin = `http://127.0.0.1:${port}`;
     for (const path of ['/sign-in', '/mark.svg', '/api/ping']) {
-      const { headers, statusCode } = await asked(origin, path, { headers: { host: url ? 'questions.example.org' : new URL(origin).host } });
+      const { headers, statusCode } = await asked(origin, path, {
+        headers: { host: url ? 'questions.example.org' : new URL(origin).host },
+      });
       expect([path, statusCode, headers['strict-transport-security']]).toEqual([path, 200, said]);
     }
   }
@@ -139,7 +205,12 @@ test('addresses are believed of as many proxies as it is told of, counted from t
       await asked(origin, '/api/joining', {
         method: 'PUT',
         headers: { 'x-forwarded-for': forwarded },
-        body: JSON.stringify({ code: 'QQQQ-QQQQ', name: 'Bryn Tarr', username: `bryn.${forwarded.length}`, password: 'seedlings-26' }),
+        body: JSON.stringify({
+          code: 'QQQQ-QQQQ',
+          name: 'Bryn Tarr',
+          username: `bryn.${forwarded.length}`,
+          password: 'seedlings-26',
+        }),
       })
     ).statusCode;
   const behind = (await start({ TRUST_PROXY: '1' })).origin ?? '';

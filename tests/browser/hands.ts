@@ -6,7 +6,9 @@ export interface Hand {
   press(what: Locator): Promise<void>;
   type(into: Locator, text: string): Promise<void>;
   choose(radio: Locator): Promise<void>;
-  /** Moves something of the scene to the middle of a place; what the keys are told instead of a point stands in `keys`. */
+  /**
+   * Moves something of the scene to the middle of a place; what the keys are told instead of a point stands in `keys`.
+   */
   move(what: Locator, to: Locator, keys: readonly string[]): Promise<void>;
 }
 
@@ -44,8 +46,15 @@ export function keyboard(page: Page): Hand {
     choose: async (radio) => {
       // The Tab key goes to the chosen one of a group of radio buttons; from there the arrows do.
       const group = page.locator(`input[type=radio][name="${await radio.getAttribute('name')}"]`);
-      await reach((await group.and(page.locator(':checked')).count()) > 0 ? group.and(page.locator(':checked')) : radio);
-      for (let i = await group.count(); i > 0 && !(await radio.evaluate((element) => element === document.activeElement)); i--) await page.keyboard.press('ArrowDown');
+      await reach(
+        (await group.and(page.locator(':checked')).count()) > 0 ? group.and(page.locator(':checked')) : radio,
+      );
+      for (
+        let i = await group.count();
+        i > 0 && !(await radio.evaluate((element) => element === document.activeElement));
+        i--
+      )
+        await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Space');
       await expect(radio).toBeChecked();
     },
@@ -87,8 +96,10 @@ export async function fingerTo(page: Page, what: Locator, target: { x: number; y
     cdp.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [{ ...at, id: 1 }] : [] });
   const from = await centre(what);
   await send('touchStart', from);
-  for (let i = 1; i <= 10; i++) await send('touchMove', { x: from.x + ((target.x - from.x) * i) / 10, y: from.y + ((target.y - from.y) * i) / 10 });
-  // A finger comes to a stop before it lifts. One that lifts at full speed flings, and Chromium takes the next touch for the one that ends the fling: no click.
+  for (let i = 1; i <= 10; i++)
+    await send('touchMove', { x: from.x + ((target.x - from.x) * i) / 10, y: from.y + ((target.y - from.y) * i) / 10 });
+  // A finger comes to a stop before it lifts. One that lifts at full speed flings, and Chromium takes the next touch
+  // for the one that ends the fling: no click.
   await page.waitForTimeout(120);
   await send('touchMove', target);
   await send('touchEnd');

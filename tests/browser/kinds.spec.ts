@@ -4,9 +4,12 @@ import { bed, byFinger, byKeys, byList, byMouse, press, signedIn, sitDown, tag }
 import { accessible, centre, dragTo, expect, open, test } from './support';
 
 const slot = (page: Page, index: number) => page.locator('.playing .slot').nth(index);
-const inGap = async (page: Page, word: string, index: number) => dragTo(page, tag(page, word), await centre(slot(page, index)));
+const inGap = async (page: Page, word: string, index: number) =>
+  dragTo(page, tag(page, word), await centre(slot(page, index)));
 
-test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong and right, by mouse, finger, keys and as a list', async ({ browser }) => {
+test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong and right, by mouse, finger, keys and as a list', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
@@ -22,7 +25,10 @@ test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong 
   await page.getByRole('button', { name: 'Lift “freezer” out' }).focus();
   await page.keyboard.press('Shift+Enter');
   await phrase.click();
-  const [first, last] = [await centre(page.getByRole('button', { name: 'Lift “the” out' })), await centre(page.getByRole('button', { name: 'Lift “freezer” out' }))];
+  const [first, last] = [
+    await centre(page.getByRole('button', { name: 'Lift “the” out' })),
+    await centre(page.getByRole('button', { name: 'Lift “freezer” out' })),
+  ];
   await page.mouse.move(first.x, first.y);
   await page.mouse.down();
   await page.mouse.move(last.x, last.y, { steps: 4 });
@@ -48,7 +54,11 @@ test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong 
   await expect(learner.getByText('All of it is right.')).toBeVisible();
 
   // On a phone the text runs on as wide as the page, gaps in line.
-  const phone = await sitDown(browser, 'tansy', release, { viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });
+  const phone = await sitDown(browser, 'tansy', release, {
+    viewport: { width: 390, height: 800 },
+    hasTouch: true,
+    isMobile: true,
+  });
   await expect(phone.page.locator('.flowing')).toBeVisible();
   expect(await phone.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const to = await centre(slot(phone.page, 0));
@@ -68,7 +78,12 @@ test('Gaps are answered from menus and by typing, with the spellings that were s
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
-  await pasted(page, 'Gaps', 'The first root is the radicle.\tradicle\nA seed that rests is dormant.\tdormant', 'Two ways to fill a gap');
+  await pasted(
+    page,
+    'Gaps',
+    'The first root is the radicle.\tradicle\nA seed that rests is dormant.\tdormant',
+    'Two ways to fill a gap',
+  );
   await page.getByRole('checkbox', { name: /^Gap 1/ }).check();
   await page.getByText('by typing', { exact: true }).last().click();
   await page.getByRole('textbox', { name: 'Accepted spellings for radicle in Gap 1' }).fill('radicle, primary root');
@@ -118,7 +133,9 @@ test('Order: from a list, begun wrongly, put right with the mouse and the keys',
   const release = await published(page);
   const { page: learner } = await sitDown(browser, 'sorrel', release);
   const order = async () => {
-    const at = await Promise.all(['Weigh', 'Dry', 'Seal'].map(async (name) => ({ name, y: (await centre(tag(learner, name))).y })));
+    const at = await Promise.all(
+      ['Weigh', 'Dry', 'Seal'].map(async (name) => ({ name, y: (await centre(tag(learner, name))).y })),
+    );
     return at.sort((a, b) => a.y - b.y).map(({ name }) => name);
   };
   expect(await order()).not.toEqual(['Weigh', 'Dry', 'Seal']);
@@ -127,7 +144,10 @@ test('Order: from a list, begun wrongly, put right with the mouse and the keys',
   const zone = bed(learner, 'In order');
   for (const name of ['Weigh', 'Dry', 'Seal']) {
     const box = await zone.boundingBox();
-    await dragTo(learner, tag(learner, name), { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) - 6 });
+    await dragTo(learner, tag(learner, name), {
+      x: (box?.x ?? 0) + (box?.width ?? 0) / 2,
+      y: (box?.y ?? 0) + (box?.height ?? 0) - 6,
+    });
   }
   await expect.poll(order).toEqual(['Weigh', 'Dry', 'Seal']);
   await press(learner, 'Check');
@@ -160,15 +180,23 @@ test('Pick: chosen in place by a press, a key and a finger; what is wrong costs'
   expect(said).toEqual([]);
 });
 
-test('Sort and Label: from a table to a rehearsable question; laid out anew; another kind says what it loses', async ({ browser }) => {
+test('Sort and Label: from a table to a rehearsable question; laid out anew; another kind says what it loses', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
   const began = Date.now();
-  await pasted(page, 'Sort', 'Barley\tStands drying\nPoppy\tStands drying\nAcorn\tMust stay moist\nOak\tMust stay moist', 'Two rooms');
+  await pasted(
+    page,
+    'Sort',
+    'Barley\tStands drying\nPoppy\tStands drying\nAcorn\tMust stay moist\nOak\tMust stay moist',
+    'Two rooms',
+  );
   await press(page, 'Rehearse');
   await expect(page.getByRole('dialog', { name: 'Rehearse' }).getByText('Stands drying')).toBeVisible();
-  // Of what this prints the interface's own share is what counts: it is no timed test, the bound is the price the issue names.
+  // Of what this prints the interface's own share is what counts: it is no timed test, the bound is the price the issue
+  // names.
   console.log(`from a pasted table to Rehearse: ${((Date.now() - began) / 1000).toFixed(1)} s`);
   await page.keyboard.press('Escape');
   const before = await page.getByRole('textbox', { name: 'x of Must stay moist' }).inputValue();
@@ -187,14 +215,20 @@ test('Sort and Label: from a table to a rehearsable question; laid out anew; ano
 
   await pasted(page, 'Label', 'First root\tRadicle\nHalf of the seed\tCotyledon', 'Names of parts');
   const labelled = await published(page);
-  const { page: other } = await sitDown(browser, 'tansy', labelled, { hasTouch: true, isMobile: true, viewport: { width: 1024, height: 900 } });
+  const { page: other } = await sitDown(browser, 'tansy', labelled, {
+    hasTouch: true,
+    isMobile: true,
+    viewport: { width: 1024, height: 900 },
+  });
   await byFinger(other, 'Radicle', 'First root');
   await byFinger(other, 'Cotyledon', 'Half of the seed');
   await press(other, 'Check');
   await expect(other.getByText('All of it is right.')).toBeVisible();
 });
 
-test('Mark: zones become hidden spots; found with the pointer, by named places with the keys, and as a list; a miss costs', async ({ browser }) => {
+test('Mark: zones become hidden spots; found with the pointer, by named places with the keys, and as a list; a miss costs', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
@@ -214,7 +248,10 @@ test('Mark: zones become hidden spots; found with the pointer, by named places w
   const { page: learner, said } = await sitDown(browser, 'sorrel', release);
   await expect(learner.locator('.stage .bed')).toHaveCount(0);
   const stage = await learner.locator('.stage').boundingBox();
-  const at = (x: number, y: number) => ({ x: (stage?.x ?? 0) + (stage?.width ?? 0) * x, y: (stage?.y ?? 0) + (stage?.height ?? 0) * y });
+  const at = (x: number, y: number) => ({
+    x: (stage?.x ?? 0) + (stage?.width ?? 0) * x,
+    y: (stage?.y ?? 0) + (stage?.height ?? 0) * y,
+  });
   const flags = tag(learner, 'Flag');
   await dragTo(learner, flags.last(), at(0.25, 0.4));
   await expect(flags).toHaveCount(2);
@@ -246,7 +283,9 @@ test('Mark: zones become hidden spots; found with the pointer, by named places w
   await expect(other.getByText('All of it is right.')).toBeVisible();
 });
 
-test('Count and Build: a frame in one step, an amount of a heap; a picture cut into pieces that are pictures', async ({ browser }) => {
+test('Count and Build: a frame in one step, an amount of a heap; a picture cut into pieces that are pictures', async ({
+  browser,
+}) => {
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
@@ -292,7 +331,9 @@ test('Count and Build: a frame in one step, an amount of a heap; a picture cut i
   await expect(page.getByRole('button', { name: 'Item Piece 2' })).toBeVisible();
 });
 
-test('a stock list is made from a question, found, changed, drawn from, and taken away with undo', async ({ browser }) => {
+test('a stock list is made from a question, found, changed, drawn from, and taken away with undo', async ({
+  browser,
+}) => {
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
   await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist', 'Four herbs and trees');
@@ -309,8 +350,12 @@ test('a stock list is made from a question, found, changed, drawn from, and take
   await page.getByLabel('Picture of Sorrel').setInputFiles('demo/media/click.wav');
   await expect(page.getByText('That is no picture: a list has pictures with its words.')).toBeVisible();
   await accessible(page);
-  await expect(page.getByRole('textbox', { name: /^Lines/ })).toHaveValue('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist');
-  await page.getByRole('textbox', { name: /^Lines/ }).fill('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist\nAlder\tMoist');
+  await expect(page.getByRole('textbox', { name: /^Lines/ })).toHaveValue(
+    'Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist',
+  );
+  await page
+    .getByRole('textbox', { name: /^Lines/ })
+    .fill('Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist\nAlder\tMoist');
   await press(page, 'Save it');
   await expect(page.getByText('5 pairs')).toBeVisible();
   await press(page, 'Take Four herbs and trees away');
@@ -356,7 +401,9 @@ test('a question is begun from a finished example, and from a starting point of 
   await expect(mine).toHaveAttribute('aria-pressed', 'false');
 });
 
-test('a source is written at the set, stands beside the questions it is for, and folds away on a phone', async ({ browser }) => {
+test('a source is written at the set, stands beside the questions it is for, and folds away on a phone', async ({
+  browser,
+}) => {
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
   await open(page, '/sets');
@@ -397,7 +444,8 @@ test('a source is written at the set, stands beside the questions it is for, and
   await press(page, 'Publish…');
   await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
   await press(page, 'Release now');
-  const release = ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '';
+  const release =
+    ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '';
 
   const { page: learner, said } = await sitDown(browser, 'sorrel', release);
   const beside = learner.getByRole('complementary', { name: 'Beside the question' });
@@ -409,11 +457,21 @@ test('a source is written at the set, stands beside the questions it is for, and
   await expect(learner.getByText('question 2 of 2')).toBeVisible();
   const player = learner.frameLocator('iframe[title="On film"]');
   await expect(player.getByText('https://films.tarnhollow.example/drying')).toBeVisible();
-  await expect.poll(() => player.locator('video').evaluate((video: HTMLVideoElement) => [video.readyState > 0, video.textTracks[0]?.cues?.length])).toEqual([true, 1]);
+  await expect
+    .poll(() =>
+      player
+        .locator('video')
+        .evaluate((video: HTMLVideoElement) => [video.readyState > 0, video.textTracks[0]?.cues?.length]),
+    )
+    .toEqual([true, 1]);
   await expect(beside).not.toContainText('A scale is read twice.');
   expect(said).toEqual([]);
 
-  const { page: phone } = await sitDown(browser, 'tansy', release, { viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });
+  const { page: phone } = await sitDown(browser, 'tansy', release, {
+    viewport: { width: 390, height: 800 },
+    hasTouch: true,
+    isMobile: true,
+  });
   await expect(phone.getByText('A scale is read twice.')).toBeVisible();
   await phone.getByText('From the handbook').tap();
   await expect(phone.getByText('A scale is read twice.')).toBeHidden();

@@ -49,7 +49,9 @@ test('zones are drawn: a box, an oval, and by corners that are pulled, typed and
   expect((await keptQuestion(page, id)).zones[4]?.shape).toEqual(zones[2]?.shape);
 });
 
-test('things are selected by marquee, arranged, grouped, locked, veiled and reordered, one step each', async ({ page }) => {
+test('things are selected by marquee, arranged, grouped, locked, veiled and reordered, one step each', async ({
+  page,
+}) => {
   const id = await openCopy(page);
   // The tray's first row, by a pull over it from empty ground.
   const first = await onScene(page, 4, 400);
@@ -71,7 +73,9 @@ test('things are selected by marquee, arranged, grouped, locked, veiled and reor
   await typed(cell(page, 'Gap down for all'), '30');
   await page.getByRole('button', { name: 'Left edges' }).click();
   await expect(cell(page, 'x of Peat')).toHaveValue(await cell(page, 'x of Gravel').inputValue());
-  await expect(cell(page, 'y of Peat')).toHaveValue(String(Number(await cell(page, 'y of Gravel').inputValue()) + 49 + 30));
+  await expect(cell(page, 'y of Peat')).toHaveValue(
+    String(Number(await cell(page, 'y of Gravel').inputValue()) + 49 + 30),
+  );
 
   await bed(page, 'Stands drying').click({ position: { x: 120, y: 90 } });
   await bed(page, 'Must stay moist').click({ modifiers: ['Shift'], position: { x: 120, y: 90 } });
@@ -201,7 +205,9 @@ test('zoomed, panned, snapped to a grid or to nothing; what lies underneath is r
   await expect(bed(page, 'Stands drying')).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('nothing needs the mouse: a zone and an item are made, placed, named and wired by keyboard alone, and announced', async ({ page }) => {
+test('nothing needs the mouse: a zone and an item are made, placed, named and wired by keyboard alone, and announced', async ({
+  page,
+}) => {
   const id = await openCopy(page);
   await page.locator('[data-bench-scene]').focus();
   await page.keyboard.press('z');

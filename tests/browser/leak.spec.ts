@@ -14,16 +14,36 @@ const LABELS = ['barley', 'poppy', 'acorn', 'gravel'];
 async function published(teacher: BrowserContext, changes: Record<string, unknown>): Promise<string> {
   const questionId = randomUUID();
   const id = randomUUID();
-  const document = { ...seeds({ id: questionId, title: 'Same on the outside', tray: { side: 'bottom', size: 150, order: 'shuffled' }, ...changes }) };
-  expect((await call(teacher, 'POST', `/api/questions/${questionId}/copies`, { id: questionId, document })).status).toBe(200);
+  const document = {
+    ...seeds({
+      id: questionId,
+      title: 'Same on the outside',
+      tray: { side: 'bottom', size: 150, order: 'shuffled' },
+      ...changes,
+    }),
+  };
+  expect(
+    (await call(teacher, 'POST', `/api/questions/${questionId}/copies`, { id: questionId, document })).status,
+  ).toBe(200);
   await publishing(teacher, { id, courseId: DEMO.course, questionId, revision: 1 });
   return id;
 }
 
-/** All that a learner's browser is sent up to the first check: the page, and the answer to each move; own names of this sitting and times aside. */
-async function traffic(learner: BrowserContext, releaseId: string, seed: string): Promise<{ before: string[]; judged: string }> {
+/**
+ * All that a learner's browser is sent up to the first check: the page, and the answer to each move; own names of this
+ * sitting and times aside.
+ */
+async function traffic(
+  learner: BrowserContext,
+  releaseId: string,
+  seed: string,
+): Promise<{ before: string[]; judged: string }> {
   await learner.request.get(`/sit/${releaseId}`);
-  const db = await openDatabase({ databaseUrl: `file:${join(DATA, 'vault-drop.db')}`, databaseAuthToken: undefined, root: process.cwd() });
+  const db = await openDatabase({
+    databaseUrl: `file:${join(DATA, 'vault-drop.db')}`,
+    databaseAuthToken: undefined,
+    root: process.cwd(),
+  });
   await db.update(sitting).set({ seed }).where(eq(sitting.releaseId, releaseId));
   const sittingId = (await db.query.sitting.findFirst({ where: eq(sitting.releaseId, releaseId) }))?.id ?? '';
   // The island's uid is a hash over its props, the sitting's own id among them.
@@ -50,7 +70,14 @@ async function traffic(learner: BrowserContext, releaseId: string, seed: string)
   };
   answers.push(await send(0, { kind: 'reset' }));
   for (const [i, item] of names.entries())
-    answers.push(await send(i + 1, i % 2 ? { kind: 'put', item, copy: 0, zone: zoneName } : { kind: 'drop', item, copy: 0, x: 100, y: 100, px: 120, py: 110 }));
+    answers.push(
+      await send(
+        i + 1,
+        i % 2
+          ? { kind: 'put', item, copy: 0, zone: zoneName }
+          : { kind: 'drop', item, copy: 0, x: 100, y: 100, px: 120, py: 110 },
+      ),
+    );
   answers.push(bare(await (await learner.request.get(`/sit/${releaseId}`)).text()));
   return { before: [bare(page), ...answers], judged: await send(names.length + 1, { kind: 'check' }) };
 }
@@ -63,22 +90,44 @@ interface Opened {
 /** The sitting that a learner's page was sent with. */
 function openedIn(html: string): Opened {
   const text = /&quot;json&quot;:\[0,(&quot;.*?[^\\]&quot;)\]/.exec(html)?.[1] ?? '';
-  const json = JSON.parse(text.replaceAll('&quot;', '"').replaceAll('&#39;', "'").replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&')) as string;
+  const json = JSON.parse(
+    text
+      .replaceAll('&quot;', '"')
+      .replaceAll('&#39;', "'")
+      .replaceAll('&lt;', '<')
+      .replaceAll('&gt;', '>')
+      .replaceAll('&amp;', '&'),
+  ) as string;
   return (JSON.parse(json) as { open: Opened }).open;
 }
 
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
 
-test('two documents that differ only in key, values, feedback, hints and model answer give the same bytes up to the first check', async ({ page, browser }) => {
+test('two documents that differ only in key, values, feedback, hints and model answer give the same bytes up to the first check', async ({
+  page,
+  browser,
+}) => {
   await signIn(page, 'odile');
   const one = await published(page.context(), {});
   const other = await published(page.context(), {
     key: [
-      { zone: 'moist', belongs: ['gravel', 'poppy'], need: { rule: 'exactly', n: 1 }, weight: 3, says: { zone: say('Whispered'), items: { barley: say('Whispered too') } } },
+      {
+        zone: 'moist',
+        belongs: ['gravel', 'poppy'],
+        need: { rule: 'exactly', n: 1 },
+        weight: 3,
+        says: { zone: say('Whispered'), items: { barley: say('Whispered too') } },
+      },
       { zone: 'dry', belongs: [], need: { rule: 'all' } },
     ],
     marks: { max: 3, rule: 'allOrNothing', wrongCosts: 0.5 },
-    items: LABELS.map((id, i) => ({ id, label: id, size: { w: 100, h: 40 }, home: { x: 20 + 120 * i, y: 440 }, value: i })),
+    items: LABELS.map((id, i) => ({
+      id,
+      label: id,
+      size: { w: 100, h: 40 },
+      home: { x: 20 + 120 * i, y: 440 },
+      value: i,
+    })),
     feedback: { right: say('Whispered'), partly: say('Whispered'), wrong: say('Whispered') },
     hints: [say('Whispered'), say('Whispered')],
     show: { modelAnswer: 'always' },
@@ -100,7 +149,15 @@ test('a sitting is let in by its own ticket, and by nobody else’s session', as
   const username = `gorse.${Date.now() % 1e6}`;
   const teacher = await (await browser.newContext()).newPage();
   await signIn(teacher, 'odile');
-  expect((await call(teacher.context(), 'POST', `/api/courses/${DEMO.course}/learners`, { name: 'Gorse Ley', username, password: 'seedlings-26' })).status).toBe(200);
+  expect(
+    (
+      await call(teacher.context(), 'POST', `/api/courses/${DEMO.course}/learners`, {
+        name: 'Gorse Ley',
+        username,
+        password: 'seedlings-26',
+      })
+    ).status,
+  ).toBe(200);
   await signIn(page, username);
   await open(page, `/sit/${DEMO.release}`);
   const sittingId = openedIn(await (await page.context().request.get(`/sit/${DEMO.release}`)).text()).id;
@@ -119,6 +176,12 @@ test('a sitting is let in by its own ticket, and by nobody else’s session', as
   const cookies = await page.context().cookies(`${baseURL}${path}`);
   const ticket = cookies.find(({ name }) => name === `vault-drop.sitting.${sittingId}`);
   expect(ticket).toMatchObject({ httpOnly: true, sameSite: 'Strict', path: `/api/sittings/${sittingId}` });
-  expect(cookies.filter(({ name }) => name.includes('session')).every(({ httpOnly, sameSite }) => httpOnly && sameSite === 'Lax')).toBe(true);
-  expect((await nobody.post(path, { data, headers: { ...headers, cookie: `${ticket?.name}=${ticket?.value}` } })).status()).toBe(401);
+  expect(
+    cookies
+      .filter(({ name }) => name.includes('session'))
+      .every(({ httpOnly, sameSite }) => httpOnly && sameSite === 'Lax'),
+  ).toBe(true);
+  expect(
+    (await nobody.post(path, { data, headers: { ...headers, cookie: `${ticket?.name}=${ticket?.value}` } })).status(),
+  ).toBe(401);
 });

@@ -1,7 +1,9 @@
 import { cell, kept, keptQuestion, openCopy, tag, typed } from './bench';
 import { accessible, expect, test } from './support';
 
-test('the Ledger calculates, fills down, sorts and renames many; its selection and the scene’s are one', async ({ page }) => {
+test('the Ledger calculates, fills down, sorts and renames many; its selection and the scene’s are one', async ({
+  page,
+}) => {
   const id = await openCopy(page);
   await typed(cell(page, 'width of Must stay moist'), '/2');
   await expect(cell(page, 'width of Must stay moist')).toHaveValue('218');
@@ -22,18 +24,31 @@ test('the Ledger calculates, fills down, sorts and renames many; its selection a
   await cell(page, 'family of Barley').focus();
   await page.getByRole('button', { name: 'Fill down: family' }).click();
   await kept(page);
-  expect((await keptQuestion(page, id)).items.map(({ family }) => family).slice(0, 5)).toEqual(['seed', 'seed', 'seed', 'seed', null]);
+  expect((await keptQuestion(page, id)).items.map(({ family }) => family).slice(0, 5)).toEqual([
+    'seed',
+    'seed',
+    'seed',
+    'seed',
+    null,
+  ]);
 
   await page.getByRole('button', { name: 'Rename…' }).click();
   await page.getByLabel('Common beginning of the names').fill('Sachet ');
   await page.getByLabel('Counted from').fill('07');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
   await kept(page);
-  expect((await keptQuestion(page, id)).items.map(({ label }) => label).slice(0, 5)).toEqual(['Sachet 07', 'Sachet 08', 'Sachet 09', 'Sachet 10', 'Field pea']);
+  expect((await keptQuestion(page, id)).items.map(({ label }) => label).slice(0, 5)).toEqual([
+    'Sachet 07',
+    'Sachet 08',
+    'Sachet 09',
+    'Sachet 10',
+    'Field pea',
+  ]);
   await page.getByRole('button', { name: 'Undo' }).click();
 
   await page.getByRole('columnheader', { name: 'name' }).getByRole('button').click();
-  const names = () => page.locator('[data-cell$=" 0"]').evaluateAll((cells) => cells.map((one) => (one as HTMLInputElement).value));
+  const names = () =>
+    page.locator('[data-cell$=" 0"]').evaluateAll((cells) => cells.map((one) => (one as HTMLInputElement).value));
   await expect.poll(names).toEqual([...(await names())].sort((a, b) => a.localeCompare(b)));
   await accessible(page);
 });
@@ -61,7 +76,9 @@ test('a block goes out to a spreadsheet and comes back in, as one step', async (
   await page.keyboard.press('ControlOrMeta+v');
   await expect(cell(page, 'width of Moist')).toHaveValue('420');
   await kept(page);
-  expect((await keptQuestion(page, id)).zones.map(({ label, shape }) => [label, shape.type === 'rect' && shape.w])).toEqual([
+  expect(
+    (await keptQuestion(page, id)).zones.map(({ label, shape }) => [label, shape.type === 'rect' && shape.w]),
+  ).toEqual([
     ['Dry', 400],
     ['Moist', 420],
   ]);

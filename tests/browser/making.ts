@@ -20,7 +20,8 @@ export async function sought(page: Page, title: string): Promise<void> {
   await expect(page.getByRole('link', { name: title, exact: true }).first()).toBeVisible();
 }
 
-export const station = (page: Page, name: string): Promise<void> => page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+export const station = (page: Page, name: string): Promise<void> =>
+  page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
 
 /** A new question at the Bench, made of a pasted list. */
 export async function pasted(page: Page, kind: string, text: string, title: string): Promise<void> {
@@ -44,14 +45,19 @@ export async function published(page: Page): Promise<string> {
 }
 
 /** Drops files on the scene, as a file manager does. */
-export async function dropFiles(page: Page, files: readonly { name: string; type: string; bytes: Buffer }[]): Promise<void> {
+export async function dropFiles(
+  page: Page,
+  files: readonly { name: string; type: string; bytes: Buffer }[],
+): Promise<void> {
   const data = await page.evaluateHandle(
     (sent) => {
       const transfer = new DataTransfer();
-      for (const { name, type, base64 } of sent) transfer.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], name, { type }));
+      for (const { name, type, base64 } of sent)
+        transfer.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], name, { type }));
       return transfer;
     },
     files.map(({ name, type, bytes }) => ({ name, type, base64: bytes.toString('base64') })),
   );
-  for (const event of ['dragenter', 'dragover', 'drop']) await page.locator('.stage').dispatchEvent(event, { dataTransfer: data });
+  for (const event of ['dragenter', 'dragover', 'drop'])
+    await page.locator('.stage').dispatchEvent(event, { dataTransfer: data });
 }

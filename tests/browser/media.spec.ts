@@ -29,7 +29,12 @@ test('a picture is dropped on the scene, made light, described, and worn by an i
   await kept(page);
   const question = await keptQuestion(page, id);
   expect(question.media).toEqual({
-    'cold-room': expect.objectContaining({ kind: 'picture', description: 'The cold room from above', licence: 'CC BY 4.0, Tarn Hollow', weight: expect.any(Number) }),
+    'cold-room': expect.objectContaining({
+      kind: 'picture',
+      description: 'The cold room from above',
+      licence: 'CC BY 4.0, Tarn Hollow',
+      weight: expect.any(Number),
+    }),
   });
   expect(question.items[0]?.content?.picture).toBe('cold-room');
   // What is said in passing lies over the Ledger until it goes.
@@ -37,13 +42,21 @@ test('a picture is dropped on the scene, made light, described, and worn by an i
   await accessible(page);
 });
 
-test('a file that is not what it claims, or hides script, is refused with a sentence, and nothing changes', async ({ page }) => {
+test('a file that is not what it claims, or hides script, is refused with a sentence, and nothing changes', async ({
+  page,
+}) => {
   await openCopy(page);
   page.removeAllListeners('console');
   await dropFiles(page, [{ name: 'rack.png', type: 'image/png', bytes: await photo(20, 20) }]);
   await expect(page.getByText('"rack.png": It says it is PNG, but it is JPEG. Save it as what it is.')).toBeVisible();
   await dropFiles(page, [
-    { name: 'bean.svg', type: 'image/svg+xml', bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>') },
+    {
+      name: 'bean.svg',
+      type: 'image/svg+xml',
+      bytes: Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>',
+      ),
+    },
   ]);
   await expect(page.getByText('"bean.svg": This drawing hides script.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
@@ -52,25 +65,44 @@ test('a file that is not what it claims, or hides script, is refused with a sent
 test('media are their teacher’s alone, and nothing in them runs', async ({ page, browser }) => {
   const id = await openCopy(page);
   await dropFiles(page, [
-    { name: 'bean.svg', type: 'image/svg+xml', bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="40" height="20"><path d="M0 0h40v20z"/></svg>') },
+    {
+      name: 'bean.svg',
+      type: 'image/svg+xml',
+      bytes: Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="20"><path d="M0 0h40v20z"/></svg>',
+      ),
+    },
   ]);
   await expect(page.locator('[data-ref^="fixture:"] img')).toBeVisible();
   await kept(page);
   const hash = (await keptQuestion(page, id)).media.bean?.hash;
   const mine = await page.request.get(`/media/${hash}`);
   expect(mine.status()).toBe(200);
-  expect(mine.headers()).toMatchObject({ 'content-type': 'image/svg+xml', 'x-content-type-options': 'nosniff', 'content-security-policy': expect.stringContaining('sandbox') });
+  expect(mine.headers()).toMatchObject({
+    'content-type': 'image/svg+xml',
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': expect.stringContaining('sandbox'),
+  });
   const part = await page.request.get(`/media/${hash}`, { headers: { range: 'bytes=0-3' } });
   expect([part.status(), await part.text()]).toEqual([206, '<svg']);
   const learner = await browser.newPage();
   await signIn(learner, 'wren');
   expect((await learner.request.get(`/media/${hash}`)).status()).toBe(403);
-  expect((await learner.request.post('/api/media?name=a.png', { data: Buffer.from('x'), headers: { origin: 'http://127.0.0.1:4497' } })).status()).toBe(403);
+  expect(
+    (
+      await learner.request.post('/api/media?name=a.png', {
+        data: Buffer.from('x'),
+        headers: { origin: 'http://127.0.0.1:4497' },
+      })
+    ).status(),
+  ).toBe(403);
   expect((await page.request.get(`/media/${'0'.repeat(64)}`)).status()).toBe(404);
   await learner.close();
 });
 
-test('a film is shown with its captions, which are WebVTT or refused, to the author and to learners', async ({ browser }) => {
+test('a film is shown with its captions, which are WebVTT or refused, to the author and to learners', async ({
+  browser,
+}) => {
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
   await pasted(page, 'Sort', 'Barley\tDry\nPoppy\tDry\nAcorn\tMoist', 'A film with words');
@@ -84,7 +116,10 @@ test('a film is shown with its captions, which are WebVTT or refused, to the aut
   await expect(page.getByText('Captions have to be WebVTT: their first line is WEBVTT.')).toBeVisible();
   await page.getByLabel('Captions of drying, from a file').setInputFiles('demo/media/drying.vtt');
   await expect(page.getByText('Captions have to be WebVTT')).toHaveCount(0);
-  const cues = (shown: Page) => shown.locator('video').evaluate((video: HTMLVideoElement) => [video.readyState > 0, video.textTracks[0]?.cues?.length]);
+  const cues = (shown: Page) =>
+    shown
+      .locator('video')
+      .evaluate((video: HTMLVideoElement) => [video.readyState > 0, video.textTracks[0]?.cues?.length]);
   await press(page, 'Rehearse');
   await expect.poll(() => cues(page)).toEqual([true, 4]);
   await page.keyboard.press('Escape');

@@ -3,7 +3,12 @@ import type { Page } from '@playwright/test';
 import { bed, byKeys, byList, byMouse, give, giveSet, press, signedIn, sitDown, tag } from './player';
 import { centre, expect, open, test } from './support';
 
-const item = (label: string, more: Record<string, unknown> = {}) => ({ id: label.toLowerCase(), label, size: { w: 100, h: 48 }, ...more });
+const item = (label: string, more: Record<string, unknown> = {}) => ({
+  id: label.toLowerCase(),
+  label,
+  size: { w: 100, h: 48 },
+  ...more,
+});
 const zone = (label: string, x: number, more: Record<string, unknown> = {}) => ({
   id: label.toLowerCase(),
   label,
@@ -19,7 +24,10 @@ const TWO = {
   tray: { side: 'bottom', size: 130, order: 'asListed' },
   items: [item('Barley'), item('Acorn'), item('Gravel', { copies: 2 })],
   zones: [zone('Dry', 30, { lid: { label: 'Cover', startsOpen: true } }), zone('Moist', 500)],
-  key: [{ ...all('dry', 'barley'), says: { zone: say('Under eight per cent.'), items: { acorn: say('It dies.') } } }, all('moist', 'acorn')],
+  key: [
+    { ...all('dry', 'barley'), says: { zone: say('Under eight per cent.'), items: { acorn: say('It dies.') } } },
+    all('moist', 'acorn'),
+  ],
   fixtures: [{ type: 'text', id: 'note', x: 40, y: 356, w: 400, h: 40, text: say('From the field book').text }],
   hints: [say('Think of grain.')],
   show: { modelAnswer: 'always', runningTotal: true },
@@ -28,7 +36,9 @@ const TWO = {
 
 /** No finding of axe at all. */
 async function spotless(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`)).toEqual([]);
 }
 
@@ -70,7 +80,9 @@ for (const [mode, options] of [
     expect(said).toEqual([]);
   });
 
-test('one can change between the scene and lists at any moment, with the arrangement and what was said of it', async ({ browser }) => {
+test('one can change between the scene and lists at any moment, with the arrangement and what was said of it', async ({
+  browser,
+}) => {
   const { page } = await sitDown(browser, 'alder', await give(browser, TWO));
   await byMouse(page, 'Acorn', 'Dry');
   await press(page, 'As a list');
@@ -91,8 +103,14 @@ test('one can change between the scene and lists at any moment, with the arrange
   await expect(page.getByRole('region', { name: 'Dry' })).toContainText('wrong');
 });
 
-test('on a narrow screen the tray docks beneath, lists are offered first, and an item comes away from under the finger', async ({ browser }) => {
-  const { page, context } = await sitDown(browser, 'alder', await give(browser, TWO), { viewport: { width: 320, height: 640 }, hasTouch: true, isMobile: true });
+test('on a narrow screen the tray docks beneath, lists are offered first, and an item comes away from under the finger', async ({
+  browser,
+}) => {
+  const { page, context } = await sitDown(browser, 'alder', await give(browser, TWO), {
+    viewport: { width: 320, height: 640 },
+    hasTouch: true,
+    isMobile: true,
+  });
   await expect(page.getByRole('button', { name: 'Answer as a list' })).toBeVisible();
   const docked = page.getByRole('region', { name: 'Items to place' });
   await expect(docked.getByRole('button')).toHaveCount(3);
@@ -105,7 +123,8 @@ test('on a narrow screen the tray docks beneath, lists are offered first, and an
   const from = await centre(tag(page, 'Barley'));
   const to = await centre(bed(page, 'Dry'));
   await touch('touchStart', from);
-  for (let i = 1; i <= 8; i++) await touch('touchMove', { x: from.x + ((to.x - from.x) * i) / 8, y: from.y + ((to.y + 30 - from.y) * i) / 8 });
+  for (let i = 1; i <= 8; i++)
+    await touch('touchMove', { x: from.x + ((to.x - from.x) * i) / 8, y: from.y + ((to.y + 30 - from.y) * i) / 8 });
   await page.waitForTimeout(120);
   const held = await page.locator('.in-hand .tag').boundingBox();
   expect((held?.y ?? 0) + (held?.height ?? 0)).toBeLessThan(to.y + 30);
@@ -138,20 +157,31 @@ test('a page that is longer than the screen scrolls while something is dragged t
 });
 
 test('less motion where the system asks for less, and words that run from right to left', async ({ browser }) => {
-  const { page } = await sitDown(browser, 'alder', await give(browser, { ...TWO, title: 'أين توضع البذور؟', items: [item('شعير', { id: 'barley' }), item('Acorn')] }), {
-    reducedMotion: 'reduce',
-  });
+  const { page } = await sitDown(
+    browser,
+    'alder',
+    await give(browser, { ...TWO, title: 'أين توضع البذور؟', items: [item('شعير', { id: 'barley' }), item('Acorn')] }),
+    {
+      reducedMotion: 'reduce',
+    },
+  );
   await expect(page.getByRole('heading', { level: 1 })).toHaveCSS('direction', 'rtl');
   await expect(tag(page, 'شعير').locator('.tag-words')).toHaveCSS('direction', 'rtl');
   await expect(tag(page, 'Acorn').locator('.tag-words')).toHaveCSS('direction', 'ltr');
   await byMouse(page, 'شعير', 'Dry');
-  const running = await page.evaluate(() => document.getAnimations().filter((one) => Number(one.effect?.getTiming().duration) > 1).length);
+  const running = await page.evaluate(
+    () => document.getAnimations().filter((one) => Number(one.effect?.getTiming().duration) > 1).length,
+  );
   expect(running).toBe(0);
   await expect(tag(page, 'شعير')).toHaveAccessibleName('شعير, in Dry');
 });
 
 test('a screen reader hears what is in hand, where it may go, and what happened and why', async ({ browser }) => {
-  const { page } = await sitDown(browser, 'alder', await give(browser, { ...TWO, zones: [zone('Dry', 30, { capacity: 1 }), zone('Moist', 500)] }));
+  const { page } = await sitDown(
+    browser,
+    'alder',
+    await give(browser, { ...TWO, zones: [zone('Dry', 30, { capacity: 1 }), zone('Moist', 500)] }),
+  );
   const heard = page.locator('[aria-live="assertive"]').last();
   await tag(page, 'Acorn').focus();
   await expect(page.locator('#scene, [id^="DndDescribedBy"]').first()).toContainText('press Space');
@@ -187,7 +217,10 @@ test('a set is made, ordered and published at its own page', async ({ browser })
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await spotless(page);
   await page.reload();
-  await expect(page.getByRole('region', { name: /^Questions/ }).getByRole('link')).toHaveText(['Weigh out 50 grams', 'Which seeds stand drying?']);
+  await expect(page.getByRole('region', { name: /^Questions/ }).getByRole('link')).toHaveText([
+    'Weigh out 50 grams',
+    'Which seeds stand drying?',
+  ]);
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await press(page, 'Publish…');
   await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
@@ -198,7 +231,11 @@ test('a set is made, ordered and published at its own page', async ({ browser })
   await spotless(page);
   await press(page, 'Release now');
   await expect(page.getByRole('heading', { name: 'It is published' })).toBeVisible();
-  const { page: learner } = await sitDown(browser, 'alder', ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '');
+  const { page: learner } = await sitDown(
+    browser,
+    'alder',
+    ((await page.getByRole('link', { name: 'See its results' }).getAttribute('href')) ?? '').split('/')[2] ?? '',
+  );
   await expect(learner.getByText('question 1 of 2')).toBeVisible();
   await expect(learner.getByRole('timer')).toHaveText(/^4[45]:\d\d left$/);
 });

@@ -20,7 +20,14 @@ test('sign-in says what is wrong, and shuts an account after five wrong password
 
 test('every page asks who one is, and what one may', async ({ page, context }) => {
   page.removeAllListeners('console');
-  for (const path of ['/vault', '/courses', '/sit', '/account', `/bench/${DEMO.drying}`, `/releases/${DEMO.release}/results`]) {
+  for (const path of [
+    '/vault',
+    '/courses',
+    '/sit',
+    '/account',
+    `/bench/${DEMO.drying}`,
+    `/releases/${DEMO.release}/results`,
+  ]) {
     await page.goto(path);
     await expect(page).toHaveURL(new RegExp(`/sign-in\\?to=${encodeURIComponent(path).replace(/%2F/g, '(%2F|/)')}`));
   }
@@ -50,14 +57,27 @@ test('every page asks who one is, and what one may', async ({ page, context }) =
 
 test('writes from another site, without a length, or too large are refused', async ({ request }) => {
   const headers = { 'content-type': 'application/json' };
-  const evil = await request.post('/api/questions', { data: { id: randomUUID() }, headers: { ...headers, origin: 'https://evil.example' } });
+  const evil = await request.post('/api/questions', {
+    data: { id: randomUUID() },
+    headers: { ...headers, origin: 'https://evil.example' },
+  });
   expect(evil.status()).toBe(403);
   const none = await request.post('/api/questions', { data: { id: randomUUID() }, headers });
   expect(none.status()).toBe(403);
-  const large = await request.post('/api/questions', { data: 'x'.repeat(11 * 1024 * 1024), headers: { ...headers, origin: 'http://127.0.0.1:4497' } });
+  const large = await request.post('/api/questions', {
+    data: 'x'.repeat(11 * 1024 * 1024),
+    headers: { ...headers, origin: 'http://127.0.0.1:4497' },
+  });
   expect(large.status()).toBe(413);
-  // Of the ways in that the library has, only the one by user name is open: its count of wrong passwords cannot be passed by.
-  for (const way of ['sign-up/email', 'sign-in/email', 'sign-in/social', 'request-password-reset', 'two-factor/send-otp']) {
+  // Of the ways in that the library has, only the one by user name is open: its count of wrong passwords cannot be
+  // passed by.
+  for (const way of [
+    'sign-up/email',
+    'sign-in/email',
+    'sign-in/social',
+    'request-password-reset',
+    'two-factor/send-otp',
+  ]) {
     const closed = await request.post(`/api/auth/${way}`, {
       data: { email: 'odile@people.invalid', username: 'a.decoy', password: 'seedlings-26', name: 'x' },
       headers: { ...headers, origin: 'http://127.0.0.1:4497' },
@@ -78,7 +98,11 @@ test('answers carry the security headers, and files come compressed', async ({ r
   const file = await request.get(script, { headers: { 'accept-encoding': 'br' } });
   expect(file.headers()['content-encoding']).toBe('br');
   expect(file.headers()['cache-control']).toContain('immutable');
-  expect(await (await request.get('/api/health')).json()).toEqual({ ok: true, version: expect.any(String), database: 'ok' });
+  expect(await (await request.get('/api/health')).json()).toEqual({
+    ok: true,
+    version: expect.any(String),
+    database: 'ok',
+  });
 });
 
 test('the Vault: new, copy, delete with undo', async ({ page }) => {
@@ -101,7 +125,10 @@ test('the Vault: new, copy, delete with undo', async ({ page }) => {
   await expect(copy).toHaveCount(0);
 });
 
-test('a teacher makes a learner’s account and resets its password; the learner changes it', async ({ page, browser }) => {
+test('a teacher makes a learner’s account and resets its password; the learner changes it', async ({
+  page,
+  browser,
+}) => {
   const username = `juniper.${Date.now() % 1e6}`;
   await signIn(page, 'odile');
   await open(page, '/courses');

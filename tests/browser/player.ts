@@ -9,9 +9,16 @@ import { call, centre, DEMO, dragTo, expect, open, publishing, watch } from './s
 const ORIGIN = 'http://127.0.0.1:4497';
 
 /** Somebody who is signed in, without going through the page for it. */
-export async function signedIn(browser: Browser, username: string, options: BrowserContextOptions = {}): Promise<BrowserContext> {
+export async function signedIn(
+  browser: Browser,
+  username: string,
+  options: BrowserContextOptions = {},
+): Promise<BrowserContext> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options });
-  const answer = await context.request.post(`${ORIGIN}/api/auth/sign-in/username`, { data: { username, password: 'seedlings-26' }, headers: { origin: ORIGIN } });
+  const answer = await context.request.post(`${ORIGIN}/api/auth/sign-in/username`, {
+    data: { username, password: 'seedlings-26' },
+    headers: { origin: ORIGIN },
+  });
   expect(answer.ok()).toBe(true);
   return context;
 }
@@ -19,22 +26,38 @@ export async function signedIn(browser: Browser, username: string, options: Brow
 /** Keeps a document as a question of the teacher's. */
 export async function keepQuestion(teacher: BrowserContext, changes: Record<string, unknown>): Promise<string> {
   const id = randomUUID();
-  expect((await call(teacher, 'POST', `/api/questions/${id}/copies`, { id, document: seeds({ id, ...changes }) })).status).toBe(200);
+  expect(
+    (await call(teacher, 'POST', `/api/questions/${id}/copies`, { id, document: seeds({ id, ...changes }) })).status,
+  ).toBe(200);
   return id;
 }
 
 /** Publishes a document to the demo's course; gives the release. */
-export async function give(browser: Browser, changes: Record<string, unknown>, settings: Partial<Sent> = {}): Promise<string> {
+export async function give(
+  browser: Browser,
+  changes: Record<string, unknown>,
+  settings: Partial<Sent> = {},
+): Promise<string> {
   const teacher = await signedIn(browser, 'odile');
   const questionId = await keepQuestion(teacher, changes);
   const id = randomUUID();
-  await publishing(teacher, { id, courseId: DEMO.course, questionId, revision: 1, settings: { ...DEFAULT_SETTINGS, ...settings } });
+  await publishing(teacher, {
+    id,
+    courseId: DEMO.course,
+    questionId,
+    revision: 1,
+    settings: { ...DEFAULT_SETTINGS, ...settings },
+  });
   await teacher.close();
   return id;
 }
 
 /** Publishes documents as a set. */
-export async function giveSet(browser: Browser, documents: readonly Record<string, unknown>[], goBack: boolean): Promise<string> {
+export async function giveSet(
+  browser: Browser,
+  documents: readonly Record<string, unknown>[],
+  goBack: boolean,
+): Promise<string> {
   const teacher = await signedIn(browser, 'odile');
   const questions: string[] = [];
   for (const document of documents) questions.push(await keepQuestion(teacher, document));
@@ -62,7 +85,12 @@ export interface Seat {
 }
 
 /** A learner who has opened a release. */
-export async function sitDown(browser: Browser, username: string, releaseId: string, options: BrowserContextOptions = {}): Promise<Seat> {
+export async function sitDown(
+  browser: Browser,
+  username: string,
+  releaseId: string,
+  options: BrowserContextOptions = {},
+): Promise<Seat> {
   const context = await signedIn(browser, username, options);
   const page = await context.newPage();
   const { said } = watch(page);
@@ -79,13 +107,18 @@ export async function sitDown(browser: Browser, username: string, releaseId: str
 
 /** An item on the page, by the words on it or by its name. */
 export const tag = (page: Page, label: string): Locator =>
-  page.locator('.playing .movable', { hasText: new RegExp(`^${label}(×.*)?[✓↩♪]*$`) }).or(page.locator(`.playing .movable[aria-label^="${label},"]`));
+  page
+    .locator('.playing .movable', { hasText: new RegExp(`^${label}(×.*)?[✓↩♪]*$`) })
+    .or(page.locator(`.playing .movable[aria-label^="${label},"]`));
 /** A zone on the page, by its title, or without one by its place: "zone 2". */
 export function bed(page: Page, label: string): Locator {
   const place = /^zone (\d+)$/.exec(label);
-  return place ? page.locator(`.stage .bed[data-zone-index="${Number(place[1]) - 1}"]`) : page.locator('.stage .bed', { hasText: label });
+  return place
+    ? page.locator(`.stage .bed[data-zone-index="${Number(place[1]) - 1}"]`)
+    : page.locator('.stage .bed', { hasText: label });
 }
-export const press = (page: Page, name: string): Promise<void> => page.getByRole('button', { name, exact: true }).click();
+export const press = (page: Page, name: string): Promise<void> =>
+  page.getByRole('button', { name, exact: true }).click();
 
 /** A way of moving one item into one zone, by their names. `zone` null: back home. */
 export type Mover = (page: Page, item: string, zone: string | null) => Promise<void>;
@@ -142,9 +175,18 @@ const byList: Mover = async (page, item, zone) => {
 };
 
 /** Every hand a learner may have, with the screen it has. */
-export const HANDS: readonly { readonly name: string; readonly move: Mover; readonly list?: boolean; readonly options: BrowserContextOptions }[] = [
+export const HANDS: readonly {
+  readonly name: string;
+  readonly move: Mover;
+  readonly list?: boolean;
+  readonly options: BrowserContextOptions;
+}[] = [
   { name: 'a mouse', move: byMouse, options: {} },
-  { name: 'a finger', move: byFinger, options: { hasTouch: true, isMobile: true, viewport: { width: 1024, height: 900 } } },
+  {
+    name: 'a finger',
+    move: byFinger,
+    options: { hasTouch: true, isMobile: true, viewport: { width: 1024, height: 900 } },
+  },
   { name: 'the keys', move: byKeys, options: {} },
   { name: 'one press and another', move: byPresses, options: {} },
   { name: 'lists and menus', move: byList, list: true, options: { viewport: { width: 800, height: 900 } } },

@@ -71,7 +71,20 @@ test('a question of six items and two groups, from nothing, for at most 60 s', a
 test('a picture with twelve labels, from nothing, for at most 240 s', async ({ page }) => {
   const id = await openNew(page);
   const hand = priced(page);
-  const parts = ['Seed coat', 'Hilum', 'Radicle', 'Hypocotyl', 'Cotyledon', 'Epicotyl', 'Plumule', 'Root hair', 'Root cap', 'First leaf', 'Stem', 'Bud'];
+  const parts = [
+    'Seed coat',
+    'Hilum',
+    'Radicle',
+    'Hypocotyl',
+    'Cotyledon',
+    'Epicotyl',
+    'Plumule',
+    'Root hair',
+    'Root cap',
+    'First leaf',
+    'Stem',
+    'Bud',
+  ];
   await hand.press(page.getByLabel('Title of the question'));
   await hand.key('ControlOrMeta+a');
   await hand.type('Parts of a germinating bean');
@@ -96,7 +109,8 @@ test('a picture with twelve labels, from nothing, for at most 240 s', async ({ p
   await hand.type(parts.join('\n'));
   await hand.press(button(page, 'Add them'));
   await hand.press(station(page, /^Key/));
-  for (const [i, part] of parts.entries()) await hand.press(page.getByRole('checkbox', { name: `${part} belongs in Zone ${i + 1}`, exact: true }));
+  for (const [i, part] of parts.entries())
+    await hand.press(page.getByRole('checkbox', { name: `${part} belongs in Zone ${i + 1}`, exact: true }));
   await kept(page);
   expect((await keptQuestion(page, id)).key.map(({ belongs }) => belongs?.length)).toEqual(Array(12).fill(1));
   console.log(`The price of a picture with twelve labels: ${hand.seconds().toFixed(1)} s`);

@@ -3,7 +3,12 @@ import { bed, byKeys, byMouse, give, HANDS, press, sitDown, tag } from './player
 import { accessible, dragTo, expect, test } from './support';
 
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
-const item = (label: string, more: Record<string, unknown> = {}) => ({ id: label.toLowerCase().replaceAll(' ', '-'), label, size: { w: 90, h: 40 }, ...more });
+const item = (label: string, more: Record<string, unknown> = {}) => ({
+  id: label.toLowerCase().replaceAll(' ', '-'),
+  label,
+  size: { w: 90, h: 40 },
+  ...more,
+});
 const zone = (label: string, x: number, y: number, w: number, h: number, more: Record<string, unknown> = {}) => ({
   id: label.toLowerCase().replaceAll(' ', '-'),
   label,
@@ -16,7 +21,10 @@ const tray = { side: 'bottom', size: 130, order: 'asListed' };
 
 /** Where a learner finds an item: what a screen reader says of it, or under which heading its list entry stands. */
 async function stands(page: Page, list: boolean, label: string, where: string): Promise<void> {
-  if (!list) return expect(tag(page, label).first()).toHaveAccessibleName(new RegExp(`^${label}, ${where === 'Not placed' ? 'not placed' : `in ${where}`}`));
+  if (!list)
+    return expect(tag(page, label).first()).toHaveAccessibleName(
+      new RegExp(`^${label}, ${where === 'Not placed' ? 'not placed' : `in ${where}`}`),
+    );
   await expect(page.getByRole('region', { name: where }).getByText(label, { exact: true }).first()).toBeVisible();
 }
 
@@ -37,7 +45,11 @@ const RULES = {
   zones: [
     zone('Foil shelf', 20, 40, 210, 150, { family: 'foil' }),
     zone('Paper shelf', 250, 40, 210, 150, { family: 'paper' }),
-    zone('Hook', 480, 40, 210, 150, { capacity: 1, whenFull: 'swap', settle: { rule: 'anchor', at: 'middle', gap: 0 } }),
+    zone('Hook', 480, 40, 210, 150, {
+      capacity: 1,
+      whenFull: 'swap',
+      settle: { rule: 'anchor', at: 'middle', gap: 0 },
+    }),
     zone('Slit', 710, 40, 210, 150, { capacity: 1, whenFull: 'refuse' }),
     zone('Sieve', 20, 230, 300, 150, { welcome: 'keyed' }),
     zone('Bin', 340, 230, 280, 150),
@@ -48,14 +60,21 @@ const RULES = {
     all('paper-shelf', 'paper'),
     all('hook', 'label-one'),
     all('sieve', 'grain'),
-    { zone: 'bin', belongs: ['chaff'], need: { rule: 'atLeast', n: 2 }, says: { zone: null, items: { gravel: say('Gravel is no chaff.') } } },
+    {
+      zone: 'bin',
+      belongs: ['chaff'],
+      need: { rule: 'atLeast', n: 2 },
+      says: { zone: null, items: { gravel: say('Gravel is no chaff.') } },
+    },
   ],
   marks: { max: 8, rule: 'perPlacement' },
   feedback: { right: say('The seeds are safe.'), partly: say('Look at the bin again.'), wrong: null },
 };
 
 for (const { name, move, list = false, options } of HANDS)
-  test(`families, copies, swapping, refusing, turning away, sending home and feedback, with ${name}`, async ({ browser }) => {
+  test(`families, copies, swapping, refusing, turning away, sending home and feedback, with ${name}`, async ({
+    browser,
+  }) => {
     test.setTimeout(120_000);
     const { page, said } = await sitDown(browser, 'sorrel', await give(browser, RULES), options);
     if (list) await press(page, 'As a list');
@@ -124,7 +143,9 @@ test('each settle rule brings an item to rest where the core says, gliding there
     await give(browser, {
       tray,
       items: SETTLES.flatMap((_, i) => [item(`A${i}`), item(`B${i}`)]),
-      zones: SETTLES.map(([label, settle], i) => zone(label, 20 + (i % 3) * 310, 30 + Math.floor(i / 3) * 195, 290, 170, { settle })),
+      zones: SETTLES.map(([label, settle], i) =>
+        zone(label, 20 + (i % 3) * 310, 30 + Math.floor(i / 3) * 195, 290, 170, { settle }),
+      ),
       key: [all('in-a-row', 'a2')],
     }),
   );
@@ -139,7 +160,9 @@ test('each settle rule brings an item to rest where the core says, gliding there
     await byMouse(page, `B${i}`, label);
   }
   await page.waitForTimeout(600);
-  const scale = Number(await page.locator('.stage').evaluate((stage) => getComputedStyle(stage).getPropertyValue('--scale')));
+  const scale = Number(
+    await page.locator('.stage').evaluate((stage) => getComputedStyle(stage).getPropertyValue('--scale')),
+  );
   const within = async (label: string, name: string) => {
     const [inner, outer] = [await tag(page, label).boundingBox(), await bed(page, name).boundingBox()];
     return { x: ((inner?.x ?? 0) - (outer?.x ?? 0)) / scale, y: ((inner?.y ?? 0) - (outer?.y ?? 0)) / scale };
@@ -173,7 +196,11 @@ test('an item is let in among others where it is dropped, and by the keys at the
     }),
   );
   const order = async () => {
-    const tags = await page.locator('.movable').evaluateAll((all) => all.map((one) => ({ name: one.getAttribute('aria-label') ?? '', y: one.getBoundingClientRect().y })));
+    const tags = await page
+      .locator('.movable')
+      .evaluateAll((all) =>
+        all.map((one) => ({ name: one.getAttribute('aria-label') ?? '', y: one.getBoundingClientRect().y })),
+      );
     return tags
       .filter(({ name }) => name.includes('in Line'))
       .sort((a, b) => a.y - b.y)
@@ -219,7 +246,10 @@ test('zones ride on items with what they hold, over the scene and home', async (
     'sorrel',
     await give(browser, {
       tray,
-      items: [item('Jar', { home: { x: 100, y: 150 }, size: { w: 160, h: 160 } }), item('Lid', { size: { w: 120, h: 40 } })],
+      items: [
+        item('Jar', { home: { x: 100, y: 150 }, size: { w: 160, h: 160 } }),
+        item('Lid', { size: { w: 120, h: 40 } }),
+      ],
       zones: [
         zone('Top', 10, 10, 140, 50, { ridesOn: 'jar', settle: { rule: 'anchor', at: 'middle', gap: 0 }, capacity: 1 }),
         zone('Shelf', 500, 60, 420, 320, { settle: { rule: 'asDropped' } }),
@@ -249,7 +279,9 @@ test('zones ride on items with what they hold, over the scene and home', async (
   await expect(page.getByText('All of it is right.')).toBeVisible();
 });
 
-test('what may lie loose stays where it is let go, dragged or pressed; a reset brings the start back', async ({ browser }) => {
+test('what may lie loose stays where it is let go, dragged or pressed; a reset brings the start back', async ({
+  browser,
+}) => {
   const { page } = await sitDown(
     browser,
     'sorrel',

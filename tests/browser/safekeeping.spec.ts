@@ -7,11 +7,17 @@ import { accessible, call, DEMO, expect, item, open, ready, signIn, test } from 
 const PAGES = join(import.meta.dirname, '../../src/pages');
 const SECOND = { course: DEMO.course.replace(/0101$/, '0102'), release: DEMO.course.replace(/0101$/, '0206') };
 
-/** Every page, and what each of these is told of it: the owner, a colleague who teaches the second course too, a learner of the first course, one of both, nobody. */
+/**
+ * Every page, and what each of these is told of it: the owner, a colleague who teaches the second course too, a learner
+ * of the first course, one of both, nobody.
+ */
 const EVERYBODY = ['odile', 'tamsin', 'wren', 'arlo.amble', null] as const;
 const [OK, ELSEWHERE, NOT_THEIRS, NOTHING] = [200, 302, 403, 404];
 const forTeachers = (owner: number, colleague: number) => [owner, colleague, NOT_THEIRS, NOT_THEIRS, ELSEWHERE];
-const pages = (sittings: { first: string; second: string }, learner: string): Record<string, [path: string, told: number[]][]> => ({
+const pages = (
+  sittings: { first: string; second: string },
+  learner: string,
+): Record<string, [path: string, told: number[]][]> => ({
   '404': [['/nowhere', Array(5).fill(NOTHING)]],
   '500': [['/500', Array(5).fill(500)]],
   'problem/[code]': [['/problem/notFound', Array(5).fill(NOTHING)]],
@@ -53,20 +59,33 @@ const pages = (sittings: { first: string; second: string }, learner: string): Re
   ],
 });
 
-const asked = async (browser: Browser, who: string | null): Promise<APIRequestContext> => (who === null ? await browser.newContext() : await signedIn(browser, who)).request;
+const asked = async (browser: Browser, who: string | null): Promise<APIRequestContext> =>
+  (who === null ? await browser.newContext() : await signedIn(browser, who)).request;
 
 test('every page is for whom it is for, and for nobody else', async ({ browser }) => {
   test.slow();
   const [owner, ...others] = await Promise.all(EVERYBODY.map((who) => asked(browser, who)));
   const people = [owner as APIRequestContext, ...others];
-  const sittingOf = async (release: string) => /\/sittings\/([0-9a-f-]{36})/.exec((await (await people[0]?.get(`/releases/${release}/results`))?.text()) ?? '')?.[1] ?? '';
-  const roster = (await (await people[0]?.get(`/api/courses/${SECOND.course}/learners?words=arlo.amble`))?.json()) as { value: { rows: { id: string }[] } };
-  const table = pages({ first: await sittingOf(DEMO.release), second: await sittingOf(SECOND.release) }, roster.value.rows[0]?.id ?? '');
-  const there = readdirSync(PAGES, { recursive: true, encoding: 'utf8' }).flatMap((file) => (file.endsWith('.astro') ? [file.replace(/\.astro$/, '')] : []));
+  const sittingOf = async (release: string) =>
+    /\/sittings\/([0-9a-f-]{36})/.exec(
+      (await (await people[0]?.get(`/releases/${release}/results`))?.text()) ?? '',
+    )?.[1] ?? '';
+  const roster = (await (await people[0]?.get(`/api/courses/${SECOND.course}/learners?words=arlo.amble`))?.json()) as {
+    value: { rows: { id: string }[] };
+  };
+  const table = pages(
+    { first: await sittingOf(DEMO.release), second: await sittingOf(SECOND.release) },
+    roster.value.rows[0]?.id ?? '',
+  );
+  const there = readdirSync(PAGES, { recursive: true, encoding: 'utf8' }).flatMap((file) =>
+    file.endsWith('.astro') ? [file.replace(/\.astro$/, '')] : [],
+  );
   expect(there.sort()).toEqual(Object.keys(table).sort());
   for (const rows of Object.values(table))
     for (const [path, told] of rows) {
-      const statuses = await Promise.all(people.map(async (one) => (await one.get(path, { maxRedirects: 0 })).status()));
+      const statuses = await Promise.all(
+        people.map(async (one) => (await one.get(path, { maxRedirects: 0 })).status()),
+      );
       expect([path, statuses]).toEqual([path, told]);
     }
 });
@@ -78,11 +97,22 @@ async function saved(page: Page, press: () => Promise<void>): Promise<string> {
   return readFileSync(await (await download).path(), 'utf8');
 }
 
-test('a learner’s data: the learner has them as a file, the teacher too, and the owner erases them', async ({ page, browser }) => {
+test('a learner’s data: the learner has them as a file, the teacher too, and the owner erases them', async ({
+  page,
+  browser,
+}) => {
   const name = `bryn.${Date.now() % 1e6}`;
   const teacher = page.context();
   await signIn(page, 'odile');
-  expect((await call(teacher, 'POST', `/api/courses/${DEMO.course}/learners`, { name: 'Bryn Tarr', username: name, password: 'seedlings-26' })).status).toBe(200);
+  expect(
+    (
+      await call(teacher, 'POST', `/api/courses/${DEMO.course}/learners`, {
+        name: 'Bryn Tarr',
+        username: name,
+        password: 'seedlings-26',
+      })
+    ).status,
+  ).toBe(200);
   const { page: learner, said } = await sitDown(browser, name, DEMO.release);
   await item(learner, 'Acorn').click();
   await press(learner, 'Put Acorn into Must stay moist');

@@ -14,7 +14,12 @@ import { seeds } from '../support/seeds';
 import { bed, byMouse, give, giveSet, press, sitDown, tag } from './player';
 import { accessible, centre, expect, ready, test } from './support';
 
-const item = (label: string, more: Record<string, unknown> = {}) => ({ id: label.toLowerCase(), label, size: { w: 100, h: 44 }, ...more });
+const item = (label: string, more: Record<string, unknown> = {}) => ({
+  id: label.toLowerCase(),
+  label,
+  size: { w: 100, h: 44 },
+  ...more,
+});
 const zone = (label: string, x: number, more: Record<string, unknown> = {}) => ({
   id: label.toLowerCase(),
   label,
@@ -27,14 +32,21 @@ const THREE = {
   tray: { side: 'bottom', size: 130, order: 'asListed' },
   items: [item('Barley'), item('Acorn'), item('Gravel')],
   zones: [zone('Dry', 20), zone('Moist', 330), zone('Sieve', 640, { welcome: 'keyed' })],
-  key: [all('dry', 'barley'), all('moist', 'acorn'), { zone: 'sieve', belongs: ['acorn'], need: { rule: 'atLeast', n: 0 } }],
+  key: [
+    all('dry', 'barley'),
+    all('moist', 'acorn'),
+    { zone: 'sieve', belongs: ['acorn'], need: { rule: 'atLeast', n: 0 } },
+  ],
 };
 
-test('the line drops in the middle of a drag: the page says so, goes on, and sends everything once when it is back', async ({ browser }) => {
+test('the line drops in the middle of a drag: the page says so, goes on, and sends everything once when it is back', async ({
+  browser,
+}) => {
   const { page, context } = await sitDown(browser, 'tansy', await give(browser, THREE));
   const sent: string[][] = [];
   page.on('requestfinished', (request) => {
-    if (request.url().endsWith('/moves')) sent.push((request.postDataJSON() as { moves: { id: string }[] }).moves.map(({ id }) => id));
+    if (request.url().endsWith('/moves'))
+      sent.push((request.postDataJSON() as { moves: { id: string }[] }).moves.map(({ id }) => id));
   });
   await byMouse(page, 'Barley', 'Moist');
   await expect(tag(page, 'Barley')).toHaveAccessibleName('Barley, in Moist');
@@ -64,7 +76,9 @@ test('the line drops in the middle of a drag: the page says so, goes on, and sen
   await expect(tag(page, 'Acorn')).toHaveAccessibleName('Acorn, in Moist');
 });
 
-test('moves kept while the line is down survive the tab: the next page sends them, and another device goes on from there', async ({ browser }) => {
+test('moves kept while the line is down survive the tab: the next page sends them, and another device goes on from there', async ({
+  browser,
+}) => {
   const releaseId = await give(browser, THREE);
   const { page, context } = await sitDown(browser, 'tansy', releaseId);
   await context.route('**/moves', (route) => route.abort());
@@ -89,7 +103,9 @@ test('moves kept while the line is down survive the tab: the next page sends the
   await expect(tag(again, 'Barley')).toHaveAccessibleName('Barley, in Dry');
 });
 
-test('of two windows of one browser the later has the sitting, until the earlier takes it back', async ({ browser }) => {
+test('of two windows of one browser the later has the sitting, until the earlier takes it back', async ({
+  browser,
+}) => {
   const releaseId = await give(browser, THREE);
   const { page, context } = await sitDown(browser, 'tansy', releaseId);
   await byMouse(page, 'Barley', 'Dry');
@@ -105,8 +121,14 @@ test('of two windows of one browser the later has the sitting, until the earlier
   await expect(second.getByText('You went on with this in another window.')).toBeVisible();
 });
 
-test('time is the server’s: the page counts it down, and what was placed is checked at the end', async ({ browser }) => {
-  const { page } = await sitDown(browser, 'tansy', await give(browser, THREE, { closesAt: toWire(new Date(Date.now() + 14_000)), minutes: 30 }));
+test('time is the server’s: the page counts it down, and what was placed is checked at the end', async ({
+  browser,
+}) => {
+  const { page } = await sitDown(
+    browser,
+    'tansy',
+    await give(browser, THREE, { closesAt: toWire(new Date(Date.now() + 14_000)), minutes: 30 }),
+  );
   await expect(page.getByRole('timer')).toHaveText(/^0:\d\d left$/);
   await byMouse(page, 'Barley', 'Dry');
   await accessible(page);
@@ -164,7 +186,9 @@ test('a set without a way back asks before one leaves', async ({ browser }) => {
   const { page } = await sitDown(browser, 'hazel', await giveSet(browser, [THREE, { ...THREE, title: 'Last' }], false));
   await byMouse(page, 'Barley', 'Dry');
   await press(page, 'Next question');
-  await expect(page.getByRole('dialog')).toContainText('You cannot come back to it. What you have placed is checked once as it stands.');
+  await expect(page.getByRole('dialog')).toContainText(
+    'You cannot come back to it. What you have placed is checked once as it stands.',
+  );
   await page.getByRole('dialog').getByRole('button', { name: 'Stay here' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Which seeds stand drying?' })).toBeVisible();
   await press(page, 'Next question');
@@ -176,15 +200,30 @@ test('a set without a way back asks before one leaves', async ({ browser }) => {
 const PORT = 4498;
 const MOVES = 500;
 
-test('a server that is killed between moves and started again loses none and doubles none of 500', async ({ browser }) => {
+test('a server that is killed between moves and started again loses none and doubles none of 500', async ({
+  browser,
+}) => {
   test.setTimeout(240_000);
   const data = mkdtempSync(join(tmpdir(), 'vault-drop-kill-'));
-  const env = { ...process.env, VAULT_DROP_DATA: data, VAULT_DROP_ROOT: process.cwd(), NODE_ENV: 'production', LOG_LEVEL: 'error', PORT: String(PORT), HOST: '127.0.0.1' };
+  const env = {
+    ...process.env,
+    VAULT_DROP_DATA: data,
+    VAULT_DROP_ROOT: process.cwd(),
+    NODE_ENV: 'production',
+    LOG_LEVEL: 'error',
+    PORT: String(PORT),
+    HOST: '127.0.0.1',
+  };
   let server: ChildProcess | null = null;
   const start = () => {
     server = spawn(process.execPath, ['server.mjs'], { env, stdio: 'ignore' });
   };
-  const up = () => expect.poll(async () => (await fetch(`http://127.0.0.1:${PORT}/api/health`).catch(() => null))?.ok ?? false, { timeout: 30_000 }).toBe(true);
+  const up = () =>
+    expect
+      .poll(async () => (await fetch(`http://127.0.0.1:${PORT}/api/health`).catch(() => null))?.ok ?? false, {
+        timeout: 30_000,
+      })
+      .toBe(true);
   try {
     const app = await makeApp(readConfig(env));
     const odile = await teacher(app, 'odile');
@@ -194,13 +233,24 @@ test('a server that is killed between moves and started again loses none and dou
     const releaseId = await release(
       odile,
       courseId,
-      seeds({ items: [item('Barley', { home: { x: 20, y: 440 } })], zones: [zone('Dry', 40, middle), zone('Moist', 500, middle)], key: [all('dry', 'barley')] }),
+      seeds({
+        items: [item('Barley', { home: { x: 20, y: 440 } })],
+        zones: [zone('Dry', 40, middle), zone('Moist', 500, middle)],
+        key: [all('dry', 'barley')],
+      }),
     );
     start();
     await up();
     const origin = `http://127.0.0.1:${PORT}`;
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: origin });
-    expect((await context.request.post('/api/auth/sign-in/username', { data: { username: 'wren', password: 'seedlings-26' }, headers: { origin } })).ok()).toBe(true);
+    expect(
+      (
+        await context.request.post('/api/auth/sign-in/username', {
+          data: { username: 'wren', password: 'seedlings-26' },
+          headers: { origin },
+        })
+      ).ok(),
+    ).toBe(true);
     const page = await context.newPage();
     await page.goto(`/sit/${releaseId}`);
     await ready(page);
@@ -212,12 +262,24 @@ test('a server that is killed between moves and started again loses none and dou
     });
     await up();
     await expect(page.getByText('The line is down')).toHaveCount(0, { timeout: 30_000 });
-    await expect.poll(() => page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('vault-drop.outbox')).length), { timeout: 30_000 }).toBe(0);
-    const db = await openDatabase({ databaseUrl: `file:${join(data, 'vault-drop.db')}`, databaseAuthToken: undefined, root: process.cwd() });
+    await expect
+      .poll(
+        () =>
+          page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('vault-drop.outbox')).length),
+        { timeout: 30_000 },
+      )
+      .toBe(0);
+    const db = await openDatabase({
+      databaseUrl: `file:${join(data, 'vault-drop.db')}`,
+      databaseAuthToken: undefined,
+      root: process.cwd(),
+    });
     const kept = await db.select().from(move).orderBy(asc(move.n));
     expect(kept.map(({ n }) => n)).toEqual(Array.from({ length: MOVES }, (_, i) => i + 1));
     expect(new Set(kept.map(({ id }) => id)).size).toBe(MOVES);
-    expect(kept.map(({ body }) => ('zone' in body ? body.zone : null))).toEqual(Array.from({ length: MOVES }, (_, i) => (i % 2 === 0 ? 'dry' : 'moist')));
+    expect(kept.map(({ body }) => ('zone' in body ? body.zone : null))).toEqual(
+      Array.from({ length: MOVES }, (_, i) => (i % 2 === 0 ? 'dry' : 'moist')),
+    );
     await page.reload();
     await expect(tag(page, 'Barley')).toHaveAccessibleName('Barley, in Moist');
   } finally {

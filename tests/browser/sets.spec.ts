@@ -26,7 +26,9 @@ test('a set has sections, points and draws; what it comes to and what guessing e
   await expect(page.getByLabel('How many are drawn from In the rooms')).toHaveValue('2');
   await page.getByLabel('Points of each question drawn from In the rooms').fill('1.5');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('set-figures')).toContainText(/^7 points · guessing (about )?\d+ % · full marks (about )?1 in [\d,]+$/);
+  await expect(page.getByTestId('set-figures')).toContainText(
+    /^7 points · guessing (about )?\d+ % · full marks (about )?1 in [\d,]+$/,
+  );
   // From the top of the second section a question goes to the end of the first.
   await page.getByRole('button', { name: 'Move Close a jar up' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Close a jar' }).first()).toContainText('2');

@@ -56,7 +56,8 @@ for (const [way, username, handOf, options, kind] of WAYS)
     const { page: learner, watched: learnerSaid } = await newPage(browser, options);
     const sent: string[] = [];
     learner.on('request', (request) => {
-      if (request.url().endsWith('/moves')) sent.push(...(request.postDataJSON() as { moves: { kind: string }[] }).moves.map((m) => m.kind));
+      if (request.url().endsWith('/moves'))
+        sent.push(...(request.postDataJSON() as { moves: { kind: string }[] }).moves.map((m) => m.kind));
     });
     const hand = handOf(learner);
     await signIn(learner, username);

@@ -5,7 +5,12 @@ import { bed, byKeys, byMouse, give, press, signedIn, sitDown, tag } from './pla
 import { accessible, centre, expect, test } from './support';
 
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
-const item = (label: string, more: Record<string, unknown> = {}) => ({ id: label.toLowerCase(), label, size: { w: 100, h: 44 }, ...more });
+const item = (label: string, more: Record<string, unknown> = {}) => ({
+  id: label.toLowerCase(),
+  label,
+  size: { w: 100, h: 44 },
+  ...more,
+});
 const zone = (label: string, x: number, more: Record<string, unknown> = {}) => ({
   id: label.toLowerCase(),
   label,
@@ -35,7 +40,9 @@ async function sound(browser: Browser, name: string): Promise<Record<string, unk
   return { hash: value.hash, kind: 'sound', description: 'A click', weight: value.weight };
 }
 
-test('looks dress every state, sound in it once there was a gesture, and put away what is taken', async ({ browser }) => {
+test('looks dress every state, sound in it once there was a gesture, and put away what is taken', async ({
+  browser,
+}) => {
   const style = (fill: string, more = {}) => ({ fill, ...more });
   const { page, said } = await sitDown(
     browser,
@@ -62,7 +69,13 @@ test('looks dress every state, sound in it once there was a gesture, and put awa
         place: {
           of: 'zone',
           name: 'Place',
-          states: { calling: style('#fafad0'), underItem: style('#d0fafa'), full: style('#d0d0fa'), right: style('#d0fad0'), wrong: style('#fad0d0') },
+          states: {
+            calling: style('#fafad0'),
+            underItem: style('#d0fafa'),
+            full: style('#d0d0fa'),
+            right: style('#d0fad0'),
+            wrong: style('#fad0d0'),
+          },
         },
       },
       tries: 2,
@@ -109,7 +122,9 @@ test('looks dress every state, sound in it once there was a gesture, and put awa
   expect(said).toEqual([]);
 });
 
-test('judged as it lands: at once, with its words, a wrong one a try, and home when the learner goes on', async ({ browser }) => {
+test('judged as it lands: at once, with its words, a wrong one a try, and home when the learner goes on', async ({
+  browser,
+}) => {
   const { page, said } = await sitDown(
     browser,
     'bryony',
@@ -118,7 +133,10 @@ test('judged as it lands: at once, with its words, a wrong one a try, and home w
       judging: 'onLand',
       afterMiss: 'sendWrongHome',
       tries: 3,
-      key: [{ ...all('dry', 'barley'), says: { zone: null, items: { acorn: say('It dies when dry.') } } }, all('moist', 'acorn')],
+      key: [
+        { ...all('dry', 'barley'), says: { zone: null, items: { acorn: say('It dies when dry.') } } },
+        all('moist', 'acorn'),
+      ],
       marks: { max: 4, rule: 'perPlacement', tryCosts: 0.25 },
     }),
   );
@@ -171,11 +189,14 @@ for (const [afterMiss, there] of [
     await press(page, 'Help me');
     await expect(page.getByText('Grains ripen dry.')).toBeVisible();
     if (afterMiss !== 'leave') await press(page, 'Go on');
-    for (const [i, label] of ['Barley', 'Gravel'].entries()) await expect(tag(page, label)).toHaveAccessibleName(`${label}, ${there[i]}`);
+    for (const [i, label] of ['Barley', 'Gravel'].entries())
+      await expect(tag(page, label)).toHaveAccessibleName(`${label}, ${there[i]}`);
     await byMouse(page, 'Acorn', 'Moist');
     await press(page, 'Check');
     // Without the wrong one it is all right.
-    await expect(page.getByText(afterMiss === 'sendWrongHome' ? 'All of it is right. Mark 3 of 4' : 'That was the last try.')).toBeVisible();
+    await expect(
+      page.getByText(afterMiss === 'sendWrongHome' ? 'All of it is right. Mark 3 of 4' : 'That was the last try.'),
+    ).toBeVisible();
     // The model answer, looked at and put aside again; nothing can be moved meanwhile.
     await press(page, 'Show a model answer');
     await expect(tag(page, 'Barley')).toHaveAccessibleName('Barley, in Dry');
@@ -187,11 +208,18 @@ for (const [afterMiss, there] of [
     await expect(tag(page, 'Acorn')).toHaveAccessibleName('Acorn, in Moist, right');
     await press(page, 'Finish');
     await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
-    await expect(page.getByRole('row', { name: 'You needed 1 try before this one −1' }).or(page.getByText('the first counts')).first()).toBeVisible();
+    await expect(
+      page
+        .getByRole('row', { name: 'You needed 1 try before this one −1' })
+        .or(page.getByText('the first counts'))
+        .first(),
+    ).toBeVisible();
     await accessible(page);
   });
 
-test('sums run with what is placed, counts and marks stay away where the author wants it, Next waits for a check', async ({ browser }) => {
+test('sums run with what is placed, counts and marks stay away where the author wants it, Next waits for a check', async ({
+  browser,
+}) => {
   const { page } = await sitDown(
     browser,
     'bryony',
@@ -232,7 +260,13 @@ test('feedback stands beside the item it is about, and moves with where one poin
     await give(browser, {
       ...TWO,
       key: [
-        { ...all('dry', 'barley'), says: { zone: say('Dry means under eight per cent.'), items: { acorn: say('An acorn dies.'), gravel: say('Gravel is a stone.') } } },
+        {
+          ...all('dry', 'barley'),
+          says: {
+            zone: say('Dry means under eight per cent.'),
+            items: { acorn: say('An acorn dies.'), gravel: say('Gravel is a stone.') },
+          },
+        },
         all('moist', 'acorn'),
       ],
     }),
@@ -251,7 +285,8 @@ test('feedback stands beside the item it is about, and moves with where one poin
 
 test('a move that is told of late does not put the item back into the hand', async ({ browser }) => {
   const { page, said } = await sitDown(browser, 'bryony', await give(browser, TWO));
-  // The button comes up between the drawing of the last move and dnd-kit's telling of it: as the attributes of what is in hand change, and before React's effects.
+  // The button comes up between the drawing of the last move and dnd-kit's telling of it: as the attributes of what is
+  // in hand change, and before React's effects.
   await page.evaluate(`new MutationObserver((_, observer) => {
     const box = document.querySelector('.in-hand')?.getBoundingClientRect();
     const bed = document.querySelector('.stage .bed')?.getBoundingClientRect();

@@ -12,10 +12,14 @@ test('Measures: what does not fit is seen and made to fit; items as wide as the 
   await page.getByRole('button', { name: 'Make its items as wide as it is' }).click();
   await kept(page);
   const question = await keptQuestion(page, id);
-  expect(question.items.filter(({ id: item }) => question.key[0]?.belongs?.includes(item)).map(({ size }) => size.w)).toEqual([396, 396, 396, 396]);
+  expect(
+    question.items.filter(({ id: item }) => question.key[0]?.belongs?.includes(item)).map(({ size }) => size.w),
+  ).toEqual([396, 396, 396, 396]);
 });
 
-test('Key: cells are painted, needs and values set, the rest belongs nowhere; ghosts and the model answer stand on the scene', async ({ page }) => {
+test('Key: cells are painted, needs and values set, the rest belongs nowhere; ghosts and the model answer stand on the scene', async ({
+  page,
+}) => {
   const id = await openCopy(page);
   await station(page, /^Key/).click();
   // A pull down a column of empty cells.
@@ -43,7 +47,10 @@ test('Key: cells are painted, needs and values set, the rest belongs nowhere; gh
   await page.getByRole('radio', { name: 'all in order' }).check({ force: true });
   await page.getByRole('button', { name: 'Onion: earlier' }).click();
   await kept(page);
-  expect((await keptQuestion(page, id)).key[0]).toMatchObject({ sequence: true, belongs: ['barley', 'poppy', 'onion', 'field-pea'] });
+  expect((await keptQuestion(page, id)).key[0]).toMatchObject({
+    sequence: true,
+    belongs: ['barley', 'poppy', 'onion', 'field-pea'],
+  });
   expect((await keptQuestion(page, id)).items[0]?.value).toBe(2.5);
 
   await tag(page, 'Acorn').click();
@@ -56,7 +63,9 @@ test('Key: cells are painted, needs and values set, the rest belongs nowhere; gh
   await accessible(page);
 });
 
-test('Behaviour: the threshold is seen on the scene, a lid, what may be moved again, and how it is judged', async ({ page }) => {
+test('Behaviour: the threshold is seen on the scene, a lid, what may be moved again, and how it is judged', async ({
+  page,
+}) => {
   const id = await openCopy(page);
   await station(page, /^Behaviour/).click();
   await bed(page, 'Must stay moist').click({ position: { x: 200, y: 150 } });
@@ -74,7 +83,10 @@ test('Behaviour: the threshold is seen on the scene, a lid, what may be moved ag
   await page.getByRole('radio', { name: 'stays', exact: true }).check({ force: true });
   await kept(page);
   const question = await keptQuestion(page, id);
-  expect(question.zones[1]).toMatchObject({ reach: { rule: 'share', share: 0.6 }, lid: { label: 'Cold store', startsOpen: false } });
+  expect(question.zones[1]).toMatchObject({
+    reach: { rule: 'share', share: 0.6 },
+    lid: { label: 'Cold store', startsOpen: false },
+  });
   expect(question.judging).toBe('onLand');
   expect(question.items.find(({ id: item }) => item === 'gravel')?.again).toBe(false);
 });
@@ -108,7 +120,11 @@ test('Looks: worn by picking, changed for all who wear them, hard to read said a
   await page.getByRole('checkbox', { name: 'Put away when taken' }).check();
   await kept(page);
   expect(Object.values((await keptQuestion(page, id)).looks)).toEqual([
-    expect.objectContaining({ of: 'item', putAway: true, states: { rest: { fill: 'brick', text: 'sheet' }, settled: { motion: 'shrink' } } }),
+    expect.objectContaining({
+      of: 'item',
+      putAway: true,
+      states: { rest: { fill: 'brick', text: 'sheet' }, settled: { motion: 'shrink' } },
+    }),
   ]);
   await accessible(page);
   await page.getByRole('button', { name: 'Delete the look' }).click();
@@ -165,7 +181,9 @@ test('Proof mends what it finds, in one step that can be taken back', async ({ p
   await expect(page.getByRole('button', { name: 'Make the zone hold them' })).toBeVisible();
 });
 
-test('Rehearse plays the question as a learner has it, filled in at a press, at three widths, and records nothing', async ({ page }) => {
+test('Rehearse plays the question as a learner has it, filled in at a press, at three widths, and records nothing', async ({
+  page,
+}) => {
   const id = await openCopy(page);
   const moves: string[] = [];
   page.on('request', (request) => request.url().includes('/moves') && moves.push(request.url()));

@@ -20,7 +20,10 @@ export function watch(page: Page): { readonly said: string[] } {
   return { said };
 }
 
-/** Every test's own page is watched, and whoever else came to sit at a browser in it leaves at its end: their pages would go on working beside the tests to come. */
+/**
+ * Every test's own page is watched, and whoever else came to sit at a browser in it leaves at its end: their pages
+ * would go on working beside the tests to come.
+ */
 export const test = base.extend<{ quiet: { readonly said: string[] } }>({
   quiet: [
     async ({ page, browser }, use) => {
@@ -64,18 +67,31 @@ export async function open(page: Page, path: string): Promise<void> {
 export const ready = (page: Page) => expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 
 /** A press on the API with the page's own cookies and the page's own origin. */
-export async function call<T>(context: BrowserContext, method: 'POST' | 'PUT' | 'PATCH' | 'GET', path: string, data?: unknown): Promise<{ status: number; body: T }> {
+export async function call<T>(
+  context: BrowserContext,
+  method: 'POST' | 'PUT' | 'PATCH' | 'GET',
+  path: string,
+  data?: unknown,
+): Promise<{ status: number; body: T }> {
   const origin = 'http://127.0.0.1:4497';
-  const response = await context.request.fetch(`${origin}${path}`, { method, ...(data === undefined ? {} : { data }), headers: { origin } });
+  const response = await context.request.fetch(`${origin}${path}`, {
+    method,
+    ...(data === undefined ? {} : { data }),
+    headers: { origin },
+  });
   return { status: response.status(), body: (await response.json().catch(() => null)) as T };
 }
 
 /** Publishes through the API, and waits until it is out. */
-export async function publishing(teacher: BrowserContext, body: { readonly id: string; readonly [field: string]: unknown }): Promise<void> {
+export async function publishing(
+  teacher: BrowserContext,
+  body: { readonly id: string; readonly [field: string]: unknown },
+): Promise<void> {
   const begun = await call<{ value: { job: string | null } }>(teacher, 'POST', '/api/releases', body);
   expect(begun.status, JSON.stringify(begun.body)).toBe(200);
   if (begun.body.value.job === null) return;
-  const state = async () => (await call<{ value: { state: string } }>(teacher, 'GET', `/api/jobs/${body.id}`)).body.value.state;
+  const state = async () =>
+    (await call<{ value: { state: string } }>(teacher, 'GET', `/api/jobs/${body.id}`)).body.value.state;
   await expect.poll(state, { timeout: 30_000 }).toBe('done');
 }
 
@@ -90,7 +106,10 @@ export async function centre(locator: Locator): Promise<{ x: number; y: number }
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 
-/** Drags by mouse to a point of the page, or onto something, in steps, as a hand does: what it is dragged onto is looked for once it is in the hand. */
+/**
+ * Drags by mouse to a point of the page, or onto something, in steps, as a hand does: what it is dragged onto is looked
+ * for once it is in the hand.
+ */
 export async function dragTo(page: Page, what: Locator, to: { x: number; y: number } | Locator): Promise<void> {
   const from = await centre(what);
   await page.mouse.move(from.x, from.y);
@@ -103,7 +122,10 @@ export async function dragTo(page: Page, what: Locator, to: { x: number; y: numb
   await page.waitForTimeout(70);
 }
 
-/** No finding of axe that is serious or worse, once what is coming in (a dialog, a toast) is there: colours are what they come to. */
+/**
+ * No finding of axe that is serious or worse, once what is coming in (a dialog, a toast) is there: colours are what
+ * they come to.
+ */
 export async function accessible(page: Page): Promise<void> {
   await page.evaluate(() =>
     Promise.allSettled(
@@ -113,10 +135,14 @@ export async function accessible(page: Page): Promise<void> {
         .map(({ finished }) => finished),
     ).then(() => null),
   );
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
-  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`)).toEqual(
-    [],
-  );
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(
+    violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' | ')}`),
+  ).toEqual([]);
 }
 
 export const DEMO = {

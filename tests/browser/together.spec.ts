@@ -4,17 +4,25 @@ import { accessible, call, DEMO, expect, open, signIn, test } from './support';
 
 // What two people change at the same time, each on a page of their own.
 
-test('two teachers change a course: what does not collide is merged, what does is asked for, and removing says what it does', async ({ page, browser }) => {
+test('two teachers change a course: what does not collide is merged, what does is asked for, and removing says what it does', async ({
+  page,
+  browser,
+}) => {
   test.slow();
   await signIn(page, 'odile');
   const course = randomUUID();
   expect((await call(page.context(), 'POST', '/api/courses', { id: course, title: 'Together' })).status).toBe(200);
-  expect((await call(page.context(), 'PUT', `/api/courses/${course}/teachers`, { username: 'tamsin', teaches: true })).status).toBe(200);
+  expect(
+    (await call(page.context(), 'PUT', `/api/courses/${course}/teachers`, { username: 'tamsin', teaches: true }))
+      .status,
+  ).toBe(200);
   const categories = [
     { id: randomUUID(), title: 'Exercises', weight: 1 },
     { id: randomUUID(), title: 'Tests', weight: 3 },
   ];
-  expect((await call(page.context(), 'PUT', `/api/courses/${course}/categories`, { from: 1, categories })).status).toBe(200);
+  expect((await call(page.context(), 'PUT', `/api/courses/${course}/categories`, { from: 1, categories })).status).toBe(
+    200,
+  );
   const hers = await (await browser.newContext()).newPage();
   await signIn(hers, 'tamsin');
   await open(hers, `/courses/${course}/settings`);
@@ -60,8 +68,19 @@ test('two teachers change a course: what does not collide is merged, what does i
 test('the settings of a release in two windows: neither undoes the other', async ({ page, browser }) => {
   await signIn(page, 'odile');
   const id = randomUUID();
-  expect((await call(page.context(), 'POST', '/api/releases', { id, courseId: DEMO.course, questionId: DEMO.drying, revision: 1 })).status).toBe(200);
-  await expect.poll(async () => (await call(page.context(), 'GET', `/api/releases/${id}/settings`)).status, { timeout: 30_000 }).toBe(200);
+  expect(
+    (
+      await call(page.context(), 'POST', '/api/releases', {
+        id,
+        courseId: DEMO.course,
+        questionId: DEMO.drying,
+        revision: 1,
+      })
+    ).status,
+  ).toBe(200);
+  await expect
+    .poll(async () => (await call(page.context(), 'GET', `/api/releases/${id}/settings`)).status, { timeout: 30_000 })
+    .toBe(200);
   const other = await (await browser.newContext({ storageState: await page.context().storageState() })).newPage();
   await open(page, `/releases/${id}/settings`);
   await open(other, `/releases/${id}/settings`);

@@ -10,7 +10,8 @@ test('a phone: dragged with a finger, kept, checked, gone on with after a reload
   await fingerTo(page, item(page, 'Barley').first(), { x: (bed?.x ?? 0) + 60, y: (bed?.y ?? 0) + 60 });
   expect((await sent).postDataJSON()).toMatchObject({ moves: [{ kind: 'drop' }] });
   await expect(item(page, 'Barley')).toHaveAccessibleName('Barley, in Stands drying');
-  // A tap picks up, another puts down. (Chromium takes a touch within 300 ms of the last for the second half of a double tap, and sends no click.)
+  // A tap picks up, another puts down. (Chromium takes a touch within 300 ms of the last for the second half of a
+  // double tap, and sends no click.)
   await page.waitForTimeout(400);
   await item(page, 'Poppy').scrollIntoViewIfNeeded();
   await item(page, 'Poppy').tap();

@@ -73,7 +73,9 @@ test('the Vault: shelves in shelves, tags, search in titles and words, and the b
   await expect(page.getByText('The bin is empty.')).toBeVisible();
 });
 
-test('questions go out as a file and come in beside what is there; what cannot be taken is said', async ({ browser }) => {
+test('questions go out as a file and come in beside what is there; what cannot be taken is said', async ({
+  browser,
+}) => {
   const owner = await signedIn(browser, 'odile');
   const page = await owner.newPage();
   await open(page, '/vault');
@@ -105,7 +107,9 @@ test('questions go out as a file and come in beside what is there; what cannot b
   await expect(other.getByRole('button', { name: 'Delete Find the roots', exact: true })).toBeVisible();
 });
 
-test('a shelf is shared to look at, to use and to change; whoever has a question sees where it is used', async ({ browser }) => {
+test('a shelf is shared to look at, to use and to change; whoever has a question sees where it is used', async ({
+  browser,
+}) => {
   test.slow();
   const owner = await signedIn(browser, 'odile');
   const page = await owner.newPage();
@@ -186,7 +190,8 @@ test('shelves and questions are dragged onto shelves, or moved by a dialog, and 
   const [cold, dry] = [`Cold ${name}`, `Dry ${name}`];
   await open(page, '/vault');
   const ids = Object.fromEntries([cold, dry].map((title) => [title, crypto.randomUUID()]));
-  for (const title of [cold, dry]) await call(teacher, 'POST', '/api/shelves', { id: ids[title], title, parentId: null });
+  for (const title of [cold, dry])
+    await call(teacher, 'POST', '/api/shelves', { id: ids[title], title, parentId: null });
   const first = await keepQuestion(teacher, { title: `First ${name}` });
   await keepQuestion(teacher, { title: `Second ${name}` });
   await call(teacher, 'PATCH', '/api/questions', { ids: [first], shelfId: ids[dry] });
@@ -221,13 +226,19 @@ test('shelves and questions are dragged onto shelves, or moved by a dialog, and 
   await page.getByLabel('Find in titles and words').fill(name);
   // By title: in the order of changes the rows would change places under the hand after each move.
   await page.getByRole('button', { name: 'title', exact: true }).click();
-  const picture = (title: string) => page.getByRole('row').filter({ hasText: title }).getByTitle('Drag it onto a shelf');
-  for (const title of [`First ${name} (copy)`, `Second ${name} (copy)`]) await page.getByLabel(`Choose ${title}`, { exact: true }).check();
+  const picture = (title: string) =>
+    page.getByRole('row').filter({ hasText: title }).getByTitle('Drag it onto a shelf');
+  for (const title of [`First ${name} (copy)`, `Second ${name} (copy)`])
+    await page.getByLabel(`Choose ${title}`, { exact: true }).check();
   await onto(picture(`First ${name} (copy)`), shelf(cold));
   await expect(page.getByText(`2 questions stand on “${cold}”`)).toBeVisible();
   await expect(shelf(cold)).toHaveAccessibleName(`${cold} 2`);
   await expect(page.getByRole('toolbar', { name: 'For what is chosen' })).toHaveCount(0);
-  await page.getByText(`2 questions stand on “${cold}”`).locator('xpath=ancestor::li').getByRole('button', { name: 'Undo' }).click();
+  await page
+    .getByText(`2 questions stand on “${cold}”`)
+    .locator('xpath=ancestor::li')
+    .getByRole('button', { name: 'Undo' })
+    .click();
   await expect(shelf(dry)).toHaveAccessibleName(`${dry} 1`);
   await expect(shelf(cold)).toHaveAccessibleName(`${cold} 0`);
   await onto(picture(`Second ${name} (copy)`), shelf('Bin'));

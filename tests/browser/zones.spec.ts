@@ -20,11 +20,24 @@ for (const [timezoneId, said, typed] of ZONES)
     for (const [i, dueAt] of DUE.entries()) {
       const id = ids[i] as string;
       const settings = { ...plain, title: `Due in ${timezoneId} ${i}`, dueAt };
-      expect((await call(context, 'POST', '/api/releases', { id, courseId: DEMO.course, questionId: DEMO.drying, revision: 1, settings })).status).toBe(200);
-      await expect.poll(async () => (await call(context, 'GET', `/api/releases/${id}/settings`)).status, { timeout: 30_000 }).toBe(200);
+      expect(
+        (
+          await call(context, 'POST', '/api/releases', {
+            id,
+            courseId: DEMO.course,
+            questionId: DEMO.drying,
+            revision: 1,
+            settings,
+          })
+        ).status,
+      ).toBe(200);
+      await expect
+        .poll(async () => (await call(context, 'GET', `/api/releases/${id}/settings`)).status, { timeout: 30_000 })
+        .toBe(200);
     }
     await open(page, `/courses/${DEMO.course}`);
-    for (const [i, words] of said.entries()) await expect(page.getByRole('row', { name: `Due in ${timezoneId} ${i}` })).toContainText(words);
+    for (const [i, words] of said.entries())
+      await expect(page.getByRole('row', { name: `Due in ${timezoneId} ${i}` })).toContainText(words);
     // What is typed is of the same zone, and comes back as it was.
     await open(page, `/releases/${ids[0]}/settings`);
     await expect(page.getByLabel('Due', { exact: true })).toHaveValue(typed);
@@ -33,7 +46,8 @@ for (const [timezoneId, said, typed] of ZONES)
     const alsoQuiet = watch(learner);
     await signIn(learner, 'clover');
     await open(learner, '/sit');
-    for (const [i, words] of said.entries()) await expect(learner.getByRole('row', { name: `Due in ${timezoneId} ${i}` })).toContainText(words);
+    for (const [i, words] of said.entries())
+      await expect(learner.getByRole('row', { name: `Due in ${timezoneId} ${i}` })).toContainText(words);
     // Drawn on the server, before any script has run.
     expect(await (await learner.context().request.get('/sit')).text()).toContain(said[0]);
     expect([...quiet.said, ...alsoQuiet.said]).toEqual([]);

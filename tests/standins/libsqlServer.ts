@@ -4,17 +4,26 @@ import type { AddressInfo } from 'node:net';
 import Database from 'libsql';
 
 /**
- * A stand-in for a libSQL server: its HTTP protocol (Hrana 2, JSON) over one SQLite file, one connection and one transaction at a time. Enough to hold the
- * application's path to a server; no replication, no cursors, no describe.
+ * A stand-in for a libSQL server: its HTTP protocol (Hrana 2, JSON) over one SQLite file, one connection and one
+ * transaction at a time. Enough to hold the application's path to a server; no replication, no cursors, no describe.
  */
-type Value = { type: 'null' } | { type: 'integer'; value: string } | { type: 'float'; value: number } | { type: 'text'; value: string } | { type: 'blob'; base64: string };
+type Value =
+  | { type: 'null' }
+  | { type: 'integer'; value: string }
+  | { type: 'float'; value: number }
+  | { type: 'text'; value: string }
+  | { type: 'blob'; base64: string };
 interface Stmt {
   sql?: string;
   sql_id?: number;
   args?: Value[];
   named_args?: { name: string; value: Value }[];
 }
-type Cond = { type: 'ok' | 'error'; step: number } | { type: 'not'; cond: Cond } | { type: 'and' | 'or'; conds: Cond[] } | { type: 'is_autocommit' };
+type Cond =
+  | { type: 'ok' | 'error'; step: number }
+  | { type: 'not'; cond: Cond }
+  | { type: 'and' | 'or'; conds: Cond[] }
+  | { type: 'is_autocommit' };
 type Asked =
   | { type: 'execute'; stmt: Stmt }
   | { type: 'batch'; batch: { steps: { stmt: Stmt; condition?: Cond }[] } }
@@ -66,7 +75,9 @@ export async function libsqlServer(file: string, authToken: string): Promise<Lib
   const execute = (stream: Stream, stmt: Stmt) => {
     const statement = db.prepare(stmt.sql ?? stream.texts.get(stmt.sql_id ?? -1) ?? '');
     statement.safeIntegers(true);
-    const named = Object.fromEntries((stmt.named_args ?? []).map(({ name, value }) => [name.replace(/^[:@$]/, ''), toSql(value)]));
+    const named = Object.fromEntries(
+      (stmt.named_args ?? []).map(({ name, value }) => [name.replace(/^[:@$]/, ''), toSql(value)]),
+    );
     const args = stmt.named_args?.length ? [named] : (stmt.args ?? []).map(toSql);
     if (!statement.reader) {
       const { changes, lastInsertRowid } = statement.run(...args);
@@ -77,7 +88,10 @@ export async function libsqlServer(file: string, authToken: string): Promise<Lib
     return { cols, rows: rows.map((row) => row.map(fromSql)), affected_row_count: 0, last_insert_rowid: null };
   };
 
-  const errorOf = (error: unknown) => ({ message: (error as Error).message, code: (error as { code?: string }).code ?? 'SQLITE_ERROR' });
+  const errorOf = (error: unknown) => ({
+    message: (error as Error).message,
+    code: (error as { code?: string }).code ?? 'SQLITE_ERROR',
+  });
 
   const batch = (stream: Stream, steps: { stmt: Stmt; condition?: Cond }[]) => {
     const results: unknown[] = [];
@@ -171,7 +185,9 @@ export async function libsqlServer(file: string, authToken: string): Promise<Lib
     }
     const parts: Buffer[] = [];
     for await (const part of request) parts.push(part as Buffer);
-    response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(await pipeline(JSON.parse(Buffer.concat(parts).toString()))));
+    response
+      .writeHead(200, { 'content-type': 'application/json' })
+      .end(JSON.stringify(await pipeline(JSON.parse(Buffer.concat(parts).toString()))));
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   return {

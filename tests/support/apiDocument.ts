@@ -19,7 +19,10 @@ function problems(place: readonly string[], value: unknown): string[] {
   return problemsAgainst(validate, value);
 }
 
-/** What the API document says of an endpoint (`PUT /api/sets/{id}`), and what is against it in what is sent and answered. */
+/**
+ * What the API document says of an endpoint (`PUT /api/sets/{id}`), and what is against it in what is sent and
+ * answered.
+ */
 export function operation(name: string) {
   const [method = '', path = ''] = name.split(' ');
   const found = document.paths[path]?.[method.toLowerCase()];
@@ -28,8 +31,13 @@ export function operation(name: string) {
   return {
     ...found,
     takes: (body: unknown): string[] =>
-      found.requestBody ? problems([...at, 'requestBody', 'content', 'application/json', 'schema'], body) : body === undefined ? [] : ['takes no body'],
-    answers: (body: unknown): string[] => (found.responses['200']?.content?.['application/json']?.schema ? problems(placeOfAnswer(name), body) : []),
+      found.requestBody
+        ? problems([...at, 'requestBody', 'content', 'application/json', 'schema'], body)
+        : body === undefined
+          ? []
+          : ['takes no body'],
+    answers: (body: unknown): string[] =>
+      found.responses['200']?.content?.['application/json']?.schema ? problems(placeOfAnswer(name), body) : [],
     fails: (body: unknown): string[] => problems(['components', 'schemas', 'Failed'], body),
   };
 }

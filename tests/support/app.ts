@@ -15,7 +15,9 @@ import { publish } from '../../src/server/releases/publish';
 import { keepNew } from '../../src/server/vault/questions';
 
 /** An application over a database of its own in a folder of its own, which `done` takes away. */
-export async function testApp(env: Record<string, string> = {}): Promise<{ app: App; folder: string; done: () => void }> {
+export async function testApp(
+  env: Record<string, string> = {},
+): Promise<{ app: App; folder: string; done: () => void }> {
   const folder = mkdtempSync(join(tmpdir(), 'vault-drop-unit-'));
   const app = await makeApp(readConfig({ VAULT_DROP_DATA: folder, VAULT_DROP_ROOT: process.cwd(), ...env }));
   return { app, folder, done: () => rmSync(folder, { recursive: true, force: true }) };
@@ -27,7 +29,9 @@ export function must<T>(result: Result<T>): T {
 }
 
 export async function teacher(app: App, username: string): Promise<As<Teacher>> {
-  const { id } = must(await makePerson(app, { name: username, username, password: 'seedlings-26', role: 'teacher', madeBy: null }));
+  const { id } = must(
+    await makePerson(app, { name: username, username, password: 'seedlings-26', role: 'teacher', madeBy: null }),
+  );
   return { ...app, person: { id, name: username, username, role: 'teacher' } };
 }
 
@@ -46,6 +50,8 @@ export async function release(as: As<Teacher>, courseId: string, question: Quest
 }
 
 /** The sections of a set in which each question is asked, one after another. */
-export const inOrder = (ids: readonly string[]): SetSection[] => [{ title: '', draw: null, questions: ids.map((id) => ({ id, points: null })) }];
+export const inOrder = (ids: readonly string[]): SetSection[] => [
+  { title: '', draw: null, questions: ids.map((id) => ({ id, points: null })) },
+];
 
 export { seeds } from './seeds';

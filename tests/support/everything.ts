@@ -1,4 +1,6 @@
-/** A document in which every field that there is says something: what a program that reads the format has to cope with. */
+/**
+ * A document in which every field that there is says something: what a program that reads the format has to cope with.
+ */
 export function everything(): Record<string, unknown> {
   const words = (text: string) => ({ blocks: [{ type: 'paragraph', runs: [{ text }] }] });
   const say = (text: string) => ({ text: words(text), picture: 'bench', sound: 'paper' });
@@ -35,7 +37,18 @@ export function everything(): Record<string, unknown> {
         h: 80,
         text: { blocks: [{ type: 'paragraph', runs: [{ text: 'Seal at ' }, { slot: 'gap' }, { text: ' degrees.' }] }] },
       },
-      { type: 'picture', id: 'plan', label: 'Cold room', x: 0, y: 0, w: 960, h: 400, rotation: 0, front: false, media: 'bench' },
+      {
+        type: 'picture',
+        id: 'plan',
+        label: 'Cold room',
+        x: 0,
+        y: 0,
+        w: 960,
+        h: 400,
+        rotation: 0,
+        front: false,
+        media: 'bench',
+      },
       {
         type: 'shape',
         id: 'wall',
@@ -57,14 +70,35 @@ export function everything(): Record<string, unknown> {
         of: 'item',
         name: 'Seed label',
         putAway: true,
-        states: { rest: { fill: 'sheet', edge: 'ink', text: 'ink', edgeWidth: 1.5, edgeStyle: 'solid', fontSize: 15 }, inHand: { sound: 'paper' }, putAway: { motion: 'shrink' } },
+        states: {
+          rest: { fill: 'sheet', edge: 'ink', text: 'ink', edgeWidth: 1.5, edgeStyle: 'solid', fontSize: 15 },
+          inHand: { sound: 'paper' },
+          putAway: { motion: 'shrink' },
+        },
       },
-      trench: { of: 'zone', name: 'Trench', states: { rest: { fill: '#f4f0e6' }, taking: { picture: 'bench', motion: 'nudge' } } },
+      trench: {
+        of: 'zone',
+        name: 'Trench',
+        states: { rest: { fill: '#f4f0e6' }, taking: { picture: 'bench', motion: 'nudge' } },
+      },
     },
     media: {
-      bench: { hash: hash('a'), kind: 'picture', description: 'A potting bench', source: 'drawn here', licence: 'CC0', weight: 2048 },
+      bench: {
+        hash: hash('a'),
+        kind: 'picture',
+        description: 'A potting bench',
+        source: 'drawn here',
+        licence: 'CC0',
+        weight: 2048,
+      },
       paper: { hash: hash('b'), kind: 'sound', decorative: true, weight: 512 },
-      film: { hash: hash('c'), kind: 'film', description: 'A jar is sealed', weight: 90_000, captions: 'WEBVTT\n\n00:00.000 --> 00:02.000\nIt clicks.\n' },
+      film: {
+        hash: hash('c'),
+        kind: 'film',
+        description: 'A jar is sealed',
+        weight: 90_000,
+        captions: 'WEBVTT\n\n00:00.000 --> 00:02.000\nIt clicks.\n',
+      },
     },
     items: [
       {
@@ -103,7 +137,13 @@ export function everything(): Record<string, unknown> {
         look: 'trench',
         lid: { label: 'Lid', startsOpen: true },
       },
-      { id: 'dish', shape: { type: 'ellipse', cx: 700, cy: 200, rx: 90, ry: 60 }, reach: { rule: 'touch' }, settle: { rule: 'pile' }, hidden: true },
+      {
+        id: 'dish',
+        shape: { type: 'ellipse', cx: 700, cy: 200, rx: 90, ry: 60 },
+        reach: { rule: 'touch' },
+        settle: { rule: 'pile' },
+        hidden: true,
+      },
       {
         id: 'plot',
         shape: {
@@ -118,18 +158,50 @@ export function everything(): Record<string, unknown> {
         settle: { rule: 'row', gap: 2 },
         floor: true,
       },
-      { id: 'gap', shape: { type: 'slot' }, capacity: 1, typed: { accept: { minus18: ['-18', 'minus eighteen'] }, case: true, accents: true, slips: 1 }, menu: false, chars: 12 },
-      { id: 'order', shape: { type: 'rect', x: 620, y: 300, w: 200, h: 90 }, reach: { rule: 'inside' }, settle: { rule: 'column', gap: 6 } },
-      { id: 'shelf', shape: { type: 'rect', x: 10, y: 10, w: 180, h: 40 }, reach: { rule: 'pointer' }, settle: { rule: 'grid' }, ridesOn: 'rack' },
+      {
+        id: 'gap',
+        shape: { type: 'slot' },
+        capacity: 1,
+        typed: { accept: { minus18: ['-18', 'minus eighteen'] }, case: true, accents: true, slips: 1 },
+        menu: false,
+        chars: 12,
+      },
+      {
+        id: 'order',
+        shape: { type: 'rect', x: 620, y: 300, w: 200, h: 90 },
+        reach: { rule: 'inside' },
+        settle: { rule: 'column', gap: 6 },
+      },
+      {
+        id: 'shelf',
+        shape: { type: 'rect', x: 10, y: 10, w: 180, h: 40 },
+        reach: { rule: 'pointer' },
+        settle: { rule: 'grid' },
+        ridesOn: 'rack',
+      },
     ],
     key: [
-      { zone: 'dry', belongs: ['barley'], need: { rule: 'between', min: 1, max: 3 }, weight: 2, says: { zone: say('Dry enough'), items: { barley: say('It keeps') } } },
+      {
+        zone: 'dry',
+        belongs: ['barley'],
+        need: { rule: 'between', min: 1, max: 3 },
+        weight: 2,
+        says: { zone: say('Dry enough'), items: { barley: say('It keeps') } },
+      },
       { zone: 'dish', need: { rule: 'atLeast', n: 1 }, sum: { target: 7.5, tolerance: 0.5 } },
       { zone: 'plot', belongs: [], need: { rule: 'exactly', n: 0 } },
       { zone: 'gap', belongs: ['minus18'], need: { rule: 'all' } },
       { zone: 'order', belongs: ['first', 'second'], sequence: true },
     ],
-    marks: { max: 4, rule: 'perZone', wrongCosts: 0.25, sequenceRule: 'longestRun', tryCosts: 0.1, places: 1, tryCounts: 'last' },
+    marks: {
+      max: 4,
+      rule: 'perZone',
+      wrongCosts: 0.25,
+      sequenceRule: 'longestRun',
+      tryCosts: 0.1,
+      places: 1,
+      tryCounts: 'last',
+    },
     tries: 3,
     judging: 'onLand',
     afterMiss: 'sendAllHome',
@@ -137,7 +209,14 @@ export function everything(): Record<string, unknown> {
     start: { placements: [{ item: 'second', copy: 0, zone: 'order' }] },
     feedback: { right: say('Yes'), partly: say('Some of it'), wrong: null },
     hints: [say('Think of the cold')],
-    show: { count: false, mark: true, runningTotal: true, modelAnswer: 'atTheEnd', nextOnlyAfterCheck: true, places: [{ label: 'the dish', x: 700, y: 200 }] },
+    show: {
+      count: false,
+      mark: true,
+      runningTotal: true,
+      modelAnswer: 'atTheEnd',
+      nextOnlyAfterCheck: true,
+      places: [{ label: 'the dish', x: 700, y: 200 }],
+    },
     buttons: { check: 'Try it', reset: null, hint: 'Help', next: null },
     bench: { locked: ['zone:dry'], veiled: ['item:barley'], groups: [['item:first', 'item:second']] },
   };

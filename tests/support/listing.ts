@@ -15,7 +15,9 @@ export interface Listed {
 /** Null: there are more than `most`. */
 export function listed(model: QuestionModel, most: number): Listed | null {
   const endless = model.question.items.some(({ copies }) => copies === 'endless');
-  const copies = model.items.flatMap((_, item) => Array.from({ length: standInCopies(model, item) }, (_c, n) => copyOf(item, n)));
+  const copies = model.items.flatMap((_, item) =>
+    Array.from({ length: standInCopies(model, item) }, (_c, n) => copyOf(item, n)),
+  );
   const needed = model.entries.reduce((sum, { lo }) => sum + lo, 0);
   const free = list(model, copies, endless || copies.length > needed, most);
   return free && free.arrangements === 0 ? list(model, copies, true, most) : free;
@@ -47,8 +49,15 @@ function list(model: QuestionModel, copies: readonly Copy[], tray: boolean, most
   return visit(0) ? result : null;
 }
 
-/** Is there any arrangement with full marks whose copies can all be brought where they are? By listing; null: more than `most` to list. */
-export function solvableByListing(model: QuestionModel, can: (item: number, zone: number) => boolean, most: number): boolean | null {
+/**
+ * Is there any arrangement with full marks whose copies can all be brought where they are? By listing; null: more than
+ * `most` to list.
+ */
+export function solvableByListing(
+  model: QuestionModel,
+  can: (item: number, zone: number) => boolean,
+  most: number,
+): boolean | null {
   const copies = model.items.flatMap((item, index) => Array.from({ length: item.copies }, (_c, n) => copyOf(index, n)));
   let seen = 0;
   const zones: Copy[][] = model.zones.map(() => []);
@@ -65,7 +74,13 @@ export function solvableByListing(model: QuestionModel, can: (item: number, zone
     let unsure = false;
     for (const z of [-1, ...model.zones.keys()]) {
       const zone = model.zones[z];
-      if (zone && ((zone.family !== null && zone.family !== family) || !can(item, z) || (zones[z] as Copy[]).length >= zone.capacity)) continue;
+      if (
+        zone &&
+        ((zone.family !== null && zone.family !== family) ||
+          !can(item, z) ||
+          (zones[z] as Copy[]).length >= zone.capacity)
+      )
+        continue;
       if (zone) (zones[z] as Copy[]).push(copy);
       const found = visit(at + 1);
       if (zone) (zones[z] as Copy[]).pop();

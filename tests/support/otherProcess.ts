@@ -1,4 +1,5 @@
-// A process of its own over the same database, which does what it is told: `otherProcess` starts it, and calls its functions.
+// A process of its own over the same database, which does what it is told: `otherProcess` starts it, and calls its
+// functions.
 import { type ChildProcess, fork } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { deserialize, serialize } from 'node:v8';
@@ -10,12 +11,20 @@ import { takeMoves } from '../../src/server/sittings/moves';
 import { goTo } from '../../src/server/sittings/sitting';
 
 const FUNCTIONS = {
-  takeMoves: (app: App, ...args: Parameters<typeof takeMoves> extends [unknown, ...infer Rest] ? Rest : never) => takeMoves(app, ...args),
-  changeSettings: (app: App, person: Person, ...args: Parameters<typeof changeSettings> extends [unknown, ...infer Rest] ? Rest : never) =>
-    changeSettings({ ...app, person } as As<Teacher>, ...args),
-  setAllowance: (app: App, person: Person, ...args: Parameters<typeof setAllowance> extends [unknown, ...infer Rest] ? Rest : never) =>
-    setAllowance({ ...app, person } as As<Teacher>, ...args),
-  goTo: (app: App, person: Person, ...args: Parameters<typeof goTo> extends [unknown, ...infer Rest] ? Rest : never) => goTo({ ...app, person } as As<Learner>, ...args),
+  takeMoves: (app: App, ...args: Parameters<typeof takeMoves> extends [unknown, ...infer Rest] ? Rest : never) =>
+    takeMoves(app, ...args),
+  changeSettings: (
+    app: App,
+    person: Person,
+    ...args: Parameters<typeof changeSettings> extends [unknown, ...infer Rest] ? Rest : never
+  ) => changeSettings({ ...app, person } as As<Teacher>, ...args),
+  setAllowance: (
+    app: App,
+    person: Person,
+    ...args: Parameters<typeof setAllowance> extends [unknown, ...infer Rest] ? Rest : never
+  ) => setAllowance({ ...app, person } as As<Teacher>, ...args),
+  goTo: (app: App, person: Person, ...args: Parameters<typeof goTo> extends [unknown, ...infer Rest] ? Rest : never) =>
+    goTo({ ...app, person } as As<Learner>, ...args),
 };
 type Functions = typeof FUNCTIONS;
 
@@ -35,7 +44,10 @@ const packed = (value: unknown): string => serialize(value).toString('base64');
 const unpacked = (bytes: string): unknown => deserialize(Buffer.from(bytes, 'base64'));
 
 export function otherProcess(folder: string): OtherProcess {
-  const child: ChildProcess = fork(fileURLToPath(import.meta.url), [folder], { execArgv: ['--import', 'tsx'], env: { ...process.env, OTHER_PROCESS: '1' } });
+  const child: ChildProcess = fork(fileURLToPath(import.meta.url), [folder], {
+    execArgv: ['--import', 'tsx'],
+    env: { ...process.env, OTHER_PROCESS: '1' },
+  });
   const waiting = new Map<number, { done: (value: unknown) => void; failed: (error: Error) => void }>();
   let n = 0;
   child.on('message', ({ n: of, bytes, error }: Message & { error?: string }) => {
@@ -62,7 +74,10 @@ if (process.env.OTHER_PROCESS === '1' && process.send) {
   process.on('message', async ({ n, bytes }: Message) => {
     const { name, args } = unpacked(bytes) as { name: keyof Functions; args: never[] };
     try {
-      process.send?.({ n, bytes: packed(await (FUNCTIONS[name] as (app: App, ...rest: never[]) => unknown)(await app, ...args)) });
+      process.send?.({
+        n,
+        bytes: packed(await (FUNCTIONS[name] as (app: App, ...rest: never[]) => unknown)(await app, ...args)),
+      });
     } catch (error) {
       process.send?.({ n, bytes: '', error: (error as Error).stack });
     }

@@ -15,4 +15,5 @@ export async function exported(as: As<Teacher>, what: ToPack): Promise<Result<{ 
   return { ok: true, value: { ...packed.value, bytes } };
 }
 
-export const imported = (as: As<Teacher>, id: string, bytes: Uint8Array): Promise<Result<Imported>> => withBytes(as.config, bytes, (file) => importPackage(as, id, file));
+export const imported = (as: As<Teacher>, id: string, bytes: Uint8Array): Promise<Result<Imported>> =>
+  withBytes(as.config, bytes, (file) => importPackage(as, id, file));

@@ -34,7 +34,14 @@ export function randomQuestion(seed: string, limits: Limits = SMALL): Question {
     label: `Zone ${z}`,
     shape: randomShape(next),
     family: oneOf(...families, null),
-    reach: oneOf({ rule: 'touch' }, { rule: 'centre' }, { rule: 'share', share: 0.5 }, { rule: 'share', share: 0.9 }, { rule: 'inside' }, { rule: 'pointer' }),
+    reach: oneOf(
+      { rule: 'touch' },
+      { rule: 'centre' },
+      { rule: 'share', share: 0.5 },
+      { rule: 'share', share: 0.9 },
+      { rule: 'inside' },
+      { rule: 'pointer' },
+    ),
     welcome: oneOf('anyone', 'anyone', 'keyed'),
     capacity: oneOf(null, null, 1, 2, 3),
     whenFull: oneOf('refuse', 'swap'),
@@ -67,7 +74,12 @@ export function randomQuestion(seed: string, limits: Limits = SMALL): Question {
 }
 
 function randomShape(next: Random) {
-  const [x, y, w, h] = [Math.round(next() * 700), Math.round(next() * 300), 60 + Math.round(next() * 250), 60 + Math.round(next() * 150)];
+  const [x, y, w, h] = [
+    Math.round(next() * 700),
+    Math.round(next() * 300),
+    60 + Math.round(next() * 250),
+    60 + Math.round(next() * 150),
+  ];
   const kind = next();
   if (kind < 0.5) return { type: 'rect', x, y, w, h };
   if (kind < 0.7) return { type: 'ellipse', cx: x + w / 2, cy: y + h / 2, rx: w / 2, ry: h / 2 };
@@ -85,11 +97,17 @@ function randomShape(next: Random) {
   return { type: 'slot' };
 }
 
-function randomEntry(zone: string, items: readonly { id: string; copies: number | 'endless' }[], next: Random, limits: Limits) {
+function randomEntry(
+  zone: string,
+  items: readonly { id: string; copies: number | 'endless' }[],
+  next: Random,
+  limits: Limits,
+) {
   const belongs = items.filter(() => next() < 0.5).map(({ id }) => id);
   const single = belongs.filter((id) => items.find((item) => item.id === id)?.copies === 1);
   const endless = belongs.some((id) => items.find((item) => item.id === id)?.copies === 'endless');
-  if (limits.sequences !== false && next() < 0.25 && single.length > 0) return { zone, belongs: single, sequence: true, weight: next() < 0.5 ? 2 : null };
+  if (limits.sequences !== false && next() < 0.25 && single.length > 0)
+    return { zone, belongs: single, sequence: true, weight: next() < 0.5 ? 2 : null };
   const [a, b] = [Math.floor(next() * 4), Math.floor(next() * 4)];
   const needs = [
     { rule: 'exactly', n: a },
@@ -99,6 +117,11 @@ function randomEntry(zone: string, items: readonly { id: string; copies: number 
   ];
   const need = needs[Math.floor(next() * needs.length)];
   if (limits.sums !== false && next() < 0.25 && belongs.length > 0)
-    return { zone, belongs, sum: { target: Math.floor(next() * 10), tolerance: next() < 0.5 ? 0 : 1 }, ...(next() < 0.5 ? { need } : {}) };
+    return {
+      zone,
+      belongs,
+      sum: { target: Math.floor(next() * 10), tolerance: next() < 0.5 ? 0 : 1 },
+      ...(next() < 0.5 ? { need } : {}),
+    };
   return { zone, belongs, need, ...(next() < 0.3 ? { weight: 0.5 } : {}) };
 }

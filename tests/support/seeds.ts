@@ -30,7 +30,12 @@ export function seeds(changes: Record<string, unknown> = {}): Question {
 
 /** A key whose model answer is a search that does not end in its time: numbers of which some add up. */
 export function subsetSum(seed: number): Record<string, unknown> {
-  const items = Array.from({ length: 40 }, (_, i) => ({ id: `i${i}`, label: `Sachet ${i}`, size: { w: 60, h: 30 }, value: 1000 + ((i * 7919 + seed * 104_729) % 9001) }));
+  const items = Array.from({ length: 40 }, (_, i) => ({
+    id: `i${i}`,
+    label: `Sachet ${i}`,
+    size: { w: 60, h: 30 },
+    value: 1000 + ((i * 7919 + seed * 104_729) % 9001),
+  }));
   return {
     items,
     zones: [{ id: 'scale', label: 'Scale', shape: { type: 'rect', x: 0, y: 0, w: 800, h: 400 } }],

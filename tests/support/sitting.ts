@@ -38,7 +38,14 @@ export async function sitter(as: As<Learner>, releaseId: string, question?: numb
     view,
     move,
     send,
-    put: (label, into, { copy = 0, at } = {}) => move({ kind: 'put', item: item(label), copy, zone: into === null ? null : zone(into), ...(at === undefined ? {} : { at }) }),
+    put: (label, into, { copy = 0, at } = {}) =>
+      move({
+        kind: 'put',
+        item: item(label),
+        copy,
+        zone: into === null ? null : zone(into),
+        ...(at === undefined ? {} : { at }),
+      }),
     drop: (label, x, y) => move({ kind: 'drop', item: item(label), copy: 0, x, y, px: x + 5, py: y + 5 }),
     take: async (one) => must(await send(last, one)),
   };

@@ -27,7 +27,12 @@ describe('the sitting that counts', () => {
   it('is told, too: of a mean the last it is of, of two that are alike the first', () => {
     const [first, second, third] = [came(4), came(9), came(9)];
     const all = [first, second, third, came(10, 10, false)];
-    expect((['first', 'best', 'last', 'average'] as const).map((counts) => countingSitting(all, counts))).toEqual([first, second, third, third]);
+    expect((['first', 'best', 'last', 'average'] as const).map((counts) => countingSitting(all, counts))).toEqual([
+      first,
+      second,
+      third,
+      third,
+    ]);
     expect(countingSitting([], 'best')).toBeNull();
   });
 });

@@ -18,7 +18,10 @@ const DUST = 1e-9;
 /** Would a mark be less than it was, in its share of what there is? */
 export const falls = (before: Mark, after: Mark): boolean => share(after) < share(before) - DUST;
 
-/** Those of a learner's sittings that may count: one that is not finished yet counts only while there is no finished one. */
+/**
+ * Those of a learner's sittings that may count: one that is not finished yet counts only while there is no finished
+ * one.
+ */
 function eligible<T extends Came>(sittings: readonly T[]): readonly T[] {
   const finished = sittings.filter((one) => one.finished);
   return finished.length > 0 ? finished : sittings;
@@ -28,11 +31,15 @@ function eligible<T extends Came>(sittings: readonly T[]): readonly T[] {
 export function countingSitting<T extends Came>(sittings: readonly T[], counts: CountsRule): T | null {
   const all = eligible(sittings);
   if (counts === 'first') return all[0] ?? null;
-  if (counts === 'best') return all.reduce<T | null>((best, one) => (best && share(best) >= share(one) ? best : one), null);
+  if (counts === 'best')
+    return all.reduce<T | null>((best, one) => (best && share(best) >= share(one) ? best : one), null);
   return all.at(-1) ?? null;
 }
 
-/** The mark that counts of a learner's sittings. `average`: the mean of the shares, of the last one's points. Null: there is none. */
+/**
+ * The mark that counts of a learner's sittings. `average`: the mean of the shares, of the last one's points. Null:
+ * there is none.
+ */
 export function countingMark(sittings: readonly Came[], counts: CountsRule): Mark | null {
   const one = countingSitting(sittings, counts);
   if (!one) return null;

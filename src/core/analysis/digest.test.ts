@@ -13,7 +13,18 @@ describe('what a learner did with a question', () => {
   it('has where each thing was put at first and lay at last, the tries and the time', () => {
     const model = questionModel(seeds({ tries: null }));
     const drop: Move = { kind: 'drop', item: 'acorn', copy: 0, x: 600, y: 100, px: 650, py: 120 };
-    const digest = digestOf(model, made([put('barley', 'moist'), drop, { kind: 'check' }, put('barley', 'dry'), put('poppy', 'dry'), put('poppy', null), { kind: 'check' }]));
+    const digest = digestOf(
+      model,
+      made([
+        put('barley', 'moist'),
+        drop,
+        { kind: 'check' },
+        put('barley', 'dry'),
+        put('poppy', 'dry'),
+        put('poppy', null),
+        { kind: 'check' },
+      ]),
+    );
     expect(digest).toEqual({
       tries: 2,
       turnedAway: 0,
@@ -33,7 +44,11 @@ describe('what a learner did with a question', () => {
     const seed = seeds();
     const model = questionModel({ ...seed, zones: seed.zones.map((zone) => ({ ...zone, welcome: 'keyed' })) });
     const digest = digestOf(model, made([put('barley', 'moist'), put('barley', 'dry')]));
-    expect(digest).toMatchObject({ turnedAway: 1, put: [[copyOf(BARLEY, 0), MOIST, DRY]], went: [[BARLEY, [MOIST, DRY]]] });
+    expect(digest).toMatchObject({
+      turnedAway: 1,
+      put: [[copyOf(BARLEY, 0), MOIST, DRY]],
+      went: [[BARLEY, [MOIST, DRY]]],
+    });
   });
 });
 
@@ -54,7 +69,10 @@ describe('who tried everything until it fitted', () => {
   const through = (item: string, ...zones: string[]) => zones.map((zone) => put(item, zone));
 
   it('is told by what went through all the wrong zones before the right one', () => {
-    const swept = digestOf(model, made([...through('barley', 'moist', 'cold', 'bin', 'dry'), ...through('acorn', 'dry', 'cold', 'bin', 'moist')]));
+    const swept = digestOf(
+      model,
+      made([...through('barley', 'moist', 'cold', 'bin', 'dry'), ...through('acorn', 'dry', 'cold', 'bin', 'moist')]),
+    );
     expect(triedEverything(model, swept)).toEqual([
       { item: BARLEY, zones: [1, 2, 3, 0] },
       { item: ACORN, zones: [0, 2, 3, 1] },
@@ -64,8 +82,16 @@ describe('who tried everything until it fitted', () => {
   it('is not whoever was wrong once or twice, ends wrong, or swept one thing of many', () => {
     const sweptOf = (...moves: Move[]) => triedEverything(model, digestOf(model, made(moves)));
     expect(sweptOf(...through('barley', 'moist', 'dry'), ...through('acorn', 'dry', 'moist'))).toBeNull();
-    expect(sweptOf(...through('barley', 'dry', 'moist', 'cold', 'bin'), ...through('acorn', 'moist', 'dry', 'cold', 'bin'))).toBeNull();
-    expect(sweptOf(...through('barley', 'moist', 'cold', 'bin', 'dry'), ...through('acorn', 'moist'), ...through('poppy', 'dry'))).toBeNull();
+    expect(
+      sweptOf(...through('barley', 'dry', 'moist', 'cold', 'bin'), ...through('acorn', 'moist', 'dry', 'cold', 'bin')),
+    ).toBeNull();
+    expect(
+      sweptOf(
+        ...through('barley', 'moist', 'cold', 'bin', 'dry'),
+        ...through('acorn', 'moist'),
+        ...through('poppy', 'dry'),
+      ),
+    ).toBeNull();
     expect(sweptIn(model, digestOf(model, made(through('barley', 'moist', 'cold', 'bin', 'dry'))))).toHaveLength(1);
   });
 });

@@ -13,7 +13,10 @@ export interface Made {
 export type Place = number;
 export const NOWHERE: Place = -1;
 
-/** What one learner did with one question, worked out once from the moves and small enough to be kept. Items and zones by their indexes. */
+/**
+ * What one learner did with one question, worked out once from the moves and small enough to be kept. Items and zones
+ * by their indexes.
+ */
 export interface Digest {
   readonly tries: number;
   /** How often a zone turned an item away. */
@@ -24,13 +27,18 @@ export interface Digest {
   readonly put: readonly (readonly [copy: Copy, first: Place, last: Place])[];
   /** Where items were let go by hand: the item's middle, in scene units. */
   readonly drops: readonly (readonly [item: number, x: number, y: number])[];
-  /** For each item that was tried in more than one zone: the zones in their order, those that turned it away among them. */
+  /**
+   * For each item that was tried in more than one zone: the zones in their order, those that turned it away among them.
+   */
   readonly went: readonly (readonly [item: number, zones: readonly Place[]])[];
 }
 
 const MOST_DROPS = 400;
 
-/** Goes through the moves of one question once more. What cannot be taken (it was made in another edition) is passed over. */
+/**
+ * Goes through the moves of one question once more. What cannot be taken (it was made in another edition) is passed
+ * over.
+ */
 export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
   let now: Standing = untouched(model);
   let turnedAway = 0;
@@ -58,11 +66,14 @@ export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
     }
   }
   // Typed answers are where they were read to be.
-  for (const copy of now.board.zoneOf.keys()) if (!firsts.has(copy)) firsts.set(copy, now.board.zoneOf.get(copy) ?? NOWHERE);
+  for (const copy of now.board.zoneOf.keys())
+    if (!firsts.has(copy)) firsts.set(copy, now.board.zoneOf.get(copy) ?? NOWHERE);
   return {
     tries: now.tries.count,
     turnedAway,
-    seconds: Math.round(((moves.findLast(({ move }) => move.kind !== 'check')?.at ?? moves[0]?.at ?? 0) - (moves[0]?.at ?? 0)) / 1000),
+    seconds: Math.round(
+      ((moves.findLast(({ move }) => move.kind !== 'check')?.at ?? moves[0]?.at ?? 0) - (moves[0]?.at ?? 0)) / 1000,
+    ),
     put: [...firsts].map(([copy, first]) => [copy, first, now.board.zoneOf.get(copy) ?? NOWHERE] as const),
     drops,
     went: [...went].filter(([, zones]) => zones.length > 1),
@@ -76,13 +87,14 @@ export interface Swept {
 }
 
 /**
- * The items that were tried in zone after zone until they fitted: one that is right at last and had been in at least two wrong zones before, and in all of the wrong
- * ones where there are no more than three.
+ * The items that were tried in zone after zone until they fitted: one that is right at last and had been in at least
+ * two wrong zones before, and in all of the wrong ones where there are no more than three.
  */
 export function sweptIn(model: QuestionModel, { went, put }: Digest): Swept[] {
   const isRight = (item: number, zone: Place) => model.entryOf[zone]?.belongs.has(item) ?? false;
   const lasts = new Map(put.map(([copy, , last]) => [itemOf(copy), last]));
-  const wrongZones = (item: number) => model.zones.flatMap((_, zone) => (model.entryOf[zone] && !isRight(item, zone) ? [zone] : []));
+  const wrongZones = (item: number) =>
+    model.zones.flatMap((_, zone) => (model.entryOf[zone] && !isRight(item, zone) ? [zone] : []));
   return went.flatMap(([item, zones]) => {
     const last = lasts.get(item) ?? NOWHERE;
     if (last === NOWHERE || !isRight(item, last)) return [];
@@ -95,6 +107,8 @@ export function sweptIn(model: QuestionModel, { went, put }: Digest): Swept[] {
 /** By the rule: at least two items were swept, and at least half of all that were right at last. */
 export function triedEverything(model: QuestionModel, digest: Digest): readonly Swept[] | null {
   const swept = sweptIn(model, digest);
-  const right = new Set(digest.put.flatMap(([copy, , last]) => (model.entryOf[last]?.belongs.has(itemOf(copy)) ? [itemOf(copy)] : [])));
+  const right = new Set(
+    digest.put.flatMap(([copy, , last]) => (model.entryOf[last]?.belongs.has(itemOf(copy)) ? [itemOf(copy)] : [])),
+  );
   return swept.length >= 2 && swept.length * 2 >= right.size ? swept : null;
 }

@@ -13,7 +13,10 @@ const WEIGHTS = [
 describe('a whole mark', () => {
   it('weighs categories, and points within them', () => {
     const releases = [release('exercises'), release('exercises', 30), release('tests')];
-    expect(wholeMark(releases, [mark(10, 10), mark(10, 30), mark(5, 10)], WEIGHTS)).toBeCloseTo((0.5 + 3 * 0.5) / 4, 12);
+    expect(wholeMark(releases, [mark(10, 10), mark(10, 30), mark(5, 10)], WEIGHTS)).toBeCloseTo(
+      (0.5 + 3 * 0.5) / 4,
+      12,
+    );
   });
 
   it('takes what is missing as nothing, and leaves out what is still to come', () => {
@@ -31,7 +34,10 @@ describe('a whole mark', () => {
   });
 
   it('does not count a release that gives nothing, nor a category that weighs nothing', () => {
-    expect(wholeMark([release('tests'), release('exercises', 0)], [mark(4, 10), mark(0, 0)], WEIGHTS)).toBeCloseTo(0.4, 12);
+    expect(wholeMark([release('tests'), release('exercises', 0)], [mark(4, 10), mark(0, 0)], WEIGHTS)).toBeCloseTo(
+      0.4,
+      12,
+    );
     expect(
       wholeMark(
         [release('tests'), release('exercises')],

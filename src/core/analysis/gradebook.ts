@@ -18,11 +18,17 @@ export interface Weight {
 }
 
 /**
- * A learner's whole mark, from 0 to 1: within a category all points against all that could be had, and the categories by their weights, which are taken as shares of
- * the weights of those in which there is something to count. Where a course has no category at all, its releases are one. What is missing counts nothing of what its
- * release is worth (`outOf` of the release where the learner has none); what is still to come does not count. Null: there is nothing to count yet.
+ * A learner's whole mark, from 0 to 1: within a category all points against all that could be had, and the categories
+ * by their weights, which are taken as shares of the weights of those in which there is something to count. Where a
+ * course has no category at all, its releases are one. What is missing counts nothing of what its release is worth
+ * (`outOf` of the release where the learner has none); what is still to come does not count. Null: there is nothing to
+ * count yet.
  */
-export function wholeMark(releases: readonly (Counting & { readonly outOf: number })[], entries: readonly Entry[], weights: readonly Weight[]): number | null {
+export function wholeMark(
+  releases: readonly (Counting & { readonly outOf: number })[],
+  entries: readonly Entry[],
+  weights: readonly Weight[],
+): number | null {
   const groups = weights.length > 0 ? weights : [{ id: null, weight: 1 }];
   let earned = 0;
   let whole = 0;

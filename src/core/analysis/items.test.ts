@@ -22,7 +22,10 @@ describe('figures of a set', () => {
 
   it('say how well a question tells strong from weak, without holding it against itself', () => {
     // Question 2 against the sum of the others: 3 2 1 | 2 1 0, with it 1 1 1 | 0 0 0.
-    expect(discrimination(SHARES, ONES, 1)).toBeCloseTo(correlation([1, 1, 1, 0, 0, 0], [3, 2, 1, 2, 1, 0]) as number, 12);
+    expect(discrimination(SHARES, ONES, 1)).toBeCloseTo(
+      correlation([1, 1, 1, 0, 0, 0], [3, 2, 1, 2, 1, 0]) as number,
+      12,
+    );
     expect(discrimination(SHARES, ONES, 1)).toBeCloseTo(0.522233, 6);
     expect(discrimination(SHARES.slice(0, 4), ONES, 1)).toBeNull();
     expect(discrimination(SHARES, ONES.slice(0, 1), 0)).toBeNull();
@@ -49,7 +52,10 @@ describe('figures of a set', () => {
   });
 
   it('stay in their bounds, and are 1 where all questions say the same', () => {
-    const shares = fc.array(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 3, maxLength: 3 }), { minLength: 5, maxLength: 12 });
+    const shares = fc.array(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 3, maxLength: 3 }), {
+      minLength: 5,
+      maxLength: 12,
+    });
     fc.assert(
       fc.property(shares, (rows) => {
         const d = discrimination(rows, [1, 2, 3], 0);

@@ -1,4 +1,7 @@
-/** What learners came to in each question, as shares of its marks from 0 to 1; null: it was not asked of this learner. A row a learner. */
+/**
+ * What learners came to in each question, as shares of its marks from 0 to 1; null: it was not asked of this learner. A
+ * row a learner.
+ */
 export type Shares = readonly (readonly (number | null)[])[];
 
 const mean = (list: readonly number[]): number => list.reduce((sum, x) => sum + x, 0) / list.length;
@@ -10,8 +13,9 @@ function variance(list: readonly number[]): number {
 }
 
 /**
- * Facility: the mean share of a question's marks, from 0 (nobody had any) to 1. (Item difficulty index for items with partial marks: Crocker & Algina, Introduction to
- * Classical and Modern Test Theory, 1986, ch. 5.) Null: nobody was asked it.
+ * Facility: the mean share of a question's marks, from 0 (nobody had any) to 1. (Item difficulty index for items with
+ * partial marks: Crocker & Algina, Introduction to Classical and Modern Test Theory, 1986, ch. 5.) Null: nobody was
+ * asked it.
  */
 export function facility(shares: Shares, question: number): number | null {
   const own = shares.flatMap((row) => row[question] ?? []);
@@ -37,9 +41,10 @@ export function correlation(a: readonly number[], b: readonly number[]): number 
 export const LEAST_LEARNERS = 5;
 
 /**
- * Discrimination: the corrected item–total correlation, of the share of one question's marks with the points of all others (by their worth), so that a question is not
- * held against itself. (Henrysson, "Correction of item–total correlations in item analysis", Psychometrika 28, 1963; Nunnally & Bernstein, Psychometric Theory, 1994,
- * ch. 8.) Null: too few learners, one question only, or no spread.
+ * Discrimination: the corrected item–total correlation, of the share of one question's marks with the points of all
+ * others (by their worth), so that a question is not held against itself. (Henrysson, "Correction of item–total
+ * correlations in item analysis", Psychometrika 28, 1963; Nunnally & Bernstein, Psychometric Theory, 1994, ch. 8.)
+ * Null: too few learners, one question only, or no spread.
  */
 export function discrimination(shares: Shares, points: readonly number[], question: number): number | null {
   const rows = shares.filter((row) => row[question] !== null && row[question] !== undefined);
@@ -63,14 +68,18 @@ export function discrimination(shares: Shares, points: readonly number[], questi
 }
 
 /**
- * Cronbach's α of a set: k/(k − 1) · (1 − Σ σ²ᵢ / σ²ₜ) over the points of the questions. (Cronbach, "Coefficient alpha and the internal structure of tests", Psychometrika
- * 16, 1951.) Null: fewer than two questions, too few learners, no spread, or not all learners were asked the same.
+ * Cronbach's α of a set: k/(k − 1) · (1 − Σ σ²ᵢ / σ²ₜ) over the points of the questions. (Cronbach, "Coefficient alpha
+ * and the internal structure of tests", Psychometrika 16, 1951.) Null: fewer than two questions, too few learners, no
+ * spread, or not all learners were asked the same.
  */
 export function cronbach(shares: Shares, points: readonly number[]): number | null {
   const k = points.length;
-  if (k < 2 || shares.length < LEAST_LEARNERS || shares.some((row) => row.length !== k || row.includes(null))) return null;
+  if (k < 2 || shares.length < LEAST_LEARNERS || shares.some((row) => row.length !== k || row.includes(null)))
+    return null;
   const own = points.map((worth, i) => variance(shares.map((row) => (row[i] as number) * worth)));
-  const total = variance(shares.map((row) => row.reduce<number>((sum, share, i) => sum + (share as number) * (points[i] ?? 0), 0)));
+  const total = variance(
+    shares.map((row) => row.reduce<number>((sum, share, i) => sum + (share as number) * (points[i] ?? 0), 0)),
+  );
   if (total <= 1e-12) return null;
   return (k / (k - 1)) * (1 - own.reduce((sum, x) => sum + x, 0) / total);
 }

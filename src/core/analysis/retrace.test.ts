@@ -8,7 +8,14 @@ const put = (item: string, zone: string | null): Move => ({ kind: 'put', item, c
 
 describe('a sitting played back', () => {
   const model = questionModel(seeds({ tries: 2, afterMiss: 'sendWrongHome' }));
-  const moves = [put('barley', 'moist'), { kind: 'check' } as const, put('barley', 'dry'), put('poppy', 'dry'), put('acorn', 'moist'), { kind: 'check' } as const];
+  const moves = [
+    put('barley', 'moist'),
+    { kind: 'check' } as const,
+    put('barley', 'dry'),
+    put('poppy', 'dry'),
+    put('acorn', 'moist'),
+    { kind: 'check' } as const,
+  ];
   const frames = retrace(
     model,
     moves.map((move, i) => ({ move, at: 1000 * i })),

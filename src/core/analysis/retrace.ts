@@ -38,7 +38,14 @@ export function retrace(model: QuestionModel, moves: readonly Made[]): Frame[] {
     // What is taken uses the standing up; what is refused may have too.
     const taken = takeMove(model, { ...now, board: cloneBoard(now.board) }, move);
     if (taken.ok) now = taken.standing;
-    frames.push(frame(at, { move, outcome: taken.ok ? taken.outcome : null, passedOver: !taken.ok, tried: now.tries.count > before ? now.tries.last : null }));
+    frames.push(
+      frame(at, {
+        move,
+        outcome: taken.ok ? taken.outcome : null,
+        passedOver: !taken.ok,
+        tried: now.tries.count > before ? now.tries.last : null,
+      }),
+    );
   }
   return frames;
 }

@@ -1,6 +1,9 @@
 import type { Problem } from './problem';
 
-/** Limits that no honest question comes near; they keep hostile input from costing time or memory before the schema sees it. */
+/**
+ * Limits that no honest question comes near; they keep hostile input from costing time or memory before the schema sees
+ * it.
+ */
 const MOST_CHARACTERS = 8 * 1024 * 1024;
 const DEEPEST = 64;
 const MOST_ENTRIES = 10_000;
@@ -17,7 +20,10 @@ const DOCUMENT_LIMITS: GuardLimits = { characters: MOST_CHARACTERS, depth: DEEPE
 type Guarded = { ok: true; value: unknown } | { ok: false; problems: Problem[] };
 const refuse = (message: string, path = ''): Guarded => ({ ok: false, problems: [{ path, message }] });
 
-/** JSON text to a value, refusing first what is too long, too deep or too much: all three are seen without building anything. */
+/**
+ * JSON text to a value, refusing first what is too long, too deep or too much: all three are seen without building
+ * anything.
+ */
 export function guardText(text: string, limits: GuardLimits = DOCUMENT_LIMITS): Guarded {
   if (text.length > limits.characters) return refuse(`The document is longer than ${limits.characters} characters.`);
   const { deepest, values } = sizeOf(text);
@@ -30,7 +36,10 @@ export function guardText(text: string, limits: GuardLimits = DOCUMENT_LIMITS): 
   }
 }
 
-/** How deep a JSON text is nested, and how many values are in it: a comma or a bracket that opens begins one. One pass, nothing is built. */
+/**
+ * How deep a JSON text is nested, and how many values are in it: a comma or a bracket that opens begins one. One pass,
+ * nothing is built.
+ */
 function sizeOf(text: string): { deepest: number; values: number } {
   let depth = 0;
   let deepest = 0;
@@ -51,7 +60,10 @@ function sizeOf(text: string): { deepest: number; values: number } {
   return { deepest, values };
 }
 
-/** The same for a value that came another way (a request's body), and the one name that could reach an object's prototype. */
+/**
+ * The same for a value that came another way (a request's body), and the one name that could reach an object's
+ * prototype.
+ */
 export function guardValue(value: unknown): Guarded {
   const waiting: { value: unknown; path: string; depth: number }[] = [{ value, path: '', depth: 0 }];
   let values = 0;
@@ -64,7 +76,9 @@ export function guardValue(value: unknown): Guarded {
     if (values > MOST_VALUES) return refuse(`The document holds more than ${MOST_VALUES} values.`);
     if (depth > DEEPEST) return refuse(`The document is nested more than ${DEEPEST} levels deep.`);
     if (Array.isArray(here)) {
-      for (const [i, entry] of here.entries()) if (entry !== null && typeof entry === 'object') waiting.push({ value: entry, path: `${path}[${i}]`, depth: depth + 1 });
+      for (const [i, entry] of here.entries())
+        if (entry !== null && typeof entry === 'object')
+          waiting.push({ value: entry, path: `${path}[${i}]`, depth: depth + 1 });
       continue;
     }
     for (const name of Object.keys(here)) {

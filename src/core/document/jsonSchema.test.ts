@@ -8,7 +8,9 @@ import { random, seedOf } from '../random/random';
 import { questionSchema } from './schema';
 
 const file = join(import.meta.dirname, '../../../docs/format/question.schema.json');
-const byJson = new Ajv2020({ strict: false, allErrors: false }).compile(JSON.parse(readFileSync(file, 'utf8')) as object);
+const byJson = new Ajv2020({ strict: false, allErrors: false }).compile(
+  JSON.parse(readFileSync(file, 'utf8')) as object,
+);
 const byYup = (document: unknown) => questionSchema.isValidSync(document, { strict: true });
 
 type Json = null | boolean | number | string | Json[] | { [name: string]: Json };
@@ -83,7 +85,8 @@ describe('docs/format/question.schema.json says the same as the schema', () => {
       const document = broken(i % 4 === 0 ? small : whole, `broken-${i}`);
       const right = byJson(document);
       if (!right) refused++;
-      if (right !== byYup(document)) differing.push(`broken-${i}: JSON Schema ${right}, ${JSON.stringify(byJson.errors?.[0])}`);
+      if (right !== byYup(document))
+        differing.push(`broken-${i}: JSON Schema ${right}, ${JSON.stringify(byJson.errors?.[0])}`);
     }
     expect(differing.slice(0, 5)).toEqual([]);
     expect(refused).toBeGreaterThan(1500);

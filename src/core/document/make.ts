@@ -18,7 +18,8 @@ export function newQuestion(id: string, title: string): Question {
 }
 
 /** An item or a zone with every field at its default but those given. */
-export const newItem = (fields: Partial<Item> & { id: ItemId; label: string }): Item => itemSchema.cast({ size: { w: 130, h: 48 }, ...fields }) as Item;
+export const newItem = (fields: Partial<Item> & { id: ItemId; label: string }): Item =>
+  itemSchema.cast({ size: { w: 130, h: 48 }, ...fields }) as Item;
 
 export const newZone = (fields: Partial<Zone> & { id: ZoneId; label: string; shape: Zone['shape'] }): Zone =>
   zoneSchema.cast({ settle: { rule: 'grid', gap: 20 }, ...fields }) as Zone;

@@ -64,11 +64,17 @@ const styleSchema = record({
   motion: oneOf('none', 'fade', 'shrink', 'spin', 'nudge'),
 });
 
-const states = (names: readonly string[]) => record(Object.fromEntries(names.map((name) => [name, styleSchema.default(undefined)]))).default(() => ({}));
+const states = (names: readonly string[]) =>
+  record(Object.fromEntries(names.map((name) => [name, styleSchema.default(undefined)]))).default(() => ({}));
 
 /** A named, shared description of every state. `putAway`: an item that wears it is put away when it is taken. */
 export const lookSchema = variant('of', {
-  item: record({ of: oneOf('item').required(), name: words(100).default(''), putAway: flag().default(false), states: states(ITEM_STATES) }),
+  item: record({
+    of: oneOf('item').required(),
+    name: words(100).default(''),
+    putAway: flag().default(false),
+    states: states(ITEM_STATES),
+  }),
   zone: record({ of: oneOf('zone').required(), name: words(100).default(''), states: states(ZONE_STATES) }),
 });
 
@@ -85,7 +91,10 @@ const placed = {
 };
 const fixed = <const Type extends string>(type: Type) => ({ type: oneOf(type).required(), ...placed });
 
-/** Something on the scene that learners cannot move. A shape is drawn in its box: its own numbers are relative to the box's top left. */
+/**
+ * Something on the scene that learners cannot move. A shape is drawn in its box: its own numbers are relative to the
+ * box's top left.
+ */
 export const fixtureSchema = variant('type', {
   text: record({ ...fixed('text'), text: richSchema.required(MISSING) }),
   picture: record({ ...fixed('picture'), media: mediaId().required(MISSING) }),

@@ -46,7 +46,9 @@ export function materialProblems(question: Question): Problem[] {
   }
   for (const [i, zone] of question.zones.entries()) look(`zones[${i}].look`, zone.look, 'zone');
   for (const [id, { states }] of Object.entries(question.looks))
-    for (const [state, style] of Object.entries(states as Record<string, { picture?: string; sound?: string } | undefined>)) {
+    for (const [state, style] of Object.entries(
+      states as Record<string, { picture?: string; sound?: string } | undefined>,
+    )) {
       medium(`looks.${id}.states.${state}.picture`, style?.picture, 'picture');
       medium(`looks.${id}.states.${state}.sound`, style?.sound, 'sound');
     }
@@ -60,11 +62,14 @@ export function materialProblems(question: Question): Problem[] {
   }
   const named = new Set<string>();
   for (const [i, fixture] of question.fixtures.entries()) {
-    if (fixture.type === 'picture' || fixture.type === 'sound' || fixture.type === 'film') medium(`fixtures[${i}].media`, fixture.media, fixture.type);
-    if (fixture.type === 'shape' && fixture.shape.type === 'slot') say(`fixtures[${i}].shape`, 'A slot is no shape to draw.');
+    if (fixture.type === 'picture' || fixture.type === 'sound' || fixture.type === 'film')
+      medium(`fixtures[${i}].media`, fixture.media, fixture.type);
+    if (fixture.type === 'shape' && fixture.shape.type === 'slot')
+      say(`fixtures[${i}].shape`, 'A slot is no shape to draw.');
     if (fixture.type !== 'text') continue;
     for (const slot of slotsIn(fixture.text)) {
-      if (question.zones.find(({ id }) => id === slot)?.shape.type !== 'slot') say(`fixtures[${i}].text`, `There is no slot "${slot}" among the zones.`);
+      if (question.zones.find(({ id }) => id === slot)?.shape.type !== 'slot')
+        say(`fixtures[${i}].text`, `There is no slot "${slot}" among the zones.`);
       if (named.has(slot)) say(`fixtures[${i}].text`, `The slot "${slot}" stands in a text twice.`);
       named.add(slot);
     }

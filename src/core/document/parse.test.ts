@@ -3,7 +3,15 @@ import { newQuestion } from './make';
 import { parseQuestion, parseQuestionText } from './parse';
 import { plainText, richFromPlain } from './rich';
 
-const least = { format: 'vault-drop/question', version: 1, id: 'q', title: '', kind: 'sort', scene: { width: 960, height: 540 }, marks: { max: 1, rule: 'perPlacement' } };
+const least = {
+  format: 'vault-drop/question',
+  version: 1,
+  id: 'q',
+  title: '',
+  kind: 'sort',
+  scene: { width: 960, height: 540 },
+  marks: { max: 1, rule: 'perPlacement' },
+};
 const item = (more = {}) => ({ id: 'barley', size: { w: 100, h: 40 }, ...more });
 const zone = (more = {}) => ({ id: 'dry', shape: { type: 'rect', x: 0, y: 0, w: 100, h: 100 }, ...more });
 
@@ -15,14 +23,29 @@ const paths = (value: unknown) => problems(value).map(({ path }) => path);
 
 describe('a question document', () => {
   it('is complete with its defaults once it is read', () => {
-    const parsed = parseQuestion({ ...least, items: [item()], zones: [zone()], key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'all' } }] });
+    const parsed = parseQuestion({
+      ...least,
+      items: [item()],
+      zones: [zone()],
+      key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'all' } }],
+    });
     if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
     expect(parsed.question).toMatchObject({
       tries: null,
       judging: 'onCheck',
       afterMiss: 'leave',
       items: [{ label: '', rotation: 0, copies: 1, family: null, value: null, home: null }],
-      zones: [{ rotation: 0, reach: { rule: 'share', share: 0.5 }, welcome: 'anyone', capacity: null, whenFull: 'refuse', settle: { rule: 'asDropped' }, floor: false }],
+      zones: [
+        {
+          rotation: 0,
+          reach: { rule: 'share', share: 0.5 },
+          welcome: 'anyone',
+          capacity: null,
+          whenFull: 'refuse',
+          settle: { rule: 'asDropped' },
+          floor: false,
+        },
+      ],
       key: [{ sum: null, sequence: false, weight: null }],
       marks: { wrongCosts: 0, tryCosts: 0, sequenceRule: 'exactPosition', places: 2, tryCounts: 'best' },
     });
@@ -46,17 +69,38 @@ describe('a question document', () => {
     ['a number in quotes', { ...least, items: [item({ rotation: '5' })] }, ['items[0].rotation']],
     ['null where null is not the default', { ...least, judging: null }, ['judging']],
     ['a size of 0', { ...least, items: [item({ size: { w: 0, h: 1 } })] }, ['items[0].size.w']],
-    ['a share above 1', { ...least, zones: [zone({ reach: { rule: 'share', share: 1.5 } })] }, ['zones[0].reach.share']],
-    ['a share with another rule', { ...least, zones: [zone({ reach: { rule: 'touch', share: 0.5 } })] }, ['zones[0].reach.share']],
+    [
+      'a share above 1',
+      { ...least, zones: [zone({ reach: { rule: 'share', share: 1.5 } })] },
+      ['zones[0].reach.share'],
+    ],
+    [
+      'a share with another rule',
+      { ...least, zones: [zone({ reach: { rule: 'touch', share: 0.5 } })] },
+      ['zones[0].reach.share'],
+    ],
     ['a shape of no kind', { ...least, zones: [zone({ shape: { type: 'star' } })] }, ['zones[0].shape.type']],
     ['no shape at all', { ...least, zones: [{ id: 'dry' }] }, ['zones[0].shape']],
     ['an id used twice', { ...least, items: [item(), item()] }, ['items[1].id']],
-    ['a key for a zone that is not there', { ...least, key: [{ zone: 'x', belongs: [], need: { rule: 'all' } }] }, ['key[0].zone']],
+    [
+      'a key for a zone that is not there',
+      { ...least, key: [{ zone: 'x', belongs: [], need: { rule: 'all' } }] },
+      ['key[0].zone'],
+    ],
     ['a key without a need', { ...least, zones: [zone()], key: [{ zone: 'dry', belongs: [] }] }, ['key[0].need']],
-    ['min above max', { ...least, zones: [zone()], key: [{ zone: 'dry', belongs: [], need: { rule: 'between', min: 2, max: 1 } }] }, ['key[0].need']],
+    [
+      'min above max',
+      { ...least, zones: [zone()], key: [{ zone: 'dry', belongs: [], need: { rule: 'between', min: 2, max: 1 } }] },
+      ['key[0].need'],
+    ],
     [
       'all of an endless item',
-      { ...least, items: [item({ copies: 'endless' })], zones: [zone()], key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'all' } }] },
+      {
+        ...least,
+        items: [item({ copies: 'endless' })],
+        zones: [zone()],
+        key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'all' } }],
+      },
       ['key[0].need'],
     ],
     [
@@ -87,7 +131,9 @@ describe('a question document', () => {
   });
 
   it('says what is wrong in a sentence', () => {
-    expect(problems({ ...least, zones: [zone({ reach: { rule: 'share', share: 2 } })] })).toEqual([{ path: 'zones[0].reach.share', message: 'Share has to be at most 1.' }]);
+    expect(problems({ ...least, zones: [zone({ reach: { rule: 'share', share: 2 } })] })).toEqual([
+      { path: 'zones[0].reach.share', message: 'Share has to be at most 1.' },
+    ]);
     expect(problems({ ...least, version: 7 })[0]?.message).toContain('newer than the version 1');
   });
 });
@@ -99,10 +145,26 @@ describe('hostile input', () => {
     ['not JSON', '{', /not JSON/],
     ['with a NUL in its title', JSON.stringify({ ...least, title: 'a\0b' }), /NUL/],
     ['with __proto__', '{"format":"vault-drop/question","__proto__":{"kind":"sort"}}', /__proto__/],
-    ['with 3,000 items', JSON.stringify({ ...least, items: Array.from({ length: 3000 }, () => ({})) }), /at most 600 entries/],
-    ['with 20,000 unknown fields', JSON.stringify({ ...least, ...Object.fromEntries(Array.from({ length: 20_000 }, (_, i) => [`f${i}`, 1])) }), /more than 10000 entries/],
-    ['with half a million values', JSON.stringify({ ...least, hints: Array.from({ length: 100 }, () => Array(5000).fill(0)) }), /more than 400000 values/],
-    ['with an item named as what nothing accepts', JSON.stringify({ ...least, items: [item({ id: '?' })] }), /reserved/],
+    [
+      'with 3,000 items',
+      JSON.stringify({ ...least, items: Array.from({ length: 3000 }, () => ({})) }),
+      /at most 600 entries/,
+    ],
+    [
+      'with 20,000 unknown fields',
+      JSON.stringify({ ...least, ...Object.fromEntries(Array.from({ length: 20_000 }, (_, i) => [`f${i}`, 1])) }),
+      /more than 10000 entries/,
+    ],
+    [
+      'with half a million values',
+      JSON.stringify({ ...least, hints: Array.from({ length: 100 }, () => Array(5000).fill(0)) }),
+      /more than 400000 values/,
+    ],
+    [
+      'with an item named as what nothing accepts',
+      JSON.stringify({ ...least, items: [item({ id: '?' })] }),
+      /reserved/,
+    ],
     ['with a number beyond double', JSON.stringify(least).replace('960', '1e999'), /finite/],
   ])('%s is refused with a sentence', (_, text, sentence) => {
     const parsed = parseQuestionText(text);

@@ -5,7 +5,9 @@ import type { Problem } from './problem';
 import { referenceProblems } from './references';
 import { FORMAT, MOST, type Question, questionSchema, VERSION } from './schema';
 
-setLocale({ mixed: { required: 'is missing', defined: 'is missing', notNull: 'may not be null', notType: 'has the wrong type' } });
+setLocale({
+  mixed: { required: 'is missing', defined: 'is missing', notNull: 'may not be null', notType: 'has the wrong type' },
+});
 
 export type Parsed = { ok: true; question: Question } | { ok: false; problems: Problem[] };
 
@@ -36,16 +38,28 @@ export function parseQuestion(value: unknown): Parsed {
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, question };
 }
 
-/** A document of another format or a newer version is refused for that reason alone: whatever else is odd about it follows from it. */
+/**
+ * A document of another format or a newer version is refused for that reason alone: whatever else is odd about it
+ * follows from it.
+ */
 function headerProblems(value: unknown): Problem[] {
-  if (value === null || typeof value !== 'object' || Array.isArray(value)) return [{ path: '', message: 'A question document has to be a JSON object.' }];
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    return [{ path: '', message: 'A question document has to be a JSON object.' }];
   const { format, version } = value as { format?: unknown; version?: unknown };
-  if (format !== undefined && format !== FORMAT) return [{ path: 'format', message: `This is not a question document: its format is not "${FORMAT}".` }];
+  if (format !== undefined && format !== FORMAT)
+    return [{ path: 'format', message: `This is not a question document: its format is not "${FORMAT}".` }];
   if (typeof version === 'number' && Number.isInteger(version) && version > VERSION)
-    return [{ path: 'version', message: `This document is of version ${version}, newer than the version ${VERSION} this program knows.` }];
+    return [
+      {
+        path: 'version',
+        message: `This document is of version ${version}, newer than the version ${VERSION} this program knows.`,
+      },
+    ];
   return Object.entries(MOST).flatMap(([name, most]) => {
     const entries = (value as Record<string, unknown>)[name];
-    return Array.isArray(entries) && entries.length > most ? [{ path: name, message: sentence(name, `has to have at most ${most} entries`) }] : [];
+    return Array.isArray(entries) && entries.length > most
+      ? [{ path: name, message: sentence(name, `has to have at most ${most} entries`) }]
+      : [];
   });
 }
 

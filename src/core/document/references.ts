@@ -5,7 +5,9 @@ import { materialProblems } from './materialReferences';
 import type { Problem } from './problem';
 import { MAX_CORNERS, type Question } from './schema';
 
-/** What a schema of shapes cannot see: that names are unique and exist, and that the parts of a key entry go together. */
+/**
+ * What a schema of shapes cannot see: that names are unique and exist, and that the parts of a key entry go together.
+ */
 export function referenceProblems(question: Question): Problem[] {
   const problems = [
     ...duplicateIds('items', question.items),
@@ -27,22 +29,32 @@ function ridingProblems({ items, zones }: Question): Problem[] {
     if (ridesOn === null) return [];
     const carrier = items.find((item) => item.id === ridesOn);
     if (!carrier) return [{ path: `zones[${i}].ridesOn`, message: `There is no item "${ridesOn}".` }];
-    return carrier.copies === 1 ? [] : [{ path: `zones[${i}].ridesOn`, message: `Item "${ridesOn}" carries a zone, so it has to have one copy.` }];
+    return carrier.copies === 1
+      ? []
+      : [{ path: `zones[${i}].ridesOn`, message: `Item "${ridesOn}" carries a zone, so it has to have one copy.` }];
   });
 }
 
 function typedProblems({ items, zones }: Question): Problem[] {
   const ids = new Set<string>(items.map((item) => item.id));
   return zones.flatMap(({ typed }, i) =>
-    Object.keys(typed?.accept ?? {}).flatMap((id) => (ids.has(id) ? [] : [{ path: `zones[${i}].typed.accept.${id}`, message: `There is no item "${id}".` }])),
+    Object.keys(typed?.accept ?? {}).flatMap((id) =>
+      ids.has(id) ? [] : [{ path: `zones[${i}].typed.accept.${id}`, message: `There is no item "${id}".` }],
+    ),
   );
 }
 
 /** What the Bench notes of things is of things that exist; a thing is in one group at most. */
 function benchProblems({ bench, items, zones, fixtures }: Question): Problem[] {
-  const standing = new Set<string>([...items.map(({ id }) => `item:${id}`), ...zones.map(({ id }) => `zone:${id}`), ...fixtures.map(({ id }) => `fixture:${id}`)]);
+  const standing = new Set<string>([
+    ...items.map(({ id }) => `item:${id}`),
+    ...zones.map(({ id }) => `zone:${id}`),
+    ...fixtures.map(({ id }) => `fixture:${id}`),
+  ]);
   const named = (path: string, refs: readonly string[]) =>
-    refs.flatMap((ref, i): Problem[] => (standing.has(ref) ? [] : [{ path: `${path}[${i}]`, message: `There is no "${ref}" on the scene.` }]));
+    refs.flatMap((ref, i): Problem[] =>
+      standing.has(ref) ? [] : [{ path: `${path}[${i}]`, message: `There is no "${ref}" on the scene.` }],
+    );
   const grouped = new Set<string>();
   const twice = bench.groups.flatMap((group, i) =>
     group.flatMap((ref, j): Problem[] => {
@@ -51,7 +63,12 @@ function benchProblems({ bench, items, zones, fixtures }: Question): Problem[] {
       return again ? [{ path: `bench.groups[${i}][${j}]`, message: `"${ref}" is in a group already.` }] : [];
     }),
   );
-  return [...named('bench.locked', bench.locked), ...named('bench.veiled', bench.veiled), ...bench.groups.flatMap((group, i) => named(`bench.groups[${i}]`, group)), ...twice];
+  return [
+    ...named('bench.locked', bench.locked),
+    ...named('bench.veiled', bench.veiled),
+    ...bench.groups.flatMap((group, i) => named(`bench.groups[${i}]`, group)),
+    ...twice,
+  ];
 }
 
 /** The starting arrangement is one that the zones can hold. */
@@ -64,7 +81,10 @@ function startProblems(question: Question): Problem[] {
 function duplicateIds(listName: 'items' | 'zones' | 'fixtures', entries: readonly { id: string }[]): Problem[] {
   const seen = new Set<string>();
   return entries.flatMap(({ id }, i) => {
-    if (listName === 'items' && id === UNREAD) return [{ path: `items[${i}].id`, message: `The id "${UNREAD}" is reserved for typed texts that nothing accepts.` }];
+    if (listName === 'items' && id === UNREAD)
+      return [
+        { path: `items[${i}].id`, message: `The id "${UNREAD}" is reserved for typed texts that nothing accepts.` },
+      ];
     const again = seen.has(id);
     seen.add(id);
     return again ? [{ path: `${listName}[${i}].id`, message: `Id "${id}" is used twice among the ${listName}.` }] : [];
@@ -72,12 +92,26 @@ function duplicateIds(listName: 'items' | 'zones' | 'fixtures', entries: readonl
 }
 
 function shapeProblems(question: Question): Problem[] {
-  const corners = question.zones.reduce((sum, { shape }) => sum + (shape.type === 'polygon' ? shape.points.length : 0), 0);
-  if (corners > MAX_CORNERS) return [{ path: 'zones', message: `The outlines of the zones have ${corners} corners together: at most ${MAX_CORNERS} are taken.` }];
+  const corners = question.zones.reduce(
+    (sum, { shape }) => sum + (shape.type === 'polygon' ? shape.points.length : 0),
+    0,
+  );
+  if (corners > MAX_CORNERS)
+    return [
+      {
+        path: 'zones',
+        message: `The outlines of the zones have ${corners} corners together: at most ${MAX_CORNERS} are taken.`,
+      },
+    ];
   return question.zones.flatMap(({ shape, rotation }, i) => {
     if (shape.type !== 'polygon') return [];
-    if (rotation !== 0) return [{ path: `zones[${i}].rotation`, message: 'A polygon is turned by its points: its rotation has to be 0.' }];
-    return isSimplePolygon(shape.points) ? [] : [{ path: `zones[${i}].shape.points`, message: 'The outline crosses or touches itself.' }];
+    if (rotation !== 0)
+      return [
+        { path: `zones[${i}].rotation`, message: 'A polygon is turned by its points: its rotation has to be 0.' },
+      ];
+    return isSimplePolygon(shape.points)
+      ? []
+      : [{ path: `zones[${i}].shape.points`, message: 'The outline crosses or touches itself.' }];
   });
 }
 
@@ -103,16 +137,19 @@ function keyProblems(question: Question): Problem[] {
     if (entry.need?.rule === 'between' && entry.need.min > entry.need.max) say('need', 'Need has a min above its max.');
     if (entry.sum && entry.sequence) say('sequence', 'A sequence cannot have a sum as well.');
     if (entry.belongs === null && !entry.sum) say('belongs', 'Belongs is missing.');
-    if (entry.belongs?.length === 0 && entry.sum) say('belongs', 'With a sum, belongs has to list one item or more, or be left out.');
+    if (entry.belongs?.length === 0 && entry.sum)
+      say('belongs', 'With a sum, belongs has to list one item or more, or be left out.');
     if (entry.need === null && !entry.sum && !entry.sequence) say('need', 'Need is missing.');
     if (entry.sequence) {
       if (entry.belongs?.length === 0) say('belongs', 'A sequence has to list one item or more.');
       if (entry.need && entry.need.rule !== 'all') say('need', 'The need of a sequence is all.');
       for (const [j, id] of (entry.belongs ?? []).entries())
-        if (items.has(id) && items.get(id)?.copies !== 1) say(`belongs[${j}]`, `Item "${id}" stands in a sequence, so it has to have one copy.`);
+        if (items.has(id) && items.get(id)?.copies !== 1)
+          say(`belongs[${j}]`, `Item "${id}" stands in a sequence, so it has to have one copy.`);
     }
     const belongs = entry.belongs ?? question.items.filter((item) => item.value !== null).map((item) => item.id);
-    if (entry.need?.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless')) say('need', 'All of an endless item cannot be needed.');
+    if (entry.need?.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless'))
+      say('need', 'All of an endless item cannot be needed.');
     return problems;
   });
 }

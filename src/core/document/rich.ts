@@ -3,8 +3,8 @@ import type { ZoneId } from './ids';
 import { flag, identifier, list, oneOf, record, variant, words } from './leaves';
 
 /**
- * Rich text: paragraphs and lists of runs. Nothing in it can hold markup, an address or script: a run is characters and a few switches,
- * so it is safe by construction wherever it is drawn.
+ * Rich text: paragraphs and lists of runs. Nothing in it can hold markup, an address or script: a run is characters and
+ * a few switches, so it is safe by construction wherever it is drawn.
  */
 const run = record({
   text: words(),
@@ -16,12 +16,21 @@ const run = record({
   mono: flag(),
   colour: oneOf('ink', 'mute', 'brass', 'verdigris', 'brick'),
   lang: words(35),
-}).test('textOrSlot', 'has to have either a text or a slot', (v) => v == null || (v.text === undefined) !== (v.slot === undefined));
+}).test(
+  'textOrSlot',
+  'has to have either a text or a slot',
+  (v) => v == null || (v.text === undefined) !== (v.slot === undefined),
+);
 const direction = oneOf('ltr', 'rtl');
 
 const block = variant('type', {
   paragraph: record({ type: oneOf('paragraph').required(), dir: direction, runs: list(run, 2000) }),
-  list: record({ type: oneOf('list').required(), ordered: flag().default(false), dir: direction, entries: list(list(run, 2000), 500) }),
+  list: record({
+    type: oneOf('list').required(),
+    ordered: flag().default(false),
+    dir: direction,
+    entries: list(list(run, 2000), 500),
+  }),
 });
 
 export const richSchema = record({ blocks: list(block.required(), 500) });
@@ -33,11 +42,19 @@ const textOf = (runs: readonly RichRun[]) => runs.map((r) => r.text ?? '___').jo
 /** The characters of a rich text, a line for each paragraph or list entry. */
 export function plainText(rich: Rich | null): string {
   if (!rich) return '';
-  return rich.blocks.map((b) => (b.type === 'paragraph' ? textOf(b.runs) : b.entries.map(textOf).join('\n'))).join('\n');
+  return rich.blocks
+    .map((b) => (b.type === 'paragraph' ? textOf(b.runs) : b.entries.map(textOf).join('\n')))
+    .join('\n');
 }
 
 /** One paragraph a line; null for a text of nothing but white space. */
 export function richFromPlain(text: string): Rich | null {
   if (text.trim() === '') return null;
-  return { blocks: text.split('\n').map((line) => ({ type: 'paragraph' as const, dir: undefined, runs: line === '' ? [] : [{ text: line } as RichRun] })) };
+  return {
+    blocks: text.split('\n').map((line) => ({
+      type: 'paragraph' as const,
+      dir: undefined,
+      runs: line === '' ? [] : [{ text: line } as RichRun],
+    })),
+  };
 }

@@ -1,12 +1,27 @@
 import { type InferType, mixed } from 'yup';
 import type { ItemId, QuestionId, ZoneId } from './ids';
 import { KINDS } from './kinds';
-import { atLeastZero, dictionary, finite, flag, identifier, list, listOrNull, oneOf, positive, record, whole, words } from './leaves';
+import {
+  atLeastZero,
+  dictionary,
+  finite,
+  flag,
+  identifier,
+  list,
+  listOrNull,
+  oneOf,
+  positive,
+  record,
+  whole,
+  words,
+} from './leaves';
 import { fixtureSchema, lookSchema, mediaId, mediumSchema, saySchema } from './material';
 import { richSchema } from './rich';
 import { needSchema, reachSchema, settleSchema, shapeSchema } from './shapes';
 
-/** The one schema of a question document, version 1 (`docs/format/`). Lengths are scene units, turns degrees clockwise. */
+/**
+ * The one schema of a question document, version 1 (`docs/format/`). Lengths are scene units, turns degrees clockwise.
+ */
 export const FORMAT = 'vault-drop/question';
 export const VERSION = 1;
 
@@ -23,7 +38,10 @@ export const itemSchema = record({
   size: size.required(MISSING),
   home: point.nullable().default(null),
   rotation: finite().default(0),
-  copies: mixed<number | 'endless'>((v): v is number | 'endless' => v === 'endless' || (typeof v === 'number' && Number.isInteger(v) && v >= 1 && v <= 10_000))
+  copies: mixed<number | 'endless'>(
+    (v): v is number | 'endless' =>
+      v === 'endless' || (typeof v === 'number' && Number.isInteger(v) && v >= 1 && v <= 10_000),
+  )
     .typeError('has to be a whole number from 1 to 10000, or "endless"')
     .default(1),
   family: family(),
@@ -64,7 +82,9 @@ export const zoneSchema = record({
   typed: typedSchema.nullable().default(null),
   /** A slot answered by choosing from a menu of what it could take. */
   menu: flag().default(false),
-  /** How many characters wide a slot in a text is; null: as wide as all others, which is what the longest item needs. */
+  /**
+   * How many characters wide a slot in a text is; null: as wide as all others, which is what the longest item needs.
+   */
   chars: whole(1, 80).nullable().default(null),
   look: lookId(),
   lid: lidSchema.nullable().default(null),
@@ -80,7 +100,10 @@ export const keySchema = record({
   sequence: flag().default(false),
   weight: atLeastZero().nullable().default(null),
   /** What is said of the zone as a whole, and of single items in it. */
-  says: record({ zone: saySchema.nullable().default(null), items: dictionary(saySchema.required(MISSING), 2000).orEmpty() })
+  says: record({
+    zone: saySchema.nullable().default(null),
+    items: dictionary(saySchema.required(MISSING), 2000).orEmpty(),
+  })
     .nullable()
     .default(null),
 });
@@ -89,7 +112,9 @@ export const marksSchema = record({
   max: atLeastZero().required(MISSING),
   rule: oneOf('perPlacement', 'perZone', 'allOrNothing').required(MISSING),
   wrongCosts: atLeastZero().default(0),
-  sequenceRule: oneOf('exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing').default('exactPosition'),
+  sequenceRule: oneOf('exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing').default(
+    'exactPosition',
+  ),
   tryCosts: atLeastZero().default(0),
   places: whole(0, 4).default(2),
   tryCounts: oneOf('best', 'last').default('best'),
@@ -102,33 +127,68 @@ export const traySchema = record({
 });
 
 const startSchema = record({
-  placements: list(record({ item: identifier<ItemId>().required(MISSING), copy: whole(0, 9999), zone: identifier<ZoneId>().required(MISSING) }).required(MISSING), 5000),
+  placements: list(
+    record({
+      item: identifier<ItemId>().required(MISSING),
+      copy: whole(0, 9999),
+      zone: identifier<ZoneId>().required(MISSING),
+    }).required(MISSING),
+    5000,
+  ),
 });
 
-const feedbackSchema = record({ right: saySchema.nullable().default(null), partly: saySchema.nullable().default(null), wrong: saySchema.nullable().default(null) });
+const feedbackSchema = record({
+  right: saySchema.nullable().default(null),
+  partly: saySchema.nullable().default(null),
+  wrong: saySchema.nullable().default(null),
+});
 
-/** What the learner's page shows. `places` are the named candidate places that *As a list* offers where zones are hidden. */
+/**
+ * What the learner's page shows. `places` are the named candidate places that *As a list* offers where zones are
+ * hidden.
+ */
 const showSchema = record({
   count: flag().default(true),
   mark: flag().default(true),
   runningTotal: flag().default(false),
   modelAnswer: oneOf('never', 'atTheEnd', 'always').default('never'),
   nextOnlyAfterCheck: flag().default(false),
-  places: list(record({ label: words(200).required(MISSING), x: finite().required(MISSING), y: finite().required(MISSING) }).required(MISSING), 500),
+  places: list(
+    record({
+      label: words(200).required(MISSING),
+      x: finite().required(MISSING),
+      y: finite().required(MISSING),
+    }).required(MISSING),
+    500,
+  ),
 });
 
 /** The author's own words on the buttons; null: ours. */
 const button = () => words(60).nullable().default(null);
 const buttonsSchema = record({ check: button(), reset: button(), hint: button(), next: button() });
 
-/** What the Bench keeps for the author and learners never get: `item:`, `zone:` or `fixture:` and an id. Veiled things are out of the author's sight alone. */
+/**
+ * What the Bench keeps for the author and learners never get: `item:`, `zone:` or `fixture:` and an id. Veiled things
+ * are out of the author's sight alone.
+ */
 const thing = () =>
   words(110)
-    .test('thing', 'has to be item:, zone: or fixture: and an id', (v) => v == null || /^(item|zone|fixture):[\s\S]+$/.test(v))
+    .test(
+      'thing',
+      'has to be item:, zone: or fixture: and an id',
+      (v) => v == null || /^(item|zone|fixture):[\s\S]+$/.test(v),
+    )
     .required(MISSING);
-const benchSchema = record({ locked: list(thing(), 4000), veiled: list(thing(), 4000), groups: list(list(thing(), 4000).required(MISSING), 1000) });
+const benchSchema = record({
+  locked: list(thing(), 4000),
+  veiled: list(thing(), 4000),
+  groups: list(list(thing(), 4000).required(MISSING), 1000),
+});
 
-/** The longest lists there may be: what a page can draw and a server can judge while others wait. A longer one is refused before its entries are looked at. */
+/**
+ * The longest lists there may be: what a page can draw and a server can judge while others wait. A longer one is
+ * refused before its entries are looked at.
+ */
 export const MOST = { fixtures: 600, items: 600, zones: 300, key: 300 } as const;
 /** Corners of all outlines together. */
 export const MAX_CORNERS = 20_000;
@@ -159,7 +219,14 @@ export const questionSchema = record({
   start: startSchema.nullable().default(null),
   feedback: feedbackSchema.default(() => ({ right: null, partly: null, wrong: null })),
   hints: list(saySchema.required(MISSING), 20),
-  show: showSchema.default(() => ({ count: true, mark: true, runningTotal: false, modelAnswer: 'never', nextOnlyAfterCheck: false, places: [] })),
+  show: showSchema.default(() => ({
+    count: true,
+    mark: true,
+    runningTotal: false,
+    modelAnswer: 'never',
+    nextOnlyAfterCheck: false,
+    places: [],
+  })),
   buttons: buttonsSchema.default(() => ({ check: null, reset: null, hint: null, next: null })),
   bench: benchSchema.default(() => ({ locked: [], veiled: [], groups: [] })),
 }).required('is missing');

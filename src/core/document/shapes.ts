@@ -24,14 +24,19 @@ export const shapeSchema = variant('type', {
     type: oneOf('polygon').required(),
     points: mixed<[number, number][]>((v): v is [number, number][] => Array.isArray(v))
       .typeError('has to be a list of points')
-      .test('points', 'has to be a list of 3 to 500 points, each a pair of finite numbers', (v) => v == null || isPointList(v))
+      .test(
+        'points',
+        'has to be a list of 3 to 500 points, each a pair of finite numbers',
+        (v) => v == null || isPointList(v),
+      )
       .required(MISSING),
   }),
   slot: record({ type: oneOf('slot').required() }),
 });
 
 function isPointList(value: unknown[]): boolean {
-  const isPoint = (p: unknown) => Array.isArray(p) && p.length === 2 && p.every((n) => typeof n === 'number' && Number.isFinite(n));
+  const isPoint = (p: unknown) =>
+    Array.isArray(p) && p.length === 2 && p.every((n) => typeof n === 'number' && Number.isFinite(n));
   return value.length >= 3 && value.length <= 500 && value.every(isPoint);
 }
 
@@ -48,7 +53,17 @@ export const reachSchema = variant('rule', {
   pointer: record({ rule: oneOf('pointer').required() }),
 });
 
-const ANCHORS = ['topLeft', 'top', 'topRight', 'left', 'middle', 'right', 'bottomLeft', 'bottom', 'bottomRight'] as const;
+const ANCHORS = [
+  'topLeft',
+  'top',
+  'topRight',
+  'left',
+  'middle',
+  'right',
+  'bottomLeft',
+  'bottom',
+  'bottomRight',
+] as const;
 export const settleSchema = variant('rule', {
   asDropped: record({ rule: oneOf('asDropped').required() }),
   anchor: record({ rule: oneOf('anchor').required(), at: oneOf(...ANCHORS).default('middle'), gap: gap() }),
@@ -63,5 +78,9 @@ export const needSchema = variant('rule', {
   all: record({ rule: oneOf('all').required() }),
   exactly: record({ rule: oneOf('exactly').required(), n: count().required(MISSING) }),
   atLeast: record({ rule: oneOf('atLeast').required(), n: count().required(MISSING) }),
-  between: record({ rule: oneOf('between').required(), min: count().required(MISSING), max: count().required(MISSING) }),
+  between: record({
+    rule: oneOf('between').required(),
+    min: count().required(MISSING),
+    max: count().required(MISSING),
+  }),
 });

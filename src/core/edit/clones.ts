@@ -18,33 +18,49 @@ export interface Clipping {
   readonly media: Readonly<Record<string, Medium>>;
 }
 
-/** The things, what the key says of them among themselves, and the looks and media they name. Items keep the place where they stand. */
+/**
+ * The things, what the key says of them among themselves, and the looks and media they name. Items keep the place where
+ * they stand.
+ */
 export function clip(question: Question, refs: ReadonlySet<Ref>): Clipping {
   const at = new Map(frames(question).map(({ ref, frame }) => [ref, frame]));
-  const chosen = <List extends ListField>(list: List, kind: ThingKind) => (question[list] as Listed[List][]).filter(({ id }) => refs.has(refTo(kind, id)));
+  const chosen = <List extends ListField>(list: List, kind: ThingKind) =>
+    (question[list] as Listed[List][]).filter(({ id }) => refs.has(refTo(kind, id)));
   const items = chosen('items', 'item').map((item) => {
     const frame = at.get(refTo('item', item.id));
     return frame ? { ...item, home: { x: frame.x, y: frame.y } } : item;
   });
-  const zones = chosen('zones', 'zone').map((zone) => (zone.ridesOn !== null && !refs.has(refTo('item', zone.ridesOn)) ? { ...zone, ridesOn: null } : zone));
+  const zones = chosen('zones', 'zone').map((zone) =>
+    zone.ridesOn !== null && !refs.has(refTo('item', zone.ridesOn)) ? { ...zone, ridesOn: null } : zone,
+  );
   const has = new Set<string>(items.map(({ id }) => id));
-  const key = question.key.filter(({ zone }) => refs.has(refTo('zone', zone))).flatMap((entry) => keptEntry(entry, has));
+  const key = question.key
+    .filter(({ zone }) => refs.has(refTo('zone', zone)))
+    .flatMap((entry) => keptEntry(entry, has));
   const fixtures = chosen('fixtures', 'fixture');
   const text = JSON.stringify({ items, zones, fixtures, key });
-  const named = <Value>(entries: Readonly<Record<string, Value>>) => Object.fromEntries(Object.entries(entries).filter(([name]) => text.includes(JSON.stringify(name))));
+  const named = <Value>(entries: Readonly<Record<string, Value>>) =>
+    Object.fromEntries(Object.entries(entries).filter(([name]) => text.includes(JSON.stringify(name))));
   const looks = named(question.looks);
-  const media = Object.fromEntries(Object.entries(question.media).filter(([name]) => (text + JSON.stringify(looks)).includes(JSON.stringify(name))));
+  const media = Object.fromEntries(
+    Object.entries(question.media).filter(([name]) => (text + JSON.stringify(looks)).includes(JSON.stringify(name))),
+  );
   return { format: 'vault-drop/clipping', items, zones, fixtures, key, looks, media };
 }
 
 function keptEntry(entry: KeyEntry, items: ReadonlySet<string>): KeyEntry[] {
   const belongs = entry.belongs?.filter((id) => items.has(id)) ?? null;
   if (belongs?.length === 0 && entry.belongs?.length !== 0) return [];
-  const says = entry.says && { ...entry.says, items: Object.fromEntries(Object.entries(entry.says.items).filter(([id]) => items.has(id))) };
+  const says = entry.says && {
+    ...entry.says,
+    items: Object.fromEntries(Object.entries(entry.says.items).filter(([id]) => items.has(id))),
+  };
   return [{ ...entry, belongs, says }];
 }
 
-/** A name that is not taken: itself, else with the first number that is free. The number a name ends in is counted on. */
+/**
+ * A name that is not taken: itself, else with the first number that is free. The number a name ends in is counted on.
+ */
 function fresh(name: string, taken: Set<string>): string {
   const stem = name.replace(/-\d+$/, '').slice(0, 90) || 'thing';
   let free = name;
@@ -66,13 +82,18 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   const entered = <Value>(into: Readonly<Record<string, Value>>, from: Readonly<Record<string, Value>>) => {
     const used = new Set(Object.keys(into));
     return new Map(
-      Object.entries(from).map(([name, value]) => [name, Object.hasOwn(into, name) && JSON.stringify(into[name]) === JSON.stringify(value) ? name : fresh(name, used)]),
+      Object.entries(from).map(([name, value]) => [
+        name,
+        Object.hasOwn(into, name) && JSON.stringify(into[name]) === JSON.stringify(value) ? name : fresh(name, used),
+      ]),
     );
   };
   const looks = entered(question.looks, clipping.looks);
   const media = entered(question.media, clipping.media);
-  const medium = <Named extends string | null | undefined>(name: Named) => (name ? ((media.get(name) ?? name) as Named) : name);
-  const said = <S extends Item['content']>(say: S): S => say && { ...say, picture: medium(say.picture), sound: medium(say.sound) };
+  const medium = <Named extends string | null | undefined>(name: Named) =>
+    name ? ((media.get(name) ?? name) as Named) : name;
+  const said = <S extends Item['content']>(say: S): S =>
+    say && { ...say, picture: medium(say.picture), sound: medium(say.sound) };
   const look = (name: string | null) => (name === null ? null : (looks.get(name) ?? null));
 
   const items = clipping.items.map(
@@ -85,7 +106,13 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
     }),
   );
   const zones = clipping.zones.map((one): Zone => {
-    const accept = one.typed && Object.fromEntries(Object.entries(one.typed.accept).flatMap(([id, spellings]) => (item.has(id) ? [[item.get(id) as string, spellings]] : [])));
+    const accept =
+      one.typed &&
+      Object.fromEntries(
+        Object.entries(one.typed.accept).flatMap(([id, spellings]) =>
+          item.has(id) ? [[item.get(id) as string, spellings]] : [],
+        ),
+      );
     return {
       ...one,
       id: zone.get(one.id) as ZoneId,
@@ -104,12 +131,19 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
       ...entry,
       zone: zone.get(entry.zone) as ZoneId,
       belongs: entry.belongs?.map((id) => item.get(id) as ItemId) ?? null,
-      says: entry.says && { zone: said(entry.says.zone), items: Object.fromEntries(Object.entries(entry.says.items).map(([id, say]) => [item.get(id) as string, said(say)])) },
+      says: entry.says && {
+        zone: said(entry.says.zone),
+        items: Object.fromEntries(
+          Object.entries(entry.says.items).map(([id, say]) => [item.get(id) as string, said(say)]),
+        ),
+      },
     }),
   );
   const placed: Step = [
     ...Object.entries(clipping.media).flatMap(([name, value]) => setMedium(question, media.get(name) as string, value)),
-    ...Object.entries(clipping.looks).flatMap(([name, value]) => setLook(question, looks.get(name) as string, restyled(value, medium))),
+    ...Object.entries(clipping.looks).flatMap(([name, value]) =>
+      setLook(question, looks.get(name) as string, restyled(value, medium)),
+    ),
     ...add(question, 'items', items),
     ...add(question, 'zones', zones),
     ...add(question, 'fixtures', fixtures),
@@ -117,16 +151,26 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   ];
   const standing = zones.filter(({ ridesOn }) => ridesOn === null).map(({ id }) => refTo('zone', id));
   const moved = shifted(applyAll(question, placed), new Set(standing), by);
-  const refs: Ref[] = [...items.map(({ id }) => refTo('item', id)), ...zones.map(({ id }) => refTo('zone', id)), ...fixtures.map(({ id }) => refTo('fixture', id))];
+  const refs: Ref[] = [
+    ...items.map(({ id }) => refTo('item', id)),
+    ...zones.map(({ id }) => refTo('zone', id)),
+    ...fixtures.map(({ id }) => refTo('fixture', id)),
+  ];
   return { step: [...placed, ...moved], refs };
 }
 
 function restyled(look: Look, medium: (name: string | undefined) => string | undefined): Look {
   const states = Object.fromEntries(
-    Object.entries(look.states as Record<string, { picture?: string; sound?: string } | undefined>).map(([state, style]) => [
-      state,
-      style && { ...style, ...(style.picture ? { picture: medium(style.picture) } : {}), ...(style.sound ? { sound: medium(style.sound) } : {}) },
-    ]),
+    Object.entries(look.states as Record<string, { picture?: string; sound?: string } | undefined>).map(
+      ([state, style]) => [
+        state,
+        style && {
+          ...style,
+          ...(style.picture ? { picture: medium(style.picture) } : {}),
+          ...(style.sound ? { sound: medium(style.sound) } : {}),
+        },
+      ],
+    ),
   );
   return { ...look, states } as Look;
 }
@@ -141,8 +185,16 @@ const shifted = (question: Question, refs: ReadonlySet<Ref>, by: Point): Step =>
           .map(({ ref, frame }): Framed => ({ ref, frame: { ...frame, x: frame.x + by.x, y: frame.y + by.y } })),
       );
 
-/** The same again, `times` times, each moved by `by` from the one before: in place where `by` is small, in a row where it is the things' width and a gap. Numbers that labels end in are counted on. */
-export function duplicate(question: Question, refs: ReadonlySet<Ref>, times: number, by: Point): { step: Step; refs: Ref[] } {
+/**
+ * The same again, `times` times, each moved by `by` from the one before: in place where `by` is small, in a row where
+ * it is the things' width and a gap. Numbers that labels end in are counted on.
+ */
+export function duplicate(
+  question: Question,
+  refs: ReadonlySet<Ref>,
+  times: number,
+  by: Point,
+): { step: Step; refs: Ref[] } {
   const source = clip(question, refs);
   let now = question;
   let step: Step = [];
@@ -161,12 +213,20 @@ export function duplicate(question: Question, refs: ReadonlySet<Ref>, times: num
 function backInTray(question: Question, step: Step, source: Clipping): Step {
   const waiting = source.items.map(({ id }) => question.items.find((item) => item.id === id)?.home === null);
   let n = 0;
-  return step.map((edit) => (edit.type === 'add' && edit.in === 'items' && waiting[n++] ? { ...edit, entry: { ...(edit.entry as Item), home: null } } : edit));
+  return step.map((edit) =>
+    edit.type === 'add' && edit.in === 'items' && waiting[n++]
+      ? { ...edit, entry: { ...(edit.entry as Item), home: null } }
+      : edit,
+  );
 }
 
-const countOn = (label: string, by: number) => label.replace(/(?<!\d)\d+$/, (digits) => String(Number(digits) + by).padStart(digits.length, '0'));
+const countOn = (label: string, by: number) =>
+  label.replace(/(?<!\d)\d+$/, (digits) => String(Number(digits) + by).padStart(digits.length, '0'));
 const countedOn = (clipping: Clipping, by: number): Clipping => {
-  const label = <Entry extends { readonly label: string }>(entry: Entry): Entry => ({ ...entry, label: countOn(entry.label, by) });
+  const label = <Entry extends { readonly label: string }>(entry: Entry): Entry => ({
+    ...entry,
+    label: countOn(entry.label, by),
+  });
   return { ...clipping, items: clipping.items.map(label), zones: clipping.zones.map(label) };
 };
 
@@ -181,14 +241,20 @@ export function rowStep(boxes: readonly Box[], along: 'x' | 'y', gap: number): P
 /** Every thing that belongs to the same group as one of those chosen, and those. */
 export function withGroups(question: Question, refs: Iterable<Ref>): Set<Ref> {
   const chosen = new Set<Ref>(refs);
-  for (const group of question.bench.groups) if (group.some((ref) => chosen.has(ref as Ref))) for (const ref of group) chosen.add(ref as Ref);
+  for (const group of question.bench.groups)
+    if (group.some((ref) => chosen.has(ref as Ref))) for (const ref of group) chosen.add(ref as Ref);
   return chosen;
 }
 
 /** Makes the things one group (taking them out of those they were in), or with `together` false none. */
 export function setGroup(question: Question, refs: ReadonlySet<Ref>, together: boolean): Step {
-  const others = question.bench.groups.map((group) => group.filter((ref) => !refs.has(ref as Ref))).filter((group) => group.length > 1);
-  return setQuestion(question, 'bench', { ...question.bench, groups: together && refs.size > 1 ? [...others, [...refs]] : others });
+  const others = question.bench.groups
+    .map((group) => group.filter((ref) => !refs.has(ref as Ref)))
+    .filter((group) => group.length > 1);
+  return setQuestion(question, 'bench', {
+    ...question.bench,
+    groups: together && refs.size > 1 ? [...others, [...refs]] : others,
+  });
 }
 
 /** Locks or veils things on the Bench, or no longer. */

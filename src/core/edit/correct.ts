@@ -3,8 +3,23 @@ import { difference } from './difference';
 import type { Edit, Step } from './edit';
 
 /** What of a question may be corrected once it has been answered: nothing that moves were made with. */
-const QUESTION_FIELDS = new Set(['title', 'prompt', 'promptSound', 'key', 'marks', 'feedback', 'hints', 'show', 'buttons', 'bench', 'kind']);
-const LIST_FIELDS: Readonly<Record<string, ReadonlySet<string>>> = { items: new Set(['label', 'content', 'value', 'look']), zones: new Set(['label', 'typed', 'look', 'chars']) };
+const QUESTION_FIELDS = new Set([
+  'title',
+  'prompt',
+  'promptSound',
+  'key',
+  'marks',
+  'feedback',
+  'hints',
+  'show',
+  'buttons',
+  'bench',
+  'kind',
+]);
+const LIST_FIELDS: Readonly<Record<string, ReadonlySet<string>>> = {
+  items: new Set(['label', 'content', 'value', 'look']),
+  zones: new Set(['label', 'typed', 'look', 'chars']),
+};
 
 const isCorrection = (edit: Edit): boolean => {
   switch (edit.type) {
@@ -22,15 +37,21 @@ const isCorrection = (edit: Edit): boolean => {
 };
 
 /**
- * What makes one version of a question into another, where moves that were made in the one can be judged by the other: the same items and zones, where they were and as
- * they take. Else the edits that are in the way.
+ * What makes one version of a question into another, where moves that were made in the one can be judged by the other:
+ * the same items and zones, where they were and as they take. Else the edits that are in the way.
  */
-export function correction(from: Question, to: Question): { readonly ok: true; readonly step: Step } | { readonly ok: false; readonly inTheWay: Step } {
+export function correction(
+  from: Question,
+  to: Question,
+): { readonly ok: true; readonly step: Step } | { readonly ok: false; readonly inTheWay: Step } {
   const step = difference(from, to);
   const inTheWay = step.filter((edit) => !isCorrection(edit));
   // Whether a zone is typed into at all is how it takes.
   const typedNow = new Map(from.zones.map(({ id, typed }) => [id, typed !== null]));
   const turned = to.zones.filter(({ id, typed }) => typedNow.get(id) !== (typed !== null));
-  const all = turned.length > 0 ? [...inTheWay, ...step.filter((edit) => edit.type === 'set' && edit.in === 'zones' && edit.field === 'typed')] : inTheWay;
+  const all =
+    turned.length > 0
+      ? [...inTheWay, ...step.filter((edit) => edit.type === 'set' && edit.in === 'zones' && edit.field === 'typed')]
+      : inTheWay;
   return all.length > 0 ? { ok: false, inTheWay: all } : { ok: true, step };
 }

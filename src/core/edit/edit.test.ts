@@ -39,9 +39,16 @@ const STEPS: readonly ((question: Question, which: number) => Step)[] = [
       ? setCells(question, [{ zone: zone.id, item: item.id }], which % 2 === 0)
       : [];
   },
-  (question, which) => add(question, 'items', [newItem({ id: `new-${question.items.length}-${which}` as ItemId, label: 'New' })]),
   (question, which) =>
-    add(question, 'zones', [newZone({ id: `new-${question.zones.length}-${which}` as ZoneId, label: 'New', shape: { type: 'rect', x: 1, y: 2, w: 30, h: 40 } })]),
+    add(question, 'items', [newItem({ id: `new-${question.items.length}-${which}` as ItemId, label: 'New' })]),
+  (question, which) =>
+    add(question, 'zones', [
+      newZone({
+        id: `new-${question.zones.length}-${which}` as ZoneId,
+        label: 'New',
+        shape: { type: 'rect', x: 1, y: 2, w: 30, h: 40 },
+      }),
+    ]),
   (question, which) =>
     setFrames(
       question,
@@ -50,12 +57,22 @@ const STEPS: readonly ((question: Question, which: number) => Step)[] = [
         .map(({ ref, frame }) => ({ ref, frame: { ...frame, x: which, w: 50 + which } })),
     ),
   (question, which) => remove(question, somethings(question, which)),
-  (question, which) => reorder(question, somethings(question, which), (['front', 'back', 'forward', 'backward'] as const)[which % 4] ?? 'front'),
+  (question, which) =>
+    reorder(
+      question,
+      somethings(question, which),
+      (['front', 'back', 'forward', 'backward'] as const)[which % 4] ?? 'front',
+    ),
   (question, which) => duplicate(question, somethings(question, which), 1 + (which % 3), { x: 10, y: 4 }).step,
   (question, which) => paste(question, clip(question, somethings(question, which)), { x: which, y: 0 }).step,
   (question, which) => setGroup(question, somethings(question, which), which % 3 > 0),
   (question, which) => setNoted(question, which % 2 ? 'locked' : 'veiled', somethings(question, which), which % 3 > 0),
-  (question, which) => setLook(question, 'plain', which % 2 ? null : { of: 'item', name: `Look ${which}`, putAway: false, states: {} as never }),
+  (question, which) =>
+    setLook(
+      question,
+      'plain',
+      which % 2 ? null : { of: 'item', name: `Look ${which}`, putAway: false, states: {} as never },
+    ),
 ];
 /** A look that is worn cannot be taken away; the test that follows takes only what leaves a valid question. */
 const leavesValid = (question: Question, step: Step) => parseQuestion(applyAll(question, step)).ok;
@@ -89,7 +106,10 @@ describe('edits', () => {
     fc.assert(
       fc.property(fc.boolean(), walk, (plain, picks) => {
         const start = plain ? seeds() : full();
-        const end = picks.reduce((question, [what, which]) => applyAll(question, (STEPS[what] as (typeof STEPS)[number])(question, which)), start);
+        const end = picks.reduce(
+          (question, [what, which]) => applyAll(question, (STEPS[what] as (typeof STEPS)[number])(question, which)),
+          start,
+        );
         expect(applyAll(start, difference(start, end))).toEqual(end);
         expect(applyAll(end, difference(end, start))).toEqual(start);
         expect(difference(end, end)).toEqual([]);
@@ -103,9 +123,13 @@ describe('edits', () => {
     const set = { type: 'set' as const, in: 'items' as const, to: 'x', from: 'y' };
     expect(() => apply(question, { ...set, id: 'nobody', field: 'label' })).toThrow(EditMismatch);
     expect(() => apply(question, { ...set, id: 'barley', field: '__proto__' })).toThrow(EditMismatch);
-    expect(() => apply(question, { type: 'setQuestion', field: 'format' as never, to: 'x', from: 'y' })).toThrow(EditMismatch);
+    expect(() => apply(question, { type: 'setQuestion', field: 'format' as never, to: 'x', from: 'y' })).toThrow(
+      EditMismatch,
+    );
     expect(() => apply(question, { type: 'move', in: 'items', from: 0, to: 99 })).toThrow(EditMismatch);
-    expect(() => apply(question, { type: 'name', in: 'looks', name: '__proto__', to: null, from: null })).toThrow(EditMismatch);
+    expect(() => apply(question, { type: 'name', in: 'looks', name: '__proto__', to: null, from: null })).toThrow(
+      EditMismatch,
+    );
   });
 
   it('of an item deleted take it out of the key', () => {
@@ -122,14 +146,18 @@ describe('frames', () => {
     const [was, is] = [frames(turned), frames(again)];
     expect(is.map(({ ref }) => ref)).toEqual(was.map(({ ref }) => ref));
     for (const [i, { frame }] of is.entries())
-      for (const field of ['x', 'y', 'w', 'h', 'rotation'] as const) expect(frame[field]).toBeCloseTo((was[i] as (typeof was)[number]).frame[field], 6);
+      for (const field of ['x', 'y', 'w', 'h', 'rotation'] as const)
+        expect(frame[field]).toBeCloseTo((was[i] as (typeof was)[number]).frame[field], 6);
   });
 
   it('moved by a step move by it on the scene, a riding zone on a turned carrier too', () => {
     const question = applyAll(full(), setItem(full(), 'rack' as ItemId, 'rotation', 90));
     const shelf = frames(question).find(({ ref }) => ref === 'zone:shelf');
     if (!shelf) throw new Error('no shelf');
-    const moved = applyAll(question, setFrames(question, [{ ...shelf, frame: { ...shelf.frame, x: shelf.frame.x + 7, y: shelf.frame.y - 3 } }]));
+    const moved = applyAll(
+      question,
+      setFrames(question, [{ ...shelf, frame: { ...shelf.frame, x: shelf.frame.x + 7, y: shelf.frame.y - 3 } }]),
+    );
     const now = frames(moved).find(({ ref }) => ref === 'zone:shelf');
     expect(now?.frame.x).toBeCloseTo(shelf.frame.x + 7, 6);
     expect(now?.frame.y).toBeCloseTo(shelf.frame.y - 3, 6);
@@ -161,14 +189,25 @@ describe('copies', () => {
 
 describe('the key', () => {
   it('everything else belongs nowhere: neutral zones become traps, others lose what is not kept', () => {
-    const question = applyAll(seeds(), add(seeds(), 'zones', [newZone({ id: 'bench' as ZoneId, label: 'Bench', shape: { type: 'rect', x: 1, y: 1, w: 50, h: 50 } })]));
+    const question = applyAll(
+      seeds(),
+      add(seeds(), 'zones', [
+        newZone({ id: 'bench' as ZoneId, label: 'Bench', shape: { type: 'rect', x: 1, y: 1, w: 50, h: 50 } }),
+      ]),
+    );
     const after = applyAll(question, restNowhere(question, new Set(['barley'])));
-    expect(after.key.find(({ zone }) => zone === 'bench')).toMatchObject({ belongs: [], need: { rule: 'exactly', n: 0 } });
+    expect(after.key.find(({ zone }) => zone === 'bench')).toMatchObject({
+      belongs: [],
+      need: { rule: 'exactly', n: 0 },
+    });
     expect(after.key.find(({ zone }) => zone === 'dry')?.belongs).toEqual(['barley']);
   });
 
   it('a need keeps who belongs', () => {
     const after = applyAll(seeds(), setNeed(seeds(), 'dry' as ZoneId, { rule: 'atLeast', n: 1 }));
-    expect(after.key.find(({ zone }) => zone === 'dry')).toMatchObject({ belongs: ['barley', 'poppy'], need: { rule: 'atLeast', n: 1 } });
+    expect(after.key.find(({ zone }) => zone === 'dry')).toMatchObject({
+      belongs: ['barley', 'poppy'],
+      need: { rule: 'atLeast', n: 1 },
+    });
   });
 });

@@ -14,18 +14,32 @@ export type ListField = keyof Listed;
 export type NamedField = keyof Named;
 
 /**
- * A typed change of a question, with what it needs to be undone. One operation of the author is a list of edits (a {@link Step}), and is undone
- * as one. Lists are addressed by index where order matters, entries by id where it does not.
+ * A typed change of a question, with what it needs to be undone. One operation of the author is a list of edits (a
+ * {@link Step}), and is undone as one. Lists are addressed by index where order matters, entries by id where it does
+ * not.
  */
 export type Edit =
   | { readonly type: 'setQuestion'; readonly field: QuestionField; readonly to: unknown; readonly from: unknown }
-  | { readonly type: 'set'; readonly in: ListField; readonly id: string; readonly field: string; readonly to: unknown; readonly from: unknown }
+  | {
+      readonly type: 'set';
+      readonly in: ListField;
+      readonly id: string;
+      readonly field: string;
+      readonly to: unknown;
+      readonly from: unknown;
+    }
   | { readonly type: 'add'; readonly in: ListField; readonly index: number; readonly entry: Listed[ListField] }
   | { readonly type: 'remove'; readonly in: ListField; readonly index: number; readonly entry: Listed[ListField] }
   /** An entry takes another place in its list: later is on top. */
   | { readonly type: 'move'; readonly in: ListField; readonly to: number; readonly from: number }
   /** An entry of a dictionary; null: there is none of that name. */
-  | { readonly type: 'name'; readonly in: NamedField; readonly name: string; readonly to: Named[NamedField] | null; readonly from: Named[NamedField] | null };
+  | {
+      readonly type: 'name';
+      readonly in: NamedField;
+      readonly name: string;
+      readonly to: Named[NamedField] | null;
+      readonly from: Named[NamedField] | null;
+    };
 
 export const LIST_FIELDS = ['items', 'zones', 'fixtures'] as const satisfies readonly ListField[];
 export const NAMED_FIELDS = ['looks', 'media'] as const satisfies readonly NamedField[];

@@ -17,14 +17,24 @@ export interface Framed {
 }
 
 /** Where the zone's carrier stands at the start; null: it does not ride. */
-export function carrierOf(question: Question, { ridesOn }: Pick<Zone, 'ridesOn'>, at?: readonly Point[]): Carrier | null {
+export function carrierOf(
+  question: Question,
+  { ridesOn }: Pick<Zone, 'ridesOn'>,
+  at?: readonly Point[],
+): Carrier | null {
   // Most zones stand: where the items are is not worked out for them.
   const index = ridesOn === null ? -1 : question.items.findIndex(({ id }) => id === ridesOn);
   const item = question.items[index];
   return item ? { ...item.size, rotation: item.rotation, at: (at ?? homes(question))[index] as Point } : null;
 }
 
-const frameOfItem = (item: Item, at: Point): Frame => ({ x: at.x, y: at.y, w: item.size.w, h: item.size.h, rotation: item.rotation });
+const frameOfItem = (item: Item, at: Point): Frame => ({
+  x: at.x,
+  y: at.y,
+  w: item.size.w,
+  h: item.size.h,
+  rotation: item.rotation,
+});
 
 /** Every thing with the frame it stands in, in draw order. Slots, which the page lays out, have none. */
 export function frames(question: Question): Framed[] {
@@ -36,7 +46,12 @@ export function frames(question: Question): Framed[] {
   });
 }
 
-function frameOf(question: Question, thing: Thing, at: readonly Point[], index: ReadonlyMap<string, number>): Frame | null {
+function frameOf(
+  question: Question,
+  thing: Thing,
+  at: readonly Point[],
+  index: ReadonlyMap<string, number>,
+): Frame | null {
   switch (thing.kind) {
     case 'item':
       return frameOfItem(thing.is, at[index.get(thing.is.id) as number] as Point);
@@ -69,10 +84,16 @@ function setFrame(question: Question, { ref, frame }: Framed, at: readonly Point
       if (!item || !home) return [];
       // One that only grows where the tray put it stays the tray's to place.
       const moves = home.x !== x || home.y !== y;
-      return [...setItem(question, item.id, 'size', { w, h }), ...setItem(question, item.id, 'rotation', rotation), ...(moves ? setItem(question, item.id, 'home', { x, y }) : [])];
+      return [
+        ...setItem(question, item.id, 'size', { w, h }),
+        ...setItem(question, item.id, 'rotation', rotation),
+        ...(moves ? setItem(question, item.id, 'home', { x, y }) : []),
+      ];
     }
     case 'fixture':
-      return (['x', 'y', 'w', 'h', 'rotation'] as const).flatMap((field) => setFixture(question, id, field, frame[field]));
+      return (['x', 'y', 'w', 'h', 'rotation'] as const).flatMap((field) =>
+        setFixture(question, id, field, frame[field]),
+      );
     case 'zone': {
       const zone = question.zones.find((one) => one.id === id);
       if (!zone) return [];
@@ -80,7 +101,10 @@ function setFrame(question: Question, { ref, frame }: Framed, at: readonly Point
       const now = onScene(zone.shape, zone.rotation, carrier);
       const stretched = turnedShape(shapeInBox(now.shape, { x, y, w, h }), rotation);
       const next = onCarrier(stretched.shape, stretched.rotation, carrier);
-      return [...setZone(question, zone.id, 'shape', next.shape), ...setZone(question, zone.id, 'rotation', next.rotation)];
+      return [
+        ...setZone(question, zone.id, 'shape', next.shape),
+        ...setZone(question, zone.id, 'rotation', next.rotation),
+      ];
     }
   }
 }

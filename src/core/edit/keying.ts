@@ -6,7 +6,12 @@ import { setItem, setQuestion } from './steps';
 const EMPTY = { need: { rule: 'all' }, sum: null, sequence: false, weight: null, says: null } as const;
 
 /** A key entry: items that belong in a zone, all of them needed unless `more` says otherwise. */
-export const newEntry = (zone: ZoneId, belongs: readonly ItemId[], more: Partial<KeyEntry> = {}): KeyEntry => ({ ...EMPTY, zone, belongs: [...belongs], ...more });
+export const newEntry = (zone: ZoneId, belongs: readonly ItemId[], more: Partial<KeyEntry> = {}): KeyEntry => ({
+  ...EMPTY,
+  zone,
+  belongs: [...belongs],
+  ...more,
+});
 
 /** One cell of the key grid: does the item belong in the zone? */
 export interface Cell {
@@ -15,7 +20,8 @@ export interface Cell {
 }
 
 /** The items an entry lists; one that leaves `belongs` out counts every item with a value. */
-export const listedIn = ({ items }: Question, { belongs }: Pick<KeyEntry, 'belongs'>): ItemId[] => belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id);
+export const listedIn = ({ items }: Question, { belongs }: Pick<KeyEntry, 'belongs'>): ItemId[] =>
+  belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id);
 
 /** Does the item belong in the zone, by the key as it stands? */
 export function belongsIn(question: Question, { zone, item }: Cell): boolean {
@@ -23,9 +29,15 @@ export function belongsIn(question: Question, { zone, item }: Cell): boolean {
   return entry !== undefined && listedIn(question, entry).includes(item);
 }
 
-/** Sets cells of the key grid to belonging or not, all as one step. A zone that was neutral gets an entry; one that loses its last item loses it, unless it is a trap. */
+/**
+ * Sets cells of the key grid to belonging or not, all as one step. A zone that was neutral gets an entry; one that
+ * loses its last item loses it, unless it is a trap.
+ */
 export function setCells(question: Question, cells: readonly Cell[], belongs: boolean): Step {
-  const key = cells.reduce<readonly KeyEntry[]>((entries, cell) => withCell(question, entries, cell, belongs), question.key);
+  const key = cells.reduce<readonly KeyEntry[]>(
+    (entries, cell) => withCell(question, entries, cell, belongs),
+    question.key,
+  );
   return setQuestion(
     question,
     'key',
@@ -54,14 +66,23 @@ export function setCopies(question: Question, items: readonly ItemId[], copies: 
   ];
 }
 
-function withCell(question: Question, key: readonly KeyEntry[], { zone, item }: Cell, belongs: boolean): readonly KeyEntry[] {
+function withCell(
+  question: Question,
+  key: readonly KeyEntry[],
+  { zone, item }: Cell,
+  belongs: boolean,
+): readonly KeyEntry[] {
   const index = key.findIndex((entry) => entry.zone === zone);
   const entry = key[index];
   if (!entry) return belongs ? [...key, { ...EMPTY, zone, belongs: [item] }] : key;
   const listed = listedIn(question, entry);
   if (listed.includes(item) === belongs) return key;
   const others = listed.filter((id) => id !== item);
-  if (belongs) return key.with(index, { ...entry, belongs: entry.sequence ? [...others, item] : inListOrder(question, [...others, item]) });
+  if (belongs)
+    return key.with(index, {
+      ...entry,
+      belongs: entry.sequence ? [...others, item] : inListOrder(question, [...others, item]),
+    });
   return others.length > 0 || isTrap(entry) ? key.with(index, { ...entry, belongs: others }) : key.toSpliced(index, 1);
 }
 
@@ -81,7 +102,8 @@ export function setEntry(question: Question, zone: ZoneId, change: Partial<Omit<
   return setQuestion(question, 'key', entry ? question.key.with(index, next) : [...question.key, next]);
 }
 
-export const setNeed = (question: Question, zone: ZoneId, need: Need): Step => setEntry(question, zone, { need, sequence: false });
+export const setNeed = (question: Question, zone: ZoneId, need: Need): Step =>
+  setEntry(question, zone, { need, sequence: false });
 
 /** The zone is neutral again: nothing in it is right or wrong. */
 export const dropEntry = (question: Question, zone: ZoneId): Step =>
@@ -98,15 +120,17 @@ export function belongNowhere(question: Question): ItemId[] {
 }
 
 /**
- * "Everything else belongs nowhere": what is keyed (or of that only the items of `keep`) stays as it is, every other item belongs in no zone, and zones that were neutral
- * become traps, so that whatever lands there is wrong.
+ * "Everything else belongs nowhere": what is keyed (or of that only the items of `keep`) stays as it is, every other
+ * item belongs in no zone, and zones that were neutral become traps, so that whatever lands there is wrong.
  */
 export function restNowhere(question: Question, keep?: ReadonlySet<string>): Step {
   const others = keep ? question.items.flatMap(({ id }) => (keep.has(id) ? [] : [id])) : [];
   const cleared = setNowhere(question, others);
   const kept = applyAll(question, cleared);
   const keyed = new Set<string>(kept.key.map(({ zone }) => zone));
-  const traps = kept.zones.filter(({ id }) => !keyed.has(id)).map(({ id }): KeyEntry => ({ ...EMPTY, zone: id, belongs: [], need: { rule: 'exactly', n: 0 } }));
+  const traps = kept.zones
+    .filter(({ id }) => !keyed.has(id))
+    .map(({ id }): KeyEntry => ({ ...EMPTY, zone: id, belongs: [], need: { rule: 'exactly', n: 0 } }));
   return [...cleared, ...setQuestion(kept, 'key', [...kept.key, ...traps])];
 }
 
@@ -119,4 +143,5 @@ export function setNowhere(question: Question, items: readonly ItemId[]): Step {
   );
 }
 
-export const setValues = (question: Question, items: readonly ItemId[], value: number | null): Step => items.flatMap((id) => setItem(question, id, 'value', value));
+export const setValues = (question: Question, items: readonly ItemId[], value: number | null): Step =>
+  items.flatMap((id) => setItem(question, id, 'value', value));

@@ -12,7 +12,14 @@ export function withSlots(rich: Rich, name: (slot: ZoneId) => string | null): Ri
       const next = name(run.slot);
       return next === null ? [] : [{ ...run, slot: next as ZoneId }];
     });
-  return { blocks: rich.blocks.map((block): Block => (block.type === 'paragraph' ? { ...block, runs: runs(block.runs) } : { ...block, entries: block.entries.map(runs) })) };
+  return {
+    blocks: rich.blocks.map(
+      (block): Block =>
+        block.type === 'paragraph'
+          ? { ...block, runs: runs(block.runs) }
+          : { ...block, entries: block.entries.map(runs) },
+    ),
+  };
 }
 
 /** The zones that a rich text names as slots, in the order of the text. */

@@ -1,6 +1,15 @@
 import type { ItemId, ZoneId } from '../document/ids';
 import type { Fixture, Item, KeyEntry, Look, Medium, Question, Zone } from '../document/schema';
-import { applyAll, type Edit, type Listed, type ListField, type Named, type NamedField, type QuestionField, type Step } from './edit';
+import {
+  applyAll,
+  type Edit,
+  type Listed,
+  type ListField,
+  type Named,
+  type NamedField,
+  type QuestionField,
+  type Step,
+} from './edit';
 import { withSlots } from './slots';
 import { LIST_OF, type Ref, refTo, type ThingKind } from './things';
 
@@ -18,32 +27,58 @@ function setIn(question: Question, list: ListField, id: string, field: string, t
   return same(from, to) ? [] : [{ type: 'set', in: list, id, field, to, from }];
 }
 
-export const setItem = <Field extends keyof Item>(question: Question, id: ItemId, field: Field, to: Item[Field]): Step => setIn(question, 'items', id, field, to);
-export const setZone = <Field extends keyof Zone>(question: Question, id: ZoneId, field: Field, to: Zone[Field]): Step => setIn(question, 'zones', id, field, to);
+export const setItem = <Field extends keyof Item>(
+  question: Question,
+  id: ItemId,
+  field: Field,
+  to: Item[Field],
+): Step => setIn(question, 'items', id, field, to);
+export const setZone = <Field extends keyof Zone>(
+  question: Question,
+  id: ZoneId,
+  field: Field,
+  to: Zone[Field],
+): Step => setIn(question, 'zones', id, field, to);
 
 type AnyFixtureField<F> = F extends unknown ? keyof F : never;
 /** The fields that every fixture has, and those of one type of it alone. */
-export const setFixture = <Field extends AnyFixtureField<Fixture>>(question: Question, id: string, field: Field, to: Extract<Fixture, Record<Field, unknown>>[Field]): Step =>
-  setIn(question, 'fixtures', id, field as string, to);
+export const setFixture = <Field extends AnyFixtureField<Fixture>>(
+  question: Question,
+  id: string,
+  field: Field,
+  to: Extract<Fixture, Record<Field, unknown>>[Field],
+): Step => setIn(question, 'fixtures', id, field as string, to);
 
 /** Gives anything on the scene another name. */
-export const rename = (question: Question, kind: ThingKind, id: string, label: string): Step => setIn(question, LIST_OF[kind], id, 'label', label);
+export const rename = (question: Question, kind: ThingKind, id: string, label: string): Step =>
+  setIn(question, LIST_OF[kind], id, 'label', label);
 
 export const add = <List extends ListField>(question: Question, list: List, entries: readonly Listed[List][]): Step =>
   entries.map((entry, i) => ({ type: 'add', in: list, index: question[list].length + i, entry }));
 
-const setNamed = <Field extends NamedField>(question: Question, field: Field, name: string, to: Named[Field] | null): Step => {
+const setNamed = <Field extends NamedField>(
+  question: Question,
+  field: Field,
+  name: string,
+  to: Named[Field] | null,
+): Step => {
   const from = Object.hasOwn(question[field], name) ? (question[field][name] as Named[Field]) : null;
   return same(from, to) ? [] : [{ type: 'name', in: field, name, to, from }];
 };
-export const setLook = (question: Question, name: string, to: Look | null): Step => setNamed(question, 'looks', name, to);
-export const setMedium = (question: Question, name: string, to: Medium | null): Step => setNamed(question, 'media', name, to);
+export const setLook = (question: Question, name: string, to: Look | null): Step =>
+  setNamed(question, 'looks', name, to);
+export const setMedium = (question: Question, name: string, to: Medium | null): Step =>
+  setNamed(question, 'media', name, to);
 
-/** Takes things away, and what the key, the start, the Bench's notes, and the zones and slots that depend on them say of them. */
+/**
+ * Takes things away, and what the key, the start, the Bench's notes, and the zones and slots that depend on them say of
+ * them.
+ */
 export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
   const gone = new Set(refs);
   // What rides on an item goes with it.
-  for (const { id, ridesOn } of question.zones) if (ridesOn !== null && gone.has(refTo('item', ridesOn))) gone.add(refTo('zone', id));
+  for (const { id, ridesOn } of question.zones)
+    if (ridesOn !== null && gone.has(refTo('item', ridesOn))) gone.add(refTo('zone', id));
   const item = (id: string) => gone.has(refTo('item', id));
   const zone = (id: string) => gone.has(refTo('zone', id));
   const key = question.key
@@ -71,7 +106,11 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
   const changed = applyAll(question, [...typed, ...texts]);
   const taken = (list: ListField, kind: ThingKind): Edit[] =>
     // From the last to the first, so that each index still holds when its turn comes.
-    changed[list].flatMap((entry, index): Edit[] => (gone.has(refTo(kind, entry.id)) ? [{ type: 'remove', in: list, index, entry }] : [])).reverse();
+    changed[list]
+      .flatMap((entry, index): Edit[] =>
+        gone.has(refTo(kind, entry.id)) ? [{ type: 'remove', in: list, index, entry }] : [],
+      )
+      .reverse();
   return [
     ...setQuestion(question, 'key', key),
     ...(question.start ? setQuestion(question, 'start', start) : []),
@@ -86,7 +125,10 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
 
 function withoutItems(entry: KeyEntry, gone: (id: string) => boolean): KeyEntry {
   const belongs = entry.belongs?.some(gone) ? entry.belongs.filter((id) => !gone(id)) : entry.belongs;
-  const says = entry.says && { ...entry.says, items: Object.fromEntries(Object.entries(entry.says.items).filter(([id]) => !gone(id))) };
+  const says = entry.says && {
+    ...entry.says,
+    items: Object.fromEntries(Object.entries(entry.says.items).filter(([id]) => !gone(id))),
+  };
   return { ...entry, belongs, says };
 }
 
@@ -94,11 +136,19 @@ const stillSaysSomething = (entry: KeyEntry) => !((entry.sequence || entry.sum) 
 
 function withoutRefs(bench: Question['bench'], gone: ReadonlySet<string>): Question['bench'] {
   const kept = (refs: readonly string[]) => refs.filter((ref) => !gone.has(ref));
-  return { locked: kept(bench.locked), veiled: kept(bench.veiled), groups: bench.groups.map(kept).filter((group) => group.length > 1) };
+  return {
+    locked: kept(bench.locked),
+    veiled: kept(bench.veiled),
+    groups: bench.groups.map(kept).filter((group) => group.length > 1),
+  };
 }
 
 /** Puts things at other places of the draw order within their lists: `to` front or back, or one step. */
-export function reorder(question: Question, refs: ReadonlySet<Ref>, to: 'front' | 'back' | 'forward' | 'backward'): Step {
+export function reorder(
+  question: Question,
+  refs: ReadonlySet<Ref>,
+  to: 'front' | 'back' | 'forward' | 'backward',
+): Step {
   return (Object.entries(LIST_OF) as [ThingKind, ListField][]).flatMap(([kind, list]) => {
     const order = question[list].map(({ id }) => refTo(kind, id));
     const wanted = reordered(order, refs, to);
@@ -106,7 +156,11 @@ export function reorder(question: Question, refs: ReadonlySet<Ref>, to: 'front' 
   });
 }
 
-function reordered(order: readonly Ref[], chosen: ReadonlySet<Ref>, to: 'front' | 'back' | 'forward' | 'backward'): Ref[] {
+function reordered(
+  order: readonly Ref[],
+  chosen: ReadonlySet<Ref>,
+  to: 'front' | 'back' | 'forward' | 'backward',
+): Ref[] {
   const mine = order.filter((ref) => chosen.has(ref));
   const others = order.filter((ref) => !chosen.has(ref));
   if (to === 'front') return [...others, ...mine];

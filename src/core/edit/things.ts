@@ -1,7 +1,10 @@
 import type { Fixture, Item, Question, Zone } from '../document/schema';
 import type { ListField } from './edit';
 
-/** What stands on a scene: an item, a zone or a fixture. Ids are unique only among their own kind, so a thing is known by both. */
+/**
+ * What stands on a scene: an item, a zone or a fixture. Ids are unique only among their own kind, so a thing is known
+ * by both.
+ */
 export type ThingKind = 'item' | 'zone' | 'fixture';
 export type Ref = `${ThingKind}:${string}`;
 
@@ -14,11 +17,20 @@ export const refTo = (kind: ThingKind, id: string): Ref => `${kind}:${id}`;
 export const kindIn = (ref: Ref): ThingKind => ref.slice(0, ref.indexOf(':')) as ThingKind;
 export const idIn = (ref: Ref): string => ref.slice(ref.indexOf(':') + 1);
 
-export const LIST_OF = { item: 'items', zone: 'zones', fixture: 'fixtures' } as const satisfies Record<ThingKind, ListField>;
+export const LIST_OF = { item: 'items', zone: 'zones', fixture: 'fixtures' } as const satisfies Record<
+  ThingKind,
+  ListField
+>;
 
-/** Everything on the scene in the order in which it is drawn, the lowest first: fixtures, zones, items, fixtures in front. */
+/**
+ * Everything on the scene in the order in which it is drawn, the lowest first: fixtures, zones, items, fixtures in
+ * front.
+ */
 export function things({ items, zones, fixtures }: Question): Thing[] {
-  const fixed = (front: boolean) => fixtures.filter((f) => f.front === front).map((is): Thing => ({ kind: 'fixture', ref: refTo('fixture', is.id), is }));
+  const fixed = (front: boolean) =>
+    fixtures
+      .filter((f) => f.front === front)
+      .map((is): Thing => ({ kind: 'fixture', ref: refTo('fixture', is.id), is }));
   return [
     ...fixed(false),
     ...zones.map((is): Thing => ({ kind: 'zone', ref: refTo('zone', is.id), is })),

@@ -4,8 +4,9 @@ import { type Cell, listedIn, newEntry } from './keying';
 import { setQuestion } from './steps';
 
 /**
- * Widens a key so that an item is right in a zone too, and stays right wherever it was: the zone takes so many more, and no other zone that lists it needs it any
- * longer. Every answer that was right before is right still. Null: the zone wants an order or a sum, which does not widen; or the item is right there already.
+ * Widens a key so that an item is right in a zone too, and stays right wherever it was: the zone takes so many more,
+ * and no other zone that lists it needs it any longer. Every answer that was right before is right still. Null: the
+ * zone wants an order or a sum, which does not widen; or the item is right there already.
  */
 export function widen(question: Question, { item, zone }: Cell): Step | null {
   const found = question.items.find(({ id }) => id === item);
@@ -13,11 +14,16 @@ export function widen(question: Question, { item, zone }: Cell): Step | null {
   const copies = found.copies === 'endless' ? null : found.copies;
   const into = question.key.find((entry) => entry.zone === zone);
   if (into && (into.sequence || into.sum || listedIn(question, into).includes(item))) return null;
-  if (question.key.some((entry) => (entry.sequence || entry.sum) && listedIn(question, entry).includes(item))) return null;
+  if (question.key.some((entry) => (entry.sequence || entry.sum) && listedIn(question, entry).includes(item)))
+    return null;
   const others = question.key.map((entry): KeyEntry => {
     if (entry.zone === zone) {
       const [lo, hi] = boundsOf(question, entry);
-      return { ...entry, belongs: [...listedIn(question, entry), item], need: needOf(lo, hi === null || copies === null ? null : hi + copies) };
+      return {
+        ...entry,
+        belongs: [...listedIn(question, entry), item],
+        need: needOf(lo, hi === null || copies === null ? null : hi + copies),
+      };
     }
     if (!listedIn(question, entry).includes(item)) return entry;
     const [lo, hi] = boundsOf(question, entry);
@@ -39,11 +45,18 @@ function boundsOf(question: Question, entry: KeyEntry): [number, number | null] 
     case 'all':
     case undefined: {
       const listed = listedIn(question, entry);
-      const all = question.items.reduce((sum, one) => sum + (listed.includes(one.id) && one.copies !== 'endless' ? one.copies : 0), 0);
+      const all = question.items.reduce(
+        (sum, one) => sum + (listed.includes(one.id) && one.copies !== 'endless' ? one.copies : 0),
+        0,
+      );
       return [all, all];
     }
   }
 }
 
 const needOf = (least: number, most: number | null): KeyEntry['need'] =>
-  most === null ? { rule: 'atLeast', n: least } : least === most ? { rule: 'exactly', n: least } : { rule: 'between', min: least, max: most };
+  most === null
+    ? { rule: 'atLeast', n: least }
+    : least === most
+      ? { rule: 'exactly', n: least }
+      : { rule: 'between', min: least, max: most };

@@ -14,7 +14,10 @@ export function around(boxes: readonly Box[]): Box {
   return { x, y, w: Math.max(...boxes.map((b) => b.x + b.w)) - x, h: Math.max(...boxes.map((b) => b.y + b.h)) - y };
 }
 
-/** Brings an edge or the middle of each box to that of `to`: the box round all of them, or of the scene where there is only one. */
+/**
+ * Brings an edge or the middle of each box to that of `to`: the box round all of them, or of the scene where there is
+ * only one.
+ */
 export function align(boxes: readonly Box[], edge: Edge, to: Box = around(boxes)): Box[] {
   const axis: Axis = edge === 'left' || edge === 'centre' || edge === 'right' ? 'x' : 'y';
   const along = size(axis);
@@ -22,7 +25,10 @@ export function align(boxes: readonly Box[], edge: Edge, to: Box = around(boxes)
   return boxes.map((box) => ({ ...box, [axis]: to[axis] + share * (to[along] - box[along]) }));
 }
 
-/** Makes the gaps between boxes equal along an axis. Without `gap` the outermost stay; with it the first stays and the others follow. */
+/**
+ * Makes the gaps between boxes equal along an axis. Without `gap` the outermost stay; with it the first stays and the
+ * others follow.
+ */
 export function space(boxes: readonly Box[], axis: Axis, gap?: number): Box[] {
   const along = size(axis);
   const order = boxes.map((_, i) => i).sort((a, b) => (boxes[a] as Box)[axis] - (boxes[b] as Box)[axis] || a - b);
@@ -47,7 +53,11 @@ export function gapsOf(boxes: readonly Box[], axis: Axis): number[] {
 }
 
 /** Gives each box the size of another along the axes named, about its middle. */
-export function sized(boxes: readonly Box[], like: { readonly w: number; readonly h: number }, what: 'width' | 'height' | 'both'): Box[] {
+export function sized(
+  boxes: readonly Box[],
+  like: { readonly w: number; readonly h: number },
+  what: 'width' | 'height' | 'both',
+): Box[] {
   return boxes.map((box) => {
     const w = what === 'height' ? box.w : like.w;
     const h = what === 'width' ? box.h : like.h;
@@ -74,8 +84,17 @@ export function turnedAbout<B extends Box>(box: B, centre: Point, degrees: numbe
   return { ...box, x: centre.x + dx * cos - dy * sin - box.w / 2, y: centre.y + dx * sin + dy * cos - box.h / 2 };
 }
 
-/** How far a box keeps from the edges of the one it stands in: the smallest of the four distances; negative where it passes one. */
+/**
+ * How far a box keeps from the edges of the one it stands in: the smallest of the four distances; negative where it
+ * passes one.
+ */
 export const edgeDistance = (box: Box, within: Box): number =>
-  Math.min(box.x - within.x, box.y - within.y, within.x + within.w - box.x - box.w, within.y + within.h - box.y - box.h);
+  Math.min(
+    box.x - within.x,
+    box.y - within.y,
+    within.x + within.w - box.x - box.w,
+    within.y + within.h - box.y - box.h,
+  );
 
-export const meet = (a: Box, b: Box): boolean => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+export const meet = (a: Box, b: Box): boolean =>
+  a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;

@@ -3,7 +3,8 @@ import { random } from '../random/random';
 import { barBetween, cutAlong, endsOf, leaving } from './bar';
 import { type Corners, signedArea } from './polygon';
 
-const near = (p: { x: number; y: number }, q: { x: number; y: number }) => expect(Math.hypot(p.x - q.x, p.y - q.y)).toBeLessThan(0.01);
+const near = (p: { x: number; y: number }, q: { x: number; y: number }) =>
+  expect(Math.hypot(p.x - q.x, p.y - q.y)).toBeLessThan(0.01);
 
 describe('a bar', () => {
   it('has the ends it was drawn between', () => {

@@ -1,11 +1,20 @@
 import type { Corners } from './polygon';
 import { type Box, cosSin, type Point } from './space';
 
-/** A thin rectangle from one point to another, about the line between them: its unrotated box and its turn, in degrees clockwise. */
+/**
+ * A thin rectangle from one point to another, about the line between them: its unrotated box and its turn, in degrees
+ * clockwise.
+ */
 export function barBetween(from: Point, to: Point, thick: number): Box & { readonly rotation: number } {
   const length = Math.max(1, Math.hypot(to.x - from.x, to.y - from.y));
   const rotation = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
-  return { x: (from.x + to.x - length) / 2, y: (from.y + to.y - thick) / 2, w: length, h: thick, rotation: Math.round(rotation * 1000) / 1000 };
+  return {
+    x: (from.x + to.x - length) / 2,
+    y: (from.y + to.y - thick) / 2,
+    w: length,
+    h: thick,
+    rotation: Math.round(rotation * 1000) / 1000,
+  };
 }
 
 /** The two ends of a bar: the middles of its short sides. */
@@ -19,16 +28,26 @@ export function endsOf({ x, y, w, h, rotation }: Box & { readonly rotation: numb
   ];
 }
 
-/** What of a segment lies outside a box, seen from its far end: the place where it leaves the box. From outside: its own beginning. */
+/**
+ * What of a segment lies outside a box, seen from its far end: the place where it leaves the box. From outside: its own
+ * beginning.
+ */
 export function leaving(box: Box, from: Point, to: Point): Point {
   if (from.x < box.x || from.x > box.x + box.w || from.y < box.y || from.y > box.y + box.h) return from;
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const along = (d: number, low: number, high: number) => (d > 0 ? high / d : d < 0 ? low / d : Infinity);
-  const t = Math.min(1, along(dx, box.x - from.x, box.x + box.w - from.x), along(dy, box.y - from.y, box.y + box.h - from.y));
+  const t = Math.min(
+    1,
+    along(dx, box.x - from.x, box.x + box.w - from.x),
+    along(dy, box.y - from.y, box.y + box.h - from.y),
+  );
   return { x: from.x + t * dx, y: from.y + t * dy };
 }
 
-/** A convex outline cut in two along the line through two points; one part where the line passes it by, or takes no more than a sliver off. */
+/**
+ * A convex outline cut in two along the line through two points; one part where the line passes it by, or takes no more
+ * than a sliver off.
+ */
 export function cutAlong(corners: Corners, [a, b]: readonly [Point, Point], sliver: number): Corners[] {
   const sideOf = ([x, y]: readonly [number, number]) => (b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x);
   const length = Math.hypot(b.x - a.x, b.y - a.y);

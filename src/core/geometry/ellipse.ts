@@ -1,9 +1,9 @@
 import type { Corners } from './polygon';
 
 /**
- * Area of a polygon inside the unit circle about the origin, positive when its corners run clockwise on the screen. In closed form: the
- * sum, over the edges, of the signed area of the triangle (origin, a, b) that lies in the circle: a triangle where the edge is inside,
- * a sector where it is outside.
+ * Area of a polygon inside the unit circle about the origin, positive when its corners run clockwise on the screen. In
+ * closed form: the sum, over the edges, of the signed area of the triangle (origin, a, b) that lies in the circle: a
+ * triangle where the edge is inside, a sector where it is outside.
  */
 export function areaInUnitCircle(corners: Corners): number {
   let area = 0;

@@ -22,7 +22,10 @@ describe('how many a zone holds', () => {
   it('is as many as come to rest inside it, and one more does not', () => {
     const next = random(seedOf('fit'));
     for (let i = 0; i < 400; i++) {
-      const settle: Settle = { rule: (['row', 'column', 'grid'] as const)[i % 3] ?? 'row', gap: Math.floor(next() * 12) };
+      const settle: Settle = {
+        rule: (['row', 'column', 'grid'] as const)[i % 3] ?? 'row',
+        gap: Math.floor(next() * 12),
+      };
       const size = { w: 10 + next() * 120, h: 10 + next() * 90 };
       const count = fitCount(settle, zone, size);
       const some = (n: number) => Array.from({ length: n }, () => size);
@@ -41,12 +44,18 @@ describe('the most of an item that a zone can have over it', () => {
   const scene = { x: 0, y: 0, w: 960, h: 540 };
   const body = { w: 120, h: 48, rotation: 20 };
   it('is where the middles meet, for a rectangle and an ellipse', () => {
-    for (const shape of [{ type: 'rect', x: 300, y: 200, w: 90, h: 60 } as const, { type: 'ellipse', cx: 400, cy: 250, rx: 50, ry: 40 } as const]) {
+    for (const shape of [
+      { type: 'rect', x: 300, y: 200, w: 90, h: 60 } as const,
+      { type: 'ellipse', cx: 400, cy: 250, rx: 50, ry: 40 } as const,
+    ]) {
       const outline = outlineOf(shape, 35);
       if (!outline) throw new Error('It has an outline');
       const best = largestShare(body, outline, scene, true);
       const next = random(seedOf('middles'));
-      for (let i = 0; i < 3000; i++) expect(shareAt(body, outline, { x: 300 + next() * 200, y: 150 + next() * 200 })).toBeLessThanOrEqual(best.share + 1e-9);
+      for (let i = 0; i < 3000; i++)
+        expect(shareAt(body, outline, { x: 300 + next() * 200, y: 150 + next() * 200 })).toBeLessThanOrEqual(
+          best.share + 1e-9,
+        );
     }
   });
 
@@ -71,7 +80,8 @@ describe('the most of an item that a zone can have over it', () => {
     const tall = { w: 90, h: 150, rotation: 15 };
     const found = largestShare(tall, outline, scene, false).share;
     const next = random(seedOf('thrown'));
-    for (let i = 0; i < 20_000; i++) expect(shareAt(tall, outline, { x: 280 + next() * 240, y: 80 + next() * 240 })).toBeLessThanOrEqual(found + 1e-3);
+    for (let i = 0; i < 20_000; i++)
+      expect(shareAt(tall, outline, { x: 280 + next() * 240, y: 80 + next() * 240 })).toBeLessThanOrEqual(found + 1e-3);
   });
 
   it('is less where the zone lies off the scene', () => {

@@ -6,13 +6,15 @@ import { type Box, SLACK } from './space';
 const SPILL = 1e-6;
 
 /** Along a line, inset at both ends, but never fewer than one where one fits at all. */
-const alongLine = (room: number, size: number, gap: number) => (size + gap > room + SPILL ? 0 : Math.max(1, Math.floor((room - gap) / (size + gap) + SLACK)));
+const alongLine = (room: number, size: number, gap: number) =>
+  size + gap > room + SPILL ? 0 : Math.max(1, Math.floor((room - gap) / (size + gap) + SLACK));
 /** Line after line, inset at the first. */
 const linesIn = (room: number, size: number, gap: number) => Math.floor(room / (size + gap) + SLACK);
 
 /**
- * How many items of a size (bounding box) a zone (bounding box) holds by its settle rule without one sticking out: those of a row, column or grid lie beside one
- * another; an anchor and a pile put them over one another, so that where one fits any number does; as dropped, as many as can lie side by side.
+ * How many items of a size (bounding box) a zone (bounding box) holds by its settle rule without one sticking out:
+ * those of a row, column or grid lie beside one another; an anchor and a pile put them over one another, so that where
+ * one fits any number does; as dropped, as many as can lie side by side.
  */
 export function fitCount(settle: Settle, zone: Box, item: Extent): number {
   switch (settle.rule) {
@@ -30,7 +32,10 @@ export function fitCount(settle: Settle, zone: Box, item: Extent): number {
   }
 }
 
-/** Do boxes that settle in a zone by its rule all lie inside it? As dropped: could they, beside one another, as far as their areas tell? */
+/**
+ * Do boxes that settle in a zone by its rule all lie inside it? As dropped: could they, beside one another, as far as
+ * their areas tell?
+ */
 export function fitsAll(settle: Settle, zone: Box, items: readonly Extent[]): boolean {
   if (settle.rule === 'asDropped') {
     const area = items.reduce((sum, { w, h }) => sum + w * h, 0);
@@ -44,6 +49,8 @@ export function fitsAll(settle: Settle, zone: Box, items: readonly Extent[]): bo
   );
   return places.every(({ x, y }, i) => {
     const { w, h } = items[i] as Extent;
-    return x >= zone.x - SPILL && y >= zone.y - SPILL && x + w <= zone.x + zone.w + SPILL && y + h <= zone.y + zone.h + SPILL;
+    return (
+      x >= zone.x - SPILL && y >= zone.y - SPILL && x + w <= zone.x + zone.w + SPILL && y + h <= zone.y + zone.h + SPILL
+    );
   });
 }

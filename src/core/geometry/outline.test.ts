@@ -7,9 +7,15 @@ import { contains, type Outline, outlineOf, overlapShare, rectOutline } from './
 import { type Corners, signedArea } from './polygon';
 import { isSimplePolygon } from './simplePolygon';
 
-const box = fc.record({ x: fc.integer({ min: 0, max: 100 }), y: fc.integer({ min: 0, max: 100 }), w: fc.integer({ min: 5, max: 90 }), h: fc.integer({ min: 5, max: 90 }) });
+const box = fc.record({
+  x: fc.integer({ min: 0, max: 100 }),
+  y: fc.integer({ min: 0, max: 100 }),
+  w: fc.integer({ min: 5, max: 90 }),
+  h: fc.integer({ min: 5, max: 90 }),
+});
 const turn = fc.integer({ min: -180, max: 180 });
-const body = (b: { x: number; y: number; w: number; h: number }, rotation: number) => rectOutline(b, rotation) as Extract<Outline, { type: 'polygon' }>;
+const body = (b: { x: number; y: number; w: number; h: number }, rotation: number) =>
+  rectOutline(b, rotation) as Extract<Outline, { type: 'polygon' }>;
 
 /** The share by throwing points at the item: slow, and as plain as can be. */
 function thrown(item: Extract<Outline, { type: 'polygon' }>, zone: Outline, n: number): number {
@@ -31,7 +37,9 @@ describe('overlap', () => {
       fc.property(box, turn, box, turn, (a, ra, b, rb) => {
         const [item, zone] = [body(a, ra), body(b, rb)];
         const ring = (corners: Corners) => corners.map(([x, y]) => [x, y] as [number, number]);
-        const area = polygonClipping.intersection([ring(item.corners)], [ring(zone.corners)]).reduce((sum, [outer]) => sum + Math.abs(signedArea((outer ?? []).slice(0, -1))), 0);
+        const area = polygonClipping
+          .intersection([ring(item.corners)], [ring(zone.corners)])
+          .reduce((sum, [outer]) => sum + Math.abs(signedArea((outer ?? []).slice(0, -1))), 0);
         expect(overlapShare(item, a.w * a.h, zone)).toBeCloseTo(area / (a.w * a.h), 6);
       }),
       { seed: 26, numRuns: 400 },
@@ -71,7 +79,9 @@ describe('overlap', () => {
   it('is all or nothing where it has to be', () => {
     const item = body({ x: 40, y: 40, w: 20, h: 10 }, 0);
     expect(overlapShare(item, 200, outlineOf({ type: 'rect', x: 0, y: 0, w: 100, h: 100 }, 0) as Outline)).toBe(1);
-    expect(overlapShare(item, 200, outlineOf({ type: 'ellipse', cx: 50, cy: 45, rx: 300, ry: 300 }, 0) as Outline)).toBeCloseTo(1, 12);
+    expect(
+      overlapShare(item, 200, outlineOf({ type: 'ellipse', cx: 50, cy: 45, rx: 300, ry: 300 }, 0) as Outline),
+    ).toBeCloseTo(1, 12);
     expect(overlapShare(item, 200, outlineOf({ type: 'rect', x: 60, y: 40, w: 10, h: 10 }, 0) as Outline)).toBe(0);
   });
 });

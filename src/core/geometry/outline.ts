@@ -6,7 +6,15 @@ import { type Box, cosSin, type Point, SLACK, turn } from './space';
 /** A shape as it stands on the scene, turned: what overlap and containment are asked of. A slot has none. */
 export type Outline =
   | { readonly type: 'polygon'; readonly corners: Corners; readonly box: Box }
-  | { readonly type: 'ellipse'; readonly centre: Point; readonly rx: number; readonly ry: number; readonly cos: number; readonly sin: number; readonly box: Box };
+  | {
+      readonly type: 'ellipse';
+      readonly centre: Point;
+      readonly rx: number;
+      readonly ry: number;
+      readonly cos: number;
+      readonly sin: number;
+      readonly box: Box;
+    };
 
 const boxOfCorners = (corners: Corners): Box => {
   let left = Infinity;
@@ -61,8 +69,15 @@ export function outlineOf(shape: Shape, rotation: number): Outline | null {
   }
 }
 
-/** An outline given from an item's unrotated top left, where the item stands at `at`: moved with it and turned with it, about its centre. */
-export function carried(outline: Outline, at: Point, carrier: { readonly w: number; readonly h: number; readonly rotation: number }): Outline {
+/**
+ * An outline given from an item's unrotated top left, where the item stands at `at`: moved with it and turned with it,
+ * about its centre.
+ */
+export function carried(
+  outline: Outline,
+  at: Point,
+  carrier: { readonly w: number; readonly h: number; readonly rotation: number },
+): Outline {
   const [cos, sin] = cosSin(carrier.rotation);
   const pivot = { x: at.x + carrier.w / 2, y: at.y + carrier.h / 2 };
   const move = (x: number, y: number) => turn({ x: at.x + x, y: at.y + y }, pivot, cos, sin);
@@ -97,8 +112,9 @@ export function contains(outline: Outline, p: Point): boolean {
 }
 
 /**
- * The share of an item's area that lies in the shape, 0 to 1. `item` is the item's rectangle at its place, turned. Exact for polygons
- * (the item is convex, so one clipping pass is enough) and for ellipses (the item is mapped to where the ellipse is the unit circle).
+ * The share of an item's area that lies in the shape, 0 to 1. `item` is the item's rectangle at its place, turned.
+ * Exact for polygons (the item is convex, so one clipping pass is enough) and for ellipses (the item is mapped to where
+ * the ellipse is the unit circle).
  */
 export function overlapShare(item: Extract<Outline, { type: 'polygon' }>, itemArea: number, outline: Outline): number {
   if (boxesApart(item.box, outline.box)) return 0;

@@ -12,7 +12,10 @@ export function signedArea(corners: Corners): number {
   return twice / 2;
 }
 
-/** Is the point in the polygon, its edge (with `slack`) included? Even–odd crossing, with the distance to each edge for the slack. */
+/**
+ * Is the point in the polygon, its edge (with `slack`) included? Even–odd crossing, with the distance to each edge for
+ * the slack.
+ */
 export function inPolygon(corners: Corners, x: number, y: number, slack: number): boolean {
   let inside = false;
   for (let i = 0, j = corners.length - 1; i < corners.length; j = i++) {
@@ -33,9 +36,9 @@ export function distanceToSegment(x: number, y: number, ax: number, ay: number, 
 }
 
 /**
- * The part of `subject` (any simple polygon) inside the convex `clip` (clockwise on the screen), by Sutherland and Hodgman,
- * "Reentrant Polygon Clipping", CACM 17 (1974). A concave subject can leave edges that run to and fro: they have no area, so the
- * shoelace area of the result is exact.
+ * The part of `subject` (any simple polygon) inside the convex `clip` (clockwise on the screen), by Sutherland and
+ * Hodgman, "Reentrant Polygon Clipping", CACM 17 (1974). A concave subject can leave edges that run to and fro: they
+ * have no area, so the shoelace area of the result is exact.
  */
 export function clipToConvex(subject: Corners, clip: Corners): Corners {
   let part: Corners = subject;

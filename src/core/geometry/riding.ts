@@ -31,7 +31,13 @@ export function shapeInBox(shape: Shape, box: Box): Shape {
       return { type: 'ellipse', cx: box.x + box.w / 2, cy: box.y + box.h / 2, rx: box.w / 2, ry: box.h / 2 };
     case 'polygon': {
       const from = boxOfShape(shape) as Box;
-      return { type: 'polygon', points: shape.points.map(([x, y]) => [box.x + ((x - from.x) * box.w) / (from.w || 1), box.y + ((y - from.y) * box.h) / (from.h || 1)]) };
+      return {
+        type: 'polygon',
+        points: shape.points.map(([x, y]) => [
+          box.x + ((x - from.x) * box.w) / (from.w || 1),
+          box.y + ((y - from.y) * box.h) / (from.h || 1),
+        ]),
+      };
     }
     case 'slot':
       return shape;

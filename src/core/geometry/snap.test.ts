@@ -14,7 +14,10 @@ describe('snapping', () => {
     expect(snapMove({ x: 88, y: 300, w: 80, h: 40 }, [other], 6).box.x).toBe(85);
   });
   it('leaves what is farther away alone', () => {
-    expect(snapMove({ x: 157, y: 200, w: 83, h: 40 }, [other], 6)).toEqual({ box: { x: 157, y: 200, w: 83, h: 40 }, guides: [] });
+    expect(snapMove({ x: 157, y: 200, w: 83, h: 40 }, [other], 6)).toEqual({
+      box: { x: 157, y: 200, w: 83, h: 40 },
+      guides: [],
+    });
   });
   it('moves only the sides a handle moves', () => {
     const { box } = snapResize({ x: 10, y: 10, w: 87, h: 20 }, { x: 1, y: 0 }, [other], 6);

@@ -1,6 +1,9 @@
 import type { Box, Point } from './space';
 
-/** A line shown while something snaps to it: `axis` x is a vertical line at `at`, from `from` to `to` along the other axis. Scene units. */
+/**
+ * A line shown while something snaps to it: `axis` x is a vertical line at `at`, from `from` to `to` along the other
+ * axis. Scene units.
+ */
 export interface Guide {
   readonly axis: 'x' | 'y';
   readonly at: number;
@@ -21,7 +24,9 @@ export interface Handle {
 
 export const SMALLEST = 8;
 
-/** The box after its handle was pulled by dx, dy; never smaller than {@link SMALLEST}, the far side staying where it is. */
+/**
+ * The box after its handle was pulled by dx, dy; never smaller than {@link SMALLEST}, the far side staying where it is.
+ */
 export function resize(box: Box, handle: Handle, dx: number, dy: number): Box {
   const w = Math.max(SMALLEST, box.w + handle.x * dx);
   const h = Math.max(SMALLEST, box.h + handle.y * dy);
@@ -32,12 +37,21 @@ interface Span {
   readonly from: number;
   readonly to: number;
 }
-const span = (box: Box, axis: 'x' | 'y'): Span => (axis === 'x' ? { from: box.x, to: box.x + box.w } : { from: box.y, to: box.y + box.h });
+const span = (box: Box, axis: 'x' | 'y'): Span =>
+  axis === 'x' ? { from: box.x, to: box.x + box.w } : { from: box.y, to: box.y + box.h };
 
 /** The smallest shift, at most `tolerance`, that brings one of `mine` onto a stop of another box. */
-function shiftTo(mine: readonly number[], others: readonly Box[], axis: 'x' | 'y', tolerance: number, to: Snapping): number {
+function shiftTo(
+  mine: readonly number[],
+  others: readonly Box[],
+  axis: 'x' | 'y',
+  tolerance: number,
+  to: Snapping,
+): number {
   let best = Infinity;
-  for (const other of others) for (const stop of chosen(span(other, axis), to)) for (const edge of mine) if (Math.abs(stop - edge) < Math.abs(best)) best = stop - edge;
+  for (const other of others)
+    for (const stop of chosen(span(other, axis), to))
+      for (const edge of mine) if (Math.abs(stop - edge) < Math.abs(best)) best = stop - edge;
   return Math.abs(best) <= tolerance ? best : 0;
 }
 
@@ -51,7 +65,10 @@ function guidesOf(box: Box, others: readonly Box[], to: Snapping): Guide[] {
         if (chosen(span(box, axis), to).some((mine) => Math.abs(mine - stop) < 0.01)) {
           const [a, b] = [span(box, across), span(other, across)];
           const before = lines.get(stop);
-          lines.set(stop, { from: Math.min(a.from, b.from, before?.from ?? Infinity), to: Math.max(a.to, b.to, before?.to ?? -Infinity) });
+          lines.set(stop, {
+            from: Math.min(a.from, b.from, before?.from ?? Infinity),
+            to: Math.max(a.to, b.to, before?.to ?? -Infinity),
+          });
         }
     return [...lines].map(([at, { from, to }]) => ({ axis, at, from, to }));
   });
@@ -66,9 +83,16 @@ export interface Snapping {
 }
 export const ALL_SNAPPING: Snapping = { edges: true, centres: true, gaps: true, grid: null };
 
-const chosen = ({ from, to }: Span, { edges, centres }: Snapping) => [...(edges ? [from] : []), ...(centres ? [(from + to) / 2] : []), ...(edges ? [to] : [])];
+const chosen = ({ from, to }: Span, { edges, centres }: Snapping) => [
+  ...(edges ? [from] : []),
+  ...(centres ? [(from + to) / 2] : []),
+  ...(edges ? [to] : []),
+];
 
-/** The places along an axis at which the box would have equal gaps: between two neighbours, or as far from the next as that is from the one after. */
+/**
+ * The places along an axis at which the box would have equal gaps: between two neighbours, or as far from the next as
+ * that is from the one after.
+ */
 function equalGaps(box: Box, others: readonly Box[], axis: 'x' | 'y'): number[] {
   const across = span(box, axis === 'x' ? 'y' : 'x');
   const row = others
@@ -94,7 +118,10 @@ const nearest = (shifts: readonly number[], tolerance: number): number => {
   return Math.abs(best) <= tolerance ? best : 0;
 };
 
-/** A moved box brought onto the edges and centres of others (the scene among them), into equal gaps or onto the lattice, within `tolerance` scene units. */
+/**
+ * A moved box brought onto the edges and centres of others (the scene among them), into equal gaps or onto the lattice,
+ * within `tolerance` scene units.
+ */
 export function snapMove(box: Box, others: readonly Box[], tolerance: number, to: Snapping = ALL_SNAPPING): Snapped {
   const shift = (axis: 'x' | 'y') => {
     const mine = span(box, axis);
@@ -114,7 +141,13 @@ export function snapMove(box: Box, others: readonly Box[], tolerance: number, to
 }
 
 /** A resized box whose moved sides are brought onto others' edges and centres, or onto the lattice. */
-export function snapResize(box: Box, handle: Handle, others: readonly Box[], tolerance: number, to: Snapping = ALL_SNAPPING): Snapped {
+export function snapResize(
+  box: Box,
+  handle: Handle,
+  others: readonly Box[],
+  tolerance: number,
+  to: Snapping = ALL_SNAPPING,
+): Snapped {
   const side = (axis: 'x' | 'y') => {
     const { from, to: end } = span(box, axis);
     if (handle[axis] === 0) return 0;
@@ -126,7 +159,10 @@ export function snapResize(box: Box, handle: Handle, others: readonly Box[], tol
   return { box: snapped, guides: to.edges || to.centres ? guidesOf(snapped, others, to) : [] };
 }
 
-/** The shift nearest to the one wanted that leaves all boxes on the scene; a box larger than the scene keeps its top left on it. */
+/**
+ * The shift nearest to the one wanted that leaves all boxes on the scene; a box larger than the scene keeps its top
+ * left on it.
+ */
 export function shiftWithin(boxes: readonly Box[], wanted: Point, scene: Box): Point {
   const along = (axis: 'x' | 'y', size: 'w' | 'h') => {
     const least = Math.max(...boxes.map((box) => scene[axis] - box[axis]));
@@ -137,4 +173,9 @@ export function shiftWithin(boxes: readonly Box[], wanted: Point, scene: Box): P
 }
 
 /** Whole scene units, as the Ledger shows them. */
-export const rounded = (box: Box): Box => ({ x: Math.round(box.x), y: Math.round(box.y), w: Math.max(1, Math.round(box.w)), h: Math.max(1, Math.round(box.h)) });
+export const rounded = (box: Box): Box => ({
+  x: Math.round(box.x),
+  y: Math.round(box.y),
+  w: Math.max(1, Math.round(box.w)),
+  h: Math.max(1, Math.round(box.h)),
+});

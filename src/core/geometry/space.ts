@@ -1,6 +1,7 @@
 /**
  * Spaces and tolerances, all in one place.
- * Scene units: 1 unit = 1 CSS px at 100 %, origin top left, y down. Stage pixels: scene units times the scale the page shows them at.
+ * Scene units: 1 unit = 1 CSS px at 100 %, origin top left, y down. Stage pixels: scene units times the scale the page
+ * shows them at.
  */
 export interface Point {
   readonly x: number;

@@ -8,20 +8,25 @@ export interface Body {
   readonly rotation: number;
 }
 
-const bodyAt = ({ w, h, rotation }: Body, centre: Point) => rectOutline({ x: centre.x - w / 2, y: centre.y - h / 2, w, h }, rotation) as Extract<Outline, { type: 'polygon' }>;
+const bodyAt = ({ w, h, rotation }: Body, centre: Point) =>
+  rectOutline({ x: centre.x - w / 2, y: centre.y - h / 2, w, h }, rotation) as Extract<Outline, { type: 'polygon' }>;
 
 /** The share of the item over the zone with the item's centre at a point. */
-export const shareAt = (body: Body, zone: Outline, centre: Point): number => overlapShare(bodyAt(body, centre), body.w * body.h, zone);
+export const shareAt = (body: Body, zone: Outline, centre: Point): number =>
+  overlapShare(bodyAt(body, centre), body.w * body.h, zone);
 
 const GRID = 12;
 const HALVINGS = 26;
 const BEST_KEPT = 4;
 
-const within = (scene: Box, p: Point) => ({ x: Math.max(scene.x, Math.min(scene.x + scene.w, p.x)), y: Math.max(scene.y, Math.min(scene.y + scene.h, p.y)) });
+const within = (scene: Box, p: Point) => ({
+  x: Math.max(scene.x, Math.min(scene.x + scene.w, p.x)),
+  y: Math.max(scene.y, Math.min(scene.y + scene.h, p.y)),
+});
 
 /**
- * Places for an item's centre, on the scene, at which it might reach a zone, the likeliest first: the zone's middle, its corners moved in, and a lattice over all
- * from which the item touches the zone's box.
+ * Places for an item's centre, on the scene, at which it might reach a zone, the likeliest first: the zone's middle,
+ * its corners moved in, and a lattice over all from which the item touches the zone's box.
  */
 export function spots(body: Body, zone: Outline, scene: Box): Point[] {
   const { w, h } = bodyAt(body, { x: 0, y: 0 }).box;
@@ -32,15 +37,23 @@ export function spots(body: Body, zone: Outline, scene: Box): Point[] {
     for (const [i, corner] of bounds.entries()) {
       const other = bounds[(i + 1) % bounds.length] as Point;
       found.push({ x: (corner.x + other.x) / 2, y: (corner.y + other.y) / 2 });
-      for (const sx of [-1, 1]) for (const sy of [-1, 1]) found.push({ x: corner.x + (sx * w) / 2, y: corner.y + (sy * h) / 2 });
+      for (const sx of [-1, 1])
+        for (const sy of [-1, 1]) found.push({ x: corner.x + (sx * w) / 2, y: corner.y + (sy * h) / 2 });
     }
   }
-  for (let i = 0; i <= GRID; i++) for (let j = 0; j <= GRID; j++) found.push({ x: box.x - w / 2 + ((box.w + w) * i) / GRID, y: box.y - h / 2 + ((box.h + h) * j) / GRID });
+  for (let i = 0; i <= GRID; i++)
+    for (let j = 0; j <= GRID; j++)
+      found.push({ x: box.x - w / 2 + ((box.w + w) * i) / GRID, y: box.y - h / 2 + ((box.h + h) * j) / GRID });
   return found.map((p) => within(scene, p));
 }
 
 /** Climbs from a place to one with more of a measure, by ever smaller steps. */
-export function climb(from: Point, measure: (p: Point) => number, step: number, scene: Box): { at: Point; value: number } {
+export function climb(
+  from: Point,
+  measure: (p: Point) => number,
+  step: number,
+  scene: Box,
+): { at: Point; value: number } {
   let best = { at: from, value: measure(from) };
   for (let size = step, halvings = 0; halvings < HALVINGS; ) {
     let better = best;
@@ -67,13 +80,15 @@ export function climb(from: Point, measure: (p: Point) => number, step: number, 
 }
 
 /**
- * The largest share of an item that can be over a zone, wherever its centre is put on the scene, and where. A rectangle over a rectangle or an ellipse is most over
- * it where the middles meet (both are convex and symmetric about them: Anderson, 1955); over a polygon the best of several climbs.
+ * The largest share of an item that can be over a zone, wherever its centre is put on the scene, and where. A rectangle
+ * over a rectangle or an ellipse is most over it where the middles meet (both are convex and symmetric about them:
+ * Anderson, 1955); over a polygon the best of several climbs.
  */
 export function largestShare(body: Body, zone: Outline, scene: Box, symmetric: boolean): { share: number; at: Point } {
   const centre = middleOf(zone.box);
   const onScene = within(scene, centre);
-  if (symmetric && onScene.x === centre.x && onScene.y === centre.y) return { share: shareAt(body, zone, centre), at: centre };
+  if (symmetric && onScene.x === centre.x && onScene.y === centre.y)
+    return { share: shareAt(body, zone, centre), at: centre };
   const measure = (p: Point) => shareAt(body, zone, p);
   const starts = spots(body, zone, scene)
     .map((at) => ({ at, value: measure(at) }))

@@ -3,8 +3,9 @@ import { type Copy, copyOf } from './copy';
 import type { SceneModel } from './model';
 
 /**
- * An arrangement while moves are taken: which copies each zone holds, in the zone's order. `settledAt` numbers the settlings, for what
- * depends on who came first; `letGo` is where a copy was let go last, for zones that keep it there and for loose copies.
+ * An arrangement while moves are taken: which copies each zone holds, in the zone's order. `settledAt` numbers the
+ * settlings, for what depends on who came first; `letGo` is where a copy was let go last, for zones that keep it there
+ * and for loose copies.
  */
 export interface Board {
   readonly zones: Copy[][];
@@ -17,7 +18,14 @@ export interface Board {
 }
 
 export function emptyBoard(model: SceneModel): Board {
-  return { zones: model.zones.map(() => []), zoneOf: new Map(), settledAt: new Map(), letGo: new Map(), texts: new Map(), clock: 0 };
+  return {
+    zones: model.zones.map(() => []),
+    zoneOf: new Map(),
+    settledAt: new Map(),
+    letGo: new Map(),
+    texts: new Map(),
+    clock: 0,
+  };
 }
 
 export function cloneBoard(board: Board): Board {

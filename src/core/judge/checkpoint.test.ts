@@ -24,9 +24,19 @@ function randomMoves(question: Question, seed: string, n: number): Move[] {
 /** All that a standing says, as values that can be compared. */
 const said = ({ board, tries, judged, ...rest }: Standing) => ({
   ...rest,
-  board: { ...board, zoneOf: [...board.zoneOf], settledAt: [...board.settledAt], letGo: [...board.letGo], texts: [...board.texts] },
+  board: {
+    ...board,
+    zoneOf: [...board.zoneOf],
+    settledAt: [...board.settledAt],
+    letGo: [...board.letGo],
+    texts: [...board.texts],
+  },
   judged: judged && { judged: judged.judged, verdicts: [...judged.verdicts] },
-  tries: { count: tries.count, best: tries.best && [tries.best.number, tries.best.judged], last: tries.last && [tries.last.number, tries.last.judged] },
+  tries: {
+    count: tries.count,
+    best: tries.best && [tries.best.number, tries.best.judged],
+    last: tries.last && [tries.last.number, tries.last.judged],
+  },
   judgedByLast: judged !== null && judged === tries.last,
 });
 
@@ -34,7 +44,11 @@ describe('a checkpoint', () => {
   it('is where moves led to, whenever it is made, and going on from it is going on', () => {
     let ended = 0;
     for (let seed = 0; seed < 150; seed++) {
-      const question = { ...randomQuestion(`checkpoint ${seed}`), tries: seed % 3 === 0 ? null : 4, judging: seed % 4 === 0 ? ('onLand' as const) : ('onCheck' as const) };
+      const question = {
+        ...randomQuestion(`checkpoint ${seed}`),
+        tries: seed % 3 === 0 ? null : 4,
+        judging: seed % 4 === 0 ? ('onLand' as const) : ('onCheck' as const),
+      };
       if (question.key.length === 0) continue;
       const model = questionModel(question);
       const moves = randomMoves(question, `moves ${seed}`, 40);

@@ -17,8 +17,9 @@ interface SavedTry {
 }
 
 /**
- * Where a question of a sitting stood after some of its moves, as JSON: what judging comes to is worked out again from arrangements, so that nothing of the key is in it. It is
- * of the question it was made with, and of none that judges otherwise.
+ * Where a question of a sitting stood after some of its moves, as JSON: what judging comes to is worked out again from
+ * arrangements, so that nothing of the key is in it. It is of the question it was made with, and of none that judges
+ * otherwise.
  */
 export interface Checkpoint {
   readonly board: SavedBoard;
@@ -52,7 +53,15 @@ function restored({ zones, settledAt, letGo, texts, clock }: SavedBoard): Board 
   };
 }
 
-export function checkpointOf({ board, goingHome, judged, ended, turnedAway, hints, tries: { count, last, best } }: Standing): Checkpoint {
+export function checkpointOf({
+  board,
+  goingHome,
+  judged,
+  ended,
+  turnedAway,
+  hints,
+  tries: { count, last, best },
+}: Standing): Checkpoint {
   const savedTry = (one: EndedTry | null): SavedTry | null => one && { number: one.number, board: saved(one.board) };
   return {
     board: saved(board),
@@ -76,6 +85,11 @@ export function standingFrom(model: QuestionModel, checkpoint: Checkpoint): Stan
   };
   const last = tryFrom(tries.last);
   const best = tries.best && tries.best.number === last?.number ? last : tryFrom(tries.best);
-  const judged = checkpoint.judged === 'no' ? null : checkpoint.judged === 'lastTry' ? last : judgedAt(model, board, tries.count + 1);
+  const judged =
+    checkpoint.judged === 'no'
+      ? null
+      : checkpoint.judged === 'lastTry'
+        ? last
+        : judgedAt(model, board, tries.count + 1);
   return { board, goingHome, ended, turnedAway, hints, judged, tries: { count: tries.count, last, best } };
 }

@@ -1,6 +1,6 @@
 /**
- * One copy of an item, as a number: index of the item × 10,000 + copy. Endless copies run from 0 to 9,999. One index after the last item stands the reserved
- * item {@link UNREAD}: a typed text that is none of the texts accepted.
+ * One copy of an item, as a number: index of the item × 10,000 + copy. Endless copies run from 0 to 9,999. One index
+ * after the last item stands the reserved item {@link UNREAD}: a typed text that is none of the texts accepted.
  */
 export type Copy = number & { readonly copy: unique symbol };
 export const COPIES = 10_000;

@@ -12,8 +12,9 @@ export interface Candidate {
 }
 
 /**
- * The zones that would compete for a copy let go with its (unrotated) top left at `at`, the pointer at `pointer` (null: the item's centre), in the order of
- * `zones`. A floor zone is among them only when no other is; a zone never takes its own carrier, nor what its carrier rests in.
+ * The zones that would compete for a copy let go with its (unrotated) top left at `at`, the pointer at `pointer` (null:
+ * the item's centre), in the order of `zones`. A floor zone is among them only when no other is; a zone never takes its
+ * own carrier, nor what its carrier rests in.
  */
 export function candidates(model: SceneModel, board: Board, copy: Copy, at: Point, pointer: Point | null): Candidate[] {
   const { w, h, rotation, family } = model.items[itemOf(copy)] as SceneModel['items'][number];
@@ -22,10 +23,12 @@ export function candidates(model: SceneModel, board: Board, copy: Copy, at: Poin
   const found: Candidate[] = [];
   for (let index = 0; index < model.zones.length; index++) {
     const zone = model.zones[index] as SceneModel['zones'][number];
-    if (!zone.outline || (zone.family !== null && zone.family !== family) || carriesItself(model, board, copy, index)) continue;
+    if (!zone.outline || (zone.family !== null && zone.family !== family) || carriesItself(model, board, copy, index))
+      continue;
     const outline = zone.ridesOn < 0 ? zone.outline : (outlineNow(model, board, index) as Outline);
     const overlap = overlapShare(body, w * h, outline);
-    if (reaches(zone.reach, { zone: outline, corners: body.corners, overlap, centre, pointer: pointer ?? centre })) found.push({ zone: index, overlap });
+    if (reaches(zone.reach, { zone: outline, corners: body.corners, overlap, centre, pointer: pointer ?? centre }))
+      found.push({ zone: index, overlap });
   }
   const raised = found.filter(({ zone }) => !model.zones[zone]?.floor);
   return raised.length > 0 ? raised : found;
@@ -42,7 +45,10 @@ export function carriesItself(model: SceneModel, board: Board, copy: Copy, zone:
   return false;
 }
 
-/** The candidate with the largest overlap; of those within 1e-9 of it the last in `zones`, which lies on top. Null: none. */
+/**
+ * The candidate with the largest overlap; of those within 1e-9 of it the last in `zones`, which lies on top. Null:
+ * none.
+ */
 export function winner(among: readonly Candidate[]): number | null {
   let largest = -Infinity;
   for (const { overlap } of among) largest = Math.max(largest, overlap);

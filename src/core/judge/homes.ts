@@ -29,13 +29,16 @@ export function boundsAtOrigin(item: { readonly w: number; readonly h: number; r
 }
 
 /**
- * Each item's own place at the start, by item index: its unrotated top left. Items without a home are placed in the tray in the way of `grid`
- * (without a tray: over the whole scene). `order` permutes them: the item `order[i]` takes the place of the i-th.
+ * Each item's own place at the start, by item index: its unrotated top left. Items without a home are placed in the
+ * tray in the way of `grid` (without a tray: over the whole scene). `order` permutes them: the item `order[i]` takes
+ * the place of the i-th.
  */
 export function homes(placing: Placing, order?: readonly number[]): Point[] {
   const waiting = placing.items.map((_, i) => i).filter((i) => placing.items[i]?.home === null);
   const turn = order ? order.filter((i) => placing.items[i]?.home === null) : waiting;
-  const band = placing.tray ? trayBox(placing.tray, placing.scene) : { x: 0, y: 0, w: placing.scene.width, h: placing.scene.height };
+  const band = placing.tray
+    ? trayBox(placing.tray, placing.scene)
+    : { x: 0, y: 0, w: placing.scene.width, h: placing.scene.height };
   const bounds = placing.items.map(({ size, rotation }) => boundsAtOrigin({ ...size, rotation }));
   const places = settleBoxes(
     { rule: 'grid', gap: TRAY_GAP },

@@ -5,7 +5,10 @@ import { indexAt } from './insertion';
 import { questionModel } from './model';
 import { respond } from './response';
 
-/** Four jars of 40 × 40, the first three at rest in a zone by a settle rule; the zone stands at 100, 100 and its gap is 10. */
+/**
+ * Four jars of 40 × 40, the first three at rest in a zone by a settle rule; the zone stands at 100, 100 and its gap is
+ * 10.
+ */
 function shelf(settle: Record<string, unknown>, w = 400) {
   const model = questionModel(
     seeds({

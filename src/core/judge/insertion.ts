@@ -5,11 +5,13 @@ import { type Copy, itemOf, type SceneModel } from './model';
 import { restIn } from './rest';
 
 /** Do the copies in a zone lie in the order they have there, so that one can be let in among others? */
-export const keepsOrder = ({ settle }: SceneModel['zones'][number]): boolean => settle.rule === 'row' || settle.rule === 'column' || settle.rule === 'grid';
+export const keepsOrder = ({ settle }: SceneModel['zones'][number]): boolean =>
+  settle.rule === 'row' || settle.rule === 'column' || settle.rule === 'grid';
 
 /**
- * At which index of a zone's order a copy let go with its middle at a point would stand: before or after the one whose middle is nearest, as they follow one another in the
- * zone. Null: the zone is empty, or its places do not follow its order.
+ * At which index of a zone's order a copy let go with its middle at a point would stand: before or after the one whose
+ * middle is nearest, as they follow one another in the zone. Null: the zone is empty, or its places do not follow its
+ * order.
  */
 export function indexAt(model: SceneModel, board: Board, copy: Copy, zone: number, middle: Point): number | null {
   const into = model.zones[zone] as SceneModel['zones'][number];
@@ -30,7 +32,9 @@ export function indexAt(model: SceneModel, board: Board, copy: Copy, zone: numbe
   const box = others[nearest];
   if (!box) return null;
   const [along, from, size, across, acrossFrom, acrossSize] =
-    into.settle.rule === 'column' ? [middle.y, box.y, box.h, middle.x, box.x, box.w] : [middle.x, box.x, box.w, middle.y, box.y, box.h];
+    into.settle.rule === 'column'
+      ? [middle.y, box.y, box.h, middle.x, box.x, box.w]
+      : [middle.x, box.x, box.w, middle.y, box.y, box.h];
   // In the line before or after the nearest one, or beside it in its own.
   const after = across < acrossFrom ? false : across > acrossFrom + acrossSize ? true : along > from + size / 2;
   return after ? nearest + 1 : nearest;

@@ -5,7 +5,17 @@ import { type SceneModel, sceneModel, startBoard } from './sceneModel';
 import { type Reader, readerOf } from './typed';
 
 export { COPIES, type Copy, copyOf, itemOf, numberOf, UNREAD } from './copy';
-export { type ItemModel, idOf, type Placeable, type Placing, type SceneModel, sceneModel, startBoard, type Taking, type ZoneModel } from './sceneModel';
+export {
+  type ItemModel,
+  idOf,
+  type Placeable,
+  type Placing,
+  type SceneModel,
+  sceneModel,
+  startBoard,
+  type Taking,
+  type ZoneModel,
+} from './sceneModel';
 
 /** One key entry made ready for judging. `lo` and `hi` bound the copies of `belongs` that the zone needs. */
 export interface EntryModel {
@@ -42,7 +52,15 @@ export function questionModel(question: Question, at?: readonly Point[]): Questi
   for (const entry of entries) entryOf[entry.zone] = entry;
   const readers = question.zones.map(({ typed }) => typed && readerOf(typed, scene.itemAt));
   const start = startBoard(scene, question.start?.placements ?? []);
-  return { ...scene, question, entries, entryOf, values: [...question.items.map((item) => item.value ?? 0), 0], readers, start };
+  return {
+    ...scene,
+    question,
+    entries,
+    entryOf,
+    values: [...question.items.map((item) => item.value ?? 0), 0],
+    readers,
+    start,
+  };
 }
 
 function entryModel(question: Question, scene: SceneModel, entry: KeyEntry): EntryModel {

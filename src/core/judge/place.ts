@@ -21,7 +21,11 @@ export function place(model: QuestionModel, placements: readonly Placed[]): Plac
   return { ok: true, board };
 }
 
-function placeOne(model: QuestionModel, board: Board, { item, copy, zone }: Placed): [path: string, message: string] | null {
+function placeOne(
+  model: QuestionModel,
+  board: Board,
+  { item, copy, zone }: Placed,
+): [path: string, message: string] | null {
   const itemIndex = model.itemAt.get(item);
   if (itemIndex === undefined) return ['item', `There is no item "${item}"`];
   const zoneIndex = model.zoneAt.get(zone);
@@ -29,11 +33,14 @@ function placeOne(model: QuestionModel, board: Board, { item, copy, zone }: Plac
   const { copies, family } = model.items[itemIndex] as QuestionModel['items'][number];
   const token = copy === undefined ? lowestFree(board, itemIndex) : copyOf(itemIndex, copy);
   const number = (token as number) - itemIndex * COPIES;
-  if (!Number.isInteger(number) || number < 0 || number >= copies) return ['copy', copy === undefined ? `No copy of "${item}" is left` : `There is no copy ${copy} of "${item}"`];
+  if (!Number.isInteger(number) || number < 0 || number >= copies)
+    return ['copy', copy === undefined ? `No copy of "${item}" is left` : `There is no copy ${copy} of "${item}"`];
   if (board.zoneOf.has(token)) return ['copy', `Copy ${number} of "${item}" is placed twice`];
   const target = model.zones[zoneIndex] as QuestionModel['zones'][number];
-  if (target.family !== null && target.family !== family) return ['zone', `Zone "${zone}" takes only items of the family "${target.family}"`];
-  if (target.keyedOnly && !model.entryOf[zoneIndex]?.belongs.has(itemIndex)) return ['zone', `Zone "${zone}" turns "${item}" away`];
+  if (target.family !== null && target.family !== family)
+    return ['zone', `Zone "${zone}" takes only items of the family "${target.family}"`];
+  if (target.keyedOnly && !model.entryOf[zoneIndex]?.belongs.has(itemIndex))
+    return ['zone', `Zone "${zone}" turns "${item}" away`];
   const held = (board.zones[zoneIndex] as Copy[]).length;
   if (held >= target.capacity) return ['zone', `Zone "${zone}" holds no more than ${target.capacity}`];
   if (carriesItself(model, board, token, zoneIndex)) return ['zone', `Zone "${zone}" rides on what it would take`];

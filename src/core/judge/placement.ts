@@ -4,7 +4,10 @@ import { candidates, winner } from './drop';
 import { sendHome } from './home';
 import { type Copy, copyOf, itemOf, type SceneModel } from './model';
 
-/** An item let go on the scene: its unrotated top left, and the pointer (both parts, or neither: then the item's centre). */
+/**
+ * An item let go on the scene: its unrotated top left, and the pointer (both parts, or neither: then the item's
+ * centre).
+ */
 export interface Drop {
   readonly item: string;
   readonly copy?: number | undefined;
@@ -21,7 +24,10 @@ export interface Put {
   readonly zone: string | null;
   readonly at?: number | undefined;
 }
-/** A text typed into a zone: read as an item, it replaces what the zone held; a text of nothing but white space empties it. */
+/**
+ * A text typed into a zone: read as an item, it replaces what the zone held; a text of nothing but white space empties
+ * it.
+ */
 export interface TypedAnswer {
   readonly zone: string;
   readonly text: string;
@@ -35,7 +41,10 @@ export type Outcome =
   | { readonly to: 'loose' }
   | { readonly to: 'home' }
   | { readonly to: 'turnedAway'; readonly zone: number; readonly why: 'notWelcome' | 'full' }
-  /** Only the server can say: the zone welcomes what is keyed to it and the key is not here, or (null) zones are hidden. The board is as before. */
+  /**
+   * Only the server can say: the zone welcomes what is keyed to it and the key is not here, or (null) zones are hidden.
+   * The board is as before.
+   */
   | { readonly to: 'unknown'; readonly zone: number | null }
   /** The input is at fault: `path` within the move, and a sentence. The board is as before. */
   | { readonly to: 'refused'; readonly path: string; readonly message: string };
@@ -44,14 +53,20 @@ export type Outcome =
 export type Keyed = ((zone: number, item: number) => boolean) | null;
 
 /**
- * Places one sound drop or put in the arrangement the last one left; `board` is changed in place. Whether it is sound is for `take` to ask first, where it
- * comes from outside: the learner's page, which makes its moves itself, goes without those questions and their sentences.
+ * Places one sound drop or put in the arrangement the last one left; `board` is changed in place. Whether it is sound
+ * is for `take` to ask first, where it comes from outside: the learner's page, which makes its moves itself, goes
+ * without those questions and their sentences.
  */
 export function putDown(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
   const copy = copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0);
   if (!keyed && model.hides && !isPut(move)) return { to: 'unknown', zone: null };
-  const zone = isPut(move) ? (move.zone === null ? null : (model.zoneAt.get(move.zone) as number)) : zoneUnder(model, board, copy, move);
-  if (zone !== null) return enter(model, board, copy, zone, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
+  const zone = isPut(move)
+    ? move.zone === null
+      ? null
+      : (model.zoneAt.get(move.zone) as number)
+    : zoneUnder(model, board, copy, move);
+  if (zone !== null)
+    return enter(model, board, copy, zone, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
   // Where zones are hidden a copy lies where it was let go, in one of them or not.
   if (isPut(move) || (model.items[itemOf(copy)]?.goesHome && !model.hides)) {
     sendHome(model, board, copy);
@@ -65,15 +80,26 @@ export function putDown(model: SceneModel, board: Board, move: Placement, keyed:
 export const refused = (path: string, message: string): Outcome => ({ to: 'refused', path, message });
 
 function zoneUnder(model: SceneModel, board: Board, copy: Copy, { x, y, px, py }: Drop): number | null {
-  return winner(candidates(model, board, copy, { x, y }, px === undefined || py === undefined ? null : { x: px, y: py }));
+  return winner(
+    candidates(model, board, copy, { x, y }, px === undefined || py === undefined ? null : { x: px, y: py }),
+  );
 }
 
-function enter(model: SceneModel, board: Board, copy: Copy, zone: number, at: number | undefined, letGo: Point | null, keyed: Keyed): Outcome {
+function enter(
+  model: SceneModel,
+  board: Board,
+  copy: Copy,
+  zone: number,
+  at: number | undefined,
+  letGo: Point | null,
+  keyed: Keyed,
+): Outcome {
   const { keyedOnly, capacity, swaps, id } = model.zones[zone] as SceneModel['zones'][number];
   if (keyedOnly && !keyed) return { to: 'unknown', zone };
   const room = (board.zones[zone] as Copy[]).length - (board.zoneOf.get(copy) === zone ? 1 : 0);
   const welcome = !keyedOnly || keyed?.(zone, itemOf(copy)) === true;
-  if (welcome && at !== undefined && at > room) return refused('at', `Zone "${id}" holds ${room}: at has to be a whole number from 0 to ${room}`);
+  if (welcome && at !== undefined && at > room)
+    return refused('at', `Zone "${id}" holds ${room}: at has to be a whole number from 0 to ${room}`);
   const turnAway = (why: 'notWelcome' | 'full'): Outcome => {
     sendHome(model, board, copy);
     return { to: 'turnedAway', zone, why };

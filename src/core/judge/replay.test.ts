@@ -5,7 +5,8 @@ import { type Move, markSoFar, replay, takeMove, untouched } from './replay';
 
 const put = (item: string, zone: string | null): Move => ({ kind: 'put', item, zone });
 const check: Move = { kind: 'check' };
-const ids = (model: ReturnType<typeof questionModel>, held: readonly number[]) => held.map((copy) => model.items[Math.floor(copy / 10_000)]?.id);
+const ids = (model: ReturnType<typeof questionModel>, held: readonly number[]) =>
+  held.map((copy) => model.items[Math.floor(copy / 10_000)]?.id);
 
 describe('moves', () => {
   const model = questionModel(seeds());
@@ -39,8 +40,14 @@ describe('moves', () => {
   it('that cannot be are refused with their place', () => {
     expect(takeMove(model, untouched(model), put('nobody', 'dry'))).toMatchObject({ ok: false, path: 'item' });
     expect(takeMove(model, untouched(model), put('barley', 'nowhere'))).toMatchObject({ ok: false, path: 'zone' });
-    expect(takeMove(model, untouched(model), { kind: 'drop', item: 'barley', x: Number.NaN, y: 0 })).toMatchObject({ ok: false, path: 'x' });
-    expect(takeMove(model, untouched(model), { kind: 'drop', item: 'barley', copy: 1, x: 0, y: 0 })).toMatchObject({ ok: false, path: 'copy' });
+    expect(takeMove(model, untouched(model), { kind: 'drop', item: 'barley', x: Number.NaN, y: 0 })).toMatchObject({
+      ok: false,
+      path: 'x',
+    });
+    expect(takeMove(model, untouched(model), { kind: 'drop', item: 'barley', copy: 1, x: 0, y: 0 })).toMatchObject({
+      ok: false,
+      path: 'copy',
+    });
   });
 
   it('by drop find the zone that half of the item is over', () => {

@@ -6,7 +6,10 @@ import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from '
 import { takeWithKey } from './takeWithKey';
 import { type Verdict, verdicts } from './verdict';
 
-/** What a learner does, in the order it was done. Everything about a sitting follows from its moves. A typed answer is a put. */
+/**
+ * What a learner does, in the order it was done. Everything about a sitting follows from its moves. A typed answer is a
+ * put.
+ */
 export type Move =
   | ({ readonly kind: 'drop' | 'put' } & Placement)
   | ({ readonly kind: 'put' } & TypedAnswer)
@@ -23,7 +26,10 @@ export interface EndedTry extends Try {
   readonly number: number;
   readonly board: Board;
 }
-/** The tries of a question: how many there were, the last, and the first of those with the highest mark. The others are the moves' to tell. */
+/**
+ * The tries of a question: how many there were, the last, and the first of those with the highest mark. The others are
+ * the moves' to tell.
+ */
 export interface Tries {
   readonly count: number;
   readonly last: EndedTry | null;
@@ -31,12 +37,18 @@ export interface Tries {
 }
 export const NO_TRIES: Tries = { count: 0, last: null, best: null };
 
-/** Where a question of a sitting stands. `goingHome` are the copies that go home once the learner goes on after the last check. */
+/**
+ * Where a question of a sitting stands. `goingHome` are the copies that go home once the learner goes on after the last
+ * check.
+ */
 export interface Standing {
   readonly board: Board;
   readonly tries: Tries;
   readonly goingHome: readonly Copy[];
-  /** How the board was judged as it stands: by a check, or since each landing is judged. Null: something was moved since, or nothing was judged yet. */
+  /**
+   * How the board was judged as it stands: by a check, or since each landing is judged. Null: something was moved
+   * since, or nothing was judged yet.
+   */
   readonly judged: Try | null;
   readonly ended: boolean;
   readonly turnedAway: number;
@@ -53,7 +65,10 @@ export const untouched = (model: QuestionModel): Standing => ({
   hints: 0,
 });
 
-export type Taken = { ok: true; standing: Standing; outcome: Outcome | null } | { ok: false; reason: 'ended' } | { ok: false; reason: 'refused'; path: string; message: string };
+export type Taken =
+  | { ok: true; standing: Standing; outcome: Outcome | null }
+  | { ok: false; reason: 'ended' }
+  | { ok: false; reason: 'refused'; path: string; message: string };
 
 const refused = (path: string, message: string): Taken => ({ ok: false, reason: 'refused', path, message });
 
@@ -61,7 +76,11 @@ const refused = (path: string, message: string): Taken => ({ ok: false, reason: 
 export function takeMove(model: QuestionModel, standing: Standing, move: Move): Taken {
   if (standing.ended) return { ok: false, reason: 'ended' };
   if (move.kind === 'hint') {
-    if (hintsLeft(model, standing) === 0) return refused('kind', standing.tries.count === 0 ? 'The first hint comes after the first try' : 'There is no further hint');
+    if (hintsLeft(model, standing) === 0)
+      return refused(
+        'kind',
+        standing.tries.count === 0 ? 'The first hint comes after the first try' : 'There is no further hint',
+      );
     return { ok: true, outcome: null, standing: { ...standing, hints: standing.hints + 1 } };
   }
   const { board } = standing;
@@ -86,17 +105,25 @@ function takePlacement(model: QuestionModel, standing: Standing, move: Placement
   if (outcome.to === 'refused') return refused(outcome.path, outcome.message);
   const next = { ...standing, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) };
   if (model.question.judging === 'onCheck') return { ok: true, outcome, standing: next };
-  return { ok: true, outcome, standing: landed(model, next, outcome.to === 'zone' ? landedCopy(model, board, move, outcome.zone) : null) };
+  return {
+    ok: true,
+    outcome,
+    standing: landed(model, next, outcome.to === 'zone' ? landedCopy(model, board, move, outcome.zone) : null),
+  };
 }
 
-/** What the document says of picking an item up: some stay in their place, some may be moved only until they have settled. */
+/**
+ * What the document says of picking an item up: some stay in their place, some may be moved only until they have
+ * settled.
+ */
 function mayMove(model: QuestionModel, board: Board, move: Placement): Taken | null {
   const index = model.itemAt.get(move.item);
   const item = index === undefined ? undefined : model.question.items[index];
   if (!item || index === undefined) return null;
   if (item.stays && !isPut(move)) return refused('item', `"${move.item}" stays in its place and can only be picked`);
   const zone = board.zoneOf.get(copyOf(index, move.copy ?? 0));
-  if (!item.again && zone !== undefined && !model.zones[zone]?.hidden) return refused('item', `"${move.item}" has settled and cannot be moved again`);
+  if (!item.again && zone !== undefined && !model.zones[zone]?.hidden)
+    return refused('item', `"${move.item}" has settled and cannot be moved again`);
   return null;
 }
 
@@ -105,7 +132,10 @@ function landedCopy(model: QuestionModel, board: Board, move: Placement | TypedA
   return copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0);
 }
 
-/** Judged as it lands: a try ends with a landing that is judged wrong, and with one that completes the answer. What landed before is judged anew with it. */
+/**
+ * Judged as it lands: a try ends with a landing that is judged wrong, and with one that completes the answer. What
+ * landed before is judged anew with it.
+ */
 function landed(model: QuestionModel, standing: Standing, copy: Copy | null): Standing {
   const now = judgeTry(model, standing);
   const ends = copy !== null && (now.judged.fullMarks || now.verdicts.get(copy) === 'wrong');
@@ -126,7 +156,8 @@ function endTry(model: QuestionModel, standing: Standing, now: Try = judgeTry(mo
   const ended = now.judged.fullMarks || number === limit;
   const last: EndedTry = { ...now, number, board: cloneBoard(standing.board) };
   const { best } = standing.tries;
-  const leaves = (copy: Copy) => afterMiss === 'sendAllHome' || (afterMiss === 'sendWrongHome' && now.verdicts.get(copy) === 'wrong');
+  const leaves = (copy: Copy) =>
+    afterMiss === 'sendAllHome' || (afterMiss === 'sendWrongHome' && now.verdicts.get(copy) === 'wrong');
   return {
     ...standing,
     tries: { count: number, last, best: best && best.judged.mark >= now.judged.mark ? best : last },
@@ -141,18 +172,24 @@ export function hintsLeft({ question }: QuestionModel, { tries, hints, ended }: 
   return ended ? 0 : Math.max(0, Math.min(question.hints.length, tries.count) - hints);
 }
 
-/** The standing after all moves, from where they were made; a move that is refused now (it was taken when it was made) is a bug or a damaged store. */
+/**
+ * The standing after all moves, from where they were made; a move that is refused now (it was taken when it was made)
+ * is a bug or a damaged store.
+ */
 export function replay(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   return moves.reduce((standing, move, i) => {
     const taken = takeMove(model, standing, move);
-    if (!taken.ok) throw new Error(`Move ${i + 1} of a stored sitting cannot be taken: ${taken.reason === 'refused' ? taken.message : 'the question had ended'}`);
+    if (!taken.ok)
+      throw new Error(
+        `Move ${i + 1} of a stored sitting cannot be taken: ${taken.reason === 'refused' ? taken.message : 'the question had ended'}`,
+      );
     return taken.standing;
   }, from);
 }
 
 /**
- * The standing that moves come to by a corrected question, in which they were not made: one that cannot be taken any more (what was a miss is right now and has ended the
- * question, or a hint is not there any more) is passed over.
+ * The standing that moves come to by a corrected question, in which they were not made: one that cannot be taken any
+ * more (what was a miss is right now and has ended the question, or a hint is not there any more) is passed over.
  */
 export function rejudge(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   let now = from;
@@ -164,6 +201,8 @@ export function rejudge(model: QuestionModel, moves: readonly Move[], from: Stan
 }
 
 /** The try whose mark is the question's so far, the best or the last as the question says; null before the first. */
-export const countingTry = ({ question: { marks } }: QuestionModel, { last, best }: Tries): EndedTry | null => (marks.tryCounts === 'last' ? last : best);
+export const countingTry = ({ question: { marks } }: QuestionModel, { last, best }: Tries): EndedTry | null =>
+  marks.tryCounts === 'last' ? last : best;
 
-export const markSoFar = (model: QuestionModel, tries: Tries): Judged | null => countingTry(model, tries)?.judged ?? null;
+export const markSoFar = (model: QuestionModel, tries: Tries): Judged | null =>
+  countingTry(model, tries)?.judged ?? null;

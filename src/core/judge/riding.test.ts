@@ -16,8 +16,18 @@ const build = (rack: Record<string, unknown> = {}, more: Record<string, unknown>
         { id: 'jar', size: { w: 40, h: 40 }, home: { x: 20, y: 480 } },
       ],
       zones: [
-        { id: 'shelf', shape: { type: 'rect', x: 10, y: 10, w: 80, h: 60 }, ridesOn: 'rack', reach: { rule: 'inside' } },
-        { id: 'bench', shape: { type: 'rect', x: 20, y: 20, w: 400, h: 300 }, family: 'racks', settle: { rule: 'anchor', at: 'topLeft', gap: 10 } },
+        {
+          id: 'shelf',
+          shape: { type: 'rect', x: 10, y: 10, w: 80, h: 60 },
+          ridesOn: 'rack',
+          reach: { rule: 'inside' },
+        },
+        {
+          id: 'bench',
+          shape: { type: 'rect', x: 20, y: 20, w: 400, h: 300 },
+          family: 'racks',
+          settle: { rule: 'anchor', at: 'topLeft', gap: 10 },
+        },
       ],
       key: [
         { zone: 'shelf', belongs: ['jar'], need: { rule: 'all' } },
@@ -62,14 +72,21 @@ describe('a zone that rides', () => {
       {},
       {
         zones: [
-          { id: 'shelf', shape: { type: 'rect', x: 0, y: 0, w: 200, h: 100 }, ridesOn: 'rack', reach: { rule: 'touch' } },
+          {
+            id: 'shelf',
+            shape: { type: 'rect', x: 0, y: 0, w: 200, h: 100 },
+            ridesOn: 'rack',
+            reach: { rule: 'touch' },
+          },
           { id: 'lid', shape: { type: 'rect', x: 0, y: 0, w: 40, h: 40 }, ridesOn: 'jar', reach: { rule: 'touch' } },
         ],
         key: [],
       },
     );
     expect(drops(model, { item: 'rack', x: 600, y: 400 })).toEqual([[], []]);
-    expect(drops(model, { item: 'jar', zone: 'shelf' }, { item: 'rack', zone: 'lid' })).toBe('drops[1].zone: Zone "lid" rides on what it would take');
+    expect(drops(model, { item: 'jar', zone: 'shelf' }, { item: 'rack', zone: 'lid' })).toBe(
+      'drops[1].zone: Zone "lid" rides on what it would take',
+    );
     expect(
       respond(model, {
         placements: [
@@ -85,22 +102,37 @@ describe('a zone that rides', () => {
 });
 
 describe('a sitting', () => {
-  const land = (changes: Record<string, unknown>, ...moves: Parameters<typeof replay>[1]) => replay(questionModel(seeds({ judging: 'onLand', ...changes })), moves);
+  const land = (changes: Record<string, unknown>, ...moves: Parameters<typeof replay>[1]) =>
+    replay(questionModel(seeds({ judging: 'onLand', ...changes })), moves);
   const put = (item: string, zone: string) => ({ kind: 'put' as const, item, zone });
 
   it('judged as items land ends a try with each wrong one, and with the last right one', () => {
     const missed = land({}, put('barley', 'dry'), put('gravel', 'dry'));
     expect(missed).toMatchObject({ ended: false, goingHome: [expect.any(Number)] });
     expect(missed.tries.count).toBe(1);
-    const done = land({ tries: null }, put('barley', 'dry'), put('gravel', 'dry'), put('poppy', 'dry'), put('acorn', 'moist'));
+    const done = land(
+      { tries: null },
+      put('barley', 'dry'),
+      put('gravel', 'dry'),
+      put('poppy', 'dry'),
+      put('acorn', 'moist'),
+    );
     expect(done).toMatchObject({ ended: true });
-    expect([missed.tries.last?.judged.fullMarks, done.tries.last?.judged.fullMarks, done.tries.count]).toEqual([false, true, 2]);
+    expect([missed.tries.last?.judged.fullMarks, done.tries.last?.judged.fullMarks, done.tries.count]).toEqual([
+      false,
+      true,
+      2,
+    ]);
     expect(land({}, put('gravel', 'dry'), put('gravel', 'moist')).ended).toBe(true);
   });
 
   it('starts from the starting arrangement, and a reset goes back to it', () => {
     const start = { placements: [{ item: 'poppy', zone: 'moist' }] };
-    const standing = replay(questionModel(seeds({ start })), [put('poppy', 'dry'), put('acorn', 'moist'), { kind: 'reset' }]);
+    const standing = replay(questionModel(seeds({ start })), [
+      put('poppy', 'dry'),
+      put('acorn', 'moist'),
+      { kind: 'reset' },
+    ]);
     expect(standing.board.zones.map((held) => held.length)).toEqual([0, 1]);
   });
 
@@ -112,7 +144,9 @@ describe('a sitting', () => {
         { item: 'barley', zone: 'moist' },
       ],
     };
-    expect(replay(questionModel(seeds({ items, start, key: [] })), []).board.zones.map((held) => held.length)).toEqual([1, 1]);
+    expect(replay(questionModel(seeds({ items, start, key: [] })), []).board.zones.map((held) => held.length)).toEqual([
+      1, 1,
+    ]);
   });
 
   it('gives one hint for each try, and as many as there are', () => {

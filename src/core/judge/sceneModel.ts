@@ -7,7 +7,10 @@ import { homes } from './homes';
 
 // What placing needs of a question: all that a learner's page has of the model.
 
-/** What of an item and a zone placing needs to know. A question has it all, and so has a learner edition, under drawn names. */
+/**
+ * What of an item and a zone placing needs to know. A question has it all, and so has a learner edition, under drawn
+ * names.
+ */
 export interface Placeable {
   readonly id: string;
   readonly size: { readonly w: number; readonly h: number };
@@ -56,7 +59,10 @@ export interface ItemModel {
 }
 export interface ZoneModel {
   readonly id: string;
-  /** Where it stands on the scene; of a zone that rides, where it stands on its carrier, from the carrier's unrotated top left. Null: a slot. */
+  /**
+   * Where it stands on the scene; of a zone that rides, where it stands on its carrier, from the carrier's unrotated
+   * top left. Null: a slot.
+   */
   readonly outline: Outline | null;
   /** The carrier, an index of an item; −1: it does not ride. */
   readonly ridesOn: number;
@@ -98,7 +104,8 @@ export function sceneModel(source: Placing, at: readonly Point[] = homes(source)
       ridesOn,
       family: zone.family,
       reach: zone.reach,
-      // What a hidden zone turned away, or moved, would tell where it is: it takes what comes and leaves it where it is, and a check judges.
+      // What a hidden zone turned away, or moved, would tell where it is: it takes what comes and leaves it where it
+      // is, and a check judges.
       keyedOnly: !zone.hidden && zone.welcome === 'keyed',
       capacity: zone.hidden ? Infinity : (zone.capacity ?? Infinity),
       swaps: !zone.hidden && zone.whenFull === 'swap',
@@ -127,12 +134,20 @@ export function sceneModel(source: Placing, at: readonly Point[] = homes(source)
 export const idOf = (model: SceneModel, copy: Copy): string => model.items[itemOf(copy)]?.id ?? UNREAD;
 
 /** The starting arrangement; `copy` left out: the lowest not yet placed. */
-export function startBoard(scene: SceneModel, placements: readonly { readonly item: string; readonly copy?: number | undefined; readonly zone: string }[]): Board {
+export function startBoard(
+  scene: SceneModel,
+  placements: readonly { readonly item: string; readonly copy?: number | undefined; readonly zone: string }[],
+): Board {
   const board = emptyBoard(scene);
   for (const { item, copy, zone } of placements) {
     const index = scene.itemAt.get(item) as number;
     const into = scene.zoneAt.get(zone) as number;
-    settle(board, copy === undefined ? lowestFree(board, index) : copyOf(index, copy), into, (board.zones[into] as Copy[]).length);
+    settle(
+      board,
+      copy === undefined ? lowestFree(board, index) : copyOf(index, copy),
+      into,
+      (board.zones[into] as Copy[]).length,
+    );
   }
   return board;
 }

@@ -12,7 +12,9 @@ const ITEM_EVENTS: readonly ItemEvent[] = [
   { type: 'turnedAway' },
   { type: 'waiting' },
   { type: 'released' },
-  ...(['right', 'wrong', 'none'] as const).flatMap((verdict) => [true, false].map((putAway) => ({ type: 'judged' as const, verdict, putAway }))),
+  ...(['right', 'wrong', 'none'] as const).flatMap((verdict) =>
+    [true, false].map((putAway) => ({ type: 'judged' as const, verdict, putAway })),
+  ),
   { type: 'wentOn' },
 ];
 const FLAGS = [true, false];
@@ -34,18 +36,27 @@ describe('the states of a copy', () => {
       reached.add(state);
     }
     expect([...reached].sort()).toEqual([...ITEM_STATES].sort());
-    for (const from of ITEM_STATES) for (const event of ITEM_EVENTS) expect(ITEM_STATES).toContain(nextItemState(from, event));
+    for (const from of ITEM_STATES)
+      for (const event of ITEM_EVENTS) expect(ITEM_STATES).toContain(nextItemState(from, event));
   });
 
   const after = (...events: ItemEvent[]) => events.reduce<ItemState>(nextItemState, 'rest');
   it.each<[string, ItemEvent[], ItemState]>([
     ['in hand over a zone', [{ type: 'pickUp' }, { type: 'over', zone: true }], 'overZone'],
-    ['and away from it again', [{ type: 'pickUp' }, { type: 'over', zone: true }, { type: 'over', zone: false }], 'inHand'],
+    [
+      'and away from it again',
+      [{ type: 'pickUp' }, { type: 'over', zone: true }, { type: 'over', zone: false }],
+      'inHand',
+    ],
     ['let go in a zone', [{ type: 'pickUp' }, { type: 'settled', putAway: false }], 'settled'],
     ['taken, and put away', [{ type: 'pickUp' }, { type: 'settled', putAway: true }], 'putAway'],
     ['put away, it is not picked up', [{ type: 'settled', putAway: true }, { type: 'pickUp' }], 'putAway'],
     ['turned away, then seen', [{ type: 'turnedAway' }, { type: 'wentOn' }], 'rest'],
-    ['judged wrong, then gone on with', [{ type: 'settled', putAway: false }, { type: 'judged', verdict: 'wrong', putAway: false }, { type: 'wentOn' }], 'settled'],
+    [
+      'judged wrong, then gone on with',
+      [{ type: 'settled', putAway: false }, { type: 'judged', verdict: 'wrong', putAway: false }, { type: 'wentOn' }],
+      'settled',
+    ],
     [
       'a verdict of none says nothing',
       [
@@ -54,7 +65,11 @@ describe('the states of a copy', () => {
       ],
       'settled',
     ],
-    ['sent home after a miss', [{ type: 'settled', putAway: false }, { type: 'judged', verdict: 'wrong', putAway: false }, { type: 'released' }], 'rest'],
+    [
+      'sent home after a miss',
+      [{ type: 'settled', putAway: false }, { type: 'judged', verdict: 'wrong', putAway: false }, { type: 'released' }],
+      'rest',
+    ],
     ['a pointer that passes over a zone without it', [{ type: 'over', zone: true }], 'rest'],
   ])('%s', (_, events, state) => expect(after(...events)).toBe(state));
 });

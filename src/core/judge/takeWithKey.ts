@@ -5,8 +5,8 @@ import { isTyped, type Outcome, type Placement, refused, type TypedAnswer } from
 import { take } from './take';
 
 /**
- * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so that it never is one that lies in the tray.
- * Family, welcome and capacity are not asked.
+ * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so
+ * that it never is one that lies in the tray. Family, welcome and capacity are not asked.
  */
 export function takeTyped(model: QuestionModel, board: Board, { zone, text }: TypedAnswer): Outcome {
   const index = model.zoneAt.get(zone);

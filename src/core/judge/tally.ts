@@ -2,7 +2,9 @@ import { SLACK } from '../geometry/space';
 import type { Board } from './board';
 import { type Copy, type EntryModel, itemOf, type QuestionModel } from './model';
 
-/** What a key entry's zone holds: r copies that belong, w others, s of r too many, and whether all of the entry holds. */
+/**
+ * What a key entry's zone holds: r copies that belong, w others, s of r too many, and whether all of the entry holds.
+ */
 export interface Tally {
   readonly entry: EntryModel;
   readonly right: number;
@@ -13,7 +15,8 @@ export interface Tally {
 }
 
 /** Do values add up to what is asked for? */
-export const sumHolds = (sum: EntryModel['sum'], total: number): boolean => sum === null || Math.abs(total - sum.target) <= sum.tolerance + SLACK;
+export const sumHolds = (sum: EntryModel['sum'], total: number): boolean =>
+  sum === null || Math.abs(total - sum.target) <= sum.tolerance + SLACK;
 
 /** The placements an entry asks for, where marks are earned per placement: n. */
 export const neededBy = ({ sum, sequence, order, lo }: EntryModel): number => (sum ? 1 : sequence ? order.length : lo);
@@ -29,7 +32,8 @@ export function tally(model: QuestionModel, board: Board, entry: EntryModel): Ta
   }
   const wrong = held.length - right;
   const holds = sumHolds(entry.sum, total);
-  const inOrder = !entry.sequence || (held.length === entry.order.length && held.every((copy, i) => itemOf(copy) === entry.order[i]));
+  const inOrder =
+    !entry.sequence || (held.length === entry.order.length && held.every((copy, i) => itemOf(copy) === entry.order[i]));
   return {
     entry,
     right,

@@ -9,7 +9,11 @@ const gap = (typed: Record<string, unknown>) =>
     seeds({
       items: ['minus18', 'minus20'].map((id) => ({ id, size: { w: 9, h: 9 } })),
       zones: [
-        { id: 'gap', shape: { type: 'slot' }, typed: { accept: { minus18: ['minus eighteen', 'Côté'], minus20: ['minus twenty'] }, ...typed } },
+        {
+          id: 'gap',
+          shape: { type: 'slot' },
+          typed: { accept: { minus18: ['minus eighteen', 'Côté'], minus20: ['minus twenty'] }, ...typed },
+        },
         { id: 'other', shape: { type: 'slot' } },
       ],
       key: [{ zone: 'gap', belongs: ['minus18'], need: { rule: 'all' } }],
@@ -20,7 +24,11 @@ const typing = (typed: Record<string, unknown>, ...texts: string[]) => {
   const model = gap(typed);
   const responded = respond(model, { drops: texts.map((text) => ({ zone: 'gap', text })) });
   if (!responded.ok) return responded.fault;
-  return { held: heldIn(model, responded.board, 0), wrong: responded.judged.wrong, fraction: responded.judged.fraction };
+  return {
+    held: heldIn(model, responded.board, 0),
+    wrong: responded.judged.wrong,
+    fraction: responded.judged.fraction,
+  };
 };
 
 describe('a typed answer', () => {
@@ -35,7 +43,9 @@ describe('a typed answer', () => {
     ['with neighbours swapped, one slip', { slips: 1 }, 'minus eightene', ['minus18'], 1],
     ['another item’s spelling', {}, 'minus twenty', ['minus20'], 0],
     ['something else', {}, 'eighty', ['?'], 0],
-  ])('%s', (_, typed, text, held, fraction) => expect(typing(typed, text)).toMatchObject({ held, fraction, wrong: fraction === 1 ? 0 : 1 }));
+  ])('%s', (_, typed, text, held, fraction) =>
+    expect(typing(typed, text)).toMatchObject({ held, fraction, wrong: fraction === 1 ? 0 : 1 }),
+  );
 
   it('replaces the one before, and white space empties the zone', () => {
     expect(typing({}, 'nonsense', 'minus eighteen')).toMatchObject({ held: ['minus18'], wrong: 0 });
@@ -43,8 +53,14 @@ describe('a typed answer', () => {
   });
 
   it('is refused where nothing is typed', () => {
-    expect(respond(gap({}), { drops: [{ zone: 'other', text: 'x' }] })).toEqual({ ok: false, fault: 'drops[0].zone: Zone "other" is not answered by typing' });
-    expect(respond(gap({}), { drops: [{ zone: 'gap', text: 18 }] })).toEqual({ ok: false, fault: 'drops[0].text: has to be a text' });
+    expect(respond(gap({}), { drops: [{ zone: 'other', text: 'x' }] })).toEqual({
+      ok: false,
+      fault: 'drops[0].zone: Zone "other" is not answered by typing',
+    });
+    expect(respond(gap({}), { drops: [{ zone: 'gap', text: 18 }] })).toEqual({
+      ok: false,
+      fault: 'drops[0].text: has to be a text',
+    });
   });
 });
 

@@ -1,6 +1,9 @@
 import type { Question, Typed } from '../document/schema';
 
-/** Reads a typed text as an item, by index; one more than the last item: none of those accepted; null: nothing was typed. */
+/**
+ * Reads a typed text as an item, by index; one more than the last item: none of those accepted; null: nothing was
+ * typed.
+ */
 export type Reader = (text: string) => number | null;
 
 /** The reader of a typed zone. Of spellings equally near the first in `accept` is taken. */
@@ -10,7 +13,9 @@ export function readerOf({ accept, case: minds, accents, slips }: Typed, itemAt:
     const bare = accents ? trimmed.normalize('NFC') : trimmed.normalize('NFD').replace(/\p{M}/gu, '').normalize('NFC');
     return [...(minds ? bare : bare.toLowerCase())];
   };
-  const spellings = Object.entries(accept).flatMap(([id, texts]) => texts.map((text) => ({ item: itemAt.get(id) as number, text: plain(text) })));
+  const spellings = Object.entries(accept).flatMap(([id, texts]) =>
+    texts.map((text) => ({ item: itemAt.get(id) as number, text: plain(text) })),
+  );
   return (text) => {
     if (text.trim() === '') return null;
     const typed = plain(text);
@@ -29,8 +34,9 @@ export function readerOf({ accept, case: minds, accents, slips }: Typed, itemAt:
 }
 
 /**
- * The Damerau–Levenshtein distance: the fewest characters put in, left out, exchanged, or swapped with their neighbour. Unrestricted: what was swapped may be
- * changed again (Lowrance and Wagner, "An Extension of the String-to-String Correction Problem", JACM 22, 1975).
+ * The Damerau–Levenshtein distance: the fewest characters put in, left out, exchanged, or swapped with their neighbour.
+ * Unrestricted: what was swapped may be changed again (Lowrance and Wagner, "An Extension of the String-to-String
+ * Correction Problem", JACM 22, 1975).
  */
 export function distance(a: readonly string[], b: readonly string[]): number {
   const far = a.length + b.length;
@@ -46,7 +52,12 @@ export function distance(a: readonly string[], b: readonly string[]): number {
       const same = a[i - 1] === b[j - 1];
       const row = lastRow.get(b[j - 1] as string) ?? 0;
       const swapped = at(row - 1, lastColumn - 1) + (i - row - 1) + 1 + (j - lastColumn - 1);
-      cost[(i + 1) * width + j + 1] = Math.min(at(i - 1, j - 1) + (same ? 0 : 1), at(i, j - 1) + 1, at(i - 1, j) + 1, swapped);
+      cost[(i + 1) * width + j + 1] = Math.min(
+        at(i - 1, j - 1) + (same ? 0 : 1),
+        at(i, j - 1) + 1,
+        at(i - 1, j) + 1,
+        swapped,
+      );
       if (same) lastColumn = j;
     }
     lastRow.set(a[i - 1] as string, i);
@@ -54,8 +65,15 @@ export function distance(a: readonly string[], b: readonly string[]): number {
   return at(a.length, b.length);
 }
 
-/** As what item a text typed into a zone would be read: its id; null: as none of those accepted; undefined: nothing was typed, or the zone is not answered by typing. */
-export function readTyped({ items, zones }: Pick<Question, 'items' | 'zones'>, zone: string, text: string): string | null | undefined {
+/**
+ * As what item a text typed into a zone would be read: its id; null: as none of those accepted; undefined: nothing was
+ * typed, or the zone is not answered by typing.
+ */
+export function readTyped(
+  { items, zones }: Pick<Question, 'items' | 'zones'>,
+  zone: string,
+  text: string,
+): string | null | undefined {
   const typed = zones.find(({ id }) => id === zone)?.typed;
   const read = typed ? readerOf(typed, new Map(items.map(({ id }, i) => [id, i])))(text) : null;
   return read === null ? undefined : (items[read]?.id ?? null);

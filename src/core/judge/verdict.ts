@@ -25,7 +25,8 @@ function zoneVerdicts(model: QuestionModel, board: Board, { entry, satisfied, su
 
 function sequenceVerdicts(model: QuestionModel, held: readonly Copy[], order: readonly number[]): [Copy, Verdict][] {
   const items = held.map(itemOf);
-  if (model.question.marks.sequenceRule === 'exactPosition') return held.map((copy, i) => [copy, items[i] === order[i] ? 'right' : 'wrong']);
+  if (model.question.marks.sequenceRule === 'exactPosition')
+    return held.map((copy, i) => [copy, items[i] === order[i] ? 'right' : 'wrong']);
   const kept = longestCommon(items, order);
   return held.map((copy, i) => [copy, kept.has(i) ? 'right' : 'wrong']);
 }

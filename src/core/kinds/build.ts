@@ -34,35 +34,70 @@ const cornersOf = ({ x, y, w, h }: Box): Corners => [
 /** The pieces of a box by a grid, row by row. */
 export function byGrid({ x, y, w, h }: Box, rows: number, columns: number): Corners[] {
   const size = { w: w / columns, h: h / rows };
-  return Array.from({ length: rows * columns }, (_, i) => cornersOf({ x: x + (i % columns) * size.w, y: y + Math.floor(i / columns) * size.h, ...size }));
+  return Array.from({ length: rows * columns }, (_, i) =>
+    cornersOf({ x: x + (i % columns) * size.w, y: y + Math.floor(i / columns) * size.h, ...size }),
+  );
 }
 
 /** The lines that were drawn on the scene: long, thin shapes. */
 export const linesOn = ({ fixtures }: Question): Extract<Fixture, { type: 'shape' }>[] =>
-  fixtures.filter((one): one is Extract<Fixture, { type: 'shape' }> => one.type === 'shape' && one.shape.type === 'rect' && Math.max(one.w, one.h) >= 10 * Math.min(one.w, one.h));
+  fixtures.filter(
+    (one): one is Extract<Fixture, { type: 'shape' }> =>
+      one.type === 'shape' && one.shape.type === 'rect' && Math.max(one.w, one.h) >= 10 * Math.min(one.w, one.h),
+  );
 
 /** The pieces of a box along lines: each goes on through the whole of it. */
 export function byLines(box: Box, lines: readonly (Box & { readonly rotation: number })[]): Corners[] {
-  return lines.reduce<Corners[]>((parts, line) => parts.flatMap((part) => cutAlong(part, endsOf(line), SLIVER)), [cornersOf(box)]);
+  return lines.reduce<Corners[]>(
+    (parts, line) => parts.flatMap((part) => cutAlong(part, endsOf(line), SLIVER)),
+    [cornersOf(box)],
+  );
 }
 
 /** Is an outline its own box? */
 const isBox = (corners: Corners): boolean => {
   const { x, y, w, h } = boxOf(corners);
   return (
-    corners.length === 4 && corners.every(([cx, cy]) => (Math.abs(cx - x) < CLOSE || Math.abs(cx - x - w) < CLOSE) && (Math.abs(cy - y) < CLOSE || Math.abs(cy - y - h) < CLOSE))
+    corners.length === 4 &&
+    corners.every(
+      ([cx, cy]) =>
+        (Math.abs(cx - x) < CLOSE || Math.abs(cx - x - w) < CLOSE) &&
+        (Math.abs(cy - y) < CLOSE || Math.abs(cy - y - h) < CLOSE),
+    )
   );
 };
 
-/** Where a piece fits: over its own outline. What is not square is taken where the pointer is, since two such pieces may have the same box. */
+/**
+ * Where a piece fits: over its own outline. What is not square is taken where the pointer is, since two such pieces may
+ * have the same box.
+ */
 function placeOf(id: ZoneId, corners: Corners): Zone {
-  const common = { id, label: '', settle: { rule: 'anchor', at: 'middle', gap: 0 }, capacity: 1, whenFull: 'swap' } as const;
-  if (isBox(corners)) return newZone({ ...common, shape: { type: 'rect', ...boxOf(corners) }, reach: { rule: 'share', share: 0.5 } });
-  return newZone({ ...common, shape: { type: 'polygon', points: corners.map(([x, y]): [number, number] => [x, y]) }, reach: { rule: 'pointer' } });
+  const common = {
+    id,
+    label: '',
+    settle: { rule: 'anchor', at: 'middle', gap: 0 },
+    capacity: 1,
+    whenFull: 'swap',
+  } as const;
+  if (isBox(corners))
+    return newZone({ ...common, shape: { type: 'rect', ...boxOf(corners) }, reach: { rule: 'share', share: 0.5 } });
+  return newZone({
+    ...common,
+    shape: { type: 'polygon', points: corners.map(([x, y]): [number, number] => [x, y]) },
+    reach: { rule: 'pointer' },
+  });
 }
 
-/** The picture gives way to its pieces, which wait in the tray, and to the places in which they meet; `lines` go with it. */
-export function intoPieces(question: Question, picture: FixtureId, pieces: readonly Piece[], lines: readonly FixtureId[] = []): Question {
+/**
+ * The picture gives way to its pieces, which wait in the tray, and to the places in which they meet; `lines` go with
+ * it.
+ */
+export function intoPieces(
+  question: Question,
+  picture: FixtureId,
+  pieces: readonly Piece[],
+  lines: readonly FixtureId[] = [],
+): Question {
   const whole = question.fixtures.find((one): one is Picture => one.type === 'picture' && one.id === picture);
   if (!whole || pieces.length === 0) return question;
   const gone = new Set<string>([picture, ...lines]);
@@ -72,7 +107,10 @@ export function intoPieces(question: Question, picture: FixtureId, pieces: reado
     ...made,
     fixtures: made.fixtures.filter(({ id }) => !gone.has(id)),
     media: Object.fromEntries(
-      Object.entries(made.media).map(([id, medium]) => [id, nameOf.has(id) ? { ...medium, description: medium.description ?? `A piece: ${nameOf.get(id)}` } : medium]),
+      Object.entries(made.media).map(([id, medium]) => [
+        id,
+        nameOf.has(id) ? { ...medium, description: medium.description ?? `A piece: ${nameOf.get(id)}` } : medium,
+      ]),
     ),
   };
 }
@@ -88,7 +126,10 @@ function wordsFor(box: Box, whole: Box): string {
 
 /** Pieces and their places, with room for them in a tray below what is there. */
 function withPieces(question: Question, pieces: readonly Piece[]): Question {
-  const taken = { items: new Set<string>(question.items.map(({ id }) => id)), zones: new Set<string>(question.zones.map(({ id }) => id)) };
+  const taken = {
+    items: new Set<string>(question.items.map(({ id }) => id)),
+    zones: new Set<string>(question.zones.map(({ id }) => id)),
+  };
   const fresh = (of: 'items' | 'zones', stem: string) => {
     const id = freshId(stem, taken[of]);
     taken[of].add(id);
@@ -114,7 +155,10 @@ function withPieces(question: Question, pieces: readonly Piece[]): Question {
       ...pieces.map(({ corners }) => boxOf(corners)).map((box) => box.y + box.h),
       ...question.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.y + shape.h] : [])),
     ) + 24;
-  const key = [...question.key, ...made.map(({ item, zone }) => newEntry(zone.id, [item.id], { need: { rule: 'exactly', n: 1 } }))];
+  const key = [
+    ...question.key,
+    ...made.map(({ item, zone }) => newEntry(zone.id, [item.id], { need: { rule: 'exactly', n: 1 } })),
+  ];
   return {
     ...question,
     kind: 'build',
@@ -130,15 +174,32 @@ function withPieces(question: Question, pieces: readonly Piece[]): Question {
 const BETWEEN = 24;
 
 /** A piece of its own, as large as it is given, with its place right of the last one, or at the start of a new line. */
-export function withPiece(question: Question, media: MediaId, size: { readonly w: number; readonly h: number }): Question {
-  const last = question.zones.findLast(({ shape }) => shape.type === 'rect')?.shape as Extract<Zone['shape'], { type: 'rect' }> | undefined;
-  const lowest = Math.max(0, ...question.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.y + shape.h] : [])));
+export function withPiece(
+  question: Question,
+  media: MediaId,
+  size: { readonly w: number; readonly h: number },
+): Question {
+  const last = question.zones.findLast(({ shape }) => shape.type === 'rect')?.shape as
+    | Extract<Zone['shape'], { type: 'rect' }>
+    | undefined;
+  const lowest = Math.max(
+    0,
+    ...question.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.y + shape.h] : [])),
+  );
   const fits = last !== undefined && last.x + last.w + BETWEEN + size.w <= question.scene.width - BETWEEN;
-  const at = last === undefined ? { x: BETWEEN, y: 40 } : fits ? { x: last.x + last.w + BETWEEN, y: last.y } : { x: BETWEEN, y: lowest + BETWEEN };
+  const at =
+    last === undefined
+      ? { x: BETWEEN, y: 40 }
+      : fits
+        ? { x: last.x + last.w + BETWEEN, y: last.y }
+        : { x: BETWEEN, y: lowest + BETWEEN };
   return withPieces(question, [{ corners: cornersOf({ ...at, ...size }), media }]);
 }
 
-/** Every place of a piece becomes as large as its piece, about the middle it has. A place that several may fill is as large as the largest. */
+/**
+ * Every place of a piece becomes as large as its piece, about the middle it has. A place that several may fill is as
+ * large as the largest.
+ */
 export function matchedPlaces(question: Question): Question {
   const sizes = new Map(question.items.map(({ id, size }) => [id as string, size]));
   return {
@@ -146,7 +207,9 @@ export function matchedPlaces(question: Question): Question {
     zones: question.zones.map((zone) => {
       const belongs = question.key.find((entry) => entry.zone === zone.id)?.belongs ?? [];
       if (zone.shape.type !== 'rect' || belongs.length === 0) return zone;
-      const [w, h] = (['w', 'h'] as const).map((side) => Math.max(...belongs.map((id) => sizes.get(id)?.[side] ?? 0))) as [number, number];
+      const [w, h] = (['w', 'h'] as const).map((side) =>
+        Math.max(...belongs.map((id) => sizes.get(id)?.[side] ?? 0)),
+      ) as [number, number];
       if (w === 0 || h === 0) return zone;
       const { x, y, w: before, h: tall } = zone.shape;
       return { ...zone, shape: { type: 'rect', x: x + (before - w) / 2, y: y + (tall - h) / 2, w, h } };

@@ -32,14 +32,18 @@ function listingOf(question: Question, kind: FromText): Listing {
           : groups.flatMap(({ heading, entries }) => entries.map((entry) => [heading, entry]));
   return {
     rows,
-    groups: [...groups.filter(({ entries }) => entries.length > 0), ...(others.length > 0 ? [{ heading: 'None', entries: others }] : [])],
+    groups: [
+      ...groups.filter(({ entries }) => entries.length > 0),
+      ...(others.length > 0 ? [{ heading: 'None', entries: others }] : []),
+    ],
     text: rows.flat().join('\n'),
   };
 }
 
 /**
- * A question as another kind. Words, pictures and rules of the items are kept by their names, as are prompt, feedback, hints, tries and marks. A kind that is a way of laying out
- * (Mark, Count, Build, Free) keeps everything as it is. Null: nothing of that kind can be made of it.
+ * A question as another kind. Words, pictures and rules of the items are kept by their names, as are prompt, feedback,
+ * hints, tries and marks. A kind that is a way of laying out (Mark, Count, Build, Free) keeps everything as it is.
+ * Null: nothing of that kind can be made of it.
  */
 export function changedTo(question: Question, kind: Kind): Change | null {
   if (kind === question.kind) return { question, lost: [] };
@@ -49,12 +53,21 @@ export function changedTo(question: Question, kind: Kind): Change | null {
   const before = new Map(question.items.map((item) => [item.label, item]));
   const items = proposed.question.items.map((item): Item => {
     const was = before.get(item.label);
-    return was ? { ...item, content: was.content, look: was.look, value: was.value, size: was.content?.picture ? was.size : item.size } : item;
+    return was
+      ? {
+          ...item,
+          content: was.content,
+          look: was.look,
+          value: was.value,
+          size: was.content?.picture ? was.size : item.size,
+        }
+      : item;
   });
   const next = { ...proposed.question, items, looks: question.looks, media: question.media };
   const kept = new Set(next.zones.map(({ label }) => label));
   const keptItems = new Set(next.items.map(({ label }) => label));
-  const names = (all: readonly { label: string; id: string }[]) => all.map(({ label, id }) => `“${label || id}”`).join(', ');
+  const names = (all: readonly { label: string; id: string }[]) =>
+    all.map(({ label, id }) => `“${label || id}”`).join(', ');
   const zonesGone = question.zones.filter(({ label }) => !kept.has(label));
   const itemsGone = question.items.filter(({ label }) => !keptItems.has(label));
   const said = question.key.filter(({ says }) => says !== null);
@@ -63,7 +76,9 @@ export function changedTo(question: Question, kind: Kind): Change | null {
     lost: [
       ...(zonesGone.length > 0 ? [`zones: ${names(zonesGone)}`] : []),
       ...(itemsGone.length > 0 ? [`items: ${names(itemsGone)}`] : []),
-      ...(question.fixtures.length > 0 ? [`what stands on the scene beside items and zones: ${names(question.fixtures)}`] : []),
+      ...(question.fixtures.length > 0
+        ? [`what stands on the scene beside items and zones: ${names(question.fixtures)}`]
+        : []),
       ...(said.length > 0 ? ['feedback on single zones and items'] : []),
       ...(question.zones.some(({ lid, look }) => lid !== null || look !== null) ? ['lids and looks of zones'] : []),
       ...(question.bench.groups.length + question.bench.locked.length > 0 ? ['groups and locks'] : []),

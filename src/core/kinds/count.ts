@@ -39,7 +39,15 @@ export function withFrame(question: Question, { rows, columns, x, y, cell, gap }
 }
 
 /** Adds a stack: a narrow zone that takes so many, one over another. */
-export function withStack(question: Question, { places, x, y, cell }: { readonly places: number; readonly x: number; readonly y: number; readonly cell: Frame['cell'] }): Question {
+export function withStack(
+  question: Question,
+  {
+    places,
+    x,
+    y,
+    cell,
+  }: { readonly places: number; readonly x: number; readonly y: number; readonly cell: Frame['cell'] },
+): Question {
   const taken = new Set<string>(question.zones.map(({ id }) => id));
   const gap = 4;
   const [w, h] = [cell.w + 2 * gap, places * (cell.h + gap) + gap];
@@ -53,7 +61,10 @@ export function withStack(question: Question, { places, x, y, cell }: { readonly
   const tray = question.tray?.side === 'bottom' ? question.tray.size : 0;
   return {
     ...question,
-    scene: { width: Math.max(question.scene.width, x + w + 20), height: Math.max(question.scene.height, y + h + 20 + tray) },
+    scene: {
+      width: Math.max(question.scene.width, x + w + 20),
+      height: Math.max(question.scene.height, y + h + 20 + tray),
+    },
     zones: [...question.zones, stack],
   };
 }
@@ -65,8 +76,23 @@ export type Amount =
   | { readonly rule: 'between'; readonly min: number; readonly max: number };
 
 /** What a container needs: an amount of the items named, or values that add up. */
-export function needing(question: Question, zone: ZoneId, need: Amount | null, sum: { target: number; tolerance: number } | null, items: readonly ItemId[]): Question {
+export function needing(
+  question: Question,
+  zone: ZoneId,
+  need: Amount | null,
+  sum: { target: number; tolerance: number } | null,
+  items: readonly ItemId[],
+): Question {
   const before = question.key.find((entry) => entry.zone === zone);
-  const entry = newEntry(zone, [...items], { need, sum, ...(sum ? { belongs: null } : {}), weight: before?.weight ?? null, says: before?.says ?? null });
-  return { ...question, key: before ? question.key.map((one) => (one.zone === zone ? entry : one)) : [...question.key, entry] };
+  const entry = newEntry(zone, [...items], {
+    need,
+    sum,
+    ...(sum ? { belongs: null } : {}),
+    weight: before?.weight ?? null,
+    says: before?.says ?? null,
+  });
+  return {
+    ...question,
+    key: before ? question.key.map((one) => (one.zone === zone ? entry : one)) : [...question.key, entry],
+  };
 }

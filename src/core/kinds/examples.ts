@@ -14,13 +14,21 @@ const LISTS: Readonly<Record<FromText, { readonly title: string; readonly prompt
     prompt: 'Put each seed where it belongs.',
     text: 'Stands drying:\nBarley\nPoppy\nOnion\nMust stay moist:\nAcorn\nChestnut\nNone:\nGravel',
   },
-  order: { title: 'Example: a sequence', prompt: 'Put the steps in order, the first at the top.', text: 'Weigh the lot\nDry it\nTest a sample\nSeal it\nFreeze it' },
+  order: {
+    title: 'Example: a sequence',
+    prompt: 'Put the steps in order, the first at the top.',
+    text: 'Weigh the lot\nDry it\nTest a sample\nSeal it\nFreeze it',
+  },
   gaps: {
     title: 'Example: words into a text',
     prompt: 'Put the words back.',
     text: 'Seed is dried before it is sealed.\tdried\nA sample is tested for life.\ttested\nSachets are kept at minus twenty degrees.\tminus twenty',
   },
-  pick: { title: 'Example: the right ones', prompt: 'Pick everything that stands drying.', text: 'Barley\tyes\nAcorn\tno\nPoppy\tyes\nChestnut\tno' },
+  pick: {
+    title: 'Example: the right ones',
+    prompt: 'Pick everything that stands drying.',
+    text: 'Barley\tyes\nAcorn\tno\nPoppy\tyes\nChestnut\tno',
+  },
   label: {
     title: 'Example: names to places',
     prompt: 'Put each name beside what it means.',
@@ -82,15 +90,31 @@ function markExample(blank: Question): Question {
   const spots = asSpots({
     ...blank,
     prompt: richFromPlain('Put a marker on every round seed.'),
-    fixtures: [...seeds.map(([x, y], i) => drawn(`seed-${i + 1}`, x, y, 70, 70, true)), ...chips.map(([x, y], i) => drawn(`chip-${i + 1}`, x, y, 80, 46, false))],
+    fixtures: [
+      ...seeds.map(([x, y], i) => drawn(`seed-${i + 1}`, x, y, 70, 70, true)),
+      ...chips.map(([x, y], i) => drawn(`chip-${i + 1}`, x, y, 80, 46, false)),
+    ],
     items: [newItem({ id: 'marker' as ItemId, label: '×', size: { w: 40, h: 40 } })],
-    zones: seeds.map(([x, y], i) => newZone({ id: `spot-${i + 1}` as ZoneId, label: '', shape: { type: 'ellipse', cx: x + 35, cy: y + 35, rx: 38, ry: 38 } })),
+    zones: seeds.map(([x, y], i) =>
+      newZone({
+        id: `spot-${i + 1}` as ZoneId,
+        label: '',
+        shape: { type: 'ellipse', cx: x + 35, cy: y + 35, rx: 38, ry: 38 },
+      }),
+    ),
     marks: { ...blank.marks, max: 3 },
     tray: { side: 'bottom', size: 90, order: 'asListed' },
     scene: { width: 960, height: 450 },
   });
   const all = [...seeds, ...chips].map(([x, y]) => ({ x: x + 35, y: y + 30 })).sort((a, b) => a.x - b.x);
-  return missesCost({ ...spots, afterMiss: 'leave', show: { ...spots.show, places: all.map((at, i) => ({ ...at, label: `Thing ${i + 1} from the left` })) } }, true);
+  return missesCost(
+    {
+      ...spots,
+      afterMiss: 'leave',
+      show: { ...spots.show, places: all.map((at, i) => ({ ...at, label: `Thing ${i + 1} from the left` })) },
+    },
+    true,
+  );
 }
 
 function countExample(blank: Question): Question {
@@ -111,7 +135,12 @@ function countExample(blank: Question): Question {
 
 function buildExample(blank: Question): Question {
   const framed = withFrame(
-    { ...blank, kind: 'build', prompt: richFromPlain('Put the four quarters together, so that the circle closes.'), tray: { side: 'right', size: 260, order: 'shuffled' } },
+    {
+      ...blank,
+      kind: 'build',
+      prompt: richFromPlain('Put the four quarters together, so that the circle closes.'),
+      tray: { side: 'right', size: 260, order: 'shuffled' },
+    },
     { rows: 2, columns: 2, x: 200, y: 90, cell: { w: 150, h: 150 }, gap: 0 },
   );
   const names = ['Upper left', 'Upper right', 'Lower left', 'Lower right'];
@@ -120,13 +149,19 @@ function buildExample(blank: Question): Question {
     ...framed,
     scene: { width: 960, height: 460 },
     items,
-    key: framed.zones.map(({ id }, i) => newEntry(id, [`quarter-${i + 1}` as ItemId], { need: { rule: 'exactly' as const, n: 1 } })),
+    key: framed.zones.map(({ id }, i) =>
+      newEntry(id, [`quarter-${i + 1}` as ItemId], { need: { rule: 'exactly' as const, n: 1 } }),
+    ),
     marks: { ...framed.marks, max: 4 },
   };
 }
 
 function freeExample(blank: Question): Question {
-  const zone = newZone({ id: 'zone-1' as ZoneId, label: 'Here', shape: { type: 'rect', x: 300, y: 60, w: 360, h: 280 } });
+  const zone = newZone({
+    id: 'zone-1' as ZoneId,
+    label: 'Here',
+    shape: { type: 'rect', x: 300, y: 60, w: 360, h: 280 },
+  });
   const items = ['This', 'Not this'].map((label, i) => newItem({ id: `item-${i + 1}` as ItemId, label }));
   return {
     ...blank,

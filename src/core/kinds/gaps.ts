@@ -37,7 +37,8 @@ function cut(runs: readonly Run[], from: number, to: number): readonly [Run[], R
       [Math.max(at, to), end],
     ];
     pieces.forEach(([a, b], part) => {
-      if (b > a) parts[part as 0 | 1 | 2].push(run.text === undefined ? run : { ...run, text: run.text.slice(a - at, b - at) });
+      if (b > a)
+        parts[part as 0 | 1 | 2].push(run.text === undefined ? run : { ...run, text: run.text.slice(a - at, b - at) });
     });
     at = end;
   }
@@ -45,8 +46,9 @@ function cut(runs: readonly Run[], from: number, to: number): readonly [Run[], R
 }
 
 /**
- * Lifts a stretch of a text out: it becomes an item and leaves a gap. Words that are an item already are that item: where it belongs in another gap there is one copy more, else
- * (a word left from another text, or one that belonged nowhere) it is the one for this gap. What is no words (white space, another gap) changes nothing.
+ * Lifts a stretch of a text out: it becomes an item and leaves a gap. Words that are an item already are that item:
+ * where it belongs in another gap there is one copy more, else (a word left from another text, or one that belonged
+ * nowhere) it is the one for this gap. What is no words (white space, another gap) changes nothing.
  */
 export function liftOut(question: Question, fixture: string, { block, from, to }: Stretch): Question {
   const text = question.fixtures.find((one): one is TextFixture => one.type === 'text' && one.id === fixture);
@@ -75,7 +77,9 @@ export function liftOut(question: Question, fixture: string, { block, from, to }
   const isUsed = same && question.key.some(({ belongs }) => belongs?.includes(same.id));
   const item = same ? same.id : (freshId('word', idsOf(question.items)) as ItemId);
   const items = same
-    ? question.items.map((one) => (isUsed && one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one))
+    ? question.items.map((one) =>
+        isUsed && one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one,
+      )
     : [...question.items, newItem({ id: item, label, family: gap.family })];
   const typed: Zone['typed'] = like?.typed ? { ...like.typed, accept: { [item]: [label] } } : null;
   const entry: KeyEntry = newEntry(zone, [item], { need: { rule: 'exactly', n: 1 } });
@@ -90,12 +94,16 @@ export function liftOut(question: Question, fixture: string, { block, from, to }
   return { ...next, marks: { ...next.marks, max: next.key.length } };
 }
 
-/** Puts the words of a gap back into the text, and takes the gap away; its item goes with it, unless it is right elsewhere or there are more of it. */
+/**
+ * Puts the words of a gap back into the text, and takes the gap away; its item goes with it, unless it is right
+ * elsewhere or there are more of it.
+ */
 export function putBack(question: Question, zone: ZoneId): Question {
   const entry = question.key.find((one) => one.zone === zone);
   const id = entry?.belongs?.[0];
   const item = question.items.find((one) => one.id === id);
-  const restored = (runs: readonly Run[]): Run[] => joined(runs.map((run) => (run.slot === zone ? ({ text: item?.label ?? '' } as Run) : run)));
+  const restored = (runs: readonly Run[]): Run[] =>
+    joined(runs.map((run) => (run.slot === zone ? ({ text: item?.label ?? '' } as Run) : run)));
   const key = question.key.filter((one) => one.zone !== zone);
   const used = key.some(({ belongs }) => belongs?.includes(id as ItemId));
   const items = question.items.flatMap((one) => {
@@ -115,24 +123,32 @@ export function putBack(question: Question, zone: ZoneId): Question {
               ...one,
               text: {
                 blocks: one.text.blocks.map((block) =>
-                  block.type === 'paragraph' ? { ...block, runs: restored(block.runs) } : { ...block, entries: block.entries.map(restored) },
+                  block.type === 'paragraph'
+                    ? { ...block, runs: restored(block.runs) }
+                    : { ...block, entries: block.entries.map(restored) },
                 ),
               },
             }
           : one,
     ),
-    start: question.start && { placements: question.start.placements.filter((placed) => placed.zone !== zone && items.some((one) => one.id === placed.item)) },
+    start: question.start && {
+      placements: question.start.placements.filter(
+        (placed) => placed.zone !== zone && items.some((one) => one.id === placed.item),
+      ),
+    },
     marks: { ...question.marks, max: Math.max(1, key.length) },
   };
 }
 
 /** Runs of plain words beside one another become one. */
 function joined(runs: readonly Run[]): Run[] {
-  const isPlain = (run: Run | undefined) => run !== undefined && Object.entries(run).every(([field, value]) => field === 'text' || value === undefined);
+  const isPlain = (run: Run | undefined) =>
+    run !== undefined && Object.entries(run).every(([field, value]) => field === 'text' || value === undefined);
   const all: Run[] = [];
   for (const run of runs) {
     const last = all.at(-1);
-    if (isPlain(run) && isPlain(last) && run.text !== undefined) all[all.length - 1] = { ...run, text: `${last?.text ?? ''}${run.text}` };
+    if (isPlain(run) && isPlain(last) && run.text !== undefined)
+      all[all.length - 1] = { ...run, text: `${last?.text ?? ''}${run.text}` };
     else all.push(run);
   }
   return all;
@@ -140,12 +156,18 @@ function joined(runs: readonly Run[]): Run[] {
 
 /** Lets several gaps take the words of one another, in any order: each of their words is right in each. */
 export function anyOrder(question: Question, zones: ReadonlySet<string>): Question {
-  const words = [...new Set(question.key.filter(({ zone }) => zones.has(zone)).flatMap(({ belongs }) => belongs ?? []))];
-  return { ...question, key: question.key.map((entry) => (zones.has(entry.zone) ? { ...entry, belongs: words } : entry)) };
+  const words = [
+    ...new Set(question.key.filter(({ zone }) => zones.has(zone)).flatMap(({ belongs }) => belongs ?? [])),
+  ];
+  return {
+    ...question,
+    key: question.key.map((entry) => (zones.has(entry.zone) ? { ...entry, belongs: words } : entry)),
+  };
 }
 
 export type Answering = 'moved' | 'menu' | 'typed';
-export const answeringOf = ({ typed, menu }: Pick<Zone, 'typed' | 'menu'>): Answering => (typed ? 'typed' : menu ? 'menu' : 'moved');
+export const answeringOf = ({ typed, menu }: Pick<Zone, 'typed' | 'menu'>): Answering =>
+  typed ? 'typed' : menu ? 'menu' : 'moved';
 
 /** How gaps are answered: by moving words, by choosing from a menu, by typing (at first with the words as they are). */
 export function answeredBy(question: Question, zones: ReadonlySet<string>, how: Answering): Question {
@@ -156,7 +178,14 @@ export function answeredBy(question: Question, zones: ReadonlySet<string>, how: 
   return {
     ...question,
     zones: question.zones.map((zone) =>
-      zones.has(zone.id) ? { ...zone, menu: how === 'menu', typed: how === 'typed' ? (zone.typed ?? { accept: words(zone), case: false, accents: false, slips: 0 }) : null } : zone,
+      zones.has(zone.id)
+        ? {
+            ...zone,
+            menu: how === 'menu',
+            typed:
+              how === 'typed' ? (zone.typed ?? { accept: words(zone), case: false, accents: false, slips: 0 }) : null,
+          }
+        : zone,
     ),
   };
 }

@@ -1,4 +1,5 @@
-// The kinds of question at the Bench: what makes and lays out each, over the one document. (It makes documents, so it stands with the schema, which no learner's page loads.)
+// The kinds of question at the Bench: what makes and lays out each, over the one document. (It makes documents, so it
+// stands with the schema, which no learner's page loads.)
 
 export { byGrid, byLines, intoPieces, linesOn, matchedPlaces, type Piece, withPiece } from './build';
 export { type Change, changedTo } from './change';
@@ -8,8 +9,31 @@ export { exampleOf } from './examples';
 export { type Answering, answeredBy, answeringOf, anyOrder, gapText, liftOut, putBack, type Stretch } from './gaps';
 export { LAYOUTS, type Layout, laidOut } from './layouts';
 export { type Listing, readListing } from './listing';
-export { asSpots, decidedBy, doMissesCost, foundWith, isSpot, missesCost, placesOfSpots, withMarker, withoutSpot, withSpotOver } from './mark';
-export { alongALine, asCode, canFix, downThePage, type End, fixedAt, isAlong, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from './order';
+export {
+  asSpots,
+  decidedBy,
+  doMissesCost,
+  foundWith,
+  isSpot,
+  missesCost,
+  placesOfSpots,
+  withMarker,
+  withoutSpot,
+  withSpotOver,
+} from './mark';
+export {
+  alongALine,
+  asCode,
+  canFix,
+  downThePage,
+  type End,
+  fixedAt,
+  isAlong,
+  laidAsBefore,
+  startedWrong,
+  WIDE_TAG,
+  withFixed,
+} from './order';
 export { picturesOf, type WordPicture, withPictures } from './pictures';
 export { FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose } from './propose';
 export { alike, isCode } from './sizes';

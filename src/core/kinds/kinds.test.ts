@@ -50,9 +50,14 @@ function faults(question: Question): string[] {
   const model = questionModel(question);
   const scene = { x: 0, y: 0, w: question.scene.width, h: question.scene.height };
   const tray = question.tray && trayBox(question.tray, question.scene);
-  const zones = question.zones.flatMap((zone, i) => (zone.shape.type === 'rect' ? [{ zone, i, box: zone.shape as Box }] : []));
+  const zones = question.zones.flatMap((zone, i) =>
+    zone.shape.type === 'rect' ? [{ zone, i, box: zone.shape as Box }] : [],
+  );
   const at = homes(question);
-  const lying = question.items.map((item, i) => ({ item, box: { ...(at[i] as { x: number; y: number }), ...item.size } }));
+  const lying = question.items.map((item, i) => ({
+    item,
+    box: { ...(at[i] as { x: number; y: number }), ...item.size },
+  }));
   const texts = question.fixtures.map(({ x, y, w, h }) => ({ x, y, w, h }));
   const started = new Set<string>(question.start?.placements.map(({ item }) => item) ?? []);
   return [
@@ -61,15 +66,25 @@ function faults(question: Question): string[] {
       ...(fittingOf(model, i)?.fits === false ? [`${zone.label} overflows`] : []),
       ...(widthForTitle(question, zone.label, null) <= box.w + 1 ? [] : [`the title ${zone.label} is cut`]),
       ...(tray && !apart(box, tray) ? [`${zone.label} lies under the tray`] : []),
-      ...zones.filter((other) => other.i > i && !apart(box, other.box)).map((other) => `${zone.label} lies over ${other.zone.label}`),
+      ...zones
+        .filter((other) => other.i > i && !apart(box, other.box))
+        .map((other) => `${zone.label} lies over ${other.zone.label}`),
       ...texts.filter((text) => !apart(box, text)).map(() => `${zone.label} lies over a text`),
     ]),
     ...lying.flatMap(({ item, box }, i) => [
       ...(boxForWords(question, item) ? [`the words of ${item.label} do not fit`] : []),
-      ...(started.has(item.id) || inside(box, item.stays || !tray ? scene : tray) ? [] : [`${item.label} leaves ${item.stays ? 'the scene' : 'the tray'}`]),
+      ...(started.has(item.id) || inside(box, item.stays || !tray ? scene : tray)
+        ? []
+        : [`${item.label} leaves ${item.stays ? 'the scene' : 'the tray'}`]),
       ...(started.has(item.id)
         ? []
-        : lying.slice(i + 1).flatMap((other) => (started.has(other.item.id) || apart(box, other.box) ? [] : [`${item.label} lies over ${other.item.label}`]))),
+        : lying
+            .slice(i + 1)
+            .flatMap((other) =>
+              started.has(other.item.id) || apart(box, other.box)
+                ? []
+                : [`${item.label} lies over ${other.item.label}`],
+            )),
     ]),
   ];
 }
@@ -98,7 +113,9 @@ describe('a list that is pasted', () => {
       { heading: 'Dry', entries: ['Barley', 'Poppy'] },
       { heading: 'Moist', entries: ['Acorn'] },
     ]);
-    expect(readListing('Dry\nBarley\nPoppy\n\nMoist\nAcorn').groups?.map(({ entries }) => entries.length)).toEqual([2, 1]);
+    expect(readListing('Dry\nBarley\nPoppy\n\nMoist\nAcorn').groups?.map(({ entries }) => entries.length)).toEqual([
+      2, 1,
+    ]);
     expect(readListing('Dry\tMoist\nBarley\tAcorn\nPoppy\t').groups).toEqual([
       { heading: 'Dry', entries: ['Barley', 'Poppy'] },
       { heading: 'Moist', entries: ['Acorn'] },
@@ -155,12 +172,16 @@ describe('a proposal', () => {
       const groups = 1 + upTo(7);
       const text =
         kind === 'sort'
-          ? Array.from({ length: groups }, (_, g) => [`${word(g)} group:`, ...Array.from({ length: 1 + upTo(9) }, (_, n) => word(g * 10 + n))].join('\n')).join('\n')
+          ? Array.from({ length: groups }, (_, g) =>
+              [`${word(g)} group:`, ...Array.from({ length: 1 + upTo(9) }, (_, n) => word(g * 10 + n))].join('\n'),
+            ).join('\n')
           : kind === 'gaps'
             ? lines.map((line) => `In the ${line} there is something`).join('\n')
             : kind === 'order'
               ? lines.join('\n')
-              : lines.map((line, n) => `${line}\t${kind === 'pick' ? (n % 2 === 0 ? 'yes' : 'no') : `name ${word(n)}`}`).join('\n');
+              : lines
+                  .map((line, n) => `${line}\t${kind === 'pick' ? (n % 2 === 0 ? 'yes' : 'no') : `name ${word(n)}`}`)
+                  .join('\n');
       const found = faults(made(kind, text, layout));
       if (found.length > 0) wrong.push(`${i} ${kind} ${layout}: ${found[0]}`);
     }
@@ -172,7 +193,9 @@ describe('a proposal', () => {
     for (const layout of LAYOUTS) {
       const other = laidOut(question, layout);
       expect(other.key).toEqual(question.key);
-      expect(other.items.map(({ id, label }) => [id, label])).toEqual(question.items.map(({ id, label }) => [id, label]));
+      expect(other.items.map(({ id, label }) => [id, label])).toEqual(
+        question.items.map(({ id, label }) => [id, label]),
+      );
       expect(faults(other)).toEqual([]);
     }
   });
@@ -204,7 +227,9 @@ describe('another kind', () => {
 
   it('keeps the words, and says what it cannot keep', () => {
     const change = changedTo(from, 'pick');
-    expect(change?.question.items.map(({ label }) => label).sort()).toEqual(from.items.map(({ label }) => label).sort());
+    expect(change?.question.items.map(({ label }) => label).sort()).toEqual(
+      from.items.map(({ label }) => label).sort(),
+    );
     expect(change?.question.prompt).toEqual(from.prompt);
     expect(change?.lost).toEqual(['zones: “Stands drying”, “Must stay moist”']);
     // What belonged somewhere is right.
@@ -212,7 +237,8 @@ describe('another kind', () => {
   });
 
   it('that only lays out otherwise keeps everything', () => {
-    for (const kind of ['free', 'mark', 'count', 'build'] as const) expect(changedTo(from, kind)).toEqual({ question: { ...from, kind }, lost: [] });
+    for (const kind of ['free', 'mark', 'count', 'build'] as const)
+      expect(changedTo(from, kind)).toEqual({ question: { ...from, kind }, lost: [] });
   });
 
   it('of which nothing can be made is none', () => {
@@ -221,12 +247,26 @@ describe('another kind', () => {
 });
 
 describe('a gap', () => {
-  const text = (question: Question) => question.fixtures.flatMap((one) => (one.type === 'text' ? [plainText(one.text)] : [])).join('\n');
+  const text = (question: Question) =>
+    question.fixtures.flatMap((one) => (one.type === 'text' ? [plainText(one.text)] : [])).join('\n');
   const whole = { ...blank, fixtures: made('gaps', 'Seed is weighed before drying. Seed is sealed.').fixtures };
   const plain: Question = {
     ...blank,
     fixtures: whole.fixtures.map((one) =>
-      one.type === 'text' ? { ...one, text: { blocks: [{ type: 'paragraph' as const, dir: undefined, runs: [{ text: 'Seed is weighed. Seed is sealed.' } as never] }] } } : one,
+      one.type === 'text'
+        ? {
+            ...one,
+            text: {
+              blocks: [
+                {
+                  type: 'paragraph' as const,
+                  dir: undefined,
+                  runs: [{ text: 'Seed is weighed. Seed is sealed.' } as never],
+                },
+              ],
+            },
+          }
+        : one,
     ),
   };
 
@@ -269,57 +309,83 @@ describe('a gap', () => {
 
 describe('An entry of an order that is fixed in its place', () => {
   const steps = made('order', 'Weigh\nDry\nSeal\nFreeze');
-  const belongs = (question: Question) => question.key[0]?.belongs?.map((id) => question.items.find((item) => item.id === id)?.label);
+  const belongs = (question: Question) =>
+    question.key[0]?.belongs?.map((id) => question.items.find((item) => item.id === id)?.label);
 
-  it.each(['downThePage', 'alongALine'] as const)('is a fixture before or after the zone, %s, and can be moved again', (way) => {
-    const laid = way === 'downThePage' ? steps : alongALine(steps);
-    const fixed = withFixed(withFixed(laid, 'first', true), 'last', true);
-    expect(parseQuestion(fixed)).toMatchObject({ ok: true });
-    expect(belongs(fixed)).toEqual(['Dry', 'Seal']);
-    expect(fixed.items.map(({ label }) => label).sort()).toEqual(['Dry', 'Seal']);
-    const named = fixed.fixtures.filter(({ type }) => type === 'text').map(({ label }) => label);
-    expect(named).toEqual(['Weigh', 'Freeze']);
-    const frames = fixed.fixtures.filter(({ type }) => type === 'shape');
-    const zone = fixed.zones[0]?.shape as Extract<Question['zones'][number]['shape'], { type: 'rect' }>;
-    const [first, last] = frames as readonly Box[] as [Box, Box];
-    const [side, end] = way === 'downThePage' ? (['y', 'h'] as const) : (['x', 'w'] as const);
-    expect(first[side] + first[end]).toBeLessThanOrEqual(zone[side]);
-    expect(last[side]).toBeGreaterThanOrEqual(zone[side] + zone[end]);
-    // Nothing is right from the start, and a third cannot be fixed: two have to be left.
-    expect(respond(questionModel(fixed), { drops: [] })).toMatchObject({ ok: true, judged: { mark: 0 } });
-    expect(canFix(fixed, 'first')).toBe(false);
-    const loose = withFixed(withFixed(fixed, 'first', false), 'last', false);
-    expect(belongs(loose)).toEqual(['Weigh', 'Dry', 'Seal', 'Freeze']);
-    expect(loose.fixtures).toEqual([]);
-  });
+  it.each(['downThePage', 'alongALine'] as const)(
+    'is a fixture before or after the zone, %s, and can be moved again',
+    (way) => {
+      const laid = way === 'downThePage' ? steps : alongALine(steps);
+      const fixed = withFixed(withFixed(laid, 'first', true), 'last', true);
+      expect(parseQuestion(fixed)).toMatchObject({ ok: true });
+      expect(belongs(fixed)).toEqual(['Dry', 'Seal']);
+      expect(fixed.items.map(({ label }) => label).sort()).toEqual(['Dry', 'Seal']);
+      const named = fixed.fixtures.filter(({ type }) => type === 'text').map(({ label }) => label);
+      expect(named).toEqual(['Weigh', 'Freeze']);
+      const frames = fixed.fixtures.filter(({ type }) => type === 'shape');
+      const zone = fixed.zones[0]?.shape as Extract<Question['zones'][number]['shape'], { type: 'rect' }>;
+      const [first, last] = frames as readonly Box[] as [Box, Box];
+      const [side, end] = way === 'downThePage' ? (['y', 'h'] as const) : (['x', 'w'] as const);
+      expect(first[side] + first[end]).toBeLessThanOrEqual(zone[side]);
+      expect(last[side]).toBeGreaterThanOrEqual(zone[side] + zone[end]);
+      // Nothing is right from the start, and a third cannot be fixed: two have to be left.
+      expect(respond(questionModel(fixed), { drops: [] })).toMatchObject({ ok: true, judged: { mark: 0 } });
+      expect(canFix(fixed, 'first')).toBe(false);
+      const loose = withFixed(withFixed(fixed, 'first', false), 'last', false);
+      expect(belongs(loose)).toEqual(['Weigh', 'Dry', 'Seal', 'Freeze']);
+      expect(loose.fixtures).toEqual([]);
+    },
+  );
 });
 
 describe('Pictures with the words of a stock list', () => {
-  const pictures = ['Barley', 'Acorn'].map((word, i) => ({ word, hash: `${i}`.repeat(64), description: `Picture of ${word}`, weight: 900 }));
+  const pictures = ['Barley', 'Acorn'].map((word, i) => ({
+    word,
+    hash: `${i}`.repeat(64),
+    description: `Picture of ${word}`,
+    weight: 900,
+  }));
 
-  it.each(['sort', 'order', 'pick', 'label'] as const)('are worn by the items of a %s question, all of one size, and nothing overlaps', (kind) => {
-    const lines = ['Dry\tBarley', 'Moist\tAcorn', 'Frozen\tOat'].map((line) => (kind === 'label' ? line : line.replace(/^.*\t/, '')));
-    const question = withPictures(made(kind, lines.join('\n')), pictures);
-    expect(parseQuestion(question)).toMatchObject({ ok: true });
-    const worn = question.items.filter(({ content }) => content?.picture);
-    expect(worn.map(({ label }) => label).sort()).toEqual(['Acorn', 'Barley']);
-    expect(new Set(question.items.map(({ size }) => `${size.w} ${size.h}`)).size).toBe(1);
-    expect(prove(questionModel(question), 1000, { now: () => 0 }).findings.filter(({ code }) => ['overflow', 'unclearWinner', 'labelDoesNotFit'].includes(code))).toEqual([]);
-    expect(
-      picturesOf(question)
-        .map(({ word, hash }) => [word, hash])
-        .sort(),
-    ).toEqual(pictures.map(({ word, hash }) => [word, hash]).sort());
-  });
+  it.each(['sort', 'order', 'pick', 'label'] as const)(
+    'are worn by the items of a %s question, all of one size, and nothing overlaps',
+    (kind) => {
+      const lines = ['Dry\tBarley', 'Moist\tAcorn', 'Frozen\tOat'].map((line) =>
+        kind === 'label' ? line : line.replace(/^.*\t/, ''),
+      );
+      const question = withPictures(made(kind, lines.join('\n')), pictures);
+      expect(parseQuestion(question)).toMatchObject({ ok: true });
+      const worn = question.items.filter(({ content }) => content?.picture);
+      expect(worn.map(({ label }) => label).sort()).toEqual(['Acorn', 'Barley']);
+      expect(new Set(question.items.map(({ size }) => `${size.w} ${size.h}`)).size).toBe(1);
+      expect(
+        prove(questionModel(question), 1000, { now: () => 0 }).findings.filter(({ code }) =>
+          ['overflow', 'unclearWinner', 'labelDoesNotFit'].includes(code),
+        ),
+      ).toEqual([]);
+      expect(
+        picturesOf(question)
+          .map(({ word, hash }) => [word, hash])
+          .sort(),
+      ).toEqual(pictures.map(({ word, hash }) => [word, hash]).sort());
+    },
+  );
 });
 
 describe('An order of lines of code', () => {
   const code = made('order', 'for lot in lots:\n    dry(lot)\n    if test(lot):\n        freeze(lot)');
-  const shown = (question: Question) => question.key[0]?.belongs?.map((id) => plainText(question.items.find((item) => item.id === id)?.content?.text ?? null));
+  const shown = (question: Question) =>
+    question.key[0]?.belongs?.map((id) =>
+      plainText(question.items.find((item) => item.id === id)?.content?.text ?? null),
+    );
 
   it('keeps what is set in, and is wide enough for it', () => {
     expect(shown(code)).toEqual(['for lot in lots:', '    dry(lot)', '    if test(lot):', '        freeze(lot)']);
-    expect(code.items.map(({ label }) => label).sort()).toEqual(['dry(lot)', 'for lot in lots:', 'freeze(lot)', 'if test(lot):']);
+    expect(code.items.map(({ label }) => label).sort()).toEqual([
+      'dry(lot)',
+      'for lot in lots:',
+      'freeze(lot)',
+      'if test(lot):',
+    ]);
     expect(parseQuestion(code)).toMatchObject({ ok: true });
     // 19 characters of 0.632 of 15 units.
     for (const { size } of code.items) expect(size.w).toBeGreaterThan(19 * 0.632 * 15);
@@ -327,7 +393,12 @@ describe('An order of lines of code', () => {
 
   it('can be words again, and code once more; what is fixed stays code', () => {
     expect(asCode(code, false).items.every(({ content }) => content === null)).toBe(true);
-    expect(shown(asCode(asCode(code, false), true))).toEqual(['for lot in lots:', 'dry(lot)', 'if test(lot):', 'freeze(lot)']);
+    expect(shown(asCode(asCode(code, false), true))).toEqual([
+      'for lot in lots:',
+      'dry(lot)',
+      'if test(lot):',
+      'freeze(lot)',
+    ]);
     const fixed = withFixed(code, 'first', true);
     expect(shown(fixed)).toEqual(['    dry(lot)', '    if test(lot):', '        freeze(lot)']);
     expect(shown(withFixed(fixed, 'first', false))).toEqual(shown(code));

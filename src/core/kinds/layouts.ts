@@ -23,11 +23,13 @@ const LEAST_TRAY = 84;
 const TEXT_GAP = 12;
 
 /** Zones that stand on the scene by themselves, in view. */
-export const isLaid = ({ shape, ridesOn, hidden }: Zone): boolean => shape.type !== 'slot' && ridesOn === null && !hidden;
+export const isLaid = ({ shape, ridesOn, hidden }: Zone): boolean =>
+  shape.type !== 'slot' && ridesOn === null && !hidden;
 
 /**
- * Lays zones and tray out anew. Every zone is as large as what the neediest needs (so that no size tells), wide enough for its title, and holds it by its settle rule;
- * the tray holds all items; nothing overlaps. Items, key and rules stay as they are; texts stand above, pictures in the middle of a ring or above.
+ * Lays zones and tray out anew. Every zone is as large as what the neediest needs (so that no size tells), wide enough
+ * for its title, and holds it by its settle rule; the tray holds all items; nothing overlaps. Items, key and rules stay
+ * as they are; texts stand above, pictures in the middle of a ring or above.
  */
 export function laidOut(question: Question, layout: Layout): Question {
   const zones = question.zones.filter(isLaid);
@@ -56,8 +58,15 @@ export function laidOut(question: Question, layout: Layout): Question {
   const staying = stayingBelow(question, width, below);
   const floor = boxes.length > 0 ? Math.max(staying.below, LEAST_HEIGHT - LEAST_TRAY) : staying.below;
   const tray: Tray | null =
-    lying === 0 ? null : side > 0 ? { side: 'left', size: side, order: order(question) } : { side: 'bottom', size: bandFor(lying, cell, width), order: order(question) };
-  const height = tray?.side === 'bottom' ? floor + tray.size : Math.max(floor, side > 0 ? rowsIn(lying, side, cell) * (cell.h + TRAY_GAP) + TRAY_GAP : 0);
+    lying === 0
+      ? null
+      : side > 0
+        ? { side: 'left', size: side, order: order(question) }
+        : { side: 'bottom', size: bandFor(lying, cell, width), order: order(question) };
+  const height =
+    tray?.side === 'bottom'
+      ? floor + tray.size
+      : Math.max(floor, side > 0 ? rowsIn(lying, side, cell) * (cell.h + TRAY_GAP) + TRAY_GAP : 0);
   let next = 0;
   return {
     ...question,
@@ -66,18 +75,29 @@ export function laidOut(question: Question, layout: Layout): Question {
     zones: question.zones.map((zone): Zone => {
       if (!isLaid(zone)) return zone;
       const box = boxes[next++] as Box;
-      const settle: Zone['settle'] = 'gap' in zone.settle ? { ...zone.settle, gap: Math.max(14, zone.settle.gap) } : zone.settle;
-      return { ...zone, rotation: 0, settle, shape: { type: 'rect', x: Math.round(box.x), y: Math.round(box.y), w: Math.floor(box.w), h: Math.ceil(box.h) } };
+      const settle: Zone['settle'] =
+        'gap' in zone.settle ? { ...zone.settle, gap: Math.max(14, zone.settle.gap) } : zone.settle;
+      return {
+        ...zone,
+        rotation: 0,
+        settle,
+        shape: { type: 'rect', x: Math.round(box.x), y: Math.round(box.y), w: Math.floor(box.w), h: Math.ceil(box.h) },
+      };
     }),
     items: question.items.map((item) => ({ ...item, home: item.stays ? (staying.at.get(item.id) ?? null) : null })),
     fixtures: fixturesPlaced(question, layout, width, boxes),
   };
 }
 
-/** Does an item wait in the tray? Not what is picked in its place, nor what stands in menus or for what is typed alone. */
+/**
+ * Does an item wait in the tray? Not what is picked in its place, nor what stands in menus or for what is typed alone.
+ */
 function waits({ zones, key }: Question, { id, stays, family }: Item): boolean {
   if (stays) return false;
-  const open = zones.filter(({ typed, menu, shape, family: takes }) => !typed && !(menu && shape.type === 'slot') && (takes === null || takes === family));
+  const open = zones.filter(
+    ({ typed, menu, shape, family: takes }) =>
+      !typed && !(menu && shape.type === 'slot') && (takes === null || takes === family),
+  );
   if (open.length > 0) return !servesTypedOnly({ zones, key }).has(id);
   return zones.every(({ typed, menu }) => !typed && !menu);
 }
@@ -86,7 +106,10 @@ const order = ({ tray }: Question): Tray['order'] => tray?.order ?? 'shuffled';
 
 function largest({ items }: Question): Extent {
   const boxes = items.map(({ size, rotation }) => rectOutline({ x: 0, y: 0, ...size }, rotation).box);
-  return { w: Math.ceil(Math.max(1, ...boxes.map(({ w }) => w))), h: Math.ceil(Math.max(1, ...boxes.map(({ h }) => h))) };
+  return {
+    w: Math.ceil(Math.max(1, ...boxes.map(({ w }) => w))),
+    h: Math.ceil(Math.max(1, ...boxes.map(({ h }) => h))),
+  };
 }
 
 function mostNeeded(question: Question): number {
@@ -98,13 +121,31 @@ type Room = { readonly x: number; readonly y: number; readonly w: number };
 
 function columns(n: number, layout: Layout, least: number, sizeIn: (w: number) => Extent, room: Room): Box[] {
   const wanted =
-    layout === 'rows' ? 1 : layout === 'twoColumns' ? 2 : layout === 'threeColumns' ? 3 : layout === 'trayLeft' ? (n > 3 ? 2 : 1) : Math.min(n, n > 8 ? 4 : n > 4 ? 3 : 4);
+    layout === 'rows'
+      ? 1
+      : layout === 'twoColumns'
+        ? 2
+        : layout === 'threeColumns'
+          ? 3
+          : layout === 'trayLeft'
+            ? n > 3
+              ? 2
+              : 1
+            : Math.min(n, n > 8 ? 4 : n > 4 ? 3 : 4);
   const across = Math.max(1, Math.min(n, wanted));
   const w = Math.max(least, (room.w - (across - 1) * BETWEEN) / across);
   // Where there is room they take it, all alike.
   const rows = Math.ceil(n / across);
-  const h = Math.max(sizeIn(w).h, Math.floor((LEAST_HEIGHT - LEAST_TRAY - MARGIN - room.y - (rows - 1) * (BETWEEN + TITLE)) / rows));
-  return Array.from({ length: n }, (_, i) => ({ x: room.x + (i % across) * (w + BETWEEN), y: room.y + Math.floor(i / across) * (h + BETWEEN + TITLE), w, h }));
+  const h = Math.max(
+    sizeIn(w).h,
+    Math.floor((LEAST_HEIGHT - LEAST_TRAY - MARGIN - room.y - (rows - 1) * (BETWEEN + TITLE)) / rows),
+  );
+  return Array.from({ length: n }, (_, i) => ({
+    x: room.x + (i % across) * (w + BETWEEN),
+    y: room.y + Math.floor(i / across) * (h + BETWEEN + TITLE),
+    w,
+    h,
+  }));
 }
 
 /** One lower and further on than the other. */
@@ -136,11 +177,16 @@ function ring(n: number, { w, h }: Extent, room: Room, middle: Extent): Box[] {
   }
 }
 
-const near = (a: Box, b: Box) => a.x < b.x + b.w + BETWEEN && b.x < a.x + a.w + BETWEEN && a.y < b.y + b.h + BETWEEN + TITLE && b.y < a.y + a.h + BETWEEN + TITLE;
+const near = (a: Box, b: Box) =>
+  a.x < b.x + b.w + BETWEEN &&
+  b.x < a.x + a.w + BETWEEN &&
+  a.y < b.y + b.h + BETWEEN + TITLE &&
+  b.y < a.y + a.h + BETWEEN + TITLE;
 
 const perRow = (room: number, cell: Extent) => Math.max(1, Math.floor((room - TRAY_GAP) / (cell.w + TRAY_GAP)));
 const rowsIn = (n: number, room: number, cell: Extent) => Math.ceil(n / perRow(room, cell));
-const bandFor = (n: number, cell: Extent, width: number) => Math.max(LEAST_TRAY, rowsIn(n, width, cell) * (cell.h + TRAY_GAP) + TRAY_GAP);
+const bandFor = (n: number, cell: Extent, width: number) =>
+  Math.max(LEAST_TRAY, rowsIn(n, width, cell) * (cell.h + TRAY_GAP) + TRAY_GAP);
 const MOST_BESIDE = 9;
 const sideTray = (n: number, cell: Extent) => Math.ceil(n / MOST_BESIDE) * (cell.w + TRAY_GAP) + TRAY_GAP;
 
@@ -148,7 +194,9 @@ const isText = (fixture: Fixture) => fixture.type === 'text';
 const isPicture = (fixture: Fixture) => fixture.type === 'picture' || fixture.type === 'film';
 
 function heightAbove({ fixtures }: Question, layout: Layout): number {
-  const stacked = fixtures.filter((one) => isText(one) || one.type === 'sound' || (layout !== 'ring' && isPicture(one)));
+  const stacked = fixtures.filter(
+    (one) => isText(one) || one.type === 'sound' || (layout !== 'ring' && isPicture(one)),
+  );
   return stacked.reduce((sum, { h }) => sum + h + TEXT_GAP, 0);
 }
 
@@ -160,8 +208,14 @@ function middleOf({ fixtures }: Question): Extent {
 /** Texts above one another at the top, pictures under them or in the middle of a ring; shapes stay where they are. */
 function fixturesPlaced(question: Question, layout: Layout, width: number, boxes: readonly Box[]): Fixture[] {
   let y = TEXT_GAP;
-  const across = boxes.length > 0 ? { from: Math.min(...boxes.map(({ x }) => x)), to: Math.max(...boxes.map(({ x, w }) => x + w)) } : { from: 0, to: width };
-  const down = boxes.length > 0 ? { from: Math.min(...boxes.map((box) => box.y)), to: Math.max(...boxes.map((box) => box.y + box.h)) } : { from: 0, to: 0 };
+  const across =
+    boxes.length > 0
+      ? { from: Math.min(...boxes.map(({ x }) => x)), to: Math.max(...boxes.map(({ x, w }) => x + w)) }
+      : { from: 0, to: width };
+  const down =
+    boxes.length > 0
+      ? { from: Math.min(...boxes.map((box) => box.y)), to: Math.max(...boxes.map((box) => box.y + box.h)) }
+      : { from: 0, to: 0 };
   let inRing = (down.from + down.to - middleOf(question).h) / 2;
   return question.fixtures.map((fixture) => {
     if (fixture.type === 'shape') return fixture;
@@ -178,13 +232,24 @@ function fixturesPlaced(question: Question, layout: Layout, width: number, boxes
 }
 
 /** What is picked in its place stands in rows under everything else. */
-function stayingBelow({ items }: Question, width: number, from: number): { readonly at: Map<string, { x: number; y: number }>; readonly below: number } {
+function stayingBelow(
+  { items }: Question,
+  width: number,
+  from: number,
+): { readonly at: Map<string, { x: number; y: number }>; readonly below: number } {
   const staying = items.filter(({ stays }) => stays);
   const at = new Map<string, { x: number; y: number }>();
   if (staying.length === 0) return { at, below: from };
   const cell = { w: Math.max(...staying.map(({ size }) => size.w)), h: Math.max(...staying.map(({ size }) => size.h)) };
-  const across = Math.max(1, Math.min(staying.length > 4 ? 2 : 1, Math.floor((width - 2 * MARGIN + BETWEEN) / (cell.w + BETWEEN))));
+  const across = Math.max(
+    1,
+    Math.min(staying.length > 4 ? 2 : 1, Math.floor((width - 2 * MARGIN + BETWEEN) / (cell.w + BETWEEN))),
+  );
   const left = Math.round((width - across * (cell.w + BETWEEN) + BETWEEN) / 2);
-  for (const [i, item] of staying.entries()) at.set(item.id, { x: left + (i % across) * (cell.w + BETWEEN), y: from + Math.floor(i / across) * (cell.h + TEXT_GAP) });
+  for (const [i, item] of staying.entries())
+    at.set(item.id, {
+      x: left + (i % across) * (cell.w + BETWEEN),
+      y: from + Math.floor(i / across) * (cell.h + TEXT_GAP),
+    });
   return { at, below: from + Math.ceil(staying.length / across) * (cell.h + TEXT_GAP) + MARGIN };
 }

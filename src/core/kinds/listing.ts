@@ -19,13 +19,14 @@ const withoutBullet = (line: string) => line.replace(/^\s*(?:[-–•·*]|\d{1,3
 /** Cells of a line of comma-separated values, as RFC 4180 has them: quoted where they hold a comma, a quote doubled. */
 function commaCells(line: string): string[] {
   const cells: string[] = [];
-  for (const [, quoted, plain] of line.matchAll(/(?:^|,)(?:\s*"((?:[^"]|"")*)"\s*|([^,]*))/g)) cells.push(quoted === undefined ? (plain ?? '') : quoted.replaceAll('""', '"'));
+  for (const [, quoted, plain] of line.matchAll(/(?:^|,)(?:\s*"((?:[^"]|"")*)"\s*|([^,]*))/g))
+    cells.push(quoted === undefined ? (plain ?? '') : quoted.replaceAll('""', '"'));
   return cells;
 }
 
 /**
- * Reads a list or a table: cells parted by tabs (as a spreadsheet copies them) or, where every line has as many, by commas; headings are lines that end with a colon,
- * or the first lines of blocks that empty lines part.
+ * Reads a list or a table: cells parted by tabs (as a spreadsheet copies them) or, where every line has as many, by
+ * commas; headings are lines that end with a colon, or the first lines of blocks that empty lines part.
  */
 export function readListing(pasted: string): Listing {
   const text = pasted.replace(/\r\n?/g, '\n').trim();
@@ -38,7 +39,12 @@ export function readListing(pasted: string): Listing {
     );
   const byComma = filled.map((line) => commaCells(line).map(tidy));
   const width = byComma[0]?.length ?? 0;
-  if (filled.length > 1 && width > 1 && byComma.every((cells) => cells.length === width && cells.every((cell) => cell.length <= MOST_IN_CELL))) return table(byComma, text);
+  if (
+    filled.length > 1 &&
+    width > 1 &&
+    byComma.every((cells) => cells.length === width && cells.every((cell) => cell.length <= MOST_IN_CELL))
+  )
+    return table(byComma, text);
   const entries = filled.map((line) => tidy(withoutBullet(line)));
   return { rows: entries.map((entry) => [entry]), groups: headed(lines), text };
 }
@@ -61,18 +67,37 @@ function headed(lines: readonly string[]): Group[] | null {
 
 /** Is a line the first of its block, where there are two blocks or more, each of two lines or more? */
 function blockStarts(lines: readonly string[]): ((line: string, i: number) => boolean) | null {
-  const starts = new Set(lines.flatMap((line, i) => (line.trim() !== '' && (lines[i - 1] ?? '').trim() === '' ? [i] : [])));
+  const starts = new Set(
+    lines.flatMap((line, i) => (line.trim() !== '' && (lines[i - 1] ?? '').trim() === '' ? [i] : [])),
+  );
   const alone = [...starts].some((i) => (lines[i + 1] ?? '').trim() === '');
   return starts.size < 2 || alone ? null : (_, i) => starts.has(i);
 }
 
-/** A table whose second column is few names for many lines says to which each line belongs; else its columns are groups under their first line. */
+/**
+ * A table whose second column is few names for many lines says to which each line belongs; else its columns are groups
+ * under their first line.
+ */
 function table(rows: readonly (readonly string[])[], text: string): Listing {
   const pairs = rows.filter((cells) => (cells[0] ?? '') !== '' && (cells[1] ?? '') !== '');
   const names = [...new Set(pairs.map((cells) => cells[1] as string))];
   if (pairs.length === rows.length && rows.every((cells) => cells.length === 2) && names.length < pairs.length)
-    return { rows, text, groups: names.map((heading) => ({ heading, entries: pairs.filter((cells) => cells[1] === heading).map((cells) => cells[0] as string) })) };
+    return {
+      rows,
+      text,
+      groups: names.map((heading) => ({
+        heading,
+        entries: pairs.filter((cells) => cells[1] === heading).map((cells) => cells[0] as string),
+      })),
+    };
   const [head = [], ...body] = rows;
-  const groups = head.map((heading, column) => ({ heading, entries: body.map((cells) => cells[column] ?? '').filter((cell) => cell !== '') }));
-  return { rows, text, groups: groups.some(({ heading, entries }) => heading === '' || entries.length === 0) ? null : groups };
+  const groups = head.map((heading, column) => ({
+    heading,
+    entries: body.map((cells) => cells[column] ?? '').filter((cell) => cell !== ''),
+  }));
+  return {
+    rows,
+    text,
+    groups: groups.some(({ heading, entries }) => heading === '' || entries.length === 0) ? null : groups,
+  };
 }

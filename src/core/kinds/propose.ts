@@ -15,7 +15,9 @@ export const FROM_TEXT = ['sort', 'order', 'gaps', 'pick', 'label'] as const sat
 export type FromText = (typeof FROM_TEXT)[number];
 
 /** A proposal, or what the text lacks for it. */
-export type Proposed = { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly message: string };
+export type Proposed =
+  | { readonly ok: true; readonly question: Question }
+  | { readonly ok: false; readonly message: string };
 const lacking = (message: string): Proposed => ({ ok: false, message });
 
 /** Headings under which stands what belongs nowhere. */
@@ -41,7 +43,10 @@ const emptied = (question: Question, kind: Kind): Question => ({
 });
 
 /** Items of one name are one item with as many copies. */
-function itemsOf(labels: readonly string[], more: Partial<Item> = {}): { readonly items: Item[]; readonly idOf: ReadonlyMap<string, ItemId> } {
+function itemsOf(
+  labels: readonly string[],
+  more: Partial<Item> = {},
+): { readonly items: Item[]; readonly idOf: ReadonlyMap<string, ItemId> } {
   const counts = new Map<string, number>();
   for (const label of labels) counts.set(label, (counts.get(label) ?? 0) + 1);
   const names = [...counts.keys()];
@@ -51,34 +56,55 @@ function itemsOf(labels: readonly string[], more: Partial<Item> = {}): { readonl
   };
 }
 
-/** A working question of a kind from what was pasted, laid out so that everything fits. `layout` null: the one that suits the kind. */
+/**
+ * A working question of a kind from what was pasted, laid out so that everything fits. `layout` null: the one that
+ * suits the kind.
+ */
 export function propose(question: Question, kind: FromText, listing: Listing, layout: Layout | null = null): Proposed {
   if (listing.text === '') return lacking('Paste a list, a table or a text first.');
   const made = MAKERS[kind](emptied(question, kind), listing, layout);
   if (!made.ok) return made;
   const { key } = made.question;
-  const places = key.reduce((sum, { belongs, need }) => sum + (need?.rule === 'exactly' ? need.n : (belongs?.length ?? 0)), 0);
+  const places = key.reduce(
+    (sum, { belongs, need }) => sum + (need?.rule === 'exactly' ? need.n : (belongs?.length ?? 0)),
+    0,
+  );
   return { ok: true, question: { ...made.question, marks: { ...made.question.marks, max: Math.max(1, places) } } };
 }
 
-const MAKERS: { readonly [K in FromText]: (question: Question, listing: Listing, layout: Layout | null) => Proposed } = { sort, order, gaps, pick, label };
+const MAKERS: { readonly [K in FromText]: (question: Question, listing: Listing, layout: Layout | null) => Proposed } =
+  { sort, order, gaps, pick, label };
 
 const MOST_GROUPS = 8;
 
 function sort(question: Question, { groups, rows }: Listing, layout: Layout | null): Proposed {
-  const all: readonly Group[] = groups ?? [{ heading: 'Belongs here', entries: rows.flatMap(([first]) => first || []) }];
+  const all: readonly Group[] = groups ?? [
+    { heading: 'Belongs here', entries: rows.flatMap(([first]) => first || []) },
+  ];
   const shown = all.filter(({ heading }) => !NOWHERE.test(heading));
-  if (shown.length === 0) return lacking('A heading is needed for each group, such as “Stands drying:”, with its entries under it.');
-  if (shown.length > MOST_GROUPS) return lacking(`These are ${shown.length} groups; a Sort question has at most ${MOST_GROUPS}.`);
+  if (shown.length === 0)
+    return lacking('A heading is needed for each group, such as “Stands drying:”, with its entries under it.');
+  if (shown.length > MOST_GROUPS)
+    return lacking(`These are ${shown.length} groups; a Sort question has at most ${MOST_GROUPS}.`);
   const empty = shown.find(({ entries }) => entries.length === 0);
   if (empty) return lacking(`Nothing stands under “${empty.heading}”.`);
   const owners = new Map<string, Set<string>>();
-  for (const { heading, entries } of shown) for (const label of entries) owners.set(label, (owners.get(label) ?? new Set()).add(heading));
+  for (const { heading, entries } of shown)
+    for (const label of entries) owners.set(label, (owners.get(label) ?? new Set()).add(heading));
   const twice = [...owners].find(([, of]) => of.size > 1);
-  if (twice) return lacking(`“${twice[0]}” stands under ${[...twice[1]].map((name) => `“${name}”`).join(' and ')}. Say where it belongs.`);
+  if (twice)
+    return lacking(
+      `“${twice[0]}” stands under ${[...twice[1]].map((name) => `“${name}”`).join(' and ')}. Say where it belongs.`,
+    );
   const { items, idOf } = itemsOf(all.flatMap(({ entries }) => entries));
   const zones = shown.map(
-    ({ heading }, i): Zone => newZone({ id: zoneId(i), label: heading, shape: { type: 'rect', x: 0, y: 0, w: 200, h: 200 }, settle: { rule: 'grid', gap: 14 } }),
+    ({ heading }, i): Zone =>
+      newZone({
+        id: zoneId(i),
+        label: heading,
+        shape: { type: 'rect', x: 0, y: 0, w: 200, h: 200 },
+        settle: { rule: 'grid', gap: 14 },
+      }),
   );
   const key = shown.map(({ entries }, i) =>
     newEntry(
@@ -89,8 +115,17 @@ function sort(question: Question, { groups, rows }: Listing, layout: Layout | nu
   const counts = shown.map(({ entries }) => entries.length);
   // Where one group is most of it, whoever puts everything there must not gain by it.
   const lopsided = Math.max(...counts) > counts.reduce((sum, n) => sum + n, 0) / 2;
-  const made = alike({ ...question, items, zones, key, marks: { ...question.marks, wrongCosts: shown.length === 1 ? 1 : lopsided ? 0.5 : 0 } });
-  return { ok: true, question: laidOut(made, layout ?? (shown.length === 3 || shown.length > 4 ? 'threeColumns' : 'trayBelow')) };
+  const made = alike({
+    ...question,
+    items,
+    zones,
+    key,
+    marks: { ...question.marks, wrongCosts: shown.length === 1 ? 1 : lopsided ? 0.5 : 0 },
+  });
+  return {
+    ok: true,
+    question: laidOut(made, layout ?? (shown.length === 3 || shown.length > 4 ? 'threeColumns' : 'trayBelow')),
+  };
 }
 
 function order(question: Question, { rows, text }: Listing, layout: Layout | null): Proposed {
@@ -100,7 +135,12 @@ function order(question: Question, { rows, text }: Listing, layout: Layout | nul
   const twice = labels.find((label, i) => labels.indexOf(label) !== i);
   if (twice) return lacking(`“${twice}” stands there twice. In an order each entry is another one.`);
   const { items } = itemsOf(labels);
-  const zone = newZone({ id: zoneId(0), label: 'In order', shape: { type: 'rect', x: 0, y: 0, w: 300, h: 300 }, settle: { rule: 'column', gap: 14 } });
+  const zone = newZone({
+    id: zoneId(0),
+    label: 'In order',
+    shape: { type: 'rect', x: 0, y: 0, w: 300, h: 300 },
+    settle: { rule: 'column', gap: 14 },
+  });
   const key = [
     newEntry(
       zone.id,
@@ -126,8 +166,15 @@ function gaps(question: Question, listing: Listing, _: Layout | null): Proposed 
   const { rows, text } = listing;
   // A table of sentences and the words that are to be lifted out of them.
   const pairs = rows.filter((cells) => cells.length > 1);
-  const sentences = pairs.length > 0 ? pairs.map(([first = '']) => first) : text.split(/\n+/).map((line) => line.trim());
-  const fixture: Fixture = { ...TEXT, id: 'text' as FixtureId, label: 'Text', text: richFromPlain(sentences.join('\n')) ?? { blocks: [] }, h: 100 };
+  const sentences =
+    pairs.length > 0 ? pairs.map(([first = '']) => first) : text.split(/\n+/).map((line) => line.trim());
+  const fixture: Fixture = {
+    ...TEXT,
+    id: 'text' as FixtureId,
+    label: 'Text',
+    text: richFromPlain(sentences.join('\n')) ?? { blocks: [] },
+    h: 100,
+  };
   let made: Question = { ...question, fixtures: [fixture] };
   sentences.forEach((sentence, block) => {
     const words = pairs.length > 0 ? (pairs[block]?.slice(1).filter(Boolean) ?? []) : longest(sentence);
@@ -137,7 +184,11 @@ function gaps(question: Question, listing: Listing, _: Layout | null): Proposed 
     }
   });
   if (made.zones.length === 0)
-    return lacking(pairs.length > 0 ? 'None of the words in the second column stands in its sentence.' : 'There is no word in it that is long enough to be lifted out.');
+    return lacking(
+      pairs.length > 0
+        ? 'None of the words in the second column stands in its sentence.'
+        : 'There is no word in it that is long enough to be lifted out.',
+    );
   return { ok: true, question: gapsLaidOut(made) };
 }
 
@@ -182,26 +233,46 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
   const lines = marked
     ? marked.map(([label = '', right = '']) => ({ label, right: RIGHT.test(right) }))
     : groups
-      ? groups.flatMap(({ heading, entries }) => entries.map((label) => ({ label, right: RIGHT.test(heading) || !NOWHERE.test(heading) })))
+      ? groups.flatMap(({ heading, entries }) =>
+          entries.map((label) => ({ label, right: RIGHT.test(heading) || !NOWHERE.test(heading) })),
+        )
       : rows.map(([label = ''], i) => ({ label, right: i === 0 }));
   const named = lines.filter(({ label }, i) => label !== '' && lines.findIndex((one) => one.label === label) === i);
   if (named.length < 2) return lacking('Put each choice on a line of its own: there have to be two or more.');
-  if (!named.some(({ right }) => right)) return lacking('None of them is marked as right. Put “right” or “yes” beside those that are, or under a heading “Right:”.');
+  if (!named.some(({ right }) => right))
+    return lacking(
+      'None of them is marked as right. Put “right” or “yes” beside those that are, or under a heading “Right:”.',
+    );
   const right = named.filter((one) => one.right);
   const { items, idOf } = itemsOf(
     named.map(({ label }) => label),
     { stays: true },
   );
   const single = right.length === 1;
-  const zone = newZone({ id: zoneId(0), label: 'Picked', shape: { type: 'slot' }, capacity: single ? 1 : null, whenFull: single ? 'swap' : 'refuse' });
+  const zone = newZone({
+    id: zoneId(0),
+    label: 'Picked',
+    shape: { type: 'slot' },
+    capacity: single ? 1 : null,
+    whenFull: single ? 'swap' : 'refuse',
+  });
   const key = [
     newEntry(
       zone.id,
       right.map(({ label }) => idOf.get(label) as ItemId),
     ),
   ];
-  const made = alike({ ...question, items, zones: [zone], key, tray: null, marks: { ...question.marks, wrongCosts: single ? 0 : 1 } }, WIDE_TAG);
-  const padded = { ...made, items: made.items.map((item) => ({ ...item, size: { ...item.size, w: Math.max(LEAST_CHOICE, item.size.w + PICK_MARK) } })) };
+  const made = alike(
+    { ...question, items, zones: [zone], key, tray: null, marks: { ...question.marks, wrongCosts: single ? 0 : 1 } },
+    WIDE_TAG,
+  );
+  const padded = {
+    ...made,
+    items: made.items.map((item) => ({
+      ...item,
+      size: { ...item.size, w: Math.max(LEAST_CHOICE, item.size.w + PICK_MARK) },
+    })),
+  };
   return { ok: true, question: laidOut(padded, layout ?? 'trayBelow') };
 }
 /** The notch at the start of what is picked. */
@@ -209,7 +280,9 @@ const PICK_MARK = 32;
 const LEAST_CHOICE = 300;
 
 function label(question: Question, { rows }: Listing, layout: Layout | null): Proposed {
-  const lines = rows.map(([first = '', second = '']) => (second === '' ? { place: '', name: first } : { place: first, name: second })).filter(({ name }) => name !== '');
+  const lines = rows
+    .map(([first = '', second = '']) => (second === '' ? { place: '', name: first } : { place: first, name: second }))
+    .filter(({ name }) => name !== '');
   if (lines.length === 0) return lacking('Put each name on a line of its own, or a place and its name side by side.');
   const places = lines.map(({ place }, i) => place || `Place ${i + 1}`);
   const { items, idOf } = itemsOf(lines.map(({ name }) => name));
@@ -224,6 +297,8 @@ function label(question: Question, { rows }: Listing, layout: Layout | null): Pr
         settle: { rule: 'anchor', at: 'middle', gap: 14 },
       }),
   );
-  const key = lines.map(({ name }, i) => newEntry(zoneId(i), [idOf.get(name) as ItemId], { need: { rule: 'exactly', n: 1 } }));
+  const key = lines.map(({ name }, i) =>
+    newEntry(zoneId(i), [idOf.get(name) as ItemId], { need: { rule: 'exactly', n: 1 } }),
+  );
   return { ok: true, question: laidOut(alike({ ...question, items, zones, key }), layout ?? 'threeColumns') };
 }

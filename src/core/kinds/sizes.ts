@@ -20,9 +20,14 @@ export const codeWidth = (line: string, fontSize: number): number => (line.lengt
 
 /** The width at which an item's words stand on one line. */
 const wordsWidth = (item: Item, widest: number): number =>
-  isCode(item) ? codeWidth(plainText(item.content?.text ?? null), ITEM_FONT) + PADDING : Math.min(widest, textWidth(item.label, ITEM_FONT) + PADDING);
+  isCode(item)
+    ? codeWidth(plainText(item.content?.text ?? null), ITEM_FONT) + PADDING
+    : Math.min(widest, textWidth(item.label, ITEM_FONT) + PADDING);
 
-/** Gives all items the one size that the longest words among them need, so that no size tells which belongs where. Items that show a picture keep theirs. */
+/**
+ * Gives all items the one size that the longest words among them need, so that no size tells which belongs where. Items
+ * that show a picture keep theirs.
+ */
 export function alike(question: Question, widest = WIDEST): Question {
   const worded = question.items.filter(({ content }) => !content?.picture);
   const w = Math.ceil(Math.max(LEAST.w, ...worded.map((item) => wordsWidth(item, widest))));

@@ -6,7 +6,10 @@ import { isLaid } from './layouts';
 
 const CORNERS = 24;
 
-/** The first two groups as circles that overlap; what belongs to both goes into a zone of its own, the overlap, which lies over them. */
+/**
+ * The first two groups as circles that overlap; what belongs to both goes into a zone of its own, the overlap, which
+ * lies over them.
+ */
 export function asCircles(question: Question): Question {
   const groups = question.zones.filter((zone) => isLaid(zone) && zone.shape.type !== 'polygon');
   const [left, right] = groups;
@@ -25,7 +28,13 @@ export function asCircles(question: Question): Question {
     });
   const lens = [...arc(middle - apart, 0), ...arc(middle + apart, Math.PI)];
   const both = question.zones.find(({ shape }) => shape.type === 'polygon');
-  const overlap = both ?? newZone({ id: freshId('both', new Set<string>(question.zones.map(({ id }) => id))) as ZoneId, label: 'Both', shape: { type: 'polygon', points: lens } });
+  const overlap =
+    both ??
+    newZone({
+      id: freshId('both', new Set<string>(question.zones.map(({ id }) => id))) as ZoneId,
+      label: 'Both',
+      shape: { type: 'polygon', points: lens },
+    });
   const round = (zone: Zone, cx: number): Zone => ({
     ...zone,
     rotation: 0,
@@ -38,7 +47,18 @@ export function asCircles(question: Question): Question {
     if (zone.id === right.id) return [round(zone, middle + apart)];
     return zone.id === both?.id ? [] : [zone];
   });
-  return { ...question, zones: [...zones, { ...overlap, shape: { type: 'polygon', points: lens }, reach: { rule: 'centre' }, settle: { rule: 'asDropped' } }] };
+  return {
+    ...question,
+    zones: [
+      ...zones,
+      {
+        ...overlap,
+        shape: { type: 'polygon', points: lens },
+        reach: { rule: 'centre' },
+        settle: { rule: 'asDropped' },
+      },
+    ],
+  };
 }
 
 /** The picture a group shows; null: none. */
@@ -47,7 +67,9 @@ export function groupPicture({ looks }: Question, { look }: Zone): string | null
   return worn?.of === 'zone' ? (worn.states.rest?.picture ?? null) : null;
 }
 
-/** Gives a group a picture in its middle, or takes it away: a look of its own, so that no other zone changes with it. */
+/**
+ * Gives a group a picture in its middle, or takes it away: a look of its own, so that no other zone changes with it.
+ */
 export function withGroupPicture(question: Question, id: ZoneId, picture: MediaId | null): Question {
   const zone = question.zones.find((one) => one.id === id);
   if (!zone) return question;

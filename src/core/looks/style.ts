@@ -1,6 +1,8 @@
 import type { Look } from '../document/schema';
 
-/** How something looks, sounds and moves in one state, and what is said of it nowhere is as the page draws it by itself. */
+/**
+ * How something looks, sounds and moves in one state, and what is said of it nowhere is as the page draws it by itself.
+ */
 export interface Style {
   readonly fill?: string | undefined;
   readonly edge?: string | undefined;
@@ -15,24 +17,32 @@ export interface Style {
 export type StyleField = keyof Style;
 
 /** What a state sets itself. */
-export const ownStyle = (look: Look, state: string): Style => (look.states as Readonly<Record<string, Style | undefined>>)[state] ?? {};
+export const ownStyle = (look: Look, state: string): Style =>
+  (look.states as Readonly<Record<string, Style | undefined>>)[state] ?? {};
 
 /** The fields of a style that are a matter of the moment: a state does not take these from "at rest". */
 const MOMENTARY: readonly StyleField[] = ['sound', 'motion'];
 
-/** A look in a state: what the state does not set is as at rest, sound and motion aside, which belong to the state's own moment. */
+/**
+ * A look in a state: what the state does not set is as at rest, sound and motion aside, which belong to the state's own
+ * moment.
+ */
 export function styleIn(look: Look, state: string): Style {
-  const rest = Object.fromEntries(Object.entries(ownStyle(look, 'rest')).filter(([field]) => !MOMENTARY.includes(field as StyleField)));
+  const rest = Object.fromEntries(
+    Object.entries(ownStyle(look, 'rest')).filter(([field]) => !MOMENTARY.includes(field as StyleField)),
+  );
   return state === 'rest' ? ownStyle(look, 'rest') : { ...rest, ...definedOf(ownStyle(look, state)) };
 }
 
-const definedOf = (style: Style): Style => Object.fromEntries(Object.entries(style).filter(([, value]) => value !== undefined));
+const definedOf = (style: Style): Style =>
+  Object.fromEntries(Object.entries(style).filter(([, value]) => value !== undefined));
 
 /** What the page draws where a look says nothing, by state: the tokens of its drawing (scene.css). */
 export function plainColours(of: 'item' | 'zone', state: string): { fill: string; text: string; edge: string } {
   if (state === 'right') return { fill: of === 'item' ? 'verdigrisWash' : 'sheet', text: 'ink', edge: 'verdigris' };
   if (state === 'wrong') return { fill: of === 'item' ? 'brickWash' : 'sheet', text: 'ink', edge: 'brick' };
-  if (state === 'overZone' || state === 'underItem') return { fill: 'brassWash', text: 'ink', edge: of === 'item' ? 'ink' : 'brass' };
+  if (state === 'overZone' || state === 'underItem')
+    return { fill: 'brassWash', text: 'ink', edge: of === 'item' ? 'ink' : 'brass' };
   return { fill: 'sheet', text: 'ink', edge: of === 'item' ? 'ink' : 'brass' };
 }
 

@@ -12,7 +12,12 @@ const judged = (changes: Record<string, unknown>, placements: [string, string][]
   if (!responded.ok) throw new Error(responded.fault);
   return {
     mark: responded.judged.mark,
-    lines: account(model, responded.judged, attempt).map(({ code, zone, count, amount }) => [code, zone, count, Math.round(amount * 1000) / 1000]),
+    lines: account(model, responded.judged, attempt).map(({ code, zone, count, amount }) => [
+      code,
+      zone,
+      count,
+      Math.round(amount * 1000) / 1000,
+    ]),
   };
 };
 
@@ -48,13 +53,19 @@ describe('the account of a mark', () => {
         ['barley', 'moist'],
       ]).lines.map(([code]) => code),
     ).toEqual(['wrong', 'wrong', 'heldToRange']);
-    expect(judged({ marks: { max: 4, rule: 'perZone' } }, [['acorn', 'moist']])).toEqual({ mark: 2, lines: [['zone', 1, 1, 2]] });
+    expect(judged({ marks: { max: 4, rule: 'perZone' } }, [['acorn', 'moist']])).toEqual({
+      mark: 2,
+      lines: [['zone', 1, 1, 2]],
+    });
     const full: [string, string][] = [
       ['barley', 'dry'],
       ['poppy', 'dry'],
       ['acorn', 'moist'],
     ];
-    expect(judged({ marks: { max: 4, rule: 'allOrNothing' } }, full)).toEqual({ mark: 4, lines: [['allOfIt', null, 2, 4]] });
+    expect(judged({ marks: { max: 4, rule: 'allOrNothing' } }, full)).toEqual({
+      mark: 4,
+      lines: [['allOfIt', null, 2, 4]],
+    });
     expect(judged({ marks: { max: 4, rule: 'allOrNothing' } }, full.slice(1))).toEqual({ mark: 0, lines: [] });
   });
 
@@ -65,7 +76,10 @@ describe('the account of a mark', () => {
       const model = questionModel(question);
       const next = random(seedOf(`account-${i}`));
       const attempt = 1 + Math.floor(next() * 3);
-      const responded = respond(model, { try: attempt, drops: question.items.map(({ id }) => ({ item: id, x: next() * 900, y: next() * 400 })) });
+      const responded = respond(model, {
+        try: attempt,
+        drops: question.items.map(({ id }) => ({ item: id, x: next() * 900, y: next() * 400 })),
+      });
       if (model.entries.length === 0 || !responded.ok) continue;
       compared++;
       const total = account(model, responded.judged, attempt).reduce((sum, { amount }) => sum + amount, 0);

@@ -4,8 +4,9 @@ import type { Judged } from './mark';
 import { rawMark } from './mark';
 
 /**
- * One line of the account of a mark. `zone`: what it is about; null: the whole. `count`: how many placements, wrong ones or earlier tries it stands for, not whole
- * where a sequence is right in part. `amount`: marks, negative where it cost something.
+ * One line of the account of a mark. `zone`: what it is about; null: the whole. `count`: how many placements, wrong
+ * ones or earlier tries it stands for, not whole where a sequence is right in part. `amount`: marks, negative where it
+ * cost something.
  */
 export interface AccountLine {
   readonly code: 'placements' | 'zone' | 'allOfIt' | 'wrong' | 'heldToRange' | 'earlierTries' | 'rounded';
@@ -39,7 +40,9 @@ function earned(marks: Marks, { credited, rule, fullMarks }: Judged): AccountLin
     case 'perZone': {
       const all = credited.reduce((sum, { tally }) => sum + tally.entry.weight, 0);
       return credited.flatMap(({ tally: { entry, satisfied } }): AccountLine[] =>
-        satisfied && entry.weight > 0 ? [{ code: 'zone', zone: entry.zone, count: 1, amount: (marks.max * entry.weight) / all }] : [],
+        satisfied && entry.weight > 0
+          ? [{ code: 'zone', zone: entry.zone, count: 1, amount: (marks.max * entry.weight) / all }]
+          : [],
       );
     }
     case 'perPlacement': {
@@ -49,7 +52,9 @@ function earned(marks: Marks, { credited, rule, fullMarks }: Judged): AccountLin
         const wrong = tally.wrong + (sequence ? 0 : tally.surplus);
         return [
           ...(c > 0 ? [{ code: 'placements' as const, zone, count: c, amount: each * c }] : []),
-          ...(wrong > 0 && marks.wrongCosts > 0 ? [{ code: 'wrong' as const, zone, count: wrong, amount: -each * marks.wrongCosts * wrong }] : []),
+          ...(wrong > 0 && marks.wrongCosts > 0
+            ? [{ code: 'wrong' as const, zone, count: wrong, amount: -each * marks.wrongCosts * wrong }]
+            : []),
         ];
       });
     }

@@ -6,7 +6,10 @@ import { marksRules } from './rules';
 import type { Credited } from './rules/rule';
 import { sequenceRules } from './sequence';
 
-/** What one try is worth. `right` Σ c and `wrong` Σ (w + s) are counted whatever the marks rule. `fraction` is not rounded. */
+/**
+ * What one try is worth. `right` Σ c and `wrong` Σ (w + s) are counted whatever the marks rule. `fraction` is not
+ * rounded.
+ */
 export interface Judged {
   readonly mark: number;
   readonly max: number;
@@ -32,7 +35,8 @@ function credit(model: QuestionModel, board: Board, one: Tally): Credited {
 }
 
 /** The mark for a fraction at the given try (from 1), before it is rounded. */
-export const rawMark = (marks: Marks, fraction: number, tryNumber: number): number => Math.max(0, marks.max * fraction - marks.tryCosts * marks.max * (tryNumber - 1));
+export const rawMark = (marks: Marks, fraction: number, tryNumber: number): number =>
+  Math.max(0, marks.max * fraction - marks.tryCosts * marks.max * (tryNumber - 1));
 
 /** The same, rounded half up at the question's places. */
 export function markOf(marks: Marks, fraction: number, tryNumber: number): number {
@@ -40,7 +44,9 @@ export function markOf(marks: Marks, fraction: number, tryNumber: number): numbe
   return Math.floor(rawMark(marks, fraction, tryNumber) * scale + 0.5 + 1e-9) / scale;
 }
 
-/** The rule that marks in the end: one with nothing to count (no placement needed, no weight) falls back on the next. */
+/**
+ * The rule that marks in the end: one with nothing to count (no placement needed, no weight) falls back on the next.
+ */
 export function ruleFor({ rule }: Marks, needed: number, weight: number): Marks['rule'] {
   if (rule === 'perPlacement' && needed > 0) return rule;
   return rule !== 'allOrNothing' && weight > 0 ? 'perZone' : 'allOrNothing';

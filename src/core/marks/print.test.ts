@@ -16,7 +16,8 @@ it('prints what JSON.stringify would, on 300 random answers', () => {
     const responded = respond(model, { drops });
     if (model.entries.length === 0 || !responded.ok) continue;
     printed++;
-    for (const id of [undefined, null, 7, 'a "quoted" id']) expect(resultPrinter(model)(id, responded)).toBe(JSON.stringify(resultOf(model, id, responded)));
+    for (const id of [undefined, null, 7, 'a "quoted" id'])
+      expect(resultPrinter(model)(id, responded)).toBe(JSON.stringify(resultOf(model, id, responded)));
   }
   expect(printed).toBeGreaterThan(200);
 });

@@ -17,9 +17,16 @@ export interface Result extends Pick<Judged, 'mark' | 'max' | 'fraction' | 'full
   readonly turnedAway: number;
 }
 
-export function resultOf(model: QuestionModel, id: unknown, { judged, board, turnedAway }: Extract<Responded, { ok: true }>): Result {
+export function resultOf(
+  model: QuestionModel,
+  id: unknown,
+  { judged, board, turnedAway }: Extract<Responded, { ok: true }>,
+): Result {
   const { mark, max, fraction, fullMarks, right, wrong, tallies } = judged;
-  const zones: [string, ZoneResult][] = model.zones.map((zone, z) => [zone.id, { satisfied: null, right: 0, wrong: 0, items: heldIn(model, board, z) }]);
+  const zones: [string, ZoneResult][] = model.zones.map((zone, z) => [
+    zone.id,
+    { satisfied: null, right: 0, wrong: 0, items: heldIn(model, board, z) },
+  ]);
   for (const { entry, satisfied, right: r, wrong: w } of tallies) {
     const one = zones[entry.zone] as [string, ZoneResult];
     one[1] = { satisfied, right: r, wrong: w, items: one[1].items };

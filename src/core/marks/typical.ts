@@ -12,7 +12,9 @@ export interface TypicalAnswer {
   readonly typical: Typical;
   readonly board: Board;
   readonly judged: Judged;
-  /** The copy or the zone it turns on: what is left out or put wrong, where everything is put; null where there is none. */
+  /**
+   * The copy or the zone it turns on: what is left out or put wrong, where everything is put; null where there is none.
+   */
   readonly about: { readonly copy: Copy } | { readonly zone: number } | null;
 }
 
@@ -24,18 +26,24 @@ export function boardOf(model: QuestionModel, placements: readonly ModelPlacemen
   for (const copy of [...board.zoneOf.keys()]) lift(board, copy);
   for (const { item, copy, zone } of placements) {
     const [index, into] = [model.itemAt.get(item), model.zoneAt.get(zone)];
-    if (index !== undefined && into !== undefined) settle(board, copyOf(index, copy), into, board.zones[into]?.length ?? 0);
+    if (index !== undefined && into !== undefined)
+      settle(board, copyOf(index, copy), into, board.zones[into]?.length ?? 0);
   }
   return board;
 }
 
 /**
- * Five answers and what they earn on the first try, worked out as every answer is. `full`: the placements of a model answer; without one the three that start from it are
- * left out. Empty where the question has no key.
+ * Five answers and what they earn on the first try, worked out as every answer is. `full`: the placements of a model
+ * answer; without one the three that start from it are left out. Empty where the question has no key.
  */
 export function typicalAnswers(model: QuestionModel, full: readonly ModelPlacement[] | null): TypicalAnswer[] {
   if (model.entries.length === 0) return [];
-  const judged = (typical: Typical, board: Board, about: TypicalAnswer['about']): TypicalAnswer => ({ typical, board, judged: judge(model, board, 1), about });
+  const judged = (typical: Typical, board: Board, about: TypicalAnswer['about']): TypicalAnswer => ({
+    typical,
+    board,
+    judged: judge(model, board, 1),
+    about,
+  });
   const found: TypicalAnswer[] = [];
   if (full) {
     const right = boardOf(model, full);

@@ -9,7 +9,13 @@ import { boxToHold, coversTitle, fittingOf, makeItemsAsWide, makeZoneHold } from
 const withZone = (zone: Record<string, unknown>) =>
   seeds({
     zones: [
-      { id: 'dry', label: 'Dry', shape: { type: 'rect', x: 40, y: 40, w: 130, h: 60 }, settle: { rule: 'grid', gap: 10 }, ...zone },
+      {
+        id: 'dry',
+        label: 'Dry',
+        shape: { type: 'rect', x: 40, y: 40, w: 130, h: 60 },
+        settle: { rule: 'grid', gap: 10 },
+        ...zone,
+      },
       { id: 'moist', shape: { type: 'rect', x: 500, y: 40, w: 400, h: 300 } },
     ],
   });
@@ -21,15 +27,22 @@ describe('fitting', () => {
     expect(fittingOf(model, 1)).toMatchObject({ needed: 1, fits: true });
   });
 
-  it.each(['row', 'column', 'grid', 'pile', 'anchor', 'asDropped'] as const)('a zone made to hold them holds them, and not a unit more: %s', (rule) => {
-    const settle = { rule, ...(rule === 'pile' || rule === 'asDropped' ? {} : { gap: 10 }), ...(rule === 'anchor' ? { at: 'middle' } : {}) } as never;
-    const boxes = Array.from({ length: 5 }, (_, i) => ({ w: 100 + i, h: 40 }));
-    const box = boxToHold(settle, { x: 40, y: 40, w: 130, h: 30 }, boxes);
-    if (!box) throw new Error('none');
-    expect(fitsAll(settle, box, boxes)).toBe(true);
-    const [dw, dh] = rule === 'pile' ? [1, 1] : rule === 'column' ? [1, 0] : [0, 1];
-    expect(fitsAll(settle, { ...box, w: box.w - dw, h: box.h - dh }, boxes)).toBe(rule === 'anchor');
-  });
+  it.each(['row', 'column', 'grid', 'pile', 'anchor', 'asDropped'] as const)(
+    'a zone made to hold them holds them, and not a unit more: %s',
+    (rule) => {
+      const settle = {
+        rule,
+        ...(rule === 'pile' || rule === 'asDropped' ? {} : { gap: 10 }),
+        ...(rule === 'anchor' ? { at: 'middle' } : {}),
+      } as never;
+      const boxes = Array.from({ length: 5 }, (_, i) => ({ w: 100 + i, h: 40 }));
+      const box = boxToHold(settle, { x: 40, y: 40, w: 130, h: 30 }, boxes);
+      if (!box) throw new Error('none');
+      expect(fitsAll(settle, box, boxes)).toBe(true);
+      const [dw, dh] = rule === 'pile' ? [1, 1] : rule === 'column' ? [1, 0] : [0, 1];
+      expect(fitsAll(settle, { ...box, w: box.w - dw, h: box.h - dh }, boxes)).toBe(rule === 'anchor');
+    },
+  );
 
   it('the step makes it fit', () => {
     const question = withZone({});
@@ -45,7 +58,8 @@ describe('fitting', () => {
   });
 
   it('what lies over a title is known by its rule', () => {
-    const covers = (settle: Record<string, unknown>, label = 'Dry') => coversTitle(questionModel(withZone({ settle, label })), 0);
+    const covers = (settle: Record<string, unknown>, label = 'Dry') =>
+      coversTitle(questionModel(withZone({ settle, label })), 0);
     expect(covers({ rule: 'grid', gap: 4 })).toBe(true);
     expect(covers({ rule: 'grid', gap: 14 })).toBe(false);
     expect(covers({ rule: 'anchor', at: 'top', gap: 2 })).toBe(true);

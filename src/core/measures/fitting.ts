@@ -13,7 +13,9 @@ import type { EntryModel, QuestionModel } from '../judge/model';
 /** So many are laid out to see; a zone that needs more holds them all or overflows long before. */
 const MOST_LAID = 2000;
 
-/** The bounding boxes of what an entry's zone needs; where not all are needed, the largest are the ones to worry about. */
+/**
+ * The bounding boxes of what an entry's zone needs; where not all are needed, the largest are the ones to worry about.
+ */
 export function neededBoxes(model: QuestionModel, entry: EntryModel): Extent[] {
   const { lo } = entry;
   const boxes = couldBelong(model, entry).flatMap((item): Extent[] => {
@@ -24,9 +26,13 @@ export function neededBoxes(model: QuestionModel, entry: EntryModel): Extent[] {
   return boxes.sort((a, b) => b.w * b.h - a.w * a.h).slice(0, Math.min(lo, MOST_LAID));
 }
 
-const largestOf = (boxes: readonly Extent[]): Extent => boxes.reduce((most, box) => ({ w: Math.max(most.w, box.w), h: Math.max(most.h, box.h) }), { w: 1, h: 1 });
+const largestOf = (boxes: readonly Extent[]): Extent =>
+  boxes.reduce((most, box) => ({ w: Math.max(most.w, box.w), h: Math.max(most.h, box.h) }), { w: 1, h: 1 });
 
-/** How the needed items sit in a zone: how many are needed, for how many of the largest there is room (Infinity: over one another), and whether all fit. */
+/**
+ * How the needed items sit in a zone: how many are needed, for how many of the largest there is room (Infinity: over
+ * one another), and whether all fit.
+ */
 export interface Fitting {
   readonly needed: number;
   readonly room: number;
@@ -39,17 +45,28 @@ export function fittingOf(model: QuestionModel, zone: number): Fitting | null {
   const { outline, settle } = model.zones[zone] as QuestionModel['zones'][number];
   if (!entry || !outline || entry.lo === 0) return null;
   const boxes = neededBoxes(model, entry);
-  return { needed: entry.lo, room: fitCount(settle, outline.box, largestOf(boxes)), fits: fitsAll(settle, outline.box, boxes) };
+  return {
+    needed: entry.lo,
+    room: fitCount(settle, outline.box, largestOf(boxes)),
+    fits: fitsAll(settle, outline.box, boxes),
+  };
 }
 
 const MOST_STEPS = 4000;
 
-/** The smallest box from the same top left, grown downwards (a column: to the right, a pile: both ways) in whole units, that holds all by the settle rule; null: none that is reasonable does. */
+/**
+ * The smallest box from the same top left, grown downwards (a column: to the right, a pile: both ways) in whole units,
+ * that holds all by the settle rule; null: none that is reasonable does.
+ */
 export function boxToHold(settle: Settle, box: Box, boxes: readonly Extent[]): Box | null {
   const widest = Math.max(...boxes.map(({ w }) => w));
   const tallest = Math.max(...boxes.map(({ h }) => h));
   const gap = 'gap' in settle ? settle.gap : 0;
-  const least: Box = { ...box, w: Math.ceil(Math.max(box.w, widest + 2 * gap)), h: Math.ceil(Math.max(box.h, tallest + 2 * gap)) };
+  const least: Box = {
+    ...box,
+    w: Math.ceil(Math.max(box.w, widest + 2 * gap)),
+    h: Math.ceil(Math.max(box.h, tallest + 2 * gap)),
+  };
   const [dw, dh] = settle.rule === 'pile' ? [1, 1] : settle.rule === 'column' ? [1, 0] : [0, 1];
   for (let more = 0; more <= MOST_STEPS; more += 1) {
     const grown = { ...least, w: least.w + dw * more, h: least.h + dh * more };
@@ -86,7 +103,10 @@ export function makeItemsAsWide(question: Question, model: QuestionModel, id: Zo
   });
 }
 
-/** The band at a zone's upper edge in which its title stands, in scene units: half the height of the line, which is set into the edge. */
+/**
+ * The band at a zone's upper edge in which its title stands, in scene units: half the height of the line, which is set
+ * into the edge.
+ */
 const TITLE_DEPTH = 10;
 
 /** Do items that settle in the zone come to lie over its title? */
@@ -104,7 +124,9 @@ export function coversTitle(model: QuestionModel, zone: number): boolean {
       const entry = model.entryOf[zone];
       const tallest = entry ? largestOf(neededBoxes(model, entry)).h : 0;
       if (settle.at.startsWith('top')) return settle.gap < TITLE_DEPTH;
-      return settle.at.startsWith('bottom') ? outline.box.h - settle.gap - tallest < TITLE_DEPTH : (outline.box.h - tallest) / 2 < TITLE_DEPTH;
+      return settle.at.startsWith('bottom')
+        ? outline.box.h - settle.gap - tallest < TITLE_DEPTH
+        : (outline.box.h - tallest) / 2 < TITLE_DEPTH;
     }
     case 'row':
     case 'column':

@@ -10,7 +10,11 @@ describe('merging what two people changed', () => {
     const mine = { ...base, minutes: 30, units: [unit('a', 'Drying'), unit('b'), unit('c')] };
     const theirs = { ...base, title: 'Induction', units: [unit('a'), unit('b'), unit('c', 'Sealing'), unit('d')] };
     expect(merge(base, mine, theirs)).toEqual({
-      value: { title: 'Induction', minutes: 30, units: [unit('a', 'Drying'), unit('b'), unit('c', 'Sealing'), unit('d')] },
+      value: {
+        title: 'Induction',
+        minutes: 30,
+        units: [unit('a', 'Drying'), unit('b'), unit('c', 'Sealing'), unit('d')],
+      },
       collisions: [],
     });
   });
@@ -22,7 +26,10 @@ describe('merging what two people changed', () => {
     expect(found.collisions.map(({ path }) => path)).toEqual([['minutes'], ['units', 'a', 'title']]);
     expect(found.value).toEqual(theirs);
     expect(merge(base, mine, theirs, () => 'mine').value).toEqual(mine);
-    expect(merge(base, mine, theirs, ({ path }) => (path[0] === 'minutes' ? 'mine' : 'theirs')).value).toEqual({ ...theirs, minutes: 30 });
+    expect(merge(base, mine, theirs, ({ path }) => (path[0] === 'minutes' ? 'mine' : 'theirs')).value).toEqual({
+      ...theirs,
+      minutes: 30,
+    });
   });
 
   it('takes an entry away that one removed and the other left alone, and asks where the other changed it', () => {

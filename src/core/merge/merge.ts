@@ -17,8 +17,10 @@ export type Choose = (collision: Collision) => 'mine' | 'theirs';
 type Entry = { readonly id: string };
 const GONE = Symbol('gone');
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
-const isEntries = (value: unknown): value is readonly Entry[] => Array.isArray(value) && value.every((one) => isRecord(one) && typeof one.id === 'string');
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isEntries = (value: unknown): value is readonly Entry[] =>
+  Array.isArray(value) && value.every((one) => isRecord(one) && typeof one.id === 'string');
 const isSame = (a: unknown, b: unknown): boolean => {
   if (a === b) return true;
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((one, i) => isSame(one, b[i]));
@@ -27,8 +29,8 @@ const isSame = (a: unknown, b: unknown): boolean => {
 };
 
 /**
- * Three-way merge of plain values: what only one side changed is taken from that side. Objects are merged field by field, lists of things with ids entry by entry; what both
- * changed, each in their own way, collides.
+ * Three-way merge of plain values: what only one side changed is taken from that side. Objects are merged field by
+ * field, lists of things with ids entry by entry; what both changed, each in their own way, collides.
  */
 export function merge<Value>(base: Value, mine: Value, theirs: Value, choose: Choose = () => 'theirs'): Merged<Value> {
   const collisions: Collision[] = [];
@@ -45,12 +47,20 @@ function merged(base: unknown, mine: unknown, theirs: unknown, path: readonly st
   if (isEntries(base) && isEntries(mine) && isEntries(theirs)) return mergedEntries(base, mine, theirs, path, choose);
   if (isRecord(base) && isRecord(mine) && isRecord(theirs)) {
     const names = new Set([...Object.keys(theirs), ...Object.keys(mine)]);
-    return Object.fromEntries([...names].map((name) => [name, merged(base[name], mine[name], theirs[name], [...path, name], choose)]));
+    return Object.fromEntries(
+      [...names].map((name) => [name, merged(base[name], mine[name], theirs[name], [...path, name], choose)]),
+    );
   }
   return choose({ path, base, mine, theirs }) === 'mine' ? mine : theirs;
 }
 
-function mergedEntries(base: readonly Entry[], mine: readonly Entry[], theirs: readonly Entry[], path: readonly string[], choose: Choose): Entry[] {
+function mergedEntries(
+  base: readonly Entry[],
+  mine: readonly Entry[],
+  theirs: readonly Entry[],
+  path: readonly string[],
+  choose: Choose,
+): Entry[] {
   const find = (list: readonly Entry[], id: string): unknown => list.find((one) => one.id === id) ?? GONE;
   const result = new Map<string, Entry>();
   for (const id of new Set([...theirs, ...mine].map((one) => one.id))) {

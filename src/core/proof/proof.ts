@@ -7,7 +7,10 @@ import { conflict } from './solve/conflict';
 import { puzzleOf, type Rule } from './solve/rules';
 import { earnsFullMarks, type ModelPlacement, placementsOf, solveUpright } from './solve/solve';
 
-/** What the computer can say about a question before anyone answers it. Null: not settled in the time given, or, of a model answer, that there is none. */
+/**
+ * What the computer can say about a question before anyone answers it. Null: not settled in the time given, or, of a
+ * model answer, that there is none.
+ */
 export interface Proof {
   readonly solvable: boolean | null;
   readonly modelAnswer: { readonly placements: readonly ModelPlacement[] } | null;
@@ -43,12 +46,22 @@ export function prove(model: QuestionModel, milliseconds: number, clock: Clock):
     solvable: solution.solvable,
     modelAnswer: solution.placements && { placements: solution.placements },
     guessing: guess,
-    findings: findingsFrom({ model, reachable, guessing: guess, solvable: solution.solvable, contradiction: solution.contradiction }),
+    findings: findingsFrom({
+      model,
+      reachable,
+      guessing: guess,
+      solvable: solution.solvable,
+      contradiction: solution.contradiction,
+    }),
   };
 }
 
 /** One full-mark arrangement, if one is found in the time given. */
-export function modelAnswerOf(model: QuestionModel, milliseconds: number, clock: Clock): readonly ModelPlacement[] | null {
+export function modelAnswerOf(
+  model: QuestionModel,
+  milliseconds: number,
+  clock: Clock,
+): readonly ModelPlacement[] | null {
   const began = clock.now();
   return settle(
     model,
@@ -68,13 +81,18 @@ function settle(model: QuestionModel, reachable: (item: number, zone: number) =>
     if (!earnsFullMarks(puzzle, placements)) throw new Error('A model answer was found that does not earn full marks');
     return { solvable: true, placements, contradiction: null };
   } catch (error) {
-    if (error instanceof OutOfTime || error instanceof TooMany) return { solvable: null, placements: null, contradiction: null };
+    if (error instanceof OutOfTime || error instanceof TooMany)
+      return { solvable: null, placements: null, contradiction: null };
     throw error;
   }
 }
 
 /** That there is no answer is known even where there was no time to find out why. */
-function smallest(model: QuestionModel, reachable: (item: number, zone: number) => Reachable, time: Budget): readonly Rule[] | null {
+function smallest(
+  model: QuestionModel,
+  reachable: (item: number, zone: number) => Reachable,
+  time: Budget,
+): readonly Rule[] | null {
   try {
     return conflict(model, reachable, time);
   } catch (error) {

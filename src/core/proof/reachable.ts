@@ -8,14 +8,20 @@ import { type Copy, copyOf, type QuestionModel } from '../judge/model';
 import { outlineNow } from '../judge/rest';
 
 /**
- * Can an item be let go on the scene so that it ends in a zone? `wins`: yes. `loses`: it reaches the zone by its rule, but everywhere another zone wins (`to`, the one
- * that wins where the zone is most covered). `never`: it cannot reach it at all.
+ * Can an item be let go on the scene so that it ends in a zone? `wins`: yes. `loses`: it reaches the zone by its rule,
+ * but everywhere another zone wins (`to`, the one that wins where the zone is most covered). `never`: it cannot reach
+ * it at all.
  */
-export type Reachable = { readonly can: 'wins' } | { readonly can: 'loses'; readonly to: number } | { readonly can: 'never'; readonly share: number };
+export type Reachable =
+  | { readonly can: 'wins' }
+  | { readonly can: 'loses'; readonly to: number }
+  | { readonly can: 'never'; readonly share: number };
 
 const WINS: Reachable = { can: 'wins' };
 
-/** Answers for one question, remembering what it has worked out: items of one size, turn and family are answered once. */
+/**
+ * Answers for one question, remembering what it has worked out: items of one size, turn and family are answered once.
+ */
 export function reachability(model: QuestionModel): (item: number, zone: number) => Reachable {
   const known = new Map<string, Reachable>();
   const { width, height } = model.source.scene;
@@ -59,7 +65,13 @@ function look(model: QuestionModel, item: number, zone: number, scene: Box): Rea
 /** Does the zone's own rule hold? Most places fail it, and then no other zone need be looked at. */
 function holds(reach: Reach, zone: Outline, { w, h, rotation }: Body, at: Point, pointer: Point): boolean {
   const item = rectOutline({ x: at.x, y: at.y, w, h }, rotation) as Extract<Outline, { type: 'polygon' }>;
-  return reaches(reach, { zone, corners: item.corners, overlap: overlapShare(item, w * h, zone), centre: { x: at.x + w / 2, y: at.y + h / 2 }, pointer });
+  return reaches(reach, {
+    zone,
+    corners: item.corners,
+    overlap: overlapShare(item, w * h, zone),
+    centre: { x: at.x + w / 2, y: at.y + h / 2 },
+    pointer,
+  });
 }
 
 /** Where the pointer could be with the item at a place: at its middle, or anywhere on it that is in the zone. */
@@ -71,5 +83,8 @@ function pointers(outline: Outline, body: { w: number; h: number; rotation: numb
   const top = Math.max(box.y, centre.y - body.h / 2);
   const bottom = Math.min(box.y + box.h, centre.y + body.h / 2);
   const parts = [0.5, 0.1, 0.9];
-  return [centre, ...parts.flatMap((u) => parts.map((v) => ({ x: left + u * (right - left), y: top + v * (bottom - top) })))];
+  return [
+    centre,
+    ...parts.flatMap((u) => parts.map((v) => ({ x: left + u * (right - left), y: top + v * (bottom - top) }))),
+  ];
 }

@@ -1,6 +1,9 @@
 import type { Tells } from './tells';
 
-/** When a release opens, is due and closes, and when its learners are told: moments as dates, or as texts that sort as they do. Null or empty: never. */
+/**
+ * When a release opens, is due and closes, and when its learners are told: moments as dates, or as texts that sort as
+ * they do. Null or empty: never.
+ */
 export interface Schedule<Moment extends Date | string> {
   readonly opensAt: Moment | null;
   readonly dueAt: Moment | null;
@@ -18,9 +21,17 @@ export function scheduleProblems<Moment extends Date | string>({
   tellsWhen,
 }: Schedule<Moment>): { path: 'dueAt' | 'closesAt'; message: string }[] {
   return [
-    ...(opensAt && closesAt && closesAt <= opensAt ? [{ path: 'closesAt' as const, message: 'It would close before it opens.' }] : []),
-    ...(opensAt && dueAt && dueAt <= opensAt ? [{ path: 'dueAt' as const, message: 'It would be due before it opens.' }] : []),
-    ...(dueAt && closesAt && closesAt < dueAt ? [{ path: 'dueAt' as const, message: 'It would close before it is due.' }] : []),
-    ...(tells !== 'nothing' && tellsWhen === 'closed' && !closesAt ? [{ path: 'closesAt' as const, message: 'Learners are told once it has closed, so it has to close.' }] : []),
+    ...(opensAt && closesAt && closesAt <= opensAt
+      ? [{ path: 'closesAt' as const, message: 'It would close before it opens.' }]
+      : []),
+    ...(opensAt && dueAt && dueAt <= opensAt
+      ? [{ path: 'dueAt' as const, message: 'It would be due before it opens.' }]
+      : []),
+    ...(dueAt && closesAt && closesAt < dueAt
+      ? [{ path: 'dueAt' as const, message: 'It would close before it is due.' }]
+      : []),
+    ...(tells !== 'nothing' && tellsWhen === 'closed' && !closesAt
+      ? [{ path: 'closesAt' as const, message: 'Learners are told once it has closed, so it has to close.' }]
+      : []),
   ];
 }

@@ -14,7 +14,9 @@ describe('points', () => {
   });
 
   it('come to the same total for every sitting', () => {
-    expect(totalOf([section([worth(3), worth(2, 0.5)]), section([worth(1), worth(9), worth(4)], { count: 2, points: 4 })])).toBe(3 + 0.5 + 8);
+    expect(
+      totalOf([section([worth(3), worth(2, 0.5)]), section([worth(1), worth(9), worth(4)], { count: 2, points: 4 })]),
+    ).toBe(3 + 0.5 + 8);
     // More are asked for than there are.
     expect(totalOf([section([worth(1)], { count: 5, points: 2 })])).toBe(2);
     expect(totalOf([])).toBe(0);
@@ -32,10 +34,14 @@ describe('what a sitting is asked', () => {
   });
 
   it('is so many of each section, in the set’s order, the same for the same seed', () => {
-    const sections = fc.array(fc.record({ n: fc.nat(8), draw: fc.option(fc.integer({ min: 1, max: 9 })) }), { maxLength: 5 });
+    const sections = fc.array(fc.record({ n: fc.nat(8), draw: fc.option(fc.integer({ min: 1, max: 9 })) }), {
+      maxLength: 5,
+    });
     fc.assert(
       fc.property(sections, fc.nat(), (parts, seed) => {
-        const all = parts.map(({ n, draw }) => section(Array(n).fill(0), draw === null ? null : { count: draw, points: 1 }));
+        const all = parts.map(({ n, draw }) =>
+          section(Array(n).fill(0), draw === null ? null : { count: draw, points: 1 }),
+        );
         const places = asked(all, random(seed));
         expect(places).toEqual([...new Set(places)].sort((a, b) => a - b));
         let first = 0;
@@ -62,7 +68,12 @@ describe('what a sitting is asked', () => {
 });
 
 describe('what guessing earns on a set', () => {
-  const one = (points: number, expectedFraction: number, chanceOfFullMarks: number) => ({ max: points, points: null, expectedFraction, chanceOfFullMarks });
+  const one = (points: number, expectedFraction: number, chanceOfFullMarks: number) => ({
+    max: points,
+    points: null,
+    expectedFraction,
+    chanceOfFullMarks,
+  });
 
   it('is the share weighted by points, and the chances multiplied', () => {
     const level = guessingOf([section([one(1, 0.5, 0.25), one(3, 0.1, 0.01)])]);
@@ -76,7 +87,9 @@ describe('what guessing earns on a set', () => {
     fc.assert(
       fc.property(chances, fc.integer({ min: 1, max: 6 }), (full, count) => {
         const k = Math.min(count, full.length);
-        const draws = Array.from({ length: 2 ** full.length }, (_, bits) => full.filter((_, i) => bits & (1 << i))).filter((d) => d.length === k);
+        const draws = Array.from({ length: 2 ** full.length }, (_, bits) =>
+          full.filter((_, i) => bits & (1 << i)),
+        ).filter((d) => d.length === k);
         const mean = (of: (d: number[]) => number) => draws.reduce((sum, d) => sum + of(d), 0) / draws.length;
         const level = guessingOf([
           section(
@@ -97,6 +110,9 @@ describe('what guessing earns on a set', () => {
   });
 
   it('is not changed by a question that counts nothing', () => {
-    expect(guessingOf([section([one(1, 0.5, 0.5), { ...one(1, 0.1, 0.01), points: 0 }])])).toEqual({ expectedFraction: 0.5, chanceOfFullMarks: 0.5 });
+    expect(guessingOf([section([one(1, 0.5, 0.5), { ...one(1, 0.1, 0.01), points: 0 }])])).toEqual({
+      expectedFraction: 0.5,
+      chanceOfFullMarks: 0.5,
+    });
   });
 });

@@ -20,7 +20,9 @@ export interface Worth {
 }
 
 /** Sections that say how many questions are their own, with the places of these in the whole set. */
-export function inPlaces(sections: readonly { readonly title: string; readonly draw: Draw | null; readonly count: number }[]): Section<number>[] {
+export function inPlaces(
+  sections: readonly { readonly title: string; readonly draw: Draw | null; readonly count: number }[],
+): Section<number>[] {
   let first = 0;
   return sections.map(({ title, draw, count }) => {
     const questions = Array.from({ length: count }, (_, i) => first + i);
@@ -30,15 +32,24 @@ export function inPlaces(sections: readonly { readonly title: string; readonly d
 }
 
 /** Points of one question of a section. Where questions are drawn, all that could be drawn count alike. */
-export const pointsOf = (section: Pick<Section<unknown>, 'draw'>, { max, points }: Worth): number => section.draw?.points ?? points ?? max;
+export const pointsOf = (section: Pick<Section<unknown>, 'draw'>, { max, points }: Worth): number =>
+  section.draw?.points ?? points ?? max;
 
 /** How many of a section's questions one sitting has. */
-export const asksOf = ({ draw, questions }: Section<unknown>): number => (draw ? Math.min(draw.count, questions.length) : questions.length);
+export const asksOf = ({ draw, questions }: Section<unknown>): number =>
+  draw ? Math.min(draw.count, questions.length) : questions.length;
 
 /** What all of a sitting comes to at most, in points. The same for every sitting. */
 export const totalOf = (sections: readonly Section<Worth>[]): number =>
   withoutDust(
-    sections.reduce((sum, section) => sum + (section.draw ? asksOf(section) * section.draw.points : section.questions.reduce((all, one) => all + pointsOf(section, one), 0)), 0),
+    sections.reduce(
+      (sum, section) =>
+        sum +
+        (section.draw
+          ? asksOf(section) * section.draw.points
+          : section.questions.reduce((all, one) => all + pointsOf(section, one), 0)),
+      0,
+    ),
   );
 
 /** What a mark is worth in points: `mark × points / max`, and nothing of a question that has no marks to give. */
@@ -48,8 +59,9 @@ export const earned = (mark: number, max: number, points: number): number => (ma
 export const withoutDust = (sum: number): number => Math.round(sum * 1e4) / 1e4;
 
 /**
- * The questions one sitting is asked, by their places in the whole set, in the set's order. Each subset of a section's questions is as likely as any other (selection
- * sampling: Knuth, The Art of Computer Programming, vol. 2, 3.4.2, algorithm S).
+ * The questions one sitting is asked, by their places in the whole set, in the set's order. Each subset of a section's
+ * questions is as likely as any other (selection sampling: Knuth, The Art of Computer Programming, vol. 2, 3.4.2,
+ * algorithm S).
  */
 export function asked(sections: readonly Section<unknown>[], next: Random): number[] {
   const all: number[] = [];
@@ -74,9 +86,10 @@ export interface Guessed {
 }
 
 /**
- * What guessing earns on a whole set: the expected share of its points, and the chance of all of them, guesses on different questions being independent. Of a drawn
- * section the mean over all draws: of the shares, and of the products of `k` out of `n` chances (the elementary symmetric polynomial over the number of draws).
- * Null where a set gives no points.
+ * What guessing earns on a whole set: the expected share of its points, and the chance of all of them, guesses on
+ * different questions being independent. Of a drawn section the mean over all draws: of the shares, and of the products
+ * of `k` out of `n` chances (the elementary symmetric polynomial over the number of draws). Null where a set gives no
+ * points.
  */
 export function guessingOf(sections: readonly Section<Worth & Guessed>[]): Guessed | null {
   const total = totalOf(sections);
@@ -101,7 +114,10 @@ export function guessingOf(sections: readonly Section<Worth & Guessed>[]): Guess
   return { expectedFraction: share / total, chanceOfFullMarks: full };
 }
 
-/** The mean of the products of each choice of `k` of the chances; built up so that no number leaves the range from 0 to 1. */
+/**
+ * The mean of the products of each choice of `k` of the chances; built up so that no number leaves the range from 0 to
+ * 1.
+ */
 function meanProduct(chances: readonly number[], k: number): number {
   // mean[j]: over choices of j among those seen so far.
   const mean = [1, ...Array.from({ length: k }, () => 0)];

@@ -5,7 +5,10 @@ import { homes } from '../judge/homes';
 import { type Random, shuffled } from '../random/random';
 
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
-export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'stays' | 'content' | 'look'> & {
+export type LearnerItem = Pick<
+  Item,
+  'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'stays' | 'content' | 'look'
+> & {
   id: string;
   home: { x: number; y: number };
   /** Only where learners see the sum of what they place; else null. */
@@ -13,13 +16,28 @@ export type LearnerItem = Pick<Item, 'label' | 'size' | 'rotation' | 'copies' | 
 };
 export type LearnerZone = Pick<
   Zone,
-  'label' | 'shape' | 'rotation' | 'family' | 'reach' | 'welcome' | 'capacity' | 'whenFull' | 'settle' | 'floor' | 'menu' | 'chars' | 'look' | 'lid'
+  | 'label'
+  | 'shape'
+  | 'rotation'
+  | 'family'
+  | 'reach'
+  | 'welcome'
+  | 'capacity'
+  | 'whenFull'
+  | 'settle'
+  | 'floor'
+  | 'menu'
+  | 'chars'
+  | 'look'
+  | 'lid'
 > & {
   id: string;
   typed: boolean;
   ridesOn: string | null;
 };
-/** What is said of a medium to those who do not see or hear it; empty: decorative. Its bytes are asked for by its name. */
+/**
+ * What is said of a medium to those who do not see or hear it; empty: decorative. Its bytes are asked for by its name.
+ */
 export interface LearnerMedium {
   readonly kind: Medium['kind'];
   readonly description: string;
@@ -27,7 +45,10 @@ export interface LearnerMedium {
   readonly captioned?: true;
 }
 
-/** What of a question is sent to a learner before a check. Every field is named here one by one, so that a new field of the document stays on the server until somebody decides otherwise. */
+/**
+ * What of a question is sent to a learner before a check. Every field is named here one by one, so that a new field of
+ * the document stays on the server until somebody decides otherwise.
+ */
 export interface LearnerQuestion {
   title: string;
   prompt: Rich | null;
@@ -39,7 +60,10 @@ export interface LearnerQuestion {
   media: Record<string, LearnerMedium>;
   items: LearnerItem[];
   zones: LearnerZone[];
-  /** There are zones beside these, where something has to be found; `places` are what *As a list* and the keys offer then. */
+  /**
+   * There are zones beside these, where something has to be found; `places` are what *As a list* and the keys offer
+   * then.
+   */
   hides: boolean;
   places: Question['show']['places'];
   tries: number | null;
@@ -81,9 +105,10 @@ function namesFrom(next: () => number): () => string {
 }
 
 /**
- * The learner edition of a question for one sitting. Everything drawn (names, the tray's order) comes from `next`, which gives the same again for the same sitting and
- * which a learner cannot foretell; nothing of it depends on the key. Looks nobody wears and media nothing that is sent shows are left out. Items of a shuffled tray are
- * listed as they lie, so that their list does not tell in which order the author has them.
+ * The learner edition of a question for one sitting. Everything drawn (names, the tray's order) comes from `next`,
+ * which gives the same again for the same sitting and which a learner cannot foretell; nothing of it depends on the
+ * key. Looks nobody wears and media nothing that is sent shows are left out. Items of a shuffled tray are listed as
+ * they lie, so that their list does not tell in which order the author has them.
  */
 export function learnerEdition(question: Question, next: Random): LearnerEdition {
   const name = namesFrom(next);
@@ -95,7 +120,9 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
   const typedOnly = servesTypedOnly(question);
   const hiddenZones = new Set<string>(question.zones.flatMap(({ id, hidden }) => (hidden ? [id] : [])));
   const fixture = new Map<string, string>(question.fixtures.map(({ id }) => [id, name()]));
-  const worn = new Set([...question.items, ...question.zones.filter(({ hidden }) => !hidden)].flatMap(({ look }) => look ?? []));
+  const worn = new Set(
+    [...question.items, ...question.zones.filter(({ hidden }) => !hidden)].flatMap(({ look }) => look ?? []),
+  );
   const look = new Map<string, string>([...worn].sort().map((id) => [id, name()]));
   const shown = mediaShown(question, worn);
   const late = Object.keys(question.media).filter((id) => !shown.includes(id));
@@ -103,7 +130,8 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
   const media = <Id extends string | null | undefined>(id: Id): Id => (id ? (medium.get(id) as Id) : id);
   const wears = (id: string | null) => (id === null ? null : (look.get(id) ?? null));
   const { show } = question;
-  const says = (say: Item['content']): Item['content'] => say && { text: say.text, picture: media(say.picture), sound: media(say.sound) };
+  const says = (say: Item['content']): Item['content'] =>
+    say && { text: say.text, picture: media(say.picture), sound: media(say.sound) };
 
   return {
     question: {
@@ -120,7 +148,14 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
           case 'text':
             return { type: one.type, ...placed, text: withSlots(one.text, (slot) => zone.get(slot) ?? null) };
           case 'shape':
-            return { type: one.type, ...placed, shape: one.shape, fill: one.fill, edge: one.edge, edgeWidth: one.edgeWidth };
+            return {
+              type: one.type,
+              ...placed,
+              shape: one.shape,
+              fill: one.fill,
+              edge: one.edge,
+              edgeWidth: one.edgeWidth,
+            };
           default:
             return { type: one.type, ...placed, media: media(one.media) } as Fixture;
         }
@@ -130,7 +165,20 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
       items: listed(question, order)
         .filter((i) => !typedOnly.has(question.items[i]?.id ?? ''))
         .map((i) => {
-          const { id, label, size, rotation, copies, family, goesHome, again, stays, value, content, look: wore } = question.items[i] as Item;
+          const {
+            id,
+            label,
+            size,
+            rotation,
+            copies,
+            family,
+            goesHome,
+            again,
+            stays,
+            value,
+            content,
+            look: wore,
+          } = question.items[i] as Item;
           return {
             id: item.get(id) as string,
             label,
@@ -148,7 +196,26 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
           };
         }),
       zones: question.zones.flatMap(
-        ({ id, label, shape, rotation, family, reach, welcome, capacity, whenFull, settle, floor, ridesOn, hidden, typed, menu, chars, look: wore, lid }) =>
+        ({
+          id,
+          label,
+          shape,
+          rotation,
+          family,
+          reach,
+          welcome,
+          capacity,
+          whenFull,
+          settle,
+          floor,
+          ridesOn,
+          hidden,
+          typed,
+          menu,
+          chars,
+          look: wore,
+          lid,
+        }) =>
           hidden
             ? []
             : [
@@ -185,14 +252,22 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
           ...(copy === undefined ? {} : { copy }),
           zone: zone.get(into) as string,
         })),
-      show: { count: show.count, mark: show.mark, runningTotal: show.runningTotal, nextOnlyAfterCheck: show.nextOnlyAfterCheck },
+      show: {
+        count: show.count,
+        mark: show.mark,
+        runningTotal: show.runningTotal,
+        nextOnlyAfterCheck: show.nextOnlyAfterCheck,
+      },
       buttons: question.buttons,
     },
     names: { item, zone, itemId: inverse(item), zoneId: inverse(zone), medium, mediumId: inverse(medium) },
   };
 }
 
-/** Indexes of the items in the order in which they are listed: those of a shuffled tray as they lie, each other where it stands. */
+/**
+ * Indexes of the items in the order in which they are listed: those of a shuffled tray as they lie, each other where it
+ * stands.
+ */
 function listed({ items }: Question, order: readonly number[] | undefined): number[] {
   const lying = order?.filter((i) => items[i]?.home === null);
   return items.map(({ home }, i) => (lying && home === null ? (lying.shift() as number) : i));
@@ -212,14 +287,19 @@ export const said = ({ kind, description, decorative, captions }: Medium): Learn
   ...(captions ? { captioned: true } : {}),
 });
 
-/** The media that what is sent before a check shows, in the document's order: those of feedback and hints are not among them. */
+/**
+ * The media that what is sent before a check shows, in the document's order: those of feedback and hints are not among
+ * them.
+ */
 function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
   const shown = new Set<string | null | undefined>([
     question.promptSound,
     ...question.fixtures.map((one) => ('media' in one ? one.media : null)),
     ...question.items.flatMap(({ content }) => [content?.picture, content?.sound]),
     ...[...worn].flatMap((id) =>
-      Object.values((question.looks[id]?.states ?? {}) as Record<string, { picture?: string; sound?: string } | undefined>).flatMap((style) => [style?.picture, style?.sound]),
+      Object.values(
+        (question.looks[id]?.states ?? {}) as Record<string, { picture?: string; sound?: string } | undefined>,
+      ).flatMap((style) => [style?.picture, style?.sound]),
     ),
   ]);
   return Object.keys(question.media).filter((id) => shown.has(id));
@@ -228,14 +308,27 @@ function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
 type Style = NonNullable<NonNullable<Look['states']>['rest']>;
 
 function lookWith(look: Look, media: (id: string) => string): Look {
-  const states = Object.entries(look.states as Record<string, Style | undefined>).flatMap(([state, style]) => (style ? [[state, styleWith(style, media)]] : []));
+  const states = Object.entries(look.states as Record<string, Style | undefined>).flatMap(([state, style]) =>
+    style ? [[state, styleWith(style, media)]] : [],
+  );
   // What an author calls a look may say what belongs to it.
-  return { of: look.of, name: '', ...(look.of === 'item' ? { putAway: look.putAway } : {}), states: Object.fromEntries(states) } as Look;
+  return {
+    of: look.of,
+    name: '',
+    ...(look.of === 'item' ? { putAway: look.putAway } : {}),
+    states: Object.fromEntries(states),
+  } as Look;
 }
 
 const STYLE_FIELDS = ['fill', 'edge', 'text', 'edgeWidth', 'edgeStyle', 'fontSize', 'motion'] as const;
 
 function styleWith(style: Style, media: (id: string) => string): Record<string, unknown> {
-  const given = Object.fromEntries(STYLE_FIELDS.flatMap((field) => (style[field] === undefined ? [] : [[field, style[field]]])));
-  return { ...given, ...(style.picture ? { picture: media(style.picture) } : {}), ...(style.sound ? { sound: media(style.sound) } : {}) };
+  const given = Object.fromEntries(
+    STYLE_FIELDS.flatMap((field) => (style[field] === undefined ? [] : [[field, style[field]]])),
+  );
+  return {
+    ...given,
+    ...(style.picture ? { picture: media(style.picture) } : {}),
+    ...(style.sound ? { sound: media(style.sound) } : {}),
+  };
 }

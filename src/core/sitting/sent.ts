@@ -15,7 +15,14 @@ export type SentMove =
       readonly py: number;
       readonly at?: number | undefined;
     }
-  | { readonly id: string; readonly kind: 'put'; readonly item: string; readonly copy: number; readonly zone: string | null; readonly at?: number | undefined }
+  | {
+      readonly id: string;
+      readonly kind: 'put';
+      readonly item: string;
+      readonly copy: number;
+      readonly zone: string | null;
+      readonly at?: number | undefined;
+    }
   | { readonly id: string; readonly kind: 'put'; readonly zone: string; readonly text: string }
   | { readonly id: string; readonly kind: 'reset' }
   | { readonly id: string; readonly kind: 'check' }
@@ -48,7 +55,10 @@ export type Took =
       /** Those that were taken, in order: what is kept of them. */
       readonly taken: readonly { readonly id: string; readonly move: Move }[];
       readonly turnedAway: readonly TurnedAway[];
-      /** Those that could not be taken any more, since what came before them was judged otherwise than the browser could know, or ended the question. */
+      /**
+       * Those that could not be taken any more, since what came before them was judged otherwise than the browser could
+       * know, or ended the question.
+       */
       readonly passedOver: number;
     }
   | { readonly ok: false; readonly reason: 'ended' }
@@ -61,8 +71,8 @@ export interface TurnedAway {
 }
 
 /**
- * Takes moves that were made one after another. A name or copy that the sitting does not have refuses them all; a move that cannot be taken where things stand now is
- * passed over. `standing` is used up.
+ * Takes moves that were made one after another. A name or copy that the sitting does not have refuses them all; a move
+ * that cannot be taken where things stand now is passed over. `standing` is used up.
  */
 export function takeSent(model: QuestionModel, names: Names, standing: Standing, sent: readonly SentMove[]): Took {
   if (standing.ended) return { ok: false, reason: 'ended' };
@@ -72,13 +82,18 @@ export function takeSent(model: QuestionModel, names: Names, standing: Standing,
   for (const [i, one] of sent.entries()) {
     const move = inOwnNames(one, names);
     if (typeof move === 'string') return { ok: false, reason: 'malformed', path: `[${i}].${move}` };
-    if ('item' in move && 'copy' in move && !hasCopy(model, move.item, move.copy ?? 0)) return { ok: false, reason: 'malformed', path: `[${i}].copy` };
+    if ('item' in move && 'copy' in move && !hasCopy(model, move.item, move.copy ?? 0))
+      return { ok: false, reason: 'malformed', path: `[${i}].copy` };
     const result = takeAnyhow(model, now, move);
     if (!result.ok) continue;
     now = result.standing;
     taken.push({ id: one.id, move: result.move });
     if (result.outcome?.to === 'turnedAway' && 'item' in move)
-      turnedAway.push({ copy: copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0), zone: result.outcome.zone, why: result.outcome.why });
+      turnedAway.push({
+        copy: copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0),
+        zone: result.outcome.zone,
+        why: result.outcome.why,
+      });
   }
   return { ok: true, standing: now, taken, turnedAway, passedOver: sent.length - taken.length };
 }
@@ -91,4 +106,5 @@ function takeAnyhow(model: QuestionModel, standing: Standing, move: Move): Taken
   return { ...takeMove(model, standing, last), move: last };
 }
 
-const hasCopy = (model: QuestionModel, item: string, copy: number) => copy < (model.items[model.itemAt.get(item) as number]?.copies ?? 0);
+const hasCopy = (model: QuestionModel, item: string, copy: number) =>
+  copy < (model.items[model.itemAt.get(item) as number]?.copies ?? 0);

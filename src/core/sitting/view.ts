@@ -48,7 +48,10 @@ export interface Told {
   verdicts: (NamedCopy & { verdict: Verdict })[];
   /** How what was typed into a zone was judged. */
   typed: { zone: string; verdict: Verdict }[];
-  /** What is said of a zone as a whole, or of what was typed into it (`of` null), and of a copy in it. `zone` null: it is hidden. */
+  /**
+   * What is said of a zone as a whole, or of what was typed into it (`of` null), and of a copy in it. `zone` null: it
+   * is hidden.
+   */
   says: { zone: string | null; of: NamedCopy | null; said: Said }[];
   goingHome: NamedCopy[];
   /** Zones whose text goes when the learner goes on. */
@@ -93,20 +96,35 @@ export interface Sat {
 
 /** A question as it stands, in the terms of one sitting. */
 export function questionView(sat: Sat, standing: Standing): QuestionView {
-  return { question: sat.edition.question, board: boardView(sat.model, standing.board, sat.edition.names), ...progressView(sat, standing) };
+  return {
+    question: sat.edition.question,
+    board: boardView(sat.model, standing.board, sat.edition.names),
+    ...progressView(sat, standing),
+  };
 }
 
-export function movesView(sat: Sat, standing: Standing, took: { readonly turnedAway: readonly TurnedAway[]; readonly passedOver: number }): MovesView {
+export function movesView(
+  sat: Sat,
+  standing: Standing,
+  took: { readonly turnedAway: readonly TurnedAway[]; readonly passedOver: number },
+): MovesView {
   const { model, edition } = sat;
   const name = namer(model, edition.names.item);
   return {
     ...progressView(sat, standing),
     // By the question alone, never by what its key says, lest the length of an answer tell.
     board:
-      model.question.judging === 'onLand' || model.zones.some(({ keyedOnly }) => keyedOnly) || edition.question.hides || took.passedOver > 0
+      model.question.judging === 'onLand' ||
+      model.zones.some(({ keyedOnly }) => keyedOnly) ||
+      edition.question.hides ||
+      took.passedOver > 0
         ? boardView(model, standing.board, edition.names)
         : null,
-    turnedAway: took.turnedAway.map(({ copy, zone, why }) => ({ ...name(copy), zone: shownZone(model, edition.names, zone), why })),
+    turnedAway: took.turnedAway.map(({ copy, zone, why }) => ({
+      ...name(copy),
+      zone: shownZone(model, edition.names, zone),
+      why,
+    })),
     passedOver: took.passedOver,
   };
 }
@@ -148,19 +166,26 @@ const namer =
   (model: QuestionModel, names: ReadonlyMap<string, string>): ((copy: Copy) => NamedCopy) =>
   (copy) => ({ item: names.get(model.items[itemOf(copy)]?.id ?? '') as string, copy: numberOf(copy) });
 
-const zoneName = (model: QuestionModel, names: Names, zone: number): string => names.zone.get(model.zones[zone]?.id ?? '') as string;
+const zoneName = (model: QuestionModel, names: Names, zone: number): string =>
+  names.zone.get(model.zones[zone]?.id ?? '') as string;
 
 /** The zone's drawn name; null: learners do not know of it. */
-const shownZone = (model: QuestionModel, names: Names, zone: number): string | null => (model.question.zones[zone]?.hidden ? null : zoneName(model, names, zone));
+const shownZone = (model: QuestionModel, names: Names, zone: number): string | null =>
+  model.question.zones[zone]?.hidden ? null : zoneName(model, names, zone);
 
 function boardView(model: QuestionModel, board: Board, names: Names): BoardView {
   const name = namer(model, names.item);
   const seen = (zone: number) => !model.zones[zone]?.hidden && !(model.hides && model.zones[zone]?.floor);
   const loose = [...board.letGo].filter(([copy]) => !board.zoneOf.has(copy));
-  // What lies in a hidden zone looks as if it lay outside every zone, where it was let go; and so does what lies on the floor beneath hidden zones, or it would tell them apart.
-  const found = board.zones.flatMap((held, i) => (seen(i) ? [] : held.map((copy) => [copy, board.letGo.get(copy) ?? standsAt(model, board, copy)] as const)));
+  // What lies in a hidden zone looks as if it lay outside every zone, where it was let go; and so does what lies on the
+  // floor beneath hidden zones, or it would tell them apart.
+  const found = board.zones.flatMap((held, i) =>
+    seen(i) ? [] : held.map((copy) => [copy, board.letGo.get(copy) ?? standsAt(model, board, copy)] as const),
+  );
   // Numbered among those that are seen to have settled, and listed as the items are: neither tells of a hidden zone.
-  const order = new Map([...board.settledAt].filter(([copy]) => seen(board.zoneOf.get(copy) ?? -1)).map(([copy], i) => [copy, i]));
+  const order = new Map(
+    [...board.settledAt].filter(([copy]) => seen(board.zoneOf.get(copy) ?? -1)).map(([copy], i) => [copy, i]),
+  );
   return {
     zones: board.zones.flatMap((held, i) => {
       const zone = shownZone(model, names, i);
@@ -168,14 +193,27 @@ function boardView(model: QuestionModel, board: Board, names: Names): BoardView 
       if (!seen(i)) return [{ zone, held: [] }];
       const text = board.texts.get(i);
       if (model.zones[i]?.isTyped) return [{ zone, held: [], ...(text === undefined ? {} : { text }) }];
-      return [{ zone, held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: order.get(copy) ?? 0 })) }];
+      return [
+        {
+          zone,
+          held: held.map((copy) => ({ ...name(copy), ...board.letGo.get(copy), settled: order.get(copy) ?? 0 })),
+        },
+      ];
     }),
     loose: [...loose, ...found].sort(([a], [b]) => a - b).map(([copy, at]) => ({ ...name(copy), ...at })),
   };
 }
 
-/** The first thing that follows from the key: it goes out only when a check was asked for, or where each landing is judged. */
-function toldView({ model, edition: { names } }: Sat, standing: Standing, { judged, verdicts }: Try, saying: Saying): Told {
+/**
+ * The first thing that follows from the key: it goes out only when a check was asked for, or where each landing is
+ * judged.
+ */
+function toldView(
+  { model, edition: { names } }: Sat,
+  standing: Standing,
+  { judged, verdicts }: Try,
+  saying: Saying,
+): Told {
   const name = namer(model, names.item);
   const typedIn = (copy: Copy): number | null => {
     const zone = standing.board.zoneOf.get(copy);
@@ -198,7 +236,10 @@ function toldView({ model, edition: { names } }: Sat, standing: Standing, { judg
         ...(whole ? [{ zone, of: null, said: whole }] : []),
         // Of several copies of one item it is said once, beside the first.
         ...(standing.board.zones[at] ?? []).flatMap((copy, i, held) => {
-          const one = held.findIndex((other) => itemOf(other) === itemOf(copy)) === i ? saying(saysOf(says, idOf(model, copy))) : null;
+          const one =
+            held.findIndex((other) => itemOf(other) === itemOf(copy)) === i
+              ? saying(saysOf(says, idOf(model, copy)))
+              : null;
           return one ? [{ zone, of: model.zones[at]?.isTyped ? null : name(copy), said: one }] : [];
         }),
       ];
@@ -223,9 +264,13 @@ function toldView({ model, edition: { names } }: Sat, standing: Standing, { judg
   };
 }
 
-const saysOf = (says: KeyEntry['says'], item: string): KeySay | null => (says && Object.hasOwn(says.items, item) ? (says.items[item] ?? null) : null);
+const saysOf = (says: KeyEntry['says'], item: string): KeySay | null =>
+  says && Object.hasOwn(says.items, item) ? (says.items[item] ?? null) : null;
 
-/** How the mark that counts came about, in a learner's terms: null where the author does not show marks, or nothing was tried. */
+/**
+ * How the mark that counts came about, in a learner's terms: null where the author does not show marks, or nothing was
+ * tried.
+ */
 export interface Reckoning extends Marked {
   /** The try that counts, from 1. */
   number: number;
@@ -241,6 +286,9 @@ export function reckoning(model: QuestionModel, { tries }: Pick<Standing, 'tries
     mark: judged.mark,
     max: judged.max,
     number,
-    lines: account(model, judged, number).map((line) => ({ ...line, zone: line.zone === null ? null : label(line.zone) })),
+    lines: account(model, judged, number).map((line) => ({
+      ...line,
+      zone: line.zone === null ? null : label(line.zone),
+    })),
   };
 }

@@ -6,7 +6,9 @@ import { Field } from '../../ui/Field';
 /** Learners and teachers change their own password; other devices are signed out by it. */
 export function ChangePassword({ username }: { username: string }) {
   const [said, setSaid] = useState<{ well: boolean; words: string } | null>(null);
-  const { register, handleSubmit, reset, setError, formState } = useForm({ defaultValues: { currentPassword: '', newPassword: '' } });
+  const { register, handleSubmit, reset, setError, formState } = useForm({
+    defaultValues: { currentPassword: '', newPassword: '' },
+  });
   const { errors, isSubmitting } = formState;
 
   const submit = handleSubmit(async (passwords) => {
@@ -21,8 +23,12 @@ export function ChangePassword({ username }: { username: string }) {
         reset();
         return setSaid({ well: true, words: 'Your password is changed. Other devices are signed out.' });
       }
-      if (response.status === 422) return setError('newPassword', { message: ((await response.json()) as { message?: string }).message ?? 'Choose another password.' });
-      if (response.status === 429) return setSaid({ well: false, words: 'Too many wrong passwords. Wait ten minutes and try again.' });
+      if (response.status === 422)
+        return setError('newPassword', {
+          message: ((await response.json()) as { message?: string }).message ?? 'Choose another password.',
+        });
+      if (response.status === 429)
+        return setSaid({ well: false, words: 'Too many wrong passwords. Wait ten minutes and try again.' });
       setError('currentPassword', { message: 'That is not your present password.' });
     } catch {
       setSaid({ well: false, words: 'You are offline; nothing was changed. Try again when you are back.' });
@@ -55,7 +61,14 @@ export function ChangePassword({ username }: { username: string }) {
       <button type="submit" className="btn btn-primary self-start" disabled={isSubmitting}>
         Change password
       </button>
-      <p role="status" className={said ? `border-l-4 px-3 py-2 ${said.well ? 'bg-verdigris-wash border-verdigris' : 'bg-brick-wash border-brick'}` : 'sr-only'}>
+      <p
+        role="status"
+        className={
+          said
+            ? `border-l-4 px-3 py-2 ${said.well ? 'bg-verdigris-wash border-verdigris' : 'bg-brick-wash border-brick'}`
+            : 'sr-only'
+        }
+      >
         {said?.words}
       </p>
     </form>

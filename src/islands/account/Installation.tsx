@@ -13,8 +13,16 @@ export function Installation({ directEnrolment: given }: { directEnrolment: bool
   return (
     <>
       <label className="flex items-start gap-2 max-w-prose">
-        <input type="checkbox" className="checkbox checkbox-sm mt-1" checked={directEnrolment} onChange={(event) => void change(event.target.checked)} />
-        <span>Teachers bring any learner’s account into a course at once. Otherwise a learner whom the teacher does not know is asked first.</span>
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm mt-1"
+          checked={directEnrolment}
+          onChange={(event) => void change(event.target.checked)}
+        />
+        <span>
+          Teachers bring any learner’s account into a course at once. Otherwise a learner whom the teacher does not know
+          is asked first.
+        </span>
       </label>
       <p role="status">{said}</p>
     </>

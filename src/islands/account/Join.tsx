@@ -7,11 +7,20 @@ import { api, Field, useRequestForm } from '../../ui';
 export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
   const [joined, setJoined] = useState<string | null>(null);
   // Who is signed in types the code alone.
-  const schema = signedIn ? joining.shape({ name: string().defined(), username: string().defined(), password: string().defined() }) : registering;
-  const { register, handleSubmit, refused, formState } = useRequestForm(schema, { code, name: '', username: '', password: '' });
+  const schema = signedIn
+    ? joining.shape({ name: string().defined(), username: string().defined(), password: string().defined() })
+    : registering;
+  const { register, handleSubmit, refused, formState } = useRequestForm(schema, {
+    code,
+    name: '',
+    username: '',
+    password: '',
+  });
   const { errors } = formState;
   const submit = handleSubmit(async (typed) => {
-    const answer = await (signedIn ? api('POST /api/joining', { body: { code: typed.code } }) : api('PUT /api/joining', { body: typed }));
+    const answer = await (signedIn
+      ? api('POST /api/joining', { body: { code: typed.code } })
+      : api('PUT /api/joining', { body: typed }));
     if (answer.ok) setJoined(answer.value.course);
     else refused(answer.error);
   });
@@ -26,7 +35,15 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
     );
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
-      <Field label="Code" className="figures" autoComplete="off" autoCapitalize="characters" hint="Your teacher has it." problem={errors.code?.message} {...register('code')} />
+      <Field
+        label="Code"
+        className="figures"
+        autoComplete="off"
+        autoCapitalize="characters"
+        hint="Your teacher has it."
+        problem={errors.code?.message}
+        {...register('code')}
+      />
       {!signedIn && (
         <>
           <p>
@@ -37,8 +54,20 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
             . Else make one here:
           </p>
           <Field label="Name" autoComplete="name" problem={errors.name?.message} {...register('name')} />
-          <Field label="User name" autoComplete="username" autoCapitalize="none" problem={errors.username?.message} {...register('username')} />
-          <Field label="Password" type="password" autoComplete="new-password" problem={errors.password?.message} {...register('password')} />
+          <Field
+            label="User name"
+            autoComplete="username"
+            autoCapitalize="none"
+            problem={errors.username?.message}
+            {...register('username')}
+          />
+          <Field
+            label="Password"
+            type="password"
+            autoComplete="new-password"
+            problem={errors.password?.message}
+            {...register('password')}
+          />
         </>
       )}
       {errors.root && (

@@ -3,7 +3,11 @@ import type { MediaUsage as Usage } from '../../contract';
 import { api } from '../../ui/api';
 
 const size = (bytes: number) =>
-  bytes < 1024 * 1024 ? `${Math.ceil(bytes / 1024)} KB` : bytes < 1024 ** 3 ? `${Math.round(bytes / 1024 / 1024)} MB` : `${(bytes / 1024 ** 3).toFixed(1)} GB`;
+  bytes < 1024 * 1024
+    ? `${Math.ceil(bytes / 1024)} KB`
+    : bytes < 1024 ** 3
+      ? `${Math.round(bytes / 1024 / 1024)} MB`
+      : `${(bytes / 1024 ** 3).toFixed(1)} GB`;
 
 /** How much a teacher's media take, and a way to clear what nothing uses. */
 export function MediaUsage() {
@@ -29,7 +33,8 @@ export function MediaUsage() {
       <progress className="progress w-full" value={used} max={quota} aria-label="Media" />
       {unused.files > 0 && (
         <p className="mt-2">
-          {unused.files === 1 ? 'One file' : `${unused.files} files`} of {size(unused.bytes)} stand in no question, set, list or release of yours.{' '}
+          {unused.files === 1 ? 'One file' : `${unused.files} files`} of {size(unused.bytes)} stand in no question, set,
+          list or release of yours.{' '}
           {asking ? (
             <>
               They go for good.{' '}

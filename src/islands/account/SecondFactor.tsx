@@ -11,7 +11,11 @@ interface Begun {
 
 async function ask<T>(path: string, body: object): Promise<{ ok: true; value: T } | { ok: false; words: string }> {
   try {
-    const response = await fetch(`/api/auth/two-factor/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    const response = await fetch(`/api/auth/two-factor/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
     if (response.ok) return { ok: true, value: (await response.json()) as T };
     return {
       ok: false,
@@ -27,7 +31,10 @@ async function ask<T>(path: string, body: object): Promise<{ ok: true; value: T 
   }
 }
 
-/** A teacher's second factor: the codes of an authenticator (TOTP, RFC 6238), with recovery codes for the day it is lost. */
+/**
+ * A teacher's second factor: the codes of an authenticator (TOTP, RFC 6238), with recovery codes for the day it is
+ * lost.
+ */
 export function SecondFactor({ on: given, username }: { on: boolean; username: string }) {
   const [on, setOn] = useState(given);
   const [begun, setBegun] = useState<Begun | null>(null);
@@ -41,7 +48,12 @@ export function SecondFactor({ on: given, username }: { on: boolean; username: s
     // The account goes by its user name in the authenticator.
     const uri = new URL(answer.value.totpURI);
     const named = `otpauth://totp/${encodeURIComponent(`Vault Drop:${username}`)}${uri.search}`;
-    setBegun({ uri: named, secret: uri.searchParams.get('secret') ?? '', picture: await toDataURL(named, { margin: 1, width: 200 }), codes: answer.value.backupCodes });
+    setBegun({
+      uri: named,
+      secret: uri.searchParams.get('secret') ?? '',
+      picture: await toDataURL(named, { margin: 1, width: 200 }),
+      codes: answer.value.backupCodes,
+    });
     setPassword('');
     setSaid('');
   };
@@ -83,7 +95,13 @@ export function SecondFactor({ on: given, username }: { on: boolean; username: s
               </ul>
             </div>
           </div>
-          <Field label="The code it shows now" inputMode="numeric" autoComplete="one-time-code" value={code} onChange={(event) => setCode(event.target.value)} />
+          <Field
+            label="The code it shows now"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            value={code}
+            onChange={(event) => setCode(event.target.value)}
+          />
           <div className="flex gap-2">
             <button type="submit" className="btn btn-primary" disabled={code.trim() === ''}>
               Turn it on
@@ -101,7 +119,11 @@ export function SecondFactor({ on: given, username }: { on: boolean; username: s
             void (on ? end() : begin());
           }}
         >
-          <p>{on ? 'It is on: signing in asks for a code of your authenticator.' : 'Signing in then asks for a code of an authenticator on your phone, too.'}</p>
+          <p>
+            {on
+              ? 'It is on: signing in asks for a code of your authenticator.'
+              : 'Signing in then asks for a code of an authenticator on your phone, too.'}
+          </p>
           <input type="text" autoComplete="username" value={username} readOnly hidden />
           <Field
             className="max-w-sm"

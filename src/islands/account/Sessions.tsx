@@ -61,7 +61,11 @@ export function Sessions() {
               {address ?? ''} · {moment(new Date(seen))}
             </span>
             {!here && (
-              <button type="button" className="btn btn-quiet btn-sm" onClick={() => void end(api('DELETE /api/account/sessions/{id}', { id }), 'It is signed out.')}>
+              <button
+                type="button"
+                className="btn btn-quiet btn-sm"
+                onClick={() => void end(api('DELETE /api/account/sessions/{id}', { id }), 'It is signed out.')}
+              >
                 Sign out
               </button>
             )}

@@ -23,7 +23,11 @@ const codeOf = (answer: Response): Promise<unknown> =>
 
 /** Null: nothing answered. */
 const post = (path: string, body: object): Promise<Response | null> =>
-  fetch(`/api/auth/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null);
+  fetch(`/api/auth/${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  }).catch(() => null);
 
 /** The second step of a teacher's sign-in: a code of their authenticator, or one of their recovery codes. */
 function Code({ to, onBack }: { to: string; onBack: () => void }) {
@@ -34,7 +38,11 @@ function Code({ to, onBack }: { to: string; onBack: () => void }) {
     const answer = await post(`two-factor/${recovery ? 'verify-backup-code' : 'verify-totp'}`, { code: code.trim() });
     if (answer?.ok) return location.assign(to);
     setProblem(
-      !answer ? 'You are offline. Try again when you are back.' : answer.status === 429 ? 'Too many wrong codes. Wait a few minutes and sign in again.' : 'That code is not right.',
+      !answer
+        ? 'You are offline. Try again when you are back.'
+        : answer.status === 429
+          ? 'Too many wrong codes. Wait a few minutes and sign in again.'
+          : 'That code is not right.',
     );
   };
   return (
@@ -97,7 +105,13 @@ export function SignIn({ to, demo }: Props) {
         problem={errors.username?.message}
         {...register('username', { required: 'Type your user name' })}
       />
-      <Field label="Password" type="password" autoComplete="current-password" problem={errors.password?.message} {...register('password', { required: 'Type your password' })} />
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        problem={errors.password?.message}
+        {...register('password', { required: 'Type your password' })}
+      />
       {problem && (
         <p role="alert" className="bg-brick-wash text-ink border-l-4 border-brick px-3 py-2">
           {problem}

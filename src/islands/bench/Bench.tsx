@@ -22,7 +22,10 @@ import { BenchScene } from './scene/BenchScene';
 import { type BenchState, type BenchStore, benchStore } from './store';
 import { WordsAndMarks } from './words/WordsAndMarks';
 
-/** What is opened now and then comes apart from the rest, and is fetched once the Bench stands: then it is there when the line is down, too. */
+/**
+ * What is opened now and then comes apart from the rest, and is fetched once the Bench stands: then it is there when
+ * the line is down, too.
+ */
 const parts = {
   rehearse: () => import('./rehearse/Rehearse'),
   versions: () => import('./versions/Versions'),
@@ -36,8 +39,21 @@ const CommandPalette = lazy(() => parts.commands().then((m) => ({ default: m.Com
 const Kind = lazy(() => parts.kind().then((m) => ({ default: m.Kind })));
 const SOON_MS = 1200;
 
-/** The workspace where one question is made. `question`: as JSON, one text, which a page writes in far less time than value by value. */
-export function Bench({ question, revision, keptAt, access }: { question: JsonText<Question>; revision: number; keptAt: Moment; access: BenchState['access'] }) {
+/**
+ * The workspace where one question is made. `question`: as JSON, one text, which a page writes in far less time than
+ * value by value.
+ */
+export function Bench({
+  question,
+  revision,
+  keptAt,
+  access,
+}: {
+  question: JsonText<Question>;
+  revision: number;
+  keptAt: Moment;
+  access: BenchState['access'];
+}) {
   const [store] = useState(() => benchStore(fromJson(question), revision, new Date(keptAt), access));
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
@@ -70,7 +86,10 @@ export function Bench({ question, revision, keptAt, access }: { question: JsonTe
         <main className="grow min-h-0 grid grid-rows-[minmax(0,1fr)_auto]">
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(320px,33%)] min-h-0" {...dropping}>
             <BenchScene store={store} />
-            <aside className="bg-sheet border-l border-rule overflow-auto px-4 py-3" aria-label="What is set at this station">
+            <aside
+              className="bg-sheet border-l border-rule overflow-auto px-4 py-3"
+              aria-label="What is set at this station"
+            >
               <Panel store={store} />
             </aside>
           </div>

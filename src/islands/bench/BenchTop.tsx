@@ -46,10 +46,22 @@ export function BenchTop({ store }: { store: BenchStore }) {
         {changeable ? keepingInWords(keeping) : 'shared with you: to look at, not to change'}
       </span>
       <span className="grow" />
-      <button type="button" className="bench-tool" title="Versions" aria-label="Versions" onClick={() => show('versions')}>
+      <button
+        type="button"
+        className="bench-tool"
+        title="Versions"
+        aria-label="Versions"
+        onClick={() => show('versions')}
+      >
         <History size={17} aria-hidden />
       </button>
-      <button type="button" className="bench-tool" title="Shortcuts (?)" aria-label="Shortcuts" onClick={() => show('shortcuts')}>
+      <button
+        type="button"
+        className="bench-tool"
+        title="Shortcuts (?)"
+        aria-label="Shortcuts"
+        onClick={() => show('shortcuts')}
+      >
         <Keyboard size={17} aria-hidden />
       </button>
       <button type="button" className="btn btn-quiet btn-sm" onClick={undo} disabled={!canUndo}>

@@ -47,7 +47,9 @@ function Count({ found }: { found: readonly Finding[] }) {
   if (found.length === 0) return null;
   const serious = found.some(({ severity }) => severity === 'error');
   return (
-    <span className={`figures text-sm rounded px-1.5 ml-2 ${serious ? 'bg-brick-wash text-brick' : 'bg-brass-wash text-ink'}`}>
+    <span
+      className={`figures text-sm rounded px-1.5 ml-2 ${serious ? 'bg-brick-wash text-brick' : 'bg-brass-wash text-ink'}`}
+    >
       {found.length}
       <span className="sr-only"> {found.length === 1 ? 'finding' : 'findings'}</span>
     </span>

@@ -61,7 +61,10 @@ export interface BenchState {
   say(words: string): void;
 }
 
-/** What is being pulled, before it becomes an edit: apart from the rest, so that nothing but what moves is drawn while it does. */
+/**
+ * What is being pulled, before it becomes an edit: apart from the rest, so that nothing but what moves is drawn while
+ * it does.
+ */
 export interface Pull {
   readonly draft: ReadonlyMap<Ref, Frame>;
   readonly guides: readonly Guide[];
@@ -81,7 +84,12 @@ export const mayChange = ({ access }: Pick<BenchState, 'access'>): boolean => ac
 
 const NOTHING: Pull = { draft: new Map(), guides: [] };
 
-export function benchStore(question: Question, revision: number, keptAt: Date, access: BenchState['access'] = 'own'): BenchStore {
+export function benchStore(
+  question: Question,
+  revision: number,
+  keptAt: Date,
+  access: BenchState['access'] = 'own',
+): BenchStore {
   const pull = create<Pull>()(() => NOTHING);
   const store = create<BenchState>()((set, get) => {
     const take = (step: Step) => {
@@ -123,13 +131,22 @@ export function benchStore(question: Question, revision: number, keptAt: Date, a
         const step = get().future.at(-1);
         if (!step) return;
         take(step);
-        set({ past: [...get().past, step], future: get().future.slice(0, -1), ...stillThere(get()), said: 'Done again' });
+        set({
+          past: [...get().past, step],
+          future: get().future.slice(0, -1),
+          ...stillThere(get()),
+          said: 'Done again',
+        });
       },
       select: (refs) => set({ selection: withGroups(get().question, refs) }),
       toggle: (ref) => {
         const { selection, question: now } = get();
         const group = withGroups(now, [ref]);
-        set({ selection: selection.has(ref) ? new Set([...selection].filter((one) => !group.has(one))) : new Set([...selection, ...group]) });
+        set({
+          selection: selection.has(ref)
+            ? new Set([...selection].filter((one) => !group.has(one)))
+            : new Set([...selection, ...group]),
+        });
       },
       go: (station) => set({ station }),
       show: (open) => set({ open }),

@@ -28,9 +28,24 @@ const columnsIn = (zone: string | null): Columns<Release> => [
       </>
     ),
   },
-  { id: 'opens', accessorFn: (row) => row.opensAt ?? row.createdAt, header: 'opens', cell: ({ row: { original } }) => when(original.opensAt ?? original.createdAt, zone) },
-  { id: 'due', accessorFn: (row) => row.dueAt ?? '', header: 'due', cell: ({ row: { original } }) => when(original.dueAt, zone) },
-  { id: 'closes', accessorFn: (row) => row.closesAt ?? '', header: 'closes', cell: ({ row: { original } }) => when(original.closesAt, zone) },
+  {
+    id: 'opens',
+    accessorFn: (row) => row.opensAt ?? row.createdAt,
+    header: 'opens',
+    cell: ({ row: { original } }) => when(original.opensAt ?? original.createdAt, zone),
+  },
+  {
+    id: 'due',
+    accessorFn: (row) => row.dueAt ?? '',
+    header: 'due',
+    cell: ({ row: { original } }) => when(original.dueAt, zone),
+  },
+  {
+    id: 'closes',
+    accessorFn: (row) => row.closesAt ?? '',
+    header: 'closes',
+    cell: ({ row: { original } }) => when(original.closesAt, zone),
+  },
   { id: 'edition', accessorKey: 'edition', header: 'edition' },
   { id: 'sat', accessorKey: 'sat', header: 'have begun' },
   {
@@ -38,7 +53,11 @@ const columnsIn = (zone: string | null): Columns<Release> => [
     enableSorting: false,
     header: () => <span className="sr-only">settings</span>,
     cell: ({ row: { original } }) => (
-      <a className="btn btn-quiet btn-sm" href={`/releases/${original.id}/settings`} aria-label={`Settings of ${original.title}`}>
+      <a
+        className="btn btn-quiet btn-sm"
+        href={`/releases/${original.id}/settings`}
+        aria-label={`Settings of ${original.title}`}
+      >
         Settings
       </a>
     ),
@@ -48,7 +67,10 @@ const columnsIn = (zone: string | null): Columns<Release> => [
 /** What is published to a course, unit by unit. */
 export function CourseReleases({ course: { id, units, releases, zone } }: { course: Course }) {
   const columns = useMemo(() => columnsIn(zone), [zone]);
-  const parts = [...units, { id: null, title: units.length > 0 ? 'In no unit' : '' }].map((unit) => ({ ...unit, releases: releases.filter(({ unitId }) => unitId === unit.id) }));
+  const parts = [...units, { id: null, title: units.length > 0 ? 'In no unit' : '' }].map((unit) => ({
+    ...unit,
+    releases: releases.filter(({ unitId }) => unitId === unit.id),
+  }));
   if (releases.length === 0)
     return (
       <p className="text-lg">
@@ -66,12 +88,22 @@ export function CourseReleases({ course: { id, units, releases, zone } }: { cour
   return parts
     .filter((part) => part.id !== null || part.releases.length > 0)
     .map((part) => (
-      <section key={part.id ?? ''} className="mb-8 overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:first-child]:w-[34%]" aria-label={part.title || 'Releases'}>
+      <section
+        key={part.id ?? ''}
+        className="mb-8 overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:first-child]:w-[34%]"
+        aria-label={part.title || 'Releases'}
+      >
         {part.title && <h2 className="text-xl mb-1">{part.title}</h2>}
         {part.releases.length === 0 ? (
           <p className="text-mute">Nothing is in this unit yet.</p>
         ) : (
-          <DataTable rows={part.releases} columns={columns} caption={part.title || 'Releases of this course'} numeric={['edition', 'sat']} rowKey={(row) => `${id}/${row.id}`} />
+          <DataTable
+            rows={part.releases}
+            columns={columns}
+            caption={part.title || 'Releases of this course'}
+            numeric={['edition', 'sat']}
+            rowKey={(row) => `${id}/${row.id}`}
+          />
         )}
       </section>
     ));

@@ -35,7 +35,10 @@ function Settings({ course }: { course: Course }) {
         <Part title="Name" about="What teachers and learners see.">
           <Name course={course} />
         </Part>
-        <Part title="Time zone" about="The zone the course’s times are meant in. Everybody sees times in their own; who sets them elsewhere sees both.">
+        <Part
+          title="Time zone"
+          about="The zone the course’s times are meant in. Everybody sees times in their own; who sets them elsewhere sees both."
+        >
           <Zone course={course} />
         </Part>
         {parts.error && <p className="text-brick">{parts.error.message}</p>}
@@ -55,10 +58,13 @@ function Name({ course }: { course: Course }) {
   const { saved, save, problem, dialog } = useSaving<{ title: string }>({
     first: { revision: course.revision, content: { title: course.title } },
     write: async (content, from) =>
-      mapped(await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }), ({ title, revision }) => ({
-        revision,
-        content: { title },
-      })),
+      mapped(
+        await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }),
+        ({ title, revision }) => ({
+          revision,
+          content: { title },
+        }),
+      ),
     inWords: ({ mine, theirs }) => ({ where: 'The title of the course', mine: String(mine), theirs: String(theirs) }),
   });
   return (
@@ -87,11 +93,18 @@ function Zone({ course }: { course: Course }) {
   const { save, problem, dialog } = useSaving<{ zone: string | null }>({
     first: { revision: course.revision, content: { zone: course.zone } },
     write: async (content, from) =>
-      mapped(await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }), ({ zone, revision }) => ({
-        revision,
-        content: { zone },
-      })),
-    inWords: ({ mine, theirs }) => ({ where: 'The time zone of the course', mine: String(mine ?? 'none'), theirs: String(theirs ?? 'none') }),
+      mapped(
+        await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }),
+        ({ zone, revision }) => ({
+          revision,
+          content: { zone },
+        }),
+      ),
+    inWords: ({ mine, theirs }) => ({
+      where: 'The time zone of the course',
+      mine: String(mine ?? 'none'),
+      theirs: String(theirs ?? 'none'),
+    }),
   });
   const near = [...new Set([zone(), ...(course.zone ? [course.zone] : [])])];
   // The zones this browser knows, which the server that drew the page may not.
@@ -130,7 +143,9 @@ function CoTeachers({ course, told }: Told) {
   const queries = useQueryClient();
   const { id } = course;
   const teachers = useQuery({ queryKey: ['teachers'], queryFn: () => ask('GET /api/courses/{id}/teachers', { id }) });
-  const { register, handleSubmit, reset, refused, formState } = useRequestForm(coTeacher.pick(['username']), { username: '' });
+  const { register, handleSubmit, reset, refused, formState } = useRequestForm(coTeacher.pick(['username']), {
+    username: '',
+  });
   const set = async (of: string, teaches: boolean) => {
     const kept = await api('PUT /api/courses/{id}/teachers', { id, body: { username: of, teaches } });
     if (!kept.ok) return teaches ? refused(kept.error) : void told(kept);
@@ -148,7 +163,12 @@ function CoTeachers({ course, told }: Told) {
             <span className="grow">{one.name}</span>
             <span className="figures text-sm text-mute">{one.username}</span>
             {course.right === 'own' && (
-              <button type="button" className="btn btn-quiet btn-sm" onClick={() => void set(one.username ?? '', false)} aria-label={`${one.name} teaches here no longer`}>
+              <button
+                type="button"
+                className="btn btn-quiet btn-sm"
+                onClick={() => void set(one.username ?? '', false)}
+                aria-label={`${one.name} teaches here no longer`}
+              >
                 Take away
               </button>
             )}
@@ -157,7 +177,11 @@ function CoTeachers({ course, told }: Told) {
       </ul>
       {teachers.data?.length === 0 && <p>Nobody beside {course.right === 'own' ? 'you' : course.owner}.</p>}
       {course.right === 'own' && (
-        <form className="flex items-start gap-2 mt-3" noValidate onSubmit={handleSubmit(({ username }) => set(username.trim(), true))}>
+        <form
+          className="flex items-start gap-2 mt-3"
+          noValidate
+          onSubmit={handleSubmit(({ username }) => set(username.trim(), true))}
+        >
           <Field
             className="grow"
             label="User name of a colleague"
@@ -178,17 +202,26 @@ function CoTeachers({ course, told }: Told) {
 function Archive({ course, told }: Told) {
   const [asked, setAsked] = useState(false);
   const set = async (archived: boolean) => {
-    if (told(await api('PATCH /api/courses/{id}', { id: course.id, body: { archived, from: course.revision } }))) location.reload();
+    if (told(await api('PATCH /api/courses/{id}', { id: course.id, body: { archived, from: course.revision } })))
+      location.reload();
   };
   return (
-    <Part title={course.archived ? 'Put away' : 'Put it away'} about="Learners do not see a course that is put away, and nothing in it can be begun. All of it is kept.">
-      <button type="button" className="btn btn-edge" onClick={() => (course.archived ? void set(false) : setAsked(true))}>
+    <Part
+      title={course.archived ? 'Put away' : 'Put it away'}
+      about="Learners do not see a course that is put away, and nothing in it can be begun. All of it is kept."
+    >
+      <button
+        type="button"
+        className="btn btn-edge"
+        onClick={() => (course.archived ? void set(false) : setAsked(true))}
+      >
         {course.archived ? 'Bring it back' : 'Put the course away…'}
       </button>
       {asked && (
         <Dialog title="Put the course away?" onClose={() => setAsked(false)}>
           <p>
-            {course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer. What they have answered is kept, and you can bring it back at any time.
+            {course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer. What they
+            have answered is kept, and you can bring it back at any time.
           </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>

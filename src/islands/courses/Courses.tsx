@@ -31,18 +31,36 @@ export function Courses({ rows }: { rows: Row[] }) {
       {rows.length === 0 ? (
         <p className="text-lg">No course yet. Give the first one a name; learners and releases belong to it.</p>
       ) : (
-        <DataTable rows={rows.filter((row) => !row.archived)} columns={columns} caption="Your courses" numeric={['learners']} rowKey={(row) => row.id} />
+        <DataTable
+          rows={rows.filter((row) => !row.archived)}
+          columns={columns}
+          caption="Your courses"
+          numeric={['learners']}
+          rowKey={(row) => row.id}
+        />
       )}
       {rows.some((row) => row.archived) && (
         <section className="mt-8" aria-labelledby="away">
           <h2 id="away" className="text-xl mb-1">
             Put away
           </h2>
-          <DataTable rows={rows.filter((row) => row.archived)} columns={columns} caption="Courses put away" numeric={['learners']} rowKey={(row) => row.id} />
+          <DataTable
+            rows={rows.filter((row) => row.archived)}
+            columns={columns}
+            caption="Courses put away"
+            numeric={['learners']}
+            rowKey={(row) => row.id}
+          />
         </section>
       )}
       <form onSubmit={submit} noValidate className="flex items-start gap-3 mt-8 max-w-xl">
-        <Field className="grow" label="New course" placeholder="Induction" problem={formState.errors.title?.message ?? formState.errors.root?.message} {...register('title')} />
+        <Field
+          className="grow"
+          label="New course"
+          placeholder="Induction"
+          problem={formState.errors.title?.message ?? formState.errors.root?.message}
+          {...register('title')}
+        />
         <button type="submit" className="btn btn-primary mt-7" disabled={formState.isSubmitting}>
           Make it
         </button>

@@ -15,9 +15,13 @@ export function Invitations({ invitations: given }: { invitations: readonly Invi
   return (
     <section aria-label="Invitations" className="mb-6 grid gap-2">
       {invitations.map(({ courseId, course, teacher }) => (
-        <div key={courseId} className="flex flex-wrap items-center gap-3 bg-brass-wash border-l-4 border-brass px-4 py-3">
+        <div
+          key={courseId}
+          className="flex flex-wrap items-center gap-3 bg-brass-wash border-l-4 border-brass px-4 py-3"
+        >
           <p className="grow basis-80">
-            <strong>{teacher}</strong> asks you into the course <strong>{course}</strong>. Its teachers will see your name and what you do in it.
+            <strong>{teacher}</strong> asks you into the course <strong>{course}</strong>. Its teachers will see your
+            name and what you do in it.
           </p>
           <span className="flex gap-2">
             <button type="button" className="btn btn-primary btn-sm" onClick={() => void answer(courseId, true)}>

@@ -34,7 +34,9 @@ export function JoinCode({ course }: { course: Course }) {
             {join.code.slice(0, 4)} {join.code.slice(4)}
           </p>
           <p className={over ? 'text-brick' : 'text-mute'}>
-            {join.until ? `${over ? 'It held' : 'It holds'} until ${moment(new Date(join.until))}.` : 'It holds until you take it away.'}
+            {join.until
+              ? `${over ? 'It held' : 'It holds'} until ${moment(new Date(join.until))}.`
+              : 'It holds until you take it away.'}
           </p>
           <p className="mt-2">
             Learners type it at <span className="figures">/join</span>. Who has no account makes one there.
@@ -46,8 +48,20 @@ export function JoinCode({ course }: { course: Course }) {
       ) : (
         <>
           <p className="text-mute">With a code people come into the course by themselves.</p>
-          <Field className="mt-2" label="It holds until the end of" type="date" value={until} min={inDays(0)} onChange={(event) => setUntil(event.target.value)} />
-          <button type="button" className="btn btn-edge mt-3" disabled={until === ''} onClick={() => void change({ until: toWire(typedTime(`${until}T23:59:59`)) })}>
+          <Field
+            className="mt-2"
+            label="It holds until the end of"
+            type="date"
+            value={until}
+            min={inDays(0)}
+            onChange={(event) => setUntil(event.target.value)}
+          />
+          <button
+            type="button"
+            className="btn btn-edge mt-3"
+            disabled={until === ''}
+            onClick={() => void change({ until: toWire(typedTime(`${until}T23:59:59`)) })}
+          >
             Make a code
           </button>
         </>

@@ -23,11 +23,18 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
     const done = await api('DELETE /api/courses/{id}/learners/{learner}', whose);
     setBusy(false);
     if (!done.ok) return setProblem(`${done.error.message}. ${done.error.wayOn}`);
-    onErased(done.value.account ? `All that was kept of ${learner.name} is erased, and the account with it.` : `What this course kept of ${learner.name} is erased.`);
+    onErased(
+      done.value.account
+        ? `All that was kept of ${learner.name} is erased, and the account with it.`
+        : `What this course kept of ${learner.name} is erased.`,
+    );
   };
   return (
     <Dialog title={`What is kept of ${learner.name}`} onClose={onClose}>
-      <p>Their name and groups, their sittings with every move and its time, their marks, and what they were allowed beyond the others.</p>
+      <p>
+        Their name and groups, their sittings with every move and its time, their marks, and what they were allowed
+        beyond the others.
+      </p>
       <a className="btn btn-edge mt-3" href={addressOf('GET /api/courses/{id}/learners/{learner}', whose)} download>
         <Download size={16} aria-hidden /> Save it as a file
       </a>
@@ -42,8 +49,8 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
         >
           <h3 className="text-lg">Erase it</h3>
           <p>
-            Their sittings and marks in this course go for good, out of the results too. If they are in no other course, so does the account. Backups made before still have it
-            until they are thrown away.
+            Their sittings and marks in this course go for good, out of the results too. If they are in no other course,
+            so does the account. Backups made before still have it until they are thrown away.
           </p>
           <Field
             label={`To erase it, type ${name}`}

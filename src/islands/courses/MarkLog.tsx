@@ -18,7 +18,10 @@ const WHAT: Record<string, string> = {
 
 /** Who changed marks, or what they rest on. */
 export function MarkLog({ courseId }: { courseId: string }) {
-  const entries = useQuery({ queryKey: ['audit'], queryFn: () => ask('GET /api/courses/{id}/audit', { id: courseId }) });
+  const entries = useQuery({
+    queryKey: ['audit'],
+    queryFn: () => ask('GET /api/courses/{id}/audit', { id: courseId }),
+  });
   return (
     <Part
       title="Who changed marks"

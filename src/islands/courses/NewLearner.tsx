@@ -20,7 +20,13 @@ export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (le
     <form onSubmit={submit} noValidate className="mt-1">
       <div className="grid gap-3 sm:grid-cols-3">
         <Field label="Name" autoComplete="off" problem={errors.name?.message} {...register('name')} />
-        <Field label="User name" autoComplete="off" autoCapitalize="none" problem={errors.username?.message} {...register('username')} />
+        <Field
+          label="User name"
+          autoComplete="off"
+          autoCapitalize="none"
+          problem={errors.username?.message}
+          {...register('username')}
+        />
         <Field label="First password" autoComplete="off" problem={errors.password?.message} {...register('password')} />
       </div>
       {errors.root && (

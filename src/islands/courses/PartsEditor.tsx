@@ -18,9 +18,16 @@ const placeInWords =
   (rows: readonly { id: string; title: string }[], one: string) =>
   ({ path: [, id, field], mine, theirs }: Collision) => {
     const said = (value: unknown) =>
-      value && typeof value === 'object' && 'title' in value ? `“${String(value.title)}”` : typeof value === 'number' || typeof value === 'string' ? String(value) : 'removed';
+      value && typeof value === 'object' && 'title' in value
+        ? `“${String(value.title)}”`
+        : typeof value === 'number' || typeof value === 'string'
+          ? String(value)
+          : 'removed';
     return {
-      where: `The ${FIELDS[field ?? ''] ?? ''} of ${one} “${rows.find((row) => row.id === id)?.title ?? ''}”`.replace('The  of ', ''),
+      where: `The ${FIELDS[field ?? ''] ?? ''} of ${one} “${rows.find((row) => row.id === id)?.title ?? ''}”`.replace(
+        'The  of ',
+        '',
+      ),
       mine: said(mine),
       theirs: said(theirs),
     };
@@ -31,7 +38,15 @@ type Category = Parts['categories'][number];
 type Group = Parts['groups'][number];
 
 /** Units, weight categories and groups: saved on the revision they came from, removed one by one after asking. */
-export function PartsEditor({ course, parts, told }: { course: Course; parts: Parts; told: <T>(answer: ApiResult<T>) => T | null }) {
+export function PartsEditor({
+  course,
+  parts,
+  told,
+}: {
+  course: Course;
+  parts: Parts;
+  told: <T>(answer: ApiResult<T>) => T | null;
+}) {
   const queries = useQueryClient();
   const { id: courseId } = course;
   const [removing, setRemoving] = useState<{ kind: Removable; row: { id: string; title: string } } | null>(null);
@@ -43,25 +58,32 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
   const units = useSaving<{ units: Unit[] }>({
     first: { revision: parts.unitsRevision, content: { units: parts.units } },
     write: async (content, from) =>
-      mapped(adopted(await api('PUT /api/courses/{id}/units', { id: courseId, body: { ...content, from } })), (now) => ({
-        revision: now.unitsRevision,
-        content: { units: now.units },
-      })),
+      mapped(
+        adopted(await api('PUT /api/courses/{id}/units', { id: courseId, body: { ...content, from } })),
+        (now) => ({
+          revision: now.unitsRevision,
+          content: { units: now.units },
+        }),
+      ),
     inWords: placeInWords(parts.units, 'unit'),
   });
   const categories = useSaving<{ categories: Category[] }>({
     first: { revision: parts.categoriesRevision, content: { categories: parts.categories } },
     write: async (content, from) =>
-      mapped(adopted(await api('PUT /api/courses/{id}/categories', { id: courseId, body: { ...content, from } })), (now) => ({
-        revision: now.categoriesRevision,
-        content: { categories: now.categories },
-      })),
+      mapped(
+        adopted(await api('PUT /api/courses/{id}/categories', { id: courseId, body: { ...content, from } })),
+        (now) => ({
+          revision: now.categoriesRevision,
+          content: { categories: now.categories },
+        }),
+      ),
     inWords: placeInWords(parts.categories, 'category'),
   });
   // Shown at once; the answer says how it is.
   const save = async (what: 'units' | 'categories', rows: Unit[] | Category[]) => {
     adopt({ ...parts, [what]: rows });
-    const done = what === 'units' ? await units.save({ units: rows }) : await categories.save({ categories: rows as Category[] });
+    const done =
+      what === 'units' ? await units.save({ units: rows }) : await categories.save({ categories: rows as Category[] });
     if (!done) await queries.invalidateQueries({ queryKey: ['parts'] });
     else adopt({ ...(queries.getQueryData<Parts>(['parts']) ?? parts), ...done });
   };
@@ -69,7 +91,12 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
     for (const { id, title } of rows) {
       const before = parts.groups.find((one) => one.id === id);
       if (before?.title === title) continue;
-      const now = told(await api('PUT /api/courses/{id}/groups', { id: courseId, body: { id, title, from: before?.revision ?? null } }));
+      const now = told(
+        await api('PUT /api/courses/{id}/groups', {
+          id: courseId,
+          body: { id, title, from: before?.revision ?? null },
+        }),
+      );
       if (now) adopt(now);
       else await queries.invalidateQueries({ queryKey: ['parts'] });
     }
@@ -84,7 +111,8 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
       action: {
         label: 'Undo',
         onClick: async () => {
-          if (told(await api('DELETE /api/courses/{id}/removals/{removal}', { id: courseId, removal: id }))) location.reload();
+          if (told(await api('DELETE /api/courses/{id}/removals/{removal}', { id: courseId, removal: id })))
+            location.reload();
         },
       },
     });
@@ -112,7 +140,10 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
         />
         {units.problem && <Problem words={units.problem} />}
       </Part>
-      <Part title="Weight categories" about="How much the releases of each make of the overall mark. What is in none counts in none.">
+      <Part
+        title="Weight categories"
+        about="How much the releases of each make of the overall mark. What is in none counts in none."
+      >
         <ListEditor
           one="category"
           rows={parts.categories}
@@ -130,7 +161,9 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
                 problem={(text) => numberFrom(text, 0, 1000).problem}
                 onTyped={(text) => onSet({ ...row, weight: numberFrom(text, 0, 1000).value ?? row.weight })}
               />
-              <span className="figures text-sm text-mute w-14 text-right">{weights > 0 ? `${Math.round((row.weight / weights) * 100)} %` : '–'}</span>
+              <span className="figures text-sm text-mute w-14 text-right">
+                {weights > 0 ? `${Math.round((row.weight / weights) * 100)} %` : '–'}
+              </span>
             </>
           )}
         />
@@ -147,7 +180,14 @@ export function PartsEditor({ course, parts, told }: { course: Course; parts: Pa
           more={(row) => <span className="figures text-sm text-mute whitespace-nowrap">{row.learners} in it</span>}
         />
       </Part>
-      {removing && <RemovalDialog courseId={course.id} {...removing} onClose={() => setRemoving(null)} onRemove={() => void remove(removing)} />}
+      {removing && (
+        <RemovalDialog
+          courseId={course.id}
+          {...removing}
+          onClose={() => setRemoving(null)}
+          onRemove={() => void remove(removing)}
+        />
+      )}
       {units.dialog}
       {categories.dialog}
     </>

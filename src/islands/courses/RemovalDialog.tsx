@@ -46,10 +46,32 @@ function Said({ kind, effects: { releases, learners, forNobody, marks } }: { kin
   const titles = releases.map(({ title }) => `“${title}”`).join(', ');
   return (
     <div className="grid gap-2">
-      {kind === 'unit' && <p>{releases.length === 0 ? 'No release stands in it.' : `${count(releases.length, 'release')} will stand in no unit: ${titles}.`}</p>}
-      {kind === 'group' && <p>{learners === 0 ? 'Nobody is in it.' : `${count(learners, 'learner')} will be in it no longer. They stay in the course.`}</p>}
-      {forNobody.length > 0 && <p className="text-brick">Nobody will see {forNobody.map((title) => `“${title}”`).join(', ')}: only this group does.</p>}
-      {kind === 'category' && <p>{releases.length === 0 ? 'No release counts in it.' : `${count(releases.length, 'release')} will count in no category: ${titles}.`}</p>}
+      {kind === 'unit' && (
+        <p>
+          {releases.length === 0
+            ? 'No release stands in it.'
+            : `${count(releases.length, 'release')} will stand in no unit: ${titles}.`}
+        </p>
+      )}
+      {kind === 'group' && (
+        <p>
+          {learners === 0
+            ? 'Nobody is in it.'
+            : `${count(learners, 'learner')} will be in it no longer. They stay in the course.`}
+        </p>
+      )}
+      {forNobody.length > 0 && (
+        <p className="text-brick">
+          Nobody will see {forNobody.map((title) => `“${title}”`).join(', ')}: only this group does.
+        </p>
+      )}
+      {kind === 'category' && (
+        <p>
+          {releases.length === 0
+            ? 'No release counts in it.'
+            : `${count(releases.length, 'release')} will count in no category: ${titles}.`}
+        </p>
+      )}
       {marks.length > 0 && (
         <>
           <p className="text-brick">{count(marks.length, 'overall mark')} will change:</p>

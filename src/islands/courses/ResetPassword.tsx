@@ -2,7 +2,15 @@ import { newPassword } from '../../contract';
 import { api, Dialog, Field, useRequestForm } from '../../ui';
 import type { Learner } from './course';
 
-export function ResetPassword({ learner, onClose, onDone }: { learner: Learner; onClose: () => void; onDone: (name: string) => void }) {
+export function ResetPassword({
+  learner,
+  onClose,
+  onDone,
+}: {
+  learner: Learner;
+  onClose: () => void;
+  onDone: (name: string) => void;
+}) {
   const { register, handleSubmit, refused, formState } = useRequestForm(newPassword, { password: '' });
   const submit = handleSubmit(async (body) => {
     const done = await api('PUT /api/learners/{id}/password', { id: learner.id, body });

@@ -1,4 +1,12 @@
-import { type InfiniteData, keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  type InfiniteData,
+  keepPreviousData,
+  QueryClient,
+  QueryClientProvider,
+  useInfiniteQuery,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { FileUser, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
@@ -36,7 +44,8 @@ function Learners({ course }: { course: Course }) {
   const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask('GET /api/courses/{id}/parts', { id: course.id }) });
   const found = useInfiniteQuery({
     queryKey: ['roster', words],
-    queryFn: ({ pageParam }) => ask('GET /api/courses/{id}/learners', { id: course.id, query: { words, from: pageParam } }),
+    queryFn: ({ pageParam }) =>
+      ask('GET /api/courses/{id}/learners', { id: course.id, query: { words, from: pageParam } }),
     initialPageParam: 0,
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
@@ -53,9 +62,20 @@ function Learners({ course }: { course: Course }) {
     const groups = is ? [...learner.groups, group.id] : learner.groups.filter((one) => one !== group.id);
     queries.setQueryData<InfiniteData<Page>>(
       ['roster', words],
-      (now) => now && { ...now, pages: now.pages.map((page) => ({ ...page, rows: page.rows.map((row) => (row.id === learner.id ? { ...row, groups } : row)) })) },
+      (now) =>
+        now && {
+          ...now,
+          pages: now.pages.map((page) => ({
+            ...page,
+            rows: page.rows.map((row) => (row.id === learner.id ? { ...row, groups } : row)),
+          })),
+        },
     );
-    const kept = await api('PUT /api/courses/{id}/groups/{group}', { id: course.id, group: group.id, body: { learnerId: learner.id, isIn: is } });
+    const kept = await api('PUT /api/courses/{id}/groups/{group}', {
+      id: course.id,
+      group: group.id,
+      body: { learnerId: learner.id, isIn: is },
+    });
     if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.wayOn}`);
     await again();
   };
@@ -71,7 +91,14 @@ function Learners({ course }: { course: Course }) {
     <div className="grid gap-8 lg:grid-cols-[1fr_19rem]">
       <section aria-label="Learners">
         <div className="flex flex-wrap items-end gap-3 mb-3">
-          <Field className="grow max-w-sm" label="Find by name" type="search" maxLength={200} value={typed} onChange={(event) => setTyped(event.target.value)} />
+          <Field
+            className="grow max-w-sm"
+            label="Find by name"
+            type="search"
+            maxLength={200}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
           <button type="button" className="btn btn-primary" onClick={() => setOpened('list')}>
             <ListPlus size={16} aria-hidden /> From a list…
           </button>
@@ -82,7 +109,11 @@ function Learners({ course }: { course: Course }) {
         {found.isError && <p className="text-brick">{found.error.message}</p>}
         {found.isPending && <p role="status">Looking up the roster…</p>}
         {found.data && total === 0 && (
-          <p className="text-lg">{words === '' ? 'Nobody is in this course yet. Paste a list, make an account, or give out a join code.' : 'Nobody is called that.'}</p>
+          <p className="text-lg">
+            {words === ''
+              ? 'Nobody is in this course yet. Paste a list, make an account, or give out a join code.'
+              : 'Nobody is called that.'}
+          </p>
         )}
         {rows.length > 0 && (
           <>
@@ -129,7 +160,12 @@ function Learners({ course }: { course: Course }) {
                       </td>
                       <td className="text-right whitespace-nowrap">
                         {learner.mine && (
-                          <button type="button" className="btn btn-quiet btn-sm" onClick={() => setResetting(learner)} aria-label={`New password for ${learner.name}`}>
+                          <button
+                            type="button"
+                            className="btn btn-quiet btn-sm"
+                            onClick={() => setResetting(learner)}
+                            aria-label={`New password for ${learner.name}`}
+                          >
                             <KeyRound size={15} aria-hidden /> New password
                           </button>
                         )}
@@ -158,7 +194,12 @@ function Learners({ course }: { course: Course }) {
               </table>
             </div>
             {found.hasNextPage && (
-              <button type="button" className="btn btn-edge mt-3" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+              <button
+                type="button"
+                className="btn btn-edge mt-3"
+                disabled={found.isFetchingNextPage}
+                onClick={() => void found.fetchNextPage()}
+              >
                 Show more
               </button>
             )}
@@ -167,14 +208,22 @@ function Learners({ course }: { course: Course }) {
         {(left.data?.length ?? 0) > 0 && (
           <details className="mt-6">
             <summary className="cursor-pointer">
-              {left.data?.length === 1 ? 'One who is not here any more' : `${left.data?.length} who are not here any more`}, of whom something is kept
+              {left.data?.length === 1
+                ? 'One who is not here any more'
+                : `${left.data?.length} who are not here any more`}
+              , of whom something is kept
             </summary>
             <ul className="mt-2">
               {left.data?.map((learner) => (
                 <li key={learner.id} className="flex items-center gap-3 border-b border-rule py-1">
                   <span>{learner.name}</span>
                   <span className="figures text-sm text-mute grow">{learner.username}</span>
-                  <button type="button" className="btn btn-quiet btn-sm" onClick={() => setKept(learner)} aria-label={`What is kept of ${learner.name}`}>
+                  <button
+                    type="button"
+                    className="btn btn-quiet btn-sm"
+                    onClick={() => setKept(learner)}
+                    aria-label={`What is kept of ${learner.name}`}
+                  >
                     <FileUser size={15} aria-hidden /> What is kept
                   </button>
                 </li>
@@ -199,7 +248,13 @@ function Learners({ course }: { course: Course }) {
           </button>
         </Dialog>
       )}
-      {resetting && <ResetPassword learner={resetting} onClose={() => setResetting(null)} onDone={(name) => toast(`${name} has a new password`)} />}
+      {resetting && (
+        <ResetPassword
+          learner={resetting}
+          onClose={() => setResetting(null)}
+          onDone={(name) => toast(`${name} has a new password`)}
+        />
+      )}
       {kept && (
         <LearnerData
           course={course}
@@ -214,7 +269,10 @@ function Learners({ course }: { course: Course }) {
       )}
       {leaving && (
         <Dialog title={`Take ${leaving.name} off the roster?`} onClose={() => setLeaving(null)}>
-          <p>They do not see this course any more, and leave its groups. Their account and what they did are kept: put on the roster again, they find it as it was.</p>
+          <p>
+            They do not see this course any more, and leave its groups. Their account and what they did are kept: put on
+            the roster again, they find it as it was.
+          </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setLeaving(null)}>
               Keep them

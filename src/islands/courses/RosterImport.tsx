@@ -6,12 +6,25 @@ import { api, Dialog, Scrolls } from '../../ui';
 type Plan = Wire<RosterPlan>;
 type Taken = RosterTaken;
 
-const WILL = { make: 'a new account', join: 'comes into the course', invite: 'is asked, and says yes or no', stay: 'is there already' } as const;
+const WILL = {
+  make: 'a new account',
+  join: 'comes into the course',
+  invite: 'is asked, and says yes or no',
+  stay: 'is there already',
+} as const;
 const MOST_BYTES = 2_000_000;
 const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
 
 /** A list of learners, pasted or from a file: what it would change is shown first, line by line. */
-export function RosterImport({ courseId, onClose, onTaken }: { courseId: string; onClose: () => void; onTaken: () => void }) {
+export function RosterImport({
+  courseId,
+  onClose,
+  onTaken,
+}: {
+  courseId: string;
+  onClose: () => void;
+  onTaken: () => void;
+}) {
   const [text, setText] = useState('');
   const [plan, setPlan] = useState<Plan | null>(null);
   const [taken, setTaken] = useState<Taken | null>(null);
@@ -20,9 +33,14 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
   const [busy, setBusy] = useState(false);
   const send = async (take: boolean) => {
     setBusy(true);
-    const answer = await api('POST /api/courses/{id}/roster', { id: courseId, body: { text, take, removeOthers: take && removeOthers } });
+    const answer = await api('POST /api/courses/{id}/roster', {
+      id: courseId,
+      body: { text, take, removeOthers: take && removeOthers },
+    });
     setBusy(false);
-    setProblem(answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
+    setProblem(
+      answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`,
+    );
     if (!answer.ok) return;
     if ('lines' in answer.value) setPlan(answer.value);
     else {
@@ -42,7 +60,10 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
   });
 
   if (taken) return <TakenReport taken={taken} onClose={onClose} />;
-  const changes = plan ? plan.lines.filter(({ will, groups }) => will !== 'stay' || groups.length > 0).length + (removeOthers ? plan.others.length : 0) : 0;
+  const changes = plan
+    ? plan.lines.filter(({ will, groups }) => will !== 'stay' || groups.length > 0).length +
+      (removeOthers ? plan.others.length : 0)
+    : 0;
   return (
     <Dialog title="Learners from a list" onClose={onClose} wide>
       {!plan ? (
@@ -51,8 +72,8 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
             Name, user name, first password, groups: a line for each learner
           </label>
           <p className="text-mute mb-2">
-            From a spreadsheet or a CSV file, with or without a line of headings. Without a password one is made. Several groups have | between them. A user name that exists comes
-            into the course as it is.
+            From a spreadsheet or a CSV file, with or without a line of headings. Without a password one is made.
+            Several groups have | between them. A user name that exists comes into the course as it is.
           </p>
           <textarea
             id="roster-text"
@@ -70,7 +91,8 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
       ) : (
         <>
           <p className="mb-2" data-testid="roster-plan">
-            {people(plan.lines.filter(({ will }) => will === 'make').length)} with a new account, {plan.lines.filter(({ will }) => will === 'join').length} who have one,{' '}
+            {people(plan.lines.filter(({ will }) => will === 'make').length)} with a new account,{' '}
+            {plan.lines.filter(({ will }) => will === 'join').length} who have one,{' '}
             {plan.lines.some(({ will }) => will === 'invite') &&
               `${plan.lines.filter(({ will }) => will === 'invite').length} who are asked, since you share no course with them, `}
             {plan.lines.filter(({ will }) => will === 'stay').length} there already
@@ -79,7 +101,8 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
           {plan.problems.length > 0 && (
             <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mb-3">
               <p>
-                {plan.problems.length === 1 ? 'A line' : `${plan.problems.length} lines`} cannot be taken and {plan.problems.length === 1 ? 'is' : 'are'} left out:
+                {plan.problems.length === 1 ? 'A line' : `${plan.problems.length} lines`} cannot be taken and{' '}
+                {plan.problems.length === 1 ? 'is' : 'are'} left out:
               </p>
               <Scrolls label="Lines that are left out" className="max-h-32">
                 {plan.problems.map(({ line, message }) => (
@@ -120,7 +143,12 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
           </Scrolls>
           {plan.others.length > 0 && (
             <label className="flex items-start gap-2 mt-3">
-              <input type="checkbox" className="checkbox checkbox-sm mt-0.5" checked={removeOthers} onChange={(event) => setRemoveOthers(event.target.checked)} />
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm mt-0.5"
+                checked={removeOthers}
+                onChange={(event) => setRemoveOthers(event.target.checked)}
+              />
               <span>
                 Take off the roster who is not in the list: {people(plan.others.length)} (
                 {plan.others
@@ -143,11 +171,21 @@ export function RosterImport({ courseId, onClose, onTaken }: { courseId: string;
           {plan ? 'Back to the list' : 'Leave it'}
         </button>
         {plan ? (
-          <button type="button" className="btn btn-primary" disabled={busy || changes === 0} onClick={() => void send(true)}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={busy || changes === 0}
+            onClick={() => void send(true)}
+          >
             {changes === 0 ? 'Nothing would change' : 'Take it'}
           </button>
         ) : (
-          <button type="button" className="btn btn-primary" disabled={busy || text.trim() === ''} onClick={() => void send(false)}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={busy || text.trim() === ''}
+            onClick={() => void send(false)}
+          >
             See what will change
           </button>
         )}
@@ -188,7 +226,11 @@ function TakenReport({ taken: { made, joined, invited, removed }, onClose }: { t
               </tbody>
             </table>
           </Scrolls>
-          <a className="btn btn-edge mt-3" download="first-passwords.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}>
+          <a
+            className="btn btn-edge mt-3"
+            download="first-passwords.csv"
+            href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}
+          >
             Passwords as CSV
           </a>
         </>

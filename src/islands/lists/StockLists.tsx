@@ -21,7 +21,11 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
   const [sought, setSought] = useState('');
   const [open, setOpen] = useState<string | 'new' | null>(given.length === 0 ? 'new' : null);
   const words = sought.trim().toLowerCase();
-  const found = lists.filter(({ title, rows }) => title.toLowerCase().includes(words) || rows.some((cells) => cells.some((cell) => cell.toLowerCase().includes(words))));
+  const found = lists.filter(
+    ({ title, rows }) =>
+      title.toLowerCase().includes(words) ||
+      rows.some((cells) => cells.some((cell) => cell.toLowerCase().includes(words))),
+  );
   const kept = (list: StockList) => {
     setLists((all) => [list, ...all.filter(({ id }) => id !== list.id)]);
     setOpen(null);
@@ -35,7 +39,9 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
       action: {
         label: 'Undo',
         onClick: async () => {
-          const back = await api('POST /api/lists', { body: { id: list.id, title: list.title, rows: list.rows, pictures: list.pictures } });
+          const back = await api('POST /api/lists', {
+            body: { id: list.id, title: list.title, rows: list.rows, pictures: list.pictures },
+          });
           if (back.ok) setLists((all) => [list, ...all]);
           else toast.error(back.error.message, { description: back.error.wayOn });
         },
@@ -44,13 +50,29 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
   };
   return (
     <>
-      <p className="mb-4">Words, pairs, or pictures with words that are used again: at the Bench, “From a list or text…” takes one whole, or draws from it.</p>
-      {lists.length > 0 && <Field label="Find" type="search" className="max-w-md mb-4" value={sought} onChange={(event) => setSought(event.target.value)} />}
+      <p className="mb-4">
+        Words, pairs, or pictures with words that are used again: at the Bench, “From a list or text…” takes one whole,
+        or draws from it.
+      </p>
+      {lists.length > 0 && (
+        <Field
+          label="Find"
+          type="search"
+          className="max-w-md mb-4"
+          value={sought}
+          onChange={(event) => setSought(event.target.value)}
+        />
+      )}
       <ul className="border-t border-rule">
         {found.map((list) => (
           <li key={list.id} className="border-b border-rule py-3">
             <div className="flex items-baseline gap-3">
-              <button type="button" className="font-semibold link-brass cursor-pointer" aria-expanded={open === list.id} onClick={() => setOpen(open === list.id ? null : list.id)}>
+              <button
+                type="button"
+                className="font-semibold link-brass cursor-pointer"
+                aria-expanded={open === list.id}
+                onClick={() => setOpen(open === list.id ? null : list.id)}
+              >
                 {list.title}
               </button>
               <span className="figures text-sm text-mute">
@@ -63,7 +85,12 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
                   .map(([first]) => first)
                   .join(', ')}
               </span>
-              <button type="button" className="btn btn-quiet btn-sm" aria-label={`Take ${list.title} away`} onClick={() => void remove(list)}>
+              <button
+                type="button"
+                className="btn btn-quiet btn-sm"
+                aria-label={`Take ${list.title} away`}
+                onClick={() => void remove(list)}
+              >
                 <Trash2 size={15} aria-hidden />
               </button>
             </div>
@@ -95,7 +122,10 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
   const [busy, setBusy] = useState(false);
   const stored = useRef(list?.revision ?? 1);
   const saving = useSaving<ListContent>({
-    first: { revision: list?.revision ?? 1, content: { title: list?.title ?? '', rows: list?.rows ?? [], pictures: list?.pictures ?? [] } },
+    first: {
+      revision: list?.revision ?? 1,
+      content: { title: list?.title ?? '', rows: list?.rows ?? [], pictures: list?.pictures ?? [] },
+    },
     write: async (content, from) => {
       const answer = await api('PUT /api/lists/{id}', { id: list?.id ?? '', body: { ...content, from } });
       if (!answer.ok) return answer;
@@ -139,12 +169,22 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
         void keep();
       }}
     >
-      <Field label="Name of the list" value={title} maxLength={200} onChange={(event) => setTitle(event.target.value)} />
+      <Field
+        label="Name of the list"
+        value={title}
+        maxLength={200}
+        onChange={(event) => setTitle(event.target.value)}
+      />
       <label className="grid gap-1">
         <span className="font-semibold">Lines, one a line; columns as a spreadsheet copies them</span>
         <textarea rows={8} className="textarea w-full" value={text} onChange={(event) => setText(event.target.value)} />
       </label>
-      <WordPictures words={readListing(text).rows.flatMap(([first]) => first || [])} pictures={pictures} onChange={setPictures} onProblem={setProblem} />
+      <WordPictures
+        words={readListing(text).rows.flatMap(([first]) => first || [])}
+        pictures={pictures}
+        onChange={setPictures}
+        onProblem={setProblem}
+      />
       {saving.dialog}
       {(problem || saving.problem) && (
         <p role="alert" className="text-brick">

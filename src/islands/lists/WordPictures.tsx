@@ -25,7 +25,10 @@ export function WordPictures({ words, pictures, onChange, onProblem }: Props) {
     if (typeof kept === 'string') return onProblem(kept);
     if (kept.kind !== 'picture') return onProblem('That is no picture: a list has pictures with its words.');
     onProblem('');
-    onChange([...pictures.filter((one) => one.word !== word), { word, hash: kept.hash, weight: kept.weight, description: '' }]);
+    onChange([
+      ...pictures.filter((one) => one.word !== word),
+      { word, hash: kept.hash, weight: kept.weight, description: '' },
+    ]);
   };
   return (
     <details open={pictures.length > 0}>
@@ -42,7 +45,11 @@ export function WordPictures({ words, pictures, onChange, onProblem }: Props) {
               </span>
               {picture && (
                 <>
-                  <img src={`/media/${picture.hash}`} alt={picture.description || word} className="h-10 w-14 object-contain bg-paper border border-rule" />
+                  <img
+                    src={`/media/${picture.hash}`}
+                    alt={picture.description || word}
+                    className="h-10 w-14 object-contain bg-paper border border-rule"
+                  />
                   <button
                     type="button"
                     className="btn btn-quiet btn-xs"

@@ -25,9 +25,12 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const { check, hint, move, goOn, showModel } = store.getState();
   const { tries: limit, show, buttons, items, zones } = view.question;
   const endless = items.some((item) => item.copies === 'endless');
-  const all = items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) + zones.filter(({ typed }) => typed).length;
+  const all =
+    items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) +
+    zones.filter(({ typed }) => typed).length;
   // What lies where something hidden may be counts as placed.
-  const placed = new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
+  const placed =
+    new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
   const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const now = tries + (ended || told?.try ? 0 : 1);
   const onLand = view.question.judging === 'onLand';
@@ -35,13 +38,26 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const counts = [
     ...(quiet || view.place.finished ? [] : [limit === null ? `try ${now}` : `try ${now} of ${limit}`]),
     ...(show.count
-      ? [endless ? `${placed} placed` : items.some(({ stays }) => !stays) ? `${placed} of ${all} placed` : items[0] ? `${placed} picked` : `${placed} of ${all} filled`]
+      ? [
+          endless
+            ? `${placed} placed`
+            : items.some(({ stays }) => !stays)
+              ? `${placed} of ${all} placed`
+              : items[0]
+                ? `${placed} picked`
+                : `${placed} of ${all} filled`,
+        ]
       : []),
   ];
   return (
     <div className="flex flex-wrap items-center gap-3 mt-4">
       {!ended && !goes && !onLand && !showsModel && !quiet && (
-        <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={checking || line === 'down' || line === 'taken'}>
+        <button
+          type="button"
+          className="btn btn-primary btn-lg"
+          onClick={check}
+          disabled={checking || line === 'down' || line === 'taken'}
+        >
           {checking ? 'Checking…' : (buttons.check ?? 'Check')}
         </button>
       )}
@@ -51,7 +67,12 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
         </button>
       )}
       {!ended && !showsModel && (
-        <button type="button" className="btn btn-edge" onClick={() => move({ kind: 'reset' })} disabled={checking || (placed === 0 && board.letGo.size === 0)}>
+        <button
+          type="button"
+          className="btn btn-edge"
+          onClick={() => move({ kind: 'reset' })}
+          disabled={checking || (placed === 0 && board.letGo.size === 0)}
+        >
           {buttons.reset ?? 'Put everything back'}
         </button>
       )}
@@ -86,14 +107,18 @@ export function Words({ store }: { store: PlayerStore }) {
     <div className="mt-3 min-h-14 grid gap-2">
       <div role="status" className="grid gap-2">
         {outcome && told && (
-          <p className={`border-l-4 px-4 py-3 text-lg ${outcome.fullMarks ? 'bg-verdigris-wash border-verdigris' : 'bg-brass-wash border-brass'}`}>
+          <p
+            className={`border-l-4 px-4 py-3 text-lg ${outcome.fullMarks ? 'bg-verdigris-wash border-verdigris' : 'bg-brass-wash border-brass'}`}
+          >
             {tryInWords(outcome, told, ended)}{' '}
             {outcome.mark && (
               <span className="figures whitespace-nowrap">
                 Mark {outcome.mark.mark} of {outcome.mark.max}
               </span>
             )}
-            {best && outcome.mark && best.mark !== outcome.mark.mark && <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>}
+            {best && outcome.mark && best.mark !== outcome.mark.mark && (
+              <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
+            )}
           </p>
         )}
         {outcome?.words && (
@@ -104,11 +129,17 @@ export function Words({ store }: { store: PlayerStore }) {
         {zones.map(({ zone, said }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
           <div key={i} className="saying border-l-4 border-rule px-4 py-2">
-            {zone !== null && <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>}
+            {zone !== null && (
+              <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>
+            )}
             <Saying said={said} width={220} />
           </div>
         ))}
-        {!outcome && ended && <p className="border-l-4 px-4 py-3 text-lg bg-brass-wash border-brass figures">Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}</p>}
+        {!outcome && ended && (
+          <p className="border-l-4 px-4 py-3 text-lg bg-brass-wash border-brass figures">
+            Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}
+          </p>
+        )}
         {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass">{notice}</p>}
         {LINES[line] && (
           <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick">

@@ -21,12 +21,21 @@ export type Before = Wire<contract.Before>;
 export type Finished = Wire<contract.Finished>;
 type Opened = Wire<contract.Opened>;
 
-/** The page on which people answer: questions one after another, and what they came to. `json`: what was opened, as one text (`ui/wire.ts` says why). */
+/**
+ * The page on which people answer: questions one after another, and what they came to. `json`: what was opened, as one
+ * text (`ui/wire.ts` says why).
+ */
 export function Player({ json }: { json: JsonText<contract.Opened> }) {
   const [now, setNow] = useState<Opened>(() => fromJson(json));
   if (now.before) return <BeforeIt before={now.before} />;
   if (now.finished) return <TheEnd summary={now.finished} />;
-  return <Sitting key={now.open.place.at} sitting={now.open} onMove={(open) => setNow({ open, finished: null, before: null })} />;
+  return (
+    <Sitting
+      key={now.open.place.at}
+      sitting={now.open}
+      onMove={(open) => setNow({ open, finished: null, before: null })}
+    />
+  );
 }
 
 function TheEnd({ summary }: { summary: Finished }) {
@@ -41,10 +50,21 @@ function TheEnd({ summary }: { summary: Finished }) {
   );
 }
 
-function Header({ titles, maxWidth, children }: { titles: contract.Titles; maxWidth: string; children?: React.ReactNode }) {
+function Header({
+  titles,
+  maxWidth,
+  children,
+}: {
+  titles: contract.Titles;
+  maxWidth: string;
+  children?: React.ReactNode;
+}) {
   return (
     <header className="bg-sheet border-b border-rule">
-      <div className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1" style={{ maxWidth: `max(66rem, ${maxWidth})` }}>
+      <div
+        className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1"
+        style={{ maxWidth: `max(66rem, ${maxWidth})` }}
+      >
         <p className="font-heading font-semibold text-lg" dir="auto">
           {titles.release}
         </p>
@@ -67,7 +87,9 @@ interface SittingProps {
 }
 
 function Sitting({ sitting, onMove }: SittingProps) {
-  const [store] = useState<PlayerStore>(() => playerStore(sitting, { send: toServer(sitting), kept: true, reopen: () => location.reload() }));
+  const [store] = useState<PlayerStore>(() =>
+    playerStore(sitting, { send: toServer(sitting), kept: true, reopen: () => location.reload() }),
+  );
   const list = useListChoice();
   const media = store((s) => s.media);
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
@@ -107,7 +129,13 @@ function Sitting({ sitting, onMove }: SittingProps) {
         <Playing
           store={store}
           list={list}
-          onward={sitting.place.finished ? <Looking sitting={sitting} /> : <Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />}
+          onward={
+            sitting.place.finished ? (
+              <Looking sitting={sitting} />
+            ) : (
+              <Onward store={store} busy={busy} onNext={() => goTo(sitting.place.at + 1)} onFinish={finish} />
+            )
+          }
         />
       </main>
     </MediaFrom>
@@ -137,7 +165,12 @@ function Switches({ store, list }: { store: PlayerStore; list: ListChoice }) {
   return (
     <>
       {sounding && (
-        <button type="button" className="btn btn-edge btn-sm" aria-pressed={sounds.on} onClick={() => sounds.turn(!sounds.on)}>
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          aria-pressed={sounds.on}
+          onClick={() => sounds.turn(!sounds.on)}
+        >
           {sounds.on ? 'Sound is on' : 'Sound is off'}
         </button>
       )}
@@ -153,19 +186,31 @@ function usePlace(store: PlayerStore): SittingView['place'] {
   const place = store((s) => s.view.place);
   const tries = store((s) => s.tries);
   const ended = store((s) => s.ended);
-  return useMemo(() => ({ ...place, tried: tries > 0 ? [...place.tried, place.at] : place.tried, ended: ended ? [...place.ended, place.at] : place.ended }), [place, tries, ended]);
+  return useMemo(
+    () => ({
+      ...place,
+      tried: tries > 0 ? [...place.tried, place.at] : place.tried,
+      ended: ended ? [...place.ended, place.at] : place.ended,
+    }),
+    [place, tries, ended],
+  );
 }
 
 /** On to another question, or to the end, once everything that was done here is kept. */
 function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove']) {
   const [busy, setBusy] = useState(false);
-  const leave = async <T,>(ask: () => Promise<{ ok: true; value: T } | { ok: false; error: { code: string; message: string; wayOn: string } }>, then: (value: T) => void) => {
+  const leave = async <T,>(
+    ask: () => Promise<{ ok: true; value: T } | { ok: false; error: { code: string; message: string; wayOn: string } }>,
+    then: (value: T) => void,
+  ) => {
     setBusy(true);
     const all = await store.getState().flush();
     const answer = all ? await ask() : null;
     if (answer?.ok) return then(answer.value);
     if (answer?.error.code === 'sittingFinished') return location.reload();
-    const words = answer ? `${answer.error.message}. ${answer.error.wayOn}` : 'Not all of your moves are kept yet: go on when the line is back.';
+    const words = answer
+      ? `${answer.error.message}. ${answer.error.wayOn}`
+      : 'Not all of your moves are kept yet: go on when the line is back.';
     store.setState({ notice: words });
     setBusy(false);
   };

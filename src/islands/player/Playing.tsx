@@ -9,7 +9,10 @@ import { leastScale } from './scene/useStageScale';
 import type { PlayerStore } from './store';
 import { useStateSounds } from './useStateSounds';
 
-/** As wide as the room allows while the whole scene, its prompt and the actions stay in view, and no narrower than its smallest item needs: a CSS length. */
+/**
+ * As wide as the room allows while the whole scene, its prompt and the actions stay in view, and no narrower than its
+ * smallest item needs: a CSS length.
+ */
 export function pageWidth(question: LearnerQuestion): string {
   const { width, height } = question.scene;
   return `max(40rem, ${Math.ceil(width * leastScale(question)) + 40}px, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem))`;
@@ -20,7 +23,10 @@ export interface ListChoice {
   readonly choose: (asList: boolean) => void;
 }
 
-/** One question to answer: its title, the instruction, the scene with its tray, and one line of actions. `onward` is the way on. */
+/**
+ * One question to answer: its title, the instruction, the scene with its tray, and one line of actions. `onward` is the
+ * way on.
+ */
 export function Playing({ store, list, onward }: { store: PlayerStore; list: ListChoice; onward: ReactNode }) {
   const question = store((s) => s.view.question);
   const [said, setSaid] = useState('');
@@ -40,7 +46,13 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
       )}
       {spoken && (
         // biome-ignore lint/a11y/useMediaCaption: it is the prompt, spoken
-        <audio controls preload="none" src={spoken.url} aria-label={spoken.description || 'The prompt, spoken'} className="h-9 mt-1" />
+        <audio
+          controls
+          preload="none"
+          src={spoken.url}
+          aria-label={spoken.description || 'The prompt, spoken'}
+          className="h-9 mt-1"
+        />
       )}
       {narrow && !list.asList && (
         <p className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3 border-l-4 border-brass bg-brass-wash px-3 py-2">
@@ -50,7 +62,13 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
           </button>
         </p>
       )}
-      <div className="mt-4">{list.asList ? <ListView store={store} say={setSaid} /> : <SceneFrame store={store} say={setSaid} onNarrow={setNarrow} />}</div>
+      <div className="mt-4">
+        {list.asList ? (
+          <ListView store={store} say={setSaid} />
+        ) : (
+          <SceneFrame store={store} say={setSaid} onNarrow={setNarrow} />
+        )}
+      </div>
       <Actions store={store} onward={onward} />
       <Words store={store} />
       <p role="status" aria-live="assertive" className="sr-only">

@@ -15,7 +15,13 @@ export function Saying({ said, width }: { said: Said; width: number }) {
       )}
       {sound && (
         // biome-ignore lint/a11y/useMediaCaption: what it says is its description
-        <audio controls preload="none" src={sound.url} aria-label={sound.description || 'What is said, to hear'} className="h-9 mt-1" />
+        <audio
+          controls
+          preload="none"
+          src={sound.url}
+          aria-label={sound.description || 'What is said, to hear'}
+          className="h-9 mt-1"
+        />
       )}
     </>
   );

@@ -1,6 +1,6 @@
 /**
- * Of the windows of one browser, the last to open a sitting has it: those before are told, and stop. Where a browser has no locks (a page without https), the server alone
- * sees to it that two windows do not fork a sitting.
+ * Of the windows of one browser, the last to open a sitting has it: those before are told, and stop. Where a browser
+ * has no locks (a page without https), the server alone sees to it that two windows do not fork a sitting.
  */
 export function inThisWindow(sitting: string, onTaken: () => void): () => void {
   if (!navigator.locks) return () => undefined;

@@ -1,6 +1,9 @@
 import type { SentMove } from './types';
 
-/** Moves not yet known to be kept by the server, in order. They live in this browser's storage, so that neither a reload nor a closed laptop loses one. */
+/**
+ * Moves not yet known to be kept by the server, in order. They live in this browser's storage, so that neither a reload
+ * nor a closed laptop loses one.
+ */
 export interface Outbox {
   after: number;
   moves: SentMove[];
@@ -22,7 +25,10 @@ export function readOutbox(of: Of): Outbox | null {
   }
 }
 
-/** A browser that lets nothing be stored still sends moves at once; only what the line did not take is lost with the tab then. */
+/**
+ * A browser that lets nothing be stored still sends moves at once; only what the line did not take is lost with the tab
+ * then.
+ */
 export function keepOutbox(of: Of, box: Outbox): void {
   try {
     if (box.moves.length === 0) localStorage.removeItem(place(of));

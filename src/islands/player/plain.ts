@@ -1,6 +1,8 @@
 import { type Fixture, type Rich, slotsIn } from '../../core';
 
-/** The characters of a rich text in one line. (The core's own stands with the schema, which no learner's page loads.) */
+/**
+ * The characters of a rich text in one line. (The core's own stands with the schema, which no learner's page loads.)
+ */
 export const plain = (rich: Rich | null): string =>
   (rich?.blocks ?? [])
     .flatMap((block) => (block.type === 'paragraph' ? [block.runs] : block.entries))
@@ -8,4 +10,5 @@ export const plain = (rich: Rich | null): string =>
     .join(' ');
 
 /** The zones that the texts of a scene name as slots. */
-export const slotsOf = ({ fixtures }: { readonly fixtures: readonly Fixture[] }): string[] => fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : []));
+export const slotsOf = ({ fixtures }: { readonly fixtures: readonly Fixture[] }): string[] =>
+  fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : []));

@@ -20,22 +20,36 @@ export function useDisplayed(store: PlayerStore): Displayed {
   const modelAnswer = store((s) => (s.showsModel ? s.modelAnswer : null));
   const locked = store((s) => s.ended || s.checking || s.showsModel || s.line === 'taken');
   const board = useMemo(() => (modelAnswer ? boardFrom(model, modelAnswer) : own), [model, modelAnswer, own]);
-  const shown = useMemo(() => shownCopies(model, board, modelAnswer ? new Map() : waiting), [model, board, modelAnswer, waiting]);
+  const shown = useMemo(
+    () => shownCopies(model, board, modelAnswer ? new Map() : waiting),
+    [model, board, modelAnswer, waiting],
+  );
   return { board, shown, locked };
 }
 
 /** What a screen reader hears of a copy: its name, where it is, how it was judged, what is said of it. */
 export function spokenOf(state: PlayerState, { copy, item, zone, home, heap }: Shown): string {
-  const where = zone !== null ? `in ${zoneName(state, zone)}` : home ? 'not placed' : state.waiting.has(copy) ? 'waiting to be judged' : 'outside every zone';
+  const where =
+    zone !== null
+      ? `in ${zoneName(state, zone)}`
+      : home
+        ? 'not placed'
+        : state.waiting.has(copy)
+          ? 'waiting to be judged'
+          : 'outside every zone';
   const many = heap === null ? ', as many as you like' : heap > 1 ? `, ${heap} of them` : '';
   const verdict = state.showsModel ? '' : VERDICTS[state.verdicts.get(copy) ?? 'none'];
-  const said = state.showsModel ? undefined : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === copy);
+  const said = state.showsModel
+    ? undefined
+    : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === copy);
   return `${itemName(state, item)}, ${where}${many}${verdict}${said ? `. ${plain(said.said.text)}` : ''}`;
 }
 
 /** What the values of the items in a zone add up to, where learners see it; null: nothing in it has a value. */
 export function totalIn(question: LearnerQuestion, board: Board, zone: number): number | null {
-  const values = question.show.runningTotal ? (board.zones[zone] ?? []).flatMap((copy) => question.items[itemOf(copy)]?.value ?? []) : [];
+  const values = question.show.runningTotal
+    ? (board.zones[zone] ?? []).flatMap((copy) => question.items[itemOf(copy)]?.value ?? [])
+    : [];
   return values.length === 0 ? null : Math.round(values.reduce((sum, value) => sum + value, 0) * 1e6) / 1e6;
 }
 

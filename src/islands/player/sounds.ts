@@ -40,7 +40,9 @@ export function play(url: string): void {
   let howl = howls.get(url);
   if (!howl) {
     // The address says nothing of the type: the browser looks for itself.
-    howl = import('howler/dist/howler.core.min.js').then(({ Howl }) => new Howl({ src: [url], html5: true, format: ['wav', 'mp3', 'ogg'] }));
+    howl = import('howler/dist/howler.core.min.js').then(
+      ({ Howl }) => new Howl({ src: [url], html5: true, format: ['wav', 'mp3', 'ogg'] }),
+    );
     howls.set(url, howl);
   }
   void howl.then((one) => {

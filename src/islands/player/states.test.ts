@@ -1,9 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
-import { type Copy, cloneBoard, copyOf, learnerEdition, random, sceneModel, seedOf, startBoard, take } from '../../core';
+import {
+  type Copy,
+  cloneBoard,
+  copyOf,
+  learnerEdition,
+  random,
+  sceneModel,
+  seedOf,
+  startBoard,
+  take,
+} from '../../core';
 import { letGo, movedOver, pickedUp, placesFor, resting, seen, stateOf } from './states';
 
-/** Two jars and a rack with a shelf on it; a shelf takes one jar and refuses a second, a cupboard takes both, the bench takes racks alone. */
+/**
+ * Two jars and a rack with a shelf on it; a shelf takes one jar and refuses a second, a cupboard takes both, the bench
+ * takes racks alone.
+ */
 function scene(more: Record<string, unknown> = {}) {
   const { question } = learnerEdition(
     seeds({
@@ -13,7 +26,14 @@ function scene(more: Record<string, unknown> = {}) {
         { id: 'rack', size: { w: 200, h: 100 }, home: { x: 600, y: 400 }, family: 'racks' },
       ],
       zones: [
-        { id: 'shelf', label: 'Shelf', shape: { type: 'rect', x: 20, y: 20, w: 100, h: 100 }, capacity: 1, whenFull: 'refuse', ...more },
+        {
+          id: 'shelf',
+          label: 'Shelf',
+          shape: { type: 'rect', x: 20, y: 20, w: 100, h: 100 },
+          capacity: 1,
+          whenFull: 'refuse',
+          ...more,
+        },
         { id: 'cupboard', label: 'Cupboard', shape: { type: 'rect', x: 200, y: 20, w: 100, h: 100 } },
         { id: 'bench', label: 'Bench', shape: { type: 'rect', x: 400, y: 20, w: 300, h: 200 }, family: 'racks' },
         { id: 'onRack', label: 'On the rack', shape: { type: 'rect', x: 10, y: 10, w: 80, h: 60 }, ridesOn: 'rack' },
@@ -39,7 +59,12 @@ describe('the states on the page', () => {
   it('call with the zones that could take what is in hand, and leave the others be', () => {
     const { at, zone, jar, rack, put } = scene();
     const zones = (copy: Copy) => pickedUp(resting(at), at, copy).zones;
-    expect(['Shelf', 'Cupboard', 'Bench', 'On the rack'].map((name) => zones(jar)[zone(name)])).toEqual(['calling', 'calling', expect.not.stringMatching('calling'), 'calling']);
+    expect(['Shelf', 'Cupboard', 'Bench', 'On the rack'].map((name) => zones(jar)[zone(name)])).toEqual([
+      'calling',
+      'calling',
+      expect.not.stringMatching('calling'),
+      'calling',
+    ]);
     expect(zones(rack)[zone('Bench')]).toBe('calling');
     expect(placesFor(at, rack)).not.toContain(zone('On the rack'));
     put(jar, 'Shelf');
@@ -85,7 +110,11 @@ describe('the states on the page', () => {
       ]),
       new Map([[zone('Shelf'), true]]),
     );
-    expect([stateOf(judged, jar), stateOf(judged, tin), judged.zones[zone('Shelf')]]).toEqual(['right', 'wrong', 'right']);
+    expect([stateOf(judged, jar), stateOf(judged, tin), judged.zones[zone('Shelf')]]).toEqual([
+      'right',
+      'wrong',
+      'right',
+    ]);
   });
 
   it('of a board do not change the board', () => {

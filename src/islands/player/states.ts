@@ -27,7 +27,8 @@ interface Scene {
 
 export const stateOf = ({ items }: States, copy: Copy): ItemState => items.get(copy) ?? 'rest';
 
-const isFull = ({ model, board }: Scene, zone: number) => (board.zones[zone]?.length ?? 0) >= (model.zones[zone]?.capacity ?? Infinity);
+const isFull = ({ model, board }: Scene, zone: number) =>
+  (board.zones[zone]?.length ?? 0) >= (model.zones[zone]?.capacity ?? Infinity);
 
 /** Does its look put the copy away when it is taken? */
 function isPutAway({ question }: Scene, copy: Copy): boolean {
@@ -35,15 +36,26 @@ function isPutAway({ question }: Scene, copy: Copy): boolean {
   return look?.of === 'item' && look.putAway;
 }
 
-/** Zones a copy may be put into by name: of its family, and not resting in it themselves. A full one that refuses is among them, and says so. */
+/**
+ * Zones a copy may be put into by name: of its family, and not resting in it themselves. A full one that refuses is
+ * among them, and says so.
+ */
 export function placesFor({ model, board }: Pick<Scene, 'model' | 'board'>, copy: Copy): number[] {
   const family = model.items[itemOf(copy)]?.family ?? null;
   return model.zones.flatMap((zone, i) =>
-    (zone.outline || zone.isSlot) && !zone.isTyped && (zone.family === null || zone.family === family) && !carriesItself(model, board, copy, i) ? [i] : [],
+    (zone.outline || zone.isSlot) &&
+    !zone.isTyped &&
+    (zone.family === null || zone.family === family) &&
+    !carriesItself(model, board, copy, i)
+      ? [i]
+      : [],
   );
 }
 
-/** Where a press puts what stays in its place: into its zone, and by another press out of it; where there are several, through them. Null: home. */
+/**
+ * Where a press puts what stays in its place: into its zone, and by another press out of it; where there are several,
+ * through them. Null: home.
+ */
 export function nextPick(scene: Pick<Scene, 'model' | 'board'>, copy: Copy, zone: number | null): number | null {
   const places = [null, ...placesFor(scene, copy)];
   return places[(places.indexOf(zone) + 1) % places.length] ?? null;
@@ -58,11 +70,18 @@ export function isOnlyChosen(model: SceneModel, { zones }: LearnerQuestion, item
 
 /** Could the zone take the copy as things stand? */
 function couldTake(scene: Scene, zone: number, copy: Copy, places: readonly number[]): boolean {
-  return places.includes(zone) && (!isFull(scene, zone) || scene.model.zones[zone]?.swaps === true || scene.board.zoneOf.get(copy) === zone);
+  return (
+    places.includes(zone) &&
+    (!isFull(scene, zone) || scene.model.zones[zone]?.swaps === true || scene.board.zoneOf.get(copy) === zone)
+  );
 }
 
 /** As a board stands, with the verdicts it was given. */
-export function resting(scene: Scene, verdicts: ReadonlyMap<Copy, Verdict> = new Map(), satisfied: ReadonlyMap<number, boolean> = new Map()): States {
+export function resting(
+  scene: Scene,
+  verdicts: ReadonlyMap<Copy, Verdict> = new Map(),
+  satisfied: ReadonlyMap<number, boolean> = new Map(),
+): States {
   const items = new Map<Copy, ItemState>();
   for (const copy of scene.board.zoneOf.keys()) {
     const putAway = isPutAway(scene, copy);
@@ -82,7 +101,9 @@ export function pickedUp(states: States, scene: Scene, copy: Copy): States {
   const places = placesFor(scene, copy);
   return {
     items: new Map(states.items).set(copy, nextItemState(stateOf(states, copy), { type: 'pickUp' })),
-    zones: states.zones.map((state, zone) => nextZoneState(state, { type: 'pickUp', could: couldTake(scene, zone, copy, places), full: isFull(scene, zone) })),
+    zones: states.zones.map((state, zone) =>
+      nextZoneState(state, { type: 'pickUp', could: couldTake(scene, zone, copy, places), full: isFull(scene, zone) }),
+    ),
   };
 }
 
@@ -91,18 +112,33 @@ export function movedOver(states: States, scene: Scene, copy: Copy, over: number
   const places = placesFor(scene, copy);
   return {
     items: new Map(states.items).set(copy, nextItemState(stateOf(states, copy), { type: 'over', zone: over !== null })),
-    zones: states.zones.map((state, zone) => nextZoneState(state, { type: 'over', here: over === zone, could: couldTake(scene, zone, copy, places), full: isFull(scene, zone) })),
+    zones: states.zones.map((state, zone) =>
+      nextZoneState(state, {
+        type: 'over',
+        here: over === zone,
+        could: couldTake(scene, zone, copy, places),
+        full: isFull(scene, zone),
+      }),
+    ),
   };
 }
 
-/** What was moved has been let go; `scene` is as it stands after. Only what it came to shows for a moment: all others are at rest. */
+/**
+ * What was moved has been let go; `scene` is as it stands after. Only what it came to shows for a moment: all others
+ * are at rest.
+ */
 export function letGo(scene: Scene, copy: Copy, outcome: Outcome): States {
   const after = resting(scene);
   const items = new Map(after.items);
   if (outcome.to === 'turnedAway') items.set(copy, nextItemState('inHand', { type: 'turnedAway' }));
   if (outcome.to === 'unknown') items.set(copy, nextItemState('inHand', { type: 'waiting' }));
   const zones = after.zones.map((state, zone) => {
-    const here = outcome.to === 'zone' && outcome.zone === zone ? 'took' : outcome.to === 'turnedAway' && outcome.zone === zone ? 'turnedAway' : 'elsewhere';
+    const here =
+      outcome.to === 'zone' && outcome.zone === zone
+        ? 'took'
+        : outcome.to === 'turnedAway' && outcome.zone === zone
+          ? 'turnedAway'
+          : 'elsewhere';
     return nextZoneState(state, { type: 'letGo', here, full: isFull(scene, zone) });
   });
   return { items, zones };
@@ -111,9 +147,14 @@ export function letGo(scene: Scene, copy: Copy, outcome: Outcome): States {
 /** What was shown for a moment has been seen. */
 export function seen(states: States, scene: Scene): States {
   const items = new Map(states.items);
-  for (const [copy, state] of items) if (state === 'turnedAway') items.set(copy, nextItemState(state, { type: 'wentOn' }));
+  for (const [copy, state] of items)
+    if (state === 'turnedAway') items.set(copy, nextItemState(state, { type: 'wentOn' }));
   return {
     items,
-    zones: states.zones.map((state, zone) => (state === 'taking' || state === 'refusing' ? nextZoneState(state, { type: 'wentOn', full: isFull(scene, zone) }) : state)),
+    zones: states.zones.map((state, zone) =>
+      state === 'taking' || state === 'refusing'
+        ? nextZoneState(state, { type: 'wentOn', full: isFull(scene, zone) })
+        : state,
+    ),
   };
 }

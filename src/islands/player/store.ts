@@ -52,13 +52,24 @@ export interface PlayerState {
   readonly checking: boolean;
   /** Picked up by a press, to be put down by another. */
   readonly held: Copy | null;
-  /** The one that the pointer or the focus is on: it alone has its part in the drag-and-drop library, which redraws all it has when a drag begins and ends. */
+  /**
+   * The one that the pointer or the focus is on: it alone has its part in the drag-and-drop library, which redraws all
+   * it has when a drag begins and ends.
+   */
   readonly armed: Copy | null;
   readonly dragging: boolean;
   /** Moved last: it comes to rest by itself, everything else glides. */
   readonly moved: Copy | null;
-  /** What was let go last, with all it carried, and how far from its rest that was, in scene units: it comes to rest from there. `turn` tells one time from the next. */
-  readonly came: { readonly copies: ReadonlySet<Copy>; readonly x: number; readonly y: number; readonly turn: number } | null;
+  /**
+   * What was let go last, with all it carried, and how far from its rest that was, in scene units: it comes to rest
+   * from there. `turn` tells one time from the next.
+   */
+  readonly came: {
+    readonly copies: ReadonlySet<Copy>;
+    readonly x: number;
+    readonly y: number;
+    readonly turn: number;
+  } | null;
   /** The copy beside which its feedback stands. */
   readonly pointed: Copy | null;
   readonly notice: string;
@@ -100,7 +111,10 @@ export interface PlayerOptions {
   readonly reopen: () => void;
 }
 
-/** The state of one question in one page. Moves are taken here at once, by the same core as on the server, and sent after. */
+/**
+ * The state of one question in one page. Moves are taken here at once, by the same core as on the server, and sent
+ * after.
+ */
 export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOptions): PlayerStore {
   let last = view.last;
   let waiting: SentMove[] = [];
@@ -127,7 +141,15 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       for (const zone of get().told?.goingEmpty ?? []) board.texts.delete(get().model.zoneAt.get(zone) as number);
       return board;
     };
-    const wentOn = { verdicts: new Map(), told: null, held: null, notice: '', pointed: null, showsModel: false, dragging: false } as const;
+    const wentOn = {
+      verdicts: new Map(),
+      told: null,
+      held: null,
+      notice: '',
+      pointed: null,
+      showsModel: false,
+      dragging: false,
+    } as const;
 
     const apply = (move: LocalMove): Outcome | null => {
       const { model, view: now } = get();
@@ -149,11 +171,13 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       const copy = named(move);
       let outcome = putDown(model, board, move, null);
       // Its place in the order went home with others.
-      if (outcome.to === 'refused' && outcome.path === 'at') outcome = putDown(model, board, { ...move, at: undefined }, null);
+      if (outcome.to === 'refused' && outcome.path === 'at')
+        outcome = putDown(model, board, { ...move, at: undefined }, null);
       if (outcome.to === 'refused') return outcome;
       const unknown = new Map(get().waiting);
       unknown.delete(copy);
-      if (outcome.to === 'unknown') unknown.set(copy, 'x' in move ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone ?? -1, copy));
+      if (outcome.to === 'unknown')
+        unknown.set(copy, 'x' in move ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone ?? -1, copy));
       // Where each landing is judged, what has landed waits for its verdict.
       if (now.question.judging === 'onLand' && outcome.to === 'zone') unknown.set(copy, null);
       const states = letGo(scene(board), copy, outcome);
@@ -199,13 +223,21 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       }
       const words = [
         ...(answer.turnedAway.length > 0 ? [turnedAwayInWords(get(), answer.turnedAway)] : []),
-        ...(answer.passedOver > 0 ? ['Not all of your last moves could be taken: the page shows how it stands now.'] : []),
+        ...(answer.passedOver > 0
+          ? ['Not all of your last moves could be taken: the page shows how it stands now.']
+          : []),
       ].join(' ');
       set({ checking: checked ? false : get().checking, ...(words ? { notice: words } : {}) });
     };
 
     const refused = (code: string, message: string, detail: unknown): void => {
-      if (code === 'sittingMovedOn' || code === 'alreadyEnded' || code === 'invalid' || code === 'sittingFinished' || code === 'notFound') {
+      if (
+        code === 'sittingMovedOn' ||
+        code === 'alreadyEnded' ||
+        code === 'invalid' ||
+        code === 'sittingFinished' ||
+        code === 'notFound'
+      ) {
         // The server's arrangement stands. Without one in the answer, the page is drawn anew from it.
         waiting = [];
         remember();
@@ -215,7 +247,13 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
         }
         const there = { ...view, ...(detail as Partial<SittingView>) };
         last = there.last;
-        set({ ...fromView(there), line: 'kept', checking: false, held: null, notice: `${message}. The page now shows where you are.` });
+        set({
+          ...fromView(there),
+          line: 'kept',
+          checking: false,
+          held: null,
+          notice: `${message}. The page now shows where you are.`,
+        });
         return;
       }
       if (code === 'notSignedIn' || code === 'notAllowed') {
@@ -259,10 +297,14 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
       hold: (copy) => {
         const { ended, showsModel, states } = get();
         const next = ended || showsModel ? null : copy;
-        set({ held: next, states: next === null ? put(states, scene()) : pickedUp(put(states, scene()), scene(), next) });
+        set({
+          held: next,
+          states: next === null ? put(states, scene()) : pickedUp(put(states, scene()), scene(), next),
+        });
       },
 
-      pickUp: (copy) => set({ dragging: true, held: null, pointed: null, states: pickedUp(get().states, scene(), copy) }),
+      pickUp: (copy) =>
+        set({ dragging: true, held: null, pointed: null, states: pickedUp(get().states, scene(), copy) }),
       over: (copy, zone) => set({ states: movedOver(get().states, scene(), copy, zone) }),
       cancel: () => set({ dragging: false, states: put(get().states, scene()) }),
 
@@ -277,7 +319,9 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
         const [lead] = copies;
         if (lead === undefined) return;
         const at = placeOf(get(), lead);
-        set({ came: { copies: new Set(copies), x: from.x - at.x, y: from.y - at.y, turn: (get().came?.turn ?? 0) + 1 } });
+        set({
+          came: { copies: new Set(copies), x: from.x - at.x, y: from.y - at.y, turn: (get().came?.turn ?? 0) + 1 },
+        });
       },
 
       goOn: () => {
@@ -364,7 +408,8 @@ function afterPaint(work: () => void): void {
 function put(states: States, scene: Parameters<typeof seen>[1]): States {
   const rest = resting(scene);
   const items = new Map(states.items);
-  for (const [copy, state] of items) if (state === 'inHand' || state === 'overZone') items.set(copy, rest.items.get(copy) ?? 'rest');
+  for (const [copy, state] of items)
+    if (state === 'inHand' || state === 'overZone') items.set(copy, rest.items.get(copy) ?? 'rest');
   return { items, zones: rest.zones };
 }
 
@@ -374,7 +419,8 @@ function middleOfZone(model: SceneModel, zone: number, copy: Copy): { x: number;
   return box ? { x: box.x + (box.w - w) / 2, y: box.y + (box.h - h) / 2 } : { x: 0, y: 0 };
 }
 
-const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> => new Map(told?.verdicts.map((one) => [copyNamed(model, one), one.verdict]));
+const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> =>
+  new Map(told?.verdicts.map((one) => [copyNamed(model, one), one.verdict]));
 const satisfiedIn = (model: SceneModel, told: Told | null): Map<number, boolean> =>
   new Map(told?.try?.zones.map(({ zone, satisfied }) => [model.zoneAt.get(zone) as number, satisfied]));
 
@@ -387,7 +433,14 @@ function firstWords(model: SceneModel, told: Told | null): Copy | null {
 
 type FromView = Omit<
   PlayerState,
-  'line' | 'checking' | 'held' | 'notice' | Extract<{ [K in keyof PlayerState]: PlayerState[K] extends (...args: never[]) => unknown ? K : never }[keyof PlayerState], string>
+  | 'line'
+  | 'checking'
+  | 'held'
+  | 'notice'
+  | Extract<
+      { [K in keyof PlayerState]: PlayerState[K] extends (...args: never[]) => unknown ? K : never }[keyof PlayerState],
+      string
+    >
 >;
 
 function fromView(view: SittingView): FromView {
@@ -411,7 +464,11 @@ function fromView(view: SittingView): FromView {
 }
 
 /** A copy's name as the server and the moves know it. */
-export const nameOf = (model: SceneModel, copy: Copy): NamedCopy => ({ item: model.items[itemOf(copy)]?.id ?? '', copy: numberOf(copy) });
+export const nameOf = (model: SceneModel, copy: Copy): NamedCopy => ({
+  item: model.items[itemOf(copy)]?.id ?? '',
+  copy: numberOf(copy),
+});
 
 /** Where a copy is drawn: its unrotated top left. */
-export const placeOf = ({ model, board, waiting }: Pick<PlayerState, 'model' | 'board' | 'waiting'>, copy: Copy) => waiting.get(copy) ?? standsAt(model, board, copy);
+export const placeOf = ({ model, board, waiting }: Pick<PlayerState, 'model' | 'board' | 'waiting'>, copy: Copy) =>
+  waiting.get(copy) ?? standsAt(model, board, copy);

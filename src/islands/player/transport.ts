@@ -8,7 +8,8 @@ export const toServer =
   (after, moves) =>
     api('POST /api/sittings/{id}/moves', { id, body: { question: place.at, after, moves } });
 
-export const goToQuestion = (id: string, question: number) => api('POST /api/sittings/{id}/at', { id, body: { question } });
+export const goToQuestion = (id: string, question: number) =>
+  api('POST /api/sittings/{id}/at', { id, body: { question } });
 export const beginSitting = (id: string) => api('POST /api/releases/{id}/sittings', { id });
 export const finishSitting = (id: string) => api('POST /api/sittings/{id}/finish', { id });
 
@@ -22,5 +23,10 @@ export const sittingMedia =
     const medium = Object.hasOwn(media, name) ? media[name] : undefined;
     if (!medium) return null;
     const url = addressOf('GET /api/sittings/{id}/media/{name}', { id, name, query: { q: place.at } });
-    return { ...medium, url, captions: medium.captioned && `${url}&captions`, inWidth: (width) => `${url}&w=${WIDTHS.find((one) => one >= width) ?? WIDTHS.at(-1)}` };
+    return {
+      ...medium,
+      url,
+      captions: medium.captioned && `${url}&captions`,
+      inWidth: (width) => `${url}&w=${WIDTHS.find((one) => one >= width) ?? WIDTHS.at(-1)}`,
+    };
   };

@@ -32,7 +32,12 @@ export function useMoving(store: PlayerStore, say: (words: string) => void): Mov
     (copy: Copy, zone: number | null, at?: number) => {
       const { model } = store.getState();
       if (model.items[itemOf(copy)])
-        make(copy, { kind: 'put', ...nameOf(model, copy), zone: zone === null ? null : (model.zones[zone]?.id ?? null), ...(at === undefined ? {} : { at }) });
+        make(copy, {
+          kind: 'put',
+          ...nameOf(model, copy),
+          zone: zone === null ? null : (model.zones[zone]?.id ?? null),
+          ...(at === undefined ? {} : { at }),
+        });
     },
     [store, make],
   );

@@ -25,7 +25,10 @@ function soundsOf({ view: { question } }: PlayerState, now: States, before: Stat
   return sounds;
 }
 
-/** Sounds what the states of items and zones sound like, what an item itself sounds like when it is picked up, and what is said with a sound. */
+/**
+ * Sounds what the states of items and zones sound like, what an item itself sounds like when it is picked up, and what
+ * is said with a sound.
+ */
 export function useStateSounds(store: PlayerStore, media: MediaSource): void {
   useEffect(
     () =>
@@ -34,7 +37,12 @@ export function useStateSounds(store: PlayerStore, media: MediaSource): void {
         if (now.states !== before.states)
           for (const [copy, state] of now.states.items) {
             const sound = now.view.question.items[itemOf(copy)]?.content?.sound;
-            if (state === 'inHand' && sound && !['inHand', 'overZone'].includes(before.states.items.get(copy) ?? 'rest')) sounds.add(sound);
+            if (
+              state === 'inHand' &&
+              sound &&
+              !['inHand', 'overZone'].includes(before.states.items.get(copy) ?? 'rest')
+            )
+              sounds.add(sound);
           }
         const words = now.told?.try?.words?.sound;
         if (now.told !== before.told && words) sounds.add(words);
@@ -48,4 +56,5 @@ export function useStateSounds(store: PlayerStore, media: MediaSource): void {
 }
 
 /** Is there anything on the page that sounds? */
-export const hasSounds = ({ media }: Pick<PlayerState, 'media'>): boolean => Object.values(media).some(({ kind }) => kind === 'sound');
+export const hasSounds = ({ media }: Pick<PlayerState, 'media'>): boolean =>
+  Object.values(media).some(({ kind }) => kind === 'sound');

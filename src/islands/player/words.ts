@@ -1,4 +1,13 @@
-import { type Copy, copyNamed, itemOf, type LearnerQuestion, type Outcome, type Reckoning, type SceneModel, type Verdict } from '../../core';
+import {
+  type Copy,
+  copyNamed,
+  itemOf,
+  type LearnerQuestion,
+  type Outcome,
+  type Reckoning,
+  type SceneModel,
+  type Verdict,
+} from '../../core';
 import type { MovesAnswer, Told, TryView } from './types';
 
 /** What the page says, on screen or to a screen reader. */
@@ -7,7 +16,8 @@ interface Source {
   readonly view: { readonly question: LearnerQuestion };
 }
 
-export const itemName = ({ view: { question } }: Source, item: number): string => question.items[item]?.label || pictured(question, item) || `item ${item + 1}`;
+export const itemName = ({ view: { question } }: Source, item: number): string =>
+  question.items[item]?.label || pictured(question, item) || `item ${item + 1}`;
 
 const pictured = (question: LearnerQuestion, item: number): string => {
   const { picture = null, sound = null } = question.items[item]?.content ?? {};
@@ -18,15 +28,21 @@ export function zoneName({ view: { question } }: Source, zone: number): string {
   const { label = '', ridesOn = null } = question.zones[zone] ?? {};
   if (label) return label;
   const carrier = ridesOn === null ? -1 : question.items.findIndex(({ id }) => id === ridesOn);
-  return carrier < 0 ? `zone ${zone + 1}` : `zone ${zone + 1}, on ${question.items[carrier]?.label || `item ${carrier + 1}`}`;
+  return carrier < 0
+    ? `zone ${zone + 1}`
+    : `zone ${zone + 1}, on ${question.items[carrier]?.label || `item ${carrier + 1}`}`;
 }
 
-const listed = (names: readonly string[]): string => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`);
+const listed = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`;
 
 /** What something in hand is, and where it may go. */
 export function pickedUpInWords(source: Source, copy: Copy, places: readonly number[]): string {
   const name = itemName(source, itemOf(copy));
-  const where = places.length === 0 ? 'No place takes it.' : `It may go into ${listed(places.map((zone) => zoneName(source, zone)))}, or back. Choose with the arrow keys.`;
+  const where =
+    places.length === 0
+      ? 'No place takes it.'
+      : `It may go into ${listed(places.map((zone) => zoneName(source, zone)))}, or back. Choose with the arrow keys.`;
   return `${name} is in hand. ${where}`;
 }
 
@@ -34,7 +50,8 @@ export function outcomeInWords(source: Source, copy: Copy, outcome: Outcome, shu
   const name = itemName(source, itemOf(copy));
   switch (outcome.to) {
     case 'zone': {
-      const swapped = outcome.sentHome === null ? '' : ` ${itemName(source, itemOf(outcome.sentHome))} went back for it.`;
+      const swapped =
+        outcome.sentHome === null ? '' : ` ${itemName(source, itemOf(outcome.sentHome))} went back for it.`;
       return `${name} is in ${zoneName(source, outcome.zone)}${shut ? ', under its lid' : ''}.${swapped}`;
     }
     case 'home':
@@ -58,14 +75,26 @@ const refusal = (source: Source, copy: Copy, zone: number | null, why: 'notWelco
 };
 
 export const turnedAwayInWords = (source: Source, turned: MovesAnswer['turnedAway']): string =>
-  turned.map((one) => refusal(source, copyNamed(source.model, one), one.zone === null ? null : (source.model.zoneAt.get(one.zone) as number), one.why)).join(' ');
+  turned
+    .map((one) =>
+      refusal(
+        source,
+        copyNamed(source.model, one),
+        one.zone === null ? null : (source.model.zoneAt.get(one.zone) as number),
+        one.why,
+      ),
+    )
+    .join(' ');
 
 export const VERDICTS: Record<Verdict, string> = { right: ', right', wrong: ', wrong', none: '' };
 
 export function tryInWords({ fullMarks }: TryView, { verdicts, typed }: Told, ended: boolean): string {
   if (fullMarks) return 'All of it is right.';
   const wrong = [...verdicts, ...typed].filter((v) => v.verdict === 'wrong').length;
-  const what = wrong === 0 ? 'Nothing is in a wrong place, but not everything is where it belongs.' : `${wrong === 1 ? 'One is' : `${wrong} are`} in a wrong place.`;
+  const what =
+    wrong === 0
+      ? 'Nothing is in a wrong place, but not everything is where it belongs.'
+      : `${wrong === 1 ? 'One is' : `${wrong} are`} in a wrong place.`;
   return ended ? `${what} That was the last try.` : what;
 }
 
@@ -74,7 +103,10 @@ const signed = (amount: number) => `${amount < 0 ? '−' : '+'}${Math.abs(Math.r
 
 /** The account of a mark in words for learners: what gave something and what cost something. */
 export function reckoningInWords({ lines }: Reckoning): { words: string; amount: string }[] {
-  return lines.map(({ code, zone, count, amount }) => ({ words: lineInWords(code, zone ?? '', Math.round(count * 100) / 100), amount: signed(amount) }));
+  return lines.map(({ code, zone, count, amount }) => ({
+    words: lineInWords(code, zone ?? '', Math.round(count * 100) / 100),
+    amount: signed(amount),
+  }));
 }
 
 function lineInWords(code: Reckoning['lines'][number]['code'], zone: string, count: number): string {

@@ -26,13 +26,24 @@ export function CheckList({ questions, draft, onKnown }: Props) {
   const lines = questions.flatMap((id): Line[] => {
     const proved = proofs.get(id);
     if (proved === undefined) return [];
-    if (proved === null) return [{ id, title: 'A question', found: [{ severity: 'error', message: 'It could not be looked at.' }] }];
+    if (proved === null)
+      return [{ id, title: 'A question', found: [{ severity: 'error', message: 'It could not be looked at.' }] }];
     const { question, proof } = proved;
     const own: Line['found'][number][] = [];
     if (quiet && question.zones.some(({ welcome }) => welcome === 'keyed'))
-      own.push({ severity: 'note', message: 'Its zones turn nothing away here, since that would tell what belongs: it is judged at the end.' });
-    if (quiet && question.hints.length > 0) own.push({ severity: 'note', message: 'Its hints are not given: there is one try, at the end.' });
-    return [{ id, title: question.title || 'Untitled question', found: [...own, ...proof.findings.filter(({ severity }) => severity !== 'note')] }];
+      own.push({
+        severity: 'note',
+        message: 'Its zones turn nothing away here, since that would tell what belongs: it is judged at the end.',
+      });
+    if (quiet && question.hints.length > 0)
+      own.push({ severity: 'note', message: 'Its hints are not given: there is one try, at the end.' });
+    return [
+      {
+        id,
+        title: question.title || 'Untitled question',
+        found: [...own, ...proof.findings.filter(({ severity }) => severity !== 'note')],
+      },
+    ];
   });
   const errors = lines.reduce((sum, { found }) => sum + found.filter(({ severity }) => severity === 'error').length, 0);
   useEffect(() => onKnown(done ? errors : null), [done, errors, onKnown]);

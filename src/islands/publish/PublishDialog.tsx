@@ -31,7 +31,10 @@ interface Props {
   onClose: () => void;
 }
 
-/** Choose a course and how it runs, see what is in the way, and release what there is. `prepare` gives it as the server has it, once everything is kept; it throws a sentence where it is not. */
+/**
+ * Choose a course and how it runs, see what is in the way, and release what there is. `prepare` gives it as the server
+ * has it, once everything is kept; it throws a sentence where it is not.
+ */
 export function PublishDialog({ questions, prepare, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft>(DEFAULT_DRAFT);
@@ -40,12 +43,17 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
   const [progress, setProgress] = useState<{ done: number; total: number } | null>(null);
   // One id for this dialog: pressing twice, or again after a lost answer, publishes once.
   const [id] = useState(() => crypto.randomUUID());
-  const courses = useQuery({ queryKey: ['courses'], queryFn: async () => (await ask('GET /api/courses')).filter(({ archived }) => !archived) });
+  const courses = useQuery({
+    queryKey: ['courses'],
+    queryFn: async () => (await ask('GET /api/courses')).filter(({ archived }) => !archived),
+  });
   // What is proved is what is kept.
   const kept = useQuery({ queryKey: ['kept', id], queryFn: prepare, retry: false, gcTime: 0 });
   const publish = useMutation({
     mutationFn: async (courseId: string) => {
-      const begun = await ask('POST /api/releases', { body: { id, courseId, ...(await prepare()), settings: sent(draft) } });
+      const begun = await ask('POST /api/releases', {
+        body: { id, courseId, ...(await prepare()), settings: sent(draft) },
+      });
       if (begun.job !== null) await finished(begun.job, setProgress);
       return begun;
     },
@@ -91,7 +99,13 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
           <div className="max-h-40 overflow-auto">
             {courses.data.map((course) => (
               <label key={course.id} className="flex items-center gap-3 py-1.5 border-b border-rule">
-                <input type="radio" name="course" className="radio radio-sm" checked={courseId === course.id} onChange={() => choose(course.id)} />
+                <input
+                  type="radio"
+                  name="course"
+                  className="radio radio-sm"
+                  checked={courseId === course.id}
+                  onChange={() => choose(course.id)}
+                />
                 <span className="grow">{course.title}</span>
                 <span className="figures text-mute">
                   {course.learners} {course.learners === 1 ? 'learner' : 'learners'}
@@ -106,7 +120,12 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
       {kept.isSuccess && <CheckList questions={questions} draft={draft} onKnown={setErrors} />}
       {errors !== null && errors > 0 && (
         <label className="flex items-center gap-2 mt-3">
-          <input type="checkbox" className="checkbox checkbox-sm" checked={read} onChange={(event) => setRead(event.target.checked)} />
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={read}
+            onChange={(event) => setRead(event.target.checked)}
+          />
           Release it with {errors === 1 ? 'this error' : `these ${errors} errors`}
         </label>
       )}
@@ -125,10 +144,19 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
         <button
           type="button"
           className="btn btn-primary"
-          disabled={courseId === null || publish.isPending || Object.keys(wrongIn(draft)).length > 0 || (errors !== null && errors > 0 && !read)}
+          disabled={
+            courseId === null ||
+            publish.isPending ||
+            Object.keys(wrongIn(draft)).length > 0 ||
+            (errors !== null && errors > 0 && !read)
+          }
           onClick={() => courseId && publish.mutate(courseId)}
         >
-          {!publish.isPending ? 'Release now' : progress ? `Finding model answers: ${progress.done} of ${progress.total}` : 'Publishing…'}
+          {!publish.isPending
+            ? 'Release now'
+            : progress
+              ? `Finding model answers: ${progress.done} of ${progress.total}`
+              : 'Publishing…'}
         </button>
       </div>
     </Dialog>

@@ -28,7 +28,10 @@ interface Props {
 
 /** How a release runs: for whom, when, how it counts, and what learners are told. */
 export function ReleaseFields({ courseId, draft, onChange, published = false, unfolded = false }: Props) {
-  const parts = useQuery({ queryKey: ['parts', courseId], queryFn: () => ask('GET /api/courses/{id}/parts', { id: courseId }) });
+  const parts = useQuery({
+    queryKey: ['parts', courseId],
+    queryFn: () => ask('GET /api/courses/{id}/parts', { id: courseId }),
+  });
   const set = (to: Partial<Draft>) => onChange({ ...draft, ...to });
   const wrong = wrongIn(draft);
   const { units = [], categories = [], groups = [], zone = null } = parts.data ?? {};
@@ -40,14 +43,24 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
   const quiet = isQuiet(draft);
   return (
     <div className="border-t border-rule mt-3">
-      <Fold title="Where and for whom" now={`${units.find(({ id }) => id === draft.unitId)?.title ?? 'no unit'}, ${draft.audience ? 'some' : 'all'}`} open={unfolded}>
+      <Fold
+        title="Where and for whom"
+        now={`${units.find(({ id }) => id === draft.unitId)?.title ?? 'no unit'}, ${draft.audience ? 'some' : 'all'}`}
+        open={unfolded}
+      >
         <Choose
           label="Unit"
           value={draft.unitId ?? ''}
           onChange={(unitId) => set({ unitId: unitId || null })}
           options={[['', 'in no unit'], ...units.map(({ id, title }) => [id, title] as const)]}
         />
-        <Audience courseId={courseId} groups={groups} audience={draft.audience} problem={wrong.audience} onChange={(audience) => set({ audience })} />
+        <Audience
+          courseId={courseId}
+          groups={groups}
+          audience={draft.audience}
+          problem={wrong.audience}
+          onChange={(audience) => set({ audience })}
+        />
       </Fold>
       <Fold title="When" now={whenInWords(draft)} open={unfolded}>
         <div className="grid sm:grid-cols-3 gap-4">
@@ -112,24 +125,38 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
             onChange={(event) => set({ sittings: event.target.value })}
           />
           {draft.sittings !== '1' && (
-            <Choose label="Of several counts" value={draft.counts} onChange={(counts) => set({ counts })} options={COUNTS.map((counts) => [counts, COUNTS_IN_WORDS[counts]])} />
+            <Choose
+              label="Of several counts"
+              value={draft.counts}
+              onChange={(counts) => set({ counts })}
+              options={COUNTS.map((counts) => [counts, COUNTS_IN_WORDS[counts]])}
+            />
           )}
         </div>
       </Fold>
-      <Fold title="What learners are told" now={draft.tells === 'nothing' ? 'nothing' : `${TELLS_SHORT[draft.tells]}, ${WHEN_IN_WORDS[draft.tellsWhen]}`} open={unfolded}>
+      <Fold
+        title="What learners are told"
+        now={draft.tells === 'nothing' ? 'nothing' : `${TELLS_SHORT[draft.tells]}, ${WHEN_IN_WORDS[draft.tellsWhen]}`}
+        open={unfolded}
+      >
         <div className="grid sm:grid-cols-2 gap-4">
           <Choose
             label="Of their answers they are told"
             value={draft.tells}
             onChange={(tells) => set({ tells })}
-            options={TELLS.filter((tells) => !published || (tells === 'nothing') === (draft.tells === 'nothing') || quiet).map((tells) => [tells, TELLS_IN_WORDS[tells]])}
+            options={TELLS.filter(
+              (tells) => !published || (tells === 'nothing') === (draft.tells === 'nothing') || quiet,
+            ).map((tells) => [tells, TELLS_IN_WORDS[tells]])}
           />
           {draft.tells !== 'nothing' && (
             <Choose
               label="They are told it"
               value={draft.tellsWhen}
               onChange={(tellsWhen) => set({ tellsWhen })}
-              options={TELLS_WHEN.filter((when) => !published || (when === 'atOnce') !== quiet).map((when) => [when, WHEN_IN_WORDS[when]])}
+              options={TELLS_WHEN.filter((when) => !published || (when === 'atOnce') !== quiet).map((when) => [
+                when,
+                WHEN_IN_WORDS[when],
+              ])}
             />
           )}
         </div>
@@ -146,7 +173,12 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
 
 function whenInWords({ opensAt, dueAt, closesAt, minutes }: Draft): string {
   const at = (text: string) => text.replace('T', ' ');
-  const all = [opensAt && `opens ${at(opensAt)}`, dueAt && `due ${at(dueAt)}`, closesAt && `closes ${at(closesAt)}`, minutes && `${minutes} min`].filter(Boolean);
+  const all = [
+    opensAt && `opens ${at(opensAt)}`,
+    dueAt && `due ${at(dueAt)}`,
+    closesAt && `closes ${at(closesAt)}`,
+    minutes && `${minutes} min`,
+  ].filter(Boolean);
   return all.length > 0 ? all.join(', ') : 'from now on, no end';
 }
 
@@ -205,15 +237,30 @@ function Audience({ courseId, groups, audience, problem, onChange }: AudiencePro
     queryFn: () => ask('GET /api/courses/{id}/learners', { id: courseId, query: { words } }),
     enabled: audience !== null,
   });
-  const toggled = (list: readonly string[], id: string, is: boolean) => (is ? [...list, id] : list.filter((one) => one !== id));
+  const toggled = (list: readonly string[], id: string, is: boolean) =>
+    is ? [...list, id] : list.filter((one) => one !== id);
   return (
     <fieldset className="mt-3">
       <legend className="font-semibold">For</legend>
       <label className="flex items-center gap-2 py-1">
-        <input type="radio" name={name} className="radio radio-sm" checked={audience === null} onChange={() => onChange(null)} /> all of the course
+        <input
+          type="radio"
+          name={name}
+          className="radio radio-sm"
+          checked={audience === null}
+          onChange={() => onChange(null)}
+        />{' '}
+        all of the course
       </label>
       <label className="flex items-center gap-2 py-1">
-        <input type="radio" name={name} className="radio radio-sm" checked={audience !== null} onChange={() => onChange({ groups: [], learners: [] })} /> some of it
+        <input
+          type="radio"
+          name={name}
+          className="radio radio-sm"
+          checked={audience !== null}
+          onChange={() => onChange({ groups: [], learners: [] })}
+        />{' '}
+        some of it
       </label>
       {audience && (
         <div className="grid sm:grid-cols-2 gap-4 pl-7">
@@ -226,14 +273,22 @@ function Audience({ courseId, groups, audience, problem, onChange }: AudiencePro
                   type="checkbox"
                   className="checkbox checkbox-sm"
                   checked={audience.groups.includes(id)}
-                  onChange={(event) => onChange({ ...audience, groups: toggled(audience.groups, id, event.target.checked) })}
+                  onChange={(event) =>
+                    onChange({ ...audience, groups: toggled(audience.groups, id, event.target.checked) })
+                  }
                 />
                 {title} <span className="figures text-sm text-mute">{learners}</span>
               </label>
             ))}
           </div>
           <div>
-            <Field label="Learners" type="search" placeholder="Find by name" value={typed} onChange={(event) => setTyped(event.target.value)} />
+            <Field
+              label="Learners"
+              type="search"
+              placeholder="Find by name"
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+            />
             <div className="max-h-40 overflow-auto">
               {found.data?.rows.map(({ id, name: of }) => (
                 <label key={id} className="flex items-center gap-2 py-1">
@@ -241,7 +296,9 @@ function Audience({ courseId, groups, audience, problem, onChange }: AudiencePro
                     type="checkbox"
                     className="checkbox checkbox-sm"
                     checked={audience.learners.includes(id)}
-                    onChange={(event) => onChange({ ...audience, learners: toggled(audience.learners, id, event.target.checked) })}
+                    onChange={(event) =>
+                      onChange({ ...audience, learners: toggled(audience.learners, id, event.target.checked) })
+                    }
                   />
                   {of}
                 </label>

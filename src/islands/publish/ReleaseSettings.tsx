@@ -64,7 +64,11 @@ function Settings({ id, view: given }: { id: string; view: View }) {
       setView(answer.value);
       return { ok: true, value: { revision: answer.value.revision, content: answer.value.settings } };
     },
-    inWords: ({ path: [field = ''], mine, theirs }) => ({ where: LABELS[field] ?? field, mine: inWordsOf(mine), theirs: inWordsOf(theirs) }),
+    inWords: ({ path: [field = ''], mine, theirs }) => ({
+      where: LABELS[field] ?? field,
+      mine: inWordsOf(mine),
+      theirs: inWordsOf(theirs),
+    }),
   });
   const keep = async () => {
     const saved = await save({ title: view.settings.title, ...sent(draft) });
@@ -82,7 +86,12 @@ function Settings({ id, view: given }: { id: string; view: View }) {
   return (
     <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
       <section aria-label="How it runs">
-        <Field label="Title" maxLength={200} value={draft.title} onChange={(event) => setDraft({ ...draft, title: event.target.value })} />
+        <Field
+          label="Title"
+          maxLength={200}
+          value={draft.title}
+          onChange={(event) => setDraft({ ...draft, title: event.target.value })}
+        />
         <ReleaseFields courseId={view.courseId} draft={draft} onChange={setDraft} published unfolded />
         {problem && (
           <p role="alert" className="text-brick mt-3">
@@ -90,10 +99,20 @@ function Settings({ id, view: given }: { id: string; view: View }) {
           </p>
         )}
         <div className="flex items-center gap-3 mt-4">
-          <button type="button" className="btn btn-primary" disabled={!changed || draft.title.trim() === '' || Object.keys(wrongIn(draft)).length > 0} onClick={() => void keep()}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={!changed || draft.title.trim() === '' || Object.keys(wrongIn(draft)).length > 0}
+            onClick={() => void keep()}
+          >
             Save
           </button>
-          <button type="button" className="btn btn-quiet" disabled={!changed} onClick={() => setDraft(drafted(view.settings))}>
+          <button
+            type="button"
+            className="btn btn-quiet"
+            disabled={!changed}
+            onClick={() => setDraft(drafted(view.settings))}
+          >
             As it was
           </button>
           {changed && <p className="text-mute">Not saved yet.</p>}
@@ -110,7 +129,8 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
   const [choosing, setChoosing] = useState(false);
   const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {
     const kept = await api('PUT /api/releases/{id}/allowances', { id, body: { learnerId, allowed } });
-    if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
+    if (!kept.ok)
+      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
     onChange(kept.value);
     setEditing(null);
   };
@@ -127,10 +147,20 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
             <span className="grow">
               <span className="font-semibold">{one.name}</span> <span className="text-mute">{inWords(one)}</span>
             </span>
-            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Change it for ${one.name}`} onClick={() => setEditing(one)}>
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              aria-label={`Change it for ${one.name}`}
+              onClick={() => setEditing(one)}
+            >
               Change
             </button>
-            <button type="button" className="btn btn-quiet btn-sm" aria-label={`As for all for ${one.name}`} onClick={() => void put(one.learnerId, null)}>
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              aria-label={`As for all for ${one.name}`}
+              onClick={() => void put(one.learnerId, null)}
+            >
               As for all
             </button>
           </li>
@@ -145,12 +175,26 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
           onClose={() => setChoosing(false)}
           onChosen={({ id: learnerId, name }) => {
             setChoosing(false);
-            setEditing(view.allowances.find((one) => one.learnerId === learnerId) ?? { learnerId, name, moreMinutes: 0, moreSittings: 0, dueAt: null, closesAt: null });
+            setEditing(
+              view.allowances.find((one) => one.learnerId === learnerId) ?? {
+                learnerId,
+                name,
+                moreMinutes: 0,
+                moreSittings: 0,
+                dueAt: null,
+                closesAt: null,
+              },
+            );
           }}
         />
       )}
       {editing && (
-        <AllowanceDialog of={editing} timed={view.settings.minutes !== null} onClose={() => setEditing(null)} onKeep={(allowed) => void put(editing.learnerId, allowed)} />
+        <AllowanceDialog
+          of={editing}
+          timed={view.settings.minutes !== null}
+          onClose={() => setEditing(null)}
+          onKeep={(allowed) => void put(editing.learnerId, allowed)}
+        />
       )}
     </section>
   );
@@ -166,7 +210,15 @@ const inWords = ({ moreMinutes, moreSittings, dueAt, closesAt }: Allowance) =>
     .filter(Boolean)
     .join(', ') || 'as for all';
 
-function ChooseLearner({ courseId, onClose, onChosen }: { courseId: string; onClose: () => void; onChosen: (learner: Learner) => void }) {
+function ChooseLearner({
+  courseId,
+  onClose,
+  onChosen,
+}: {
+  courseId: string;
+  onClose: () => void;
+  onChosen: (learner: Learner) => void;
+}) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const found = useQuery({
@@ -210,10 +262,36 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
   return (
     <Dialog title={`For ${of.name}`} onClose={onClose}>
       <div className="grid sm:grid-cols-2 gap-4">
-        {timed && <Field label="More minutes" type="number" min={0} value={minutes} onChange={(event) => setMinutes(event.target.value)} />}
-        <Field label="More sittings" type="number" min={0} value={sittings} onChange={(event) => setSittings(event.target.value)} />
-        <Field label="Due" type="datetime-local" hint="Empty: as for all." value={due} onChange={(event) => setDue(event.target.value)} />
-        <Field label="Closes" type="datetime-local" hint="Empty: as for all." value={closes} onChange={(event) => setCloses(event.target.value)} />
+        {timed && (
+          <Field
+            label="More minutes"
+            type="number"
+            min={0}
+            value={minutes}
+            onChange={(event) => setMinutes(event.target.value)}
+          />
+        )}
+        <Field
+          label="More sittings"
+          type="number"
+          min={0}
+          value={sittings}
+          onChange={(event) => setSittings(event.target.value)}
+        />
+        <Field
+          label="Due"
+          type="datetime-local"
+          hint="Empty: as for all."
+          value={due}
+          onChange={(event) => setDue(event.target.value)}
+        />
+        <Field
+          label="Closes"
+          type="datetime-local"
+          hint="Empty: as for all."
+          value={closes}
+          onChange={(event) => setCloses(event.target.value)}
+        />
       </div>
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
@@ -223,7 +301,14 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
           type="button"
           className="btn btn-primary"
           disabled={!whole(minutes, MAX_MINUTES) || !whole(sittings, MAX_SITTINGS)}
-          onClick={() => onKeep({ moreMinutes: Number(minutes), moreSittings: Number(sittings), dueAt: momentIn(due), closesAt: momentIn(closes) })}
+          onClick={() =>
+            onKeep({
+              moreMinutes: Number(minutes),
+              moreSittings: Number(sittings),
+              dueAt: momentIn(due),
+              closesAt: momentIn(closes),
+            })
+          }
         >
           Allow it
         </button>

@@ -6,7 +6,9 @@ import { scheduleProblems } from '../../core';
 import { asTyped as timeAsTyped, typedTime } from '../../ui/when';
 import { toWire } from '../../ui/wire';
 
-/** How a release runs, as it is typed: numbers as texts, times of the reader's zone. An empty `sittings`: any number. */
+/**
+ * How a release runs, as it is typed: numbers as texts, times of the reader's zone. An empty `sittings`: any number.
+ */
 export type Draft = Omit<Sent, 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings'> & {
   readonly [Field in 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings']: string;
 };
@@ -44,7 +46,8 @@ export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sitting
 /** As a release runs unless its teacher says otherwise. */
 export const DEFAULT_DRAFT: Draft = drafted(toWire(DEFAULT_SETTINGS));
 
-export const whole = (text: string, least: number, most: number) => text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
+export const whole = (text: string, least: number, most: number) =>
+  text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
 
 /** By field the first that is wrong with it, in the order of the fields. */
 function firstOfEach(problems: readonly FieldProblem[]): Readonly<Record<string, string>> {
@@ -53,17 +56,27 @@ function firstOfEach(problems: readonly FieldProblem[]): Readonly<Record<string,
   return Object.fromEntries(first);
 }
 
-/** What of it cannot be sent, by field: by the schema that the server holds it against, and by the rules that the core has for its times. */
+/**
+ * What of it cannot be sent, by field: by the schema that the server holds it against, and by the rules that the core
+ * has for its times.
+ */
 export function wrongIn(draft: Draft): Partial<Record<keyof Draft, string>> {
   const { audience } = draft;
   return {
     ...firstOfEach(problemsIn(settingsContent, sent(draft))),
     ...Object.fromEntries(scheduleProblems(draft).map(({ path, message }) => [path, message])),
-    ...(audience && audience.groups.length + audience.learners.length === 0 ? { audience: 'Choose a group or a learner, or all' } : {}),
+    ...(audience && audience.groups.length + audience.learners.length === 0
+      ? { audience: 'Choose a group or a learner, or all' }
+      : {}),
   };
 }
 
-export const COUNTS_IN_WORDS: Readonly<Record<Counts, string>> = { best: 'the best', last: 'the last', first: 'the first', average: 'the average' };
+export const COUNTS_IN_WORDS: Readonly<Record<Counts, string>> = {
+  best: 'the best',
+  last: 'the last',
+  first: 'the first',
+  average: 'the average',
+};
 export const TELLS_IN_WORDS: Readonly<Record<Draft['tells'], string>> = {
   nothing: 'nothing',
   verdicts: 'what is right and wrong',
@@ -76,4 +89,8 @@ export const TELLS_SHORT: Readonly<Record<Draft['tells'], string>> = {
   feedback: 'right, wrong and feedback',
   modelAnswer: 'all, with a model answer',
 };
-export const WHEN_IN_WORDS: Readonly<Record<TellsWhen, string>> = { atOnce: 'with each check', finished: 'when their sitting is finished', closed: 'when the release has closed' };
+export const WHEN_IN_WORDS: Readonly<Record<TellsWhen, string>> = {
+  atOnce: 'with each check',
+  finished: 'when their sitting is finished',
+  closed: 'when the release has closed',
+};

@@ -12,7 +12,10 @@ export interface Proved {
   readonly proof: Proof;
 }
 
-/** Proves questions of the Vault as they are kept, one after another in a worker. Null: it could not be had. What is still to come is not there. */
+/**
+ * Proves questions of the Vault as they are kept, one after another in a worker. Null: it could not be had. What is
+ * still to come is not there.
+ */
 export function useProofs(ids: readonly string[]): ReadonlyMap<string, Proved | null> {
   const [known, setKnown] = useState<ReadonlyMap<string, Proved | null>>(new Map());
   const next = ids.find((id) => !known.has(id));

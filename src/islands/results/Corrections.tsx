@@ -13,16 +13,23 @@ export type View = Wire<CorrectionView>;
 type Preview = Wire<CorrectionPreview>;
 type Change = Omit<QuestionChange, 'question'>;
 
-const inWords = ({ message, problems, wayOn }: ApiError) => `${message}. ${problems?.map((one) => one.message).join(' ') ?? wayOn}`;
-const nameIn = (list: readonly { id: string; label: string }[], id: string) => list.find((one) => one.id === id)?.label || id;
+const inWords = ({ message, problems, wayOn }: ApiError) =>
+  `${message}. ${problems?.map((one) => one.message).join(' ') ?? wayOn}`;
+const nameIn = (list: readonly { id: string; label: string }[], id: string) =>
+  list.find((one) => one.id === id)?.label || id;
 
-/** What can be corrected in a release. `json`: the view as one text (`ui/wire.ts` says why); null: it is large, and read once the page stands. */
+/**
+ * What can be corrected in a release. `json`: the view as one text (`ui/wire.ts` says why); null: it is large, and read
+ * once the page stands.
+ */
 export function Corrections({ id, json }: { id: string; json: JsonText<CorrectionView> | null }) {
   const [view, setView] = useState<View | null>(() => (json === null ? null : fromJson(json)));
   const [problem, setProblem] = useState('');
   useEffect(() => {
     if (json !== null) return;
-    void api('GET /api/releases/{id}/editions', { id }).then((answer) => (answer.ok ? setView(answer.value) : setProblem(inWords(answer.error))));
+    void api('GET /api/releases/{id}/editions', { id }).then((answer) =>
+      answer.ok ? setView(answer.value) : setProblem(inWords(answer.error)),
+    );
   }, [id, json]);
   if (view) return <Correcting view={view} onChange={setView} />;
   return problem ? (
@@ -36,7 +43,10 @@ export function Corrections({ id, json }: { id: string; json: JsonText<Correctio
   );
 }
 
-/** The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before anything is done. */
+/**
+ * The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before
+ * anything is done.
+ */
 function Correcting({ view, onChange: setView }: { view: View; onChange: (view: View) => void }) {
   const [changes, setChanges] = useState<ReadonlyMap<number, Change>>(new Map());
   const [reason, setReason] = useState('');
@@ -45,8 +55,13 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
   const [spare, setSpare] = useState(true);
   const [busy, setBusy] = useState(false);
   const { id } = view.release;
-  const body = (number: number | null) => ({ reason, number, changes: [...changes].map(([question, change]) => ({ question, ...change })) });
-  const changeOf = (i: number): Change => changes.get(i) ?? { strike: view.questions[i]?.struck ?? false, fromVault: false, accept: [] };
+  const body = (number: number | null) => ({
+    reason,
+    number,
+    changes: [...changes].map(([question, change]) => ({ question, ...change })),
+  });
+  const changeOf = (i: number): Change =>
+    changes.get(i) ?? { strike: view.questions[i]?.struck ?? false, fromVault: false, accept: [] };
   const set = (i: number, to: Partial<Change>) => setChanges((all) => new Map(all).set(i, { ...changeOf(i), ...to }));
   const again = async () => {
     const now = await api('GET /api/releases/{id}/editions', { id });
@@ -59,7 +74,8 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
     if (answer.ok) await then(answer.value);
     else toast.error(inWords(answer.error));
   };
-  const applied = (number: number) => api('PUT /api/releases/{id}/editions/{number}', { id, number: String(number), body: { spare } });
+  const applied = (number: number) =>
+    api('PUT /api/releases/{id}/editions/{number}', { id, number: String(number), body: { spare } });
   const make = (apply: boolean) =>
     preview &&
     void doing(api('POST /api/releases/{id}/editions', { id, body: body(preview.number) }), async () => {
@@ -71,7 +87,9 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
       await again();
     });
   const newest = view.editions.at(-1);
-  const changed = [...changes].some(([i, one]) => one.fromVault || one.accept.length > 0 || one.strike !== view.questions[i]?.struck);
+  const changed = [...changes].some(
+    ([i, one]) => one.fromVault || one.accept.length > 0 || one.strike !== view.questions[i]?.struck,
+  );
 
   return (
     <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
@@ -80,7 +98,8 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
           Correct it
         </h2>
         <p className="text-mute mb-3">
-          What learners answered is kept as it was: a correction makes edition {view.number + 1}. You see what it would do to each mark before you decide whether it does.
+          What learners answered is kept as it was: a correction makes edition {view.number + 1}. You see what it would
+          do to each mark before you decide whether it does.
         </p>
         <ol>
           {view.questions.map((question, i) => (
@@ -106,7 +125,12 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
           type="button"
           className="btn btn-primary mt-3"
           disabled={!changed || busy}
-          onClick={() => void doing(api('POST /api/releases/{id}/editions', { id, body: body(null) }), (seen) => void ('changes' in seen && setPreview(seen)))}
+          onClick={() =>
+            void doing(
+              api('POST /api/releases/{id}/editions', { id, body: body(null) }),
+              (seen) => void ('changes' in seen && setPreview(seen)),
+            )
+          }
         >
           See what it would do
         </button>
@@ -119,14 +143,16 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
           {view.editions.map(({ number, createdAt, by, reason: why, applied }) => (
             <li key={number} className="border-b border-rule py-2.5">
               <p>
-                <span className="font-semibold">Edition {number}</span> <span className="figures text-sm text-mute">{moment(new Date(createdAt))}</span> {by}
+                <span className="font-semibold">Edition {number}</span>{' '}
+                <span className="figures text-sm text-mute">{moment(new Date(createdAt))}</span> {by}
               </p>
               {why && <p>{why}</p>}
               {number > 1 &&
                 (applied ? (
                   <details>
                     <summary className="cursor-pointer text-mute">
-                      applied {moment(new Date(applied.at))} by {applied.by}: {applied.changes.length === 1 ? 'one mark' : `${applied.changes.length} marks`} changed
+                      applied {moment(new Date(applied.at))} by {applied.by}:{' '}
+                      {applied.changes.length === 1 ? 'one mark' : `${applied.changes.length} marks`} changed
                       {applied.spared > 0 && `, ${applied.spared} left that would have fallen`}
                     </summary>
                     <MarkChanges changes={applied.changes} />
@@ -139,7 +165,12 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
                         type="button"
                         className="link-brass cursor-pointer"
                         disabled={busy}
-                        onClick={() => void doing(api('GET /api/releases/{id}/editions/{number}', { id, number: String(number) }), setApplying)}
+                        onClick={() =>
+                          void doing(
+                            api('GET /api/releases/{id}/editions/{number}', { id, number: String(number) }),
+                            setApplying,
+                          )
+                        }
                       >
                         Apply it…
                       </button>
@@ -167,7 +198,11 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
         </Dialog>
       )}
       {applying && (
-        <Dialog title={`Apply edition ${applying.number} to marks already given?`} onClose={() => setApplying(null)} wide>
+        <Dialog
+          title={`Apply edition ${applying.number} to marks already given?`}
+          onClose={() => setApplying(null)}
+          wide
+        >
           <Differences preview={applying} spare={spare} onSpare={setSpare} />
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setApplying(null)}>
@@ -232,13 +267,22 @@ function Differences({ preview: { questions, changes, sittings, byHand }, spare,
       <MarkChanges changes={changes} />
       {byHand.length > 0 && (
         <p className="mt-3" data-testid="by-hand">
-          Marks set by hand stay as they are: {byHand.map(({ name, points, outOf }) => `${name} ${shownMark(points)} of ${outOf}`).join(', ')}. Change them in the gradebook.
+          Marks set by hand stay as they are:{' '}
+          {byHand.map(({ name, points, outOf }) => `${name} ${shownMark(points)} of ${outOf}`).join(', ')}. Change them
+          in the gradebook.
         </p>
       )}
       {falling > 0 && (
         <label className="flex items-center gap-2 mt-3">
-          <input type="checkbox" className="checkbox checkbox-sm" checked={spare} onChange={(event) => onSpare(event.target.checked)} />
-          {falling === 1 ? 'Leave the one mark that would fall as it is' : `Leave the ${falling} marks that would fall as they are`}
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={spare}
+            onChange={(event) => onSpare(event.target.checked)}
+          />
+          {falling === 1
+            ? 'Leave the one mark that would fall as it is'
+            : `Leave the ${falling} marks that would fall as they are`}
         </label>
       )}
     </>
@@ -290,7 +334,9 @@ function OneQuestion({ number, question: { title, points, document, vault }, cha
       </div>
       {vault && (
         <p className="text-sm text-mute pl-5">
-          {vault.fits ? 'Changed there: ' : 'In the Vault items, zones or how they take were changed, so moves that were made cannot be judged by it: '}
+          {vault.fits
+            ? 'Changed there: '
+            : 'In the Vault items, zones or how they take were changed, so moves that were made cannot be judged by it: '}
           {changesInWords(document, vault.document, [...vault.step])
             .slice(0, 4)
             .join('; ')}
@@ -298,7 +344,12 @@ function OneQuestion({ number, question: { title, points, document, vault }, cha
       )}
       <div className="flex flex-wrap items-end gap-2 pl-5 mt-1">
         <span className="pb-1.5">Also right:</span>
-        <select className="select select-sm w-40" aria-label={`Item of ${name} that is right too`} value={item} onChange={(event) => setItem(event.target.value)}>
+        <select
+          className="select select-sm w-40"
+          aria-label={`Item of ${name} that is right too`}
+          value={item}
+          onChange={(event) => setItem(event.target.value)}
+        >
           <option value="">an item…</option>
           {document.items.map(({ id, label }) => (
             <option key={id} value={id}>
@@ -307,7 +358,12 @@ function OneQuestion({ number, question: { title, points, document, vault }, cha
           ))}
         </select>
         <span className="pb-1.5">in</span>
-        <select className="select select-sm w-40" aria-label={`Zone of ${name} it is right in`} value={zone} onChange={(event) => setZone(event.target.value)}>
+        <select
+          className="select select-sm w-40"
+          aria-label={`Zone of ${name} it is right in`}
+          value={zone}
+          onChange={(event) => setZone(event.target.value)}
+        >
           <option value="">a zone…</option>
           {document.zones.map(({ id, label }) => (
             <option key={id} value={id}>
@@ -320,7 +376,9 @@ function OneQuestion({ number, question: { title, points, document, vault }, cha
           className="btn btn-edge btn-sm"
           disabled={item === '' || zone === ''}
           onClick={() => {
-            onSet({ accept: [...change.accept.filter((one) => one.item !== item || one.zone !== zone), { item, zone }] });
+            onSet({
+              accept: [...change.accept.filter((one) => one.item !== item || one.zone !== zone), { item, zone }],
+            });
             setItem('');
             setZone('');
           }}
@@ -331,7 +389,11 @@ function OneQuestion({ number, question: { title, points, document, vault }, cha
       {change.accept.map((one) => (
         <p key={`${one.item} ${one.zone}`} className="pl-5">
           {nameIn(document.items, one.item)} is right in {nameIn(document.zones, one.zone)} too{' '}
-          <button type="button" className="link-brass cursor-pointer" onClick={() => onSet({ accept: change.accept.filter((other) => other !== one) })}>
+          <button
+            type="button"
+            className="link-brass cursor-pointer"
+            onClick={() => onSet({ accept: change.accept.filter((other) => other !== one) })}
+          >
             Not so
           </button>
         </p>

@@ -23,7 +23,12 @@ export function Drops({ question: { document, drops } }: { question: QuestionAna
   return (
     <div>
       <div className="flex flex-wrap items-center gap-3 mb-2">
-        <select className="select select-sm w-48" aria-label="Drops of" value={item} onChange={(event) => setItem(Number(event.target.value))}>
+        <select
+          className="select select-sm w-48"
+          aria-label="Drops of"
+          value={item}
+          onChange={(event) => setItem(Number(event.target.value))}
+        >
           <option value={-1}>all items</option>
           {document.items.map(({ id, label }, i) => (
             <option key={id} value={i}>
@@ -32,7 +37,13 @@ export function Drops({ question: { document, drops } }: { question: QuestionAna
           ))}
         </select>
         <label className="flex items-center gap-2">
-          <input type="checkbox" className="checkbox checkbox-sm" checked={density} onChange={(event) => setDensity(event.target.checked)} /> as density
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={density}
+            onChange={(event) => setDensity(event.target.checked)}
+          />{' '}
+          as density
         </label>
         <span className="figures text-sm text-mute">{shown.length} drops by hand</span>
       </div>
@@ -42,11 +53,28 @@ export function Drops({ question: { document, drops } }: { question: QuestionAna
             <Sketch question={document} width={WIDTH} />
           </MediaFrom>
         </div>
-        <svg className="absolute inset-0" width={WIDTH} height={height * scale} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${shown.length} drops on the scene`}>
+        <svg
+          className="absolute inset-0"
+          width={WIDTH}
+          height={height * scale}
+          viewBox={`0 0 ${width} ${height}`}
+          role="img"
+          aria-label={`${shown.length} drops on the scene`}
+        >
           {density
             ? [...squares].map(([key, n]) => {
                 const [x = 0, y = 0] = key.split(' ').map(Number);
-                return <rect key={key} x={x * SQUARE} y={y * SQUARE} width={SQUARE} height={SQUARE} fill="var(--color-brick)" opacity={0.15 + (0.65 * n) / most} />;
+                return (
+                  <rect
+                    key={key}
+                    x={x * SQUARE}
+                    y={y * SQUARE}
+                    width={SQUARE}
+                    height={SQUARE}
+                    fill="var(--color-brick)"
+                    opacity={0.15 + (0.65 * n) / most}
+                  />
+                );
               })
             : shown.map(([of, x, y], i) => (
                 // Two drops may lie on one point.

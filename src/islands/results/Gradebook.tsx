@@ -1,4 +1,10 @@
-import { keepPreviousData, QueryClient, QueryClientProvider, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  QueryClient,
+  QueryClientProvider,
+  useInfiniteQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { Toaster, toast } from 'sonner';
@@ -32,7 +38,8 @@ function Grades({ courseId }: { courseId: string }) {
   const queries = useQueryClient();
   const found = useInfiniteQuery({
     queryKey: ['grades', words, sort],
-    queryFn: ({ pageParam }) => ask('GET /api/courses/{id}/gradebook', { id: courseId, query: { words, sort, from: pageParam } }),
+    queryFn: ({ pageParam }) =>
+      ask('GET /api/courses/{id}/gradebook', { id: courseId, query: { words, sort, from: pageParam } }),
     initialPageParam: 0,
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
@@ -40,7 +47,12 @@ function Grades({ courseId }: { courseId: string }) {
   const [first] = found.data?.pages ?? [];
   const rows = found.data?.pages.flatMap((page) => page.rows) ?? [];
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+  });
   const shown = virtual.getVirtualItems();
   const lastShown = shown.at(-1)?.index ?? 0;
   useEffect(() => {
@@ -49,8 +61,12 @@ function Grades({ courseId }: { courseId: string }) {
 
   const keep = async (mark: Mark | null) => {
     if (!setting) return;
-    const kept = await api('PUT /api/releases/{id}/marks', { id: setting.release.id, body: { learnerId: setting.row.learnerId, mark } });
-    if (!kept.ok) return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
+    const kept = await api('PUT /api/releases/{id}/marks', {
+      id: setting.release.id,
+      body: { learnerId: setting.row.learnerId, mark },
+    });
+    if (!kept.ok)
+      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
     setSetting(null);
     await queries.invalidateQueries({ queryKey: ['grades'] });
   };
@@ -65,7 +81,14 @@ function Grades({ courseId }: { courseId: string }) {
   return (
     <>
       <div className="flex flex-wrap items-end gap-3 mb-3">
-        <Field className="grow max-w-sm" label="Find by name" type="search" maxLength={200} value={typed} onChange={(event) => setTyped(event.target.value)} />
+        <Field
+          className="grow max-w-sm"
+          label="Find by name"
+          type="search"
+          maxLength={200}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
         <p className="text-mute grow pb-2">
           {categories.length > 0
             ? `The whole is weighted: ${categories.map(({ title, weight }) => `${title} ${weights > 0 ? Math.round((weight / weights) * 100) : 0} %`).join(', ')}.`
@@ -91,8 +114,16 @@ function Grades({ courseId }: { courseId: string }) {
                     learner {sort === 'name' && <span aria-hidden>↑</span>}
                   </button>
                 </th>
-                <th scope="col" className="grade" aria-sort={sort === 'name' ? 'none' : sort === 'lowest' ? 'ascending' : 'descending'}>
-                  <button type="button" className="cursor-pointer" onClick={() => setSort(sort === 'lowest' ? 'highest' : 'lowest')}>
+                <th
+                  scope="col"
+                  className="grade"
+                  aria-sort={sort === 'name' ? 'none' : sort === 'lowest' ? 'ascending' : 'descending'}
+                >
+                  <button
+                    type="button"
+                    className="cursor-pointer"
+                    onClick={() => setSort(sort === 'lowest' ? 'highest' : 'lowest')}
+                  >
                     whole {sort !== 'name' && <span aria-hidden>{sort === 'lowest' ? '↑' : '↓'}</span>}
                   </button>
                 </th>
@@ -124,7 +155,9 @@ function Grades({ courseId }: { courseId: string }) {
                         {row.name}
                       </a>
                     </th>
-                    <td className="grade figures font-semibold">{row.whole === null ? '–' : `${Math.round(row.whole * 1000) / 10} %`}</td>
+                    <td className="grade figures font-semibold">
+                      {row.whole === null ? '–' : `${Math.round(row.whole * 1000) / 10} %`}
+                    </td>
                     {row.cells.map((cell, i) => {
                       const release = releases[i] as Release;
                       return (
@@ -166,14 +199,25 @@ function Grades({ courseId }: { courseId: string }) {
           </table>
         </section>
       )}
-      {setting && <ByHand key={`${setting.row.learnerId} ${setting.release.id}`} {...setting} onClose={() => setSetting(null)} onKeep={(mark) => void keep(mark)} />}
+      {setting && (
+        <ByHand
+          key={`${setting.row.learnerId} ${setting.release.id}`}
+          {...setting}
+          onClose={() => setSetting(null)}
+          onKeep={(mark) => void keep(mark)}
+        />
+      )}
     </>
   );
 }
 
 function inWords({ points, outOf, state, late, byHand }: Cell): string {
   const mark =
-    points !== null ? `${shownMark(points)} of ${outOf}` : { none: 'nothing yet', running: 'under way', done: 'nothing', missing: 'missing', notFor: 'not for them' }[state];
+    points !== null
+      ? `${shownMark(points)} of ${outOf}`
+      : { none: 'nothing yet', running: 'under way', done: 'nothing', missing: 'missing', notFor: 'not for them' }[
+          state
+        ];
   return `${mark}${late ? ', late' : ''}${byHand !== null ? ', set by hand' : ''}`;
 }
 
@@ -199,9 +243,13 @@ function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
   const isAbove = points > cell.outOf;
   return (
     <Dialog title={`${row.name}: ${release.title}`} onClose={onClose}>
-      <form noValidate onSubmit={handleSubmit((mark) => onKeep({ ...mark, reason: mark.reason.trim(), above: isAbove && mark.above }))}>
+      <form
+        noValidate
+        onSubmit={handleSubmit((mark) => onKeep({ ...mark, reason: mark.reason.trim(), above: isAbove && mark.above }))}
+      >
         <p className="text-mute mb-3">
-          Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set it, when and why is on record.
+          Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set
+          it, when and why is on record.
         </p>
         <div className="grid sm:grid-cols-2 gap-4">
           <Field
@@ -209,7 +257,9 @@ function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
             inputMode="decimal"
             problem={errors.points?.message}
             data-autofocus
-            {...register('points', { setValueAs: (typed: unknown) => (typed === '' ? undefined : Number(String(typed).replace(',', '.'))) })}
+            {...register('points', {
+              setValueAs: (typed: unknown) => (typed === '' ? undefined : Number(String(typed).replace(',', '.'))),
+            })}
           />
           <Field label="Why" problem={errors.reason?.message} {...register('reason')} />
         </div>

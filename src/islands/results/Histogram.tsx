@@ -1,6 +1,9 @@
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 
-/** Marks as a distribution: how many learners stand in each tenth. The same numbers stand beneath it for those who do not see it. */
+/**
+ * Marks as a distribution: how many learners stand in each tenth. The same numbers stand beneath it for those who do
+ * not see it.
+ */
 export default function Histogram({ tenths }: { tenths: readonly number[] }) {
   const rows = tenths.map((learners, i) => ({ tenth: `${i * 10}–${i === 9 ? 100 : i * 10 + 9}`, learners }));
   return (
@@ -9,8 +12,18 @@ export default function Histogram({ tenths }: { tenths: readonly number[] }) {
         <ResponsiveContainer width="100%" height="100%">
           <BarChart data={rows} margin={{ top: 8, right: 8, bottom: 4, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid vertical={false} stroke="var(--color-rule)" />
-            <XAxis dataKey="tenth" tick={{ fill: 'var(--color-mute)', fontSize: 12 }} stroke="var(--color-rule)" interval={0} />
-            <YAxis allowDecimals={false} width={32} tick={{ fill: 'var(--color-mute)', fontSize: 12 }} stroke="var(--color-rule)" />
+            <XAxis
+              dataKey="tenth"
+              tick={{ fill: 'var(--color-mute)', fontSize: 12 }}
+              stroke="var(--color-rule)"
+              interval={0}
+            />
+            <YAxis
+              allowDecimals={false}
+              width={32}
+              tick={{ fill: 'var(--color-mute)', fontSize: 12 }}
+              stroke="var(--color-rule)"
+            />
             <Bar dataKey="learners" fill="var(--color-brass)" isAnimationActive={false} />
           </BarChart>
         </ResponsiveContainer>

@@ -7,7 +7,15 @@ const day = (at: Date) => format(at, 'd MMM yyyy');
 const VERDICTS = { right: 'right', wrong: 'wrong', none: '' } as const;
 
 /** One learner's results of a course on paper, in black and white: what was put where, and what was said of it. */
-export function LearnerReport({ course, learner, releases }: { course: string; learner: string; releases: readonly ReportRelease[] }) {
+export function LearnerReport({
+  course,
+  learner,
+  releases,
+}: {
+  course: string;
+  learner: string;
+  releases: readonly ReportRelease[];
+}) {
   return (
     <article className="paper">
       <header>

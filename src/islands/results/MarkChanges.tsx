@@ -8,7 +8,8 @@ export interface NamedChange {
   after: { points: number; outOf: number };
 }
 
-const percent = ({ points, outOf }: NamedChange['before']) => (outOf > 0 ? `${Math.round((points / outOf) * 100)} %` : '–');
+const percent = ({ points, outOf }: NamedChange['before']) =>
+  outOf > 0 ? `${Math.round((points / outOf) * 100)} %` : '–';
 
 /** Marks before and after, learner by learner. */
 export function MarkChanges({ changes }: { changes: readonly NamedChange[] }) {

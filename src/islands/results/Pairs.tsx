@@ -33,7 +33,14 @@ export function Pairs({ question: { document, pairs, answered } }: { question: Q
                 <td>{itemName(item)}</td>
                 {zones.map((zone) => {
                   const pair = pairs.find((one) => one.item === item && one.zone === zone);
-                  const ground = !pair || pair.right === null ? '' : pair.right ? 'bg-verdigris-wash' : pair.last > 0 ? 'bg-brick-wash' : '';
+                  const ground =
+                    !pair || pair.right === null
+                      ? ''
+                      : pair.right
+                        ? 'bg-verdigris-wash'
+                        : pair.last > 0
+                          ? 'bg-brick-wash'
+                          : '';
                   return (
                     <td key={zone} className={`figures text-right whitespace-nowrap ${ground}`}>
                       {pair ? `${pair.first} → ${pair.last}${pair.right ? ' ✓' : ''}` : ''}

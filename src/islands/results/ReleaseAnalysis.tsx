@@ -27,14 +27,17 @@ function Figures({ id }: { id: string }) {
   const shown = open === null ? null : questions[open];
   return (
     <>
-      <p className="text-mute mb-3">Of each learner’s first sitting: later ones are answered by people who have seen it.</p>
+      <p className="text-mute mb-3">
+        Of each learner’s first sitting: later ones are answered by people who have seen it.
+      </p>
       <div className="grid gap-8 lg:grid-cols-[3fr_2fr] mb-8">
         <figure>
           <Suspense fallback={<p role="status">Drawing…</p>}>
             <Histogram tenths={distribution} />
           </Suspense>
           <figcaption className="text-mute">
-            {learners === 1 ? 'One learner' : `${learners} learners`} by marks, of {outOf}. {mean !== null && `On average ${percent(mean)}.`}
+            {learners === 1 ? 'One learner' : `${learners} learners`} by marks, of {outOf}.{' '}
+            {mean !== null && `On average ${percent(mean)}.`}
           </figcaption>
         </figure>
         <div>
@@ -71,16 +74,28 @@ function Figures({ id }: { id: string }) {
                   >
                     {question.title || 'Untitled question'}
                   </button>
-                  <p className="text-sm text-mute">{[facilityInWords(question.facility), discriminationInWords(question.discrimination)].filter(Boolean).join(' ')}</p>
+                  <p className="text-sm text-mute">
+                    {[facilityInWords(question.facility), discriminationInWords(question.discrimination)]
+                      .filter(Boolean)
+                      .join(' ')}
+                  </p>
                 </td>
                 <td className="figures text-right whitespace-nowrap">
                   {question.answered} / {question.asked}
                 </td>
-                <td className="figures text-right whitespace-nowrap">{question.facility === null ? '–' : percent(question.facility)}</td>
-                <td className="figures text-right whitespace-nowrap">{question.discrimination === null ? '–' : question.discrimination.toFixed(2)}</td>
-                <td className="figures text-right whitespace-nowrap">{question.tries === null ? '–' : question.tries.toFixed(1)}</td>
+                <td className="figures text-right whitespace-nowrap">
+                  {question.facility === null ? '–' : percent(question.facility)}
+                </td>
+                <td className="figures text-right whitespace-nowrap">
+                  {question.discrimination === null ? '–' : question.discrimination.toFixed(2)}
+                </td>
+                <td className="figures text-right whitespace-nowrap">
+                  {question.tries === null ? '–' : question.tries.toFixed(1)}
+                </td>
                 <td className="figures text-right whitespace-nowrap">{question.turnedAway}</td>
-                <td className="figures text-right whitespace-nowrap">{question.seconds === null ? '–' : duration(Math.round(question.seconds))}</td>
+                <td className="figures text-right whitespace-nowrap">
+                  {question.seconds === null ? '–' : duration(Math.round(question.seconds))}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -100,8 +115,8 @@ function Figures({ id }: { id: string }) {
           Tried everything until it fitted
         </h3>
         <p className="text-mute">
-          Who took at least two items, and half of all they had right at last, through two wrong zones or more before the right one; through all the wrong ones where there are no
-          more than three.
+          Who took at least two items, and half of all they had right at last, through two wrong zones or more before
+          the right one; through all the wrong ones where there are no more than three.
         </p>
         {sweepers.length === 0 && <p className="mt-1">Nobody.</p>}
         <ul className="mt-1">
@@ -113,7 +128,8 @@ function Figures({ id }: { id: string }) {
                 <span className="font-semibold">{name}</span> in “{of.title}”:{' '}
                 {swept.map(({ item, zones }) => (
                   <span key={item} className="block pl-4">
-                    {of.document.items[item]?.label}: {zones.map((zone) => of.document.zones[zone]?.label || `zone ${zone + 1}`).join(' → ')}
+                    {of.document.items[item]?.label}:{' '}
+                    {zones.map((zone) => of.document.zones[zone]?.label || `zone ${zone + 1}`).join(' → ')}
                   </span>
                 ))}
               </li>

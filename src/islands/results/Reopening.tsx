@@ -20,7 +20,11 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
   const wrong = minutes !== null && (left === '' || !whole(left, 1, MAX_MINUTES));
   const reopen = async () => {
     setBusy(true);
-    const answer = await api('PUT /api/releases/{id}/sittings/{sitting}', { id: releaseId, sitting: sittingId, body: { minutes: minutes === null ? null : Number(left) } });
+    const answer = await api('PUT /api/releases/{id}/sittings/{sitting}', {
+      id: releaseId,
+      sitting: sittingId,
+      body: { minutes: minutes === null ? null : Number(left) },
+    });
     if (answer.ok) return location.reload();
     setBusy(false);
     setProblem(answer.error.problems?.[0]?.message ?? answer.error.message);
@@ -33,8 +37,8 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
       {asked && (
         <Dialog title={`Open the attempt of ${learner} again?`} onClose={() => setAsked(false)}>
           <p className="mb-3">
-            It goes on where it was before it ended: what was placed stays, and the checks that ended it do not count. Its mark is open until it ends again. It stands in “Who
-            changed marks”.
+            It goes on where it was before it ended: what was placed stays, and the checks that ended it do not count.
+            Its mark is open until it ends again. It stands in “Who changed marks”.
           </p>
           {minutes !== null && (
             <Field

@@ -3,12 +3,22 @@ import { type Columns, DataTable, duration, shownMark } from '../../ui';
 
 export type Row = ResultRow & { readonly releaseId: string };
 
-const STATES: Record<Row['state'], string> = { notStarted: 'not started', started: 'started, nothing checked', checked: 'still trying', ended: 'finished' };
+const STATES: Record<Row['state'], string> = {
+  notStarted: 'not started',
+  started: 'started, nothing checked',
+  checked: 'still trying',
+  ended: 'finished',
+};
 const dash = <span aria-hidden>–</span>;
 
 const columns: Columns<Row> = [
   { id: 'name', accessorKey: 'name', header: 'learner' },
-  { id: 'username', accessorKey: 'username', header: 'user name', cell: ({ row }) => <span className="figures text-sm">{row.original.username}</span> },
+  {
+    id: 'username',
+    accessorKey: 'username',
+    header: 'user name',
+    cell: ({ row }) => <span className="figures text-sm">{row.original.username}</span>,
+  },
   {
     id: 'state',
     accessorFn: (row) => STATES[row.state],
@@ -53,11 +63,17 @@ const columns: Columns<Row> = [
       ),
   },
   { id: 'tries', accessorKey: 'tries', header: 'tries' },
-  { id: 'time', accessorFn: (row) => row.seconds ?? -1, header: 'time', cell: ({ row }) => (row.original.seconds === null ? dash : duration(row.original.seconds)) },
+  {
+    id: 'time',
+    accessorFn: (row) => row.seconds ?? -1,
+    header: 'time',
+    cell: ({ row }) => (row.original.seconds === null ? dash : duration(row.original.seconds)),
+  },
 ];
 
 export function Results({ rows }: { rows: Row[] }) {
-  if (rows.length === 0) return <p className="text-lg">This course has no learners yet. Add them on the course’s page.</p>;
+  if (rows.length === 0)
+    return <p className="text-lg">This course has no learners yet. Add them on the course’s page.</p>;
   return (
     <div className="overflow-x-auto">
       <DataTable

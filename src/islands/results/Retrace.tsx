@@ -14,7 +14,10 @@ const SPEEDS = [1, 4, 16] as const;
 /** No pause is played longer than this, in milliseconds. */
 const LONGEST = 4000;
 
-/** A sitting played back move by move: nothing was filmed, the core plays the stored moves again. `json`: what is played, as one text. */
+/**
+ * A sitting played back move by move: nothing was filmed, the core plays the stored moves again. `json`: what is
+ * played, as one text.
+ */
 export function Retrace({ json }: { json: JsonText<Played> }) {
   const [{ questions }] = useState(() => fromJson(json));
   const begun = questions.findIndex(({ moves }) => moves.length > 0);
@@ -25,7 +28,13 @@ export function Retrace({ json }: { json: JsonText<Played> }) {
       {questions.length > 1 && (
         <nav className="flex flex-wrap gap-1 mb-4" aria-label="Questions">
           {questions.map(({ document, moves }, i) => (
-            <button key={document.id} type="button" className={`btn btn-sm ${i === place ? 'btn-primary' : 'btn-edge'}`} aria-pressed={i === place} onClick={() => setPlace(i)}>
+            <button
+              key={document.id}
+              type="button"
+              className={`btn btn-sm ${i === place ? 'btn-primary' : 'btn-edge'}`}
+              aria-pressed={i === place}
+              onClick={() => setPlace(i)}
+            >
               {i + 1}. {document.title || 'Untitled question'} <span className="figures">{moves.length}</span>
             </button>
           ))}
@@ -70,11 +79,22 @@ function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['q
   };
   if (moves.length === 0) return <p className="text-lg">This question was not touched.</p>;
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: the arrow keys go through the moves from anywhere in it
-    <section className="grid gap-8 lg:grid-cols-[auto_1fr]" aria-label={`${document.title}, move by move`} tabIndex={0} onKeyDown={onKeyDown}>
+    <section
+      className="grid gap-8 lg:grid-cols-[auto_1fr]"
+      aria-label={`${document.title}, move by move`}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: the arrow keys go through the moves from anywhere in it
+      tabIndex={0}
+      onKeyDown={onKeyDown}
+    >
       <div>
         <MediaFrom source={benchMedia(document.media)}>
-          <BoardSketch model={model} board={frame.board} scale={scale} verdicts={frame.judged?.verdicts ?? null} touched={touchedBy(model, frame)} />
+          <BoardSketch
+            model={model}
+            board={frame.board}
+            scale={scale}
+            verdicts={frame.judged?.verdicts ?? null}
+            touched={touchedBy(model, frame)}
+          />
         </MediaFrom>
         <p role="status" className="mt-2 min-h-7 font-semibold">
           {frameInWords(document, frame)}
@@ -90,13 +110,34 @@ function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['q
           onChange={(event) => go(Number(event.target.value))}
         />
         <div className="relative h-3 mx-3" aria-hidden>
-          {frames.map((one, i) => one.tried && <span key={`${one.at} ${frames.indexOf(one)}`} className="absolute w-0.5 h-3 bg-brass" style={{ left: `${(i / last) * 100}%` }} />)}
+          {frames.map(
+            (one, i) =>
+              one.tried && (
+                <span
+                  key={`${one.at} ${frames.indexOf(one)}`}
+                  className="absolute w-0.5 h-3 bg-brass"
+                  style={{ left: `${(i / last) * 100}%` }}
+                />
+              ),
+          )}
         </div>
         <div className="flex flex-wrap items-center gap-2 mt-1">
-          <button type="button" className="btn btn-edge btn-sm" aria-label="To the start" disabled={at === 0} onClick={() => go(0)}>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            aria-label="To the start"
+            disabled={at === 0}
+            onClick={() => go(0)}
+          >
             <ChevronFirst size={16} aria-hidden />
           </button>
-          <button type="button" className="btn btn-edge btn-sm" aria-label="A move back" disabled={at === 0} onClick={() => go(at - 1)}>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            aria-label="A move back"
+            disabled={at === 0}
+            onClick={() => go(at - 1)}
+          >
             <ChevronLeft size={16} aria-hidden />
           </button>
           <button
@@ -107,16 +148,34 @@ function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['q
               setSpeed(speed === null ? 4 : null);
             }}
           >
-            {speed === null ? <Play size={16} aria-hidden /> : <Pause size={16} aria-hidden />} {speed === null ? 'Play' : 'Pause'}
+            {speed === null ? <Play size={16} aria-hidden /> : <Pause size={16} aria-hidden />}{' '}
+            {speed === null ? 'Play' : 'Pause'}
           </button>
-          <button type="button" className="btn btn-edge btn-sm" aria-label="A move on" disabled={at === last} onClick={() => go(at + 1)}>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            aria-label="A move on"
+            disabled={at === last}
+            onClick={() => go(at + 1)}
+          >
             <ChevronRight size={16} aria-hidden />
           </button>
-          <button type="button" className="btn btn-edge btn-sm" aria-label="To the end" disabled={at === last} onClick={() => go(last)}>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            aria-label="To the end"
+            disabled={at === last}
+            onClick={() => go(last)}
+          >
             <ChevronLast size={16} aria-hidden />
           </button>
           {speed !== null && (
-            <select className="select select-sm w-32" aria-label="How fast" value={speed} onChange={(event) => setSpeed(Number(event.target.value))}>
+            <select
+              className="select select-sm w-32"
+              aria-label="How fast"
+              value={speed}
+              onChange={(event) => setSpeed(Number(event.target.value))}
+            >
               {SPEEDS.map((one) => (
                 <option key={one} value={one}>
                   {one} × as fast

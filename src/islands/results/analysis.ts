@@ -8,16 +8,23 @@ export function facilityInWords(facility: number | null): string {
   if (facility >= 0.9) return 'Nearly all had it right.';
   if (facility >= 0.7) return 'Most had it right.';
   if (facility >= 0.4) return 'Of middling difficulty.';
-  return facility >= 0.2 ? 'Hard: most had little of it.' : 'Nearly nobody had it right: look at its key and its words.';
+  return facility >= 0.2
+    ? 'Hard: most had little of it.'
+    : 'Nearly nobody had it right: look at its key and its words.';
 }
 
-/** How well it tells strong from weak. The bounds are those of Ebel & Frisbie, Essentials of Educational Measurement, 1991, table 13.1. */
+/**
+ * How well it tells strong from weak. The bounds are those of Ebel & Frisbie, Essentials of Educational Measurement,
+ * 1991, table 13.1.
+ */
 export function discriminationInWords(discrimination: number | null): string {
   if (discrimination === null) return '';
   if (discrimination >= 0.4) return 'It tells strong from weak very well.';
   if (discrimination >= 0.3) return 'It tells strong from weak well.';
   if (discrimination >= 0.2) return 'It tells strong from weak a little.';
-  return discrimination >= 0 ? 'It hardly tells strong from weak.' : 'Who did well elsewhere did worse here: look at its key.';
+  return discrimination >= 0
+    ? 'It hardly tells strong from weak.'
+    : 'Who did well elsewhere did worse here: look at its key.';
 }
 
 /** How far the total could be trusted. */
@@ -36,4 +43,5 @@ export function reliabilityInWords(alpha: number | null, questions: number, lear
 }
 
 /** Wrong pairs, those that most were in at last first; with who tried them at first. */
-export const wrongPairs = (pairs: readonly Pair[]): Pair[] => pairs.filter(({ right }) => right === false).sort((a, b) => b.last - a.last || b.first - a.first);
+export const wrongPairs = (pairs: readonly Pair[]): Pair[] =>
+  pairs.filter(({ right }) => right === false).sort((a, b) => b.last - a.last || b.first - a.first);

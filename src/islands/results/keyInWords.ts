@@ -1,6 +1,7 @@
 import type { KeyEntry, Question } from '../../core';
 
-const named = (list: readonly { readonly id: string; readonly label: string }[], id: string) => list.find((one) => one.id === id)?.label || id;
+const named = (list: readonly { readonly id: string; readonly label: string }[], id: string) =>
+  list.find((one) => one.id === id)?.label || id;
 const belongsIn = ({ items, key }: Question, zone: string): readonly string[] => {
   const entry = key.find((one) => one.zone === zone);
   return entry ? (entry.belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id)) : [];
@@ -29,7 +30,9 @@ export function keyInWords(before: Question, after: Question): string[] {
     const needOf = ({ key }: Question) => needed(key.find((one) => one.zone === id)?.need);
     return [
       ...is.filter((item) => !was.includes(item)).map((item) => `${named(after.items, item)} is right in ${zone} too`),
-      ...was.filter((item) => !is.includes(item)).map((item) => `${named(after.items, item)} is not right in ${zone} any more`),
+      ...was
+        .filter((item) => !is.includes(item))
+        .map((item) => `${named(after.items, item)} is not right in ${zone} any more`),
       ...(needOf(before) !== needOf(after) ? [`${zone} needs ${needOf(after)}, not ${needOf(before)}`] : []),
     ];
   });

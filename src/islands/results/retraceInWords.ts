@@ -15,7 +15,11 @@ export function frameInWords(question: Question, { move, outcome, passedOver, tr
   return `${words}${judged}${passedOver ? ' (passed over: by the corrected key it had ended)' : ''}`;
 }
 
-function moveInWords(question: Question, move: NonNullable<RetraceFrame['move']>, outcome: RetraceFrame['outcome']): string {
+function moveInWords(
+  question: Question,
+  move: NonNullable<RetraceFrame['move']>,
+  outcome: RetraceFrame['outcome'],
+): string {
   switch (move.kind) {
     case 'check':
       return 'Check';
@@ -30,7 +34,8 @@ function moveInWords(question: Question, move: NonNullable<RetraceFrame['move']>
       const into = outcome?.to === 'zone' || outcome?.to === 'turnedAway' ? question.zones[outcome.zone] : undefined;
       const zone = into ? named(question.zones, into.id, 'zone') : '';
       if (outcome?.to === 'zone') return `${item} → ${zone}`;
-      if (outcome?.to === 'turnedAway') return `${item} turned away by ${zone}${outcome.why === 'full' ? ', which was full' : ''}`;
+      if (outcome?.to === 'turnedAway')
+        return `${item} turned away by ${zone}${outcome.why === 'full' ? ', which was full' : ''}`;
       return outcome?.to === 'loose' ? `${item} let go outside` : `${item} back where it came from`;
     }
   }

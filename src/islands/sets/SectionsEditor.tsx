@@ -2,13 +2,28 @@ import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { asksOf, pointsOf } from '../../core';
 import { numberFrom } from '../bench/parts/numbers';
 import { Typed } from '../bench/parts/Typed';
-import { type Entry, firstDraw, type Part, partShifted, shifted, withoutPart, withoutQuestion, withPart } from './content';
+import {
+  type Entry,
+  firstDraw,
+  type Part,
+  partShifted,
+  shifted,
+  withoutPart,
+  withoutQuestion,
+  withPart,
+} from './content';
 
 const MOST_POINTS = 1000;
 const MOST_SECTIONS = 50;
 
 /** The questions of a set in their order, in one or more sections, with what each counts. */
-export function SectionsEditor({ sections, onChange }: { sections: readonly Part[]; onChange: (sections: Part[]) => void }) {
+export function SectionsEditor({
+  sections,
+  onChange,
+}: {
+  sections: readonly Part[];
+  onChange: (sections: Part[]) => void;
+}) {
   const named = sections.length > 1 || sections.some(({ title, draw }) => title !== '' || draw);
   const before = (part: number) => sections.slice(0, part).reduce((sum, { questions }) => sum + questions.length, 0);
   return (
@@ -27,7 +42,11 @@ export function SectionsEditor({ sections, onChange }: { sections: readonly Part
               onRemove={() => onChange(withoutPart(sections, s))}
             />
           )}
-          {part.questions.length === 0 && sections.length > 1 && <p className="text-mute py-2">Nothing is in this section yet: add questions from the Vault, or move some here.</p>}
+          {part.questions.length === 0 && sections.length > 1 && (
+            <p className="text-mute py-2">
+              Nothing is in this section yet: add questions from the Vault, or move some here.
+            </p>
+          )}
           <ol>
             {part.questions.map((entry, i) => (
               <Row
@@ -37,7 +56,13 @@ export function SectionsEditor({ sections, onChange }: { sections: readonly Part
                 number={before(s) + i + 1}
                 first={s === 0 && i === 0}
                 last={s === sections.length - 1 && i === part.questions.length - 1}
-                onPoints={(points) => onChange(withPart(sections, s, { questions: part.questions.map((one) => (one.id === entry.id ? { ...one, points } : one)) }))}
+                onPoints={(points) =>
+                  onChange(
+                    withPart(sections, s, {
+                      questions: part.questions.map((one) => (one.id === entry.id ? { ...one, points } : one)),
+                    }),
+                  )
+                }
                 onShift={(by) => onChange(shifted(sections, s, i, by))}
                 onRemove={() => onChange(withoutQuestion(sections, entry.id))}
               />
@@ -46,7 +71,13 @@ export function SectionsEditor({ sections, onChange }: { sections: readonly Part
         </div>
       ))}
       {sections.length > 0 && sections.length < MOST_SECTIONS && (
-        <button type="button" className="btn btn-quiet mt-2" onClick={() => onChange([...sections, { title: `Section ${sections.length + 1}`, draw: null, questions: [] }])}>
+        <button
+          type="button"
+          className="btn btn-quiet mt-2"
+          onClick={() =>
+            onChange([...sections, { title: `Section ${sections.length + 1}`, draw: null, questions: [] }])
+          }
+        >
           <Plus size={15} aria-hidden /> Begin a section
         </button>
       )}
@@ -79,13 +110,31 @@ function SectionHead({ part, number, count, onSet, onShift, onRemove }: HeadProp
           problem={(text) => (text.length > 200 ? 'At most 200 characters' : null)}
           onTyped={(text) => onSet({ title: text.trim() })}
         />
-        <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${name} up`} disabled={number === 1} onClick={() => onShift(-1)}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-sm"
+          aria-label={`Move ${name} up`}
+          disabled={number === 1}
+          onClick={() => onShift(-1)}
+        >
           <ArrowUp size={15} aria-hidden />
         </button>
-        <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${name} down`} disabled={number === count} onClick={() => onShift(1)}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-sm"
+          aria-label={`Move ${name} down`}
+          disabled={number === count}
+          onClick={() => onShift(1)}
+        >
           <ArrowDown size={15} aria-hidden />
         </button>
-        <button type="button" className="btn btn-quiet btn-sm" onClick={onRemove} aria-label={`Join ${name} to its neighbour`} title="The section goes, its questions stay">
+        <button
+          type="button"
+          className="btn btn-quiet btn-sm"
+          onClick={onRemove}
+          aria-label={`Join ${name} to its neighbour`}
+          title="The section goes, its questions stay"
+        >
           <X size={15} aria-hidden />
         </button>
       </div>
@@ -118,7 +167,9 @@ function SectionHead({ part, number, count, onSet, onShift, onRemove }: HeadProp
               onTyped={(text) => onSet({ draw: { ...draw, points: points(text).value ?? draw.points } })}
             />
             {draw.points === 1 ? 'point' : 'points'}
-            {draw.count > questions.length && questions.length > 0 && <span className="text-brick">There are only {asksOf(part)}.</span>}
+            {draw.count > questions.length && questions.length > 0 && (
+              <span className="text-brick">There are only {asksOf(part)}.</span>
+            )}
           </>
         )}
       </div>
@@ -139,7 +190,8 @@ interface RowProps {
 
 function Row({ entry, part, number, first, last, onPoints, onShift, onRemove }: RowProps) {
   const title = entry.title || 'Untitled question';
-  const read = (text: string) => (text.trim() === '' ? { value: null, problem: null } : numberFrom(text, 0, MOST_POINTS));
+  const read = (text: string) =>
+    text.trim() === '' ? { value: null, problem: null } : numberFrom(text, 0, MOST_POINTS);
   return (
     <li className="flex items-center gap-2 border-b border-rule py-1.5">
       <span className="figures text-mute w-7 text-right">{number}</span>
@@ -159,10 +211,22 @@ function Row({ entry, part, number, first, last, onPoints, onShift, onRemove }: 
           onTyped={(text) => onPoints(read(text).value)}
         />
       )}
-      <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${title} up`} disabled={first} onClick={() => onShift(-1)}>
+      <button
+        type="button"
+        className="btn btn-quiet btn-sm"
+        aria-label={`Move ${title} up`}
+        disabled={first}
+        onClick={() => onShift(-1)}
+      >
         <ArrowUp size={15} aria-hidden />
       </button>
-      <button type="button" className="btn btn-quiet btn-sm" aria-label={`Move ${title} down`} disabled={last} onClick={() => onShift(1)}>
+      <button
+        type="button"
+        className="btn btn-quiet btn-sm"
+        aria-label={`Move ${title} down`}
+        disabled={last}
+        onClick={() => onShift(1)}
+      >
         <ArrowDown size={15} aria-hidden />
       </button>
       <button type="button" className="btn btn-quiet btn-sm" aria-label={`Take ${title} out`} onClick={onRemove}>

@@ -18,13 +18,23 @@ type Given = SetContent & { readonly gone: number; readonly revision: number };
 
 /** A set as it is stored. Its parts have names here, so that changes of two people can be told apart. */
 type Stored = Omit<SetContent, 'id' | 'sections'> & {
-  sections: { id: string; title: string; draw: SetContent['sections'][number]['draw']; questions: { id: string; points: number | null }[] }[];
+  sections: {
+    id: string;
+    title: string;
+    draw: SetContent['sections'][number]['draw'];
+    questions: { id: string; points: number | null }[];
+  }[];
 };
 const stored = ({ title, goBack, sections, sources }: SetContent): Stored => ({
   title,
   goBack,
   sources,
-  sections: sections.map(({ title, draw, questions }, i) => ({ id: `part ${i + 1}`, title, draw, questions: questions.map(({ id, points }) => ({ id, points })) })),
+  sections: sections.map(({ title, draw, questions }, i) => ({
+    id: `part ${i + 1}`,
+    title,
+    draw,
+    questions: questions.map(({ id, points }) => ({ id, points })),
+  })),
 });
 const withoutId = ({ id: _, ...section }: Stored['sections'][number]) => section;
 const opened = ({ sections, ...rest }: Stored, known: ReadonlyMap<string, Entry>): Omit<SetContent, 'id'> => ({
@@ -58,7 +68,10 @@ const saidOf = (value: unknown): string =>
           ? 'removed'
           : String(value);
 
-/** A set: its title, its questions in their order, what they count, and whether learners may go back. Every change is saved at once. */
+/**
+ * A set: its title, its questions in their order, what they count, and whether learners may go back. Every change is
+ * saved at once.
+ */
 export function SetEditor({ set }: { set: Given }) {
   return (
     <QueryClientProvider client={client}>
@@ -80,7 +93,10 @@ function Editor({ set: given }: { set: Given }) {
   const { save, problem, dialog } = useSaving<Stored>({
     first: { revision: given.revision, content: stored(given) },
     write: async ({ sections, ...content }, from) => {
-      const answer = await api('PUT /api/sets/{id}', { id: given.id, body: { ...content, sections: sections.map(withoutId), from } });
+      const answer = await api('PUT /api/sets/{id}', {
+        id: given.id,
+        body: { ...content, sections: sections.map(withoutId), from },
+      });
       if (answer.ok) return { ok: true, value: { revision: answer.value.revision, content: { sections, ...content } } };
       const conflict = conflictIn<SetContent>(answer.error);
       if (!conflict) return answer;
@@ -88,7 +104,11 @@ function Editor({ set: given }: { set: Given }) {
       known.current = new Map([...known.current, ...entriesIn(theirs.sections).map((one) => [one.id, one] as const)]);
       return { ok: false, error: { ...answer.error, detail: { revision, content: stored(theirs) } } };
     },
-    inWords: ({ path, mine, theirs }) => ({ where: whereInWords(path, known.current), mine: saidOf(mine), theirs: saidOf(theirs) }),
+    inWords: ({ path, mine, theirs }) => ({
+      where: whereInWords(path, known.current),
+      mine: saidOf(mine),
+      theirs: saidOf(theirs),
+    }),
   });
   // What is known of questions beside their ids: their titles and marks.
   const known = useRef(new Map(entriesIn(given.sections).map((one) => [one.id, one])));
@@ -136,7 +156,12 @@ function Editor({ set: given }: { set: Given }) {
         <a className="btn btn-quiet" href={`/api/packages?set=${set.id}`} download>
           Export
         </a>
-        <button type="button" className="btn btn-primary" disabled={questions.length === 0} onClick={() => setPublishing(true)}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={questions.length === 0}
+          onClick={() => setPublishing(true)}
+        >
           Publish…
         </button>
       </div>
@@ -147,15 +172,20 @@ function Editor({ set: given }: { set: Given }) {
           </h2>
           {gone > 0 && (
             <p role="status" className="text-brick mb-2">
-              {gone === 1 ? 'One question of this set is' : `${gone} questions of this set are`} not yours to use any more: deleted, or shared no longer. With the next change the
-              set goes on without.
+              {gone === 1 ? 'One question of this set is' : `${gone} questions of this set are`} not yours to use any
+              more: deleted, or shared no longer. With the next change the set goes on without.
             </p>
           )}
           {questions.length > 0 && <Figures sections={set.sections} />}
           {questions.length === 0 && <p>Nothing is in it yet. Add questions from the Vault beside.</p>}
           <SectionsEditor sections={set.sections} onChange={(sections) => keep({ ...set, sections })} />
           <label className="flex items-center gap-2 mt-4">
-            <input type="checkbox" className="checkbox checkbox-sm" checked={set.goBack} onChange={(event) => keep({ ...set, goBack: event.target.checked })} />
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={set.goBack}
+              onChange={(event) => keep({ ...set, goBack: event.target.checked })}
+            />
             Learners may go back to earlier questions
           </label>
         </section>
@@ -191,7 +221,8 @@ function Figures({ sections }: { sections: SetContent['sections'] }) {
       {level === undefined ? ' · guessing: working it out…' : level ? guessingInWords(level) : ''}
       {level && level.unsaid.length > 0 && (
         <span className="block text-mute font-sans">
-          Taken as never guessed, since it cannot be said of {level.unsaid.length === 1 ? 'it' : 'them'}: {level.unsaid.map((title) => `“${title}”`).join(', ')}
+          Taken as never guessed, since it cannot be said of {level.unsaid.length === 1 ? 'it' : 'them'}:{' '}
+          {level.unsaid.map((title) => `“${title}”`).join(', ')}
         </span>
       )}
     </p>
@@ -212,15 +243,28 @@ function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (entry
   const left = (found.data?.total ?? 0) - (found.data?.rows.length ?? 0);
   return (
     <>
-      <Field label="Find in titles and words" type="search" maxLength={200} value={typed} onChange={(event) => setTyped(event.target.value)} />
+      <Field
+        label="Find in titles and words"
+        type="search"
+        maxLength={200}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
       {found.error && <p className="mt-3 text-brick">{found.error.message}</p>}
-      {found.data && rows.length === 0 && <p className="mt-3 text-mute">{words === '' ? 'The Vault is empty.' : 'No other question is like that.'}</p>}
+      {found.data && rows.length === 0 && (
+        <p className="mt-3 text-mute">{words === '' ? 'The Vault is empty.' : 'No other question is like that.'}</p>
+      )}
       <ul className="mt-2 max-h-[60vh] overflow-auto">
         {rows.map(({ id, title, kind, max }) => (
           <li key={id} className="flex items-center gap-2 border-b border-rule py-1.5">
             <span className="grow">{title || 'Untitled question'}</span>
             <span className="text-mute capitalize">{kind}</span>
-            <button type="button" className="btn btn-quiet btn-sm" aria-label={`Add ${title}`} onClick={() => onAdd({ id, title, kind, max, points: null })}>
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              aria-label={`Add ${title}`}
+              onClick={() => onAdd({ id, title, kind, max, points: null })}
+            >
               <Plus size={15} aria-hidden /> Add
             </button>
           </li>

@@ -16,7 +16,12 @@ const columns: Columns<Row> = [
     ),
   },
   { id: 'questions', accessorKey: 'questions', header: 'questions' },
-  { id: 'changed', accessorKey: 'changedAt', header: 'changed', cell: ({ row }) => <span className="figures text-sm">{moment(new Date(row.original.changedAt))}</span> },
+  {
+    id: 'changed',
+    accessorKey: 'changedAt',
+    header: 'changed',
+    cell: ({ row }) => <span className="figures text-sm">{moment(new Date(row.original.changedAt))}</span>,
+  },
 ];
 
 export function Sets({ rows }: { rows: Row[] }) {
@@ -29,7 +34,9 @@ export function Sets({ rows }: { rows: Row[] }) {
   return (
     <>
       {rows.length === 0 ? (
-        <p className="text-lg">No set yet. A set is questions in an order, to be published together: give the first one a name.</p>
+        <p className="text-lg">
+          No set yet. A set is questions in an order, to be published together: give the first one a name.
+        </p>
       ) : (
         <DataTable rows={rows} columns={columns} caption="Your sets" numeric={['questions']} rowKey={(row) => row.id} />
       )}

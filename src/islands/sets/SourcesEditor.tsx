@@ -7,7 +7,11 @@ export interface Source {
   readonly id: string;
   readonly title: string;
   readonly text: string;
-  readonly medium: { readonly hash: string; readonly kind: 'picture' | 'sound' | 'film'; readonly description: string } | null;
+  readonly medium: {
+    readonly hash: string;
+    readonly kind: 'picture' | 'sound' | 'film';
+    readonly description: string;
+  } | null;
   readonly captions: string;
   /** Of a film that lies elsewhere. */
   readonly address?: string | undefined;
@@ -37,21 +41,34 @@ export function SourcesEditor({ sources, questions, onChange }: Props) {
       <h2 id="sources" className="text-xl mb-2">
         Sources <span className="figures text-base text-mute">{sources.length}</span>
       </h2>
-      <p className="text-mute mb-3">What stands beside several questions: a text, a picture, a sound, or a film with its captions.</p>
+      <p className="text-mute mb-3">
+        What stands beside several questions: a text, a picture, a sound, or a film with its captions.
+      </p>
       {shown.map((source) => (
         <One
           key={source.id}
           source={source}
           questions={questions}
           onSet={set}
-          onRemove={() => (source.id === fresh?.id ? setFresh(null) : onChange(sources.filter(({ id }) => id !== source.id)))}
+          onRemove={() =>
+            source.id === fresh?.id ? setFresh(null) : onChange(sources.filter(({ id }) => id !== source.id))
+          }
         />
       ))}
       {!fresh && (
         <button
           type="button"
           className="btn btn-edge"
-          onClick={() => setFresh({ id: crypto.randomUUID(), title: '', text: '', medium: null, captions: '', questions: questions.map(({ id }) => id) })}
+          onClick={() =>
+            setFresh({
+              id: crypto.randomUUID(),
+              title: '',
+              text: '',
+              medium: null,
+              captions: '',
+              questions: questions.map(({ id }) => id),
+            })
+          }
         >
           <Plus size={16} aria-hidden /> Add a source
         </button>
@@ -60,12 +77,23 @@ export function SourcesEditor({ sources, questions, onChange }: Props) {
   );
 }
 
-function One({ source, questions, onSet, onRemove }: { source: Source; questions: Props['questions']; onSet: (source: Source) => void; onRemove: () => void }) {
+function One({
+  source,
+  questions,
+  onSet,
+  onRemove,
+}: {
+  source: Source;
+  questions: Props['questions'];
+  onSet: (source: Source) => void;
+  onRemove: () => void;
+}) {
   const [draft, setDraft] = useState(source);
   const [problem, setProblem] = useState('');
   const keep = (next: Source) => {
     setDraft(next);
-    if (next.captions !== '' && !/^\uFEFF?WEBVTT(?:\s|$)/.test(next.captions)) return setProblem('Captions have to be WebVTT: their first line is WEBVTT.');
+    if (next.captions !== '' && !/^\uFEFF?WEBVTT(?:\s|$)/.test(next.captions))
+      return setProblem('Captions have to be WebVTT: their first line is WEBVTT.');
     if (next.address && !/^https:\/\/[^/\s]/.test(next.address)) return setProblem('An address begins with https://.');
     setProblem(hasNothing(next) ? NOTHING : '');
     if (hasNothing(next) && !hasNothing(source)) return;
@@ -76,7 +104,11 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
     if (!file) return;
     const result = await sendMedium(file);
     if (typeof result === 'string') return setProblem(result);
-    keep({ ...draft, title: draft.title || file.name.replace(/\.[^.]*$/, ''), medium: { hash: result.hash, kind: result.kind, description: draft.medium?.description ?? '' } });
+    keep({
+      ...draft,
+      title: draft.title || file.name.replace(/\.[^.]*$/, ''),
+      medium: { hash: result.hash, kind: result.kind, description: draft.medium?.description ?? '' },
+    });
   };
   const name = draft.title || 'this source';
   return (
@@ -97,11 +129,22 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
         </div>
         <label className="grid gap-1">
           <span className="font-semibold">Text of the source</span>
-          <textarea rows={5} className="textarea w-full" value={draft.text} onChange={(event) => setDraft({ ...draft, text: event.target.value })} onBlur={() => keep(draft)} />
+          <textarea
+            rows={5}
+            className="textarea w-full"
+            value={draft.text}
+            onChange={(event) => setDraft({ ...draft, text: event.target.value })}
+            onBlur={() => keep(draft)}
+          />
         </label>
         <label className="grid gap-1">
           <span className="font-semibold">Picture, sound or film</span>
-          <input type="file" accept="image/*,audio/*,video/*" className="file-input w-full" onChange={(event) => void take(event)} />
+          <input
+            type="file"
+            accept="image/*,audio/*,video/*"
+            className="file-input w-full"
+            onChange={(event) => void take(event)}
+          />
         </label>
         {!draft.medium && (
           <Field
@@ -119,7 +162,11 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
           <>
             <p className="figures text-sm text-mute">
               a {draft.medium.kind}{' '}
-              <button type="button" className="link-brass cursor-pointer" onClick={() => keep({ ...draft, medium: null })}>
+              <button
+                type="button"
+                className="link-brass cursor-pointer"
+                onClick={() => keep({ ...draft, medium: null })}
+              >
                 take it out
               </button>
             </p>
@@ -127,7 +174,9 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
               label="What it shows or says, for those who do not see or hear it"
               value={draft.medium.description}
               maxLength={2000}
-              onChange={(event) => draft.medium && setDraft({ ...draft, medium: { ...draft.medium, description: event.target.value } })}
+              onChange={(event) =>
+                draft.medium && setDraft({ ...draft, medium: { ...draft.medium, description: event.target.value } })
+              }
               onBlur={() => keep(draft)}
             />
             {draft.medium.kind === 'film' && <Captions draft={draft} setDraft={setDraft} keep={keep} />}
@@ -147,7 +196,14 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
               type="checkbox"
               className="checkbox checkbox-xs"
               checked={draft.questions.includes(id)}
-              onChange={(event) => keep({ ...draft, questions: event.target.checked ? [...draft.questions, id] : draft.questions.filter((one) => one !== id) })}
+              onChange={(event) =>
+                keep({
+                  ...draft,
+                  questions: event.target.checked
+                    ? [...draft.questions, id]
+                    : draft.questions.filter((one) => one !== id),
+                })
+              }
             />
             <span className="figures text-mute">{i + 1}</span> {title || 'Untitled question'}
           </label>
@@ -157,7 +213,15 @@ function One({ source, questions, onSet, onRemove }: { source: Source; questions
   );
 }
 
-function Captions({ draft, setDraft, keep }: { draft: Source; setDraft: (draft: Source) => void; keep: (next: Source) => void }) {
+function Captions({
+  draft,
+  setDraft,
+  keep,
+}: {
+  draft: Source;
+  setDraft: (draft: Source) => void;
+  keep: (next: Source) => void;
+}) {
   return (
     <label className="grid gap-1">
       <span className="font-semibold">Captions (WebVTT)</span>

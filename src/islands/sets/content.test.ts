@@ -33,6 +33,9 @@ describe('the parts of a set', () => {
   });
 
   it('begin a draw with half of them, for what most of them count', () => {
-    expect(firstDraw({ ...part(''), questions: [entry('a', 2), entry('b', 3), entry('c', 3)] })).toEqual({ count: 2, points: 3 });
+    expect(firstDraw({ ...part(''), questions: [entry('a', 2), entry('b', 3), entry('c', 3)] })).toEqual({
+      count: 2,
+      points: 3,
+    });
   });
 });

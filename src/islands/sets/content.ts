@@ -3,11 +3,15 @@ import { type Draw, pointsOf, type Section } from '../../core';
 
 export type Entry = Readonly<SetQuestion>;
 export type Part = Section<Entry>;
-export type SetContent = Pick<SetView, 'id' | 'title' | 'goBack'> & { readonly sections: readonly Part[]; readonly sources: readonly SetSource[] };
+export type SetContent = Pick<SetView, 'id' | 'title' | 'goBack'> & {
+  readonly sections: readonly Part[];
+  readonly sources: readonly SetSource[];
+};
 
 export const entriesIn = (sections: readonly Part[]): Entry[] => sections.flatMap(({ questions }) => questions);
 
-const changed = (sections: readonly Part[], at: number, to: Partial<Part>): Part[] => sections.map((one, i) => (i === at ? { ...one, ...to } : one));
+const changed = (sections: readonly Part[], at: number, to: Partial<Part>): Part[] =>
+  sections.map((one, i) => (i === at ? { ...one, ...to } : one));
 
 /** A question is put at the end of the last part. */
 export function withQuestion(sections: readonly Part[], entry: Entry): Part[] {
@@ -27,16 +31,21 @@ export function shifted(sections: readonly Part[], part: number, at: number, by:
   if (!from || !entry) return [...sections];
   const questions = from.questions.filter((_, i) => i !== at);
   const to = at + by;
-  if (to >= 0 && to < from.questions.length) return changed(sections, part, { questions: questions.toSpliced(to, 0, entry) });
+  if (to >= 0 && to < from.questions.length)
+    return changed(sections, part, { questions: questions.toSpliced(to, 0, entry) });
   const next = sections[part + by];
   if (!next) return [...sections];
-  return changed(changed(sections, part, { questions }), part + by, { questions: by > 0 ? [entry, ...next.questions] : [...next.questions, entry] });
+  return changed(changed(sections, part, { questions }), part + by, {
+    questions: by > 0 ? [entry, ...next.questions] : [...next.questions, entry],
+  });
 }
 
 /** Parts are asked in another order. */
-export const partShifted = (sections: readonly Part[], part: number, by: 1 | -1): Part[] => sections.toSpliced(part, 1).toSpliced(part + by, 0, ...sections.slice(part, part + 1));
+export const partShifted = (sections: readonly Part[], part: number, by: 1 | -1): Part[] =>
+  sections.toSpliced(part, 1).toSpliced(part + by, 0, ...sections.slice(part, part + 1));
 
-export const withPart = (sections: readonly Part[], part: number, to: Partial<Part>): Part[] => changed(sections, part, to);
+export const withPart = (sections: readonly Part[], part: number, to: Partial<Part>): Part[] =>
+  changed(sections, part, to);
 
 /** A part goes, and its questions come to the one before it (or after, where it is the first). */
 export function withoutPart(sections: readonly Part[], part: number): Part[] {
@@ -45,12 +54,17 @@ export function withoutPart(sections: readonly Part[], part: number): Part[] {
   const into = Math.max(0, part - 1);
   if (questions.length === 0) return rest;
   const there = rest[into]?.questions ?? [];
-  return rest.length === 0 ? [{ title: '', draw: null, questions }] : changed(rest, into, { questions: part === 0 ? [...questions, ...there] : [...there, ...questions] });
+  return rest.length === 0
+    ? [{ title: '', draw: null, questions }]
+    : changed(rest, into, { questions: part === 0 ? [...questions, ...there] : [...there, ...questions] });
 }
 
 /** The draw a part begins with: half of its questions, each for what most of them count. */
 export function firstDraw({ questions }: Part): Draw {
   const counts = questions.map((one) => pointsOf({ draw: null }, one));
   const often = (points: number) => counts.filter((one) => one === points).length;
-  return { count: Math.max(1, Math.ceil(questions.length / 2)), points: counts.reduce((most, one) => (often(one) > often(most) ? one : most), counts[0] ?? 1) };
+  return {
+    count: Math.max(1, Math.ceil(questions.length / 2)),
+    points: counts.reduce((most, one) => (often(one) > often(most) ? one : most), counts[0] ?? 1),
+  };
 }

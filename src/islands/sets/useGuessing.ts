@@ -2,8 +2,14 @@ import { type Guessed, type Guessing, guessingOf, type Section, type Worth } fro
 import { useProofs } from '../publish/useProofs';
 import { entriesIn, type Part } from './content';
 
-/** `undefined` while it is being worked out; null: the set gives no points. `unsaid`: the titles of questions of which it cannot be said, taken as never guessed. */
-export type GuessingLevel = (Guessed & Pick<Guessing, 'method'> & { readonly unsaid: readonly string[] }) | null | undefined;
+/**
+ * `undefined` while it is being worked out; null: the set gives no points. `unsaid`: the titles of questions of which
+ * it cannot be said, taken as never guessed.
+ */
+export type GuessingLevel =
+  | (Guessed & Pick<Guessing, 'method'> & { readonly unsaid: readonly string[] })
+  | null
+  | undefined;
 const NEVER: Guessed = { expectedFraction: 0, chanceOfFullMarks: 0 };
 
 /** What guessing earns on the set, worked out question by question in a worker. */
@@ -21,7 +27,8 @@ export function useGuessing(sections: readonly Part[]): GuessingLevel {
         const guessing = proofs.get(id)?.proof.guessing;
         sampled ||= guessing?.method === 'sampled';
         const { expectedFraction = null, chanceOfFullMarks = null } = guessing ?? {};
-        if (expectedFraction !== null && chanceOfFullMarks !== null) return { max, points, expectedFraction, chanceOfFullMarks };
+        if (expectedFraction !== null && chanceOfFullMarks !== null)
+          return { max, points, expectedFraction, chanceOfFullMarks };
         unsaid.push(name);
         return { max, points, ...NEVER };
       }),

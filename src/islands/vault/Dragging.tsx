@@ -1,4 +1,15 @@
-import { DndContext, type DragEndEvent, DragOverlay, type DragStartEvent, MouseSensor, pointerWithin, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  DndContext,
+  type DragEndEvent,
+  DragOverlay,
+  type DragStartEvent,
+  MouseSensor,
+  pointerWithin,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { mayStandOn, useDelete, useMoveShelf, usePutOnto } from './moving';
 import type { Row, Shelf } from './useVault';
@@ -11,7 +22,12 @@ export type Goal = { readonly shelf: Shelf } | 'none' | 'top' | 'bin';
 /** A press becomes a drag after so many CSS px, so that a click is one still. */
 const SLACK = 6;
 /** The same is done, and told of, by the menus and dialogs; a drag by mouse says nothing beside. */
-const SILENT = { onDragStart: () => undefined, onDragOver: () => undefined, onDragEnd: () => undefined, onDragCancel: () => undefined };
+const SILENT = {
+  onDragStart: () => undefined,
+  onDragOver: () => undefined,
+  onDragEnd: () => undefined,
+  onDragCancel: () => undefined,
+};
 
 interface Props {
   shelves: readonly Shelf[];
@@ -63,7 +79,10 @@ function wordsOf(dragged: Dragged, together: (question: Row) => readonly string[
 
 function InHand({ words }: { words: string }) {
   return (
-    <span className="inline-block max-w-60 truncate bg-sheet border border-ink px-3 py-1 shadow-md cursor-grabbing" dir="auto">
+    <span
+      className="inline-block max-w-60 truncate bg-sheet border border-ink px-3 py-1 shadow-md cursor-grabbing"
+      dir="auto"
+    >
       {words}
     </span>
   );
@@ -72,7 +91,11 @@ function InHand({ words }: { words: string }) {
 function takes(goal: Goal, what: Dragged, shelves: readonly Shelf[]): boolean {
   if ('question' in what) return goal !== 'top';
   if (goal === 'top') return what.shelf.parentId !== null;
-  return typeof goal === 'object' && goal.shelf.id !== what.shelf.parentId && mayStandOn(shelves, what.shelf).some(({ id }) => id === goal.shelf.id);
+  return (
+    typeof goal === 'object' &&
+    goal.shelf.id !== what.shelf.parentId &&
+    mayStandOn(shelves, what.shelf).some(({ id }) => id === goal.shelf.id)
+  );
 }
 
 /** Makes a question or a shelf draggable by mouse; null: it is not. */

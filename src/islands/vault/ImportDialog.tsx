@@ -20,10 +20,15 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
     sending.reset();
   };
   const problem =
-    sending.error instanceof ApiFailure ? (sending.error.error.problems?.[0]?.message ?? sending.error.message) : sending.error && 'The file could not be sent. Try again.';
+    sending.error instanceof ApiFailure
+      ? (sending.error.error.problems?.[0]?.message ?? sending.error.message)
+      : sending.error && 'The file could not be sent. Try again.';
   return (
     <Dialog title="Import" onClose={onClose}>
-      <p>A package of questions, sets and shelves, as it was exported here or elsewhere. It comes in beside what is there: nothing is overwritten.</p>
+      <p>
+        A package of questions, sets and shelves, as it was exported here or elsewhere. It comes in beside what is
+        there: nothing is overwritten.
+      </p>
       <label className="grid gap-1 mt-3">
         <span className="font-semibold">File (.zip)</span>
         <input type="file" accept=".zip,application/zip" className="file-input w-full" onChange={choose} />
@@ -67,7 +72,12 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
           {done ? 'Done' : 'Cancel'}
         </button>
         {!done && (
-          <button type="button" className="btn btn-primary" disabled={!file || sending.isPending} onClick={() => file && sending.mutate({ file, id })}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={!file || sending.isPending}
+            onClick={() => file && sending.mutate({ file, id })}
+          >
             {sending.isPending ? 'Taking it in…' : 'Import it'}
           </button>
         )}

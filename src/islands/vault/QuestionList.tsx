@@ -29,7 +29,9 @@ const plural = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n ===
 const findingsInWords = ({ error, warning, note }: Row['findings']) =>
   [plural(error, 'error'), plural(warning, 'warning'), plural(note, 'note')].filter(Boolean).join(', ') || 'none';
 
-/** What is found in the Vault, as long as it may be: only what is in sight is drawn, and only its pages are asked for. */
+/**
+ * What is found in the Vault, as long as it may be: only what is in sight is drawn, and only its pages are asked for.
+ */
 export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, empty }: Props) {
   const body = useRef<HTMLTableSectionElement>(null);
   const [count, setCount] = useState(first.page.total);
@@ -38,16 +40,25 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
   const virtual = useWindowVirtualizer({ count, estimateSize: () => ROW, overscan: BESIDE, scrollMargin: top });
   const shown = virtual.getVirtualItems();
   const [from, to] = [shown[0]?.index ?? 0, shown.at(-1)?.index ?? VAULT_PAGE - 1];
-  const numbers = Array.from({ length: Math.floor(to / VAULT_PAGE) - Math.floor(from / VAULT_PAGE) + 1 }, (_, i) => Math.floor(from / VAULT_PAGE) + i);
+  const numbers = Array.from(
+    { length: Math.floor(to / VAULT_PAGE) - Math.floor(from / VAULT_PAGE) + 1 },
+    (_, i) => Math.floor(from / VAULT_PAGE) + i,
+  );
   const { pages, total, failed } = usePages(sought, numbers, first);
   useLayoutEffect(() => {
     if (total !== null) setCount(total);
   }, [total]);
   const rowAt = (index: number): Row | undefined =>
-    pages.find((page) => page.from <= index && index < page.from + page.rows.length)?.rows[index - Math.floor(index / VAULT_PAGE) * VAULT_PAGE];
-  if (failed && pages.length === 0) return <p className="border-l-4 border-brick bg-brick-wash px-3 py-2">{failed.message}</p>;
+    pages.find((page) => page.from <= index && index < page.from + page.rows.length)?.rows[
+      index - Math.floor(index / VAULT_PAGE) * VAULT_PAGE
+    ];
+  if (failed && pages.length === 0)
+    return <p className="border-l-4 border-brick bg-brick-wash px-3 py-2">{failed.message}</p>;
   if (total === 0) return empty;
-  const [before, after] = [(shown[0]?.start ?? top) - top, Math.max(0, virtual.getTotalSize() - ((shown.at(-1)?.end ?? top) - top))];
+  const [before, after] = [
+    (shown[0]?.start ?? top) - top,
+    Math.max(0, virtual.getTotalSize() - ((shown.at(-1)?.end ?? top) - top)),
+  ];
   const inBin = sought.shelf === 'bin';
   const heading = (sort: NonNullable<contract.Sought['sort']>, words: string) => (
     <button
@@ -105,7 +116,9 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
                 index={index}
                 inBin={inBin}
                 chosen={chosen.has(row.id)}
-                onChoose={(on) => onChoose(on ? new Set([...chosen, row.id]) : new Set([...chosen].filter((id) => id !== row.id)))}
+                onChoose={(on) =>
+                  onChoose(on ? new Set([...chosen, row.id]) : new Set([...chosen].filter((id) => id !== row.id)))
+                }
                 onTag={onTag}
               />
             ) : (
@@ -141,21 +154,42 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
   const title = row.title || 'Untitled question';
   const copy = useWrite(
     async () => ask('POST /api/questions/{id}/copies', { id: row.id, body: { id: crypto.randomUUID() } }),
-    ({ id }) => toast(`“${title}” was copied`, { action: { label: 'Open the copy', onClick: () => location.assign(`/bench/${id}`) } }),
+    ({ id }) =>
+      toast(`“${title}” was copied`, {
+        action: { label: 'Open the copy', onClick: () => location.assign(`/bench/${id}`) },
+      }),
   );
   const back = useWrite(() => changeMany({ ids: [row.id], deleted: false }));
   const remove = useDelete();
-  const start = useWrite(() => ask('PATCH /api/questions/{id}', { id: row.id, body: { startingPoint: !row.startingPoint } }));
+  const start = useWrite(() =>
+    ask('PATCH /api/questions/{id}', { id: row.id, body: { startingPoint: !row.startingPoint } }),
+  );
   const isOwn = row.access === 'own';
-  const { dragRef, listeners, isDragging } = useDragged(`question-${row.id}`, isOwn && !inBin ? { question: row } : null);
+  const { dragRef, listeners, isDragging } = useDragged(
+    `question-${row.id}`,
+    isOwn && !inBin ? { question: row } : null,
+  );
   return (
     <tr style={{ height: ROW }} aria-rowindex={index + 2} className={isDragging ? 'opacity-50' : undefined}>
       <td>
-        {isOwn && <input type="checkbox" className="checkbox checkbox-sm" aria-label={`Choose ${title}`} checked={chosen} onChange={(event) => onChoose(event.target.checked)} />}
+        {isOwn && (
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            aria-label={`Choose ${title}`}
+            checked={chosen}
+            onChange={(event) => onChoose(event.target.checked)}
+          />
+        )}
       </td>
       <td className="py-1">
         {!inBin && (
-          <span ref={dragRef} {...listeners} className={`block w-fit ${isOwn ? 'cursor-grab' : ''}`} title={isOwn ? 'Drag it onto a shelf' : undefined}>
+          <span
+            ref={dragRef}
+            {...listeners}
+            className={`block w-fit ${isOwn ? 'cursor-grab' : ''}`}
+            title={isOwn ? 'Drag it onto a shelf' : undefined}
+          >
             <SmallPicture id={row.id} changedAt={row.changedAt} />
           </span>
         )}
@@ -188,16 +222,30 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
       </td>
       <td className="capitalize">{row.kind}</td>
       <td className="figures text-sm hidden md:table-cell">{moment(new Date(row.changedAt))}</td>
-      <td className={`text-sm hidden lg:table-cell ${row.findings.error > 0 ? 'text-brick font-semibold' : 'text-mute'}`}>{findingsInWords(row.findings)}</td>
+      <td
+        className={`text-sm hidden lg:table-cell ${row.findings.error > 0 ? 'text-brick font-semibold' : 'text-mute'}`}
+      >
+        {findingsInWords(row.findings)}
+      </td>
       <td>
         <span className="flex justify-end">
           {inBin ? (
-            <button type="button" className="btn btn-quiet btn-sm" onClick={() => back.mutate(undefined)} aria-label={`Bring ${title} back`}>
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              onClick={() => back.mutate(undefined)}
+              aria-label={`Bring ${title} back`}
+            >
               <Undo2 size={15} aria-hidden /> Bring back
             </button>
           ) : (
             <>
-              <Tool label={`Where ${title} is used`} title="Where it is used" Icon={ListTree} onPress={() => setAsking(true)} />
+              <Tool
+                label={`Where ${title} is used`}
+                title="Where it is used"
+                Icon={ListTree}
+                onPress={() => setAsking(true)}
+              />
               {isOwn && (
                 <Tool
                   label={`${title} is a starting point`}
@@ -207,8 +255,17 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
                   onPress={() => start.mutate(undefined)}
                 />
               )}
-              {row.access !== 'see' && <Tool label={`Copy ${title}`} title="Copy" Icon={Copy} onPress={() => copy.mutate(undefined)} />}
-              {isOwn && <Tool label={`Delete ${title}`} title="Delete" Icon={Trash2} onPress={() => remove.mutate({ ids: [row.id], title })} />}
+              {row.access !== 'see' && (
+                <Tool label={`Copy ${title}`} title="Copy" Icon={Copy} onPress={() => copy.mutate(undefined)} />
+              )}
+              {isOwn && (
+                <Tool
+                  label={`Delete ${title}`}
+                  title="Delete"
+                  Icon={Trash2}
+                  onPress={() => remove.mutate({ ids: [row.id], title })}
+                />
+              )}
             </>
           )}
         </span>
@@ -218,9 +275,28 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
   );
 }
 
-function Tool({ label, title, Icon, pressed, onPress }: { label: string; title: string; Icon: typeof Copy; pressed?: boolean; onPress: () => void }) {
+function Tool({
+  label,
+  title,
+  Icon,
+  pressed,
+  onPress,
+}: {
+  label: string;
+  title: string;
+  Icon: typeof Copy;
+  pressed?: boolean;
+  onPress: () => void;
+}) {
   return (
-    <button type="button" className={`btn btn-quiet btn-sm px-2 ${pressed ? 'text-brass' : ''}`} title={title} aria-label={label} aria-pressed={pressed} onClick={onPress}>
+    <button
+      type="button"
+      className={`btn btn-quiet btn-sm px-2 ${pressed ? 'text-brass' : ''}`}
+      title={title}
+      aria-label={label}
+      aria-pressed={pressed}
+      onClick={onPress}
+    >
       <Icon size={15} aria-hidden fill={pressed ? 'currentColor' : 'none'} />
     </button>
   );

@@ -36,12 +36,22 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
   );
   const back = useWrite(async ({ shelf, was }: { shelf: Shelf; was: { questions: string[]; shelves: string[] } }) => {
     await ask('POST /api/shelves', { body: { id: shelf.id, title: shelf.title, parentId: shelf.parentId } });
-    for (const { username, right } of shelf.shares) await ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: { username, right, from: null } });
+    for (const { username, right } of shelf.shares)
+      await ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: { username, right, from: null } });
     for (const id of was.shelves) await ask('PATCH /api/shelves/{id}', { id, body: { parentId: shelf.id } });
-    for (let i = 0; i < was.questions.length; i += MAX_AT_ONCE) await ask('PATCH /api/questions', { body: { ids: was.questions.slice(i, i + MAX_AT_ONCE), shelfId: shelf.id } });
+    for (let i = 0; i < was.questions.length; i += MAX_AT_ONCE)
+      await ask('PATCH /api/questions', { body: { ids: was.questions.slice(i, i + MAX_AT_ONCE), shelfId: shelf.id } });
   });
   const entry = (id: string, title: string, goal: Goal | null, shelf?: Shelf) => (
-    <Entry id={id} title={title} goal={goal} shelf={shelf} shelves={shelves} isChosen={chosen === id} onChoose={() => onChoose(id)} />
+    <Entry
+      id={id}
+      title={title}
+      goal={goal}
+      shelf={shelf}
+      shelves={shelves}
+      isChosen={chosen === id}
+      onChoose={() => onChoose(id)}
+    />
   );
   return (
     <nav aria-label="Shelves" className="text-base">
@@ -81,12 +91,20 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
         <>
           <h2 className="font-semibold mt-4 mb-1 px-2">Shared with you</h2>
           <ul className="grid gap-0.5">
-            <Branch shelves={shared} parentId={null} entry={(shelf) => entry(shelf.id, `${shelf.title}, ${shelf.owner}`, null, shelf)} />
+            <Branch
+              shelves={shared}
+              parentId={null}
+              entry={(shelf) => entry(shelf.id, `${shelf.title}, ${shelf.owner}`, null, shelf)}
+            />
           </ul>
         </>
       )}
-      {asking === 'new' && <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onChoose} />}
-      {asking === 'rename' && here && <NameDialog shelf={here} parent={null} onClose={() => setAsking(null)} onMade={onChoose} />}
+      {asking === 'new' && (
+        <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onChoose} />
+      )}
+      {asking === 'rename' && here && (
+        <NameDialog shelf={here} parent={null} onClose={() => setAsking(null)} onMade={onChoose} />
+      )}
       {asking === 'move' && here && <MoveDialog shelf={here} shelves={shelves} onClose={() => setAsking(null)} />}
       {asking === 'remove' && here && (
         <RemoveDialog
@@ -116,7 +134,10 @@ interface EntryProps {
   onChoose: () => void;
 }
 
-/** A shelf in the list, or what stands for all, none and the bin: pressed, it is looked at; questions and shelves are dragged onto it. */
+/**
+ * A shelf in the list, or what stands for all, none and the bin: pressed, it is looked at; questions and shelves are
+ * dragged onto it.
+ */
 function Entry({ id, title, goal, shelf, shelves, isChosen, onChoose }: EntryProps) {
   const { dragRef, listeners } = useDragged(`shelf-${id}`, shelf?.access === 'own' ? { shelf } : null);
   const { goalRef, isOver } = useGoal(id || 'top', goal, shelves);
@@ -142,7 +163,15 @@ function Entry({ id, title, goal, shelf, shelves, isChosen, onChoose }: EntryPro
   );
 }
 
-function Branch({ shelves, parentId, entry }: { shelves: readonly Shelf[]; parentId: string | null; entry: (shelf: Shelf) => React.ReactNode }) {
+function Branch({
+  shelves,
+  parentId,
+  entry,
+}: {
+  shelves: readonly Shelf[];
+  parentId: string | null;
+  entry: (shelf: Shelf) => React.ReactNode;
+}) {
   return shelves
     .filter((shelf) => shelf.parentId === parentId)
     .map((shelf) => (
@@ -158,7 +187,17 @@ function Branch({ shelves, parentId, entry }: { shelves: readonly Shelf[]; paren
 }
 
 /** A new shelf, on another or at the top; or another name for one. */
-function NameDialog({ shelf, parent, onClose, onMade }: { shelf?: Shelf; parent: Shelf | null; onClose: () => void; onMade: (id: string) => void }) {
+function NameDialog({
+  shelf,
+  parent,
+  onClose,
+  onMade,
+}: {
+  shelf?: Shelf;
+  parent: Shelf | null;
+  onClose: () => void;
+  onMade: (id: string) => void;
+}) {
   const [title, setTitle] = useState(shelf?.title ?? '');
   const [id] = useState(() => shelf?.id ?? crypto.randomUUID());
   const keep = useWrite(
@@ -173,14 +212,23 @@ function NameDialog({ shelf, parent, onClose, onMade }: { shelf?: Shelf; parent:
     },
   );
   return (
-    <Dialog title={shelf ? `Rename “${shelf.title}”` : parent ? `New shelf on “${parent.title}”` : 'New shelf'} onClose={onClose}>
+    <Dialog
+      title={shelf ? `Rename “${shelf.title}”` : parent ? `New shelf on “${parent.title}”` : 'New shelf'}
+      onClose={onClose}
+    >
       <form
         onSubmit={(event) => {
           event.preventDefault();
           if (title.trim() !== '') keep.mutate(title.trim());
         }}
       >
-        <Field label="Name of the shelf" data-autofocus value={title} maxLength={100} onChange={(event) => setTitle(event.target.value)} />
+        <Field
+          label="Name of the shelf"
+          data-autofocus
+          value={title}
+          maxLength={100}
+          onChange={(event) => setTitle(event.target.value)}
+        />
         <div className="flex justify-end gap-2 mt-4">
           <button type="button" className="btn btn-quiet" onClick={onClose}>
             Cancel
@@ -209,7 +257,12 @@ function MoveDialog({ shelf, shelves, onClose }: { shelf: Shelf; shelves: readon
       >
         <label className="grid gap-1">
           Let it stand on
-          <select className="select w-full" data-autofocus value={parentId ?? ''} onChange={(event) => setParentId(event.target.value || null)}>
+          <select
+            className="select w-full"
+            data-autofocus
+            value={parentId ?? ''}
+            onChange={(event) => setParentId(event.target.value || null)}
+          >
             <option value="">no other: at the top</option>
             {mayStandOn(shelves, shelf).map(({ id, title }) => (
               <option key={id} value={id}>
@@ -233,17 +286,31 @@ function MoveDialog({ shelf, shelves, onClose }: { shelf: Shelf; shelves: readon
 }
 
 /** What removing a shelf does, and to whom, before it is removed. */
-function RemoveDialog({ shelf, shelves, onClose, onRemove }: { shelf: Shelf; shelves: readonly Shelf[]; onClose: () => void; onRemove: () => void }) {
+function RemoveDialog({
+  shelf,
+  shelves,
+  onClose,
+  onRemove,
+}: {
+  shelf: Shelf;
+  shelves: readonly Shelf[];
+  onClose: () => void;
+  onRemove: () => void;
+}) {
   const parent = shelves.find(({ id }) => id === shelf.parentId);
   const inner = shelves.filter(({ parentId }) => parentId === shelf.id).length;
   return (
     <Dialog title={`Remove the shelf “${shelf.title}”?`} onClose={onClose}>
       <p>
         {shelf.questions === 1 ? 'One question' : `${shelf.questions} questions`}
-        {inner > 0 && (inner === 1 ? ' and one shelf' : ` and ${inner} shelves`)} will stand {parent ? `on “${parent.title}”` : 'on no shelf'}. None is deleted.
+        {inner > 0 && (inner === 1 ? ' and one shelf' : ` and ${inner} shelves`)} will stand{' '}
+        {parent ? `on “${parent.title}”` : 'on no shelf'}. None is deleted.
       </p>
       {shelf.shares.length > 0 && (
-        <p className="text-brick mt-2">{shelf.shares.map(({ name }) => name).join(', ')} will not see them any more, unless they stand on another shelf that is shared.</p>
+        <p className="text-brick mt-2">
+          {shelf.shares.map(({ name }) => name).join(', ')} will not see them any more, unless they stand on another
+          shelf that is shared.
+        </p>
       )}
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
@@ -257,16 +324,25 @@ function RemoveDialog({ shelf, shelves, onClose, onRemove }: { shelf: Shelf; she
   );
 }
 
-const RIGHTS_IN_WORDS: Readonly<Record<Right, string>> = { see: 'look at what is on it, and copy it', use: 'use it in sets too', edit: 'change it' };
+const RIGHTS_IN_WORDS: Readonly<Record<Right, string>> = {
+  see: 'look at what is on it, and copy it',
+  use: 'use it in sets too',
+  edit: 'change it',
+};
 
 /** With whom a shelf is shared, and what they may do. */
 function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) {
-  const { register, handleSubmit, reset, formState } = useRequestForm(shelfShare.omit(['from']), { username: '', right: 'use' });
+  const { register, handleSubmit, reset, formState } = useRequestForm(shelfShare.omit(['from']), {
+    username: '',
+    right: 'use',
+  });
   const share = useWrite(
-    (change: { username: string; right: Right | null; from: Right | null }) => ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: change }),
+    (change: { username: string; right: Right | null; from: Right | null }) =>
+      ask('PUT /api/shelves/{id}/shares', { id: shelf.id, body: change }),
     (_, { right }) => right !== null && reset({ username: '', right }),
   );
-  const knownRight = (username: string) => shelf.shares.find((one) => one.username === username.toLowerCase())?.right ?? null;
+  const knownRight = (username: string) =>
+    shelf.shares.find((one) => one.username === username.toLowerCase())?.right ?? null;
   return (
     <Dialog title={`Share “${shelf.title}”`} onClose={onClose}>
       <p className="text-mute mb-2">With everything on it and on the shelves that stand on it.</p>
@@ -280,7 +356,13 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
               aria-label={`What ${one.name} may do`}
               className="select select-sm w-64"
               value={one.right}
-              onChange={(event) => share.mutate({ username: one.username, right: RIGHTS.find((right) => right === event.target.value) ?? one.right, from: one.right })}
+              onChange={(event) =>
+                share.mutate({
+                  username: one.username,
+                  right: RIGHTS.find((right) => right === event.target.value) ?? one.right,
+                  from: one.right,
+                })
+              }
             >
               {RIGHTS.map((right) => (
                 <option key={right} value={right}>
@@ -288,7 +370,11 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
                 </option>
               ))}
             </select>
-            <button type="button" className="btn btn-quiet btn-sm" onClick={() => share.mutate({ username: one.username, right: null, from: one.right })}>
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              onClick={() => share.mutate({ username: one.username, right: null, from: one.right })}
+            >
               No longer
             </button>
           </li>
@@ -297,9 +383,18 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
       <form
         className="flex flex-wrap items-end gap-2 mt-3"
         noValidate
-        onSubmit={handleSubmit(({ username, right }) => share.mutate({ username: username.trim(), right, from: knownRight(username.trim()) }))}
+        onSubmit={handleSubmit(({ username, right }) =>
+          share.mutate({ username: username.trim(), right, from: knownRight(username.trim()) }),
+        )}
       >
-        <Field className="grow" label="User name of a colleague" data-autofocus autoComplete="off" problem={formState.errors.username?.message} {...register('username')} />
+        <Field
+          className="grow"
+          label="User name of a colleague"
+          data-autofocus
+          autoComplete="off"
+          problem={formState.errors.username?.message}
+          {...register('username')}
+        />
         <select aria-label="What they may do" className="select w-64" {...register('right')}>
           {RIGHTS.map((right) => (
             <option key={right} value={right}>

@@ -15,10 +15,17 @@ export function SmallPicture({ id, changedAt }: { id: string; changedAt: string 
   });
   const question = found.data?.question;
   return (
-    <span className="grid place-items-center overflow-hidden bg-paper border border-rule" style={{ width: WIDTH + 4, height: HEIGHT }} aria-hidden>
+    <span
+      className="grid place-items-center overflow-hidden bg-paper border border-rule"
+      style={{ width: WIDTH + 4, height: HEIGHT }}
+      aria-hidden
+    >
       {question && (
         <MediaFrom source={benchMedia(question.media)}>
-          <Sketch question={question} width={Math.min(WIDTH, Math.round((HEIGHT * question.scene.width) / question.scene.height))} />
+          <Sketch
+            question={question}
+            width={Math.min(WIDTH, Math.round((HEIGHT * question.scene.width) / question.scene.height))}
+          />
         </MediaFrom>
       )}
     </span>

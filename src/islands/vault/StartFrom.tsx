@@ -28,7 +28,11 @@ export function StartFrom({ own, onBegin, onClose }: Props) {
           <ul>
             {own.map(({ id, title, kind }) => (
               <li key={id} className="border-b border-rule py-1">
-                <button type="button" className="link-brass cursor-pointer font-semibold" onClick={() => onBegin({ copyOf: id })}>
+                <button
+                  type="button"
+                  className="link-brass cursor-pointer font-semibold"
+                  onClick={() => onBegin({ copyOf: id })}
+                >
                   {title}
                 </button>{' '}
                 <span className="text-mute">{KIND_NAMES[kind]}</span>

@@ -4,7 +4,11 @@ import { ask } from '../../ui/api';
 
 /** Who uses a question where. */
 export function UsesDialog({ id, title, onClose }: { id: string; title: string; onClose: () => void }) {
-  const uses = useQuery({ queryKey: ['uses', id], queryFn: () => ask('GET /api/questions/{id}/uses', { id }), staleTime: 0 });
+  const uses = useQuery({
+    queryKey: ['uses', id],
+    queryFn: () => ask('GET /api/questions/{id}/uses', { id }),
+    staleTime: 0,
+  });
   const { sets = [], releases = [] } = uses.data ?? {};
   return (
     <Dialog title={`Where “${title}” is used`} onClose={onClose}>

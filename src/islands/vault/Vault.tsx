@@ -13,7 +13,19 @@ import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
 import { QuestionList } from './QuestionList';
 import { Shelves } from './Shelves';
-import { changeMany, EVERYTHING, type Page, type Shelf, type Sought, searchOf, soughtFrom, useShelves, useTags, useWrite, vaultClient } from './useVault';
+import {
+  changeMany,
+  EVERYTHING,
+  type Page,
+  type Shelf,
+  type Sought,
+  searchOf,
+  soughtFrom,
+  useShelves,
+  useTags,
+  useWrite,
+  vaultClient,
+} from './useVault';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
 /** A search begins so long after the last key. */
@@ -58,7 +70,9 @@ function Inside({ asked, page, shelves: given }: Props) {
     (from: { example?: Kind; copyOf?: string }) =>
       from.copyOf
         ? ask('POST /api/questions/{id}/copies', { id: from.copyOf, body: { id: crypto.randomUUID() } })
-        : ask('POST /api/questions', { body: { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) } }),
+        : ask('POST /api/questions', {
+            body: { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) },
+          }),
     ({ id }) => location.assign(`/bench/${id}`),
   );
   const isAll = search === '';
@@ -70,15 +84,29 @@ function Inside({ asked, page, shelves: given }: Props) {
         <button type="button" className="btn btn-quiet self-center" onClick={() => setImporting(true)}>
           Import…
         </button>
-        <button type="button" className="btn btn-edge self-center" onClick={() => setStarting(true)} disabled={begin.isPending}>
+        <button
+          type="button"
+          className="btn btn-edge self-center"
+          onClick={() => setStarting(true)}
+          disabled={begin.isPending}
+        >
           Start from…
         </button>
-        <button type="button" className="btn btn-primary self-center" onClick={() => begin.mutate({})} disabled={begin.isPending}>
+        <button
+          type="button"
+          className="btn btn-primary self-center"
+          onClick={() => begin.mutate({})}
+          disabled={begin.isPending}
+        >
           <Plus size={17} aria-hidden /> New question
         </button>
       </div>
       <Dragging shelves={shelves} chosen={chosen} onMoved={() => setChosen(new Set())}>
-        <Shelves shelves={shelves} chosen={sought.shelf} onChoose={(shelf) => seek({ ...EVERYTHING, sort: sought.sort, shelf })} />
+        <Shelves
+          shelves={shelves}
+          chosen={sought.shelf}
+          onChoose={(shelf) => seek({ ...EVERYTHING, sort: sought.sort, shelf })}
+        />
         <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
           <Filters sought={sought} onSeek={seek} />
           {chosen.size > 0 && <ForChosen chosen={chosen} shelves={shelves} onDone={() => setChosen(new Set())} />}
@@ -94,7 +122,9 @@ function Inside({ asked, page, shelves: given }: Props) {
               <div className="border border-rule bg-sheet px-6 py-12 text-center">
                 {isAll ? (
                   <>
-                    <p className="text-lg">The Vault is empty. Make your first question: a scene, some items, and zones to put them in.</p>
+                    <p className="text-lg">
+                      The Vault is empty. Make your first question: a scene, some items, and zones to put them in.
+                    </p>
                     <button type="button" className="btn btn-primary mt-4" onClick={() => begin.mutate({})}>
                       <Plus size={17} aria-hidden /> New question
                     </button>
@@ -104,7 +134,9 @@ function Inside({ asked, page, shelves: given }: Props) {
                 ) : (
                   <>
                     <p className="text-lg">
-                      {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === '' ? 'Nothing stands on this shelf yet.' : 'No question is like that.'}
+                      {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === ''
+                        ? 'Nothing stands on this shelf yet.'
+                        : 'No question is like that.'}
                     </p>
                     <button type="button" className="btn btn-edge mt-4" onClick={() => seek(EVERYTHING)}>
                       Show everything
@@ -126,8 +158,18 @@ function Inside({ asked, page, shelves: given }: Props) {
   );
 }
 
-function Starting({ onBegin, onClose }: { onBegin: (from: { example: Kind } | { copyOf: string }) => void; onClose: () => void }) {
-  const own = useQuery({ queryKey: ['vault', 'starting points'], queryFn: () => ask('GET /api/questions', { query: { use: 'start' } }), staleTime: 0 });
+function Starting({
+  onBegin,
+  onClose,
+}: {
+  onBegin: (from: { example: Kind } | { copyOf: string }) => void;
+  onClose: () => void;
+}) {
+  const own = useQuery({
+    queryKey: ['vault', 'starting points'],
+    queryFn: () => ask('GET /api/questions', { query: { use: 'start' } }),
+    staleTime: 0,
+  });
   if (own.isPending) return null;
   return <StartFrom own={own.data?.rows ?? []} onBegin={onBegin} onClose={onClose} />;
 }
@@ -144,7 +186,12 @@ function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<
   }, [words]);
   useEffect(() => setWords(sought.words), [sought.words]);
   const choice = (name: keyof Sought, label: string, options: readonly (readonly [string, string])[]) => (
-    <select aria-label={label} className="select w-36" value={sought[name]} onChange={(event) => onSeek({ [name]: event.target.value })}>
+    <select
+      aria-label={label}
+      className="select w-36"
+      value={sought[name]}
+      onChange={(event) => onSeek({ [name]: event.target.value })}
+    >
       <option value="">{label}</option>
       {options.map(([value, said]) => (
         <option key={value} value={value}>
@@ -155,7 +202,14 @@ function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<
   );
   return (
     <search className="flex flex-wrap items-end gap-2 mb-3">
-      <Field label="Find in titles and words" type="search" className="grow min-w-56" value={words} maxLength={200} onChange={(event) => setWords(event.target.value)} />
+      <Field
+        label="Find in titles and words"
+        type="search"
+        className="grow min-w-56"
+        value={words}
+        maxLength={200}
+        onChange={(event) => setWords(event.target.value)}
+      />
       {choice(
         'kind',
         'any kind',
@@ -174,31 +228,46 @@ function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<
         choice(
           'tag',
           'any tag',
-          (tags.some(({ tag }) => tag === sought.tag) || sought.tag === '' ? tags : [{ tag: sought.tag, questions: 0 }, ...tags]).map(({ tag, questions }) => [
-            tag,
-            `${tag} (${questions})`,
-          ]),
+          (tags.some(({ tag }) => tag === sought.tag) || sought.tag === ''
+            ? tags
+            : [{ tag: sought.tag, questions: 0 }, ...tags]
+          ).map(({ tag, questions }) => [tag, `${tag} (${questions})`]),
         )}
     </search>
   );
 }
 
 /** What can be done with all that are chosen. */
-function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; shelves: readonly Shelf[]; onDone: () => void }) {
+function ForChosen({
+  chosen,
+  shelves,
+  onDone,
+}: {
+  chosen: ReadonlySet<string>;
+  shelves: readonly Shelf[];
+  onDone: () => void;
+}) {
   const [tag, setTag] = useState('');
   const ids = [...chosen];
   const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
   const putOnto = usePutOnto(shelves, onDone);
   const remove = useDelete(onDone);
   return (
-    <div className="flex flex-wrap items-center gap-2 mb-3 border-l-4 border-brass bg-brass-wash px-3 py-2" role="toolbar" aria-label="For what is chosen">
+    <div
+      className="flex flex-wrap items-center gap-2 mb-3 border-l-4 border-brass bg-brass-wash px-3 py-2"
+      role="toolbar"
+      aria-label="For what is chosen"
+    >
       <span className="figures">{chosen.size} chosen</span>
       <fieldset className="contents" disabled={change.isPending || putOnto.isPending || remove.isPending}>
         <select
           aria-label="Put onto a shelf"
           className="select select-sm w-44"
           value=""
-          onChange={(event) => event.target.value !== '' && putOnto.mutate({ ids, shelfId: event.target.value === 'none' ? null : event.target.value })}
+          onChange={(event) =>
+            event.target.value !== '' &&
+            putOnto.mutate({ ids, shelfId: event.target.value === 'none' ? null : event.target.value })
+          }
         >
           <option value="">put onto…</option>
           <option value="none">no shelf</option>
@@ -218,15 +287,31 @@ function ForChosen({ chosen, shelves, onDone }: { chosen: ReadonlySet<string>; s
             setTag('');
           }}
         >
-          <input aria-label="Tag" placeholder="tag" maxLength={60} className="input input-sm w-32" value={tag} onChange={(event) => setTag(event.target.value)} />
+          <input
+            aria-label="Tag"
+            placeholder="tag"
+            maxLength={60}
+            className="input input-sm w-32"
+            value={tag}
+            onChange={(event) => setTag(event.target.value)}
+          />
           <button type="submit" className="btn btn-edge btn-sm" disabled={tag.trim() === ''}>
             Add
           </button>
-          <button type="button" className="btn btn-quiet btn-sm" disabled={tag.trim() === ''} onClick={() => change.mutate({ removeTags: [tag.trim()] })}>
+          <button
+            type="button"
+            className="btn btn-quiet btn-sm"
+            disabled={tag.trim() === ''}
+            onClick={() => change.mutate({ removeTags: [tag.trim()] })}
+          >
             Take off
           </button>
         </form>
-        <a className="btn btn-quiet btn-sm" href={`/api/packages?questions=${ids.slice(0, MAX_AT_ONCE).join(',')}`} download>
+        <a
+          className="btn btn-quiet btn-sm"
+          href={`/api/packages?questions=${ids.slice(0, MAX_AT_ONCE).join(',')}`}
+          download
+        >
           Export
         </a>
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate({ ids })}>
@@ -259,12 +344,20 @@ function EmptyBin() {
       </button>
       {asking && (
         <Dialog title="Empty the bin?" onClose={() => setAsking(false)}>
-          <p>The questions in it and their versions are gone then, and cannot be brought back. What was published of them stays with its releases.</p>
+          <p>
+            The questions in it and their versions are gone then, and cannot be brought back. What was published of them
+            stays with its releases.
+          </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" data-autofocus onClick={() => setAsking(false)}>
               Leave them there
             </button>
-            <button type="button" className="btn btn-primary" disabled={empty.isPending} onClick={() => empty.mutate(undefined)}>
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={empty.isPending}
+              onClick={() => empty.mutate(undefined)}
+            >
               Empty it
             </button>
           </div>

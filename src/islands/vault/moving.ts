@@ -15,12 +15,14 @@ export function mayStandOn(shelves: readonly Shelf[], shelf: Shelf): Shelf[] {
 /** The names of those a shelf is shared with, itself or because of one it stands on. */
 export function sharedWith(shelves: readonly Shelf[], id: string | null): string[] {
   const names = new Set<string>();
-  for (let at = shelves.find((shelf) => shelf.id === id); at; at = shelves.find((shelf) => shelf.id === at?.parentId)) for (const { name } of at.shares) names.add(name);
+  for (let at = shelves.find((shelf) => shelf.id === id); at; at = shelves.find((shelf) => shelf.id === at?.parentId))
+    for (const { name } of at.shares) names.add(name);
   return [...names];
 }
 
 /** Who has it too from now on, in words; undefined: nobody. */
-export const alsoFor = (names: readonly string[]) => (names.length === 0 ? undefined : `Shared, as that shelf is, with ${names.join(', ')}.`);
+export const alsoFor = (names: readonly string[]) =>
+  names.length === 0 ? undefined : `Shared, as that shelf is, with ${names.join(', ')}.`;
 
 const counted = (n: number) => (n === 1 ? '1 question' : `${n} questions`);
 
@@ -53,17 +55,23 @@ export function useDelete(stored?: () => void) {
     ({ ids }: { ids: readonly string[]; title?: string }) => changeMany({ ids, deleted: true }),
     ({ changed }, { title }) => {
       stored?.();
-      toast(title === undefined ? `${counted(changed.length)} ${changed.length === 1 ? 'lies' : 'lie'} in the bin` : `“${title}” lies in the bin`, {
-        duration: UNDO_MS,
-        action: { label: 'Undo', onClick: () => back.mutate(changed) },
-      });
+      toast(
+        title === undefined
+          ? `${counted(changed.length)} ${changed.length === 1 ? 'lies' : 'lie'} in the bin`
+          : `“${title}” lies in the bin`,
+        {
+          duration: UNDO_MS,
+          action: { label: 'Undo', onClick: () => back.mutate(changed) },
+        },
+      );
     },
   );
 }
 
 /** Puts a shelf onto another (null: at the top). Undo puts it back. */
 export function useMoveShelf(shelves: readonly Shelf[], stored?: () => void) {
-  const put = (shelf: Shelf, parentId: string | null) => ask('PATCH /api/shelves/{id}', { id: shelf.id, body: { parentId } });
+  const put = (shelf: Shelf, parentId: string | null) =>
+    ask('PATCH /api/shelves/{id}', { id: shelf.id, body: { parentId } });
   const back = useWrite((shelf: Shelf) => put(shelf, shelf.parentId));
   return useWrite(
     ({ shelf, parentId }: { shelf: Shelf; parentId: string | null }) => put(shelf, parentId),

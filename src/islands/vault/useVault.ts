@@ -11,11 +11,14 @@ export type Page = Wire<VaultPage>;
 export type Shelf = ShelfRow;
 
 /** What is looked for; empty: everything. Which words there are is the contract's. */
-export type Sought = { readonly [Field in Exclude<keyof contract.Sought, 'from'>]-?: NonNullable<contract.Sought[Field]> | '' };
+export type Sought = {
+  readonly [Field in Exclude<keyof contract.Sought, 'from'>]-?: NonNullable<contract.Sought[Field]> | '';
+};
 export const EVERYTHING: Sought = { shelf: '', words: '', kind: '', findings: '', use: '', tag: '', sort: '' };
 
 /** Of what is looked for the fields that are not empty. */
-const namedIn = (sought: Sought): contract.Sought => Object.fromEntries(Object.entries(sought).filter(([, value]) => value !== ''));
+const namedIn = (sought: Sought): contract.Sought =>
+  Object.fromEntries(Object.entries(sought).filter(([, value]) => value !== ''));
 
 /** The part of an address that says what is looked for. */
 export function searchOf(sought: Sought): URLSearchParams {
@@ -42,11 +45,13 @@ export function usePages(sought: Sought, numbers: readonly number[], first: { so
   return { pages: loaded, total: loaded[0]?.total ?? null, failed: pages.find(({ error }) => error)?.error ?? null };
 }
 
-export const useShelves = (initialData: Shelf[]) => useQuery({ queryKey: ['shelves'], queryFn: () => ask('GET /api/shelves'), initialData });
+export const useShelves = (initialData: Shelf[]) =>
+  useQuery({ queryKey: ['shelves'], queryFn: () => ask('GET /api/shelves'), initialData });
 export const useTags = () => useQuery({ queryKey: ['tags'], queryFn: () => ask('GET /api/tags') });
 
 const sayFailure = (error: Error) => {
-  if (error instanceof ApiFailure) toast.error(error.error.message, { description: error.error.problems?.[0]?.message ?? error.error.wayOn });
+  if (error instanceof ApiFailure)
+    toast.error(error.error.message, { description: error.error.problems?.[0]?.message ?? error.error.wayOn });
   else toast.error('Something went wrong', { description: 'Nothing was changed. Try again.' });
 };
 
@@ -54,7 +59,11 @@ const sayFailure = (error: Error) => {
  * A write to the Vault: what it changed is asked for again, and what went wrong is said.
  * `stored`: as soon as the server has it, before anything on the page is new; `shown`: once the page has what changed.
  */
-export function useWrite<In, Out = unknown>(write: (input: In) => Promise<Out>, stored?: (out: Out, input: In) => void, shown?: (out: Out, input: In) => void) {
+export function useWrite<In, Out = unknown>(
+  write: (input: In) => Promise<Out>,
+  stored?: (out: Out, input: In) => void,
+  shown?: (out: Out, input: In) => void,
+) {
   const client = useQueryClient();
   return useMutation<Out, Error, In>({
     mutationFn: write,

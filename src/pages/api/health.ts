@@ -2,7 +2,8 @@ import type { APIRoute } from 'astro';
 import { canStore, endpointOf, json, log, StartProblem, theApp } from '../../server';
 
 /** Why it cannot start is told to whoever started it: they know the word for it. */
-const isStarter = (request: Request) => process.env.VAULT_DROP_STARTER !== undefined && request.headers.get('x-starter') === process.env.VAULT_DROP_STARTER;
+const isStarter = (request: Request) =>
+  process.env.VAULT_DROP_STARTER !== undefined && request.headers.get('x-starter') === process.env.VAULT_DROP_STARTER;
 
 const answer: APIRoute = async ({ request }) => {
   let problem: string | null = null;

@@ -9,8 +9,9 @@ const STYLE = `*{box-sizing:border-box}html,body{margin:0;height:100%;background
 body{display:grid;grid-template-rows:minmax(0,1fr) auto}video{width:100%;height:100%;background:#14202b}p{margin:0;padding:6px 10px;overflow-wrap:anywhere}`;
 
 /**
- * The stand-in for a film player that lies elsewhere: whatever address it is given it plays the one film that ships with the application, and contacts nobody. It stands in a
- * frame of the same size and takes captions in the same way as the player that would be there. `captions`: a path of a sitting's own captions; else those of the film.
+ * The stand-in for a film player that lies elsewhere: whatever address it is given it plays the one film that ships
+ * with the application, and contacts nobody. It stands in a frame of the same size and takes captions in the same way
+ * as the player that would be there. `captions`: a path of a sitting's own captions; else those of the film.
  */
 const film: APIRoute = ({ url }) => {
   const address = (url.searchParams.get('address') ?? '').slice(0, 2000);
@@ -22,7 +23,8 @@ const film: APIRoute = ({ url }) => {
   return new Response(page, {
     headers: {
       'content-type': 'text/html; charset=utf-8',
-      'content-security-policy': "default-src 'none'; media-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'self'",
+      'content-security-policy':
+        "default-src 'none'; media-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'self'",
       'x-frame-options': 'SAMEORIGIN',
     },
   });

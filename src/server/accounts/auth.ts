@@ -13,7 +13,10 @@ import { signInLimit } from './signInLimit';
 /** What a request to the sign-in library may have at most, in bytes. */
 export const MAX_AUTH_BYTES = 16 * 1024;
 
-/** The paths of better-auth that are open; all others answer "not found" (accounts are made by teachers, through our own endpoints). */
+/**
+ * The paths of better-auth that are open; all others answer "not found" (accounts are made by teachers, through our own
+ * endpoints).
+ */
 export const OPEN_AUTH_PATHS: ReadonlySet<string> = new Set([
   '/sign-in/username',
   '/sign-out',
@@ -26,10 +29,15 @@ export const OPEN_AUTH_PATHS: ReadonlySet<string> = new Set([
   '/two-factor/generate-backup-codes',
 ]);
 /** Those of them that are for teachers. */
-export const TEACHER_AUTH_PATHS: ReadonlySet<string> = new Set(['/two-factor/enable', '/two-factor/disable', '/two-factor/generate-backup-codes']);
+export const TEACHER_AUTH_PATHS: ReadonlySet<string> = new Set([
+  '/two-factor/enable',
+  '/two-factor/disable',
+  '/two-factor/generate-backup-codes',
+]);
 
 /** The cookie that says who is signed in. Behind https no other host can set it, and it goes nowhere else. */
-export const sessionCookie = ({ publicUrl }: Pick<Config, 'publicUrl'>): string => `${cookiePrefix(publicUrl)}.session_token`;
+export const sessionCookie = ({ publicUrl }: Pick<Config, 'publicUrl'>): string =>
+  `${cookiePrefix(publicUrl)}.session_token`;
 const cookiePrefix = (publicUrl: URL | null) => `${publicUrl?.protocol === 'https:' ? '__Host-' : ''}vault-drop`;
 
 export type Auth = ReturnType<typeof makeAuth>;
@@ -47,10 +55,19 @@ export function makeAuth(db: Database, config: Config) {
     secret: config.secret,
     telemetry: { enabled: false },
     appName: 'Vault Drop',
-    logger: { level: 'error', log: (_level, message, ...more) => log.error({ err: more.find((one) => one instanceof Error) }, message) },
+    logger: {
+      level: 'error',
+      log: (_level, message, ...more) => log.error({ err: more.find((one) => one instanceof Error) }, message),
+    },
     trustedOrigins: async (request) => originOf(request),
     database: drizzleAdapter(db, { provider: 'sqlite', schema: accountTables, transaction: true }),
-    emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: MIN_PASSWORD, maxPasswordLength: MAX_PASSWORD, password: { hash, verify } },
+    emailAndPassword: {
+      enabled: true,
+      disableSignUp: true,
+      minPasswordLength: MIN_PASSWORD,
+      maxPasswordLength: MAX_PASSWORD,
+      password: { hash, verify },
+    },
     user: {
       additionalFields: {
         role: { type: 'string', required: true, defaultValue: 'learner', input: false },
@@ -59,7 +76,8 @@ export function makeAuth(db: Database, config: Config) {
     },
     // Looked up with each request: a sign-out holds at once, in every process.
     session: { expiresIn: 14 * 24 * 3600, updateAge: 24 * 3600 },
-    // Per address; wide enough for a school behind one. Those of signing in are in signInLimit: the library's own begin anew only after a whole window without any request.
+    // Per address; wide enough for a school behind one. Those of signing in are in signInLimit: the library's own begin
+    // anew only after a whole window without any request.
     rateLimit: {
       enabled: true,
       storage: 'database',

@@ -26,7 +26,8 @@ export const LIMITS = {
 export type Limited = keyof typeof LIMITS;
 
 /**
- * Counts one more and says how often that makes within the stretch of time: in one statement, before what is limited is done, so that many at once count as many.
+ * Counts one more and says how often that makes within the stretch of time: in one statement, before what is limited is
+ * done, so that many at once count as many.
  */
 export async function countOne(db: Database, what: Limited, whose: string, now: number): Promise<number> {
   const { windowMs } = LIMITS[what];
@@ -36,15 +37,21 @@ export async function countOne(db: Database, what: Limited, whose: string, now: 
     .values({ key: keyOf(what, whose), count: 1, since: now })
     .onConflictDoUpdate({
       target: requestCount.key,
-      set: { count: sql`case when ${old} then 1 else ${requestCount.count} + 1 end`, since: sql`case when ${old} then ${now} else ${requestCount.since} end` },
+      set: {
+        count: sql`case when ${old} then 1 else ${requestCount.count} + 1 end`,
+        since: sql`case when ${old} then ${now} else ${requestCount.since} end`,
+      },
     })
     .returning({ count: requestCount.count });
   return row?.count ?? 1;
 }
 
 /** May it be done once more? */
-export const mayOnceMore = async ({ db, now }: Pick<Context, 'db' | 'now'>, what: Limited, whose: string): Promise<boolean> =>
-  (await countOne(db, what, whose, now().getTime())) <= LIMITS[what].max;
+export const mayOnceMore = async (
+  { db, now }: Pick<Context, 'db' | 'now'>,
+  what: Limited,
+  whose: string,
+): Promise<boolean> => (await countOne(db, what, whose, now().getTime())) <= LIMITS[what].max;
 
 const MAX_WHOSE = 200;
 const keyOf = (what: Limited, whose: string) => `${what} ${whose.slice(0, MAX_WHOSE)}`;
@@ -53,7 +60,9 @@ const keyOf = (what: Limited, whose: string) => `${what} ${whose.slice(0, MAX_WH
 export const forgive = async (db: Pick<Database, 'delete'>, what: Limited, whose: string): Promise<void> => {
   const key = keyOf(what, whose);
   // With whatever is counted apart for single browsers.
-  await db.delete(requestCount).where(or(eq(requestCount.key, key), like(requestCount.key, sql`${`${literally(key)} %`} escape '\\'`)));
+  await db
+    .delete(requestCount)
+    .where(or(eq(requestCount.key, key), like(requestCount.key, sql`${`${literally(key)} %`} escape '\\'`)));
 };
 
 const LONGEST_MS = Math.max(...Object.values(LIMITS).map(({ windowMs }) => windowMs));

@@ -11,12 +11,19 @@ const hashing = new PQueue({ concurrency: 2 });
 const inTurn = <Value>(work: () => Promise<Value>): Promise<Value> => hashing.add(work, { throwOnTimeout: true });
 
 export const hash = (password: string) => inTurn(() => argonHash(password.normalize('NFKC'), ARGON));
-export const verify = ({ hash: kept, password }: { hash: string; password: string }) => inTurn(() => argonVerify(kept, password.normalize('NFKC')).catch(() => false));
+export const verify = ({ hash: kept, password }: { hash: string; password: string }) =>
+  inTurn(() => argonVerify(kept, password.normalize('NFKC')).catch(() => false));
 
 /** The common passwords that `@zxcvbn-ts/language-common` ships, read when the first is asked for. */
 let common: ReadonlySet<string> | null = null;
 function isCommon(password: string): boolean {
-  common ??= new Set((createRequire(import.meta.url)('@zxcvbn-ts/language-common') as { dictionary: Record<'passwords-common', string[]> }).dictionary['passwords-common']);
+  common ??= new Set(
+    (
+      createRequire(import.meta.url)('@zxcvbn-ts/language-common') as {
+        dictionary: Record<'passwords-common', string[]>;
+      }
+    ).dictionary['passwords-common'],
+  );
   return common.has(password.toLowerCase());
 }
 
@@ -24,6 +31,7 @@ function isCommon(password: string): boolean {
 export function passwordProblem(password: string, username: string): string | null {
   if (password.length < MIN_PASSWORD) return `A password has at least ${MIN_PASSWORD} characters.`;
   if (password.length > MAX_PASSWORD) return `A password has at most ${MAX_PASSWORD} characters.`;
-  if (username !== '' && password.toLowerCase() === username.toLowerCase()) return 'The password is the user name: choose another one.';
+  if (username !== '' && password.toLowerCase() === username.toLowerCase())
+    return 'The password is the user name: choose another one.';
   return isCommon(password) ? 'Many people use this password, so it is guessed at once: choose another one.' : null;
 }

@@ -24,7 +24,8 @@ const normal = (username: string) => username.trim().toLowerCase();
 export async function makePerson({ db, now }: Context, person: NewPerson): Promise<Result<{ id: string }>> {
   const username = normal(person.username);
   const taken = await db.query.user.findFirst({ where: eq(user.username, username) });
-  if (taken) return fail('nameTaken', { problems: [{ path: 'username', message: `The user name "${username}" is taken.` }] });
+  if (taken)
+    return fail('nameTaken', { problems: [{ path: 'username', message: `The user name "${username}" is taken.` }] });
   const problem = passwordProblem(person.password, username);
   if (problem) return fail('invalid', { problems: [{ path: 'password', message: problem }] });
   const password = await hash(person.password);
@@ -43,13 +44,29 @@ export async function makePerson({ db, now }: Context, person: NewPerson): Promi
       updatedAt: at,
     });
     await noteSecurity({ db: tx, now }, { what: 'accountMade', userId: id, by: person.madeBy, detail: person.role });
-    await tx.insert(account).values({ id: randomUUID(), accountId: id, providerId: 'credential', userId: id, password, createdAt: at, updatedAt: at });
+    await tx.insert(account).values({
+      id: randomUUID(),
+      accountId: id,
+      providerId: 'credential',
+      userId: id,
+      password,
+      createdAt: at,
+      updatedAt: at,
+    });
   });
   return ok({ id });
 }
 
-/** Sets a password, signs the account out everywhere, and opens it if it was shut for wrong ones. `by`: who did it; null: whoever runs the installation. */
-export async function setPassword({ db, now, address }: Context, userId: string, password: string, by: string | null): Promise<Result<null>> {
+/**
+ * Sets a password, signs the account out everywhere, and opens it if it was shut for wrong ones. `by`: who did it;
+ * null: whoever runs the installation.
+ */
+export async function setPassword(
+  { db, now, address }: Context,
+  userId: string,
+  password: string,
+  by: string | null,
+): Promise<Result<null>> {
   const who = await db.query.user.findFirst({ columns: { username: true }, where: eq(user.id, userId) });
   const problem = passwordProblem(password, who?.username ?? '');
   if (problem) return fail('invalid', { problems: [{ path: 'password', message: problem }] });
@@ -67,8 +84,14 @@ export async function setPassword({ db, now, address }: Context, userId: string,
 }
 
 /** A teacher resets the password of a learner whose account they made. */
-export async function resetLearnerPassword(as: As<Teacher>, learnerId: string, password: string): Promise<Result<null>> {
-  const learner = await as.db.query.user.findFirst({ where: and(eq(user.id, learnerId), eq(user.role, 'learner'), eq(user.madeBy, as.person.id)) });
+export async function resetLearnerPassword(
+  as: As<Teacher>,
+  learnerId: string,
+  password: string,
+): Promise<Result<null>> {
+  const learner = await as.db.query.user.findFirst({
+    where: and(eq(user.id, learnerId), eq(user.role, 'learner'), eq(user.madeBy, as.person.id)),
+  });
   if (!learner) return fail('notFound');
   return setPassword(as, learnerId, password, as.person.id);
 }
@@ -76,7 +99,10 @@ export async function resetLearnerPassword(as: As<Teacher>, learnerId: string, p
 const AT_ONCE = 500;
 
 /** The names of people by their ids; who is not here any more is left out. */
-export async function namesOf({ db }: Pick<Context, 'db'>, ids: Iterable<string>): Promise<ReadonlyMap<string, string>> {
+export async function namesOf(
+  { db }: Pick<Context, 'db'>,
+  ids: Iterable<string>,
+): Promise<ReadonlyMap<string, string>> {
   const wanted = [...new Set(ids)];
   const names = new Map<string, string>();
   for (let i = 0; i < wanted.length; i += AT_ONCE)

@@ -15,8 +15,14 @@ export interface SecurityEvent {
   readonly detail?: string | undefined;
 }
 
-/** Notes what bears on security, in the database and in the log. What it is about goes on even if that cannot be written. */
-export async function noteSecurity({ db, now }: { readonly db: Pick<Database, 'insert'>; readonly now: () => Date }, event: SecurityEvent): Promise<void> {
+/**
+ * Notes what bears on security, in the database and in the log. What it is about goes on even if that cannot be
+ * written.
+ */
+export async function noteSecurity(
+  { db, now }: { readonly db: Pick<Database, 'insert'>; readonly now: () => Date },
+  event: SecurityEvent,
+): Promise<void> {
   const { what, userId = null, by = null, address = null, detail = '' } = event;
   log.info({ security: what, userId, by, address, detail }, 'security');
   await db

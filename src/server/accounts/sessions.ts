@@ -12,7 +12,14 @@ export async function listSessions({ db, person, now }: As, token: string): Prom
     .from(session)
     .where(and(eq(session.userId, person.id), gt(session.expiresAt, now())))
     .orderBy(desc(session.updatedAt));
-  return rows.map((row) => ({ id: row.id, since: row.createdAt, seen: row.updatedAt, address: row.ipAddress, browser: row.userAgent, here: row.token === token }));
+  return rows.map((row) => ({
+    id: row.id,
+    since: row.createdAt,
+    seen: row.updatedAt,
+    address: row.ipAddress,
+    browser: row.userAgent,
+    here: row.token === token,
+  }));
 }
 
 /** Signs out one of the person's browsers. */

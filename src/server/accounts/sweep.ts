@@ -10,7 +10,10 @@ const JOB_DAYS = 7;
 /** Attempts cleared at once: others get their turn in between. */
 const AT_ONCE = 50;
 
-/** Clears what is kept no longer: counts of requests, security events, jobs, what lies in bins, and (where a time is set) old attempts. */
+/**
+ * Clears what is kept no longer: counts of requests, security events, jobs, what lies in bins, and (where a time is
+ * set) old attempts.
+ */
 export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Promise<void> {
   const { db, now, config } = context;
   const { binDays, logDays, attemptDays } = config.keep;
@@ -18,11 +21,17 @@ export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Pr
   await clearCounts(context);
   if (logDays !== null) await clearEvents(context, logDays);
   await db.delete(job).where(lt(job.finishedAt, ago(JOB_DAYS)));
-  if (binDays !== null) await db.delete(question).where(and(isNotNull(question.deletedAt), lt(question.deletedAt, ago(binDays))));
-  if (attemptDays !== null) while ((await clearAttempts(context, ago(attemptDays))) === AT_ONCE) await new Promise((resolve) => setImmediate(resolve));
+  if (binDays !== null)
+    await db.delete(question).where(and(isNotNull(question.deletedAt), lt(question.deletedAt, ago(binDays))));
+  if (attemptDays !== null)
+    while ((await clearAttempts(context, ago(attemptDays))) === AT_ONCE)
+      await new Promise((resolve) => setImmediate(resolve));
 }
 
-/** Clears attempts that ended before a time, with their moves: the database lets moves go of those alone whose data are being erased. */
+/**
+ * Clears attempts that ended before a time, with their moves: the database lets moves go of those alone whose data are
+ * being erased.
+ */
 async function clearAttempts({ db }: Pick<Context, 'db'>, before: Date): Promise<number> {
   const old = await db
     .select({ id: sitting.id, learnerId: sitting.learnerId, courseId: release.courseId })
@@ -37,7 +46,8 @@ async function clearAttempts({ db }: Pick<Context, 'db'>, before: Date): Promise
       .insert(erasing)
       .values(old.map(({ courseId, learnerId }) => ({ courseId, learnerId })))
       .onConflictDoNothing();
-    for (const table of [digest, standing, checkpoint, move]) await tx.delete(table).where(inArray(table.sittingId, ids));
+    for (const table of [digest, standing, checkpoint, move])
+      await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
     await tx.delete(erasing);
   });

@@ -17,7 +17,9 @@ export interface Manifest {
   readonly database: { readonly sha256: string; readonly bytes: number };
   /** The SHA-256 of each medium, which is its name too. */
   readonly media: readonly string[];
-  /** The SHA-256 of the sign-in secret; left out where it is not in a file, and in backups from before it stood here. */
+  /**
+   * The SHA-256 of the sign-in secret; left out where it is not in a file, and in backups from before it stood here.
+   */
   readonly secret?: string | undefined;
 }
 
@@ -50,15 +52,22 @@ export const exists = (path: string): Promise<boolean> =>
 
 /** The file a database lies in; a database on a server is that server's to back up. */
 export function fileOf(databaseUrl: string): string {
-  if (!databaseUrl.startsWith('file:')) throw new BackupProblem('The database is on a libSQL server: it is backed up there. Media are in the data folder.');
+  if (!databaseUrl.startsWith('file:'))
+    throw new BackupProblem('The database is on a libSQL server: it is backed up there. Media are in the data folder.');
   return databaseUrl.slice('file:'.length);
 }
 
 /**
- * Copies database and media into a folder that is not there yet, while the application runs. The database is copied by `VACUUM INTO`: one transaction's view of it
- * (https://www.sqlite.org/lang_vacuum.html). Media never change and are written before anything names them, so those copied afterwards are all that the copy names.
+ * Copies database and media into a folder that is not there yet, while the application runs. The database is copied by
+ * `VACUUM INTO`: one transaction's view of it (https://www.sqlite.org/lang_vacuum.html). Media never change and are
+ * written before anything names them, so those copied afterwards are all that the copy names.
  */
-export async function backUp({ data, databaseUrl }: Kept, to: string, application: string, now: Date): Promise<Manifest> {
+export async function backUp(
+  { data, databaseUrl }: Kept,
+  to: string,
+  application: string,
+  now: Date,
+): Promise<Manifest> {
   const source = fileOf(databaseUrl);
   if (!(await exists(source))) throw new BackupProblem(`There is no database at ${source}.`);
   if (await exists(to)) throw new BackupProblem(`${to} is there already.`);
@@ -75,7 +84,8 @@ export async function backUp({ data, databaseUrl }: Kept, to: string, applicatio
   }
   const media = await mediaIn(join(data, MEDIA));
   await copyMedia(data, part, media);
-  if (await exists(join(data, SECRET))) await writeFile(join(part, SECRET), await readFile(join(data, SECRET)), { mode: 0o600 });
+  if (await exists(join(data, SECRET)))
+    await writeFile(join(part, SECRET), await readFile(join(data, SECRET)), { mode: 0o600 });
   const manifest: Manifest = {
     format: 'vault-drop/backup',
     version: 1,

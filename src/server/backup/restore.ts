@@ -4,7 +4,19 @@ import { createClient } from '@libsql/client';
 import { array, number, object, string } from 'yup';
 import { RESTORING } from '../config';
 import { mediumAt } from '../media/files';
-import { BackupProblem, copyMedia, DATABASE, exists, fileOf, type Kept, MANIFEST, type Manifest, MEDIA, SECRET, sha256Of } from './backup';
+import {
+  BackupProblem,
+  copyMedia,
+  DATABASE,
+  exists,
+  fileOf,
+  type Kept,
+  MANIFEST,
+  type Manifest,
+  MEDIA,
+  SECRET,
+  sha256Of,
+} from './backup';
 
 const sha256 = () =>
   string()
@@ -26,20 +38,30 @@ const manifestSchema = object({
 export async function checked(from: string): Promise<Manifest> {
   let manifest: Manifest;
   try {
-    manifest = manifestSchema.validateSync(JSON.parse(await readFile(join(from, MANIFEST), 'utf8')), { strict: true }) as Manifest;
+    manifest = manifestSchema.validateSync(JSON.parse(await readFile(join(from, MANIFEST), 'utf8')), {
+      strict: true,
+    }) as Manifest;
   } catch {
     throw new BackupProblem(`${from} is no backup, or not a whole one: its ${MANIFEST} cannot be read.`);
   }
   const wrong = async (file: string, hash: string) => !(await exists(file)) || (await sha256Of(file)) !== hash;
-  if (await wrong(join(from, DATABASE), manifest.database.sha256)) throw new BackupProblem(`The database in ${from} is not what was backed up.`);
+  if (await wrong(join(from, DATABASE), manifest.database.sha256))
+    throw new BackupProblem(`The database in ${from} is not what was backed up.`);
   const secret = join(from, SECRET);
-  if (manifest.secret && (await wrong(secret, manifest.secret))) throw new BackupProblem(`The secret in ${from} is not what was backed up.`);
-  if ((await exists(secret)) && (await readFile(secret, 'utf8')).trim() === '') throw new BackupProblem(`The secret in ${from} is empty.`);
-  for (const hash of manifest.media) if (await wrong(mediumAt(join(from, MEDIA), hash), hash)) throw new BackupProblem(`The medium ${hash} in ${from} is not what was backed up.`);
+  if (manifest.secret && (await wrong(secret, manifest.secret)))
+    throw new BackupProblem(`The secret in ${from} is not what was backed up.`);
+  if ((await exists(secret)) && (await readFile(secret, 'utf8')).trim() === '')
+    throw new BackupProblem(`The secret in ${from} is empty.`);
+  for (const hash of manifest.media)
+    if (await wrong(mediumAt(join(from, MEDIA), hash), hash))
+      throw new BackupProblem(`The medium ${hash} in ${from} is not what was backed up.`);
   return manifest;
 }
 
-/** What stands in `restoring` once everything is copied and before anything is moved: from then on a restore can be finished or taken back. */
+/**
+ * What stands in `restoring` once everything is copied and before anything is moved: from then on a restore can be
+ * finished or taken back.
+ */
 interface Swap {
   /** Where what was there is set aside; null: there was nothing. */
   readonly setAside: string | null;
@@ -48,15 +70,23 @@ interface Swap {
 const SWAP = 'swap.json';
 
 /**
- * Puts a backup in the place of what an application keeps, which must not run meanwhile. What was there is set aside beside it, and its place is returned; null: there was
- * nothing. The backup itself is left as it is.
+ * Puts a backup in the place of what an application keeps, which must not run meanwhile. What was there is set aside
+ * beside it, and its place is returned; null: there was nothing. The backup itself is left as it is.
  */
-export async function restore(from: string, kept: Kept, now: Date, move: typeof rename = rename): Promise<{ manifest: Manifest; setAside: string | null }> {
+export async function restore(
+  from: string,
+  kept: Kept,
+  now: Date,
+  move: typeof rename = rename,
+): Promise<{ manifest: Manifest; setAside: string | null }> {
   const { data, databaseUrl } = kept;
   const database = fileOf(databaseUrl);
   const manifest = await checked(from);
   const part = join(data, RESTORING);
-  if (await exists(part)) throw new BackupProblem(`${part} is there: a restore was interrupted. Finish it with --finish, or take it back with --take-back.`);
+  if (await exists(part))
+    throw new BackupProblem(
+      `${part} is there: a restore was interrupted. Finish it with --finish, or take it back with --take-back.`,
+    );
   const there = await exists(database);
   if (there) await refuseIfRunning(database);
   await mkdir(data, { recursive: true, mode: 0o700 });
@@ -82,7 +112,10 @@ async function writeWhole(file: string, text: string, move: typeof rename): Prom
 }
 
 /** What is moved: its name in `restoring` and where things are set aside, and where it belongs. */
-const movedBy = ({ data, databaseUrl }: Kept, { hasSecret }: Swap): readonly (readonly [name: string, place: string])[] => [
+const movedBy = (
+  { data, databaseUrl }: Kept,
+  { hasSecret }: Swap,
+): readonly (readonly [name: string, place: string])[] => [
   [MEDIA, join(data, MEDIA)],
   ...(hasSecret ? [[SECRET, join(data, SECRET)] as const] : []),
   [DATABASE, fileOf(databaseUrl)],
@@ -90,7 +123,10 @@ const movedBy = ({ data, databaseUrl }: Kept, { hasSecret }: Swap): readonly (re
 /** A database has its log beside it. */
 const filesOf = (name: string): readonly string[] => (name === DATABASE ? ['', '-wal', '-shm'] : ['']);
 
-/** Moves what was there aside and the new in its place. What was done before is passed over, so that it can be gone on with wherever it was interrupted. */
+/**
+ * Moves what was there aside and the new in its place. What was done before is passed over, so that it can be gone on
+ * with wherever it was interrupted.
+ */
 async function swap(kept: Kept, how: Swap, move: typeof rename = rename): Promise<void> {
   const part = join(kept.data, RESTORING);
   const { setAside } = how;
@@ -118,7 +154,10 @@ async function interrupted({ data }: Kept): Promise<{ part: string; how: Swap | 
 /** Finishes a restore that was interrupted. */
 export async function finishRestore(kept: Kept): Promise<void> {
   const { how } = await interrupted(kept);
-  if (!how) throw new BackupProblem('It was interrupted before all of the backup was copied: take it back with --take-back, then restore again.');
+  if (!how)
+    throw new BackupProblem(
+      'It was interrupted before all of the backup was copied: take it back with --take-back, then restore again.',
+    );
   await swap(kept, how);
 }
 
@@ -138,13 +177,17 @@ export async function takeBackRestore(kept: Kept): Promise<void> {
   await rm(part, { recursive: true });
 }
 
-/** Leaving WAL wants the database for itself: it is refused while another process has it open (https://www.sqlite.org/wal.html). It also folds the log into the file. */
+/**
+ * Leaving WAL wants the database for itself: it is refused while another process has it open
+ * (https://www.sqlite.org/wal.html). It also folds the log into the file.
+ */
 async function refuseIfRunning(database: string): Promise<void> {
   const client = createClient({ url: `file:${database}`, timeout: 1000 });
   try {
     await client.execute('PRAGMA journal_mode=DELETE');
   } catch (error) {
-    if (/SQLITE_(BUSY|LOCKED)/.test((error as { code?: string }).code ?? '')) throw new BackupProblem('The application is running. Stop it first.');
+    if (/SQLITE_(BUSY|LOCKED)/.test((error as { code?: string }).code ?? ''))
+      throw new BackupProblem('The application is running. Stop it first.');
     throw error;
   } finally {
     client.close();

@@ -29,10 +29,15 @@ export async function courseOf(as: As<Teacher>, id: string): Promise<{ row: Cour
 
 /** Is a learner on a course's roster? */
 export const isOnRoster = async ({ db }: Pick<As, 'db'>, courseId: string, learnerId: string): Promise<boolean> =>
-  (await db.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) })) !== undefined;
+  (await db.query.courseLearner.findFirst({
+    where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)),
+  })) !== undefined;
 
 /** A release of a course of the teacher's. */
-export async function releaseOf(as: As<Teacher>, id: string): Promise<{ row: typeof release.$inferSelect; course: CourseRow; right: CourseRight } | null> {
+export async function releaseOf(
+  as: As<Teacher>,
+  id: string,
+): Promise<{ row: typeof release.$inferSelect; course: CourseRow; right: CourseRight } | null> {
   const [found] = await as.db
     .select({ row: release, course })
     .from(release)

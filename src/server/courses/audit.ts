@@ -16,7 +16,10 @@ export interface AuditEntry {
 }
 
 /** Records who changed marks, or what they rest on. */
-export async function record({ db, person, now }: Pick<As, 'person' | 'now'> & { db: Pick<Database, 'insert'> }, entry: AuditEntry): Promise<void> {
+export async function record(
+  { db, person, now }: Pick<As, 'person' | 'now'> & { db: Pick<Database, 'insert'> },
+  entry: AuditEntry,
+): Promise<void> {
   await db.insert(audit).values({ ...entry, by: person.id, at: now() });
 }
 
@@ -26,7 +29,15 @@ const MOST = 500;
 export async function listAudit(as: As<Teacher>, courseId: string): Promise<Result<AuditRow[]>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const rows = await as.db
-    .select({ n: audit.n, at: audit.at, byId: audit.by, what: audit.what, learnerId: audit.learnerId, release: release.title, detail: audit.detail })
+    .select({
+      n: audit.n,
+      at: audit.at,
+      byId: audit.by,
+      what: audit.what,
+      learnerId: audit.learnerId,
+      release: release.title,
+      detail: audit.detail,
+    })
     .from(audit)
     .leftJoin(release, eq(release.id, audit.releaseId))
     .where(eq(audit.courseId, courseId))
@@ -37,6 +48,10 @@ export async function listAudit(as: As<Teacher>, courseId: string): Promise<Resu
     rows.flatMap(({ byId, learnerId }) => (learnerId ? [byId, learnerId] : [byId])),
   );
   return ok(
-    rows.map(({ byId, learnerId, ...row }) => ({ ...row, by: names.get(byId) ?? 'somebody who is not here any more', learner: learnerId && (names.get(learnerId) ?? null) })),
+    rows.map(({ byId, learnerId, ...row }) => ({
+      ...row,
+      by: names.get(byId) ?? 'somebody who is not here any more',
+      learner: learnerId && (names.get(learnerId) ?? null),
+    })),
   );
 }

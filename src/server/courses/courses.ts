@@ -10,20 +10,38 @@ import { newCode } from './join';
 /** The courses the teacher owns or teaches, those put away last. */
 export async function listCourses(as: As<Teacher>): Promise<CourseRow[]> {
   const rows = await as.db
-    .select({ id: course.id, title: course.title, learners: count(courseLearner.learnerId), owner: user.name, ownerId: course.ownerId, archivedAt: course.archivedAt })
+    .select({
+      id: course.id,
+      title: course.title,
+      learners: count(courseLearner.learnerId),
+      owner: user.name,
+      ownerId: course.ownerId,
+      archivedAt: course.archivedAt,
+    })
     .from(course)
     .innerJoin(user, eq(user.id, course.ownerId))
     .leftJoin(courseLearner, eq(courseLearner.courseId, course.id))
     .where(isTaughtBy(as))
     .groupBy(course.id)
     .orderBy(sql`${course.archivedAt} is not null`, asc(course.title));
-  return rows.map(({ ownerId, archivedAt, ...row }) => ({ ...row, right: ownerId === as.person.id ? 'own' : 'teach', archived: archivedAt !== null }));
+  return rows.map(({ ownerId, archivedAt, ...row }) => ({
+    ...row,
+    right: ownerId === as.person.id ? 'own' : 'teach',
+    archived: archivedAt !== null,
+  }));
 }
 
 /** `id` is the client's, so that making it twice makes it once. */
-export async function makeCourse({ db, person, now }: As<Teacher>, id: string, title: string): Promise<Result<{ id: string }>> {
+export async function makeCourse(
+  { db, person, now }: As<Teacher>,
+  id: string,
+  title: string,
+): Promise<Result<{ id: string }>> {
   await db.insert(course).values({ id, title, ownerId: person.id, createdAt: now() }).onConflictDoNothing();
-  const made = await db.query.course.findFirst({ columns: { id: true }, where: and(eq(course.id, id), eq(course.ownerId, person.id)) });
+  const made = await db.query.course.findFirst({
+    columns: { id: true },
+    where: and(eq(course.id, id), eq(course.ownerId, person.id)),
+  });
   return made ? ok({ id }) : fail('notFound');
 }
 
@@ -70,7 +88,11 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
   });
 }
 
-export async function changeCourse(as: As<Teacher>, id: string, { title, archived, join, zone, from }: CourseChange): Promise<Result<CourseSaved>> {
+export async function changeCourse(
+  as: As<Teacher>,
+  id: string,
+  { title, archived, join, zone, from }: CourseChange,
+): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
   if (archived !== undefined && found.right !== 'own') return fail('notAllowed');
@@ -90,14 +112,24 @@ export async function changeCourse(as: As<Teacher>, id: string, { title, archive
     .where(and(eq(course.id, id), eq(course.revision, from ?? row.revision)))
     .returning({ revision: course.revision });
   const [saved] = changed;
-  if (saved) return ok({ title: title ?? row.title, join: code === null ? null : { code, until }, zone: zone === undefined ? row.zone : zone, revision: saved.revision });
+  if (saved)
+    return ok({
+      title: title ?? row.title,
+      join: code === null ? null : { code, until },
+      zone: zone === undefined ? row.zone : zone,
+      revision: saved.revision,
+    });
   const now = await courseOf(as, id);
   if (!now) return fail('notFound');
   const { row: there } = now;
   return fail('changedMeanwhile', {
     detail: {
       revision: there.revision,
-      content: { title: there.title, zone: there.zone, join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil } },
+      content: {
+        title: there.title,
+        zone: there.zone,
+        join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil },
+      },
     },
   });
 }
@@ -116,16 +148,29 @@ export async function listTeachers(as: As<Teacher>, courseId: string): Promise<R
 }
 
 /** The owner lets a colleague teach the course, or no longer. A co-teacher may leave by themselves. */
-export async function setTeacher(as: As<Teacher>, courseId: string, username: string, teaches: boolean): Promise<Result<TeacherRow[]>> {
+export async function setTeacher(
+  as: As<Teacher>,
+  courseId: string,
+  username: string,
+  teaches: boolean,
+): Promise<Result<TeacherRow[]>> {
   const { db, person, now } = as;
   const found = await courseOf(as, courseId);
   if (!found) return fail('notFound');
-  const them = await db.query.user.findFirst({ where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')) });
+  const them = await db.query.user.findFirst({
+    where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')),
+  });
   const leaves = !teaches && them?.id === person.id;
   if (found.right !== 'own' && !leaves) return fail('notAllowed');
   if (!them || them.id === found.row.ownerId)
-    return fail('invalid', { problems: [{ path: 'username', message: them ? 'The course is theirs.' : 'No colleague has this user name.' }] });
-  if (teaches) await db.insert(courseTeacher).values({ courseId, personId: them.id, addedAt: now() }).onConflictDoNothing();
-  else await db.delete(courseTeacher).where(and(eq(courseTeacher.courseId, courseId), eq(courseTeacher.personId, them.id)));
+    return fail('invalid', {
+      problems: [{ path: 'username', message: them ? 'The course is theirs.' : 'No colleague has this user name.' }],
+    });
+  if (teaches)
+    await db.insert(courseTeacher).values({ courseId, personId: them.id, addedAt: now() }).onConflictDoNothing();
+  else
+    await db
+      .delete(courseTeacher)
+      .where(and(eq(courseTeacher.courseId, courseId), eq(courseTeacher.personId, them.id)));
   return leaves ? ok([]) : listTeachers(as, courseId);
 }

@@ -1,8 +1,9 @@
 import type { Database } from '../database/open';
 
 /**
- * The order of learners by their whole marks, as the first page of a gradebook found it: the pages after it go on in the same order, whatever becomes of marks
- * meanwhile, so that nobody is shown twice or passed over, and need not work out everybody again. Nothing rests on it: forgotten, it is found anew.
+ * The order of learners by their whole marks, as the first page of a gradebook found it: the pages after it go on in
+ * the same order, whatever becomes of marks meanwhile, so that nobody is shown twice or passed over, and need not work
+ * out everybody again. Nothing rests on it: forgotten, it is found anew.
  */
 const MOST_KEPT = 50;
 const kept = new WeakMap<Database, Map<string, readonly string[]>>();
@@ -22,7 +23,11 @@ export function rememberOrder(db: Database, key: OrderKey, learners: readonly st
 }
 
 /** Sorts learners as they were remembered, those who came since at the end; null: nothing is remembered. */
-export function asRemembered<T extends { readonly id: string }>(db: Database, key: OrderKey, learners: readonly T[]): T[] | null {
+export function asRemembered<T extends { readonly id: string }>(
+  db: Database,
+  key: OrderKey,
+  learners: readonly T[],
+): T[] | null {
   const order = kept.get(db)?.get(nameOf(key));
   if (!order) return null;
   const placeOf = new Map(order.map((id, place) => [id, place]));

@@ -1,5 +1,12 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { type GradebookPage, type GradeCell, type GradeRow, type GradesSought, type HandMark, ROSTER_PAGE } from '../../contract';
+import {
+  type GradebookPage,
+  type GradeCell,
+  type GradeRow,
+  type GradesSought,
+  type HandMark,
+  ROSTER_PAGE,
+} from '../../contract';
 import { countingMark, type Entry, wholeMark, withoutDust } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
@@ -14,20 +21,41 @@ import { asRemembered, type OrderKey, rememberOrder } from './gradeOrder';
 import { everybodyOn, listRoster } from './roster';
 
 /** A page of a course's gradebook: learners by its counting releases. */
-export async function openGradebook(as: As<Teacher>, courseId: string, { words = '', from = 0, sort = 'name' }: GradesSought = {}): Promise<Result<GradebookPage>> {
+export async function openGradebook(
+  as: As<Teacher>,
+  courseId: string,
+  { words = '', from = 0, sort = 'name' }: GradesSought = {},
+): Promise<Result<GradebookPage>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const { releases, categories } = await columnsOf(as, courseId, from === 0);
-  const columns = releases.map(({ id, title, categoryId, dueAt, closesAt, outOf }) => ({ id, title, categoryId, dueAt, closesAt, outOf }));
+  const columns = releases.map(({ id, title, categoryId, dueAt, closesAt, outOf }) => ({
+    id,
+    title,
+    categoryId,
+    dueAt,
+    closesAt,
+    outOf,
+  }));
   if (sort !== 'name') {
     const everybody = await everybodyOn(as, courseId, words);
     const key: OrderKey = [as.person.id, courseId, sort, words];
     const inOrder = from > 0 ? asRemembered(as.db, key, everybody) : null;
     if (inOrder)
-      return ok({ releases: columns, categories, rows: await gradeRows(as, releases, categories, inOrder.slice(from, from + ROSTER_PAGE)), total: inOrder.length, from });
+      return ok({
+        releases: columns,
+        categories,
+        rows: await gradeRows(as, releases, categories, inOrder.slice(from, from + ROSTER_PAGE)),
+        total: inOrder.length,
+        from,
+      });
     // By the whole: that of everybody has to be known first.
     const all = await gradeEverybody(as, releases, categories, everybody);
     const sign = sort === 'lowest' ? 1 : -1;
-    all.sort((a, b) => (a.whole === null || b.whole === null ? Number(a.whole === null) - Number(b.whole === null) : sign * (a.whole - b.whole)));
+    all.sort((a, b) =>
+      a.whole === null || b.whole === null
+        ? Number(a.whole === null) - Number(b.whole === null)
+        : sign * (a.whole - b.whole),
+    );
     rememberOrder(
       as.db,
       key,
@@ -37,11 +65,24 @@ export async function openGradebook(as: As<Teacher>, courseId: string, { words =
   }
   const page = await listRoster(as, courseId, { words, from });
   if (!page.ok) return page;
-  return ok({ releases: columns, categories, rows: await gradeRows(as, releases, categories, page.value.rows), total: page.value.total, from });
+  return ok({
+    releases: columns,
+    categories,
+    rows: await gradeRows(as, releases, categories, page.value.rows),
+    total: page.value.total,
+    from,
+  });
 }
 
-/** The releases of a course that count, and its categories. `anew`: what ran out of time is what it came to; only where there may be such a sitting, a query a release. */
-async function columnsOf(as: As<Teacher>, courseId: string, anew: boolean): Promise<{ releases: ReleaseRow[]; categories: GradebookPage['categories'] }> {
+/**
+ * The releases of a course that count, and its categories. `anew`: what ran out of time is what it came to; only where
+ * there may be such a sitting, a query a release.
+ */
+async function columnsOf(
+  as: As<Teacher>,
+  courseId: string,
+  anew: boolean,
+): Promise<{ releases: ReleaseRow[]; categories: GradebookPage['categories'] }> {
   const { db } = as;
   const found = await db
     .select()
@@ -79,11 +120,17 @@ async function gradeEverybody(
   learners: readonly Who[],
 ): Promise<GradeRow[]> {
   const rows: GradeRow[] = [];
-  for (let i = 0; i < learners.length; i += AT_ONCE) rows.push(...(await gradeRows(as, releases, categories, learners.slice(i, i + AT_ONCE))));
+  for (let i = 0; i < learners.length; i += AT_ONCE)
+    rows.push(...(await gradeRows(as, releases, categories, learners.slice(i, i + AT_ONCE))));
   return rows;
 }
 
-async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categories: readonly { id: string; weight: number }[], learners: readonly Who[]): Promise<GradeRow[]> {
+async function gradeRows(
+  as: As<Teacher>,
+  releases: readonly ReleaseRow[],
+  categories: readonly { id: string; weight: number }[],
+  learners: readonly Who[],
+): Promise<GradeRow[]> {
   const { db, now } = as;
   const ids = releases.map(({ id }) => id);
   const people = learners.map(({ id }) => id);
@@ -118,7 +165,11 @@ async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categ
   }
   const handOf = new Map(byHand.map((one) => [key(one.releaseId, one.learnerId), one]));
   const allowedOf = new Map(allowed.map((one) => [key(one.releaseId, one.learnerId), one]));
-  const isFor = new Set(whom.flatMap(({ releaseId, learnerId, member }) => (learnerId || member ? [key(releaseId, learnerId ?? member ?? '')] : [])));
+  const isFor = new Set(
+    whom.flatMap(({ releaseId, learnerId, member }) =>
+      learnerId || member ? [key(releaseId, learnerId ?? member ?? '')] : [],
+    ),
+  );
 
   return learners.map(({ id: learnerId, name, username }) => {
     const cells = releases.map((one): GradeCell => {
@@ -135,18 +186,38 @@ async function gradeRows(as: As<Teacher>, releases: readonly ReleaseRow[], categ
       return {
         points: hand ? hand.points : counts && withoutDust(counts.points),
         outOf: withoutDust((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? one.outOf),
-        state: hand || touched.some(({ finished }) => finished) ? 'done' : !forThem ? 'notFor' : counts ? 'running' : over ? 'missing' : mine.length > 0 ? 'running' : 'none',
+        state:
+          hand || touched.some(({ finished }) => finished)
+            ? 'done'
+            : !forThem
+              ? 'notFor'
+              : counts
+                ? 'running'
+                : over
+                  ? 'missing'
+                  : mine.length > 0
+                    ? 'running'
+                    : 'none',
         late: due !== null && last !== null && last > due,
         byHand: hand?.reason ?? null,
       };
     });
-    const entries = cells.map(({ points, outOf, state }): Entry => ({ mark: points === null ? null : { points, outOf }, missing: state === 'missing' }));
+    const entries = cells.map(
+      ({ points, outOf, state }): Entry => ({
+        mark: points === null ? null : { points, outOf },
+        missing: state === 'missing',
+      }),
+    );
     return { learnerId, name, username, cells, whole: wholeMark(releases, entries, categories) };
   });
 }
 
 /** The overall mark of everybody in a course; `without`: as if there were no such category. */
-export async function overallMarks(as: As<Teacher>, courseId: string, without?: string): Promise<{ learnerId: string; name: string; overall: number | null }[]> {
+export async function overallMarks(
+  as: As<Teacher>,
+  courseId: string,
+  without?: string,
+): Promise<{ learnerId: string; name: string; overall: number | null }[]> {
   const { releases, categories } = await columnsOf(as, courseId, false);
   const left = categories.filter(({ id }) => id !== without);
   const counting = releases.map((one) => (one.categoryId === without ? { ...one, categoryId: null } : one));
@@ -160,8 +231,9 @@ const rounded = (n: number): number => Number(n.toFixed(8));
 const exact = (n: number): string => String(n);
 
 /**
- * The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner, each mark with what it is out of, and what each category comes to. The overall mark follows from the line: the
- * points of a category against what they are out of, the categories by their weights.
+ * The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner, each mark with what it is out of, and what
+ * each category comes to. The overall mark follows from the line: the points of a category against what they are out
+ * of, the categories by their weights.
  */
 export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<Result<string>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
@@ -169,7 +241,12 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
   const rows = await gradeEverybody(as, releases, categories, await everybodyOn(as, courseId));
   const titled = (id: string | null) => categories.find((one) => one.id === id);
   const remarks = (cell: GradeCell) =>
-    [cell.state === 'missing' && 'missing', cell.state === 'notFor' && 'not assigned', cell.late && 'late', cell.byHand !== null && `by hand: ${cell.byHand}`]
+    [
+      cell.state === 'missing' && 'missing',
+      cell.state === 'notFor' && 'not assigned',
+      cell.late && 'late',
+      cell.byHand !== null && `by hand: ${cell.byHand}`,
+    ]
       .filter(Boolean)
       .join('; ');
   const points = (cell: GradeCell) => (cell.points !== null ? exact(cell.points) : cell.state === 'missing' ? '0' : '');
@@ -183,7 +260,10 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
           const of = categories.length === 0 ? '' : ` (${titled(categoryId)?.title ?? 'counts in none'})`;
           return [`${title}${of}`, `${title}: out of`, `${title}: remarks`];
         }),
-        ...categories.flatMap(({ title, weight }) => [`category ${title}, weight ${exact(weight)}: points`, `category ${title}: out of`]),
+        ...categories.flatMap(({ title, weight }) => [
+          `category ${title}, weight ${exact(weight)}: points`,
+          `category ${title}: out of`,
+        ]),
         'overall mark, percent',
       ],
       rows.map(({ name, username, cells, whole }) => [
@@ -191,9 +271,14 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
         username,
         ...cells.flatMap((cell) => [points(cell), outOf(cell), remarks(cell)]),
         ...categories.flatMap(({ id }) => {
-          const own = cells.filter((cell, i) => releases[i]?.categoryId === id && (cell.points !== null || cell.state === 'missing'));
+          const own = cells.filter(
+            (cell, i) => releases[i]?.categoryId === id && (cell.points !== null || cell.state === 'missing'),
+          );
           if (own.length === 0) return ['', ''];
-          return [exact(own.reduce((sum, cell) => sum + (cell.points ?? 0), 0)), exact(own.reduce((sum, cell) => sum + cell.outOf, 0))];
+          return [
+            exact(own.reduce((sum, cell) => sum + (cell.points ?? 0), 0)),
+            exact(own.reduce((sum, cell) => sum + cell.outOf, 0)),
+          ];
         }),
         whole === null ? '' : exact(rounded(whole * 100)),
       ]),
@@ -201,8 +286,16 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
   );
 }
 
-/** Sets a learner's mark of a release by hand, with a reason, out of what there is to be had now; null: what the sittings came to counts again. */
-export async function setMark(as: As<Teacher>, releaseId: string, learnerId: string, mark: HandMark | null): Promise<Result<null>> {
+/**
+ * Sets a learner's mark of a release by hand, with a reason, out of what there is to be had now; null: what the
+ * sittings came to counts again.
+ */
+export async function setMark(
+  as: As<Teacher>,
+  releaseId: string,
+  learnerId: string,
+  mark: HandMark | null,
+): Promise<Result<null>> {
   const { db, person, now } = as;
   const found = await releaseOf(as, releaseId);
   if (!found || !(await isOnRoster(as, found.course.id, learnerId))) return fail('notFound');
@@ -212,13 +305,23 @@ export async function setMark(as: As<Teacher>, releaseId: string, learnerId: str
   if (!mark && !before) return ok(null);
   const outOf = await outOfNow(as, found.row, learnerId);
   if (mark && mark.points > outOf && !mark.above)
-    return fail('invalid', { problems: [{ path: 'mark.above', message: `${mark.points} is more than the ${outOf} there are to be had. Say that you mean it.` }] });
+    return fail('invalid', {
+      problems: [
+        {
+          path: 'mark.above',
+          message: `${mark.points} is more than the ${outOf} there are to be had. Say that you mean it.`,
+        },
+      ],
+    });
   await db.transaction(async (tx) => {
     if (mark)
       await tx
         .insert(markOverride)
         .values({ releaseId, learnerId, points: mark.points, reason: mark.reason, outOf, by: person.id, at: now() })
-        .onConflictDoUpdate({ target: [markOverride.releaseId, markOverride.learnerId], set: { points: mark.points, reason: mark.reason, outOf, by: person.id, at: now() } });
+        .onConflictDoUpdate({
+          target: [markOverride.releaseId, markOverride.learnerId],
+          set: { points: mark.points, reason: mark.reason, outOf, by: person.id, at: now() },
+        });
     else await tx.delete(markOverride).where(its);
     await record(
       { ...as, db: tx },
@@ -227,7 +330,12 @@ export async function setMark(as: As<Teacher>, releaseId: string, learnerId: str
         releaseId,
         learnerId,
         what: mark ? 'markSet' : 'markSetBack',
-        detail: { before: before?.points ?? null, points: mark?.points ?? null, outOf: mark ? outOf : (before?.outOf ?? null), reason: mark?.reason ?? '' },
+        detail: {
+          before: before?.points ?? null,
+          points: mark?.points ?? null,
+          outOf: mark ? outOf : (before?.outOf ?? null),
+          reason: mark?.reason ?? '',
+        },
       },
     );
   });

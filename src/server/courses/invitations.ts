@@ -7,7 +7,9 @@ import { course, courseGroup, courseInvitation, courseLearner, groupMember } fro
 import { fail, ok, type Result } from '../errors';
 import { isTaughtBy } from './access';
 
-/** Of some accounts, those whose person the teacher knows: they made the account, or teach that learner in some course. */
+/**
+ * Of some accounts, those whose person the teacher knows: they made the account, or teach that learner in some course.
+ */
 export async function knownLearners(as: As<Teacher>, ids: readonly string[]): Promise<ReadonlySet<string>> {
   const known = new Set<string>();
   for (let from = 0; from < ids.length; from += 500) {
@@ -20,7 +22,14 @@ export async function knownLearners(as: As<Teacher>, ids: readonly string[]): Pr
           inArray(user.id, some),
           or(
             eq(user.madeBy, as.person.id),
-            inArray(user.id, as.db.select({ id: courseLearner.learnerId }).from(courseLearner).innerJoin(course, eq(course.id, courseLearner.courseId)).where(isTaughtBy(as))),
+            inArray(
+              user.id,
+              as.db
+                .select({ id: courseLearner.learnerId })
+                .from(courseLearner)
+                .innerJoin(course, eq(course.id, courseLearner.courseId))
+                .where(isTaughtBy(as)),
+            ),
           ),
         ),
       );
@@ -37,16 +46,26 @@ export async function mayEnrol(as: As<Teacher>, ids: readonly string[]): Promise
 }
 
 /** Asks learners into a course. Asking again changes nothing but the groups they would come into. */
-export async function invite({ db, person, now }: As<Teacher>, courseId: string, learners: readonly { readonly id: string; readonly groups: readonly string[] }[]): Promise<void> {
+export async function invite(
+  { db, person, now }: As<Teacher>,
+  courseId: string,
+  learners: readonly { readonly id: string; readonly groups: readonly string[] }[],
+): Promise<void> {
   for (const { id, groups } of learners)
     await db
       .insert(courseInvitation)
       .values({ courseId, learnerId: id, by: person.id, at: now(), groups: [...groups] })
-      .onConflictDoUpdate({ target: [courseInvitation.courseId, courseInvitation.learnerId], set: { groups: [...groups] } });
+      .onConflictDoUpdate({
+        target: [courseInvitation.courseId, courseInvitation.learnerId],
+        set: { groups: [...groups] },
+      });
 }
 
 /** The courses a learner is asked into. */
-export const listInvitations = ({ db, person }: Pick<As<Learner>, 'person' | keyof Context>): Promise<InvitationRow[]> =>
+export const listInvitations = ({
+  db,
+  person,
+}: Pick<As<Learner>, 'person' | keyof Context>): Promise<InvitationRow[]> =>
   db
     .select({ courseId: course.id, course: course.title, teacher: user.name })
     .from(courseInvitation)
@@ -56,14 +75,21 @@ export const listInvitations = ({ db, person }: Pick<As<Learner>, 'person' | key
     .orderBy(asc(course.title));
 
 /** The learner says yes (they are in the course from then on) or no. */
-export async function answerInvitation({ db, person, now }: As<Learner>, courseId: string, yes: boolean): Promise<Result<null>> {
+export async function answerInvitation(
+  { db, person, now }: As<Learner>,
+  courseId: string,
+  yes: boolean,
+): Promise<Result<null>> {
   const learnerId = person.id;
   return db.transaction(async (tx): Promise<Result<null>> => {
     const [asked] = await tx
       .delete(courseInvitation)
       .where(and(eq(courseInvitation.courseId, courseId), eq(courseInvitation.learnerId, learnerId)))
       .returning({ groups: courseInvitation.groups });
-    const isIn = (await tx.query.courseLearner.findFirst({ where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)) })) !== undefined;
+    const isIn =
+      (await tx.query.courseLearner.findFirst({
+        where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)),
+      })) !== undefined;
     if (!asked) return isIn && yes ? ok(null) : fail('notFound');
     if (!yes) return ok(null);
     await tx.insert(courseLearner).values({ courseId, learnerId, addedAt: now() }).onConflictDoNothing();
@@ -82,6 +108,9 @@ export async function answerInvitation({ db, person, now }: As<Learner>, courseI
 
 /** How many are asked into a course and have not answered. */
 export async function countInvited({ db }: Pick<Context, 'db'>, courseId: string): Promise<number> {
-  const [row] = await db.select({ n: sql<number>`count(*)` }).from(courseInvitation).where(eq(courseInvitation.courseId, courseId));
+  const [row] = await db
+    .select({ n: sql<number>`count(*)` })
+    .from(courseInvitation)
+    .where(eq(courseInvitation.courseId, courseId));
   return row?.n ?? 0;
 }

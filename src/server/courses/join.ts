@@ -20,23 +20,35 @@ const meant = (code: string) => code.toUpperCase().replace(/[\s-]/g, '');
 async function courseBy({ db, now }: Context, code: string) {
   return db.query.course.findFirst({
     columns: { id: true, title: true, ownerId: true },
-    where: and(eq(course.joinCode, meant(code)), isNull(course.archivedAt), or(isNull(course.joinUntil), gt(course.joinUntil, now()))),
+    where: and(
+      eq(course.joinCode, meant(code)),
+      isNull(course.archivedAt),
+      or(isNull(course.joinUntil), gt(course.joinUntil, now())),
+    ),
   });
 }
 
-const noSuchCode = () => fail('invalid', { problems: [{ path: 'code', message: 'No course has this code now. Ask your teacher for it.' }] });
+const noSuchCode = () =>
+  fail('invalid', { problems: [{ path: 'code', message: 'No course has this code now. Ask your teacher for it.' }] });
 
 /** A learner joins a course by its code. Joining again changes nothing. */
 export async function joinCourse(as: As<Learner>, code: string): Promise<Result<{ course: string }>> {
   if (!(await mayOnceMore(as, 'joining-address', as.address ?? ''))) return fail('tooMany');
   const found = await courseBy(as, code);
   if (!found) return (await mayOnceMore(as, 'joining-guess', as.person.id)) ? noSuchCode() : fail('tooMany');
-  await as.db.insert(courseLearner).values({ courseId: found.id, learnerId: as.person.id, addedAt: as.now() }).onConflictDoNothing();
+  await as.db
+    .insert(courseLearner)
+    .values({ courseId: found.id, learnerId: as.person.id, addedAt: as.now() })
+    .onConflictDoNothing();
   return ok({ course: found.title });
 }
 
 /** Somebody who has no account makes one with a code, and joins its course. Its owner may reset the password. */
-export async function registerWith(context: Context, code: string, learner: Pick<NewPerson, 'name' | 'username' | 'password'>): Promise<Result<{ course: string }>> {
+export async function registerWith(
+  context: Context,
+  code: string,
+  learner: Pick<NewPerson, 'name' | 'username' | 'password'>,
+): Promise<Result<{ course: string }>> {
   const address = context.address ?? '';
   if (!(await mayOnceMore(context, 'joining-address', address))) return fail('tooMany');
   const found = await courseBy(context, code);
@@ -44,6 +56,8 @@ export async function registerWith(context: Context, code: string, learner: Pick
   if (!(await mayOnceMore(context, 'joining-code', found.id))) return fail('tooMany');
   const made = await makePerson(context, { ...learner, role: 'learner', madeBy: found.ownerId });
   if (!made.ok) return made;
-  await context.db.insert(courseLearner).values({ courseId: found.id, learnerId: made.value.id, addedAt: context.now() });
+  await context.db
+    .insert(courseLearner)
+    .values({ courseId: found.id, learnerId: made.value.id, addedAt: context.now() });
   return ok({ course: found.title });
 }

@@ -13,10 +13,23 @@ export async function listParts(as: As<Teacher>, courseId: string): Promise<Resu
   if (!found) return fail('notFound');
   const { unitsRevision, categoriesRevision } = found.row;
   const [units, categories, groups] = await Promise.all([
-    db.select({ id: unit.id, title: unit.title }).from(unit).where(eq(unit.courseId, courseId)).orderBy(asc(unit.position)),
-    db.select({ id: category.id, title: category.title, weight: category.weight }).from(category).where(eq(category.courseId, courseId)).orderBy(asc(category.position)),
     db
-      .select({ id: courseGroup.id, title: courseGroup.title, revision: courseGroup.revision, learners: count(groupMember.learnerId) })
+      .select({ id: unit.id, title: unit.title })
+      .from(unit)
+      .where(eq(unit.courseId, courseId))
+      .orderBy(asc(unit.position)),
+    db
+      .select({ id: category.id, title: category.title, weight: category.weight })
+      .from(category)
+      .where(eq(category.courseId, courseId))
+      .orderBy(asc(category.position)),
+    db
+      .select({
+        id: courseGroup.id,
+        title: courseGroup.title,
+        revision: courseGroup.revision,
+        learners: count(groupMember.learnerId),
+      })
       .from(courseGroup)
       .leftJoin(groupMember, eq(groupMember.groupId, courseGroup.id))
       .where(eq(courseGroup.courseId, courseId))
@@ -31,13 +44,23 @@ const refused = (message: string) => fail('invalid', { problems: [{ path: 'id', 
 /** What was changed meanwhile: the list as it is now, and its revision. */
 async function movedOn(as: As<Teacher>, courseId: string, what: 'units' | 'categories'): Promise<Failure> {
   const parts = await listParts(as, courseId);
-  return parts.ok ? fail('changedMeanwhile', { detail: { revision: parts.value[`${what}Revision`], content: { [what]: parts.value[what] } } }) : parts;
+  return parts.ok
+    ? fail('changedMeanwhile', {
+        detail: { revision: parts.value[`${what}Revision`], content: { [what]: parts.value[what] } },
+      })
+    : parts;
 }
 
 /**
- * Saves the units as they are given, in their order. `from`: the revision they were made on, where it matters. None is removed by that: see `removals.ts`.
+ * Saves the units as they are given, in their order. `from`: the revision they were made on, where it matters. None is
+ * removed by that: see `removals.ts`.
  */
-export async function saveUnits(as: As<Teacher>, courseId: string, units: readonly UnitRow[], from?: number): Promise<Result<CourseParts>> {
+export async function saveUnits(
+  as: As<Teacher>,
+  courseId: string,
+  units: readonly UnitRow[],
+  from?: number,
+): Promise<Result<CourseParts>> {
   const found = await courseOf(as, courseId);
   if (!found) return fail('notFound');
   if (from !== undefined && found.row.unitsRevision !== from) return movedOn(as, courseId, 'units');
@@ -54,18 +77,27 @@ export async function saveUnits(as: As<Teacher>, courseId: string, units: readon
       ),
     );
   if (there.some((one) => one.courseId !== courseId)) return refused('This unit belongs to another course.');
-  if (there.some(({ id }) => !units.some((one) => one.id === id))) return refused('A unit is removed by itself, not by leaving it out.');
+  if (there.some(({ id }) => !units.some((one) => one.id === id)))
+    return refused('A unit is removed by itself, not by leaving it out.');
   const saved = await as.db.transaction(async (tx) => {
     if (!(await raise(tx, courseId, 'unitsRevision', from))) return false;
     for (const [position, { id, title }] of units.entries())
-      await tx.insert(unit).values({ id, courseId, title, position }).onConflictDoUpdate({ target: unit.id, set: { title, position } });
+      await tx
+        .insert(unit)
+        .values({ id, courseId, title, position })
+        .onConflictDoUpdate({ target: unit.id, set: { title, position } });
     return true;
   });
   return saved ? listParts(as, courseId) : movedOn(as, courseId, 'units');
 }
 
 /** Saves the weight categories as they are given. A weight that changes is on record: marks rest on it. */
-export async function saveCategories(as: As<Teacher>, courseId: string, categories: readonly CategoryRow[], from?: number): Promise<Result<CourseParts>> {
+export async function saveCategories(
+  as: As<Teacher>,
+  courseId: string,
+  categories: readonly CategoryRow[],
+  from?: number,
+): Promise<Result<CourseParts>> {
   const found = await courseOf(as, courseId);
   if (!found) return fail('notFound');
   if (from !== undefined && found.row.categoriesRevision !== from) return movedOn(as, courseId, 'categories');
@@ -82,7 +114,8 @@ export async function saveCategories(as: As<Teacher>, courseId: string, categori
       ),
     );
   if (there.some((one) => one.courseId !== courseId)) return refused('This category belongs to another course.');
-  if (there.some(({ id }) => !categories.some((one) => one.id === id))) return refused('A category is removed by itself, not by leaving it out.');
+  if (there.some(({ id }) => !categories.some((one) => one.id === id)))
+    return refused('A category is removed by itself, not by leaving it out.');
   const weights = categories.flatMap(({ id, title, weight }) => {
     const before = there.find((one) => one.id === id)?.weight ?? null;
     return before === weight ? [] : [{ title, before, weight }];
@@ -90,7 +123,10 @@ export async function saveCategories(as: As<Teacher>, courseId: string, categori
   const saved = await as.db.transaction(async (tx) => {
     if (!(await raise(tx, courseId, 'categoriesRevision', from))) return false;
     for (const [position, { id, title, weight }] of categories.entries())
-      await tx.insert(category).values({ id, courseId, title, weight, position }).onConflictDoUpdate({ target: category.id, set: { title, weight, position } });
+      await tx
+        .insert(category)
+        .values({ id, courseId, title, weight, position })
+        .onConflictDoUpdate({ target: category.id, set: { title, weight, position } });
     if (weights.length > 0) await record({ ...as, db: tx }, { courseId, what: 'categories', detail: { weights } });
     return true;
   });
@@ -100,7 +136,12 @@ export async function saveCategories(as: As<Teacher>, courseId: string, categori
 type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
 
 /** Raises a revision of a course, if it is the one a write was made on. */
-export async function raise(tx: Transaction, courseId: string, field: 'revision' | 'unitsRevision' | 'categoriesRevision', from: number | undefined): Promise<boolean> {
+export async function raise(
+  tx: Transaction,
+  courseId: string,
+  field: 'revision' | 'unitsRevision' | 'categoriesRevision',
+  from: number | undefined,
+): Promise<boolean> {
   const raised = await tx
     .update(course)
     .set({ [field]: sql`${course[field]} + 1` })
@@ -120,7 +161,8 @@ export async function saveGroup(
   if (there && there.courseId !== courseId) return refused('This group belongs to another course.');
   const same = there?.title === title;
   if (!same && from !== undefined) {
-    if (there && from === null) return fail('changedMeanwhile', { detail: { revision: there.revision, content: { id, title: there.title } } });
+    if (there && from === null)
+      return fail('changedMeanwhile', { detail: { revision: there.revision, content: { id, title: there.title } } });
     if (!there && from !== null) return fail('changedMeanwhile', { detail: { revision: null, content: null } });
   }
   if (same) return listParts(as, courseId);
@@ -135,14 +177,25 @@ export async function saveGroup(
     .returning({ id: courseGroup.id });
   if (saved.length > 0) return listParts(as, courseId);
   const now = await as.db.query.courseGroup.findFirst({ where: eq(courseGroup.id, id) });
-  return fail('changedMeanwhile', { detail: { revision: now?.revision ?? null, content: now ? { id, title: now.title } : null } });
+  return fail('changedMeanwhile', {
+    detail: { revision: now?.revision ?? null, content: now ? { id, title: now.title } : null },
+  });
 }
 
 /** A learner of the course is in a group, or no longer. */
-export async function setMember(as: As<Teacher>, courseId: string, groupId: string, learnerId: string, isIn: boolean): Promise<Result<null>> {
+export async function setMember(
+  as: As<Teacher>,
+  courseId: string,
+  groupId: string,
+  learnerId: string,
+  isIn: boolean,
+): Promise<Result<null>> {
   const { db } = as;
-  const group = await db.query.courseGroup.findFirst({ where: and(eq(courseGroup.id, groupId), eq(courseGroup.courseId, courseId)) });
-  if (!(await courseOf(as, courseId)) || !group || !(await isOnRoster(as, courseId, learnerId))) return fail('notFound');
+  const group = await db.query.courseGroup.findFirst({
+    where: and(eq(courseGroup.id, groupId), eq(courseGroup.courseId, courseId)),
+  });
+  if (!(await courseOf(as, courseId)) || !group || !(await isOnRoster(as, courseId, learnerId)))
+    return fail('notFound');
   if (isIn) await db.insert(groupMember).values({ groupId, learnerId }).onConflictDoNothing();
   else await db.delete(groupMember).where(and(eq(groupMember.groupId, groupId), eq(groupMember.learnerId, learnerId)));
   return ok(null);

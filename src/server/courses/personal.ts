@@ -39,10 +39,22 @@ const isoOrNull = (at: Date | null): string | null => at && iso(at);
 export async function myData(as: As<Learner>): Promise<Result<PersonalData>> {
   const { db, person } = as;
   const sessions = await db.select().from(session).where(eq(session.userId, person.id)).orderBy(asc(session.createdAt));
-  const courses = await db.select({ id: course.id, title: course.title }).from(course).where(holds(as, person.id)).orderBy(asc(course.title));
+  const courses = await db
+    .select({ id: course.id, title: course.title })
+    .from(course)
+    .where(holds(as, person.id))
+    .orderBy(asc(course.title));
   const data = await fileOf(as, person.id, courses, false);
   return data
-    ? ok({ ...data, signedIn: sessions.map((one) => ({ since: iso(one.createdAt), until: iso(one.expiresAt), address: one.ipAddress, browser: one.userAgent })) })
+    ? ok({
+        ...data,
+        signedIn: sessions.map((one) => ({
+          since: iso(one.createdAt),
+          until: iso(one.expiresAt),
+          address: one.ipAddress,
+          browser: one.userAgent,
+        })),
+      })
     : fail('notFound');
 }
 
@@ -57,9 +69,19 @@ export async function dataOf(as: As<Teacher>, courseId: string, learnerId: strin
 /** The condition that a course has something of a learner: a place on its roster, a sitting, a mark. */
 const holds = ({ db }: Pick<Context, 'db'>, learnerId: string) =>
   or(
-    inArray(course.id, db.select({ id: courseLearner.courseId }).from(courseLearner).where(eq(courseLearner.learnerId, learnerId))),
+    inArray(
+      course.id,
+      db.select({ id: courseLearner.courseId }).from(courseLearner).where(eq(courseLearner.learnerId, learnerId)),
+    ),
     ...[sitting, markOverride, allowance].map((table) =>
-      inArray(course.id, db.select({ id: release.courseId }).from(release).innerJoin(table, eq(table.releaseId, release.id)).where(eq(table.learnerId, learnerId))),
+      inArray(
+        course.id,
+        db
+          .select({ id: release.courseId })
+          .from(release)
+          .innerJoin(table, eq(table.releaseId, release.id))
+          .where(eq(table.learnerId, learnerId)),
+      ),
     ),
   );
 const isHeld = async (as: Pick<Context, 'db'>, courseId: string, learnerId: string) =>
@@ -71,7 +93,12 @@ const isHeld = async (as: Pick<Context, 'db'>, courseId: string, learnerId: stri
   ).length > 0;
 
 /** `allMarks`: marks that the learner is not told too. */
-async function fileOf(context: Context, learnerId: string, courses: readonly { id: string; title: string }[], allMarks: boolean): Promise<PersonalData | null> {
+async function fileOf(
+  context: Context,
+  learnerId: string,
+  courses: readonly { id: string; title: string }[],
+  allMarks: boolean,
+): Promise<PersonalData | null> {
   const who = await context.db.query.user.findFirst({ where: and(eq(user.id, learnerId), eq(user.role, 'learner')) });
   if (!who) return null;
   const told: PersonalCourse[] = [];
@@ -85,7 +112,12 @@ async function fileOf(context: Context, learnerId: string, courses: readonly { i
   };
 }
 
-async function courseData({ db, now }: Context, learnerId: string, { id, title }: { id: string; title: string }, allMarks: boolean): Promise<PersonalCourse> {
+async function courseData(
+  { db, now }: Context,
+  learnerId: string,
+  { id, title }: { id: string; title: string },
+  allMarks: boolean,
+): Promise<PersonalCourse> {
   const [place] = await db
     .select()
     .from(courseLearner)
@@ -107,7 +139,8 @@ async function courseData({ db, now }: Context, learnerId: string, { id, title }
     const came = await cameTo(db, and(eq(sitting.releaseId, row.id), eq(sitting.learnerId, learnerId)));
     if (came.length === 0 && !allowed && !byHand) continue;
     const sittings: PersonalSitting[] = [];
-    const told = allMarks || marksTold(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
+    const told =
+      allMarks || marksTold(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
     for (const one of came) {
       const edition = await editionOf(db, row.id, one.edition);
       sittings.push({
@@ -121,7 +154,12 @@ async function courseData({ db, now }: Context, learnerId: string, { id, title }
     }
     releases.push({
       title: row.title,
-      allowed: allowed && { moreMinutes: allowed.moreMinutes, moreSittings: allowed.moreSittings, dueAt: isoOrNull(allowed.dueAt), closesAt: isoOrNull(allowed.closesAt) },
+      allowed: allowed && {
+        moreMinutes: allowed.moreMinutes,
+        moreSittings: allowed.moreSittings,
+        dueAt: isoOrNull(allowed.dueAt),
+        closesAt: isoOrNull(allowed.closesAt),
+      },
       markByHand: byHand && { points: told ? byHand.points : null, reason: byHand.reason, at: iso(byHand.at) },
       sittings,
     });
@@ -140,7 +178,13 @@ async function movesOf(db: Database, sittingId: string, { models }: OpenEdition)
       .where(and(eq(move.sittingId, sittingId), gt(move.n, last)))
       .orderBy(asc(move.n))
       .limit(AT_ONCE);
-    for (const { n, at, question, body } of rows) all.push({ n, at: iso(at), question: models[question]?.question.title ?? '', ...inLabels(body, models[question]) });
+    for (const { n, at, question, body } of rows)
+      all.push({
+        n,
+        at: iso(at),
+        question: models[question]?.question.title ?? '',
+        ...inLabels(body, models[question]),
+      });
     if (rows.length < AT_ONCE) return all;
     last = rows.at(-1)?.n ?? last;
     await new Promise((resolve) => setImmediate(resolve));
@@ -148,18 +192,25 @@ async function movesOf(db: Database, sittingId: string, { models }: OpenEdition)
 }
 
 /** A move with labels in place of ids; what has none goes by its id. */
-function inLabels(body: Move, model: OpenEdition['models'][number] | undefined): Omit<PersonalSitting['moves'][number], 'n' | 'at' | 'question'> {
+function inLabels(
+  body: Move,
+  model: OpenEdition['models'][number] | undefined,
+): Omit<PersonalSitting['moves'][number], 'n' | 'at' | 'question'> {
   if (body.kind !== 'drop' && body.kind !== 'put') return { kind: body.kind };
-  const label = (list: readonly { readonly id: string; readonly label: string }[] | undefined, id: string) => list?.find((one) => one.id === id)?.label || id;
+  const label = (list: readonly { readonly id: string; readonly label: string }[] | undefined, id: string) =>
+    list?.find((one) => one.id === id)?.label || id;
   const zone = (id: string) => label(model?.question.zones, id);
   if (isTyped(body)) return { kind: body.kind, zone: zone(body.zone), text: body.text };
   const item = label(model?.question.items, body.item);
-  return isPut(body) ? { kind: body.kind, item, zone: body.zone === null ? null : zone(body.zone) } : { kind: body.kind, item, x: body.x, y: body.y };
+  return isPut(body)
+    ? { kind: body.kind, item, zone: body.zone === null ? null : zone(body.zone) }
+    : { kind: body.kind, item, x: body.x, y: body.y };
 }
 
 /**
- * Erases all that a course holds of a learner: sittings, marks, their places on the roster and in groups. Of the audit list it stays that something was changed, when and by
- * whom, under an id that then leads nowhere. The account goes with it where it is in no other course and was made in this one. Its owner alone may.
+ * Erases all that a course holds of a learner: sittings, marks, their places on the roster and in groups. Of the audit
+ * list it stays that something was changed, when and by whom, under an id that then leads nowhere. The account goes
+ * with it where it is in no other course and was made in this one. Its owner alone may.
  */
 export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<Erased>> {
   const { db } = as;
@@ -167,8 +218,12 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
   if (!found) return fail('notFound');
   if (found.right !== 'own') return fail('notAllowed');
   if (!(await isHeld(as, courseId, learnerId))) {
-    const before = await db.query.audit.findFirst({ where: and(eq(audit.courseId, courseId), eq(audit.learnerId, learnerId), eq(audit.what, 'erased')) });
-    return before ? ok({ account: before.detail.account === true, sittings: Number(before.detail.sittings) }) : fail('notFound');
+    const before = await db.query.audit.findFirst({
+      where: and(eq(audit.courseId, courseId), eq(audit.learnerId, learnerId), eq(audit.what, 'erased')),
+    });
+    return before
+      ? ok({ account: before.detail.account === true, sittings: Number(before.detail.sittings) })
+      : fail('notFound');
   }
   const erased = await db.transaction(async (tx) => {
     const releases = tx.select({ id: release.id }).from(release).where(eq(release.courseId, courseId));
@@ -178,12 +233,16 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
       .where(and(eq(sitting.learnerId, learnerId), inArray(sitting.releaseId, releases)));
     const ids = mine.map(({ id }) => id);
     await tx.insert(erasing).values({ courseId, learnerId });
-    for (const table of [digest, standing, checkpoint, move]) await tx.delete(table).where(inArray(table.sittingId, ids));
+    for (const table of [digest, standing, checkpoint, move])
+      await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
-    for (const table of [allowance, markOverride, releaseFor]) await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
+    for (const table of [allowance, markOverride, releaseFor])
+      await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
     const groups = tx.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
     await tx.delete(groupMember).where(and(eq(groupMember.learnerId, learnerId), inArray(groupMember.groupId, groups)));
-    await tx.delete(courseLearner).where(and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)));
+    await tx
+      .delete(courseLearner)
+      .where(and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)));
     for (const row of await tx.select().from(regrade).where(inArray(regrade.releaseId, releases))) {
       const changes = row.changes.filter((change) => change.learnerId !== learnerId);
       if (changes.length < row.changes.length)
@@ -208,12 +267,28 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
 type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
 
 /** Takes the account away where nothing is left of it anywhere, and a teacher of the course made it. */
-async function eraseAccount(tx: Transaction, learnerId: string, { id: courseId, ownerId }: { readonly id: string; readonly ownerId: string }): Promise<boolean> {
-  const others = tx.select({ id: courseTeacher.personId }).from(courseTeacher).where(eq(courseTeacher.courseId, courseId));
-  const left = [courseLearner, sitting, markOverride, allowance].map((table) => notExists(tx.select({ one: sql`1` }).from(table).where(eq(table.learnerId, learnerId))));
+async function eraseAccount(
+  tx: Transaction,
+  learnerId: string,
+  { id: courseId, ownerId }: { readonly id: string; readonly ownerId: string },
+): Promise<boolean> {
+  const others = tx
+    .select({ id: courseTeacher.personId })
+    .from(courseTeacher)
+    .where(eq(courseTeacher.courseId, courseId));
+  const left = [courseLearner, sitting, markOverride, allowance].map((table) =>
+    notExists(tx.select({ one: sql`1` }).from(table).where(eq(table.learnerId, learnerId))),
+  );
   const [gone] = await tx
     .delete(user)
-    .where(and(eq(user.id, learnerId), eq(user.role, 'learner'), or(eq(user.madeBy, ownerId), inArray(user.madeBy, others)), ...left))
+    .where(
+      and(
+        eq(user.id, learnerId),
+        eq(user.role, 'learner'),
+        or(eq(user.madeBy, ownerId), inArray(user.madeBy, others)),
+        ...left,
+      ),
+    )
     .returning({ username: user.username });
   if (gone?.username) await forgive(tx, 'sign-in', gone.username);
   if (gone) await tx.delete(securityEvent).where(eq(securityEvent.userId, learnerId));
@@ -226,7 +301,14 @@ export async function listLeft(as: As<Teacher>, courseId: string): Promise<Resul
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const on = db.select({ id: courseLearner.learnerId }).from(courseLearner).where(eq(courseLearner.courseId, courseId));
   const kept = [sitting, markOverride, allowance].map((table) =>
-    inArray(user.id, db.select({ id: table.learnerId }).from(table).innerJoin(release, eq(release.id, table.releaseId)).where(eq(release.courseId, courseId))),
+    inArray(
+      user.id,
+      db
+        .select({ id: table.learnerId })
+        .from(table)
+        .innerJoin(release, eq(release.id, table.releaseId))
+        .where(eq(release.courseId, courseId)),
+    ),
   );
   return ok(
     await db

@@ -2,14 +2,28 @@ import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { CourseParts, Removable, RemovalEffects } from '../../contract';
 import type { As, Teacher } from '../context';
 import type { Database } from '../database/open';
-import { category, courseGroup, groupMember, type Removed, release, releaseFor, removal, unit } from '../database/tables';
+import {
+  category,
+  courseGroup,
+  groupMember,
+  type Removed,
+  release,
+  releaseFor,
+  removal,
+  unit,
+} from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
 import { record } from './audit';
 import { overallMarks } from './gradebook';
 import { listParts, raise } from './parts';
 
-async function found(db: Pick<Database, 'select'>, courseId: string, kind: Removable, id: string): Promise<Removed | null> {
+async function found(
+  db: Pick<Database, 'select'>,
+  courseId: string,
+  kind: Removable,
+  id: string,
+): Promise<Removed | null> {
   const table = { unit, category, group: courseGroup }[kind];
   const [row] = await db
     .select()
@@ -23,7 +37,10 @@ async function found(db: Pick<Database, 'select'>, courseId: string, kind: Remov
           .select({ id: release.id })
           .from(release)
           .where(eq(kind === 'unit' ? release.unitId : release.categoryId, id));
-  const learners = kind === 'group' ? await db.select({ id: groupMember.learnerId }).from(groupMember).where(eq(groupMember.groupId, id)) : [];
+  const learners =
+    kind === 'group'
+      ? await db.select({ id: groupMember.learnerId }).from(groupMember).where(eq(groupMember.groupId, id))
+      : [];
   const { title, weight, position } = row as { title: string; weight?: number; position?: number };
   return {
     row: { id, title, ...(weight === undefined ? {} : { weight }), ...(position === undefined ? {} : { position }) },
@@ -33,7 +50,12 @@ async function found(db: Pick<Database, 'select'>, courseId: string, kind: Remov
 }
 
 /** What removing it would do. Nothing is changed. */
-export async function removalEffects(as: As<Teacher>, courseId: string, kind: Removable, id: string): Promise<Result<RemovalEffects>> {
+export async function removalEffects(
+  as: As<Teacher>,
+  courseId: string,
+  kind: Removable,
+  id: string,
+): Promise<Result<RemovalEffects>> {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const removed = await found(db, courseId, kind, id);
@@ -57,8 +79,18 @@ export async function removalEffects(as: As<Teacher>, courseId: string, kind: Re
             ),
           )
       : [];
-  const forNobody = kind === 'group' ? releases.filter((one) => !others.some((row) => row.releaseId === one.id && row.groupId !== id)).map(({ title }) => title) : [];
-  return ok({ releases, learners: removed.learners.length, forNobody, marks: kind === 'category' ? await marksWithout(as, courseId, id) : [] });
+  const forNobody =
+    kind === 'group'
+      ? releases
+          .filter((one) => !others.some((row) => row.releaseId === one.id && row.groupId !== id))
+          .map(({ title }) => title)
+      : [];
+  return ok({
+    releases,
+    learners: removed.learners.length,
+    forNobody,
+    marks: kind === 'category' ? await marksWithout(as, courseId, id) : [],
+  });
 }
 
 const MAX_MARKS = 2000;
@@ -74,21 +106,43 @@ async function marksWithout(as: As<Teacher>, courseId: string, categoryId: strin
     .slice(0, MAX_MARKS);
 }
 
-/** Removes it; what named it goes on without. `id` is the client's, so that asking twice removes once, and undoing has a name. */
-export async function remove(as: As<Teacher>, courseId: string, asked: { id: string; kind: Removable; of: string }): Promise<Result<CourseParts>> {
+/**
+ * Removes it; what named it goes on without. `id` is the client's, so that asking twice removes once, and undoing has a
+ * name.
+ */
+export async function remove(
+  as: As<Teacher>,
+  courseId: string,
+  asked: { id: string; kind: Removable; of: string },
+): Promise<Result<CourseParts>> {
   const { db, person, now } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const done = await db.transaction(async (tx) => {
     const removed = await found(tx, courseId, asked.kind, asked.of);
-    if (!removed) return (await tx.query.removal.findFirst({ where: and(eq(removal.id, asked.id), eq(removal.courseId, courseId)) })) !== undefined;
+    if (!removed)
+      return (
+        (await tx.query.removal.findFirst({ where: and(eq(removal.id, asked.id), eq(removal.courseId, courseId)) })) !==
+        undefined
+      );
     const table = { unit, category, group: courseGroup }[asked.kind];
     await tx.delete(table).where(eq(table.id, asked.of));
     if (asked.kind === 'unit') await raise(tx, courseId, 'unitsRevision', undefined);
     if (asked.kind === 'category') await raise(tx, courseId, 'categoriesRevision', undefined);
-    await tx.insert(removal).values({ id: asked.id, courseId, kind: asked.kind, content: removed, by: person.id, at: now() });
+    await tx
+      .insert(removal)
+      .values({ id: asked.id, courseId, kind: asked.kind, content: removed, by: person.id, at: now() });
     await record(
       { ...as, db: tx },
-      { courseId, what: 'removed', detail: { kind: asked.kind, title: removed.row.title, releases: removed.releases.length, learners: removed.learners.length } },
+      {
+        courseId,
+        what: 'removed',
+        detail: {
+          kind: asked.kind,
+          title: removed.row.title,
+          releases: removed.releases.length,
+          learners: removed.learners.length,
+        },
+      },
     );
     return true;
   });

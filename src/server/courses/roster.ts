@@ -15,11 +15,20 @@ import { invite, knownLearners, mayEnrol } from './invitations';
 /** Who is on a course's roster and has these words in the name or user name. */
 function onRoster(courseId: string, words: string): SQL | undefined {
   const part = `%${literally(words.trim())}%`;
-  return and(eq(courseLearner.courseId, courseId), ...(words.trim() ? [sql`(${user.name} like ${part} escape '\\' or ${user.username} like ${part} escape '\\')`] : []));
+  return and(
+    eq(courseLearner.courseId, courseId),
+    ...(words.trim()
+      ? [sql`(${user.name} like ${part} escape '\\' or ${user.username} like ${part} escape '\\')`]
+      : []),
+  );
 }
 
 /** A page of a course's learners by name; `words`: in names and user names. */
-export async function listRoster(as: As<Teacher>, courseId: string, { words = '', from = 0 }: { words?: string; from?: number } = {}): Promise<Result<RosterPage>> {
+export async function listRoster(
+  as: As<Teacher>,
+  courseId: string,
+  { words = '', from = 0 }: { words?: string; from?: number } = {},
+): Promise<Result<RosterPage>> {
   const { db, person } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const where = onRoster(courseId, words);
@@ -43,14 +52,22 @@ export async function listRoster(as: As<Teacher>, courseId: string, { words = ''
           rows.map(({ id }) => id),
         );
   return ok({
-    rows: rows.map(({ madeBy, ...row }) => ({ ...row, mine: madeBy === person.id, groups: members.flatMap((one) => (one.learnerId === row.id ? [one.groupId] : [])) })),
+    rows: rows.map(({ madeBy, ...row }) => ({
+      ...row,
+      mine: madeBy === person.id,
+      groups: members.flatMap((one) => (one.learnerId === row.id ? [one.groupId] : [])),
+    })),
     total: total?.n ?? 0,
     from,
   });
 }
 
 /** Everybody on a course's roster by name; `words`: in names and user names. */
-export const everybodyOn = ({ db }: Pick<As, 'db'>, courseId: string, words = ''): Promise<Pick<LearnerRow, 'id' | 'name' | 'username'>[]> =>
+export const everybodyOn = (
+  { db }: Pick<As, 'db'>,
+  courseId: string,
+  words = '',
+): Promise<Pick<LearnerRow, 'id' | 'name' | 'username'>[]> =>
   db
     .select({ id: user.id, name: user.name, username: user.displayUsername })
     .from(courseLearner)
@@ -66,7 +83,11 @@ const groupsOf = ({ db }: As<Teacher>, courseId: string, learners: readonly stri
     .where(and(eq(courseGroup.courseId, courseId), inArray(groupMember.learnerId, [...learners])));
 
 /** Makes a learner's account and puts the learner into the teacher's course. */
-export async function makeLearner(as: As<Teacher>, courseId: string, learner: Pick<NewPerson, 'name' | 'username' | 'password'>): Promise<Result<{ id: string }>> {
+export async function makeLearner(
+  as: As<Teacher>,
+  courseId: string,
+  learner: Pick<NewPerson, 'name' | 'username' | 'password'>,
+): Promise<Result<{ id: string }>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const made = await makePerson(as, { ...learner, role: 'learner', madeBy: as.person.id });
   if (made.ok) await as.db.insert(courseLearner).values({ courseId, learnerId: made.value.id, addedAt: as.now() });
@@ -74,7 +95,11 @@ export async function makeLearner(as: As<Teacher>, courseId: string, learner: Pi
 }
 
 /** Takes learners off the roster. Their accounts and what they did are kept: who comes back finds it again. */
-export async function takeOff(as: As<Teacher>, courseId: string, learners: readonly string[]): Promise<Result<{ removed: number }>> {
+export async function takeOff(
+  as: As<Teacher>,
+  courseId: string,
+  learners: readonly string[],
+): Promise<Result<{ removed: number }>> {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const gone = await db
@@ -82,7 +107,9 @@ export async function takeOff(as: As<Teacher>, courseId: string, learners: reado
     .where(and(eq(courseLearner.courseId, courseId), inArray(courseLearner.learnerId, [...learners])))
     .returning({ id: courseLearner.learnerId });
   const groups = db.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
-  await db.delete(groupMember).where(and(inArray(groupMember.groupId, groups), inArray(groupMember.learnerId, [...learners])));
+  await db
+    .delete(groupMember)
+    .where(and(inArray(groupMember.groupId, groups), inArray(groupMember.learnerId, [...learners])));
   return ok({ removed: gone.length });
 }
 
@@ -105,7 +132,10 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const read = await readLong(as, text);
-  if (!read) return fail('invalid', { problems: [{ path: 'text', message: 'This list takes too long to read: take it in parts.' }] });
+  if (!read)
+    return fail('invalid', {
+      problems: [{ path: 'text', message: 'This list takes too long to read: take it in parts.' }],
+    });
   const wanted = read.lines.map(({ username }) => username.toLowerCase());
   const known = new Map<string, { id: string; name: string; role: string }>();
   for (let i = 0; i < wanted.length; i += 500)
@@ -116,15 +146,23 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
       known.set(row.username ?? '', row);
   const there = await everybodyOn(as, courseId);
   const thereIds = new Set(there.map(({ id }) => id));
-  const groups = await db.select({ id: courseGroup.id, title: courseGroup.title }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
+  const groups = await db
+    .select({ id: courseGroup.id, title: courseGroup.title })
+    .from(courseGroup)
+    .where(eq(courseGroup.courseId, courseId));
   const problems = [...read.problems];
   const taken: (RosterLine & { account: { id: string; name: string } | null })[] = [];
   for (const line of read.lines) {
     const account = known.get(line.username.toLowerCase()) ?? null;
     const weak = !account && line.password !== '' ? passwordProblem(line.password, line.username) : null;
-    if (account && account.role !== 'learner') problems.push({ line: line.line, message: `“${line.username}” is a teacher’s account.` });
+    if (account && account.role !== 'learner')
+      problems.push({ line: line.line, message: `“${line.username}” is a teacher’s account.` });
     else if (weak) problems.push({ line: line.line, message: weak });
-    else if (!account && line.name === '') problems.push({ line: line.line, message: `There is no account “${line.username}” yet, and no name to make one with.` });
+    else if (!account && line.name === '')
+      problems.push({
+        line: line.line,
+        message: `There is no account “${line.username}” yet, and no name to make one with.`,
+      });
     else taken.push({ ...line, account });
   }
   const accounts = taken.flatMap(({ account }) => account?.id ?? []);
@@ -144,7 +182,13 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
       knownAs: account && knows(account.id) && name !== '' && account.name !== name ? account.name : null,
     })),
     problems: problems.sort((a, b) => a.line - b.line),
-    newGroups: [...new Map(taken.flatMap((line) => line.groups.filter((group) => !titles.has(group.toLowerCase())).map((group) => [group.toLowerCase(), group]))).values()],
+    newGroups: [
+      ...new Map(
+        taken.flatMap((line) =>
+          line.groups.filter((group) => !titles.has(group.toLowerCase())).map((group) => [group.toLowerCase(), group]),
+        ),
+      ).values(),
+    ],
     others: there.filter(({ id }) => !listed.has(id)),
   };
   return ok({ plan, taken, groups, enrols: (id: string) => thereIds.has(id) || enrols(id) });
@@ -152,21 +196,38 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
 
 const MOST_MADE = 500;
 
-/** Takes a list: makes accounts, brings learners into the course and into groups; `removeOthers`: takes off who is not in it. Taken again, it changes nothing more. */
-export async function takeRoster(as: As<Teacher>, courseId: string, text: string, removeOthers: boolean): Promise<Result<RosterTaken>> {
+/**
+ * Takes a list: makes accounts, brings learners into the course and into groups; `removeOthers`: takes off who is not
+ * in it. Taken again, it changes nothing more.
+ */
+export async function takeRoster(
+  as: As<Teacher>,
+  courseId: string,
+  text: string,
+  removeOthers: boolean,
+): Promise<Result<RosterTaken>> {
   const { db, now } = as;
   const found = await planned(as, courseId, text);
   if (!found.ok) return found;
   const { plan, taken, groups, enrols } = found.value;
   if (plan.lines.filter(({ will }) => will === 'make').length > MOST_MADE)
-    return fail('invalid', { problems: [{ path: 'text', message: `At most ${MOST_MADE} new accounts are made at once: send the list in parts.` }] });
+    return fail('invalid', {
+      problems: [
+        { path: 'text', message: `At most ${MOST_MADE} new accounts are made at once: send the list in parts.` },
+      ],
+    });
   const groupIds = new Map(groups.map(({ id, title }) => [title.toLowerCase(), id]));
   for (const title of plan.newGroups) {
     const id = randomUUID();
     await db.insert(courseGroup).values({ id, courseId, title });
     groupIds.set(title.toLowerCase(), id);
   }
-  const result: RosterTaken = { made: [], joined: plan.lines.filter(({ will }) => will === 'join').length, invited: 0, removed: 0 };
+  const result: RosterTaken = {
+    made: [],
+    joined: plan.lines.filter(({ will }) => will === 'join').length,
+    invited: 0,
+    removed: 0,
+  };
   await Promise.all(
     taken.map(async ({ name, username, password, groups: of, account }) => {
       let id = account?.id;

@@ -128,4 +128,7 @@ export const securityEvent = sqliteTable(
 );
 
 /** What holds for the whole installation. */
-export const installation = sqliteTable('installation', { name: text('name').primaryKey(), value: text('value', { mode: 'json' }).$type<unknown>().notNull() });
+export const installation = sqliteTable('installation', {
+  name: text('name').primaryKey(),
+  value: text('value', { mode: 'json' }).$type<unknown>().notNull(),
+});

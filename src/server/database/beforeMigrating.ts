@@ -11,7 +11,9 @@ interface Journal {
 
 /** The tag of the first migration that this database has not had; null: it is up to date, or new. */
 async function firstPending(db: Database, migrationsFolder: string): Promise<string | null> {
-  const known = await db.all<{ name: string }>(sql`select name from sqlite_master where type = 'table' and name = '__drizzle_migrations'`);
+  const known = await db.all<{ name: string }>(
+    sql`select name from sqlite_master where type = 'table' and name = '__drizzle_migrations'`,
+  );
   if (known.length === 0) return null;
   const [last] = await db.all<{ at: number | null }>(sql`select max(created_at) as at from __drizzle_migrations`);
   const { entries } = JSON.parse(await readFile(join(migrationsFolder, 'meta/_journal.json'), 'utf8')) as Journal;
@@ -19,10 +21,16 @@ async function firstPending(db: Database, migrationsFolder: string): Promise<str
 }
 
 /**
- * Copies a database file before migrations change its tables, to `FILE.before-TAG` beside it, where `TAG` names the first of them. A copy that is there already is from the
- * same state, and stays. `makePrivate` makes a file that nobody else may read.
+ * Copies a database file before migrations change its tables, to `FILE.before-TAG` beside it, where `TAG` names the
+ * first of them. A copy that is there already is from the same state, and stays. `makePrivate` makes a file that nobody
+ * else may read.
  */
-export async function copyBeforeMigrating(db: Database, file: string, migrationsFolder: string, makePrivate: (file: string) => Promise<void>): Promise<void> {
+export async function copyBeforeMigrating(
+  db: Database,
+  file: string,
+  migrationsFolder: string,
+  makePrivate: (file: string) => Promise<void>,
+): Promise<void> {
   const tag = await firstPending(db, migrationsFolder);
   if (tag === null) return;
   const copy = `${file}.before-${tag}`;
@@ -35,6 +43,8 @@ export async function copyBeforeMigrating(db: Database, file: string, migrations
     await rename(part, copy);
   } catch (error) {
     await rm(part, { force: true });
-    throw new StartProblem(`The database could not be copied to ${copy} before its tables are changed: ${(error as Error).message}`);
+    throw new StartProblem(
+      `The database could not be copied to ${copy} before its tables are changed: ${(error as Error).message}`,
+    );
   }
 }

@@ -17,7 +17,10 @@ export const course = sqliteTable(
     joinUntil: moment('join_until'),
     /** The zone its times are meant in (IANA); null: none is said. */
     zone: text('zone'),
-    /** How often its name, zone and join code, its units, and its weight categories were saved: a write names the revision it was made on. */
+    /**
+     * How often its name, zone and join code, its units, and its weight categories were saved: a write names the
+     * revision it was made on.
+     */
     revision: integer('revision').notNull().default(1),
     unitsRevision: integer('units_revision').notNull().default(1),
     categoriesRevision: integer('categories_revision').notNull().default(1),
@@ -46,20 +49,40 @@ const inCourse = () =>
     .references(() => course.id, { onDelete: 'cascade' });
 
 /** A part of a course, in an order. */
-export const unit = sqliteTable('unit', { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull(), position: integer('position').notNull() }, (t) => [
-  index('unit_of_course').on(t.courseId),
-]);
+export const unit = sqliteTable(
+  'unit',
+  {
+    id: text('id').primaryKey(),
+    courseId: inCourse(),
+    title: text('title').notNull(),
+    position: integer('position').notNull(),
+  },
+  (t) => [index('unit_of_course').on(t.courseId)],
+);
 
-/** What releases of a course count together: their marks make so much of the whole, in parts of the sum of all weights. */
+/**
+ * What releases of a course count together: their marks make so much of the whole, in parts of the sum of all weights.
+ */
 export const category = sqliteTable(
   'category',
-  { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull(), weight: real('weight').notNull(), position: integer('position').notNull() },
+  {
+    id: text('id').primaryKey(),
+    courseId: inCourse(),
+    title: text('title').notNull(),
+    weight: real('weight').notNull(),
+    position: integer('position').notNull(),
+  },
   (t) => [index('category_of_course').on(t.courseId)],
 );
 
 export const courseGroup = sqliteTable(
   'course_group',
-  { id: text('id').primaryKey(), courseId: inCourse(), title: text('title').notNull(), revision: integer('revision').notNull().default(1) },
+  {
+    id: text('id').primaryKey(),
+    courseId: inCourse(),
+    title: text('title').notNull(),
+    revision: integer('revision').notNull().default(1),
+  },
   (t) => [index('group_of_course').on(t.courseId)],
 );
 
@@ -90,7 +113,10 @@ export const courseLearner = sqliteTable(
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('course_of_learner').on(t.learnerId)],
 );
 
-/** A learner with an account who is asked into a course by a teacher who shares none with them: they say yes or no on their first page. */
+/**
+ * A learner with an account who is asked into a course by a teacher who shares none with them: they say yes or no on
+ * their first page.
+ */
 export const courseInvitation = sqliteTable(
   'course_invitation',
   {
@@ -125,14 +151,19 @@ export const audit = sqliteTable(
 );
 
 /**
- * Whose data of a course are being erased: there only within the transaction that does it. Moves can be deleted and details of the audit list emptied for them alone (the
- * database itself sees to it, see the migrations).
+ * Whose data of a course are being erased: there only within the transaction that does it. Moves can be deleted and
+ * details of the audit list emptied for them alone (the database itself sees to it, see the migrations).
  */
-export const erasing = sqliteTable('erasing', { courseId: text('course_id').notNull(), learnerId: text('learner_id').notNull() }, (t) => [
-  primaryKey({ columns: [t.courseId, t.learnerId] }),
-]);
+export const erasing = sqliteTable(
+  'erasing',
+  { courseId: text('course_id').notNull(), learnerId: text('learner_id').notNull() },
+  (t) => [primaryKey({ columns: [t.courseId, t.learnerId] })],
+);
 
-/** A unit, a weight category or a group that was removed, with all that named it: what undoing needs. `id` is the client's. */
+/**
+ * A unit, a weight category or a group that was removed, with all that named it: what undoing needs. `id` is the
+ * client's.
+ */
 export const removal = sqliteTable(
   'removal',
   {

@@ -2,7 +2,10 @@ import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { JobState } from '../../contract';
 import { moment, owner } from './columns';
 
-/** Work that takes longer than a request: any process takes it, one at a time, and holds it by a lease that it renews. `id` is the client's. */
+/**
+ * Work that takes longer than a request: any process takes it, one at a time, and holds it by a lease that it renews.
+ * `id` is the client's.
+ */
 export const job = sqliteTable(
   'job',
   {

@@ -15,18 +15,23 @@ const schema = { ...accountTables, ...tables };
 export type Database = LibSQLDatabase<typeof schema>;
 
 /** Opens the database, a file or a libSQL server by the same code, and brings its tables up to date. */
-export async function openDatabase(config: Pick<Config, 'databaseUrl' | 'databaseAuthToken' | 'root'>): Promise<Database> {
+export async function openDatabase(
+  config: Pick<Config, 'databaseUrl' | 'databaseAuthToken' | 'root'>,
+): Promise<Database> {
   const migrationsFolder = join(config.root, 'src/server/database/migrations');
   const isFile = config.databaseUrl.startsWith('file:');
   const db = isFile ? await openFile(config.databaseUrl) : openServer(config.databaseUrl, config.databaseAuthToken);
-  if (isFile && pathIn(config.databaseUrl) !== ':memory:') await copyBeforeMigrating(db, pathIn(config.databaseUrl), migrationsFolder, makePrivate);
+  if (isFile && pathIn(config.databaseUrl) !== ':memory:')
+    await copyBeforeMigrating(db, pathIn(config.databaseUrl), migrationsFolder, makePrivate);
   await migrate(db, { migrationsFolder });
   return db;
 }
 
 const pathIn = (url: string): string => url.slice('file:'.length);
 
-/** The file, made before SQLite makes it, so that nobody else may read it: what is written beside it takes its rights. */
+/**
+ * The file, made before SQLite makes it, so that nobody else may read it: what is written beside it takes its rights.
+ */
 async function makePrivate(file: string): Promise<void> {
   const handle = await open(file, 'a', 0o600);
   await handle.close();
@@ -36,14 +41,19 @@ async function makePrivate(file: string): Promise<void> {
 async function openFile(url: string): Promise<Database> {
   const path = pathIn(url);
   if (path !== ':memory:') await makePrivate(path);
-  const { client, within } = await openSqlite(url, (ms) => log.error({ ms }, 'a transaction was open too long and was rolled back'));
+  const { client, within } = await openSqlite(url, (ms) =>
+    log.error({ ms }, 'a transaction was open too long and was rolled back'),
+  );
   const db = drizzle(client, { schema });
   const begin = db.transaction.bind(db);
   db.transaction = (body, options) => begin((tx) => within(() => body(tx)), options);
   return db;
 }
 
-/** A libSQL server keeps its own durability and its own lock; foreign keys are on by default there as in the file client. */
+/**
+ * A libSQL server keeps its own durability and its own lock; foreign keys are on by default there as in the file
+ * client.
+ */
 function openServer(url: string, authToken: string | undefined): Database {
   return drizzle(createClient(authToken === undefined ? { url } : { url, authToken }), { schema });
 }
@@ -51,7 +61,9 @@ function openServer(url: string, authToken: string | undefined): Database {
 /** Can the database be written? A row is: what changes nothing writes nothing, even where the disk is full. */
 export async function canWrite(db: Database): Promise<boolean> {
   try {
-    await db.run(sql`insert into request_count (key, count, since) values ('health', 1, ${Date.now()}) on conflict (key) do update set count = count + 1, since = excluded.since`);
+    await db.run(
+      sql`insert into request_count (key, count, since) values ('health', 1, ${Date.now()}) on conflict (key) do update set count = count + 1, since = excluded.since`,
+    );
     return true;
   } catch (error) {
     log.error({ err: error }, 'the database cannot be written');

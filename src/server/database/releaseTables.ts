@@ -42,7 +42,11 @@ export const release = sqliteTable(
     /** How often its settings were saved: a write names the revision it was made on. */
     revision: integer('revision').notNull().default(1),
   },
-  (t) => [index('release_of_course').on(t.courseId, t.createdAt), index('release_of_unit').on(t.unitId), index('release_of_category').on(t.categoryId)],
+  (t) => [
+    index('release_of_course').on(t.courseId, t.createdAt),
+    index('release_of_unit').on(t.unitId),
+    index('release_of_category').on(t.categoryId),
+  ],
 );
 
 const ofRelease = () =>
@@ -84,7 +88,10 @@ export const allowance = sqliteTable(
   (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] }), index('allowance_of_learner').on(t.learnerId)],
 );
 
-/** A mark a teacher set by hand, in points, in place of what the sittings came to. `outOf`: what there was to be had when it was set, which later editions leave alone; null: what there is. */
+/**
+ * A mark a teacher set by hand, in points, in place of what the sittings came to. `outOf`: what there was to be had
+ * when it was set, which later editions leave alone; null: what there is.
+ */
 export const markOverride = sqliteTable(
   'mark_override',
   {
@@ -115,15 +122,17 @@ export const regrade = sqliteTable(
 );
 
 /**
- * By which rules moves are taken. 2: hidden zones, and in deferred feedback those that welcome by the key, turn nothing away. Moves that were made by earlier rules are
- * taken as far as they can be.
+ * By which rules moves are taken. 2: hidden zones, and in deferred feedback those that welcome by the key, turn nothing
+ * away. Moves that were made by earlier rules are taken as far as they can be.
  */
 export const MOVE_RULES = 2;
 
 /** What an edition holds: the questions of its set, whole, as they were. */
 export interface EditionContent {
   readonly questions: readonly Question[];
-  /** By question, one full-mark arrangement where learners may see it; left out in editions from before there was any. */
+  /**
+   * By question, one full-mark arrangement where learners may see it; left out in editions from before there was any.
+   */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
   /** {@link MOVE_RULES} as it was; left out in editions from before there were any. */
@@ -171,7 +180,10 @@ export const sitting = sqliteTable(
     /** What is drawn for this sitting (names, the tray's order) is drawn from it. */
     seed: text('seed').notNull(),
     startedAt: moment('started_at').notNull(),
-    /** The edition it is of and judged by: that of every move to come (the database itself sees to it, see the migrations). */
+    /**
+     * The edition it is of and judged by: that of every move to come (the database itself sees to it, see the
+     * migrations).
+     */
     edition: integer('edition').notNull().default(1),
     /** The edition it was begun in, which says what it is asked. */
     began: integer('began').notNull().default(1),
@@ -179,15 +191,23 @@ export const sitting = sqliteTable(
     outOf: real('out_of').notNull().default(0),
     /** How many questions the learner has come to beyond the first. */
     reached: integer('reached').notNull().default(0),
-    /** When the learner said so, or time was up: from then on the database itself takes no move (see the migrations). */
+    /**
+     * When the learner said so, or time was up: from then on the database itself takes no move (see the migrations).
+     */
     finishedAt: moment('finished_at'),
-    /** How much time it has used up to `usedAt`, in milliseconds, measured so that a clock that is set does not change it. Null: it is counted from `startedAt`. */
+    /**
+     * How much time it has used up to `usedAt`, in milliseconds, measured so that a clock that is set does not change
+     * it. Null: it is counted from `startedAt`.
+     */
     usedMs: integer('used_ms'),
     usedAt: integer('used_at'),
     /** It was opened again: the checks that ended it, up to the move of this number, do not count. */
     reopenedAfter: integer('reopened_after').notNull().default(0),
   },
-  (t) => [uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number), index('sitting_by_learner').on(t.learnerId)],
+  (t) => [
+    uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number),
+    index('sitting_by_learner').on(t.learnerId),
+  ],
 );
 
 /** Append-only: the truth of a sitting. `id` is made by the client, so that a move sent twice counts once. */
@@ -209,7 +229,10 @@ export const move = sqliteTable(
   (t) => [primaryKey({ columns: [t.sittingId, t.n] }), uniqueIndex('move_id').on(t.sittingId, t.id)],
 );
 
-/** A cache of where a question of a sitting stood after the moves up to `n`, judged by an edition: opening it goes on from there. It can be worked out again from the moves. */
+/**
+ * A cache of where a question of a sitting stood after the moves up to `n`, judged by an edition: opening it goes on
+ * from there. It can be worked out again from the moves.
+ */
 export const checkpoint = sqliteTable(
   'checkpoint',
   {
@@ -245,8 +268,8 @@ export const standing = sqliteTable(
 );
 
 /**
- * A cache of what a sitting's moves say, for the results of its release: worked out when it ends, and again once there are moves beyond `upto`, or it is judged by another
- * edition. `body`: by question; null: it was not touched.
+ * A cache of what a sitting's moves say, for the results of its release: worked out when it ends, and again once there
+ * are moves beyond `upto`, or it is judged by another edition. `body`: by question; null: it was not touched.
  */
 export const digest = sqliteTable('digest', {
   sittingId: text('sitting_id')

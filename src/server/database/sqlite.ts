@@ -2,10 +2,11 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { type Client, createClient, type Transaction, type TransactionMode } from '@libsql/client';
 
 /**
- * One connection to a SQLite file, and one queue before it. The libSQL client by itself opens up to twenty connections; a PRAGMA holds for one
- * of them only; its busy wait blocks the event loop, so that a lock held in this very process is never released meanwhile; and a connection
- * that met SQLITE_BUSY once keeps an unfinished statement and fails from then on until it is opened anew. All four are met here: while another process holds the lock,
- * what waits is tried again and again, each time for a moment only.
+ * One connection to a SQLite file, and one queue before it. The libSQL client by itself opens up to twenty connections;
+ * a PRAGMA holds for one of them only; its busy wait blocks the event loop, so that a lock held in this very process is
+ * never released meanwhile; and a connection that met SQLITE_BUSY once keeps an unfinished statement and fails from
+ * then on until it is opened anew. All four are met here: while another process holds the lock, what waits is tried
+ * again and again, each time for a moment only.
  */
 const PRAGMAS = ['journal_mode=WAL', 'synchronous=FULL', 'foreign_keys=ON', 'cache_size=-16000', 'temp_store=MEMORY'];
 /** How long one try blocks the event loop, how long there is nothing between two, and how long it is tried. */
@@ -33,7 +34,10 @@ function turnstile() {
 
 export interface SqliteClient {
   readonly client: Client;
-  /** Runs the body of a transaction so that a call on the client itself in it throws, instead of waiting for ever for its own turn. */
+  /**
+   * Runs the body of a transaction so that a call on the client itself in it throws, instead of waiting for ever for
+   * its own turn.
+   */
   readonly within: <T>(body: () => Promise<T>) => Promise<T>;
 }
 
@@ -62,7 +66,10 @@ export async function openSqlite(url: string, onLongTransaction: (ms: number) =>
     raw.reconnect();
     await setUp();
   };
-  /** Tries until the lock is had. What met a lock has changed nothing: it was one statement, one batch, or the beginning of a transaction. */
+  /**
+   * Tries until the lock is had. What met a lock has changed nothing: it was one statement, one batch, or the beginning
+   * of a transaction.
+   */
   const patiently = async <T>(work: () => Promise<T>): Promise<T> => {
     const until = performance.now() + BUSY_LIMIT_MS;
     for (;;) {

@@ -1,4 +1,12 @@
-import { type AnySQLiteColumn, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import {
+  type AnySQLiteColumn,
+  index,
+  integer,
+  primaryKey,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
 import type { MediumKind, MediumType, Right, SetSection, SetSource } from '../../contract';
 import type { Edit, FindingCounts, Kind, Question } from '../../core';
 import type { WordPicture } from '../../core/kinds';
@@ -50,7 +58,10 @@ export const question = sqliteTable(
     /** Null: on no shelf. */
     shelfId: text('shelf_id').references(() => shelf.id),
   },
-  (t) => [index('question_of_owner').on(t.ownerId, t.deletedAt, t.changedAt), index('question_on_shelf').on(t.shelfId, t.deletedAt, t.changedAt)],
+  (t) => [
+    index('question_of_owner').on(t.ownerId, t.deletedAt, t.changedAt),
+    index('question_on_shelf').on(t.shelfId, t.deletedAt, t.changedAt),
+  ],
 );
 
 export const questionTag = sqliteTable(
@@ -64,7 +75,10 @@ export const questionTag = sqliteTable(
   (t) => [primaryKey({ columns: [t.questionId, t.tag] }), index('tag_of_question').on(t.tag)],
 );
 
-/** What a question is found by. The full-text index `question_search` (FTS5) is over it and kept by triggers (see the migrations); `n` is its row there. */
+/**
+ * What a question is found by. The full-text index `question_search` (FTS5) is over it and kept by triggers (see the
+ * migrations); `n` is its row there.
+ */
 export const questionWords = sqliteTable('question_words', {
   n: integer('n').primaryKey({ autoIncrement: true }),
   questionId: text('question_id')
@@ -76,7 +90,10 @@ export const questionWords = sqliteTable('question_words', {
   tags: text('tags').notNull(),
 });
 
-/** Every batch of edits a question took, by the revision it led to. `batchId` is the client's: a batch sent twice counts once. */
+/**
+ * Every batch of edits a question took, by the revision it led to. `batchId` is the client's: a batch sent twice counts
+ * once.
+ */
 export const questionRevision = sqliteTable(
   'question_revision',
   {
@@ -89,7 +106,10 @@ export const questionRevision = sqliteTable(
     edits: text('edits', { mode: 'json' }).$type<Edit[]>().notNull(),
     at: moment('at').notNull(),
   },
-  (t) => [primaryKey({ columns: [t.questionId, t.revision] }), uniqueIndex('revision_batch').on(t.questionId, t.batchId)],
+  (t) => [
+    primaryKey({ columns: [t.questionId, t.revision] }),
+    uniqueIndex('revision_batch').on(t.questionId, t.batchId),
+  ],
 );
 
 /** A teacher's picture, sound or film; its bytes are kept once by their SHA-256, whoever sent them. */

@@ -7,7 +7,10 @@ const BASE = 'https://vault-drop.example/docs/api/openapi.json';
 /** A schema of the API document by its place, such as `['paths', '/api/tags', 'get', …]`; null: there is none. */
 export type ApiSchemas = (place: readonly string[]) => ValidateFunction | null;
 
-/** The schemas of `docs/api/openapi.json`, ready to hold values against. For development and tests: `ajv` is not there otherwise. */
+/**
+ * The schemas of `docs/api/openapi.json`, ready to hold values against. For development and tests: `ajv` is not there
+ * otherwise.
+ */
 export async function apiSchemas(root: string): Promise<ApiSchemas> {
   const { default: Ajv } = await import('ajv/dist/2020.js');
   const ajv = new Ajv({ strict: false, allErrors: true, validateFormats: false });
@@ -18,7 +21,10 @@ export async function apiSchemas(root: string): Promise<ApiSchemas> {
   const document = read('api/openapi.json');
   ajv.addSchema({ ...document, $id: BASE });
   return (place) => {
-    const there = place.reduce<unknown>((part, name) => (part as Record<string, unknown> | undefined)?.[name], document) as AnySchema | undefined;
+    const there = place.reduce<unknown>(
+      (part, name) => (part as Record<string, unknown> | undefined)?.[name],
+      document,
+    ) as AnySchema | undefined;
     if (there === undefined) return null;
     const pointer = place.map((part) => encodeURIComponent(part.replaceAll('~', '~0').replaceAll('/', '~1'))).join('/');
     return ajv.getSchema(`${BASE}#/${pointer}`) ?? null;
@@ -38,8 +44,8 @@ export const placeOfAnswer = (name: string): string[] => {
 let schemas: Promise<ApiSchemas> | null = null;
 
 /**
- * In development and in tests: throws where an answer is not what the contract says it is, with the place. The types hold most of that already; they do not see what a
- * database or a cast brings in.
+ * In development and in tests: throws where an answer is not what the contract says it is, with the place. The types
+ * hold most of that already; they do not see what a database or a cast brings in.
  */
 export async function checkAnswer(root: string, name: string, answer: Response): Promise<void> {
   if (process.env.NODE_ENV === 'production') return;

@@ -2,7 +2,10 @@ import { createReadStream } from 'node:fs';
 import { rm, stat } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 
-/** An answer of bytes, whole or the part that was asked for (RFC 9110, 14). What is sent is a file of somebody's: nothing in it may run, whatever it is opened as. */
+/**
+ * An answer of bytes, whole or the part that was asked for (RFC 9110, 14). What is sent is a file of somebody's:
+ * nothing in it may run, whatever it is opened as.
+ */
 export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): Response {
   const headers: Record<string, string> = {
     'content-type': type,
@@ -16,13 +19,20 @@ export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): 
   const from = range[1] === '' ? Math.max(0, bytes.length - Number(range[2])) : Number(range[1]);
   const to = range[1] === '' || range[2] === '' ? last : Math.min(last, Number(range[2]));
   if (from > to) return new Response(null, { status: 416, headers: { 'content-range': `bytes */${bytes.length}` } });
-  return new Response(bytes.subarray(from, to + 1) as BodyInit, { status: 206, headers: { ...headers, 'content-range': `bytes ${from}-${to}/${bytes.length}` } });
+  return new Response(bytes.subarray(from, to + 1) as BodyInit, {
+    status: 206,
+    headers: { ...headers, 'content-range': `bytes ${from}-${to}/${bytes.length}` },
+  });
 }
 
 /** A value to be saved as a JSON file. */
-export const savedJson = (value: unknown, title: string): Response => savedAs(JSON.stringify(value, null, 2), 'application/json', title, 'json');
+export const savedJson = (value: unknown, title: string): Response =>
+  savedAs(JSON.stringify(value, null, 2), 'application/json', title, 'json');
 
-/** What makes a browser save an answer, named after what it is of (RFC 6266; who reads no `filename*` gets a plain name). */
+/**
+ * What makes a browser save an answer, named after what it is of (RFC 6266; who reads no `filename*` gets a plain
+ * name).
+ */
 function saving(type: string, title: string, extension: string): Record<string, string> {
   const name = title.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'vault-drop';
   return {
@@ -40,5 +50,7 @@ export async function savedFile(file: string, type: string, title: string, exten
   const { size } = await stat(file);
   const stream = createReadStream(file);
   stream.once('close', () => void rm(file, { force: true }));
-  return new Response(Readable.toWeb(stream) as ReadableStream, { headers: { ...saving(type, title, extension), 'content-length': String(size) } });
+  return new Response(Readable.toWeb(stream) as ReadableStream, {
+    headers: { ...saving(type, title, extension), 'content-length': String(size) },
+  });
 }

@@ -32,10 +32,15 @@ type PersonOf<Who extends Asker> = Who extends 'teacher' ? Teacher : Who extends
 export type Endpoint<Name extends string = string> = APIRoute & { readonly operation: Name };
 
 /** The route of an operation whose request is read in a way of its own. */
-export const endpointOf = <Name extends OperationName>(operation: Name, route: APIRoute): Endpoint<Name> => Object.assign(route, { operation });
+export const endpointOf = <Name extends OperationName>(operation: Name, route: APIRoute): Endpoint<Name> =>
+  Object.assign(route, { operation });
 
 /** Reads a body as JSON and holds it against a schema, without turning one type into another. */
-export async function bodyOf<S extends Schema>(request: Request, schema: S, maxBytes = MAX_BODY_BYTES): Promise<Result<InferType<S>>> {
+export async function bodyOf<S extends Schema>(
+  request: Request,
+  schema: S,
+  maxBytes = MAX_BODY_BYTES,
+): Promise<Result<InferType<S>>> {
   const read = await readJson(request, maxBytes);
   if (!read.ok) return read;
   const long = tooLong(schema, read.value);
@@ -48,7 +53,10 @@ export async function bodyOf<S extends Schema>(request: Request, schema: S, maxB
   }
 }
 
-/** Reads the query parameters: words, made into numbers where the schema wants them. An empty one is left out, unless it only has to be named. */
+/**
+ * Reads the query parameters: words, made into numbers where the schema wants them. An empty one is left out, unless it
+ * only has to be named.
+ */
 export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
   const read = readQuery(search);
   if (!read.ok) return read;
@@ -60,7 +68,14 @@ export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchPara
     }),
   );
   try {
-    return { ok: true, value: schema.validateSync(given, { abortEarly: false, stripUnknown: true, disableStackTrace: true }) as InferType<Q> };
+    return {
+      ok: true,
+      value: schema.validateSync(given, {
+        abortEarly: false,
+        stripUnknown: true,
+        disableStackTrace: true,
+      }) as InferType<Q>,
+    };
   } catch (error) {
     return fail('invalid', { problems: problemsOf(error) });
   }
@@ -101,7 +116,9 @@ interface Asked<Name extends OperationName> {
 }
 
 /** What is answered: a file as it is, anything else in our envelope. */
-type Given<Name extends OperationName> = Operations[Name]['answer'] extends FileAnswer ? Response | Failure : Result<AnswerFor<Name>>;
+type Given<Name extends OperationName> = Operations[Name]['answer'] extends FileAnswer
+  ? Response | Failure
+  : Result<AnswerFor<Name>>;
 
 async function answered(app: App, name: OperationName, result: Result<unknown> | Response): Promise<Response> {
   if (result instanceof Response) return result;
@@ -114,24 +131,38 @@ async function answered(app: App, name: OperationName, result: Result<unknown> |
 /** An endpoint for anyone, signed in or not. */
 export function openEndpoint<Name extends NamesFor<'anyone'>>(
   name: Name,
-  answer: (asked: { readonly app: App; readonly body: BodyFor<Name>; readonly address: string }) => Promise<Given<Name>>,
+  answer: (asked: {
+    readonly app: App;
+    readonly body: BodyFor<Name>;
+    readonly address: string;
+  }) => Promise<Given<Name>>,
 ): Endpoint<Name> {
   const { body: schema, maxBytes }: Operation = OPERATIONS[name];
   const route = guarded(async (app, { clientAddress, request }) => {
     const body = schema ? await bodyOf(request, schema, maxBytes) : ok(null);
-    return body.ok ? answered(app, name, await answer({ app, body: body.value as BodyFor<Name>, address: clientAddress })) : failed(body);
+    return body.ok
+      ? answered(app, name, await answer({ app, body: body.value as BodyFor<Name>, address: clientAddress }))
+      : failed(body);
   });
   return endpointOf(name, route);
 }
 
 /** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
-export function endpoint<Name extends NamesFor<'teacher' | 'learner' | 'signedIn'>>(name: Name, answer: (asked: Asked<Name>) => Promise<Given<Name>>): Endpoint<Name> {
+export function endpoint<Name extends NamesFor<'teacher' | 'learner' | 'signedIn'>>(
+  name: Name,
+  answer: (asked: Asked<Name>) => Promise<Given<Name>>,
+): Endpoint<Name> {
   const { who, body: bodySchema, query: querySchema, maxBytes }: Operation = OPERATIONS[name];
   const route = guarded(async (app, { clientAddress, cookies, locals, params, request, url }) => {
     const person = allowed(await locals.person(), who);
     if (!person.ok) {
       if (person.code === 'notAllowed')
-        await noteSecurity(app, { what: 'rightRefused', by: (await locals.person())?.id, address: clientAddress, detail: `${request.method} ${url.pathname}` });
+        await noteSecurity(app, {
+          what: 'rightRefused',
+          by: (await locals.person())?.id,
+          address: clientAddress,
+          detail: `${request.method} ${url.pathname}`,
+        });
       return failed(person);
     }
     const query = querySchema ? queryOf(url.searchParams, querySchema) : readQuery(url.searchParams);

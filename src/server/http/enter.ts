@@ -15,7 +15,8 @@ export async function enter<R extends Role>(
   return { ...app, person: person as R extends 'teacher' ? Teacher : Learner };
 }
 
-export const problem = (page: Pick<AstroGlobal, 'rewrite'>, code: ErrorCode): Promise<Response> => page.rewrite(`/problem/${code}`);
+export const problem = (page: Pick<AstroGlobal, 'rewrite'>, code: ErrorCode): Promise<Response> =>
+  page.rewrite(`/problem/${code}`);
 
 /** Where a page may send people on to after sign-in: a path of our own, never another host. */
 export function ownPath(to: string | null): string {

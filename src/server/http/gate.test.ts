@@ -1,11 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { array, object, string } from 'yup';
-import { batch, MAX_BODY_BYTES, OPERATIONS, type Operation, page, sentMoves, setContent, sought, titled } from '../../contract';
+import {
+  batch,
+  MAX_BODY_BYTES,
+  OPERATIONS,
+  type Operation,
+  page,
+  sentMoves,
+  setContent,
+  sought,
+  titled,
+} from '../../contract';
 import { bodyOf, queryOf } from './endpoint';
 import { readQuery, tooLong, unlimitedLists } from './gate';
 import { failed } from './respond';
 
-const request = (body: BodyInit, headers: Record<string, string> = {}) => new Request('http://127.0.0.1/', { method: 'POST', body, headers });
+const request = (body: BodyInit, headers: Record<string, string> = {}) =>
+  new Request('http://127.0.0.1/', { method: 'POST', body, headers });
 const codeOf = (result: { ok: boolean; code?: string }) => (result.ok ? 'ok' : result.code);
 const id = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001';
 
@@ -33,21 +44,37 @@ describe('the gate before a body', () => {
   it('counts a list before any entry is validated', async () => {
     const moves = Array.from({ length: 100_000 }, () => 0);
     const refused = await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves })), sentMoves, 256 * 1024);
-    expect(refused).toMatchObject({ ok: false, code: 'invalid', problems: [{ path: 'moves', message: 'At most 500 entries' }] });
+    expect(refused).toMatchObject({
+      ok: false,
+      code: 'invalid',
+      problems: [{ path: 'moves', message: 'At most 500 entries' }],
+    });
     const nested = object({ rows: array(array(string()).max(3)).max(10) });
-    expect(tooLong(nested, { rows: [[], ['a', 'b', 'c', 'd']] })).toEqual({ path: 'rows[1]', message: 'At most 3 entries' });
+    expect(tooLong(nested, { rows: [[], ['a', 'b', 'c', 'd']] })).toEqual({
+      path: 'rows[1]',
+      message: 'At most 3 entries',
+    });
     expect(tooLong(nested, { rows: 'no list' })).toBeNull();
   });
 
   it('counts the entries of lists in lists together', async () => {
-    const sections = Array.from({ length: 50 }, () => ({ title: '', draw: null, questions: Array(200).fill({ id, points: null }) }));
-    expect(tooLong(setContent, { sections })).toEqual({ path: 'sections[9].questions', message: 'There are too many entries in all' });
+    const sections = Array.from({ length: 50 }, () => ({
+      title: '',
+      draw: null,
+      questions: Array(200).fill({ id, points: null }),
+    }));
+    expect(tooLong(setContent, { sections })).toEqual({
+      path: 'sections[9].questions',
+      message: 'There are too many entries in all',
+    });
     expect(tooLong(setContent, { sections: sections.slice(0, 5) })).toBeNull();
   });
 
   it('refuses two moves of one id, with the place', async () => {
     const move = { id, kind: 'check' };
-    expect(await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves: [move, move] })), sentMoves)).toMatchObject({
+    expect(
+      await bodyOf(request(JSON.stringify({ question: 0, after: 0, moves: [move, move] })), sentMoves),
+    ).toMatchObject({
       ok: false,
       code: 'invalid',
       problems: [{ path: 'moves[1].id' }],
@@ -55,7 +82,9 @@ describe('the gate before a body', () => {
   });
 
   it('limits every list of every schema', () => {
-    const schemas = (Object.entries(OPERATIONS) as [string, Operation][]).flatMap(([name, { body }]) => (body ? [[name, body] as const] : []));
+    const schemas = (Object.entries(OPERATIONS) as [string, Operation][]).flatMap(([name, { body }]) =>
+      body ? [[name, body] as const] : [],
+    );
     expect(schemas.length).toBeGreaterThan(20);
     expect(schemas.flatMap(([name, schema]) => unlimitedLists(schema).map((path) => `${name}: ${path}`))).toEqual([]);
     expect(unlimitedLists(object({ open: array(string()) }))).toEqual(['open']);
@@ -63,7 +92,9 @@ describe('the gate before a body', () => {
 
   it('answers at most twenty problems', async () => {
     const problems = Array.from({ length: 300 }, (_, i) => ({ path: `items[${i}]`, message: 'is missing' }));
-    const { error } = (await failed({ ok: false, code: 'invalid', problems }).json()) as { error: { problems: unknown[] } };
+    const { error } = (await failed({ ok: false, code: 'invalid', problems }).json()) as {
+      error: { problems: unknown[] };
+    };
     expect(error.problems).toHaveLength(20);
   });
 
@@ -71,6 +102,9 @@ describe('the gate before a body', () => {
     expect(codeOf(queryOf(new URLSearchParams('__proto__=x'), sought))).toBe('badRequest');
     expect(codeOf(queryOf(new URLSearchParams('constructor=x'), page))).toBe('badRequest');
     expect(codeOf(readQuery(new URLSearchParams('a=1&'.repeat(100))))).toBe('badRequest');
-    expect(queryOf(new URLSearchParams('words=oat&other=1'), page)).toEqual({ ok: true, value: { words: 'oat', from: 0 } });
+    expect(queryOf(new URLSearchParams('words=oat&other=1'), page)).toEqual({
+      ok: true,
+      value: { words: 'oat', from: 0 },
+    });
   });
 });

@@ -35,11 +35,17 @@ export async function* chunksOf(request: Request): AsyncGenerator<Uint8Array> {
   }
 }
 
-/** A JSON body as a value: refused by its size, its depth and the number of its values before anything is built from it. */
+/**
+ * A JSON body as a value: refused by its size, its depth and the number of its values before anything is built from it.
+ */
 export async function readJson(request: Request, maxBytes: number): Promise<Result<unknown>> {
   const bytes = await readBytes(request, maxBytes);
   if (!bytes.ok) return bytes;
-  const guarded = guardText(bytes.value.toString('utf8'), { characters: maxBytes, depth: MAX_DEPTH, values: MAX_VALUES });
+  const guarded = guardText(bytes.value.toString('utf8'), {
+    characters: maxBytes,
+    depth: MAX_DEPTH,
+    values: MAX_VALUES,
+  });
   if (!guarded.ok) return fail('badRequest', { problems: guarded.problems });
   return guarded;
 }
@@ -48,7 +54,8 @@ export async function readJson(request: Request, maxBytes: number): Promise<Resu
 export function readQuery(search: URLSearchParams): Result<readonly (readonly [string, string])[]> {
   const all = [...search];
   const size = all.reduce((sum, [name, value]) => sum + name.length + value.length, 0);
-  if (all.length > MAX_PARAMETERS || size > MAX_QUERY || all.some(([name]) => UNSAFE_NAMES.has(name))) return fail('badRequest');
+  if (all.length > MAX_PARAMETERS || size > MAX_QUERY || all.some(([name]) => UNSAFE_NAMES.has(name)))
+    return fail('badRequest');
   return { ok: true, value: all };
 }
 
@@ -70,7 +77,11 @@ function lengthsIn(schema: Schema): Lengths | null {
   const { fields, innerType } = schema as Schema & { fields?: Record<string, Schema>; innerType?: Schema };
   if (schema.type === 'array') {
     const max = schema.describe().tests.find(({ name }) => name === 'max')?.params?.max;
-    return { type: 'list', max: typeof max === 'number' ? max : Number.POSITIVE_INFINITY, inner: innerType ? lengthsOf(innerType) : null };
+    return {
+      type: 'list',
+      max: typeof max === 'number' ? max : Number.POSITIVE_INFINITY,
+      inner: innerType ? lengthsOf(innerType) : null,
+    };
   }
   if (schema.type !== 'object' || !fields) return null;
   const inside = Object.entries(fields).flatMap(([name, field]) => {
@@ -93,18 +104,32 @@ export function unlimitedLists(schema: Schema): string[] {
   return found;
 }
 
-/** Entries of all lists of a body together, where none of them alone may have more: lists within lists would multiply. */
+/**
+ * Entries of all lists of a body together, where none of them alone may have more: lists within lists would multiply.
+ */
 const MAX_ENTRIES = 2000;
 const longest = (lengths: Lengths | null): number =>
-  !lengths ? 0 : lengths.type === 'list' ? Math.max(lengths.max, longest(lengths.inner)) : Math.max(...lengths.fields.map(([, inner]) => longest(inner)));
+  !lengths
+    ? 0
+    : lengths.type === 'list'
+      ? Math.max(lengths.max, longest(lengths.inner))
+      : Math.max(...lengths.fields.map(([, inner]) => longest(inner)));
 
-/** The first list of a value that is longer than its schema allows, or with which there are too many entries in all, looked for before any entry is validated; null: none. */
+/**
+ * The first list of a value that is longer than its schema allows, or with which there are too many entries in all,
+ * looked for before any entry is validated; null: none.
+ */
 export function tooLong(schema: Schema, value: unknown): { path: string; message: string } | null {
   const lengths = lengthsOf(schema);
   return findTooLong(lengths, value, '', { entries: Math.max(MAX_ENTRIES, longest(lengths)) });
 }
 
-function findTooLong(lengths: Lengths | null, value: unknown, path: string, left: { entries: number }): { path: string; message: string } | null {
+function findTooLong(
+  lengths: Lengths | null,
+  value: unknown,
+  path: string,
+  left: { entries: number },
+): { path: string; message: string } | null {
   if (!lengths || value === null || typeof value !== 'object') return null;
   if (lengths.type === 'list') {
     if (!Array.isArray(value)) return null;
@@ -118,7 +143,9 @@ function findTooLong(lengths: Lengths | null, value: unknown, path: string, left
     return null;
   }
   for (const [name, inner] of lengths.fields) {
-    const found = Object.hasOwn(value, name) ? findTooLong(inner, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`, left) : null;
+    const found = Object.hasOwn(value, name)
+      ? findTooLong(inner, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`, left)
+      : null;
     if (found) return found;
   }
   return null;

@@ -3,7 +3,10 @@ import type { JsonSchema } from '../../contract/shapes';
 
 export type { JsonSchema };
 
-/** What a Yup schema takes, as JSON Schema. What only a function can tell (that one of two fields is given, say) is looser here than it is there. */
+/**
+ * What a Yup schema takes, as JSON Schema. What only a function can tell (that one of two fields is given, say) is
+ * looser here than it is there.
+ */
 export const jsonSchemaOf = (schema: Schema): JsonSchema => of(schema.describe());
 
 type Params = Readonly<Record<string, unknown>>;
@@ -26,12 +29,21 @@ const OF_ARRAY: typeof OF_STRING = {
 const KEYWORDS: Readonly<Record<string, typeof OF_STRING>> = { string: OF_STRING, number: OF_NUMBER, array: OF_ARRAY };
 
 function of(field: SchemaFieldDescription): JsonSchema {
-  const { type, nullable, oneOf, tests, meta, default: byDefault } = field as SchemaDescription & { meta?: { json?: JsonSchema } };
+  const {
+    type,
+    nullable,
+    oneOf,
+    tests,
+    meta,
+    default: byDefault,
+  } = field as SchemaDescription & { meta?: { json?: JsonSchema } };
   const base: JsonSchema = meta?.json ?? {
     ...(type === 'mixed' ? {} : { type }),
     ...(oneOf.length > 0 ? { enum: oneOf.filter((one) => one !== null) } : {}),
     ...Object.assign({}, ...tests.map(({ name, params }) => KEYWORDS[type]?.[name ?? '']?.(params ?? {}) ?? {})),
-    ...(type === 'array' && 'innerType' in field && field.innerType ? { items: of(field.innerType as SchemaFieldDescription) } : {}),
+    ...(type === 'array' && 'innerType' in field && field.innerType
+      ? { items: of(field.innerType as SchemaFieldDescription) }
+      : {}),
     ...(type === 'object' && 'fields' in field ? ofObject(field.fields) : {}),
   };
   const whole = byDefault !== undefined && type !== 'object' ? { ...base, default: byDefault } : base;
@@ -39,9 +51,18 @@ function of(field: SchemaFieldDescription): JsonSchema {
 }
 
 function ofObject(fields: Readonly<Record<string, SchemaFieldDescription>>): JsonSchema {
-  const needed = Object.entries(fields).flatMap(([name, field]) => ((field as SchemaDescription).optional ? [] : [name]));
-  return { properties: Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, of(field)])), ...(needed.length > 0 ? { required: needed } : {}) };
+  const needed = Object.entries(fields).flatMap(([name, field]) =>
+    (field as SchemaDescription).optional ? [] : [name],
+  );
+  return {
+    properties: Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, of(field)])),
+    ...(needed.length > 0 ? { required: needed } : {}),
+  };
 }
 
 const orNull = (schema: JsonSchema): JsonSchema =>
-  typeof schema.type === 'string' && !schema.enum ? { ...schema, type: [schema.type, 'null'] } : Object.keys(schema).length === 0 ? schema : { anyOf: [schema, { type: 'null' }] };
+  typeof schema.type === 'string' && !schema.enum
+    ? { ...schema, type: [schema.type, 'null'] }
+    : Object.keys(schema).length === 0
+      ? schema
+      : { anyOf: [schema, { type: 'null' }] };

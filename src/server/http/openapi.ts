@@ -3,7 +3,10 @@ import { MAX_BODY_BYTES, type Operation } from '../../contract';
 import { errors, statusOf } from '../errors';
 import { type JsonSchema, jsonSchemaOf } from './jsonSchema';
 
-/** An endpoint as the document needs it: its operation, and what its answer has as its value (null: its answer is a file, or is not in our envelope). */
+/**
+ * An endpoint as the document needs it: its operation, and what its answer has as its value (null: its answer is a
+ * file, or is not in our envelope).
+ */
 export interface DocumentedOperation {
   readonly method: string;
   /** With its parameters in braces. */
@@ -27,7 +30,11 @@ const failure = (codes: readonly (keyof typeof errors)[]) => ({
 type Failures = Record<string, ReturnType<typeof failure>>;
 
 /** The whole API as an OpenAPI 3.1 document (https://spec.openapis.org/oas/v3.1.0). */
-export function openApiOf(operations: readonly DocumentedOperation[], schemas: Readonly<Record<string, JsonSchema>>, version: string): JsonSchema {
+export function openApiOf(
+  operations: readonly DocumentedOperation[],
+  schemas: Readonly<Record<string, JsonSchema>>,
+  version: string,
+): JsonSchema {
   const paths: Record<string, Record<string, unknown>> = {};
   const responses: Failures = { anyOther: { ...failure([]), description: 'It could not be done' } };
   for (const one of operations) {
@@ -40,7 +47,9 @@ export function openApiOf(operations: readonly DocumentedOperation[], schemas: R
     servers: [{ url: '/' }],
     paths,
     components: {
-      securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'vault-drop.session_token', description: 'Set by signing in.' } },
+      securitySchemes: {
+        session: { type: 'apiKey', in: 'cookie', name: 'vault-drop.session_token', description: 'Set by signing in.' },
+      },
       responses,
       schemas: { ...schemas, Failed: FAILED },
     },
@@ -65,7 +74,11 @@ const FAILED: JsonSchema = {
         problems: {
           type: 'array',
           description: 'Each with the place in what was sent.',
-          items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } }, required: ['path', 'message'] },
+          items: {
+            type: 'object',
+            properties: { path: { type: 'string' }, message: { type: 'string' } },
+            required: ['path', 'message'],
+          },
         },
         detail: { description: 'What the client needs to go on, such as the other version.' },
       },
@@ -78,7 +91,12 @@ const FAILED: JsonSchema = {
 function operationOf({ method, path, operation, value }: DocumentedOperation, failures: Failures): JsonSchema {
   const { does, who, body, query, sends, maxBytes = MAX_BODY_BYTES, answer } = operation;
   const gives = answer.in === 'file' ? answer.mediaTypes : ['application/json'];
-  const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ name, in: 'path', required: true, schema: { type: 'string' } }));
+  const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: { type: 'string' },
+  }));
   const parameters = [...inPath, ...(query ? queryOf(query) : [])];
   const writes = method !== 'GET';
   const refusals = new Map<number, (keyof typeof errors)[]>();
@@ -96,13 +114,31 @@ function operationOf({ method, path, operation, value }: DocumentedOperation, fa
     operationId: idOf(method, path),
     tags: [path.split('/').find((part) => part !== '' && part !== 'api') ?? 'api'],
     summary: does,
-    description: who === 'anyone' ? 'For anyone, signed in or not.' : who === 'signedIn' ? 'For whoever is signed in.' : `For a ${who}.`,
+    description:
+      who === 'anyone'
+        ? 'For anyone, signed in or not.'
+        : who === 'signedIn'
+          ? 'For whoever is signed in.'
+          : `For a ${who}.`,
     security: who === 'anyone' ? [] : [{ session: [] }],
     ...(parameters.length > 0 ? { parameters } : {}),
-    ...(body ? { requestBody: { required: true, description: atMost(maxBytes), content: { 'application/json': { schema: jsonSchemaOf(body) } } } } : {}),
+    ...(body
+      ? {
+          requestBody: {
+            required: true,
+            description: atMost(maxBytes),
+            content: { 'application/json': { schema: jsonSchemaOf(body) } },
+          },
+        }
+      : {}),
     ...(sends ? { requestBody: { required: true, description: atMost(maxBytes), content: { [sends]: {} } } } : {}),
     responses: {
-      200: { description: 'Done', content: Object.fromEntries(gives.map((type) => [type, value && type === 'application/json' ? { schema: enveloped(value) } : {}])) },
+      200: {
+        description: 'Done',
+        content: Object.fromEntries(
+          gives.map((type) => [type, value && type === 'application/json' ? { schema: enveloped(value) } : {}]),
+        ),
+      },
       ...Object.fromEntries(
         [...refusals].map(([status, codes]) => {
           const name = codes.join('-');
@@ -115,12 +151,22 @@ function operationOf({ method, path, operation, value }: DocumentedOperation, fa
   };
 }
 
-const atMost = (bytes: number): string => `At most ${bytes % 1_048_576 === 0 ? `${bytes / 1_048_576} MiB` : `${bytes / 1024} KiB`}.`;
+const atMost = (bytes: number): string =>
+  `At most ${bytes % 1_048_576 === 0 ? `${bytes / 1_048_576} MiB` : `${bytes / 1024} KiB`}.`;
 
-const enveloped = (value: JsonSchema): JsonSchema => ({ type: 'object', properties: { ok: { const: true }, value }, required: ['ok', 'value'] });
+const enveloped = (value: JsonSchema): JsonSchema => ({
+  type: 'object',
+  properties: { ok: { const: true }, value },
+  required: ['ok', 'value'],
+});
 
 const idOf = (method: string, path: string): string =>
-  [method.toLowerCase(), ...path.split('/').flatMap((part) => (part === '' || part === 'api' ? [] : [part.replace(/[{}]/g, '').replace(/\W/g, '-')]))].join('-');
+  [
+    method.toLowerCase(),
+    ...path
+      .split('/')
+      .flatMap((part) => (part === '' || part === 'api' ? [] : [part.replace(/[{}]/g, '').replace(/\W/g, '-')])),
+  ].join('-');
 
 function queryOf(query: ObjectSchema<Record<string, unknown>>): object[] {
   return Object.entries(query.fields).map(([name, field]) => {

@@ -6,7 +6,10 @@ export interface ErrorBody {
 }
 
 export const json = (value: unknown, status = 200, headers: Record<string, string> = {}): Response =>
-  new Response(JSON.stringify(value), { status, headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers } });
+  new Response(JSON.stringify(value), {
+    status,
+    headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers },
+  });
 
 /** Problems of one answer: more help nobody. */
 const MAX_PROBLEMS = 20;
@@ -15,7 +18,13 @@ export function failed({ code, problems, detail }: Failure): Response {
   const [status, message, wayOn] = errors[code];
   const body: ErrorBody = {
     ok: false,
-    error: { code, message, wayOn, ...(problems ? { problems: problems.slice(0, MAX_PROBLEMS) } : {}), ...(detail === undefined ? {} : { detail }) },
+    error: {
+      code,
+      message,
+      wayOn,
+      ...(problems ? { problems: problems.slice(0, MAX_PROBLEMS) } : {}),
+      ...(detail === undefined ? {} : { detail }),
+    },
   };
   return json(body, status);
 }

@@ -27,12 +27,21 @@ export async function openJob({ db, person }: As<Teacher>, id: string): Promise<
   const row = await db.query.job.findFirst({ where: and(eq(job.id, id), eq(job.ownerId, person.id)) });
   if (!row) return fail('notFound');
   const failure = row.state === 'failed' ? (row.result as { problems?: JobView['problems'] } | null) : null;
-  return ok({ id, state: row.state, done: row.done, total: row.total, problems: failure && (failure.problems ?? [{ path: '', message: 'It could not be done. Try again.' }]) });
+  return ok({
+    id,
+    state: row.state,
+    done: row.done,
+    total: row.total,
+    problems: failure && (failure.problems ?? [{ path: '', message: 'It could not be done. Try again.' }]),
+  });
 }
 
 export type JobRow = typeof job.$inferSelect;
 
-/** Takes the job that has waited longest, or whose holder has not been heard of: in one statement, so that of two processes one gets it. */
+/**
+ * Takes the job that has waited longest, or whose holder has not been heard of: in one statement, so that of two
+ * processes one gets it.
+ */
 export async function takeJob({ db, now }: Pick<Context, 'db' | 'now'>): Promise<JobRow | null> {
   const at = now();
   const free = or(eq(job.state, 'waiting'), and(eq(job.state, 'running'), lt(job.leasedUntil, at)));
@@ -54,7 +63,11 @@ export async function takeJob({ db, now }: Pick<Context, 'db' | 'now'>): Promise
 export async function failLost({ db, now }: Pick<Context, 'db' | 'now'>): Promise<void> {
   await db
     .update(job)
-    .set({ state: 'failed', finishedAt: now(), result: { problems: [{ path: '', message: 'It was tried three times and could not be done.' }] } })
+    .set({
+      state: 'failed',
+      finishedAt: now(),
+      result: { problems: [{ path: '', message: 'It was tried three times and could not be done.' }] },
+    })
     .where(and(eq(job.state, 'running'), lt(job.leasedUntil, now()), sql`${job.attempts} >= ${MAX_ATTEMPTS}`));
 }
 
@@ -66,7 +79,11 @@ export async function renew({ db, now }: Pick<Context, 'db' | 'now'>, id: string
     .where(and(eq(job.id, id), eq(job.state, 'running')));
 }
 
-export async function endJob({ db, now }: Pick<Context, 'db' | 'now'>, id: string, result: Result<unknown>): Promise<void> {
+export async function endJob(
+  { db, now }: Pick<Context, 'db' | 'now'>,
+  id: string,
+  result: Result<unknown>,
+): Promise<void> {
   await db
     .update(job)
     .set({

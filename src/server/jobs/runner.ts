@@ -8,7 +8,12 @@ import { publishPrepared } from '../releases/publish';
 import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs';
 
 /** What a kind of job does. `progress` says how many of its parts are done. */
-type Work = (context: Context, ownerId: string, input: never, progress: (done: number) => Promise<void>) => Promise<Result<unknown>>;
+type Work = (
+  context: Context,
+  ownerId: string,
+  input: never,
+  progress: (done: number) => Promise<void>,
+) => Promise<Result<unknown>>;
 const WORKS: Readonly<Record<string, Work>> = { publish: publishPrepared };
 
 const POLL_MS = 2000;
@@ -19,7 +24,10 @@ async function run(context: Context, taken: JobRow): Promise<void> {
   try {
     const owner = await context.db.query.user.findFirst({ columns: { id: true }, where: eq(user.id, taken.ownerId) });
     const work = WORKS[taken.kind];
-    const result = owner && work ? await work(context, owner.id, taken.input as never, (done) => renew(context, taken.id, done)) : fail('notFound');
+    const result =
+      owner && work
+        ? await work(context, owner.id, taken.input as never, (done) => renew(context, taken.id, done))
+        : fail('notFound');
     await endJob(context, taken.id, result);
   } catch (error) {
     log.error({ err: error, job: taken.id }, 'a job failed');
@@ -36,14 +44,18 @@ export interface JobRunner {
   stop(): Promise<void>;
 }
 
-/** Works on jobs one after another, as long as there are any; looks for them now and then, since other processes add some too. */
+/**
+ * Works on jobs one after another, as long as there are any; looks for them now and then, since other processes add
+ * some too.
+ */
 export function startJobs(context: Context): JobRunner {
   let working: Promise<void> | null = null;
   let stopped = false;
   const work = async () => {
     try {
       await failLost(context);
-      for (let taken = await takeJob(context); taken; taken = stopped ? null : await takeJob(context)) await run(context, taken);
+      for (let taken = await takeJob(context); taken; taken = stopped ? null : await takeJob(context))
+        await run(context, taken);
     } catch (error) {
       log.error({ err: error }, 'jobs could not be looked for');
     }
@@ -56,7 +68,10 @@ export function startJobs(context: Context): JobRunner {
   };
   const timer = setInterval(wake, POLL_MS);
   timer.unref();
-  const sweeping = setInterval(() => void sweep(context).catch((error: unknown) => log.error({ err: error }, 'could not be cleared')), SWEEP_MS);
+  const sweeping = setInterval(
+    () => void sweep(context).catch((error: unknown) => log.error({ err: error }, 'could not be cleared')),
+    SWEEP_MS,
+  );
   sweeping.unref();
   return {
     wake,

@@ -2,7 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { copyFile, mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 
-/** Where media are kept, by the SHA-256 of their bytes: once, however often they are used. A folder here; another place is another of these. */
+/**
+ * Where media are kept, by the SHA-256 of their bytes: once, however often they are used. A folder here; another place
+ * is another of these.
+ */
 export interface MediaFiles {
   has(hash: string): Promise<boolean>;
   put(hash: string, bytes: Uint8Array): Promise<void>;

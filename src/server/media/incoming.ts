@@ -19,8 +19,16 @@ async function ready(config: Pick<Config, 'data'>): Promise<string> {
 
 class TooLarge extends Error {}
 
-/** Writes a request's body to a file as it comes; `use` gets the file, which is gone afterwards. More than `maxBytes` is not read. */
-export async function withUpload<T>(config: Pick<Config, 'data'>, request: Request, maxBytes: number, use: (file: string) => Promise<Result<T>>): Promise<Result<T>> {
+/**
+ * Writes a request's body to a file as it comes; `use` gets the file, which is gone afterwards. More than `maxBytes` is
+ * not read.
+ */
+export async function withUpload<T>(
+  config: Pick<Config, 'data'>,
+  request: Request,
+  maxBytes: number,
+  use: (file: string) => Promise<Result<T>>,
+): Promise<Result<T>> {
   if (Number(request.headers.get('content-length') ?? 0) > maxBytes) return fail('tooLarge');
   async function* counted() {
     let size = 0;
@@ -37,9 +45,17 @@ export async function withUpload<T>(config: Pick<Config, 'data'>, request: Reque
 }
 
 /** The same for bytes that are here already. */
-export const withBytes = <T>(config: Pick<Config, 'data'>, bytes: Uint8Array, use: (file: string) => Promise<T>): Promise<T> => withFile(config, Readable.from([bytes]), use);
+export const withBytes = <T>(
+  config: Pick<Config, 'data'>,
+  bytes: Uint8Array,
+  use: (file: string) => Promise<T>,
+): Promise<T> => withFile(config, Readable.from([bytes]), use);
 
-async function withFile<T>(config: Pick<Config, 'data'>, content: Readable, use: (file: string) => Promise<T>): Promise<T> {
+async function withFile<T>(
+  config: Pick<Config, 'data'>,
+  content: Readable,
+  use: (file: string) => Promise<T>,
+): Promise<T> {
   const file = join(await ready(config), randomUUID());
   try {
     await pipeline(content, createWriteStream(file, { mode: 0o600 }));
@@ -50,7 +66,8 @@ async function withFile<T>(config: Pick<Config, 'data'>, content: Readable, use:
 }
 
 /** A name for a file among the incoming ones that is not there yet. Whoever writes it removes it. */
-export const temporaryFile = async (config: Pick<Config, 'data'>): Promise<string> => join(await ready(config), randomUUID());
+export const temporaryFile = async (config: Pick<Config, 'data'>): Promise<string> =>
+  join(await ready(config), randomUUID());
 
 /** A folder of its own among the incoming files, gone afterwards with all that is in it. */
 export async function withFolder<T>(config: Pick<Config, 'data'>, use: (folder: string) => Promise<T>): Promise<T> {

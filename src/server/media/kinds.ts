@@ -16,8 +16,18 @@ export const TYPES = {
   'image/gif': { kind: 'picture', words: 'GIF', claims: ['image/gif'], endings: ['gif'] },
   'image/svg+xml': { kind: 'picture', words: 'SVG', claims: ['image/svg+xml'], endings: ['svg'] },
   'audio/mpeg': { kind: 'sound', words: 'MP3', claims: ['audio/mpeg', 'audio/mp3'], endings: ['mp3'] },
-  'audio/ogg': { kind: 'sound', words: 'Ogg', claims: ['audio/ogg', 'application/ogg', 'video/ogg', 'audio/opus', 'audio/ogg; codecs=opus'], endings: ['ogg', 'oga', 'opus'] },
-  'audio/wav': { kind: 'sound', words: 'WAV', claims: ['audio/wav', 'audio/x-wav', 'audio/wave', 'audio/vnd.wave'], endings: ['wav'] },
+  'audio/ogg': {
+    kind: 'sound',
+    words: 'Ogg',
+    claims: ['audio/ogg', 'application/ogg', 'video/ogg', 'audio/opus', 'audio/ogg; codecs=opus'],
+    endings: ['ogg', 'oga', 'opus'],
+  },
+  'audio/wav': {
+    kind: 'sound',
+    words: 'WAV',
+    claims: ['audio/wav', 'audio/x-wav', 'audio/wave', 'audio/vnd.wave'],
+    endings: ['wav'],
+  },
   'video/mp4': { kind: 'film', words: 'MP4', claims: ['video/mp4', 'video/x-m4v'], endings: ['mp4', 'm4v'] },
   'video/webm': { kind: 'film', words: 'WebM', claims: ['video/webm'], endings: ['webm'] },
 } as const satisfies Record<string, Known>;
@@ -31,6 +41,8 @@ export function typeClaimed(claimed: string, name: string): MediumType | null {
   return (byName ?? entries.find(([, { claims }]) => claims.includes(claimed)))?.[0] ?? null;
 }
 
-export const typeCalled = (mime: string): MediumType | null => entries.find(([, { claims }]) => claims.includes(mime))?.[0] ?? null;
+export const typeCalled = (mime: string): MediumType | null =>
+  entries.find(([, { claims }]) => claims.includes(mime))?.[0] ?? null;
 
-export const TAKEN = 'Pictures are taken as PNG, JPEG, WebP, GIF or SVG, sounds as MP3, Ogg or WAV, films as MP4 or WebM.';
+export const TAKEN =
+  'Pictures are taken as PNG, JPEG, WebP, GIF or SVG, sounds as MP3, Ogg or WAV, films as MP4 or WebM.';

@@ -24,11 +24,17 @@ export type Upload = Claim & ({ readonly file: string } | { readonly bytes: Uint
 
 const PREPARE_MS = 15_000;
 
-const refuse = (name: string, message: string) => fail('notTaken', { problems: [{ path: 'file', message: `"${name}": ${message}.` }] });
+const refuse = (name: string, message: string) =>
+  fail('notTaken', { problems: [{ path: 'file', message: `"${name}": ${message}.` }] });
 
-/** Takes a file of the teacher's: held against what it claims to be, made safe and light, kept once by its content. Sending it again is sending it once. */
+/**
+ * Takes a file of the teacher's: held against what it claims to be, made safe and light, kept once by its content.
+ * Sending it again is sending it once.
+ */
 export async function takeMedium(as: As<Teacher>, upload: Upload): Promise<Result<KeptMedium>> {
-  return 'file' in upload ? takeFile(as, upload, upload.file) : withBytes(as.config, upload.bytes, (file) => takeFile(as, upload, file));
+  return 'file' in upload
+    ? takeFile(as, upload, upload.file)
+    : withBytes(as.config, upload.bytes, (file) => takeFile(as, upload, file));
 }
 
 const TOO_HARD: Readonly<Record<'tooLong' | 'tooMuch' | 'busy', string>> = {
@@ -54,7 +60,10 @@ async function takeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: s
 }
 
 async function store(as: As<Teacher>, name: string, kept: KeptMedium, file: string): Promise<Result<KeptMedium>> {
-  const there = await as.db.query.medium.findFirst({ columns: { hash: true }, where: and(eq(medium.hash, kept.hash), eq(medium.ownerId, as.person.id)) });
+  const there = await as.db.query.medium.findFirst({
+    columns: { hash: true },
+    where: and(eq(medium.hash, kept.hash), eq(medium.ownerId, as.person.id)),
+  });
   if (!there && (await mediaUsed(as, as.person.id)) + kept.weight > as.config.mediaQuota)
     return refuse(
       name,
@@ -69,8 +78,13 @@ async function store(as: As<Teacher>, name: string, kept: KeptMedium, file: stri
 }
 
 /** One of the teacher's media, by its content. */
-export async function readMedium(as: As<Teacher>, hash: string): Promise<Result<{ bytes: Uint8Array; type: MediumType }>> {
-  const row = await as.db.query.medium.findFirst({ where: and(eq(medium.hash, hash), eq(medium.ownerId, as.person.id)) });
+export async function readMedium(
+  as: As<Teacher>,
+  hash: string,
+): Promise<Result<{ bytes: Uint8Array; type: MediumType }>> {
+  const row = await as.db.query.medium.findFirst({
+    where: and(eq(medium.hash, hash), eq(medium.ownerId, as.person.id)),
+  });
   const bytes = row && (await as.files.get(hash));
   return row && bytes ? ok({ bytes, type: row.type }) : fail('notFound');
 }
@@ -78,7 +92,15 @@ export async function readMedium(as: As<Teacher>, hash: string): Promise<Result<
 /** The teacher's media, the newest first: to be used again without sending them again. */
 export async function listMedia({ db, person }: As<Teacher>): Promise<MediumRow[]> {
   return db
-    .select({ hash: medium.hash, kind: medium.kind, type: medium.type, weight: medium.weight, width: medium.width, height: medium.height, name: medium.name })
+    .select({
+      hash: medium.hash,
+      kind: medium.kind,
+      type: medium.type,
+      weight: medium.weight,
+      width: medium.width,
+      height: medium.height,
+      name: medium.name,
+    })
     .from(medium)
     .where(eq(medium.ownerId, person.id))
     .orderBy(sql`${medium.createdAt} desc`)

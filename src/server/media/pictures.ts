@@ -14,26 +14,56 @@ const MOST_PIXELS = 60_000_000;
 const SHARP_SCREENS = 2;
 const QUALITY = 82;
 
-/** A picture as the scene needs it: upright, no larger than twice the room it has, without what the camera noted, in the lighter of its own type and WebP. Null: it cannot be read. */
-export async function encodePicture(bytes: Uint8Array, type: MediumType, room: { width: number; height: number }): Promise<Encoded | null> {
+/**
+ * A picture as the scene needs it: upright, no larger than twice the room it has, without what the camera noted, in the
+ * lighter of its own type and WebP. Null: it cannot be read.
+ */
+export async function encodePicture(
+  bytes: Uint8Array,
+  type: MediumType,
+  room: { width: number; height: number },
+): Promise<Encoded | null> {
   try {
     const animated = type === 'image/gif' || type === 'image/webp';
     const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated, failOn: 'error' });
     const { pages = 1 } = await source.metadata();
-    const fitted = source
-      .rotate()
-      .resize({ width: Math.ceil(room.width * SHARP_SCREENS), height: Math.ceil(room.height * SHARP_SCREENS), fit: 'inside', withoutEnlargement: true });
+    const fitted = source.rotate().resize({
+      width: Math.ceil(room.width * SHARP_SCREENS),
+      height: Math.ceil(room.height * SHARP_SCREENS),
+      fit: 'inside',
+      withoutEnlargement: true,
+    });
     const webp = await fitted.clone().webp({ quality: QUALITY, effort: 4 }).toBuffer({ resolveWithObject: true });
-    const own = type === 'image/png' ? await fitted.clone().png({ compressionLevel: 9, palette: true, quality: 90 }).toBuffer({ resolveWithObject: true }) : null;
-    const best = own && own.data.length < webp.data.length ? { ...own, type } : { ...webp, type: 'image/webp' as const };
-    return { bytes: best.data, type: best.type, width: best.info.width, height: best.info.pageHeight ?? best.info.height / (pages > 1 && !best.info.pageHeight ? pages : 1) };
+    const own =
+      type === 'image/png'
+        ? await fitted
+            .clone()
+            .png({ compressionLevel: 9, palette: true, quality: 90 })
+            .toBuffer({ resolveWithObject: true })
+        : null;
+    const best =
+      own && own.data.length < webp.data.length ? { ...own, type } : { ...webp, type: 'image/webp' as const };
+    return {
+      bytes: best.data,
+      type: best.type,
+      width: best.info.width,
+      height: best.info.pageHeight ?? best.info.height / (pages > 1 && !best.info.pageHeight ? pages : 1),
+    };
   } catch {
     return null;
   }
 }
 
 /** A stored picture in its own type, no wider than so many pixels; the picture itself where that is lighter. */
-export async function narrowPicture({ bytes, type, width }: { bytes: Uint8Array; type: MediumType; width: number }): Promise<Uint8Array> {
+export async function narrowPicture({
+  bytes,
+  type,
+  width,
+}: {
+  bytes: Uint8Array;
+  type: MediumType;
+  width: number;
+}): Promise<Uint8Array> {
   const animated = type === 'image/gif' || type === 'image/webp';
   const fitted = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated }).resize({ width, withoutEnlargement: true });
   const made = await (type === 'image/webp' ? fitted.webp({ quality: QUALITY, effort: 4 }) : fitted).toBuffer();

@@ -28,21 +28,34 @@ export interface Prepared {
   readonly width: number | null;
   readonly height: number | null;
 }
-export type Preparing = { readonly ok: true; readonly value: Prepared } | { readonly ok: false; readonly message: string };
+export type Preparing =
+  | { readonly ok: true; readonly value: Prepared }
+  | { readonly ok: false; readonly message: string };
 const refuse = (message: string): Preparing => ({ ok: false, message });
 
-/** A file held against what it claims to be, made safe and light: the sentence that says why it is not taken, or where it is now. Sounds and films stay as they are: what is in them is played, never run. */
+/**
+ * A file held against what it claims to be, made safe and light: the sentence that says why it is not taken, or where
+ * it is now. Sounds and films stay as they are: what is in them is played, never run.
+ */
 export async function prepareMedium({ file, expected, room, folder }: ToPrepare): Promise<Preparing> {
   const found = await typeOf(file);
-  if (found !== expected) return refuse(`It says it is ${TYPES[expected].words}, but it is ${found ? `${TYPES[found].words}. Save it as what it is` : 'not'}`);
+  if (found !== expected)
+    return refuse(
+      `It says it is ${TYPES[expected].words}, but it is ${found ? `${TYPES[found].words}. Save it as what it is` : 'not'}`,
+    );
   if (TYPES[expected].kind !== 'picture') {
     const { size } = await stat(file);
-    return { ok: true, value: { hash: await sha256Of(file), file, type: expected, weight: size, width: null, height: null } };
+    return {
+      ok: true,
+      value: { hash: await sha256Of(file), file, type: expected, weight: size, width: null, height: null },
+    };
   }
   const bytes = await readFile(file);
   if (expected !== 'image/svg+xml') {
     const made = await encodePicture(bytes, expected, room);
-    return made ? written(folder, made.bytes, made.type, made) : refuse('It cannot be read as a picture, or has too many pixels');
+    return made
+      ? written(folder, made.bytes, made.type, made)
+      : refuse('It cannot be read as a picture, or has too many pixels');
   }
   const safe = await safeSvg(bytes);
   if (!safe.ok) return safe;
@@ -72,7 +85,12 @@ async function sha256Of(file: string): Promise<string> {
   return hash.digest('hex');
 }
 
-async function written(folder: string, bytes: Uint8Array, type: MediumType, { width, height }: { width: number; height: number }): Promise<Preparing> {
+async function written(
+  folder: string,
+  bytes: Uint8Array,
+  type: MediumType,
+  { width, height }: { width: number; height: number },
+): Promise<Preparing> {
   const file = join(folder, randomUUID());
   await writeFile(file, bytes, { mode: 0o600 });
   const hash = createHash('sha256').update(bytes).digest('hex');

@@ -4,10 +4,27 @@ const MAX_CHARACTERS = 1_000_000;
 const MAX_ELEMENTS = 5_000;
 const MAX_DEPTH = 64;
 const MAX_ATTRIBUTES = 500;
-const ACTIVE = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'audio', 'video', 'handler', 'listener', 'set', 'animate', 'animatetransform', 'animatemotion']);
+const ACTIVE = new Set([
+  'script',
+  'foreignobject',
+  'iframe',
+  'object',
+  'embed',
+  'audio',
+  'video',
+  'handler',
+  'listener',
+  'set',
+  'animate',
+  'animatetransform',
+  'animatemotion',
+]);
 const SCRIPTED = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'handler', 'listener']);
 
-/** Where the root element of a drawing begins: after white space, an XML declaration, comments and a DOCTYPE without definitions. Null: it is no drawing. */
+/**
+ * Where the root element of a drawing begins: after white space, an XML declaration, comments and a DOCTYPE without
+ * definitions. Null: it is no drawing.
+ */
 function rootOf(text: string): number | null {
   let at = text.startsWith('\uFEFF') ? 1 : 0;
   for (;;) {
@@ -32,9 +49,13 @@ const endOf = (text: string, mark: string, from: number): number => {
 
 /** How much of a file is looked at to tell whether it is a drawing, in bytes. */
 const HEAD = 4096;
-export const looksLikeSvg = (head: Uint8Array): boolean => rootOf(new TextDecoder().decode(head.subarray(0, HEAD))) !== null;
+export const looksLikeSvg = (head: Uint8Array): boolean =>
+  rootOf(new TextDecoder().decode(head.subarray(0, HEAD))) !== null;
 
-/** How many elements a drawing has, how deep they stand in one another, and the most attributes one of them has: one pass over its text. */
+/**
+ * How many elements a drawing has, how deep they stand in one another, and the most attributes one of them has: one
+ * pass over its text.
+ */
 function sizeOf(text: string): { elements: number; depth: number; attributes: number } {
   let elements = 0;
   let attributes = 0;
@@ -61,20 +82,32 @@ const isLetter = (code: number) => (code >= 65 && code <= 90) || (code >= 97 && 
 
 /** A style's text without CSS escapes, which could hide the name of a function. */
 const unescaped = (text: string): string =>
-  text.replace(/\\([0-9a-f]{1,6})\s?|\\/gi, (_, hex?: string) => (hex ? String.fromCodePoint(Math.min(Number.parseInt(hex, 16), 0x10ffff)) : ''));
+  text.replace(/\\([0-9a-f]{1,6})\s?|\\/gi, (_, hex?: string) =>
+    hex ? String.fromCodePoint(Math.min(Number.parseInt(hex, 16), 0x10ffff)) : '',
+  );
 
-/** Does an attribute ask for something at another place? What stays within the drawing, or is a picture written into it, does not. */
+/**
+ * Does an attribute ask for something at another place? What stays within the drawing, or is a picture written into it,
+ * does not.
+ */
 function pointsOutside(name: string, value: string): boolean {
   if (name.endsWith('href')) return !/^(?:#|data:image\/(?:png|jpeg|webp|gif);)/i.test(value.trim());
   const plain = unescaped(value).toLowerCase();
   if (/@import|image-set\(|\b(?:image|src|cross-fade|element)\(/.test(plain)) return true;
-  return plain.split('url(').some((after, i) => i > 0 && !/^\s*["']?(?:#|data:image\/(?:png|jpeg|webp|gif);)/.test(after));
+  return plain
+    .split('url(')
+    .some((after, i) => i > 0 && !/^\s*["']?(?:#|data:image\/(?:png|jpeg|webp|gif);)/.test(after));
 }
 
-export type SafeSvg = { readonly ok: true; readonly bytes: Uint8Array } | { readonly ok: false; readonly message: string };
+export type SafeSvg =
+  | { readonly ok: true; readonly bytes: Uint8Array }
+  | { readonly ok: false; readonly message: string };
 const refuse = (message: string): SafeSvg => ({ ok: false, message });
 
-/** The drawing with nothing in it that could act or ask another place for something; or the sentence that says why it is not taken. */
+/**
+ * The drawing with nothing in it that could act or ask another place for something; or the sentence that says why it is
+ * not taken.
+ */
 export async function safeSvg(bytes: Uint8Array): Promise<SafeSvg> {
   const text = new TextDecoder().decode(bytes);
   if (text.length > MAX_CHARACTERS) return refuse('This drawing is larger than 1 MB: save it as PNG or WebP');
@@ -82,9 +115,12 @@ export async function safeSvg(bytes: Uint8Array): Promise<SafeSvg> {
   const root = rootOf(text);
   if (root === null) return refuse('This drawing cannot be read');
   const size = sizeOf(text);
-  if (size.elements > MAX_ELEMENTS) return refuse(`This drawing has more than ${MAX_ELEMENTS} parts: save it as PNG or WebP`);
-  if (size.depth > MAX_DEPTH) return refuse(`This drawing is nested more than ${MAX_DEPTH} levels deep: save it as PNG or WebP`);
-  if (size.attributes > MAX_ATTRIBUTES) return refuse(`A part of this drawing has more than ${MAX_ATTRIBUTES} attributes: save it as PNG or WebP`);
+  if (size.elements > MAX_ELEMENTS)
+    return refuse(`This drawing has more than ${MAX_ELEMENTS} parts: save it as PNG or WebP`);
+  if (size.depth > MAX_DEPTH)
+    return refuse(`This drawing is nested more than ${MAX_DEPTH} levels deep: save it as PNG or WebP`);
+  if (size.attributes > MAX_ATTRIBUTES)
+    return refuse(`A part of this drawing has more than ${MAX_ATTRIBUTES} attributes: save it as PNG or WebP`);
   const [{ JSDOM }, { default: createPurifier }] = await Promise.all([import('jsdom'), import('dompurify')]);
   const { window } = new JSDOM('');
   try {
@@ -95,7 +131,11 @@ export async function safeSvg(bytes: Uint8Array): Promise<SafeSvg> {
       outside = true;
       data.keepAttr = false;
     });
-    const body = purifier.sanitize(text.slice(root), { USE_PROFILES: { svg: true, svgFilters: true }, FORBID_TAGS: ['style', ...ACTIVE], RETURN_DOM: true }) as Element;
+    const body = purifier.sanitize(text.slice(root), {
+      USE_PROFILES: { svg: true, svgFilters: true },
+      FORBID_TAGS: ['style', ...ACTIVE],
+      RETURN_DOM: true,
+    }) as Element;
     const hidden = purifier.removed.some((removed) => {
       if ('element' in removed) return SCRIPTED.has(removed.element.nodeName.toLowerCase().replace(/^[^:]*:/, ''));
       const name = removed.attribute?.name.toLowerCase() ?? '';

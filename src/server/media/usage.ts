@@ -13,7 +13,10 @@ export async function mediaUsed({ db }: Pick<Context, 'db'>, ownerId: string): P
   return row?.bytes ?? 0;
 }
 
-/** The hashes of a teacher's media that something of theirs names: a question (in the bin too), a set, a list, or what they published. */
+/**
+ * The hashes of a teacher's media that something of theirs names: a question (in the bin too), a set, a list, or what
+ * they published.
+ */
 const usedBy = (ownerId: string) => sql`(
   select m.value ->> '$.hash' from question, json_each(question.document, '$.media') m where question.owner_id = ${ownerId}
   union select s.value ->> '$.medium.hash' from question_set, json_each(question_set.sources) s where question_set.owner_id = ${ownerId} and s.value ->> '$.medium.hash' is not null
@@ -31,7 +34,11 @@ async function unusedOf({ db, person }: As<Teacher>): Promise<{ hash: string; we
 
 export async function mediaUsage(as: As<Teacher>): Promise<Result<MediaUsage>> {
   const unused = await unusedOf(as);
-  return ok({ used: await mediaUsed(as, as.person.id), quota: as.config.mediaQuota, unused: { files: unused.length, bytes: unused.reduce((sum, { weight }) => sum + weight, 0) } });
+  return ok({
+    used: await mediaUsed(as, as.person.id),
+    quota: as.config.mediaQuota,
+    unused: { files: unused.length, bytes: unused.reduce((sum, { weight }) => sum + weight, 0) },
+  });
 }
 
 const AT_ONCE = 500;
@@ -44,9 +51,17 @@ export async function clearUnused(as: As<Teacher>): Promise<Result<MediaUsage>> 
     // Asked again in the statement that deletes: something may have begun to use one meanwhile.
     const gone = await as.db
       .delete(medium)
-      .where(and(eq(medium.ownerId, as.person.id), inArray(medium.hash, some), sql`${medium.hash} not in ${usedBy(as.person.id)}`))
+      .where(
+        and(
+          eq(medium.ownerId, as.person.id),
+          inArray(medium.hash, some),
+          sql`${medium.hash} not in ${usedBy(as.person.id)}`,
+        ),
+      )
       .returning({ hash: medium.hash });
-    for (const { hash } of gone) if (!(await as.db.query.medium.findFirst({ columns: { hash: true }, where: eq(medium.hash, hash) }))) await as.files.remove(hash);
+    for (const { hash } of gone)
+      if (!(await as.db.query.medium.findFirst({ columns: { hash: true }, where: eq(medium.hash, hash) })))
+        await as.files.remove(hash);
   }
   return mediaUsage(as);
 }

@@ -3,7 +3,10 @@ import type { WorkPool } from '../work/pool';
 import type { MediaFiles } from './files';
 import { TYPES } from './kinds';
 
-/** The widths pictures are had in, in pixels. What a page asks for is one of these, so that nobody fills the store with others. */
+/**
+ * The widths pictures are had in, in pixels. What a page asks for is one of these, so that nobody fills the store with
+ * others.
+ */
 const WIDTHS = [160, 320, 640, 1280, 2560];
 
 /** A picture no wider than it is shown, made at the first asking and kept; drawings, sounds and films as they are. */
@@ -13,7 +16,8 @@ export async function inWidth(
   type: MediumType,
   width: number | null,
 ): Promise<Uint8Array | null> {
-  if (width === null || !WIDTHS.includes(width) || TYPES[type].kind !== 'picture' || type === 'image/svg+xml') return files.get(hash);
+  if (width === null || !WIDTHS.includes(width) || TYPES[type].kind !== 'picture' || type === 'image/svg+xml')
+    return files.get(hash);
   const name = `${hash}-${width}`;
   const kept = await files.get(name);
   if (kept) return kept;

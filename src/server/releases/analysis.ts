@@ -1,6 +1,19 @@
 import { and, eq, inArray, isNotNull, or, sql } from 'drizzle-orm';
 import type { Analysis, Pair, QuestionAnalysis, Sweeper } from '../../contract';
-import { type Copy, cronbach, type Digest, discrimination, distribution, earned, facility, itemOf, NOWHERE, type QuestionModel, triedEverything, withoutDust } from '../../core';
+import {
+  type Copy,
+  cronbach,
+  type Digest,
+  discrimination,
+  distribution,
+  earned,
+  facility,
+  itemOf,
+  NOWHERE,
+  type QuestionModel,
+  triedEverything,
+  withoutDust,
+} from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
@@ -14,7 +27,10 @@ import { editionOf } from './editions';
 const MOST_DROPS = 4000;
 const AT_ONCE = 500;
 
-/** How a release was answered: of each learner's first sitting, since later ones are answered by people who have seen it. */
+/**
+ * How a release was answered: of each learner's first sitting, since later ones are answered by people who have seen
+ * it.
+ */
 export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Result<Analysis>> {
   const { db } = as;
   const found = await releaseOf(as, releaseId);
@@ -23,11 +39,23 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   const { row: its, course } = found;
   const { models, points, struck, outOf, number } = await editionOf(db, releaseId, its.edition);
   const sat = await db
-    .select({ id: sitting.id, learnerId: sitting.learnerId, name: user.name, edition: sitting.edition, began: sitting.began, seed: sitting.seed, outOf: sitting.outOf })
+    .select({
+      id: sitting.id,
+      learnerId: sitting.learnerId,
+      name: user.name,
+      edition: sitting.edition,
+      began: sitting.began,
+      seed: sitting.seed,
+      outOf: sitting.outOf,
+    })
     .from(sitting)
     .innerJoin(user, eq(user.id, sitting.learnerId))
     .where(
-      and(eq(sitting.releaseId, releaseId), eq(sitting.number, 1), or(isNotNull(sitting.finishedAt), inArray(sitting.id, db.select({ id: standing.sittingId }).from(standing)))),
+      and(
+        eq(sitting.releaseId, releaseId),
+        eq(sitting.number, 1),
+        or(isNotNull(sitting.finishedAt), inArray(sitting.id, db.select({ id: standing.sittingId }).from(standing))),
+      ),
     );
   const standings = await standingsOf(
     as,
@@ -105,7 +133,9 @@ async function standingsOf({ db }: As<Teacher>, ids: readonly string[]): Promise
       .where(inArray(standing.sittingId, ids.slice(i, i + AT_ONCE)))
       .groupBy(standing.sittingId);
     for (const { sittingId, each } of rows) {
-      const own = (JSON.parse(each) as [number, number, number, number][]).map(([question, mark, max, points]) => [question, { share: earned(mark, max, 1), points }] as const);
+      const own = (JSON.parse(each) as [number, number, number, number][]).map(
+        ([question, mark, max, points]) => [question, { share: earned(mark, max, 1), points }] as const,
+      );
       all.set(sittingId, new Map(own));
     }
     await new Promise((resolve) => setImmediate(resolve));
@@ -130,12 +160,19 @@ function pairsOf(model: QuestionModel, digests: readonly Digest[]): Pair[] {
       const [item = 0, zone = NOWHERE] = key.split(' ').map(Number);
       const entry = model.entryOf[zone];
       const belongsSomewhere = model.entries.some(({ belongs }) => belongs.has(item));
-      return { item, zone, first: firsts.get(key) ?? 0, last: lasts.get(key) ?? 0, right: zone === NOWHERE ? !belongsSomewhere : entry ? entry.belongs.has(item) : null };
+      return {
+        item,
+        zone,
+        first: firsts.get(key) ?? 0,
+        last: lasts.get(key) ?? 0,
+        right: zone === NOWHERE ? !belongsSomewhere : entry ? entry.belongs.has(item) : null,
+      };
     })
     .sort((a, b) => a.item - b.item || a.zone - b.zone);
 }
 
-const meanOf = (list: readonly number[]): number | null => (list.length > 0 ? list.reduce((sum, x) => sum + x, 0) / list.length : null);
+const meanOf = (list: readonly number[]): number | null =>
+  list.length > 0 ? list.reduce((sum, x) => sum + x, 0) / list.length : null;
 function medianOf(list: readonly number[]): number | null {
   const sorted = [...list].sort((a, b) => a - b);
   const middle = sorted[Math.floor(sorted.length / 2)];

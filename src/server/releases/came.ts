@@ -48,12 +48,19 @@ export async function cameTo(db: Database, condition: SQL | undefined): Promise<
     .where(condition)
     .groupBy(sitting.id)
     .orderBy(asc(sitting.number));
-  return rows.map((row) => ({ ...row, points: withoutDust(row.points ?? 0), ended: row.ended ?? 0, acted: row.acted === 1 }));
+  return rows.map((row) => ({
+    ...row,
+    points: withoutDust(row.points ?? 0),
+    ended: row.ended ?? 0,
+    acted: row.acted === 1,
+  }));
 }
 
 /** The sittings that have come to something: those in which something was done, and which were checked or are over. */
 export const touchedOf = (sittings: readonly CameTo[], asks: number): (CameTo & { readonly finished: boolean })[] =>
-  sittings.filter((one) => one.acted && (one.tries !== null || one.finishedAt)).map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));
+  sittings
+    .filter((one) => one.acted && (one.tries !== null || one.finishedAt))
+    .map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));
 
 export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>
   and(inArray(sitting.releaseId, [...releases]), inArray(sitting.learnerId, [...learners]));

@@ -5,7 +5,16 @@ import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
-import { type EditionContent, edition, markOverride, move, regrade, release, sitting, standing } from '../database/tables';
+import {
+  type EditionContent,
+  edition,
+  markOverride,
+  move,
+  regrade,
+  release,
+  sitting,
+  standing,
+} from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { examined } from '../vault/examine';
@@ -15,7 +24,12 @@ import { findModelAnswer, publishProblems } from './publish';
 import { type Regraded, type Regrading, regraded } from './regrade';
 
 const newestOf = async ({ db }: As<Teacher>, releaseId: string) => {
-  const [row] = await db.select().from(edition).where(eq(edition.releaseId, releaseId)).orderBy(sql`${edition.number} desc`).limit(1);
+  const [row] = await db
+    .select()
+    .from(edition)
+    .where(eq(edition.releaseId, releaseId))
+    .orderBy(sql`${edition.number} desc`)
+    .limit(1);
   return row ?? null;
 };
 
@@ -42,7 +56,9 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
     .orderBy(asc(edition.number));
   const names = await namesOf(as, [
     found.row.releasedBy,
-    ...rows.flatMap(({ madeBy, appliedBy, changes }) => [madeBy ?? [], appliedBy ?? [], (changes ?? []).map(({ learnerId }) => learnerId)].flat()),
+    ...rows.flatMap(({ madeBy, appliedBy, changes }) =>
+      [madeBy ?? [], appliedBy ?? [], (changes ?? []).map(({ learnerId }) => learnerId)].flat(),
+    ),
   ]);
   const { points } = openContent(newest.number, newest.content);
   const questions = await Promise.all(
@@ -67,17 +83,26 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
     editions: rows.map(({ at, appliedBy, changes, spared, madeBy, ...row }) => ({
       ...row,
       by: names.get(madeBy ?? found.row.releasedBy) ?? '',
-      applied: at && appliedBy ? { at, by: names.get(appliedBy) ?? '', changes: named(changes ?? [], names), spared: spared ?? 0 } : null,
+      applied:
+        at && appliedBy
+          ? { at, by: names.get(appliedBy) ?? '', changes: named(changes ?? [], names), spared: spared ?? 0 }
+          : null,
     })),
   });
 }
 
 const byName = new Intl.Collator('en', { numeric: true });
 const named = (changes: readonly MarkChange[], names: ReadonlyMap<string, string>): NamedChange[] =>
-  changes.map((one) => ({ ...one, name: names.get(one.learnerId) ?? 'somebody who is not here any more' })).sort((a, b) => byName.compare(a.name, b.name));
+  changes
+    .map((one) => ({ ...one, name: names.get(one.learnerId) ?? 'somebody who is not here any more' }))
+    .sort((a, b) => byName.compare(a.name, b.name));
 
 /** The content a correction makes, or what is in its way. */
-async function corrected(as: As<Teacher>, content: EditionContent, { changes }: Correction): Promise<Result<EditionContent>> {
+async function corrected(
+  as: As<Teacher>,
+  content: EditionContent,
+  { changes }: Correction,
+): Promise<Result<EditionContent>> {
   const problems: Problem[] = [];
   const questions = [...content.questions];
   const struck = content.questions.map((_, i) => content.struck?.[i] ?? false);
@@ -95,30 +120,46 @@ async function corrected(as: As<Teacher>, content: EditionContent, { changes }: 
       const fits = there && !there.row.deletedAt ? correction(before, there.row.document) : null;
       if (!there || !fits) problems.push({ path, message: `“${before.title}” is not in your Vault any more.` });
       else if (!fits.ok)
-        problems.push({ path, message: `“${before.title}”: items, zones or how they take were changed. Moves that were made cannot be judged by that: publish it anew.` });
+        problems.push({
+          path,
+          message: `“${before.title}”: items, zones or how they take were changed. Moves that were made cannot be judged by that: publish it anew.`,
+        });
       else after = there.row.document;
     }
     for (const cell of accept) {
       const step = widen(after, cell as Parameters<typeof widen>[1]);
       if (step) after = applyAll(after, step);
-      else problems.push({ path, message: `“${before.title}”: this item is right there already, or the zone wants an order or a sum.` });
+      else
+        problems.push({
+          path,
+          message: `“${before.title}”: this item is right there already, or the zone wants an order or a sum.`,
+        });
     }
     problems.push(...publishProblems(after).map(({ message }) => ({ path, message: `“${after.title}”: ${message}` })));
-    if (after !== before && !(await examined(as, after)).ok) problems.push({ path, message: `“${after.title}” would be no valid question.` });
+    if (after !== before && !(await examined(as, after)).ok)
+      problems.push({ path, message: `“${after.title}” would be no valid question.` });
     questions[at] = after;
   }
   if (struck.every(Boolean)) problems.push({ path: 'changes', message: 'Every question would be struck.' });
   if (problems.length > 0) return fail('invalid', { problems });
-  const changed = questions.some((question, i) => question !== content.questions[i]) || struck.some((is, i) => is !== (content.struck?.[i] ?? false));
+  const changed =
+    questions.some((question, i) => question !== content.questions[i]) ||
+    struck.some((is, i) => is !== (content.struck?.[i] ?? false));
   if (!changed) return fail('invalid', { problems: [{ path: 'changes', message: 'Nothing would be changed.' }] });
   const modelAnswers = await Promise.all(
-    questions.map((question, i) => (question === content.questions[i] ? (content.modelAnswers?.[i] ?? null) : findModelAnswer(as.work, question))),
+    questions.map((question, i) =>
+      question === content.questions[i] ? (content.modelAnswers?.[i] ?? null) : findModelAnswer(as.work, question),
+    ),
   );
   return ok({ ...content, questions, struck, modelAnswers });
 }
 
 /** What a correction would change, and what it would do to marks already given: nothing is changed yet. */
-export async function previewCorrection(as: As<Teacher>, releaseId: string, given: Correction): Promise<Result<CorrectionPreview>> {
+export async function previewCorrection(
+  as: As<Teacher>,
+  releaseId: string,
+  given: Correction,
+): Promise<Result<CorrectionPreview>> {
   const found = await releaseOf(as, releaseId);
   const newest = found && (await newestOf(as, releaseId));
   if (!found || !newest) return fail('notFound');
@@ -127,7 +168,13 @@ export async function previewCorrection(as: As<Teacher>, releaseId: string, give
   return ok(await previewOf(as, releaseId, newest.number + 1, newest.content, made.value));
 }
 
-async function previewOf(as: As<Teacher>, releaseId: string, number: number, before: EditionContent, after: EditionContent): Promise<CorrectionPreview> {
+async function previewOf(
+  as: As<Teacher>,
+  releaseId: string,
+  number: number,
+  before: EditionContent,
+  after: EditionContent,
+): Promise<CorrectionPreview> {
   const { changes, sittings } = await changesBy(as, releaseId, number, after);
   const hands = await as.db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId));
   const names = await namesOf(
@@ -141,20 +188,38 @@ async function previewOf(as: As<Teacher>, releaseId: string, number: number, bef
       const struck = after.struck?.[i] ?? false;
       const step = question === was ? [] : correction(was, question);
       if (question === was && struck === (before.struck?.[i] ?? false)) return [];
-      return [{ title: question.title, struck, before: was, after: question, step: Array.isArray(step) ? step : step.ok ? step.step : step.inTheWay }];
+      return [
+        {
+          title: question.title,
+          struck,
+          before: was,
+          after: question,
+          step: Array.isArray(step) ? step : step.ok ? step.step : step.inTheWay,
+        },
+      ];
     }),
     changes: named(changes, names),
     sittings,
     byHand: hands
-      .map(({ learnerId, points, outOf }) => ({ learnerId, name: names.get(learnerId) ?? '', points, outOf: outOf ?? openContent(number, before).outOf }))
+      .map(({ learnerId, points, outOf }) => ({
+        learnerId,
+        name: names.get(learnerId) ?? '',
+        points,
+        outOf: outOf ?? openContent(number, before).outOf,
+      }))
       .sort((a, b) => byName.compare(a.name, b.name)),
   };
 }
 
 /** What becomes of a sitting's mark: nothing, or another. */
-function changeOf({ sittingId, learnerId, points, outOf }: Regraded, was: Pick<MarkChange['before'], 'points' | 'outOf'> | undefined): MarkChange[] {
+function changeOf(
+  { sittingId, learnerId, points, outOf }: Regraded,
+  was: Pick<MarkChange['before'], 'points' | 'outOf'> | undefined,
+): MarkChange[] {
   const before = { points: was?.points ?? 0, outOf: was?.outOf ?? 0 };
-  return before.points === points && before.outOf === outOf ? [] : [{ sittingId, learnerId, before, after: { points, outOf } }];
+  return before.points === points && before.outOf === outOf
+    ? []
+    : [{ sittingId, learnerId, before, after: { points, outOf } }];
 }
 
 const regradingBy = ({ db, work }: As<Teacher>, content: EditionContent): Regrading => {
@@ -163,16 +228,30 @@ const regradingBy = ({ db, work }: As<Teacher>, content: EditionContent): Regrad
 };
 
 /** What an edition would do to every mark. */
-async function changesBy(as: As<Teacher>, releaseId: string, number: number, content: EditionContent): Promise<{ changes: MarkChange[]; sittings: number }> {
+async function changesBy(
+  as: As<Teacher>,
+  releaseId: string,
+  number: number,
+  content: EditionContent,
+): Promise<{ changes: MarkChange[]; sittings: number }> {
   const { db } = as;
   const now = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
   const changes: MarkChange[] = [];
-  for await (const one of regraded(regradingBy(as, content), releaseId, openContent(number, content))) changes.push(...changeOf(one, now.get(one.sittingId)));
+  for await (const one of regraded(regradingBy(as, content), releaseId, openContent(number, content)))
+    changes.push(...changeOf(one, now.get(one.sittingId)));
   return { changes, sittings: now.size };
 }
 
-/** Makes the next edition: who begins from now on is asked it. `number` is the one the teacher means to make, so that it is made once. */
-export async function makeEdition(as: As<Teacher>, releaseId: string, number: number, given: Correction): Promise<Result<{ number: number }>> {
+/**
+ * Makes the next edition: who begins from now on is asked it. `number` is the one the teacher means to make, so that it
+ * is made once.
+ */
+export async function makeEdition(
+  as: As<Teacher>,
+  releaseId: string,
+  number: number,
+  given: Correction,
+): Promise<Result<{ number: number }>> {
   const { db, person, now } = as;
   const found = await releaseOf(as, releaseId);
   const newest = found && (await newestOf(as, releaseId));
@@ -182,15 +261,24 @@ export async function makeEdition(as: As<Teacher>, releaseId: string, number: nu
   const made = await corrected(as, newest.content, given);
   if (!made.ok) return made;
   await db.transaction(async (tx) => {
-    await tx.insert(edition).values({ releaseId, number, content: made.value, createdAt: now(), reason: given.reason, madeBy: person.id });
+    await tx
+      .insert(edition)
+      .values({ releaseId, number, content: made.value, createdAt: now(), reason: given.reason, madeBy: person.id });
     await tx.update(release).set({ edition: number }).where(eq(release.id, releaseId));
-    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, what: 'editionMade', detail: { number, reason: given.reason } });
+    await record(
+      { ...as, db: tx },
+      { courseId: found.course.id, releaseId, what: 'editionMade', detail: { number, reason: given.reason } },
+    );
   });
   return ok({ number });
 }
 
 /** What applying an edition that is made would do to marks already given. */
-export async function previewEdition(as: As<Teacher>, releaseId: string, number: number): Promise<Result<CorrectionPreview>> {
+export async function previewEdition(
+  as: As<Teacher>,
+  releaseId: string,
+  number: number,
+): Promise<Result<CorrectionPreview>> {
   const found = await releaseOf(as, releaseId);
   const rows = found ? await as.db.select().from(edition).where(eq(edition.releaseId, releaseId)) : [];
   const [before, after] = [rows.find((row) => row.number === number - 1), rows.find((row) => row.number === number)];
@@ -201,7 +289,11 @@ export async function previewEdition(as: As<Teacher>, releaseId: string, number:
 const MOST_PASSES = 5;
 
 /** The sittings that have moves beyond those that were looked at. */
-async function wentOn(db: As<Teacher>['db'], releaseId: string, looked: readonly Regraded[]): Promise<ReadonlySet<string>> {
+async function wentOn(
+  db: As<Teacher>['db'],
+  releaseId: string,
+  looked: readonly Regraded[],
+): Promise<ReadonlySet<string>> {
   const rows = await db
     .select({ id: move.sittingId, last: sql<number>`max(${move.n})` })
     .from(move)
@@ -213,22 +305,35 @@ async function wentOn(db: As<Teacher>['db'], releaseId: string, looked: readonly
 }
 
 /**
- * Applies the newest edition to marks already given, and to sittings under way: all or nothing, once, and kept on record learner by learner. `spare`: a sitting whose mark
- * would fall stays as it is, and is judged by its own edition from then on too.
+ * Applies the newest edition to marks already given, and to sittings under way: all or nothing, once, and kept on
+ * record learner by learner. `spare`: a sitting whose mark would fall stays as it is, and is judged by its own edition
+ * from then on too.
  */
-export async function applyEdition(as: As<Teacher>, releaseId: string, number: number, spare = false): Promise<Result<Applied>> {
+export async function applyEdition(
+  as: As<Teacher>,
+  releaseId: string,
+  number: number,
+  spare = false,
+): Promise<Result<Applied>> {
   const { db, person, now } = as;
   const found = await releaseOf(as, releaseId);
   const newest = found && (await newestOf(as, releaseId));
   if (!found || !newest) return fail('notFound');
-  const done = await db.query.regrade.findFirst({ where: and(eq(regrade.releaseId, releaseId), eq(regrade.edition, number)) });
+  const done = await db.query.regrade.findFirst({
+    where: and(eq(regrade.releaseId, releaseId), eq(regrade.edition, number)),
+  });
   if (done) return ok({ changes: done.changes.length, spared: done.spared });
   if (newest.number !== number || number === 1) return fail('editionMovedOn');
   const open = await editionOf(db, releaseId, number);
   const regrading = regradingBy(as, newest.content);
-  const losing = spare ? (await changesBy(as, releaseId, number, newest.content)).changes.filter(({ before, after }) => falls(before, after)) : [];
+  const losing = spare
+    ? (await changesBy(as, releaseId, number, newest.content)).changes.filter(({ before, after }) =>
+        falls(before, after),
+      )
+    : [];
   const spared = losing.map(({ sittingId }) => sittingId);
-  // First the sittings are made its own: from then on no move is taken that was judged by another edition. Then they are worked out, from moves that stand.
+  // First the sittings are made its own: from then on no move is taken that was judged by another edition. Then they
+  // are worked out, from moves that stand.
   const meant = and(eq(sitting.releaseId, releaseId), notInArray(sitting.id, spared));
   await db.update(sitting).set({ edition: number }).where(meant);
   const was = new Map((await cameTo(db, meant)).map((one) => [one.id, one]));
@@ -243,7 +348,8 @@ export async function applyEdition(as: As<Teacher>, releaseId: string, number: n
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     const went = await wentOn(db, releaseId, all);
     if (went.size === 0) break;
-    for await (const one of regraded(regrading, releaseId, open, went)) all[all.findIndex(({ sittingId }) => sittingId === one.sittingId)] = one;
+    for await (const one of regraded(regrading, releaseId, open, went))
+      all[all.findIndex(({ sittingId }) => sittingId === one.sittingId)] = one;
   }
   await db.transaction(async (tx) => {
     for (const { sittingId, outOf, standings } of all) {
@@ -251,8 +357,18 @@ export async function applyEdition(as: As<Teacher>, releaseId: string, number: n
       await tx.delete(standing).where(eq(standing.sittingId, sittingId));
       if (standings.length > 0) await tx.insert(standing).values([...standings]);
     }
-    await tx.insert(regrade).values({ releaseId, edition: number, by: person.id, at: now(), changes, spared: spared.length });
-    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, what: 'editionApplied', detail: { number, marks: changes.length, spared: spared.length } });
+    await tx
+      .insert(regrade)
+      .values({ releaseId, edition: number, by: person.id, at: now(), changes, spared: spared.length });
+    await record(
+      { ...as, db: tx },
+      {
+        courseId: found.course.id,
+        releaseId,
+        what: 'editionApplied',
+        detail: { number, marks: changes.length, spared: spared.length },
+      },
+    );
   });
   return ok({ changes: changes.length, spared: spared.length });
 }

@@ -19,12 +19,20 @@ interface Sat {
 type Digests = readonly (Digest | null)[];
 
 /** What the sittings of a release did with each question: kept, and worked out where they went on since. By sitting. */
-export async function digestsOf(context: Pick<Context, 'db' | 'work'>, releaseId: string, sittings: readonly Sat[]): Promise<Map<string, Digests>> {
+export async function digestsOf(
+  context: Pick<Context, 'db' | 'work'>,
+  releaseId: string,
+  sittings: readonly Sat[],
+): Promise<Map<string, Digests>> {
   const { db } = context;
   const lasts = new Map<string, number>();
   // By the primary key, a look a sitting: the moves themselves are not gone through.
   const lastOf = sql<number | null>`(select max(made.n) from move made where made.sitting_id = sitting.id)`;
-  for (const { id, last } of await db.select({ id: sitting.id, last: lastOf }).from(sitting).where(eq(sitting.releaseId, releaseId))) if (last !== null) lasts.set(id, last);
+  for (const { id, last } of await db
+    .select({ id: sitting.id, last: lastOf })
+    .from(sitting)
+    .where(eq(sitting.releaseId, releaseId)))
+    if (last !== null) lasts.set(id, last);
   const known = new Map<string, Digests>();
   for (let i = 0; i < sittings.length; i += AT_ONCE) {
     const some = sittings.slice(i, i + AT_ONCE);
@@ -53,8 +61,15 @@ export async function digestsOf(context: Pick<Context, 'db' | 'work'>, releaseId
   return known;
 }
 
-/** Works out what one sitting did, and keeps it: once it is finished, or else when its release is looked at. Null: it takes too long for now. */
-export async function workOut(context: Pick<Context, 'db' | 'work'>, releaseId: string, { id, edition: number }: Sat): Promise<Digests | null> {
+/**
+ * Works out what one sitting did, and keeps it: once it is finished, or else when its release is looked at. Null: it
+ * takes too long for now.
+ */
+export async function workOut(
+  context: Pick<Context, 'db' | 'work'>,
+  releaseId: string,
+  { id, edition: number }: Sat,
+): Promise<Digests | null> {
   const { db, work } = context;
   const upto = await lastMoveOf(db, id);
   const body =

@@ -1,5 +1,18 @@
 import { eq } from 'drizzle-orm';
-import { asked, asksOf, inPlaces, inSilence, type ModelPlacement, type QuestionModel, questionModel, type Random, type Section, type Tells, telling, totalOf } from '../../core';
+import {
+  asked,
+  asksOf,
+  inPlaces,
+  inSilence,
+  type ModelPlacement,
+  type QuestionModel,
+  questionModel,
+  type Random,
+  type Section,
+  type Tells,
+  telling,
+  totalOf,
+} from '../../core';
 import type { Database } from '../database/open';
 import { type EditionContent, MOVE_RULES, release } from '../database/tables';
 
@@ -32,8 +45,8 @@ export interface OpenEdition {
 }
 
 /**
- * Editions never change, so what was worked out from one may be kept: at most this many, the one used longest ago leaving first. Each process has its
- * own and none needs another's.
+ * Editions never change, so what was worked out from one may be kept: at most this many, the one used longest ago
+ * leaving first. Each process has its own and none needs another's.
  */
 const MOST_KEPT = 100;
 const kept = new Map<string, OpenEdition>();
@@ -46,7 +59,9 @@ export async function editionOf(db: Database, releaseId: string, number: number)
     kept.set(name, known);
     return known;
   }
-  const row = await db.query.edition.findFirst({ where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)) });
+  const row = await db.query.edition.findFirst({
+    where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)),
+  });
   if (!row) throw new Error(`Release ${releaseId} has no edition ${number}`);
   const opened = openContent(number, row.content);
   kept.set(name, opened);
@@ -59,13 +74,16 @@ export function openContent(number: number, content: EditionContent): OpenEditio
   const { questions, modelAnswers, goBack, sources, quiet = false } = content;
   const struck = content.struck ?? questions.map(() => false);
   const given = content.points ?? questions.map(({ marks }) => marks.max);
-  const sections = inPlaces(content.sections ?? [{ title: '', draw: null, count: questions.length }]).map((section) => ({
-    ...section,
-    questions: section.questions.filter((i) => !struck[i]),
-  }));
+  const sections = inPlaces(content.sections ?? [{ title: '', draw: null, count: questions.length }]).map(
+    (section) => ({
+      ...section,
+      questions: section.questions.filter((i) => !struck[i]),
+    }),
+  );
   const models = questions.map((question) => questionModel(quiet ? inSilence(question) : question));
   const told = new Map<Tells, readonly QuestionModel[]>();
-  const worth = (section: Section<number>) => section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: given[i] ?? 0 }));
+  const worth = (section: Section<number>) =>
+    section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: given[i] ?? 0 }));
   return {
     number,
     ruled: content.moveRules === MOVE_RULES,

@@ -25,11 +25,16 @@ export const movesOf = (db: Database, sittingId: string) =>
 
 /** The same as one JSON text: reading each as a row takes many times as long. */
 export async function movesText(db: Database, sittingId: string): Promise<MovesText> {
-  const [row] = await db.all<{ moves: string }>(sql`select coalesce(json_group_array(json_array(n, question, json(body), at)), '[]') as moves from (${movesOf(db, sittingId)})`);
+  const [row] = await db.all<{ moves: string }>(
+    sql`select coalesce(json_group_array(json_array(n, question, json(body), at)), '[]') as moves from (${movesOf(db, sittingId)})`,
+  );
   return row?.moves ?? '[]';
 }
 
-/** Runs a task that needs an edition: without its content at first, since the thread may have it. Null: it could not be done in its time. */
+/**
+ * Runs a task that needs an edition: without its content at first, since the thread may have it. Null: it could not be
+ * done in its time.
+ */
 export async function withEdition<Value>(
   { db }: Pick<Context, 'db'>,
   releaseId: string,

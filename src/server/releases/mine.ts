@@ -9,9 +9,16 @@ import { editionOf, type OpenEdition } from './editions';
 import { isFor } from './reach';
 import { endOf, timeFor, usedBy } from './time';
 
-/** Is a learner told what they came to: by how much the release tells, when, and whether all of its questions show their marks. */
-export const marksTold = (row: Pick<typeof release.$inferSelect, 'tells' | 'tellsWhen'>, closesAt: Date | null, { models }: OpenEdition, now: Date): boolean =>
-  tellsAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
+/**
+ * Is a learner told what they came to: by how much the release tells, when, and whether all of its questions show their
+ * marks.
+ */
+export const marksTold = (
+  row: Pick<typeof release.$inferSelect, 'tells' | 'tellsWhen'>,
+  closesAt: Date | null,
+  { models }: OpenEdition,
+  now: Date,
+): boolean => tellsAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
 
 /** The releases that are for a learner, of the courses they belong to, the newest first. */
 export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
@@ -41,7 +48,11 @@ export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
       .filter(({ releaseId }) => releaseId === row.id)
       .map(({ startedAt, ...one }) => {
         const over = (endOf(usedBy({ startedAt, ...one }, as), time, at)?.getTime() ?? Infinity) <= at.getTime();
-        return { ...one, touched: one.acted && one.tries !== null, finished: one.finishedAt !== null || one.ended === asks || over };
+        return {
+          ...one,
+          touched: one.acted && one.tries !== null,
+          finished: one.finishedAt !== null || one.ended === asks || over,
+        };
       });
     const shown = marksTold(row, time.closesAt, edition, at);
     const counting =

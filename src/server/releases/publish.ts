@@ -3,7 +3,15 @@ import { DEFAULT_SETTINGS, isQuiet, type ReleaseSettings, type WholeSet } from '
 import { type ModelPlacement, type Problem, type Question, slotsIn } from '../../core';
 import type { As, Context, Teacher } from '../context';
 import { courseOf } from '../courses/access';
-import { type EditionContent, edition, MOVE_RULES, medium, release, releaseFor, releaseQuestion } from '../database/tables';
+import {
+  type EditionContent,
+  edition,
+  MOVE_RULES,
+  medium,
+  release,
+  releaseFor,
+  releaseQuestion,
+} from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { addJob } from '../jobs/jobs';
 import { openWith } from '../vault/questions';
@@ -30,24 +38,46 @@ export interface Prepared {
   readonly content: Omit<EditionContent, 'modelAnswers'>;
 }
 
-/** Looks at what is to be published: null, it is published already; a failure that says what is in the way; or what goes out. */
-export async function preparePublication(as: As<Teacher>, { id, courseId, settings: given = {}, ...content }: Publication & Content): Promise<Result<Prepared | null>> {
+/**
+ * Looks at what is to be published: null, it is published already; a failure that says what is in the way; or what goes
+ * out.
+ */
+export async function preparePublication(
+  as: As<Teacher>,
+  { id, courseId, settings: given = {}, ...content }: Publication & Content,
+): Promise<Result<Prepared | null>> {
   const { db, person, now } = as;
   const into = await courseOf(as, courseId);
   if (!into || into.row.archivedAt) return fail('notFound');
-  const before = await db.query.release.findFirst({ where: and(eq(release.id, id), eq(release.releasedBy, person.id)) });
+  const before = await db.query.release.findFirst({
+    where: and(eq(release.id, id), eq(release.releasedBy, person.id)),
+  });
   if (before) return ok(null);
-  const found = 'setId' in content ? await wholeSet(as, content.setId) : await fromQuestion(as, content.questionId, content.revision);
+  const found =
+    'setId' in content
+      ? await wholeSet(as, content.setId)
+      : await fromQuestion(as, content.questionId, content.revision);
   if (!found.ok) return found;
   const { title, questions, ...rest } = found.value;
   const settings = { ...DEFAULT_SETTINGS, ...given };
   const at = now();
   const named = (question: Question, i: number, { path, message }: Problem): Problem =>
-    questions.length === 1 ? { path, message } : { path: `questions[${i}].${path}`, message: `“${question.title}”: ${message}` };
+    questions.length === 1
+      ? { path, message }
+      : { path: `questions[${i}].${path}`, message: `“${question.title}”: ${message}` };
   const inTheWay = [
     ...(await settingsProblems(db, courseId, settings)),
-    ...(settings.closesAt && settings.closesAt <= at ? [{ path: 'closesAt', message: 'The time at which it closes has passed.' }] : []),
-    ...(sizeOf(questions) > MAX_CONTENT ? [{ path: 'questions', message: 'These questions are more than eight million characters together: publish them in parts.' }] : []),
+    ...(settings.closesAt && settings.closesAt <= at
+      ? [{ path: 'closesAt', message: 'The time at which it closes has passed.' }]
+      : []),
+    ...(sizeOf(questions) > MAX_CONTENT
+      ? [
+          {
+            path: 'questions',
+            message: 'These questions are more than eight million characters together: publish them in parts.',
+          },
+        ]
+      : []),
     ...(questions.length === 0 ? [{ path: 'questions', message: 'There is no question in it yet.' }] : []),
     ...questions.flatMap((question, i) => publishProblems(question).map((problem) => named(question, i, problem))),
     ...(await missingMedia(as, questions, rest.sources)).map(({ question, ...problem }) =>
@@ -55,18 +85,33 @@ export async function preparePublication(as: As<Teacher>, { id, courseId, settin
     ),
   ];
   if (inTheWay.length > 0) return fail('notReady', { problems: inTheWay });
-  return ok({ id, courseId, title: settings.title ?? title, settings, content: { questions, quiet: isQuiet(settings), moveRules: MOVE_RULES, ...rest } });
+  return ok({
+    id,
+    courseId,
+    title: settings.title ?? title,
+    settings,
+    content: { questions, quiet: isQuiet(settings), moveRules: MOVE_RULES, ...rest },
+  });
 }
 
 /** Characters of all questions of a release: what is read and made ready when somebody opens it. */
 const MAX_CONTENT = 8_000_000;
-const sizeOf = (questions: readonly Question[]): number => questions.reduce((sum, question) => sum + JSON.stringify(question).length, 0);
+const sizeOf = (questions: readonly Question[]): number =>
+  questions.reduce((sum, question) => sum + JSON.stringify(question).length, 0);
 
 /** The media that learners would be shown and that are not there: not the publisher's, or their bytes are gone. */
-async function missingMedia(as: As<Teacher>, questions: readonly Question[], sources: WholeSet['sources']): Promise<(Problem & { question: number | null })[]> {
+async function missingMedia(
+  as: As<Teacher>,
+  questions: readonly Question[],
+  sources: WholeSet['sources'],
+): Promise<(Problem & { question: number | null })[]> {
   const shown = [
-    ...questions.flatMap((question, i) => Object.entries(question.media).map(([name, { hash }]) => ({ question: i, path: `media.${name}`, name, hash }))),
-    ...sources.flatMap(({ title, medium: of }, i) => (of ? [{ question: null, path: `sources[${i}].medium`, name: title, hash: of.hash }] : [])),
+    ...questions.flatMap((question, i) =>
+      Object.entries(question.media).map(([name, { hash }]) => ({ question: i, path: `media.${name}`, name, hash })),
+    ),
+    ...sources.flatMap(({ title, medium: of }, i) =>
+      of ? [{ question: null, path: `sources[${i}].medium`, name: title, hash: of.hash }] : [],
+    ),
   ];
   const hashes = [...new Set(shown.map(({ hash }) => hash))];
   const owned = new Set<string>();
@@ -76,14 +121,24 @@ async function missingMedia(as: As<Teacher>, questions: readonly Question[], sou
       .from(medium)
       .where(and(eq(medium.ownerId, as.person.id), inArray(medium.hash, hashes.slice(from, from + 500)))))
       owned.add(row.hash);
-  const there = new Set((await Promise.all(hashes.map(async (hash) => (owned.has(hash) && (await as.files.has(hash)) ? [hash] : [])))).flat());
-  return shown.flatMap(({ question, path, name, hash }) => (there.has(hash) ? [] : [{ question, path, message: `The file of “${name}” is missing: add it again.` }]));
+  const there = new Set(
+    (
+      await Promise.all(hashes.map(async (hash) => (owned.has(hash) && (await as.files.has(hash)) ? [hash] : [])))
+    ).flat(),
+  );
+  return shown.flatMap(({ question, path, name, hash }) =>
+    there.has(hash) ? [] : [{ question, path, message: `The file of “${name}” is missing: add it again.` }],
+  );
 }
 
 /** How many model answers have to be found for it. */
-export const answersToFind = ({ content: { questions } }: Prepared): number => questions.filter(({ show }) => show.modelAnswer !== 'never').length;
+export const answersToFind = ({ content: { questions } }: Prepared): number =>
+  questions.filter(({ show }) => show.modelAnswer !== 'never').length;
 
-/** Publishes to a course what the teacher has, frozen as edition 1. Model answers are found first, outside the transaction. */
+/**
+ * Publishes to a course what the teacher has, frozen as edition 1. Model answers are found first, outside the
+ * transaction.
+ */
 export async function publish(as: As<Teacher>, publication: Publication & Content): Promise<Result<{ id: string }>> {
   const prepared = await preparePublication(as, publication);
   if (!prepared.ok) return prepared;
@@ -91,7 +146,10 @@ export async function publish(as: As<Teacher>, publication: Publication & Conten
 }
 
 /** The same at once where no model answer has to be found; else as a job, which says how far it has come. */
-export async function beginPublishing(as: As<Teacher>, publication: Publication & Content): Promise<Result<{ id: string; job: string | null }>> {
+export async function beginPublishing(
+  as: As<Teacher>,
+  publication: Publication & Content,
+): Promise<Result<{ id: string; job: string | null }>> {
   const prepared = await preparePublication(as, publication);
   if (!prepared.ok) return prepared;
   const { id } = publication;
@@ -115,7 +173,12 @@ export async function publishPrepared(
   { id, courseId, title, settings: given, content }: Prepared,
   progress: (done: number) => Promise<void> = async () => undefined,
 ): Promise<Result<{ id: string }>> {
-  const settings = { ...given, opensAt: asDate(given.opensAt), dueAt: asDate(given.dueAt), closesAt: asDate(given.closesAt) };
+  const settings = {
+    ...given,
+    opensAt: asDate(given.opensAt),
+    dueAt: asDate(given.dueAt),
+    closesAt: asDate(given.closesAt),
+  };
   let done = 0;
   const modelAnswers: Awaited<ReturnType<typeof findModelAnswer>>[] = [];
   // One after another: each has its own time, and the other threads stay free for whoever waits for an answer.
@@ -143,7 +206,10 @@ export async function publishPrepared(
 }
 
 /** A model answer, found in a worker thread; none where there is none to be shown, or none was found in the time. */
-export async function findModelAnswer(work: Context['work'], question: Question): Promise<readonly ModelPlacement[] | null> {
+export async function findModelAnswer(
+  work: Context['work'],
+  question: Question,
+): Promise<readonly ModelPlacement[] | null> {
   if (question.show.modelAnswer === 'never') return null;
   const worked = await work.run('modelAnswer', { question }, SOLVE_MS);
   return worked.ok ? worked.value : null;
@@ -155,7 +221,14 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
   if (!found.ok) return found;
   if (found.value.revision !== revision) return fail('questionMovedOn', { detail: { revision: found.value.revision } });
   const { question } = found.value;
-  return ok({ title: question.title, questions: [question], goBack: true, points: [question.marks.max], sections: [{ title: '', draw: null, count: 1 }], sources: [] });
+  return ok({
+    title: question.title,
+    questions: [question],
+    goBack: true,
+    points: [question.marks.max],
+    sections: [{ title: '', draw: null, count: 1 }],
+    sources: [],
+  });
 }
 
 /** What no learner could answer. */
@@ -165,15 +238,24 @@ export function publishProblems(question: Question): Problem[] {
   if (question.key.length === 0) say('key', 'No zone has a key, so no answer could be judged.');
   const inTexts = new Set<string>(question.fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : [])));
   const open = question.zones.filter(({ typed }) => !typed);
-  const isForPicking = (family: string | null) => question.items.some((item) => item.stays && (family === null || family === item.family));
+  const isForPicking = (family: string | null) =>
+    question.items.some((item) => item.stays && (family === null || family === item.family));
   question.items.forEach((item, i) => {
     const takes = open.some((zone) => zone.family === null || zone.family === item.family);
-    if (item.stays && !takes) say(`items[${i}].stays`, `“${item.label || item.id}” stays in its place, and there is no zone into which it could be picked.`);
+    if (item.stays && !takes)
+      say(
+        `items[${i}].stays`,
+        `“${item.label || item.id}” stays in its place, and there is no zone into which it could be picked.`,
+      );
   });
   question.zones.forEach((zone, i) => {
     if (zone.shape.type === 'slot' && !inTexts.has(zone.id) && !isForPicking(zone.family))
-      say(`zones[${i}].shape`, `“${zone.label || zone.id}” is a gap that stands in no text, so learners would not see it.`);
-    if (zone.typed && zone.hidden) say(`zones[${i}].typed`, `“${zone.label || zone.id}” is answered by typing, so it cannot be hidden.`);
+      say(
+        `zones[${i}].shape`,
+        `“${zone.label || zone.id}” is a gap that stands in no text, so learners would not see it.`,
+      );
+    if (zone.typed && zone.hidden)
+      say(`zones[${i}].typed`, `“${zone.label || zone.id}” is answered by typing, so it cannot be hidden.`);
   });
   return problems;
 }

@@ -14,7 +14,12 @@ export const isFor = (db: Database, learnerId: string | SQL) =>
         .select({ one: sql`1` })
         .from(releaseFor)
         .leftJoin(groupMember, eq(groupMember.groupId, releaseFor.groupId))
-        .where(and(eq(releaseFor.releaseId, release.id), or(eq(releaseFor.learnerId, learnerId), eq(groupMember.learnerId, learnerId)))),
+        .where(
+          and(
+            eq(releaseFor.releaseId, release.id),
+            or(eq(releaseFor.learnerId, learnerId), eq(groupMember.learnerId, learnerId)),
+          ),
+        ),
     ),
   );
 
@@ -28,7 +33,10 @@ export interface Reached extends Time {
   readonly counts: Counts;
 }
 
-export async function reachedBy({ db, person }: Pick<As<Learner>, keyof Context | 'person'>, releaseId: string): Promise<Reached | null> {
+export async function reachedBy(
+  { db, person }: Pick<As<Learner>, keyof Context | 'person'>,
+  releaseId: string,
+): Promise<Reached | null> {
   const [found] = await db
     .select({
       release: release.title,
@@ -49,11 +57,18 @@ export async function reachedBy({ db, person }: Pick<As<Learner>, keyof Context 
     .where(and(eq(release.id, releaseId), isNull(course.archivedAt), isFor(db, person.id)));
   if (!found) return null;
   const { moreMinutes, moreSittings, closesLater, closesAt, minutes, sittings, ...rest } = found;
-  return { ...rest, ...timeFor({ closesAt, minutes }, { moreMinutes, closesAt: closesLater }), sittings: sittings === null ? null : sittings + (moreSittings ?? 0) };
+  return {
+    ...rest,
+    ...timeFor({ closesAt, minutes }, { moreMinutes, closesAt: closesLater }),
+    sittings: sittings === null ? null : sittings + (moreSittings ?? 0),
+  };
 }
 
 /** The learners a release is for; null: all of the course. */
-export async function whomFor(db: Database, { id, everyone }: { readonly id: string; readonly everyone: boolean }): Promise<ReadonlySet<string> | null> {
+export async function whomFor(
+  db: Database,
+  { id, everyone }: { readonly id: string; readonly everyone: boolean },
+): Promise<ReadonlySet<string> | null> {
   if (everyone) return null;
   const rows = await db
     .select({ learnerId: releaseFor.learnerId, member: groupMember.learnerId })

@@ -30,8 +30,16 @@ interface Sat {
 /** How many sittings are read at once: others get their turn in between. */
 const AT_ONCE = 50;
 
-/** Every sitting of a release (or those of `only`), worked out anew from its moves by an edition. It is the same replay that a sitting is gone on with, and played back with. */
-export async function* regraded(context: Regrading, releaseId: string, edition: OpenEdition, only?: ReadonlySet<string>): AsyncGenerator<Regraded> {
+/**
+ * Every sitting of a release (or those of `only`), worked out anew from its moves by an edition. It is the same replay
+ * that a sitting is gone on with, and played back with.
+ */
+export async function* regraded(
+  context: Regrading,
+  releaseId: string,
+  edition: OpenEdition,
+  only?: ReadonlySet<string>,
+): AsyncGenerator<Regraded> {
   const { db } = context;
   const all: Sat[] = await db
     .select({ id: sitting.id, learnerId: sitting.learnerId, seed: sitting.seed, began: sitting.began })
@@ -52,7 +60,11 @@ export interface Regrading extends Pick<Context, 'db' | 'work'> {
 }
 
 /** One sitting by an edition. */
-export async function regradeSitting(context: Pick<Context, 'db' | 'work'>, edition: OpenEdition, sittingId: string): Promise<Regraded> {
+export async function regradeSitting(
+  context: Pick<Context, 'db' | 'work'>,
+  edition: OpenEdition,
+  sittingId: string,
+): Promise<Regraded> {
   const one = await context.db.query.sitting.findFirst({ where: eq(sitting.id, sittingId) });
   if (!one) throw new Error(`There is no sitting ${sittingId}`);
   const began = one.began === edition.number ? edition : await editionOf(context.db, one.releaseId, one.began);
@@ -60,16 +72,31 @@ export async function regradeSitting(context: Pick<Context, 'db' | 'work'>, edit
     .select({ content: sql<string>`${editions.content}` })
     .from(editions)
     .where(and(eq(editions.releaseId, one.releaseId), eq(editions.number, edition.number)));
-  return regradeOne({ ...context, content: () => row?.content ?? '' }, edition, one, began.asked(drawer(one.seed, 'questions')));
+  return regradeOne(
+    { ...context, content: () => row?.content ?? '' },
+    edition,
+    one,
+    began.asked(drawer(one.seed, 'questions')),
+  );
 }
 
-async function regradeOne({ db, work, content }: Regrading, edition: OpenEdition, one: Sat, asked: readonly number[]): Promise<Regraded> {
+async function regradeOne(
+  { db, work, content }: Regrading,
+  edition: OpenEdition,
+  one: Sat,
+  asked: readonly number[],
+): Promise<Regraded> {
   if ((await lastMoveOf(db, one.id)) > FEW_MOVES) {
     const moves = await movesText(db, one.id);
     const sitting = { id: one.id, learnerId: one.learnerId };
     const text = content();
     const name = createHash('sha256').update(text).digest('base64url');
-    const worked = await work.run('regradeMoves', { edition: { name, number: edition.number, content: text }, sitting, asked, moves });
+    const worked = await work.run('regradeMoves', {
+      edition: { name, number: edition.number, content: text },
+      sitting,
+      asked,
+      moves,
+    });
     if (worked.ok && worked.value.ok) return worked.value.value;
     throw new Error(`Sitting ${one.id} could not be judged anew in its time`);
   }
@@ -83,7 +110,12 @@ interface Made {
   readonly at: Date;
 }
 
-export function regrade({ id, learnerId }: Pick<Sat, 'id' | 'learnerId'>, moves: readonly Made[], { models, points }: OpenEdition, asked: readonly number[]): Regraded {
+export function regrade(
+  { id, learnerId }: Pick<Sat, 'id' | 'learnerId'>,
+  moves: readonly Made[],
+  { models, points }: OpenEdition,
+  asked: readonly number[],
+): Regraded {
   const standings = asked.flatMap((question): StandingRow[] => {
     const model = models[question];
     const mine = moves.filter((one) => one.question === question);

@@ -11,12 +11,15 @@ export interface EditionText {
   readonly number: number;
   readonly content: string | null;
 }
-export type Replayed<Value> = { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly needs: 'edition' };
+export type Replayed<Value> =
+  | { readonly ok: true; readonly value: Value }
+  | { readonly ok: false; readonly needs: 'edition' };
 
 /** Moves in their order: each its number, its question, its body and when it was made. */
 export type MovesText = string;
 type MoveRow = readonly [n: number, question: number, body: Move, at: number];
-export const movesIn = (text: MovesText) => (JSON.parse(text) as MoveRow[]).map(([n, question, body, at]) => ({ n, question, body, at: new Date(at) }));
+export const movesIn = (text: MovesText) =>
+  (JSON.parse(text) as MoveRow[]).map(([n, question, body, at]) => ({ n, question, body, at: new Date(at) }));
 
 const MAX_EDITIONS = 8;
 const editions = new Map<string, OpenEdition>();
@@ -34,14 +37,25 @@ function opened({ name, number, content }: EditionText): OpenEdition | null {
 }
 
 /** What a sitting did, by question; null: it was not touched. */
-export function digestMoves({ edition: text, moves }: { readonly edition: EditionText; readonly moves: MovesText }): Replayed<readonly (Digest | null)[]> {
+export function digestMoves({
+  edition: text,
+  moves,
+}: {
+  readonly edition: EditionText;
+  readonly moves: MovesText;
+}): Replayed<readonly (Digest | null)[]> {
   const edition = opened(text);
   return edition ? { ok: true, value: digestsIn(edition, movesIn(moves)) } : { ok: false, needs: 'edition' };
 }
 
-export const digestsIn = ({ models }: OpenEdition, moves: readonly { readonly question: number; readonly body: Move; readonly at: Date }[]): (Digest | null)[] =>
+export const digestsIn = (
+  { models }: OpenEdition,
+  moves: readonly { readonly question: number; readonly body: Move; readonly at: Date }[],
+): (Digest | null)[] =>
   models.map((model, q) => {
-    const made = moves.filter(({ question }) => question === q).map(({ body, at }) => ({ move: body, at: at.getTime() }));
+    const made = moves
+      .filter(({ question }) => question === q)
+      .map(({ body, at }) => ({ move: body, at: at.getTime() }));
     return made.length > 0 ? digestOf(model, made) : null;
   });
 
@@ -58,5 +72,7 @@ export function regradeMoves({
   readonly moves: MovesText;
 }): Replayed<Regraded> {
   const edition = opened(text);
-  return edition ? { ok: true, value: regrade(sitting, movesIn(moves), edition, asked) } : { ok: false, needs: 'edition' };
+  return edition
+    ? { ok: true, value: regrade(sitting, movesIn(moves), edition, asked) }
+    : { ok: false, needs: 'edition' };
 }

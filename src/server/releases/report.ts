@@ -1,6 +1,18 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { LearnerReport, ReportLine, ReportQuestion, ReportRelease } from '../../contract';
-import { type Copy, countingMark, countingSitting, earned, idOf, judge, markSoFar, type QuestionModel, type Verdict, verdicts, withoutDust } from '../../core';
+import {
+  type Copy,
+  countingMark,
+  countingSitting,
+  earned,
+  idOf,
+  judge,
+  markSoFar,
+  type QuestionModel,
+  type Verdict,
+  verdicts,
+  withoutDust,
+} from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
@@ -21,7 +33,11 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
     .innerJoin(user, eq(user.id, courseLearner.learnerId))
     .where(and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)));
   if (!found || !who) return fail('notFound');
-  const releases = await db.select().from(release).where(eq(release.courseId, courseId)).orderBy(asc(release.createdAt));
+  const releases = await db
+    .select()
+    .from(release)
+    .where(eq(release.courseId, courseId))
+    .orderBy(asc(release.createdAt));
   const ids = releases.map(({ id }) => id);
   const came = ids.length === 0 ? [] : await cameTo(db, ofLearners(ids, [learnerId]));
   const byHand = await db.select().from(markOverride).where(eq(markOverride.learnerId, learnerId));
@@ -61,21 +77,35 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
     const best = markSoFar(model, standing.tries);
     const judged = standing.tries.last;
     const { feedback } = model.question;
-    const overall = !judged ? null : judged.judged.fullMarks ? feedback.right : judged.judged.fraction > 0 ? feedback.partly : feedback.wrong;
+    const overall = !judged
+      ? null
+      : judged.judged.fullMarks
+        ? feedback.right
+        : judged.judged.fraction > 0
+          ? feedback.partly
+          : feedback.wrong;
     return [
       {
         title: model.question.title,
         points: withoutDust(points),
         earned: best ? withoutDust(earned(best.mark, best.max, points)) : 0,
         tries: standing.tries.count,
-        lines: linesOf(model, standing.board.zones, verdicts(model, standing.board, judge(model, standing.board, 1).tallies)),
+        lines: linesOf(
+          model,
+          standing.board.zones,
+          verdicts(model, standing.board, judge(model, standing.board, 1).tallies),
+        ),
         said: plainText(overall?.text ?? null),
       },
     ];
   });
 }
 
-function linesOf(model: QuestionModel, zones: readonly (readonly Copy[])[], judged: ReadonlyMap<Copy, Verdict>): ReportLine[] {
+function linesOf(
+  model: QuestionModel,
+  zones: readonly (readonly Copy[])[],
+  judged: ReadonlyMap<Copy, Verdict>,
+): ReportLine[] {
   const { question } = model;
   return zones.flatMap((held, z) => {
     const zone = question.zones[z];

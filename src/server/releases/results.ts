@@ -13,7 +13,10 @@ import { editionOf } from './editions';
 import { whomFor } from './reach';
 
 /** When a sitting's first or last move was made, in milliseconds; null: there is none. */
-const timeOf = (order: 'asc' | 'desc') => sql<number | null>`(select made.at from move made where made.sitting_id = sitting.id order by made.n ${sql.raw(order)} limit 1)`;
+const timeOf = (order: 'asc' | 'desc') =>
+  sql<
+    number | null
+  >`(select made.at from move made where made.sitting_id = sitting.id order by made.n ${sql.raw(order)} limit 1)`;
 
 /** Every learner a release is for, whether they have sat or not. */
 export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
@@ -35,7 +38,11 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
     whomFor(db, its),
     editionOf(db, releaseId, its.edition),
   ]);
-  const spanOf = new Map(spans.flatMap(({ sittingId, first, last }) => (first === null || last === null ? [] : [[sittingId, Math.round((last - first) / 1000)]])));
+  const spanOf = new Map(
+    spans.flatMap(({ sittingId, first, last }) =>
+      first === null || last === null ? [] : [[sittingId, Math.round((last - first) / 1000)]],
+    ),
+  );
   const byLearner = new Map<string, typeof came>();
   for (const one of came) byLearner.set(one.learnerId, [...(byLearner.get(one.learnerId) ?? []), one]);
   const handOf = new Map(byHand.map((one) => [one.learnerId, one]));
@@ -55,16 +62,36 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
         name,
         username,
         mark: set?.points ?? (counts && withoutDust(counts.points)),
-        max: set ? withoutDust(set.outOf ?? counts?.outOf ?? last?.outOf ?? outOf) : counts && withoutDust(counts.outOf),
+        max: set
+          ? withoutDust(set.outOf ?? counts?.outOf ?? last?.outOf ?? outOf)
+          : counts && withoutDust(counts.outOf),
         byHand: set !== undefined,
         tries: last?.tries ?? 0,
-        state: !last ? 'notStarted' : last.finishedAt || last.ended === asks ? 'ended' : last.tries ? 'checked' : 'started',
+        state: !last
+          ? 'notStarted'
+          : last.finishedAt || last.ended === asks
+            ? 'ended'
+            : last.tries
+              ? 'checked'
+              : 'started',
         late: due !== null && (last?.finishedAt ?? null) !== null && (last?.finishedAt as Date) > due,
         seconds: last ? (spanOf.get(last.id) ?? null) : null,
-        sittings: mine.filter((one) => one.tries !== null || one.finishedAt).map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: withoutDust(outOf) })),
+        sittings: mine
+          .filter((one) => one.tries !== null || one.finishedAt)
+          .map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: withoutDust(outOf) })),
       };
     });
-  return ok({ release: { id: releaseId, title: its.title, course: course.title, courseId: its.courseId, edition: its.edition, createdAt: its.createdAt }, rows });
+  return ok({
+    release: {
+      id: releaseId,
+      title: its.title,
+      course: course.title,
+      courseId: its.courseId,
+      edition: its.edition,
+      createdAt: its.createdAt,
+    },
+    rows,
+  });
 }
 
 /** The results as a CSV file (RFC 4180, UTF-8), a line for each learner. */

@@ -14,11 +14,19 @@ export async function settingsProblems(db: Database, courseId: string, settings:
   const { unitId, categoryId, audience } = settings;
   const problems: Problem[] = scheduleProblems(settings);
   const say = (path: string, message: string) => problems.push({ path, message });
-  if (unitId !== null && !(await db.query.unit.findFirst({ where: and(eq(unit.id, unitId), eq(unit.courseId, courseId)) }))) say('unitId', 'This unit is not in the course.');
-  if (categoryId !== null && !(await db.query.category.findFirst({ where: and(eq(category.id, categoryId), eq(category.courseId, courseId)) })))
+  if (
+    unitId !== null &&
+    !(await db.query.unit.findFirst({ where: and(eq(unit.id, unitId), eq(unit.courseId, courseId)) }))
+  )
+    say('unitId', 'This unit is not in the course.');
+  if (
+    categoryId !== null &&
+    !(await db.query.category.findFirst({ where: and(eq(category.id, categoryId), eq(category.courseId, courseId)) }))
+  )
     say('categoryId', 'This category is not in the course.');
   if (audience) {
-    if (audience.groups.length + audience.learners.length === 0) say('audience', 'Choose a group or a learner, or all.');
+    if (audience.groups.length + audience.learners.length === 0)
+      say('audience', 'Choose a group or a learner, or all.');
     const groups = await db
       .select({ id: courseGroup.id })
       .from(courseGroup)
@@ -27,13 +35,17 @@ export async function settingsProblems(db: Database, courseId: string, settings:
       .select({ id: courseLearner.learnerId })
       .from(courseLearner)
       .where(and(eq(courseLearner.courseId, courseId), inArray(courseLearner.learnerId, [...audience.learners])));
-    if (groups.length < new Set(audience.groups).size || learners.length < new Set(audience.learners).size) say('audience', 'A group or a learner is not in the course.');
+    if (groups.length < new Set(audience.groups).size || learners.length < new Set(audience.learners).size)
+      say('audience', 'A group or a learner is not in the course.');
   }
   return problems;
 }
 
 /** The settings as a row of `release`. */
-export const settingsRow = ({ audience, title: _, ...row }: ReleaseSettings) => ({ ...row, everyone: audience === null });
+export const settingsRow = ({ audience, title: _, ...row }: ReleaseSettings) => ({
+  ...row,
+  everyone: audience === null,
+});
 
 export const audienceRows = (releaseId: string, audience: ReleaseAudience | null) => [
   ...[...new Set(audience?.groups)].map((groupId) => ({ releaseId, groupId, learnerId: null })),
@@ -60,29 +72,65 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
       .where(eq(allowance.releaseId, releaseId))
       .orderBy(user.name),
   ]);
-  const { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen } = row;
-  const audience = row.everyone ? null : { groups: whom.flatMap(({ groupId }) => groupId ?? []), learners: whom.flatMap(({ learnerId }) => learnerId ?? []) };
+  const { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen } =
+    row;
+  const audience = row.everyone
+    ? null
+    : {
+        groups: whom.flatMap(({ groupId }) => groupId ?? []),
+        learners: whom.flatMap(({ learnerId }) => learnerId ?? []),
+      };
   return ok({
-    settings: { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen, audience },
+    settings: {
+      title,
+      unitId,
+      opensAt,
+      dueAt,
+      closesAt,
+      minutes,
+      sittings,
+      counts,
+      practice,
+      categoryId,
+      tells,
+      tellsWhen,
+      audience,
+    },
     courseId: row.courseId,
     revision: row.revision,
     allowances,
   });
 }
 
-/** Changes how a release runs; `from`: the revision it was made on, where it matters. Whether it is answered in silence stays as it was published: marks rest on it. */
-export async function changeSettings(as: As<Teacher>, releaseId: string, settings: ReleaseSettings, from?: number): Promise<Result<SettingsView>> {
+/**
+ * Changes how a release runs; `from`: the revision it was made on, where it matters. Whether it is answered in silence
+ * stays as it was published: marks rest on it.
+ */
+export async function changeSettings(
+  as: As<Teacher>,
+  releaseId: string,
+  settings: ReleaseSettings,
+  from?: number,
+): Promise<Result<SettingsView>> {
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
   if (from !== undefined && found.row.revision !== from) return movedOn(as, releaseId);
   const problems = await settingsProblems(as.db, found.row.courseId, settings);
   if (isQuiet(settings) !== isQuiet(found.row))
-    problems.push({ path: 'tellsWhen', message: 'Whether learners are told something at once is fixed when it is published: marks rest on it. Publish it again to change that.' });
+    problems.push({
+      path: 'tellsWhen',
+      message:
+        'Whether learners are told something at once is fixed when it is published: marks rest on it. Publish it again to change that.',
+    });
   if (problems.length > 0) return fail('invalid', { problems });
   const saved = await as.db.transaction(async (tx) => {
     const changed = await tx
       .update(release)
-      .set({ ...settingsRow(settings), ...(settings.title ? { title: settings.title } : {}), revision: sql`${release.revision} + 1` })
+      .set({
+        ...settingsRow(settings),
+        ...(settings.title ? { title: settings.title } : {}),
+        revision: sql`${release.revision} + 1`,
+      })
       .where(and(eq(release.id, releaseId), from === undefined ? undefined : eq(release.revision, from)))
       .returning({ id: release.id });
     if (changed.length === 0) return false;
@@ -92,7 +140,12 @@ export async function changeSettings(as: As<Teacher>, releaseId: string, setting
     const { counts, practice, categoryId, sittings, minutes, opensAt, dueAt, closesAt } = settings;
     await record(
       { ...as, db: tx },
-      { courseId: found.row.courseId, releaseId, what: 'settings', detail: { counts, practice, categoryId, sittings, minutes, opensAt, dueAt, closesAt } },
+      {
+        courseId: found.row.courseId,
+        releaseId,
+        what: 'settings',
+        detail: { counts, practice, categoryId, sittings, minutes, opensAt, dueAt, closesAt },
+      },
     );
     return true;
   });
@@ -102,11 +155,18 @@ export async function changeSettings(as: As<Teacher>, releaseId: string, setting
 /** What was changed meanwhile: the settings as they are now, and their revision. */
 async function movedOn(as: As<Teacher>, releaseId: string): Promise<Failure> {
   const now = await openSettings(as, releaseId);
-  return now.ok ? fail('changedMeanwhile', { detail: { revision: now.value.revision, content: now.value.settings } }) : now;
+  return now.ok
+    ? fail('changedMeanwhile', { detail: { revision: now.value.revision, content: now.value.settings } })
+    : now;
 }
 
 /** Allows one learner more time, another date or more sittings; null: as for all again. */
-export async function setAllowance(as: As<Teacher>, releaseId: string, learnerId: string, allowed: Allowed | null): Promise<Result<SettingsView>> {
+export async function setAllowance(
+  as: As<Teacher>,
+  releaseId: string,
+  learnerId: string,
+  allowed: Allowed | null,
+): Promise<Result<SettingsView>> {
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
   const { courseId } = found.row;
@@ -119,7 +179,10 @@ export async function setAllowance(as: As<Teacher>, releaseId: string, learnerId
         .insert(allowance)
         .values({ releaseId, learnerId, ...allowed })
         .onConflictDoUpdate({ target: [allowance.releaseId, allowance.learnerId], set: { ...allowed } });
-    await record({ ...as, db: tx }, { courseId, releaseId, learnerId, what: 'allowed', detail: { ...(allowed ?? { asForAll: true }) } });
+    await record(
+      { ...as, db: tx },
+      { courseId, releaseId, learnerId, what: 'allowed', detail: { ...(allowed ?? { asForAll: true }) } },
+    );
   });
   return openSettings(as, releaseId);
 }

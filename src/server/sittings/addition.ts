@@ -14,7 +14,10 @@ interface Adding {
 }
 
 /** What moves add to the record. */
-export function additionOf({ sitting: open, question, points, model, standing }: At, { taken, first, at, tried, by }: Adding): Addition {
+export function additionOf(
+  { sitting: open, question, points, model, standing }: At,
+  { taken, first, at, tried, by }: Adding,
+): Addition {
   const best = tried ? markSoFar(model, standing.tries) : null;
   return {
     sittingId: open.id,
@@ -22,7 +25,10 @@ export function additionOf({ sitting: open, question, points, model, standing }:
     question,
     at,
     moves: taken.map(({ id, move }, i) => ({ n: first + i, id, body: move })),
-    guard: by === 'ending' ? null : { ...by, reached: open.reached, reopenedAfter: open.reopenedAfter, usedMs: open.usedMs, timed: open.timed },
+    guard:
+      by === 'ending'
+        ? null
+        : { ...by, reached: open.reached, reopenedAfter: open.reopenedAfter, usedMs: open.usedMs, timed: open.timed },
     standing: best && {
       tries: standing.tries.count,
       mark: best.mark,

@@ -3,7 +3,10 @@ import type { Random } from '../../core';
 
 const BYTES = 4;
 
-/** What is drawn for one question of a sitting, by its place in the edition, or (`questions`) which of them it is asked: always the same for its seed, and nothing that was drawn tells what comes next (SHA-256 in counter mode). */
+/**
+ * What is drawn for one question of a sitting, by its place in the edition, or (`questions`) which of them it is asked:
+ * always the same for its seed, and nothing that was drawn tells what comes next (SHA-256 in counter mode).
+ */
 export function drawer(seed: string, of: number | 'questions'): Random {
   let block = 0;
   let bytes = Buffer.alloc(0);

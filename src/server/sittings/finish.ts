@@ -21,26 +21,38 @@ export async function finish(as: As<Learner>, sittingId: string): Promise<Result
 }
 
 /** How much is told of a finished sitting; null: nothing, for now or for good. */
-export function tellsAfter({ tells, tellsWhen, closesAt }: Pick<OpenSitting, 'tells' | 'tellsWhen' | 'closesAt'>, now: Date): Tells | null {
+export function tellsAfter(
+  { tells, tellsWhen, closesAt }: Pick<OpenSitting, 'tells' | 'tellsWhen' | 'closesAt'>,
+  now: Date,
+): Tells | null {
   if (tells === 'nothing') return null;
   return tellsWhen === 'closed' && (closesAt === null || closesAt > now) ? null : tells;
 }
 
 /** The sitting, finished at its end if that has passed. */
 export async function closedIfOver(context: Context, open: OpenSitting): Promise<OpenSitting> {
-  return open.finishedAt === null && open.endsAt !== null && open.endsAt <= context.now() ? closed(context, open, open.endsAt) : open;
+  return open.finishedAt === null && open.endsAt !== null && open.endsAt <= context.now()
+    ? closed(context, open, open.endsAt)
+    : open;
 }
 
 /** Finishes what has run out of time of a release, so that what is looked at is what it came to. */
 export async function closeOverdue(context: Context, releaseId: string): Promise<void> {
   const running = await sittingsWhere(
     context,
-    and(eq(sitting.releaseId, releaseId), isNull(sitting.finishedAt), or(isNotNull(release.closesAt), isNotNull(release.minutes), isNotNull(allowance.closesAt))),
+    and(
+      eq(sitting.releaseId, releaseId),
+      isNull(sitting.finishedAt),
+      or(isNotNull(release.closesAt), isNotNull(release.minutes), isNotNull(allowance.closesAt)),
+    ),
   );
   for (const open of running) await closedIfOver(context, open);
 }
 
-/** Finished at a time: an arrangement that was not checked is checked once if a try is left. From then on the database takes no move of it. */
+/**
+ * Finished at a time: an arrangement that was not checked is checked once if a try is left. From then on the database
+ * takes no move of it.
+ */
 async function closed(context: Context, open: OpenSitting, at: Date): Promise<OpenSitting> {
   if (open.finishedAt) return open;
   let now = open;
@@ -74,7 +86,12 @@ async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise
     const move = { kind: 'check' } as const;
     const taken = takeMove(now.model, now.standing, move);
     if (!taken.ok) return [];
-    return [additionOf({ ...now, standing: taken.standing }, { taken: [{ id: randomUUID(), move }], first: ++n, at, tried: true, by: 'ending' })];
+    return [
+      additionOf(
+        { ...now, standing: taken.standing },
+        { taken: [{ id: randomUUID(), move }], first: ++n, at, tried: true, by: 'ending' },
+      ),
+    ];
   });
   return checks.length > 0 ? checks : null;
 }
@@ -107,7 +124,9 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
     id: open.id,
     finishedAt: open.finishedAt ?? now(),
     questions,
-    total: questions.every((one) => one.earned !== null) ? { mark: sumOf(questions.map((one) => one.earned ?? 0)), max: sumOf(questions.map(({ points }) => points)) } : null,
+    total: questions.every((one) => one.earned !== null)
+      ? { mark: sumOf(questions.map((one) => one.earned ?? 0)), max: sumOf(questions.map(({ points }) => points)) }
+      : null,
     review: tells !== null,
   };
 }

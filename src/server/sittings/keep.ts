@@ -2,16 +2,29 @@ import { type SQL, sql } from 'drizzle-orm';
 import type { Move } from '../../core';
 import type { Database } from '../database/open';
 
-/** What one request adds to the record of a sitting: its moves, and what the question has come to when there was a check among them. */
+/**
+ * What one request adds to the record of a sitting: its moves, and what the question has come to when there was a check
+ * among them.
+ */
 export interface Addition {
   readonly sittingId: string;
   readonly edition: number;
   readonly question: number;
   readonly at: Date;
   readonly moves: readonly { readonly n: number; readonly id: string; readonly body: Move }[];
-  /** What was read of the sitting before its learner's moves were judged: they are stored only while it still holds. Null: the checks that end a sitting. */
+  /**
+   * What was read of the sitting before its learner's moves were judged: they are stored only while it still holds.
+   * Null: the checks that end a sitting.
+   */
   readonly guard: Guard | null;
-  readonly standing: { readonly tries: number; readonly mark: number; readonly max: number; readonly points: number; readonly fullMarks: boolean; readonly ended: boolean } | null;
+  readonly standing: {
+    readonly tries: number;
+    readonly mark: number;
+    readonly max: number;
+    readonly points: number;
+    readonly fullMarks: boolean;
+    readonly ended: boolean;
+  } | null;
 }
 interface Guard {
   readonly reached: number;
@@ -22,7 +35,10 @@ interface Guard {
   readonly session: string | null;
 }
 
-/** `taken`: somebody else went on from the same state. `refused`: what was read of the sitting does not hold any more. Either way: look again. */
+/**
+ * `taken`: somebody else went on from the same state. `refused`: what was read of the sitting does not hold any more.
+ * Either way: look again.
+ */
 export type Keeping = 'kept' | 'taken' | 'refused';
 
 interface Waiting {
@@ -36,9 +52,9 @@ const MAX_MOVES = 1000;
 const lines = new WeakMap<Database, Waiting[]>();
 
 /**
- * Adds to the record, all or nothing. The numbers of the moves are their place in the primary key, so that of two who go on from one state only the first is
- * stored: `taken` for the other, who has to look again. What comes in together is stored in one transaction: when a class checks at once, one flush of the disk
- * serves several.
+ * Adds to the record, all or nothing. The numbers of the moves are their place in the primary key, so that of two who
+ * go on from one state only the first is stored: `taken` for the other, who has to look again. What comes in together
+ * is stored in one transaction: when a class checks at once, one flush of the disk serves several.
  */
 export function keep(db: Database, addition: Addition): Promise<Keeping> {
   return new Promise((stored, failed) => {
@@ -124,7 +140,10 @@ function statementsOf({ sittingId, edition, question, at, moves, guard, standing
       select ${sittingId}, ${question}, ${standing.tries}, ${standing.mark}, ${standing.max}, ${standing.points}, ${standing.fullMarks ? 1 : 0}, ${standing.ended ? 1 : 0}, ${when} where ${stored}
       on conflict (sitting_id, question) do update set tries = excluded.tries, mark = excluded.mark, max = excluded.max, points = excluded.points,
         full_marks = excluded.full_marks, ended = excluded.ended, checked_at = excluded.checked_at`);
-  if (guard?.timed) all.push(sql`update sitting set used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)} where id = ${sittingId} and ${stored}`);
+  if (guard?.timed)
+    all.push(
+      sql`update sitting set used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)} where id = ${sittingId} and ${stored}`,
+    );
   return all;
 }
 
@@ -140,4 +159,5 @@ const held = ({ reached, reopenedAfter, usedMs, session }: Guard, when: number):
   ${session === null ? sql`` : sql`and exists (select 1 from session where session.token = ${session} and session.user_id = sitting.learner_id and session.expires_at > ${when})`}`;
 
 /** The driver's error stands beneath drizzle's. */
-const says = (error: unknown, what: RegExp): boolean => error instanceof Error && (what.test(error.message) || says(error.cause, what));
+const says = (error: unknown, what: RegExp): boolean =>
+  error instanceof Error && (what.test(error.message) || says(error.cause, what));

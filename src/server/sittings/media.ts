@@ -8,8 +8,18 @@ import { inWidth } from '../media/widths';
 import { drawer } from './draw';
 import { askedOf, sittingOf } from './standing';
 
-/** A picture, sound or film of a learner's sitting, by the name drawn for it there. What belongs to feedback and hints is not there before the first try. `width`: of a picture, in pixels, as wide as it is shown. */
-export async function sittingMedium(as: As<Learner>, sittingId: string, place: number, name: string, what: What, width: number | null): Promise<Result<Bytes>> {
+/**
+ * A picture, sound or film of a learner's sitting, by the name drawn for it there. What belongs to feedback and hints
+ * is not there before the first try. `width`: of a picture, in pixels, as wide as it is shown.
+ */
+export async function sittingMedium(
+  as: As<Learner>,
+  sittingId: string,
+  place: number,
+  name: string,
+  what: What,
+  width: number | null,
+): Promise<Result<Bytes>> {
   const { db, person } = as;
   const open = await sittingOf(as, sittingId, person.id);
   if (!open || place > open.reached) return fail('notFound');
@@ -20,14 +30,20 @@ export async function sittingMedium(as: As<Learner>, sittingId: string, place: n
   const { names, question: sent } = learnerEdition(document, drawer(open.seed, question));
   const named = document.media[names.mediumId.get(name) ?? ''];
   if (!named) return fail('notFound');
-  if (!Object.hasOwn(sent.media, name) && !(await db.query.standing.findFirst({ where: and(eq(standing.sittingId, sittingId), eq(standing.question, question)) })))
+  if (
+    !Object.hasOwn(sent.media, name) &&
+    !(await db.query.standing.findFirst({
+      where: and(eq(standing.sittingId, sittingId), eq(standing.question, question)),
+    }))
+  )
     return fail('notFound');
   return what === 'captions' ? captionsOf(named.captions) : bytesOf(as, open.releaseId, named.hash, width);
 }
 
 /** A medium itself, or its captions as WebVTT. */
 export type What = 'medium' | 'captions';
-const captionsOf = (captions: string | null): Result<Bytes> => (captions ? ok({ bytes: new TextEncoder().encode(captions), type: 'text/vtt' }) : fail('notFound'));
+const captionsOf = (captions: string | null): Result<Bytes> =>
+  captions ? ok({ bytes: new TextEncoder().encode(captions), type: 'text/vtt' }) : fail('notFound');
 
 interface Bytes {
   readonly bytes: Uint8Array;
@@ -45,12 +61,19 @@ async function bytesOf(as: As<Learner>, releaseId: string, hash: string, width: 
 }
 
 /** The medium of a source, or its captions: as soon as a question beside which it stands has been come to. */
-export async function sittingSource(as: As<Learner>, sittingId: string, n: number, what: What, width: number | null): Promise<Result<Bytes>> {
+export async function sittingSource(
+  as: As<Learner>,
+  sittingId: string,
+  n: number,
+  what: What,
+  width: number | null,
+): Promise<Result<Bytes>> {
   const open = await sittingOf(as, sittingId, as.person.id);
   if (!open) return fail('notFound');
   const { edition, asked } = await askedOf(as.db, open);
   const source = edition.sources[n];
-  if (!source?.questions.some((question) => asked.slice(0, open.reached + 1).includes(question))) return fail('notFound');
+  if (!source?.questions.some((question) => asked.slice(0, open.reached + 1).includes(question)))
+    return fail('notFound');
   if (what === 'captions') return captionsOf(source.captions);
   return source.medium ? bytesOf(as, open.releaseId, source.medium.hash, width) : fail('notFound');
 }

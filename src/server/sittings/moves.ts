@@ -25,10 +25,16 @@ const CHECKPOINT_EVERY = 200;
 const TURN_MS = 25;
 
 /**
- * Stores a learner's moves, in order and each once, and judges what is to be judged among them. `session`: the token of the sign-in they were let in by, if it was not looked up
- * yet.
+ * Stores a learner's moves, in order and each once, and judges what is to be judged among them. `session`: the token of
+ * the sign-in they were let in by, if it was not looked up yet.
  */
-export async function takeMoves(context: Context, sittingId: string, learnerId: string, sent: Sent, session: string | null = null): Promise<Result<MovesAnswer>> {
+export async function takeMoves(
+  context: Context,
+  sittingId: string,
+  learnerId: string,
+  sent: Sent,
+  session: string | null = null,
+): Promise<Result<MovesAnswer>> {
   if (session !== null && !(await isSignedIn(context, session, learnerId))) return fail('notSignedIn');
   for (let attempt = 1; attempt <= MAX_ATTEMPTS; attempt++) {
     const answer = await tryToTake(context, sittingId, learnerId, sent, { session, again: attempt > 1 });
@@ -56,7 +62,8 @@ async function tryToTake(
   if (at.quiet && sent.moves.some(({ kind }) => kind === 'check' || kind === 'hint'))
     return fail('invalid', { problems: [{ path: 'moves', message: 'This is checked at the end.' }] });
 
-  const known = again || sent.after !== open.last ? await knownOf(db, sittingId, sent.moves) : new Map<string, number>();
+  const known =
+    again || sent.after !== open.last ? await knownOf(db, sittingId, sent.moves) : new Map<string, number>();
   const { fresh, seen } = unknownOf(known, sent);
   // Another window went on. Then nothing is taken, and the page is told where it stands.
   if (fresh.length > 0 && seen !== open.last) return fail('sittingMovedOn', { detail: viewOf(at) });
@@ -66,7 +73,10 @@ async function tryToTake(
   const before = at.standing.tries.count;
   // Of moves sent again, those after the one that ended the question were passed over then, and are now.
   const passed = fresh.length < sent.moves.length && at.standing.ended;
-  const took = passed || fresh.length === 0 ? { ...NOTHING, standing: at.standing, passedOver: fresh.length } : await takeInTurns(at, fresh);
+  const took =
+    passed || fresh.length === 0
+      ? { ...NOTHING, standing: at.standing, passedOver: fresh.length }
+      : await takeInTurns(at, fresh);
   if (!took.ok) {
     if (took.reason === 'ended') return fail('alreadyEnded');
     return fail('invalid', { problems: [{ path: `moves${took.path}`, message: 'This is not in the question.' }] });
@@ -75,31 +85,62 @@ async function tryToTake(
   const next: At = { ...at, standing: took.standing };
   if (took.taken.length > 0) {
     const by = { session, steady: steadyNow(context) };
-    const addition = additionOf(next, { taken: took.taken, first: open.last + 1, at: context.now(), tried: next.standing.tries.count > before, by });
+    const addition = additionOf(next, {
+      taken: took.taken,
+      first: open.last + 1,
+      at: context.now(),
+      tried: next.standing.tries.count > before,
+      by,
+    });
     if ((await keep(db, addition)) !== 'kept') return 'again';
   }
   const stored = last - checkpointed >= CHECKPOINT_EVERY ? await storeCheckpoint(db, next, last) : checkpointed;
-  remember(sittingId, { question: at.question, edition: open.edition, reopenedAfter: open.reopenedAfter, last, checkpointed: stored, standing: next.standing, sent: at.edition });
+  remember(sittingId, {
+    question: at.question,
+    edition: open.edition,
+    reopenedAfter: open.reopenedAfter,
+    last,
+    checkpointed: stored,
+    standing: next.standing,
+    sent: at.edition,
+  });
   return ok({ last, ...movesView(next, next.standing, took) });
 }
 
 const NOTHING = { ok: true, taken: [], turnedAway: [] } as const;
 
 /** Where the question stands: as it is remembered, if nobody has gone on since; else from the record. */
-async function lookUp(db: Database, open: OpenSitting, place: number, remembered: Remembered | null): Promise<{ at: At | null; checkpointed: number } | null> {
+async function lookUp(
+  db: Database,
+  open: OpenSitting,
+  place: number,
+  remembered: Remembered | null,
+): Promise<{ at: At | null; checkpointed: number } | null> {
   const { edition, asked } = await askedOf(db, open);
   const question = asked[place];
   if (question === undefined) return null;
-  if (remembered?.question === question && remembered.last === open.last && remembered.edition === open.edition && remembered.reopenedAfter === open.reopenedAfter) {
+  if (
+    remembered?.question === question &&
+    remembered.last === open.last &&
+    remembered.edition === open.edition &&
+    remembered.reopenedAfter === open.reopenedAfter
+  ) {
     const { standing, sent, checkpointed } = remembered;
-    return { at: atOf(open, { edition, asked, moves: [], checkpoints: new Map() }, place, { standing, sent }), checkpointed };
+    return {
+      at: atOf(open, { edition, asked, moves: [], checkpoints: new Map() }, place, { standing, sent }),
+      checkpointed,
+    };
   }
   const record = await recordOf(db, open, question);
   return { at: atOf(open, record, place), checkpointed: record.checkpoints.get(question)?.n ?? 0 };
 }
 
 /** The numbers under which moves that were sent are stored already. */
-async function knownOf(db: Database, sittingId: string, moves: readonly SentMove[]): Promise<ReadonlyMap<string, number>> {
+async function knownOf(
+  db: Database,
+  sittingId: string,
+  moves: readonly SentMove[],
+): Promise<ReadonlyMap<string, number>> {
   const ids = JSON.stringify(moves.map(({ id }) => id));
   const rows = await db.all<{ id: string; n: number }>(
     sql`select made.id as id, made.n as n from json_each(${ids}) sent join move made on made.sitting_id = ${sittingId} and made.id = sent.value`,
@@ -107,17 +148,28 @@ async function knownOf(db: Database, sittingId: string, moves: readonly SentMove
   return new Map(rows.map(({ id, n }) => [id, n]));
 }
 
-/** The moves that come after the last one that is known, and up to which number the browser knows the sitting. A move before a known one was passed over when that one was taken. */
-function unknownOf(known: ReadonlyMap<string, number>, { after, moves }: Sent): { fresh: readonly SentMove[]; seen: number } {
+/**
+ * The moves that come after the last one that is known, and up to which number the browser knows the sitting. A move
+ * before a known one was passed over when that one was taken.
+ */
+function unknownOf(
+  known: ReadonlyMap<string, number>,
+  { after, moves }: Sent,
+): { fresh: readonly SentMove[]; seen: number } {
   const lastKnown = moves.findLastIndex(({ id }) => known.has(id));
-  return { fresh: moves.slice(lastKnown + 1), seen: moves.reduce((most, { id }) => Math.max(most, known.get(id) ?? 0), after) };
+  return {
+    fresh: moves.slice(lastKnown + 1),
+    seen: moves.reduce((most, { id }) => Math.max(most, known.get(id) ?? 0), after),
+  };
 }
 
 /** Were so many moves made within a minute that these are too many? A look at one move says so. */
 async function isTooFast({ db, now }: Context, { id, last }: OpenSitting, more: number): Promise<boolean> {
   const n = last + more - MAX_IN_A_MINUTE;
   if (n < 1) return false;
-  const [row] = await db.all<{ at: number }>(sql`select made.at as at from move made where made.sitting_id = ${id} and made.n = ${n}`);
+  const [row] = await db.all<{ at: number }>(
+    sql`select made.at as at from move made where made.sitting_id = ${id} and made.n = ${n}`,
+  );
   return row !== undefined && row.at > now().getTime() - MINUTE_MS;
 }
 
@@ -132,9 +184,18 @@ async function takeInTurns({ model, edition: { names }, standing }: At, moves: r
     if (!now.ok) {
       // Those before them ended the question.
       if (now.reason === 'ended' && took?.ok) return { ...took, passedOver: took.passedOver + moves.length - from };
-      return now.reason === 'ended' ? now : { ...now, path: now.path.replace(/^\[(\d+)\]/, (_, i: string) => `[${from + Number(i)}]`) };
+      return now.reason === 'ended'
+        ? now
+        : { ...now, path: now.path.replace(/^\[(\d+)\]/, (_, i: string) => `[${from + Number(i)}]`) };
     }
-    took = took?.ok ? { ...now, taken: [...took.taken, ...now.taken], turnedAway: [...took.turnedAway, ...now.turnedAway], passedOver: took.passedOver + now.passedOver } : now;
+    took = took?.ok
+      ? {
+          ...now,
+          taken: [...took.taken, ...now.taken],
+          turnedAway: [...took.turnedAway, ...now.turnedAway],
+          passedOver: took.passedOver + now.passedOver,
+        }
+      : now;
     from += n;
     const ms = performance.now() - began;
     n = ms > TURN_MS ? Math.max(1, Math.floor(n / 2)) : n * 2;
@@ -143,12 +204,23 @@ async function takeInTurns({ model, edition: { names }, standing }: At, moves: r
   return took ?? { ok: true, standing, taken: [], turnedAway: [], passedOver: 0 };
 }
 
-/** Stores where a question stands. It is a cache: a process that is late with an older one does not put it in the place of a newer. */
-async function storeCheckpoint(db: Database, { sitting: { id, edition }, question, standing }: At, n: number): Promise<number> {
+/**
+ * Stores where a question stands. It is a cache: a process that is late with an older one does not put it in the place
+ * of a newer.
+ */
+async function storeCheckpoint(
+  db: Database,
+  { sitting: { id, edition }, question, standing }: At,
+  n: number,
+): Promise<number> {
   const row = { sittingId: id, question, edition, n, body: checkpointOf(standing) };
   await db
     .insert(checkpoint)
     .values(row)
-    .onConflictDoUpdate({ target: [checkpoint.sittingId, checkpoint.question], set: row, setWhere: sql`${checkpoint.n} < ${n} or ${checkpoint.edition} <> ${edition}` });
+    .onConflictDoUpdate({
+      target: [checkpoint.sittingId, checkpoint.question],
+      set: row,
+      setWhere: sql`${checkpoint.n} < ${n} or ${checkpoint.edition} <> ${edition}`,
+    });
   return n;
 }

@@ -1,8 +1,9 @@
 import type { LearnerEdition, Standing } from '../../core';
 
 /**
- * Where a question stood after the last moves this process took, so that the next need not be replayed: only what moves and an edition determine. Whatever else there is to know
- * of a sitting is read with each request; `last` tells whether another process has gone on since.
+ * Where a question stood after the last moves this process took, so that the next need not be replayed: only what moves
+ * and an edition determine. Whatever else there is to know of a sitting is read with each request; `last` tells whether
+ * another process has gone on since.
  */
 export interface Remembered {
   readonly question: number;

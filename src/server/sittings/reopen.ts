@@ -11,12 +11,20 @@ import { steadyNow, timeFor } from '../releases/time';
 import { recall } from './recent';
 
 /**
- * Opens a finished attempt again, as it was before it ended: the checks that ended it do not count. Where it has so many minutes, `minutes` of them are left. It is on record.
+ * Opens a finished attempt again, as it was before it ended: the checks that ended it do not count. Where it has so
+ * many minutes, `minutes` of them are left. It is on record.
  */
-export async function reopen(as: As<Teacher>, releaseId: string, sittingId: string, minutes: number | null): Promise<Result<null>> {
+export async function reopen(
+  as: As<Teacher>,
+  releaseId: string,
+  sittingId: string,
+  minutes: number | null,
+): Promise<Result<null>> {
   const { db, now } = as;
   const found = await releaseOf(as, releaseId);
-  const row = found && (await db.query.sitting.findFirst({ where: and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId)) }));
+  const row =
+    found &&
+    (await db.query.sitting.findFirst({ where: and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId)) }));
   if (!found || !row) return fail('notFound');
   if (row.finishedAt === null) return ok(null);
   const [allowed] = await db
@@ -25,8 +33,17 @@ export async function reopen(as: As<Teacher>, releaseId: string, sittingId: stri
     .where(and(eq(allowance.releaseId, releaseId), eq(allowance.learnerId, row.learnerId)));
   const time = timeFor(found.row, allowed ?? null);
   if (time.closesAt && time.closesAt <= now())
-    return fail('invalid', { problems: [{ path: 'closesAt', message: 'The release has closed. Let it close later, for all or for this learner, then open the attempt again.' }] });
-  if (time.minutes !== null && minutes === null) return fail('invalid', { problems: [{ path: 'minutes', message: 'Say how many minutes are left.' }] });
+    return fail('invalid', {
+      problems: [
+        {
+          path: 'closesAt',
+          message:
+            'The release has closed. Let it close later, for all or for this learner, then open the attempt again.',
+        },
+      ],
+    });
+  if (time.minutes !== null && minutes === null)
+    return fail('invalid', { problems: [{ path: 'minutes', message: 'Say how many minutes are left.' }] });
   const last = await lastMoveOf(db, sittingId);
   const usedMs = time.minutes === null ? row.usedMs : Math.round((time.minutes - (minutes ?? 0)) * 60_000);
   await db.transaction(async (tx) => {
@@ -37,7 +54,16 @@ export async function reopen(as: As<Teacher>, releaseId: string, sittingId: stri
       .returning({ id: sitting.id });
     if (opened.length === 0) return;
     for (const table of [standing, checkpoint, digest]) await tx.delete(table).where(eq(table.sittingId, sittingId));
-    await record({ ...as, db: tx }, { courseId: found.course.id, releaseId, learnerId: row.learnerId, what: 'reopened', detail: { number: row.number, minutes } });
+    await record(
+      { ...as, db: tx },
+      {
+        courseId: found.course.id,
+        releaseId,
+        learnerId: row.learnerId,
+        what: 'reopened',
+        detail: { number: row.number, minutes },
+      },
+    );
   });
   recall(sittingId);
   // What was checked while it ran counts as it did.

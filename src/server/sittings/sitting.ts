@@ -11,14 +11,27 @@ import { closedIfOver, summaryOf, tellsAfter } from './finish';
 import { askedOf, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 import { endsOf, placeOf, sourcesOf, viewOf } from './view';
 
-/** What the learner wants: to open it where they are; to begin, where the first sitting is not begun yet or the last is finished. */
+/**
+ * What the learner wants: to open it where they are; to begin, where the first sitting is not begun yet or the last is
+ * finished.
+ */
 export type Wish = 'open' | 'begin';
 
 const latest = async (as: As<Learner>, releaseId: string) =>
-  (await sittingsWhere(as, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, as.person.id)))).toSorted((a, b) => b.number - a.number)[0];
+  (await sittingsWhere(as, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, as.person.id)))).toSorted(
+    (a, b) => b.number - a.number,
+  )[0];
 
-/** The learner opens a release: their last sitting of it, or a new one, at a place they have come to (`place`), else at the furthest. */
-export async function sit(as: As<Learner>, releaseId: string, place: number | null = null, wish: Wish = 'begin'): Promise<Result<Opened>> {
+/**
+ * The learner opens a release: their last sitting of it, or a new one, at a place they have come to (`place`), else at
+ * the furthest.
+ */
+export async function sit(
+  as: As<Learner>,
+  releaseId: string,
+  place: number | null = null,
+  wish: Wish = 'begin',
+): Promise<Result<Opened>> {
   const { db, person, now } = as;
   const reached = await reachedBy(as, releaseId);
   if (!reached) return fail('notFound');
@@ -38,7 +51,14 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
       return ok({
         open: null,
         finished: null,
-        before: { id: releaseId, ...titles, questions: edition.asks, minutes: reached.minutes, closesAt: reached.closesAt, opensAt: early ? reached.opensAt : null },
+        before: {
+          id: releaseId,
+          ...titles,
+          questions: edition.asks,
+          minutes: reached.minutes,
+          closesAt: reached.closesAt,
+          opensAt: early ? reached.opensAt : null,
+        },
       });
     const seed = randomBytes(24).toString('base64url');
     // Two tabs opened at once begin one sitting.
@@ -62,7 +82,11 @@ export async function sit(as: As<Learner>, releaseId: string, place: number | nu
   }
   if (!found) return fail('unexpected');
   if (found.finishedAt && (place === null || !tellsAfter(found, now())))
-    return ok({ open: null, before: null, finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another, counts: reached.counts } });
+    return ok({
+      open: null,
+      before: null,
+      finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another, counts: reached.counts },
+    });
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
 }
 
@@ -79,7 +103,9 @@ export async function goTo(as: As<Learner>, sittingId: string, place: number): P
   if (place < open.reached && !edition.goBack) return fail('alreadyEnded');
   if (place > open.reached) {
     const before = asked[open.reached] as number;
-    const tried = await db.query.standing.findFirst({ where: and(eq(standing.sittingId, sittingId), eq(standing.question, before)) });
+    const tried = await db.query.standing.findFirst({
+      where: and(eq(standing.sittingId, sittingId), eq(standing.question, before)),
+    });
     if (edition.models[before]?.question.show.nextOnlyAfterCheck && !tried) return fail('checkFirst');
     await db
       .update(sitting)
@@ -94,7 +120,9 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
   const { edition, asked } = record;
   const mayGoBack = edition.goBack || open.finishedAt !== null;
   const allowed = place === open.reached || (mayGoBack && place >= 0 && place < open.reached) ? place : open.reached;
-  const at = atOf(open, record, allowed, { tells: open.finishedAt ? (tellsAfter(open, as.now()) ?? 'nothing') : undefined });
+  const at = atOf(open, record, allowed, {
+    tells: open.finishedAt ? (tellsAfter(open, as.now()) ?? 'nothing') : undefined,
+  });
   if (!at) throw new Error(`Sitting ${open.id} has come to place ${allowed}, which its edition does not have`);
   return {
     ...viewOf(at),

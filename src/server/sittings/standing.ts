@@ -1,6 +1,18 @@
 import { and, asc, eq, type SQL, sql } from 'drizzle-orm';
 import type { TellsWhen } from '../../contract';
-import { type Checkpoint, type LearnerEdition, learnerEdition, type Move, rejudge, replay, type Sat, type Standing, standingFrom, type Tells, untouched } from '../../core';
+import {
+  type Checkpoint,
+  type LearnerEdition,
+  learnerEdition,
+  type Move,
+  rejudge,
+  replay,
+  type Sat,
+  type Standing,
+  standingFrom,
+  type Tells,
+  untouched,
+} from '../../core';
 import type { Context } from '../context';
 import { session } from '../database/accountTables';
 import type { Database } from '../database/open';
@@ -10,7 +22,10 @@ import { isFor } from '../releases/reach';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
 
-/** A sitting as it stands in the database now, with what its release says of it: read with each request, since all of it can change. */
+/**
+ * A sitting as it stands in the database now, with what its release says of it: read with each request, since all of it
+ * can change.
+ */
 export interface OpenSitting {
   readonly id: string;
   readonly releaseId: string;
@@ -91,21 +106,41 @@ const openedFrom = (db: Database, condition: SQL | undefined) =>
     .where(condition);
 type OpenedRow = Awaited<ReturnType<typeof openedFrom>>[number];
 
-function opened({ startedAt, usedMs: stored, usedAt, closesAt, minutes, moreMinutes, closesLater, available, ...row }: OpenedRow, clocks: Clocks): OpenSitting {
+function opened(
+  { startedAt, usedMs: stored, usedAt, closesAt, minutes, moreMinutes, closesLater, available, ...row }: OpenedRow,
+  clocks: Clocks,
+): OpenSitting {
   const time = timeFor({ closesAt, minutes }, { moreMinutes, closesAt: closesLater });
   const usedMs = usedBy({ startedAt, usedMs: stored, usedAt }, clocks);
-  return { ...row, available: available === 1, closesAt: time.closesAt, timed: time.minutes !== null, usedMs, endsAt: endOf(usedMs, time, clocks.now()) };
+  return {
+    ...row,
+    available: available === 1,
+    closesAt: time.closesAt,
+    timed: time.minutes !== null,
+    usedMs,
+    endsAt: endOf(usedMs, time, clocks.now()),
+  };
 }
 
 /** The sittings that meet a condition. */
-export const sittingsWhere = async (context: Clocks & Pick<Context, 'db'>, condition: SQL | undefined): Promise<OpenSitting[]> =>
-  (await openedFrom(context.db, condition)).map((row) => opened(row, context));
+export const sittingsWhere = async (
+  context: Clocks & Pick<Context, 'db'>,
+  condition: SQL | undefined,
+): Promise<OpenSitting[]> => (await openedFrom(context.db, condition)).map((row) => opened(row, context));
 
 const prepared = new WeakMap<Database, ReturnType<typeof prepare>>();
-const prepare = (db: Database) => openedFrom(db, and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId')))).prepare();
+const prepare = (db: Database) =>
+  openedFrom(
+    db,
+    and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId'))),
+  ).prepare();
 
 /** A learner's sitting. Asked for with every request of theirs, so the statement is made ready once. */
-export async function sittingOf(context: Clocks & Pick<Context, 'db'>, id: string, learnerId: string): Promise<OpenSitting | null> {
+export async function sittingOf(
+  context: Clocks & Pick<Context, 'db'>,
+  id: string,
+  learnerId: string,
+): Promise<OpenSitting | null> {
   const { db } = context;
   const query = prepared.get(db) ?? prepare(db);
   prepared.set(db, query);
@@ -122,7 +157,11 @@ const prepareSession = (db: Database) =>
     .prepare();
 
 /** Is somebody still signed in where they were given a ticket? */
-export async function isSignedIn({ db, now }: Pick<Context, 'db' | 'now'>, token: string, userId: string): Promise<boolean> {
+export async function isSignedIn(
+  { db, now }: Pick<Context, 'db' | 'now'>,
+  token: string,
+  userId: string,
+): Promise<boolean> {
   const query = preparedSessions.get(db) ?? prepareSession(db);
   preparedSessions.set(db, query);
   const [row] = await query.all({ token, userId });
@@ -136,7 +175,10 @@ interface Recorded {
   readonly body: Move;
 }
 
-/** What a sitting is made of: its checkpoints, its moves since them, its edition, and which of that's questions it is asked, by their places. */
+/**
+ * What a sitting is made of: its checkpoints, its moves since them, its edition, and which of that's questions it is
+ * asked, by their places.
+ */
 export interface SittingRecord {
   readonly moves: readonly Recorded[];
   readonly checkpoints: ReadonlyMap<number, { readonly n: number; readonly body: Checkpoint }>;
@@ -149,7 +191,8 @@ export const moveCounts = sql`not (${move.ending} and ${move.n} <= (select reope
 
 /** Reads a sitting; `question`: as far as one question needs it. */
 export async function recordOf(db: Database, open: OpenSitting, question?: number): Promise<SittingRecord> {
-  const of = (table: typeof move | typeof checkpoint) => (question === undefined ? undefined : eq(table.question, question));
+  const of = (table: typeof move | typeof checkpoint) =>
+    question === undefined ? undefined : eq(table.question, question);
   const marks = await db
     .select({ question: checkpoint.question, n: checkpoint.n, body: checkpoint.body })
     .from(checkpoint)
@@ -176,7 +219,8 @@ function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSi
   const model = edition.models[question] as OpenEdition['models'][number];
   const from = checkpoints.get(question);
   const mine = moves.filter((one) => one.question === question);
-  const judged = mine.some((one) => one.edition !== open.edition) || open.reopenedAfter > 0 || !edition.ruled ? rejudge : replay;
+  const judged =
+    mine.some((one) => one.edition !== open.edition) || open.reopenedAfter > 0 || !edition.ruled ? rejudge : replay;
   return judged(
     model,
     mine.map(({ body }) => body),
@@ -193,7 +237,12 @@ interface Given {
 }
 
 /** One question of a sitting, by its place; null: there is no such place. */
-export function atOf(open: OpenSitting, record: SittingRecord, place: number, { tells, standing, sent }: Given = {}): At | null {
+export function atOf(
+  open: OpenSitting,
+  record: SittingRecord,
+  place: number,
+  { tells, standing, sent }: Given = {},
+): At | null {
   const { edition, asked } = record;
   const question = asked[place];
   const model = question === undefined ? undefined : edition.models[question];

@@ -1,8 +1,9 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto';
 
 /**
- * A sitting's ticket: a signed, HttpOnly cookie that lets a learner's moves in without looking the session up each time. It is bound to the sign-in it
- * was given under, so that it is worth nothing once the learner has signed out of that browser, and it is short-lived.
+ * A sitting's ticket: a signed, HttpOnly cookie that lets a learner's moves in without looking the session up each
+ * time. It is bound to the sign-in it was given under, so that it is worth nothing once the learner has signed out of
+ * that browser, and it is short-lived.
  */
 export const TICKET_SECONDS = 600;
 
@@ -22,7 +23,12 @@ export function makeTicket(secret: string, { sittingId, learnerId }: Ticket, ses
 }
 
 /** What a ticket says, if it is ours, of now and of this sign-in; else null. */
-export function readTicket(secret: string, text: string | undefined, session: string | undefined, now: Date): Ticket | null {
+export function readTicket(
+  secret: string,
+  text: string | undefined,
+  session: string | undefined,
+  now: Date,
+): Ticket | null {
   if (!text || !session) return null;
   const cut = text.lastIndexOf('.');
   const body = text.slice(0, Math.max(0, cut));

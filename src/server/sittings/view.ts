@@ -7,21 +7,43 @@ import { standing } from '../database/tables';
 import type { OpenEdition } from '../releases/editions';
 import type { At } from './standing';
 
-export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({ id: at.sitting.id, last: at.sitting.last, ...questionView(at, at.standing) });
+export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({
+  id: at.sitting.id,
+  last: at.sitting.last,
+  ...questionView(at, at.standing),
+});
 
 export const sourcesOf = (sources: OpenEdition['sources'], question: number): SourceView[] =>
   sources.flatMap(({ title, text, medium, captions, address, questions }, n) =>
     questions.includes(question)
-      ? [{ n, title, text: richFromPlain(text), medium: medium && { kind: medium.kind, description: medium.description }, captioned: captions !== '', address: address || null }]
+      ? [
+          {
+            n,
+            title,
+            text: richFromPlain(text),
+            medium: medium && { kind: medium.kind, description: medium.description },
+            captioned: captions !== '',
+            address: address || null,
+          },
+        ]
       : [],
   );
 
 export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['ends'] =>
   endsAt && { at: endsAt.toISOString(), seconds: Math.max(0, Math.round((endsAt.getTime() - now.getTime()) / 1000)) };
 
-export async function placeOf({ db }: Pick<Context, 'db'>, at: At, { sections }: OpenEdition, asked: readonly number[]): Promise<Omit<Place, 'quiet' | 'finished'>> {
-  const rows = await db.select({ question: standing.question, ended: standing.ended }).from(standing).where(eq(standing.sittingId, at.sitting.id));
-  const places = (all: typeof rows) => all.map(({ question }) => asked.indexOf(question)).filter((place) => place !== -1);
+export async function placeOf(
+  { db }: Pick<Context, 'db'>,
+  at: At,
+  { sections }: OpenEdition,
+  asked: readonly number[],
+): Promise<Omit<Place, 'quiet' | 'finished'>> {
+  const rows = await db
+    .select({ question: standing.question, ended: standing.ended })
+    .from(standing)
+    .where(eq(standing.sittingId, at.sitting.id));
+  const places = (all: typeof rows) =>
+    all.map(({ question }) => asked.indexOf(question)).filter((place) => place !== -1);
   return {
     at: at.place,
     count: asked.length,

@@ -7,8 +7,15 @@ import { allows, shelvesSeen } from './shelves';
 
 type Row = typeof question.$inferSelect;
 
-/** A question the teacher may do so much with: their own, or on a shelf that is shared with them. What was deleted is its owner's alone. */
-export async function accessTo(as: As<Teacher>, id: string, right: Right): Promise<{ row: Row; access: Access } | null> {
+/**
+ * A question the teacher may do so much with: their own, or on a shelf that is shared with them. What was deleted is
+ * its owner's alone.
+ */
+export async function accessTo(
+  as: As<Teacher>,
+  id: string,
+  right: Right,
+): Promise<{ row: Row; access: Access } | null> {
   const row = await as.db.query.question.findFirst({ where: eq(question.id, id) });
   if (!row) return null;
   if (row.ownerId === as.person.id) return { row, access: 'own' };
@@ -18,7 +25,11 @@ export async function accessTo(as: As<Teacher>, id: string, right: Right): Promi
 }
 
 /** The media of a question become the teacher's own too: their bytes are kept once, whoever's they are. */
-export async function adoptMedia({ db, person, now }: As<Teacher>, { media }: Pick<Question, 'media'>, ownerId: string): Promise<void> {
+export async function adoptMedia(
+  { db, person, now }: As<Teacher>,
+  { media }: Pick<Question, 'media'>,
+  ownerId: string,
+): Promise<void> {
   const hashes = [...new Set(Object.values(media).map(({ hash }) => hash))];
   if (ownerId === person.id || hashes.length === 0) return;
   const rows = await db
@@ -33,10 +44,14 @@ export async function adoptMedia({ db, person, now }: As<Teacher>, { media }: Pi
 }
 
 /**
- * The media of a question that a colleague changes: what they have is its owner's from then on too, so that it reaches everybody who uses the question. Those that neither has are
- * given back.
+ * The media of a question that a colleague changes: what they have is its owner's from then on too, so that it reaches
+ * everybody who uses the question. Those that neither has are given back.
  */
-export async function shareMedia({ db, person, now }: As<Teacher>, hashes: readonly string[], ownerId: string): Promise<readonly string[]> {
+export async function shareMedia(
+  { db, person, now }: As<Teacher>,
+  hashes: readonly string[],
+  ownerId: string,
+): Promise<readonly string[]> {
   if (hashes.length === 0) return [];
   const rows = await db
     .select()

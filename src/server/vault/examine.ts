@@ -1,4 +1,15 @@
-import { applyAll, countFindings, type Edit, EditMismatch, type FindingCounts, findings, type Kind, type Problem, type Question, questionModel } from '../../core';
+import {
+  applyAll,
+  countFindings,
+  type Edit,
+  EditMismatch,
+  type FindingCounts,
+  findings,
+  type Kind,
+  type Problem,
+  type Question,
+  questionModel,
+} from '../../core';
 import { parseQuestion } from '../../core/document';
 import type { Context } from '../context';
 import { fail, ok, type Result } from '../errors';
@@ -16,7 +27,9 @@ export interface Examined {
   /** The hashes of its media. */
   readonly media: readonly string[];
 }
-export type Examining = { readonly ok: true; readonly value: Examined } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Examining =
+  | { readonly ok: true; readonly value: Examined }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** Characters of a document as it is stored. */
 const MAX_TEXT = 2_000_000;
@@ -28,21 +41,43 @@ export function examineQuestion({ document }: { readonly document: unknown }): E
 }
 
 /** The same for a document after edits. */
-export function editDocument({ document, edits }: { readonly document: Question; readonly edits: readonly Edit[] }): Examining {
+export function editDocument({
+  document,
+  edits,
+}: {
+  readonly document: Question;
+  readonly edits: readonly Edit[];
+}): Examining {
   try {
     return examineQuestion({ document: applyAll(document, edits) });
   } catch (error) {
-    if (error instanceof EditMismatch) return { ok: false, problems: [{ path: 'edits', message: `${error.message}.` }] };
+    if (error instanceof EditMismatch)
+      return { ok: false, problems: [{ path: 'edits', message: `${error.message}.` }] };
     throw error;
   }
 }
 
 function examinedFrom(question: Question): Examining {
   const text = JSON.stringify(question);
-  if (text.length > MAX_TEXT) return { ok: false, problems: [{ path: '', message: 'This question is larger than two million characters: make two of it.' }] };
+  if (text.length > MAX_TEXT)
+    return {
+      ok: false,
+      problems: [{ path: '', message: 'This question is larger than two million characters: make two of it.' }],
+    };
   const { id, title, kind } = question;
   const media = [...new Set(Object.values(question.media).map(({ hash }) => hash))];
-  return { ok: true, value: { id, title, kind, text, findings: countFindings(findings(questionModel(question))), words: wordsOf(question), media } };
+  return {
+    ok: true,
+    value: {
+      id,
+      title,
+      kind,
+      text,
+      findings: countFindings(findings(questionModel(question))),
+      words: wordsOf(question),
+      media,
+    },
+  };
 }
 
 /** A stored document with the defaults of fields that were not there when it was stored. */
@@ -58,14 +93,22 @@ export async function completed({ work }: Pick<Context, 'work'>, document: Quest
   return (worked.ok ? worked.value : null) ?? document;
 }
 
-/** Up to so many items times zones, and so many entries in all, a question is examined in less time than a thread takes to be asked. */
+/**
+ * Up to so many items times zones, and so many entries in all, a question is examined in less time than a thread takes
+ * to be asked.
+ */
 const SMALL_PAIRS = 600;
 const SMALL_ENTRIES = 150;
 
 /** Small enough to be worked on at once. */
 export function isSmall(document: unknown): boolean {
   const { items, zones, key, fixtures } = (document ?? {}) as Record<string, unknown>;
-  const sizes = [items, zones, key, fixtures].map((list) => (Array.isArray(list) ? list.length : 0)) as [number, number, number, number];
+  const sizes = [items, zones, key, fixtures].map((list) => (Array.isArray(list) ? list.length : 0)) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   const [nItems, nZones] = sizes;
   return nItems * nZones <= SMALL_PAIRS && sizes.reduce((sum, n) => sum + n, 0) <= SMALL_ENTRIES;
 }
@@ -82,12 +125,17 @@ export async function examined({ work }: Pick<Context, 'work'>, document: unknow
 }
 
 /** The same for a document after edits. */
-export async function edited({ work }: Pick<Context, 'work'>, document: Question, edits: readonly Edit[]): Promise<Result<Examined>> {
+export async function edited(
+  { work }: Pick<Context, 'work'>,
+  document: Question,
+  edits: readonly Edit[],
+): Promise<Result<Examined>> {
   if (isSmall(document) && edits.length <= SMALL_EDITS) return resultOf(editDocument({ document, edits }));
   return fromWork(await work.run('editDocument', { document, edits }, EXAMINE_MS));
 }
 
-const resultOf = (examining: Examining): Result<Examined> => (examining.ok ? ok(examining.value) : fail('invalid', { problems: examining.problems }));
+const resultOf = (examining: Examining): Result<Examined> =>
+  examining.ok ? ok(examining.value) : fail('invalid', { problems: examining.problems });
 
 function fromWork(worked: Awaited<ReturnType<Context['work']['run']>>): Result<Examined> {
   if (!worked.ok) return worked.reason === 'busy' ? fail('busy') : fail('invalid', TOO_HARD);

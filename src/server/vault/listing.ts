@@ -2,7 +2,15 @@ import { and, asc, count, desc, eq, exists, inArray, isNotNull, isNull, or, type
 import { type Sought, type Uses, VAULT_PAGE, type VaultPage, type VaultRow } from '../../contract';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
-import { course, question, questionSet, questionTag, questionWords, release, releaseQuestion } from '../database/tables';
+import {
+  course,
+  question,
+  questionSet,
+  questionTag,
+  questionWords,
+  release,
+  releaseQuestion,
+} from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
 import { shelvesSeen } from './shelves';
@@ -13,7 +21,10 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
   const { db, person } = as;
   const seen = await shelvesSeen(as);
   const shared = [...seen.values()].filter(({ access }) => access !== 'own').map(({ id }) => id);
-  const visible = or(eq(question.ownerId, person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : []));
+  const visible = or(
+    eq(question.ownerId, person.id),
+    ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : []),
+  );
   const where = and(visible, ...conditions(as, sought));
   const from = Math.max(0, sought.from ?? 0);
   const [[total], found] = await Promise.all([
@@ -34,7 +45,11 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
       .from(question)
       .innerJoin(user, eq(user.id, question.ownerId))
       .where(where)
-      .orderBy(...(sought.sort === 'title' ? [asc(sql`lower(${question.title})`), asc(question.id)] : [desc(question.changedAt), asc(question.id)]))
+      .orderBy(
+        ...(sought.sort === 'title'
+          ? [asc(sql`lower(${question.title})`), asc(question.id)]
+          : [desc(question.changedAt), asc(question.id)]),
+      )
       .limit(VAULT_PAGE)
       .offset(from),
   ]);
@@ -64,7 +79,9 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
 }
 
 function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings, use, tag }: Sought): SQL[] {
-  const all: (SQL | undefined)[] = [shelf === 'bin' ? and(isNotNull(question.deletedAt), eq(question.ownerId, person.id)) : isNull(question.deletedAt)];
+  const all: (SQL | undefined)[] = [
+    shelf === 'bin' ? and(isNotNull(question.deletedAt), eq(question.ownerId, person.id)) : isNull(question.deletedAt),
+  ];
   if (shelf === 'none') all.push(and(isNull(question.shelfId), eq(question.ownerId, person.id)));
   else if (shelf && shelf !== 'bin') all.push(eq(question.shelfId, shelf));
   const match = words ? asMatch(words) : null;
@@ -72,12 +89,18 @@ function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings,
     all.push(
       inArray(
         question.id,
-        db.select({ id: questionWords.questionId }).from(questionWords).where(sql`${questionWords.n} in (select rowid from question_search where question_search match ${match})`),
+        db
+          .select({ id: questionWords.questionId })
+          .from(questionWords)
+          .where(sql`${questionWords.n} in (select rowid from question_search where question_search match ${match})`),
       ),
     );
   if (kind) all.push(eq(question.kind, kind));
   // In the very words of the index over them.
-  const [errors, warnings] = [sql.raw("json_extract(findings, '$.error')"), sql.raw("json_extract(findings, '$.warning')")];
+  const [errors, warnings] = [
+    sql.raw("json_extract(findings, '$.error')"),
+    sql.raw("json_extract(findings, '$.warning')"),
+  ];
   if (findings === 'error') all.push(sql`${errors} > 0`);
   if (findings === 'warning') all.push(sql`(${errors} > 0 or ${warnings} > 0)`);
   if (findings === 'none') all.push(sql`${errors} = 0 and ${warnings} = 0`);
@@ -118,7 +141,9 @@ export async function usesOf(as: As<Teacher>, id: string): Promise<Result<Uses>>
     .select({ id: questionSet.id, title: questionSet.title, by: user.name, ownerId: questionSet.ownerId })
     .from(questionSet)
     .innerJoin(user, eq(user.id, questionSet.ownerId))
-    .where(sql`exists (select 1 from json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j where j.value ->> '$.id' = ${id})`);
+    .where(
+      sql`exists (select 1 from json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j where j.value ->> '$.id' = ${id})`,
+    );
   const releases = await db
     .select({ id: release.id, title: release.title, course: course.title, by: user.name, ownerId: release.releasedBy })
     .from(releaseQuestion)

@@ -13,21 +13,42 @@ interface Content {
 
 /** The teacher's stock lists, the one changed last first. */
 export async function listLists({ db, person }: As<Teacher>): Promise<ListRow[]> {
-  const found = await db.query.stockList.findMany({ where: eq(stockList.ownerId, person.id), orderBy: desc(stockList.changedAt) });
-  return found.map(({ id, title, rows, pictures, changedAt, revision }) => ({ id, title, rows, pictures, changedAt, revision }));
+  const found = await db.query.stockList.findMany({
+    where: eq(stockList.ownerId, person.id),
+    orderBy: desc(stockList.changedAt),
+  });
+  return found.map(({ id, title, rows, pictures, changedAt, revision }) => ({
+    id,
+    title,
+    rows,
+    pictures,
+    changedAt,
+    revision,
+  }));
 }
 
 /** A new list. `id` is the client's, so that making it twice makes it once. */
-export async function makeList(as: As<Teacher>, { id, title, rows, pictures = [] }: Content & { readonly id: string }): Promise<Result<{ id: string }>> {
+export async function makeList(
+  as: As<Teacher>,
+  { id, title, rows, pictures = [] }: Content & { readonly id: string },
+): Promise<Result<{ id: string }>> {
   const problems = await pictureProblems(as, pictures);
   if (problems.length > 0) return fail('invalid', { problems });
   const at = as.now();
-  await as.db.insert(stockList).values({ id, title, rows, pictures, ownerId: as.person.id, createdAt: at, changedAt: at }).onConflictDoNothing();
+  await as.db
+    .insert(stockList)
+    .values({ id, title, rows, pictures, ownerId: as.person.id, createdAt: at, changedAt: at })
+    .onConflictDoNothing();
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
 /** Saves a list as it is given; `from`: the revision it was made on, where it matters. */
-export async function keepList(as: As<Teacher>, id: string, { title, rows, pictures = [] }: Content, from?: number): Promise<Result<{ id: string; revision: number }>> {
+export async function keepList(
+  as: As<Teacher>,
+  id: string,
+  { title, rows, pictures = [] }: Content,
+  from?: number,
+): Promise<Result<{ id: string; revision: number }>> {
   const there = await own(as, id);
   if (!there) return fail('notFound');
   if (from !== undefined && there.revision !== from) return movedOn(there);
@@ -53,12 +74,20 @@ export async function removeList(as: As<Teacher>, id: string): Promise<Result<nu
 }
 
 /** Every picture is one of the teacher's own media. */
-async function pictureProblems({ db, person }: As<Teacher>, pictures: readonly WordPicture[]): Promise<{ path: string; message: string }[]> {
+async function pictureProblems(
+  { db, person }: As<Teacher>,
+  pictures: readonly WordPicture[],
+): Promise<{ path: string; message: string }[]> {
   if (pictures.length === 0) return [];
   const hashes = [...new Set(pictures.map(({ hash }) => hash))];
-  const known = await db.query.medium.findMany({ where: and(eq(medium.ownerId, person.id), eq(medium.kind, 'picture'), inArray(medium.hash, hashes)) });
+  const known = await db.query.medium.findMany({
+    where: and(eq(medium.ownerId, person.id), eq(medium.kind, 'picture'), inArray(medium.hash, hashes)),
+  });
   const own = new Set(known.map(({ hash }) => hash));
-  return pictures.flatMap(({ hash }, i) => (own.has(hash) ? [] : [{ path: `pictures[${i}]`, message: 'This picture is not among your media.' }]));
+  return pictures.flatMap(({ hash }, i) =>
+    own.has(hash) ? [] : [{ path: `pictures[${i}]`, message: 'This picture is not among your media.' }],
+  );
 }
 
-const own = ({ db, person }: As<Teacher>, id: string) => db.query.stockList.findFirst({ where: and(eq(stockList.id, id), eq(stockList.ownerId, person.id)) });
+const own = ({ db, person }: As<Teacher>, id: string) =>
+  db.query.stockList.findFirst({ where: and(eq(stockList.id, id), eq(stockList.ownerId, person.id)) });

@@ -4,7 +4,14 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { type SetContent, setContent } from '../../contract';
 import { parseQuestion } from '../../core/document';
-import { type Package, type PackageProblem, type PackedShelf, pack, type UnpackedMedium, unpack } from '../../formats/package';
+import {
+  type Package,
+  type PackageProblem,
+  type PackedShelf,
+  pack,
+  type UnpackedMedium,
+  unpack,
+} from '../../formats/package';
 import { tooLong } from '../http/gate';
 import { type Examined, examineQuestion } from './examine';
 
@@ -18,7 +25,15 @@ export interface MediumToPack {
 }
 
 /** Writes a package into a file. */
-export async function packInto({ file, content, media }: { readonly file: string; readonly content: Package; readonly media: readonly MediumToPack[] }): Promise<void> {
+export async function packInto({
+  file,
+  content,
+  media,
+}: {
+  readonly file: string;
+  readonly content: Package;
+  readonly media: readonly MediumToPack[];
+}): Promise<void> {
   async function* bytes() {
     for (const { file: from, ...medium } of media) yield { ...medium, bytes: await readFile(from) };
   }
@@ -33,7 +48,11 @@ export async function packInto({ file, content, media }: { readonly file: string
 /** What is in a package: its questions, sets and media are files in a folder. */
 export interface ReadPackage {
   readonly shelves: readonly PackedShelf[];
-  readonly questions: readonly { readonly file: string; readonly shelfId: string | null; readonly tags: readonly string[] }[];
+  readonly questions: readonly {
+    readonly file: string;
+    readonly shelfId: string | null;
+    readonly tags: readonly string[];
+  }[];
   readonly sets: readonly { readonly file: string; readonly id: string }[];
   readonly media: readonly (UnpackedMedium & { readonly file: string })[];
   readonly problems: readonly PackageProblem[];
@@ -83,19 +102,34 @@ export function readPackage({
   };
 }
 
-/** Under which ids things of a package come in: names within the client's id of the import, so that the same package sent again makes the same ids. */
+/**
+ * Under which ids things of a package come in: names within the client's id of the import, so that the same package
+ * sent again makes the same ids.
+ */
 export interface Importing {
   readonly importId: string;
   readonly personId: string;
   /** Media by the hashes the package has, and the hashes they have here. */
   readonly media: ReadonlyMap<string, string>;
 }
-export const renewedId = ({ importId, personId }: Pick<Importing, 'importId' | 'personId'>, kind: string, id: string): string => uuidIn(importId, `${personId} ${kind} ${id}`);
+export const renewedId = (
+  { importId, personId }: Pick<Importing, 'importId' | 'personId'>,
+  kind: string,
+  id: string,
+): string => uuidIn(importId, `${personId} ${kind} ${id}`);
 
-export type ExaminedPart = { readonly ok: true; readonly was: string; readonly value: Examined } | { readonly ok: false; readonly message: string };
+export type ExaminedPart =
+  | { readonly ok: true; readonly was: string; readonly value: Examined }
+  | { readonly ok: false; readonly message: string };
 
 /** A question of a package under its id and with its media as they are here. */
-export function examinePacked({ file, importing }: { readonly file: string; readonly importing: Importing }): ExaminedPart {
+export function examinePacked({
+  file,
+  importing,
+}: {
+  readonly file: string;
+  readonly importing: Importing;
+}): ExaminedPart {
   const parsed = parseQuestion(JSON.parse(readFileSync(file, 'utf8')));
   if (!parsed.ok) {
     const [first] = parsed.problems;
@@ -104,12 +138,24 @@ export function examinePacked({ file, importing }: { readonly file: string; read
   const { question } = parsed;
   const missing = Object.entries(question.media).find(([, { hash }]) => !importing.media.has(hash));
   if (missing) return { ok: false, message: `“${question.title}” shows “${missing[0]}”, which did not come in.` };
-  const media = Object.fromEntries(Object.entries(question.media).map(([name, medium]) => [name, { ...medium, hash: importing.media.get(medium.hash) }]));
-  const whole = examineQuestion({ document: { ...question, id: renewedId(importing, 'question', question.id), media } });
-  return whole.ok ? { ok: true, was: question.id, value: whole.value } : { ok: false, message: whole.problems[0]?.message ?? 'It is no question.' };
+  const media = Object.fromEntries(
+    Object.entries(question.media).map(([name, medium]) => [
+      name,
+      { ...medium, hash: importing.media.get(medium.hash) },
+    ]),
+  );
+  const whole = examineQuestion({
+    document: { ...question, id: renewedId(importing, 'question', question.id), media },
+  });
+  return whole.ok
+    ? { ok: true, was: question.id, value: whole.value }
+    : { ok: false, message: whole.problems[0]?.message ?? 'It is no question.' };
 }
 
-/** A set of a package with the ids and media as they are here; else a sentence that says what is wrong with it. `questions`: by the ids they had. */
+/**
+ * A set of a package with the ids and media as they are here; else a sentence that says what is wrong with it.
+ * `questions`: by the ids they had.
+ */
 export function readPackedSet({
   file,
   importing,
@@ -124,7 +170,10 @@ export function readPackedSet({
   const long = tooLong(setContent, content);
   if (long) return `${long.path}: ${long.message}.`;
   const given = content as { sections?: unknown; sources?: unknown };
-  const list = (value: unknown) => (Array.isArray(value) ? value : []).filter((one): one is Record<string, unknown> => typeof one === 'object' && one !== null);
+  const list = (value: unknown) =>
+    (Array.isArray(value) ? value : []).filter(
+      (one): one is Record<string, unknown> => typeof one === 'object' && one !== null,
+    );
   const here = (ids: unknown) => (Array.isArray(ids) ? ids : []).flatMap((id) => questions.get(String(id)) ?? []);
   const sections = list(given.sections).map((section) => ({
     ...section,
@@ -133,12 +182,14 @@ export function readPackedSet({
       return id ? [{ ...entry, id }] : [];
     }),
   }));
-  const sources = list(given.sources).map((source: Record<string, unknown> & { medium?: { hash?: unknown } | null }) => ({
-    ...source,
-    id: renewedId(importing, 'source', String(source.id)),
-    questions: here(source.questions),
-    medium: source.medium ? { ...source.medium, hash: importing.media.get(String(source.medium.hash)) ?? '' } : null,
-  }));
+  const sources = list(given.sources).map(
+    (source: Record<string, unknown> & { medium?: { hash?: unknown } | null }) => ({
+      ...source,
+      id: renewedId(importing, 'source', String(source.id)),
+      questions: here(source.questions),
+      medium: source.medium ? { ...source.medium, hash: importing.media.get(String(source.medium.hash)) ?? '' } : null,
+    }),
+  );
   try {
     const set = setContent.validateSync({ ...given, sections, sources }, { strict: true });
     return setContent.cast(set, { stripUnknown: true }) as SetContent;

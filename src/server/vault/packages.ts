@@ -23,13 +23,19 @@ export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): 
   const chosen = await chosenBy(as, what);
   if (!chosen.ok) return chosen;
   const { name, ids, shelves, sets } = chosen.value;
-  if (ids.length > MOST_QUESTIONS) return fail('invalid', { problems: [{ path: 'questions', message: `At most ${MOST_QUESTIONS} questions are packed at once.` }] });
+  if (ids.length > MOST_QUESTIONS)
+    return fail('invalid', {
+      problems: [{ path: 'questions', message: `At most ${MOST_QUESTIONS} questions are packed at once.` }],
+    });
   const media = new Map<string, MediumToPack>();
   const addMedia = async (hashes: readonly string[], ownerId: string) => {
     for (const hash of hashes) {
       if (media.has(hash)) continue;
-      const row = await as.db.query.medium.findFirst({ where: and(eq(medium.hash, hash), eq(medium.ownerId, ownerId)) });
-      if (row && (await as.files.has(hash))) media.set(hash, { hash, ending: TYPES[row.type].endings[0], file: as.files.fileOf(hash) });
+      const row = await as.db.query.medium.findFirst({
+        where: and(eq(medium.hash, hash), eq(medium.ownerId, ownerId)),
+      });
+      if (row && (await as.files.has(hash)))
+        media.set(hash, { hash, ending: TYPES[row.type].endings[0], file: as.files.fileOf(hash) });
     }
   };
   const onThese = new Set(shelves.map(({ id }) => id));
@@ -56,7 +62,11 @@ export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): 
       (content as { sources: SetSource[] }).sources.flatMap((source) => source.medium?.hash ?? []),
       as.person.id,
     );
-  const packed = await as.work.run('packInto', { file: to, content: { shelves, questions, sets }, media: [...media.values()] }, PACK_MS);
+  const packed = await as.work.run(
+    'packInto',
+    { file: to, content: { shelves, questions, sets }, media: [...media.values()] },
+    PACK_MS,
+  );
   return packed.ok ? ok({ name }) : fail('busy');
 }
 
@@ -73,7 +83,10 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
     const found = await openSet(as, what.set);
     if (!found.ok) return found;
     const { id, title, goBack, sources } = found.value;
-    const sections = found.value.sections.map(({ questions, ...section }) => ({ ...section, questions: questions.map((one) => ({ id: one.id, points: one.points })) }));
+    const sections = found.value.sections.map(({ questions, ...section }) => ({
+      ...section,
+      questions: questions.map((one) => ({ id: one.id, points: one.points })),
+    }));
     const ids = sections.flatMap(({ questions }) => questions.map((one) => one.id));
     return ok({ name: title, ids, shelves: [], sets: [{ id, content: { title, goBack, sections, sources } }] });
   }
@@ -81,7 +94,8 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
   const top = seen.get(what.shelf);
   if (!top) return fail('notFound');
   const all = [top];
-  for (let i = 0; i < all.length; i++) all.push(...[...seen.values()].filter(({ parentId }) => parentId === all[i]?.id));
+  for (let i = 0; i < all.length; i++)
+    all.push(...[...seen.values()].filter(({ parentId }) => parentId === all[i]?.id));
   const rows = await as.db
     .select({ id: question.id })
     .from(question)
@@ -110,27 +124,36 @@ const READ_MS = 30_000;
 const EXAMINE_MS = 15_000;
 
 /**
- * Takes a package in: checked like anything that comes from outside, under new ids, beside what is there. `importId` is the client's: the same package sent again under it
- * makes the same ids, so that it comes in once.
+ * Takes a package in: checked like anything that comes from outside, under new ids, beside what is there. `importId` is
+ * the client's: the same package sent again under it makes the same ids, so that it comes in once.
  */
 export function importPackage(as: As<Teacher>, importId: string, file: string): Promise<Result<Imported>> {
   return withFolder(as.config, async (folder) => {
     const read = await as.work.run('readPackage', { file, folder }, READ_MS);
-    if (!read.ok) return read.reason === 'busy' ? fail('busy') : notTaken('Reading this file takes too long, or too much memory.');
+    if (!read.ok)
+      return read.reason === 'busy' ? fail('busy') : notTaken('Reading this file takes too long, or too much memory.');
     return read.value.ok ? takeIn(as, importId, read.value.value) : notTaken(read.value.message);
   });
 }
 
 const notTaken = (message: string) => fail('notTaken', { problems: [{ path: 'file', message }] });
 
-async function takeIn(as: As<Teacher>, importId: string, { shelves, questions, sets, media, problems }: ReadPackage): Promise<Result<Imported>> {
+async function takeIn(
+  as: As<Teacher>,
+  importId: string,
+  { shelves, questions, sets, media, problems }: ReadPackage,
+): Promise<Result<Imported>> {
   const left = [...problems];
   const hashes = new Map<string, string>();
   const importing: Importing = { importId, personId: as.person.id, media: hashes };
   for (const { hash, ending, file } of media) {
     const kept = await takeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', file, room: ROOM });
     if (kept.ok) hashes.set(hash, kept.value.hash);
-    else left.push({ file: `media/${hash.slice(0, 8)}….${ending}`, message: kept.problems?.[0]?.message ?? 'It was not taken.' });
+    else
+      left.push({
+        file: `media/${hash.slice(0, 8)}….${ending}`,
+        message: kept.problems?.[0]?.message ?? 'It was not taken.',
+      });
   }
   const made = await takeShelves(as, importing, shelves);
 
@@ -140,7 +163,10 @@ async function takeIn(as: As<Teacher>, importId: string, { shelves, questions, s
     const name = `questions/${i + 1}.json`;
     const worked = await as.work.run('examinePacked', { file, importing }, EXAMINE_MS);
     if (!worked.ok || !worked.value.ok) {
-      left.push({ file: name, message: worked.ok && !worked.value.ok ? worked.value.message : 'Looking through it takes too long.' });
+      left.push({
+        file: name,
+        message: worked.ok && !worked.value.ok ? worked.value.message : 'Looking through it takes too long.',
+      });
       continue;
     }
     const { was, value } = worked.value;
@@ -168,8 +194,15 @@ async function takeIn(as: As<Teacher>, importId: string, { shelves, questions, s
   return ok({ shelves: made.size, questions: taken, sets: takenSets, media: new Set(hashes.values()).size, left });
 }
 
-/** Each shelf after the one it stands on; what stands on none that is there, in a circle or too deep stands at the top. By the ids they had. */
-async function takeShelves(as: As<Teacher>, importing: Importing, shelves: ReadPackage['shelves']): Promise<Map<string, string>> {
+/**
+ * Each shelf after the one it stands on; what stands on none that is there, in a circle or too deep stands at the top.
+ * By the ids they had.
+ */
+async function takeShelves(
+  as: As<Teacher>,
+  importing: Importing,
+  shelves: ReadPackage['shelves'],
+): Promise<Map<string, string>> {
   const made = new Map<string, string>();
   const byParent = new Map<string | null, ReadPackage['shelves'][number][]>();
   const known = new Set(shelves.map(({ id }) => id));

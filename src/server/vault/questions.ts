@@ -11,13 +11,17 @@ import { completed, type Examined, edited, examined } from './examine';
 import { shelvesSeen } from './shelves';
 import { noteTags, noteWords } from './words';
 
-const own = ({ db, person }: As<Teacher>, id: string) => db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
+const own = ({ db, person }: As<Teacher>, id: string) =>
+  db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
 
 export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<Kept>> {
   return openWith(as, id, 'see');
 }
 
-/** The same, for somebody who may do so much with it. A colleague's media become one's own, so that what is made of them shows them. */
+/**
+ * The same, for somebody who may do so much with it. A colleague's media become one's own, so that what is made of them
+ * shows them.
+ */
 export async function openWith(as: As<Teacher>, id: string, right: Right): Promise<Result<Kept>> {
   const found = await accessTo(as, id, right);
   if (!found || found.row.deletedAt) return fail('notFound');
@@ -29,20 +33,39 @@ export async function openWith(as: As<Teacher>, id: string, right: Right): Promi
 }
 
 /** Keeps a document as a new question of the teacher's. `id` is the client's, so that making it twice makes it once. */
-export async function keepNew(as: As<Teacher>, document: Question, shelfId: string | null = null): Promise<Result<{ id: string }>> {
+export async function keepNew(
+  as: As<Teacher>,
+  document: Question,
+  shelfId: string | null = null,
+): Promise<Result<{ id: string }>> {
   const whole = await examined(as, document);
   return whole.ok ? storeNew(as, whole.value, shelfId) : whole;
 }
 
 /** Stores a question that was examined. */
-export async function storeNew(as: As<Teacher>, { id, title, kind, text, findings, words }: Examined, shelfId: string | null): Promise<Result<{ id: string }>> {
+export async function storeNew(
+  as: As<Teacher>,
+  { id, title, kind, text, findings, words }: Examined,
+  shelfId: string | null,
+): Promise<Result<{ id: string }>> {
   const { db, person, now } = as;
   if (shelfId !== null && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
   const at = now();
   await db.transaction(async (tx) => {
     const made = await tx
       .insert(question)
-      .values({ id, ownerId: person.id, title, kind, document: sql`${text}`, revision: 1, findings, createdAt: at, changedAt: at, shelfId })
+      .values({
+        id,
+        ownerId: person.id,
+        title,
+        kind,
+        document: sql`${text}`,
+        revision: 1,
+        findings,
+        createdAt: at,
+        changedAt: at,
+        shelfId,
+      })
       .onConflictDoNothing()
       .returning({ id: question.id });
     if (made.length > 0) await noteWords(tx, id, { title, words });
@@ -55,11 +78,24 @@ export async function storeNew(as: As<Teacher>, { id, title, kind, text, finding
 export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
   keepNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'), shelfId);
 
-/** Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one it came from. */
-export async function keepAsCopy(as: As<Teacher>, id: string, document: unknown, shelfId: string | null = null): Promise<Result<{ id: string }>> {
+/**
+ * Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one
+ * it came from.
+ */
+export async function keepAsCopy(
+  as: As<Teacher>,
+  id: string,
+  document: unknown,
+  shelfId: string | null = null,
+): Promise<Result<{ id: string }>> {
   const given = document as { title?: unknown } | null;
   const title = typeof given?.title === 'string' ? `${given.title} (copy)`.slice(0, 500) : undefined;
-  const whole = await examined(as, typeof given === 'object' && given !== null && !Array.isArray(given) ? { ...given, id, ...(title ? { title } : {}) } : given);
+  const whole = await examined(
+    as,
+    typeof given === 'object' && given !== null && !Array.isArray(given)
+      ? { ...given, id, ...(title ? { title } : {}) }
+      : given,
+  );
   return whole.ok ? storeNew(as, whole.value, shelfId) : whole;
 }
 
@@ -84,8 +120,14 @@ export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean):
   return ok(null);
 }
 
-/** Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it once. */
-export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange): Promise<Result<ManyChanged>> {
+/**
+ * Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it
+ * once.
+ */
+export async function changeMany(
+  as: As<Teacher>,
+  { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange,
+): Promise<Result<ManyChanged>> {
   if (shelfId && (await shelvesSeen(as)).get(shelfId)?.access !== 'own') return fail('notFound');
   const rows = await as.db
     .select({ id: question.id, deletedAt: question.deletedAt, shelfId: question.shelfId })
@@ -93,7 +135,10 @@ export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTa
     .where(and(inArray(question.id, ids.slice(0, MAX_AT_ONCE)), eq(question.ownerId, as.person.id)));
   const changed = rows.map(({ id }) => id);
   const moved = shelfId === undefined ? [] : rows.filter((row) => row.shelfId !== shelfId);
-  const stood = [...new Set(moved.map((row) => row.shelfId))].map((from) => ({ shelfId: from, ids: moved.flatMap((row) => (row.shelfId === from ? [row.id] : [])) }));
+  const stood = [...new Set(moved.map((row) => row.shelfId))].map((from) => ({
+    shelfId: from,
+    ids: moved.flatMap((row) => (row.shelfId === from ? [row.id] : [])),
+  }));
   if (changed.length === 0) return ok({ changed, stood });
   await as.db.transaction(async (tx) => {
     if (shelfId !== undefined) await tx.update(question).set({ shelfId }).where(inArray(question.id, changed));
@@ -110,7 +155,10 @@ export async function changeMany(as: As<Teacher>, { ids, shelfId, deleted, addTa
         .insert(questionTag)
         .values(changed.flatMap((questionId) => addTags.map((tag) => ({ questionId, tag }))))
         .onConflictDoNothing();
-    if (removeTags.length > 0) await tx.delete(questionTag).where(and(inArray(questionTag.questionId, changed), inArray(questionTag.tag, [...removeTags])));
+    if (removeTags.length > 0)
+      await tx
+        .delete(questionTag)
+        .where(and(inArray(questionTag.questionId, changed), inArray(questionTag.tag, [...removeTags])));
     if (addTags.length + removeTags.length > 0) for (const id of changed) await noteTags(tx, id);
   });
   return ok({ changed, stood });
@@ -132,26 +180,45 @@ export async function setStartingPoint(as: As<Teacher>, id: string, startingPoin
   return ok(null);
 }
 
-/** Applies a batch of edits to the revision it was made on; refuses it, with the present revision, when another has come in between. */
-export async function editQuestion(as: As<Teacher>, id: string, batch: Batch): Promise<Result<{ revision: number; changedAt: Date }>> {
+/**
+ * Applies a batch of edits to the revision it was made on; refuses it, with the present revision, when another has come
+ * in between.
+ */
+export async function editQuestion(
+  as: As<Teacher>,
+  id: string,
+  batch: Batch,
+): Promise<Result<{ revision: number; changedAt: Date }>> {
   const { db, person, now } = as;
   const found = await accessTo(as, id, 'edit');
   if (!found) return fail((await accessTo(as, id, 'see')) ? 'notAllowed' : 'notFound');
   const { row } = found;
   if (row.deletedAt) return fail('notFound');
-  const before = await db.query.questionRevision.findFirst({ where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)) });
+  const before = await db.query.questionRevision.findFirst({
+    where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)),
+  });
   if (before) return ok({ revision: before.revision, changedAt: before.at });
-  const movedOn = (there: { revision: number; changedAt: Date }) => fail('questionMovedOn', { detail: { revision: there.revision, changedAt: there.changedAt } });
+  const movedOn = (there: { revision: number; changedAt: Date }) =>
+    fail('questionMovedOn', { detail: { revision: there.revision, changedAt: there.changedAt } });
   if (row.revision !== batch.from) return movedOn(row);
 
   const whole = await edited(as, row.document, batch.edits);
   if (!whole.ok) return whole;
   const { title, kind, text, findings, words, media } = whole.value;
-  if (whole.value.id !== id) return fail('invalid', { problems: [{ path: 'edits', message: 'The id of a question cannot be changed.' }] });
+  if (whole.value.id !== id)
+    return fail('invalid', { problems: [{ path: 'edits', message: 'The id of a question cannot be changed.' }] });
   const stood = new Set(Object.values(row.document.media).map(({ hash }) => hash));
   const missing = await shareMedia(as, media, row.ownerId);
   const [unknown] = missing.filter((hash) => !stood.has(hash));
-  if (unknown) return fail('invalid', { problems: [{ path: 'media', message: `The file ${unknown.slice(0, 8)}… is neither among your media nor among its owner’s.` }] });
+  if (unknown)
+    return fail('invalid', {
+      problems: [
+        {
+          path: 'media',
+          message: `The file ${unknown.slice(0, 8)}… is neither among your media nor among its owner’s.`,
+        },
+      ],
+    });
   const revision = row.revision + 1;
   const at = now();
   return db.transaction(async (tx): Promise<Result<{ revision: number; changedAt: Date }>> => {
@@ -162,11 +229,15 @@ export async function editQuestion(as: As<Teacher>, id: string, batch: Batch): P
       .returning({ id: question.id });
     if (changed.length === 0) {
       const there = await tx.query.question.findFirst({ where: eq(question.id, id) });
-      const same = await tx.query.questionRevision.findFirst({ where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)) });
+      const same = await tx.query.questionRevision.findFirst({
+        where: and(eq(questionRevision.questionId, id), eq(questionRevision.batchId, batch.id)),
+      });
       if (same) return ok({ revision: same.revision, changedAt: same.at });
       return !there || there.deletedAt ? fail('notFound') : movedOn(there);
     }
-    await tx.insert(questionRevision).values({ questionId: id, revision, batchId: batch.id, authorId: person.id, edits: [...batch.edits], at });
+    await tx
+      .insert(questionRevision)
+      .values({ questionId: id, revision, batchId: batch.id, authorId: person.id, edits: [...batch.edits], at });
     await noteWords(tx, id, { title, words });
     return ok({ revision, changedAt: at });
   });

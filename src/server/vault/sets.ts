@@ -8,18 +8,31 @@ import { allows, shelvesSeen } from './shelves';
 
 /** The teacher's sets, the one changed last first. */
 export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
-  const rows = await db.query.questionSet.findMany({ where: eq(questionSet.ownerId, person.id), orderBy: desc(questionSet.changedAt) });
-  return rows.map(({ id, title, sections, changedAt }) => ({ id, title, questions: idsIn(sections).length, changedAt }));
+  const rows = await db.query.questionSet.findMany({
+    where: eq(questionSet.ownerId, person.id),
+    orderBy: desc(questionSet.changedAt),
+  });
+  return rows.map(({ id, title, sections, changedAt }) => ({
+    id,
+    title,
+    questions: idsIn(sections).length,
+    changedAt,
+  }));
 }
 
 /** An empty set. `id` is the client's, so that making it twice makes it once. */
 export async function makeSet(as: As<Teacher>, id: string, title: string): Promise<Result<{ id: string }>> {
   const at = as.now();
-  await as.db.insert(questionSet).values({ id, title, ownerId: as.person.id, sections: [], goBack: true, createdAt: at, changedAt: at }).onConflictDoNothing();
+  await as.db
+    .insert(questionSet)
+    .values({ id, title, ownerId: as.person.id, sections: [], goBack: true, createdAt: at, changedAt: at })
+    .onConflictDoNothing();
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
-/** A set with its questions in their order; those that are not the teacher's to use any more are left out, and counted. */
+/**
+ * A set with its questions in their order; those that are not the teacher's to use any more are left out, and counted.
+ */
 export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
   const found = await own(as, id);
   if (!found) return fail('notFound');
@@ -32,12 +45,23 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
     }),
   }));
   const gone = idsIn(found.sections).length - sections.reduce((all, { questions }) => all + questions.length, 0);
-  return ok({ id, title: found.title, goBack: found.goBack, sections, sources: found.sources, gone, revision: found.revision });
+  return ok({
+    id,
+    title: found.title,
+    goBack: found.goBack,
+    sections,
+    sources: found.sources,
+    gone,
+    revision: found.revision,
+  });
 }
 
 const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions }) => questions.map(({ id }) => id));
 
-/** Saves a set as it is given; `from`: the revision it was made on, where it matters. Each question is the teacher's to use, and stands in it once. */
+/**
+ * Saves a set as it is given; `from`: the revision it was made on, where it matters. Each question is the teacher's to
+ * use, and stands in it once.
+ */
 export async function keepSet(
   as: As<Teacher>,
   id: string,
@@ -53,7 +77,8 @@ export async function keepSet(
   const problems = sections.flatMap(({ questions }, s) =>
     questions.flatMap(({ id: one }, i) => {
       const path = `sections[${s}].questions[${i}]`;
-      if (!known.has(one)) return [{ path, message: 'This question is not in your Vault, nor shared with you for use.' }];
+      if (!known.has(one))
+        return [{ path, message: 'This question is not in your Vault, nor shared with you for use.' }];
       return ids.indexOf(one) < n++ ? [{ path, message: 'This question stands in the set twice.' }] : [];
     }),
   );
@@ -61,7 +86,14 @@ export async function keepSet(
   if (problems.length > 0) return fail('invalid', { problems });
   const [saved] = await as.db
     .update(questionSet)
-    .set({ title, sections: [...sections], goBack, sources: [...sources], changedAt: as.now(), revision: sql`${questionSet.revision} + 1` })
+    .set({
+      title,
+      sections: [...sections],
+      goBack,
+      sources: [...sources],
+      changedAt: as.now(),
+      revision: sql`${questionSet.revision} + 1`,
+    })
     .where(and(eq(questionSet.id, id), from === undefined ? undefined : eq(questionSet.revision, from)))
     .returning({ revision: questionSet.revision });
   return saved ? ok({ id, revision: saved.revision }) : movedOn(as, id);
@@ -74,30 +106,61 @@ async function movedOn(as: As<Teacher>, id: string): Promise<Failure> {
 }
 
 /** A medium is the teacher's own; captions are WebVTT, which a player reads. */
-async function sourceProblems(as: As<Teacher>, sources: readonly SetSource[]): Promise<{ path: string; message: string }[]> {
+async function sourceProblems(
+  as: As<Teacher>,
+  sources: readonly SetSource[],
+): Promise<{ path: string; message: string }[]> {
   const problems: { path: string; message: string }[] = [];
   for (const [i, { medium: of, captions, text, address }] of sources.entries()) {
-    const known = of && (await as.db.query.medium.findFirst({ where: and(eq(medium.ownerId, as.person.id), eq(medium.hash, of.hash)) }));
-    if (of && known?.kind !== of.kind) problems.push({ path: `sources[${i}].medium`, message: 'This file is not among your media.' });
-    if (captions !== '' && !isWebVtt(captions)) problems.push({ path: `sources[${i}].captions`, message: 'Captions have to be WebVTT: their first line is WEBVTT.' });
-    if (of && address) problems.push({ path: `sources[${i}].address`, message: 'A source shows a file or what is at an address, not both.' });
-    if (address && !isAddress(address)) problems.push({ path: `sources[${i}].address`, message: 'An address begins with https://.' });
-    if (!of && !address && text.trim() === '') problems.push({ path: `sources[${i}]`, message: 'There is nothing in this source yet.' });
+    const known =
+      of &&
+      (await as.db.query.medium.findFirst({ where: and(eq(medium.ownerId, as.person.id), eq(medium.hash, of.hash)) }));
+    if (of && known?.kind !== of.kind)
+      problems.push({ path: `sources[${i}].medium`, message: 'This file is not among your media.' });
+    if (captions !== '' && !isWebVtt(captions))
+      problems.push({
+        path: `sources[${i}].captions`,
+        message: 'Captions have to be WebVTT: their first line is WEBVTT.',
+      });
+    if (of && address)
+      problems.push({
+        path: `sources[${i}].address`,
+        message: 'A source shows a file or what is at an address, not both.',
+      });
+    if (address && !isAddress(address))
+      problems.push({ path: `sources[${i}].address`, message: 'An address begins with https://.' });
+    if (!of && !address && text.trim() === '')
+      problems.push({ path: `sources[${i}]`, message: 'There is nothing in this source yet.' });
   }
   return problems;
 }
 
-const own = ({ db, person }: As<Teacher>, id: string) => db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
+const own = ({ db, person }: As<Teacher>, id: string) =>
+  db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
 
 /** Those the teacher may use: their own, and colleagues' on shelves that are shared for it. */
-async function usableQuestions(as: As<Teacher>, ids: readonly string[]): Promise<Map<string, Omit<SetQuestion, 'points'>>> {
+async function usableQuestions(
+  as: As<Teacher>,
+  ids: readonly string[],
+): Promise<Map<string, Omit<SetQuestion, 'points'>>> {
   if (ids.length === 0) return new Map();
-  const shared = [...(await shelvesSeen(as)).values()].filter(({ access }) => access !== 'own' && allows(access, 'use')).map(({ id }) => id);
+  const shared = [...(await shelvesSeen(as)).values()]
+    .filter(({ access }) => access !== 'own' && allows(access, 'use'))
+    .map(({ id }) => id);
   const rows = await as.db
-    .select({ id: question.id, title: question.title, kind: question.kind, max: sql<number>`json_extract(${question.document}, '$.marks.max')` })
+    .select({
+      id: question.id,
+      title: question.title,
+      kind: question.kind,
+      max: sql<number>`json_extract(${question.document}, '$.marks.max')`,
+    })
     .from(question)
     .where(
-      and(inArray(question.id, [...ids]), isNull(question.deletedAt), or(eq(question.ownerId, as.person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : []))),
+      and(
+        inArray(question.id, [...ids]),
+        isNull(question.deletedAt),
+        or(eq(question.ownerId, as.person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : [])),
+      ),
     );
   return new Map(rows.map((row) => [row.id, row]));
 }

@@ -6,7 +6,8 @@ import { question, shelf, shelfShare } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
 /** Could somebody with this access do what the right allows? */
-export const allows = (access: Access, right: Right): boolean => access === 'own' || RIGHTS.indexOf(access) >= RIGHTS.indexOf(right);
+export const allows = (access: Access, right: Right): boolean =>
+  access === 'own' || RIGHTS.indexOf(access) >= RIGHTS.indexOf(right);
 
 interface Seen {
   readonly id: string;
@@ -16,7 +17,10 @@ interface Seen {
   readonly access: Access;
 }
 
-/** Every shelf the teacher may see: their own, those shared with them, and what stands on those, with the larger of two rights. */
+/**
+ * Every shelf the teacher may see: their own, those shared with them, and what stands on those, with the larger of two
+ * rights.
+ */
 export async function shelvesSeen({ db, person }: As<Teacher>): Promise<Map<string, Seen>> {
   const shares = await db.select().from(shelfShare).where(eq(shelfShare.personId, person.id));
   const shared =
@@ -85,66 +89,113 @@ export async function listShelves(as: As<Teacher>): Promise<ShelfRow[]> {
       access,
       owner: owners.get(ownerId) ?? '',
       questions: countOf.get(id) ?? 0,
-      shares: access === 'own' ? shares.flatMap((share) => (share.shelfId === id ? [{ username: share.username ?? '', name: share.name, right: share.right }] : [])) : [],
+      shares:
+        access === 'own'
+          ? shares.flatMap((share) =>
+              share.shelfId === id ? [{ username: share.username ?? '', name: share.name, right: share.right }] : [],
+            )
+          : [],
     }))
     .sort((a, b) => a.title.localeCompare(b.title));
 }
 
-const ownShelf = ({ db, person }: As<Teacher>, id: string) => db.query.shelf.findFirst({ where: and(eq(shelf.id, id), eq(shelf.ownerId, person.id)) });
+const ownShelf = ({ db, person }: As<Teacher>, id: string) =>
+  db.query.shelf.findFirst({ where: and(eq(shelf.id, id), eq(shelf.ownerId, person.id)) });
 
 /** A new shelf. `id` is the client's, so that making it twice makes it once. */
-export async function makeShelf(as: As<Teacher>, { id, title, parentId }: { id: string; title: string; parentId: string | null }): Promise<Result<{ id: string }>> {
+export async function makeShelf(
+  as: As<Teacher>,
+  { id, title, parentId }: { id: string; title: string; parentId: string | null },
+): Promise<Result<{ id: string }>> {
   if (parentId !== null && !(await ownShelf(as, parentId))) return fail('notFound');
-  await as.db.insert(shelf).values({ id, title, parentId, ownerId: as.person.id, createdAt: as.now() }).onConflictDoNothing();
+  await as.db
+    .insert(shelf)
+    .values({ id, title, parentId, ownerId: as.person.id, createdAt: as.now() })
+    .onConflictDoNothing();
   return (await ownShelf(as, id)) ? ok({ id }) : fail('notFound');
 }
 
 /** Names a shelf, or puts it onto another; never onto itself or one that stands on it. */
-export async function changeShelf(as: As<Teacher>, id: string, change: { title?: string | undefined; parentId?: string | null | undefined }): Promise<Result<null>> {
+export async function changeShelf(
+  as: As<Teacher>,
+  id: string,
+  change: { title?: string | undefined; parentId?: string | null | undefined },
+): Promise<Result<null>> {
   if (!(await ownShelf(as, id))) return fail('notFound');
   const { parentId } = change;
   if (parentId && !(await ownShelf(as, parentId))) return fail('notFound');
   const changed = await as.db
     .update(shelf)
-    .set({ ...(change.title === undefined ? {} : { title: change.title }), ...(parentId === undefined ? {} : { parentId }) })
+    .set({
+      ...(change.title === undefined ? {} : { title: change.title }),
+      ...(parentId === undefined ? {} : { parentId }),
+    })
     .where(and(eq(shelf.id, id), parentId ? sql`${id} not in ${under(parentId)}` : undefined))
     .returning({ id: shelf.id });
-  return changed.length > 0 ? ok(null) : fail('invalid', { problems: [{ path: 'parentId', message: 'A shelf cannot stand on itself.' }] });
+  return changed.length > 0
+    ? ok(null)
+    : fail('invalid', { problems: [{ path: 'parentId', message: 'A shelf cannot stand on itself.' }] });
 }
 
-/** A shelf and those it stands on, looked up in the statement that relies on them: of two who put two shelves onto each other at once, one is too late. */
+/**
+ * A shelf and those it stands on, looked up in the statement that relies on them: of two who put two shelves onto each
+ * other at once, one is too late.
+ */
 const under = (id: string) => sql`(
   with recursive beneath (id) as (select ${id} union select shelf.parent_id from shelf join beneath on shelf.id = beneath.id where shelf.parent_id is not null)
   select id from beneath
 )`;
 
 /** Takes a shelf away. What stood on it stands where the shelf stood: the ids say what, so that it can be put back. */
-export async function removeShelf(as: As<Teacher>, id: string): Promise<Result<{ questions: string[]; shelves: string[] }>> {
+export async function removeShelf(
+  as: As<Teacher>,
+  id: string,
+): Promise<Result<{ questions: string[]; shelves: string[] }>> {
   const found = await ownShelf(as, id);
   if (!found) return ok({ questions: [], shelves: [] });
   return as.db.transaction(async (tx) => {
-    const questions = (await tx.update(question).set({ shelfId: found.parentId }).where(eq(question.shelfId, id)).returning({ id: question.id })).map((row) => row.id);
-    const shelves = (await tx.update(shelf).set({ parentId: found.parentId }).where(eq(shelf.parentId, id)).returning({ id: shelf.id })).map((row) => row.id);
+    const questions = (
+      await tx
+        .update(question)
+        .set({ shelfId: found.parentId })
+        .where(eq(question.shelfId, id))
+        .returning({ id: question.id })
+    ).map((row) => row.id);
+    const shelves = (
+      await tx.update(shelf).set({ parentId: found.parentId }).where(eq(shelf.parentId, id)).returning({ id: shelf.id })
+    ).map((row) => row.id);
     await tx.delete(shelf).where(eq(shelf.id, id));
     return ok({ questions, shelves });
   });
 }
 
-/** Shares a shelf with a colleague by their user name, with so much of a right, or (null) no longer. `from`: the right they had, as far as the teacher knows. */
+/**
+ * Shares a shelf with a colleague by their user name, with so much of a right, or (null) no longer. `from`: the right
+ * they had, as far as the teacher knows.
+ */
 export async function shareShelf(
   as: As<Teacher>,
   id: string,
   { username, right, from }: { username: string; right: Right | null; from?: Right | null | undefined },
 ): Promise<Result<null>> {
   if (!(await ownShelf(as, id))) return fail('notFound');
-  const colleague = await as.db.query.user.findFirst({ where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')) });
-  if (!colleague || colleague.id === as.person.id) return fail('invalid', { problems: [{ path: 'username', message: `No colleague has the user name "${username.trim()}".` }] });
+  const colleague = await as.db.query.user.findFirst({
+    where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')),
+  });
+  if (!colleague || colleague.id === as.person.id)
+    return fail('invalid', {
+      problems: [{ path: 'username', message: `No colleague has the user name "${username.trim()}".` }],
+    });
   if (from !== undefined) {
-    const there = await as.db.query.shelfShare.findFirst({ where: and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)) });
+    const there = await as.db.query.shelfShare.findFirst({
+      where: and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)),
+    });
     const now = there?.right ?? null;
-    if (now !== from && now !== right) return fail('changedMeanwhile', { detail: { revision: null, content: { right: now } } });
+    if (now !== from && now !== right)
+      return fail('changedMeanwhile', { detail: { revision: null, content: { right: now } } });
   }
-  if (right === null) await as.db.delete(shelfShare).where(and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)));
+  if (right === null)
+    await as.db.delete(shelfShare).where(and(eq(shelfShare.shelfId, id), eq(shelfShare.personId, colleague.id)));
   else
     await as.db
       .insert(shelfShare)

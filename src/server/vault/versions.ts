@@ -28,17 +28,23 @@ export async function listVersions(as: As<Teacher>, id: string): Promise<Result<
     const before = revisions[i - 1];
     const last = versions.at(-1) as VersionRow;
     const goesOn = before !== undefined && one.by === before.by && one.at.getTime() - before.at.getTime() < PAUSE_MS;
-    if (goesOn) versions[versions.length - 1] = { ...last, revision: one.revision, at: one.at, changes: last.changes + 1 };
+    if (goesOn)
+      versions[versions.length - 1] = { ...last, revision: one.revision, at: one.at, changes: last.changes + 1 };
     else versions.push({ revision: one.revision, at: one.at, by: one.by, changes: 1 });
   }
   return ok(versions.reverse());
 }
 
 /** The question as it was at a revision: what came after is taken back, the newest first. */
-export async function versionAt(as: As<Teacher>, id: string, revision: number): Promise<Result<{ question: Question }>> {
+export async function versionAt(
+  as: As<Teacher>,
+  id: string,
+  revision: number,
+): Promise<Result<{ question: Question }>> {
   const { db } = as;
   const row = (await accessTo(as, id, 'see'))?.row;
-  if (!row || row.deletedAt || !Number.isInteger(revision) || revision < 1 || revision > row.revision) return fail('notFound');
+  if (!row || row.deletedAt || !Number.isInteger(revision) || revision < 1 || revision > row.revision)
+    return fail('notFound');
   const later = await db
     .select({ edits: questionRevision.edits })
     .from(questionRevision)

@@ -19,8 +19,22 @@ export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<W
       questions.push(one.value.question);
       points.push(pointsOf(section, { max: one.value.question.marks.max, points: entry.points }));
     }
-  const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({ title, draw: draw && { ...draw, count: Math.min(draw.count, length) }, count: length }));
+  const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({
+    title,
+    draw: draw && { ...draw, count: Math.min(draw.count, length) },
+    count: length,
+  }));
   const places = new Map<string, number>(questions.map(({ id: own }, i) => [own, i]));
-  const sources = found.value.sources.map(({ id: _, questions: beside, ...source }) => ({ ...source, questions: beside.flatMap((one) => places.get(one) ?? []) }));
-  return ok({ title: found.value.title, questions, goBack: found.value.goBack, points, sections: sections.filter(({ count }) => count > 0), sources });
+  const sources = found.value.sources.map(({ id: _, questions: beside, ...source }) => ({
+    ...source,
+    questions: beside.flatMap((one) => places.get(one) ?? []),
+  }));
+  return ok({
+    title: found.value.title,
+    questions,
+    goBack: found.value.goBack,
+    points,
+    sections: sections.filter(({ count }) => count > 0),
+    sources,
+  });
 }

@@ -7,9 +7,15 @@ import { turns, type Worked } from './turns';
 
 export type { Worked } from './turns';
 
-/** Heavy work off the request thread: a few worker threads, each task with a deadline after which its thread is ended. */
+/**
+ * Heavy work off the request thread: a few worker threads, each task with a deadline after which its thread is ended.
+ */
 export interface WorkPool {
-  run<Name extends TaskName>(name: Name, input: TaskInput<Name>, deadlineMs?: number): Promise<Worked<TaskOutput<Name>>>;
+  run<Name extends TaskName>(
+    name: Name,
+    input: TaskInput<Name>,
+    deadlineMs?: number,
+  ): Promise<Worked<TaskOutput<Name>>>;
   close(): Promise<void>;
 }
 
@@ -48,7 +54,8 @@ function openPool(root: string): WorkPool {
   };
 }
 
-// Kept on globalThis: the development server loads this module again after each edit, and each time would start other threads.
+// Kept on globalThis: the development server loads this module again after each edit, and each time would start other
+// threads.
 const shared = globalThis as unknown as { vaultDropPools?: Map<string, WorkPool> };
 
 /** This process's pool of worker threads; they start with the first task. */

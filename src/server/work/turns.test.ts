@@ -34,6 +34,8 @@ it('says so when too many wait, and what a thread had no memory for', async () =
   const { take } = turns(1, 2);
   const all = await Promise.all(Array.from({ length: 5 }, () => take(() => after(5, null), 4000)));
   expect(all.map((worked) => (worked.ok ? 'ok' : worked.reason))).toEqual(['ok', 'ok', 'ok', 'busy', 'busy']);
-  expect(await take(() => Promise.reject(Object.assign(new Error('heap'), { code: 'ERR_WORKER_OUT_OF_MEMORY' })), 4000)).toEqual({ ok: false, reason: 'tooMuch' });
+  expect(
+    await take(() => Promise.reject(Object.assign(new Error('heap'), { code: 'ERR_WORKER_OUT_OF_MEMORY' })), 4000),
+  ).toEqual({ ok: false, reason: 'tooMuch' });
   await expect(take(() => Promise.reject(new Error('a fault')), 4000)).rejects.toThrow('a fault');
 });

@@ -17,7 +17,8 @@ const rules: ReachRules = {
   touch: ({ overlap }) => overlap > SLACK,
   centre: ({ zone, centre }) => contains(zone, centre),
   share: ({ overlap }, { share }) => overlap >= share - SLACK,
-  inside: ({ zone, corners, overlap }) => (zone.type === 'ellipse' ? corners.every(([x, y]) => contains(zone, { x, y })) : overlap >= WHOLLY),
+  inside: ({ zone, corners, overlap }) =>
+    zone.type === 'ellipse' ? corners.every(([x, y]) => contains(zone, { x, y })) : overlap >= WHOLLY,
   pointer: ({ zone, pointer }) => contains(zone, pointer),
 };
 

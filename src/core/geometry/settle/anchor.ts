@@ -4,7 +4,15 @@ import type { SettleRule } from './index';
 export const anchor: SettleRule<'anchor'> = (zone, boxes, { at, gap }) => {
   const name = at.toLowerCase();
   return boxes.map((box) => ({
-    x: name.includes('left') ? zone.x + gap : name.includes('right') ? zone.x + zone.w - gap - box.w : zone.x + (zone.w - box.w) / 2,
-    y: name.includes('top') ? zone.y + gap : name.includes('bottom') ? zone.y + zone.h - gap - box.h : zone.y + (zone.h - box.h) / 2,
+    x: name.includes('left')
+      ? zone.x + gap
+      : name.includes('right')
+        ? zone.x + zone.w - gap - box.w
+        : zone.x + (zone.w - box.w) / 2,
+    y: name.includes('top')
+      ? zone.y + gap
+      : name.includes('bottom')
+        ? zone.y + zone.h - gap - box.h
+        : zone.y + (zone.h - box.h) / 2,
   }));
 };

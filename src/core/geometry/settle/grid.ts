@@ -5,7 +5,9 @@ export function cellOf(boxes: readonly Extent[]): Extent {
   return { w: Math.max(0, ...boxes.map((b) => b.w)), h: Math.max(0, ...boxes.map((b) => b.h)) };
 }
 
-/** Cells from the top left, inset by the gap, max(1, ⌊(W − g)/(cell + g)⌋) columns; each box in the middle of its cell. */
+/**
+ * Cells from the top left, inset by the gap, max(1, ⌊(W − g)/(cell + g)⌋) columns; each box in the middle of its cell.
+ */
 export const grid: SettleRule<'grid'> = (zone, boxes, { gap }) => {
   const cell = cellOf(boxes);
   const columns = Math.max(1, Math.floor((zone.w - gap) / (cell.w + gap) + 1e-9));

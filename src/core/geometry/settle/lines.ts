@@ -2,10 +2,14 @@ import type { Box, Point } from '../space';
 import type { Extent, SettleRule } from './index';
 
 /**
- * Boxes one after another along a line of the given length, `gap` apart; a new line when the next would pass the end, each line as deep as
- * its deepest box. Along and across are measured from the start of the first line.
+ * Boxes one after another along a line of the given length, `gap` apart; a new line when the next would pass the end,
+ * each line as deep as its deepest box. Along and across are measured from the start of the first line.
  */
-function lines(boxes: readonly { along: number; across: number }[], length: number, gap: number): { along: number; across: number }[] {
+function lines(
+  boxes: readonly { along: number; across: number }[],
+  length: number,
+  gap: number,
+): { along: number; across: number }[] {
   let along = 0;
   let across = 0;
   let deepest = 0;

@@ -2,7 +2,10 @@ import type { SettleRule } from './index';
 
 const GOLDEN_ANGLE = Math.PI * (3 - Math.sqrt(5));
 
-/** About the middle, spread along a sunflower spiral (Vogel, 1979): fixed by the index, so a pile looks the same to everybody. */
+/**
+ * About the middle, spread along a sunflower spiral (Vogel, 1979): fixed by the index, so a pile looks the same to
+ * everybody.
+ */
 export const pile: SettleRule<'pile'> = (zone, boxes) =>
   boxes.map((box, i) => {
     const radius = 7 * Math.sqrt(i);

@@ -1,7 +1,10 @@
 import type { Marks } from '../../document/schema';
 import { longestCommon } from './longestCommon';
 
-/** The share of a sequence that is right, 0 to 1: `key` the right order (n ≥ 1 items), `placed` the zone's order with wrong ones in place. */
+/**
+ * The share of a sequence that is right, 0 to 1: `key` the right order (n ≥ 1 items), `placed` the zone's order with
+ * wrong ones in place.
+ */
 type SequenceRule = (key: readonly number[], placed: readonly number[]) => number;
 
 const exactPosition: SequenceRule = (key, placed) => key.filter((item, i) => placed[i] === item).length / key.length;
@@ -25,10 +28,19 @@ const pairsInOrder: SequenceRule = (key, placed) => {
   if (n === 1) return exactPosition(key, placed);
   const places = key.map((item) => placed.indexOf(item));
   let pairs = 0;
-  for (let i = 0; i < n; i++) for (let j = i + 1; j < n; j++) if ((places[i] as number) >= 0 && (places[j] as number) > (places[i] as number)) pairs++;
+  for (let i = 0; i < n; i++)
+    for (let j = i + 1; j < n; j++)
+      if ((places[i] as number) >= 0 && (places[j] as number) > (places[i] as number)) pairs++;
   return pairs / ((n * (n - 1)) / 2);
 };
 
-const allOrNothing: SequenceRule = (key, placed) => (placed.length === key.length && exactPosition(key, placed) === 1 ? 1 : 0);
+const allOrNothing: SequenceRule = (key, placed) =>
+  placed.length === key.length && exactPosition(key, placed) === 1 ? 1 : 0;
 
-export const sequenceRules: { readonly [Rule in Marks['sequenceRule']]: SequenceRule } = { exactPosition, adjacentPairs, longestRun, pairsInOrder, allOrNothing };
+export const sequenceRules: { readonly [Rule in Marks['sequenceRule']]: SequenceRule } = {
+  exactPosition,
+  adjacentPairs,
+  longestRun,
+  pairsInOrder,
+  allOrNothing,
+};

@@ -18,7 +18,9 @@ export const allInEarns: FindingRule = ({ model }) => {
     const board = emptyBoard(model);
     model.items.forEach(({ id }, item) => {
       const copies = Math.min(MOST_COPIES, standInCopies(model, item));
-      for (let copy = 0; copy < copies; copy++) if (!board.zoneOf.has(copyOf(item, copy))) takeWithKey(model, board, { item: id, copy, zone: zoneId(model, zone) });
+      for (let copy = 0; copy < copies; copy++)
+        if (!board.zoneOf.has(copyOf(item, copy)))
+          takeWithKey(model, board, { item: id, copy, zone: zoneId(model, zone) });
     });
     const { fraction } = judge(model, board, 1);
     if (fraction <= MOST_EARNED) return [];
@@ -38,13 +40,18 @@ function mostWith(model: QuestionModel): (zone: number) => number {
   const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
   const at = new Map(credited.map((one) => [one.tally.entry.zone, one]));
   const missed = credited.filter(({ tally }) => !tally.satisfied).length;
-  const earned = sum(credited.map(({ tally, c }) => (rule === 'perZone' ? (tally.satisfied ? tally.entry.weight : 0) : c)));
+  const earned = sum(
+    credited.map(({ tally, c }) => (rule === 'perZone' ? (tally.satisfied ? tally.entry.weight : 0) : c)),
+  );
   const all = sum(credited.map(({ tally, n }) => (rule === 'perZone' ? tally.entry.weight : n)));
   return (zone) => {
     const here = at.get(zone);
     if (rule === 'allOrNothing') return missed - (here && !here.tally.satisfied ? 1 : 0) === 0 ? 1 : 0;
     if (!here) return earned / all;
-    const [without, within] = rule === 'perZone' ? [here.tally.satisfied ? here.tally.entry.weight : 0, here.tally.entry.weight] : [here.c, here.n];
+    const [without, within] =
+      rule === 'perZone'
+        ? [here.tally.satisfied ? here.tally.entry.weight : 0, here.tally.entry.weight]
+        : [here.c, here.n];
     return (earned - without + within) / all;
   };
 }

@@ -39,13 +39,24 @@ function bodyAtHome({ items, homes }: QuestionModel, item: number): Body {
   return { corners: outline.type === 'polygon' ? outline.corners : [], box: outline.box };
 }
 
-/** The area of an item on the scene that no later item lies over, in cells of two units, and no more of it than it takes to know. */
+/**
+ * The area of an item on the scene that no later item lies over, in cells of two units, and no more of it than it takes
+ * to know.
+ */
 function uncovered(model: QuestionModel, { corners, box }: Body, over: readonly Body[]): number {
   const { width, height } = model.source.scene;
   let area = 0;
   for (let y = box.y + CELL / 2; y < box.y + box.h; y += CELL)
     for (let x = box.x + CELL / 2; x < box.x + box.w; x += CELL) {
-      if (x < 0 || y < 0 || x > width || y > height || !inPolygon(corners, x, y, 0) || over.some((one) => inPolygon(one.corners, x, y, 0))) continue;
+      if (
+        x < 0 ||
+        y < 0 ||
+        x > width ||
+        y > height ||
+        !inPolygon(corners, x, y, 0) ||
+        over.some((one) => inPolygon(one.corners, x, y, 0))
+      )
+        continue;
       area += CELL * CELL;
       if (area >= LEAST_AREA) return area;
     }

@@ -5,7 +5,10 @@ import type { Rule } from '../solve/rules';
 
 export type Severity = 'error' | 'warning' | 'note';
 
-/** One line of Proof: what is in the way, where (ids of items, zones, fixtures, looks, media), and how it could be mended. */
+/**
+ * One line of Proof: what is in the way, where (ids of items, zones, fixtures, looks, media), and how it could be
+ * mended.
+ */
 export interface Finding {
   readonly code: string;
   readonly severity: Severity;
@@ -14,7 +17,10 @@ export interface Finding {
   readonly mend: string;
 }
 
-/** What findings are drawn from. What was not worked out, or not in the time given, is null, and findings that rest on it say nothing. */
+/**
+ * What findings are drawn from. What was not worked out, or not in the time given, is null, and findings that rest on
+ * it say nothing.
+ */
 export interface Evidence {
   readonly model: QuestionModel;
   readonly reachable: (item: number, zone: number) => Reachable;

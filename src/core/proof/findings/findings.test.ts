@@ -11,8 +11,19 @@ type Changes = Record<string, unknown>;
 const clock = { now: () => 0 };
 const found = (changes: Changes) => prove(questionModel(seeds(changes)), 1000, clock).findings;
 
-const rect = (id: string, x: number, y: number, w: number, h: number, more: Changes = {}) => ({ id, label: id, shape: { type: 'rect', x, y, w, h }, ...more });
-const item = (id: string, x: number, more: Changes = {}) => ({ id, label: id, size: { w: 100, h: 40 }, home: { x, y: 440 }, ...more });
+const rect = (id: string, x: number, y: number, w: number, h: number, more: Changes = {}) => ({
+  id,
+  label: id,
+  shape: { type: 'rect', x, y, w, h },
+  ...more,
+});
+const item = (id: string, x: number, more: Changes = {}) => ({
+  id,
+  label: id,
+  size: { w: 100, h: 40 },
+  home: { x, y: 440 },
+  ...more,
+});
 const all = (zone: string, ...belongs: string[]) => ({ zone, belongs, need: { rule: 'all' } });
 const sequence = (...belongs: string[]) => ({ zone: 'dry', belongs, sequence: true });
 const dry = (more: Changes) => [rect('dry', 40, 40, 400, 300, more), rect('moist', 500, 40, 400, 300)];
@@ -21,7 +32,17 @@ const look = (of: string, states: unknown) => ({ looks: { one: { of, name: 'One'
 
 /** Two gaps of one text, as wide as that many characters; the second of a family. */
 const gaps = (first: number | null, second: number | null, family: string | null = null) => ({
-  fixtures: [{ type: 'text', id: 'text', x: 0, y: 0, w: 400, h: 80, text: { blocks: [{ type: 'paragraph', runs: [{ slot: 'g1' }, { text: ' and ' }, { slot: 'g2' }] }] } }],
+  fixtures: [
+    {
+      type: 'text',
+      id: 'text',
+      x: 0,
+      y: 0,
+      w: 400,
+      h: 80,
+      text: { blocks: [{ type: 'paragraph', runs: [{ slot: 'g1' }, { text: ' and ' }, { slot: 'g2' }] }] },
+    },
+  ],
   zones: [
     { id: 'g1', shape: { type: 'slot' }, chars: first },
     { id: 'g2', shape: { type: 'slot' }, chars: second, family },
@@ -40,13 +61,19 @@ const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes,
     ],
   ],
   needMoreThanExist: [
-    [{ key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 2 } }] }, { key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 1 } }] }],
+    [
+      { key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 2 } }] },
+      { key: [{ zone: 'dry', belongs: ['barley'], need: { rule: 'exactly', n: 1 } }] },
+    ],
   ],
   needMoreThanRoom: [[{ zones: dry({ capacity: 1 }) }, { zones: dry({ capacity: 2 }) }]],
   familyMismatch: [
     [
       { zones: dry({ family: 'seeds' }) },
-      { items: ['barley', 'poppy', 'acorn', 'gravel'].map((id, i) => item(id, 120 * i, { family: 'seeds' })), zones: dry({ family: 'seeds' }) },
+      {
+        items: ['barley', 'poppy', 'acorn', 'gravel'].map((id, i) => item(id, 120 * i, { family: 'seeds' })),
+        zones: dry({ family: 'seeds' }),
+      },
     ],
   ],
   keyedButTurnedAway: [
@@ -60,9 +87,17 @@ const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes,
       { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 90, h: 300 }, reach: { rule: 'inside' } }) },
       { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 100, h: 40 }, reach: { rule: 'inside' } }) },
     ],
-    [{ zones: dry({ shape: { type: 'rect', x: -500, y: 40, w: 400, h: 300 } }) }, { zones: dry({ shape: { type: 'rect', x: -300, y: 40, w: 400, h: 300 } }) }],
+    [
+      { zones: dry({ shape: { type: 'rect', x: -500, y: 40, w: 400, h: 300 } }) },
+      { zones: dry({ shape: { type: 'rect', x: -300, y: 40, w: 400, h: 300 } }) },
+    ],
   ],
-  neverWins: [[{ zones: [rect('dry', 500, 40, 400, 300), rect('moist', 500, 40, 400, 300)] }, { zones: [rect('dry', 450, 40, 400, 300), rect('moist', 600, 40, 300, 300)] }]],
+  neverWins: [
+    [
+      { zones: [rect('dry', 500, 40, 400, 300), rect('moist', 500, 40, 400, 300)] },
+      { zones: [rect('dry', 450, 40, 400, 300), rect('moist', 600, 40, 300, 300)] },
+    ],
+  ],
   cannotBePickedUp: [
     [
       { items: [item('barley', 20), item('poppy', 20), item('acorn', 260), item('gravel', 380)] },
@@ -78,38 +113,80 @@ const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes,
       { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 150, h: 60 }, settle: { rule: 'row' } }) },
       { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 230, h: 60 }, settle: { rule: 'row' } }) },
     ],
-    [{ zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 110, h: 70 } }) }, { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 110, h: 80 } }) }],
+    [
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 110, h: 70 } }) },
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 110, h: 80 } }) },
+    ],
   ],
   unclearWinner: [
-    [{ zones: [rect('dry', 40, 40, 400, 300), rect('moist', 350, 40, 400, 300)] }, { zones: [rect('dry', 40, 40, 400, 300), rect('moist', 370, 40, 400, 300)] }],
     [
-      { zones: [rect('dry', 40, 40, 400, 300), { id: 'moist', shape: { type: 'ellipse', cx: 400, cy: 200, rx: 100, ry: 80 } }] },
-      { zones: [rect('dry', 40, 40, 400, 300), { id: 'moist', shape: { type: 'ellipse', cx: 520, cy: 200, rx: 100, ry: 80 } }] },
+      { zones: [rect('dry', 40, 40, 400, 300), rect('moist', 350, 40, 400, 300)] },
+      { zones: [rect('dry', 40, 40, 400, 300), rect('moist', 370, 40, 400, 300)] },
+    ],
+    [
+      {
+        zones: [
+          rect('dry', 40, 40, 400, 300),
+          { id: 'moist', shape: { type: 'ellipse', cx: 400, cy: 200, rx: 100, ry: 80 } },
+        ],
+      },
+      {
+        zones: [
+          rect('dry', 40, 40, 400, 300),
+          { id: 'moist', shape: { type: 'ellipse', cx: 520, cy: 200, rx: 100, ry: 80 } },
+        ],
+      },
     ],
   ],
   emptyEarns: [
     [
-      { key: [all('dry', 'barley'), { zone: 'moist', belongs: [], need: { rule: 'all' }, weight: 1 }], marks: { max: 4, rule: 'perZone' } },
-      { key: [all('dry', 'barley'), { zone: 'moist', belongs: [], need: { rule: 'all' } }], marks: { max: 4, rule: 'perZone' } },
+      {
+        key: [all('dry', 'barley'), { zone: 'moist', belongs: [], need: { rule: 'all' }, weight: 1 }],
+        marks: { max: 4, rule: 'perZone' },
+      },
+      {
+        key: [all('dry', 'barley'), { zone: 'moist', belongs: [], need: { rule: 'all' } }],
+        marks: { max: 4, rule: 'perZone' },
+      },
     ],
   ],
   allInEarns: [[{}, { marks: { max: 3, rule: 'perPlacement', wrongCosts: 1 } }]],
   lookalikesKeyedApart: [
     [
-      { items: [item('barley', 20, { label: 'Seed' }), item('poppy', 140), item('acorn', 260, { label: 'Seed' }), item('gravel', 380)] },
-      { items: [item('barley', 20, { label: 'Seed' }), item('poppy', 140, { label: 'Seed' }), item('acorn', 260), item('gravel', 380)] },
+      {
+        items: [
+          item('barley', 20, { label: 'Seed' }),
+          item('poppy', 140),
+          item('acorn', 260, { label: 'Seed' }),
+          item('gravel', 380),
+        ],
+      },
+      {
+        items: [
+          item('barley', 20, { label: 'Seed' }),
+          item('poppy', 140, { label: 'Seed' }),
+          item('acorn', 260),
+          item('gravel', 380),
+        ],
+      },
     ],
   ],
   lastByElimination: [
     [
       { items: [item('barley', 20), item('acorn', 140)], key: [all('dry', 'barley'), all('moist', 'acorn')] },
-      { items: [item('barley', 20), item('acorn', 140), item('gravel', 260)], key: [all('dry', 'barley'), all('moist', 'acorn')] },
+      {
+        items: [item('barley', 20), item('acorn', 140), item('gravel', 260)],
+        key: [all('dry', 'barley'), all('moist', 'acorn')],
+      },
     ],
   ],
   orderGivesAway: [
     [{ key: [sequence('barley', 'poppy', 'acorn')] }, { key: [sequence('poppy', 'barley', 'acorn')] }],
     [{}, { key: [all('moist', 'acorn'), all('dry', 'barley', 'poppy')] }],
-    [{ key: [sequence('barley', 'poppy', 'acorn')] }, { key: [sequence('barley', 'poppy', 'acorn')], tray: { order: 'shuffled' } }],
+    [
+      { key: [sequence('barley', 'poppy', 'acorn')] },
+      { key: [sequence('barley', 'poppy', 'acorn')], tray: { order: 'shuffled' } },
+    ],
   ],
   tryingWins: [
     [
@@ -126,28 +203,54 @@ const CASES: Readonly<Record<FindingCode, readonly (readonly [provokes: Changes,
       { items: [item('barley', 20, { label: 'A seed that can be dried and frozen' })], key: [all('dry', 'barley')] },
       { items: [item('barley', 20, { label: 'A seed of barley' })], key: [all('dry', 'barley')] },
     ],
-    [{ zones: dry({ label: 'Seeds that stand being dried and then frozen for a very long time' }) }, { zones: dry({ label: 'Stands being dried' }) }],
+    [
+      { zones: dry({ label: 'Seeds that stand being dried and then frozen for a very long time' }) },
+      { zones: dry({ label: 'Stands being dried' }) },
+    ],
   ],
-  targetSmall: [[{ zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 400, h: 30 } }) }, { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 400, h: 40 } }) }]],
+  targetSmall: [
+    [
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 400, h: 30 } }) },
+      { zones: dry({ shape: { type: 'rect', x: 40, y: 40, w: 400, h: 40 } }) },
+    ],
+  ],
   contrastLow: [
-    [look('item', { right: { text: 'mute', fill: 'rule' } }), look('item', { right: { text: 'ink', fill: 'verdigrisWash' } })],
+    [
+      look('item', { right: { text: 'mute', fill: 'rule' } }),
+      look('item', { right: { text: 'ink', fill: 'verdigrisWash' } }),
+    ],
     [look('zone', { rest: { text: '#999999' } }), look('zone', { rest: { text: '#555555' } })],
   ],
   noDescription: [
-    [{ media: { plan: { hash, kind: 'picture' } } }, { media: { plan: { hash, kind: 'picture', description: 'The cold room from above' } } }],
-    [{ media: { hum: { hash, kind: 'sound', description: ' ' } } }, { media: { hum: { hash, kind: 'sound', decorative: true } } }],
+    [
+      { media: { plan: { hash, kind: 'picture' } } },
+      { media: { plan: { hash, kind: 'picture', description: 'The cold room from above' } } },
+    ],
+    [
+      { media: { hum: { hash, kind: 'sound', description: ' ' } } },
+      { media: { hum: { hash, kind: 'sound', decorative: true } } },
+    ],
   ],
   cannotBeMissed: [
     [
       { items: [item('barley', 20)], zones: [rect('dry', 40, 40, 400, 300)], key: [all('dry', 'barley')] },
-      { items: [item('barley', 20), item('poppy', 140)], zones: [rect('dry', 40, 40, 400, 300)], key: [all('dry', 'barley')] },
+      {
+        items: [item('barley', 20), item('poppy', 140)],
+        zones: [rect('dry', 40, 40, 400, 300)],
+        key: [all('dry', 'barley')],
+      },
     ],
   ],
   gapWidthsDiffer: [
     [gaps(null, 20), gaps(12, 12)],
     [gaps(null, 20), gaps(null, 20, 'number')],
   ],
-  noListForm: [[{ zones: dry({ hidden: true }) }, { zones: dry({ hidden: true }), show: { places: [{ label: 'the rack', x: 100, y: 100 }] } }]],
+  noListForm: [
+    [
+      { zones: dry({ hidden: true }) },
+      { zones: dry({ hidden: true }), show: { places: [{ label: 'the rack', x: 100, y: 100 }] } },
+    ],
+  ],
 };
 
 it('there is a case for every finding', () => expect(Object.keys(CASES).sort()).toEqual([...FINDING_CODES].sort()));
@@ -162,7 +265,14 @@ describe.each(FINDING_CODES)('%s', (code) => {
 });
 
 /** Only the author can say what is meant. */
-const NO_MEND: readonly FindingCode[] = ['nothingKeyed', 'unsolvable', 'lookalikesKeyedApart', 'lastByElimination', 'cannotBeMissed', 'noListForm'];
+const NO_MEND: readonly FindingCode[] = [
+  'nothingKeyed',
+  'unsolvable',
+  'lookalikesKeyedApart',
+  'lastByElimination',
+  'cannotBeMissed',
+  'noListForm',
+];
 
 describe.each(FINDING_CODES.filter((code) => !NO_MEND.includes(code)))('the mend of %s', (code) => {
   it.each(CASES[code])('mends it in one step (%#)', (provokes) => {
@@ -176,12 +286,20 @@ describe.each(FINDING_CODES.filter((code) => !NO_MEND.includes(code)))('the mend
     const after = applyAll(question, mend.step);
     const parsed = parseQuestion(after);
     expect(parsed.ok ? [] : parsed.problems).toEqual([]);
-    expect(prove(questionModel(after), 1000, clock).findings.filter((one) => one.code === code && one.where.join() === hit.where.join())).toEqual([]);
+    expect(
+      prove(questionModel(after), 1000, clock).findings.filter(
+        (one) => one.code === code && one.where.join() === hit.where.join(),
+      ),
+    ).toEqual([]);
   });
 });
 
 it('an answer that cannot be is explained by the fewest rules', () => {
-  const [hit] = found({ key: [all('dry', 'barley'), all('moist', 'barley')] }).filter(({ code }) => code === 'unsolvable');
+  const [hit] = found({ key: [all('dry', 'barley'), all('moist', 'barley')] }).filter(
+    ({ code }) => code === 'unsolvable',
+  );
   expect(hit?.where).toEqual(['dry', 'moist', 'barley']);
-  expect(hit?.message).toBe('No answer earns full marks. These cannot all hold: "dry" needs exactly 1 of "barley"; "moist" needs exactly 1 of "barley"; there is 1 of "barley".');
+  expect(hit?.message).toBe(
+    'No answer earns full marks. These cannot all hold: "dry" needs exactly 1 of "barley"; "moist" needs exactly 1 of "barley"; there is 1 of "barley".',
+  );
 });

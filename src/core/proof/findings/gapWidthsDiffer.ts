@@ -1,11 +1,15 @@
 import { slotsIn } from '../../edit/slots';
 import type { FindingRule } from './finding';
 
-/** Gaps of a text that take the same words are not equally wide: the widths tell which word goes where. Of another family they take other words anyway. */
+/**
+ * Gaps of a text that take the same words are not equally wide: the widths tell which word goes where. Of another
+ * family they take other words anyway.
+ */
 export const gapWidthsDiffer: FindingRule = ({ model: { question } }) => {
   const inText = new Set<string>(question.fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : [])));
   const byFamily = new Map<string | null, typeof question.zones>();
-  for (const zone of question.zones) if (inText.has(zone.id)) byFamily.set(zone.family, [...(byFamily.get(zone.family) ?? []), zone]);
+  for (const zone of question.zones)
+    if (inText.has(zone.id)) byFamily.set(zone.family, [...(byFamily.get(zone.family) ?? []), zone]);
   return [...byFamily.values()]
     .filter((gaps) => new Set(gaps.map(({ chars }) => chars)).size > 1)
     .map((gaps) => ({

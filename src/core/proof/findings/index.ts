@@ -61,7 +61,9 @@ export const FINDING_CODES = Object.keys(rules) as readonly FindingCode[];
 
 /** All findings that the evidence bears out. */
 export function findingsFrom(evidence: Evidence): Finding[] {
-  return Object.entries(rules).flatMap(([code, [severity, rule]]) => rule(evidence).map((found) => ({ code, severity, ...found })));
+  return Object.entries(rules).flatMap(([code, [severity, rule]]) =>
+    rule(evidence).map((found) => ({ code, severity, ...found })),
+  );
 }
 
 /** The findings that need neither counting nor solving: quick enough to be asked after every edit. */

@@ -2,7 +2,8 @@ import type { Item } from '../../document/schema';
 import type { FindingRule } from './finding';
 import { itemId, itemNamed } from './named';
 
-const face = ({ label, size, content, look }: Item) => JSON.stringify([content?.text ?? label, size.w, size.h, content?.picture ?? null, content?.sound ?? null, look]);
+const face = ({ label, size, content, look }: Item) =>
+  JSON.stringify([content?.text ?? label, size.w, size.h, content?.picture ?? null, content?.sound ?? null, look]);
 
 /** Two items that nobody can tell apart belong to different zones. */
 export const lookalikesKeyedApart: FindingRule = ({ model }) => {

@@ -1,8 +1,10 @@
 import type { EntryModel, QuestionModel } from '../../judge/model';
 
 /** How sentences speak of things: by their label, or by their id where they have none. */
-export const itemNamed = ({ question }: QuestionModel, item: number): string => `"${question.items[item]?.label || question.items[item]?.id}"`;
-export const zoneNamed = ({ question }: QuestionModel, zone: number): string => `"${question.zones[zone]?.label || question.zones[zone]?.id}"`;
+export const itemNamed = ({ question }: QuestionModel, item: number): string =>
+  `"${question.items[item]?.label || question.items[item]?.id}"`;
+export const zoneNamed = ({ question }: QuestionModel, zone: number): string =>
+  `"${question.zones[zone]?.label || question.zones[zone]?.id}"`;
 export const itemId = ({ items }: QuestionModel, item: number): string => items[item]?.id ?? '';
 export const zoneId = ({ zones }: QuestionModel, zone: number): string => zones[zone]?.id ?? '';
 

@@ -4,7 +4,10 @@ import { zoneId, zoneNamed } from './named';
 /** A zone needs more copies than there are of what belongs in it. */
 export const needMoreThanExist: FindingRule = ({ model }) =>
   model.entries.flatMap(({ zone, order, lo }) => {
-    const exist = order.reduce((sum, i) => sum + (model.question.items[i]?.copies === 'endless' ? Infinity : (model.items[i]?.copies ?? 0)), 0);
+    const exist = order.reduce(
+      (sum, i) => sum + (model.question.items[i]?.copies === 'endless' ? Infinity : (model.items[i]?.copies ?? 0)),
+      0,
+    );
     if (lo <= exist) return [];
     return [
       {

@@ -8,13 +8,20 @@ export const orderGivesAway: FindingRule = ({ model }) => {
   const { question, homes } = model;
   if (question.tray?.order === 'shuffled') return [];
   // As the eye goes: by lines, then along them.
-  const shown = model.items.map((_, i) => i).sort((a, b) => (homes[a]?.y ?? 0) - (homes[b]?.y ?? 0) || (homes[a]?.x ?? 0) - (homes[b]?.x ?? 0));
+  const shown = model.items
+    .map((_, i) => i)
+    .sort((a, b) => (homes[a]?.y ?? 0) - (homes[b]?.y ?? 0) || (homes[a]?.x ?? 0) - (homes[b]?.x ?? 0));
   const placeOf = new Map(shown.map((item, place) => [item, place]));
   const after = (item: number, before: number) => (placeOf.get(before) ?? 0) < (placeOf.get(item) ?? 0);
-  const inShownOrder = (items: readonly number[]) => items.length >= LEAST && items.every((item, i) => i === 0 || after(item, items[i - 1] as number));
+  const inShownOrder = (items: readonly number[]) =>
+    items.length >= LEAST && items.every((item, i) => i === 0 || after(item, items[i - 1] as number));
 
   const sequences = model.entries.filter(
-    ({ sequence, order, zone }) => sequence && inShownOrder((model.start.zones[zone]?.length ?? 0) > 0 ? startOrder(model.start.zones[zone] ?? [], order) : order),
+    ({ sequence, order, zone }) =>
+      sequence &&
+      inShownOrder(
+        (model.start.zones[zone]?.length ?? 0) > 0 ? startOrder(model.start.zones[zone] ?? [], order) : order,
+      ),
   );
   const found = sequences.map(({ zone, order }) => ({
     where: [zoneId(model, zone), ...order.map((item) => itemId(model, item))],

@@ -5,7 +5,9 @@ import { zoneId } from './named';
 export const tryingWins: FindingRule = ({ model }) => {
   const { tries, judging, afterMiss, marks } = model.question;
   if (tries !== null || marks.tryCosts > 0 || model.entries.length === 0) return [];
-  const turning = model.entries.filter(({ zone }) => model.zones[zone]?.keyedOnly).map(({ zone }) => zoneId(model, zone));
+  const turning = model.entries
+    .filter(({ zone }) => model.zones[zone]?.keyedOnly)
+    .map(({ zone }) => zoneId(model, zone));
   const sentHome = judging === 'onLand' && afterMiss !== 'leave';
   if (turning.length === 0 && !sentHome) return [];
   return [

@@ -11,7 +11,9 @@ const MOST_SHARED = 0.2;
 
 /** Two zones overlap by more than a fifth of the smaller, and either could take a keyed item. */
 export const unclearWinner: FindingRule = ({ model }) => {
-  const outlines = model.question.zones.map(({ shape, rotation, ridesOn, floor }) => (ridesOn === null && !floor ? outlineOf(shape, rotation) : null));
+  const outlines = model.question.zones.map(({ shape, rotation, ridesOn, floor }) =>
+    ridesOn === null && !floor ? outlineOf(shape, rotation) : null,
+  );
   return outlines.flatMap((a, i) =>
     outlines.slice(i + 1).flatMap((b, k) => {
       const j = i + 1 + k;
@@ -33,8 +35,11 @@ export const unclearWinner: FindingRule = ({ model }) => {
 };
 
 function keyedToEither({ zones, entryOf, items }: QuestionModel, i: number, j: number): number | undefined {
-  const takes = (zone: number, item: number) => zones[zone]?.family === null || zones[zone]?.family === items[item]?.family;
-  const found = items.findIndex((_, item) => (entryOf[i]?.belongs.has(item) || entryOf[j]?.belongs.has(item)) && takes(i, item) && takes(j, item));
+  const takes = (zone: number, item: number) =>
+    zones[zone]?.family === null || zones[zone]?.family === items[item]?.family;
+  const found = items.findIndex(
+    (_, item) => (entryOf[i]?.belongs.has(item) || entryOf[j]?.belongs.has(item)) && takes(i, item) && takes(j, item),
+  );
   return found < 0 ? undefined : found;
 }
 
@@ -43,7 +48,12 @@ function cornersOf(outline: Outline): Corners {
   if (outline.type === 'polygon') return outline.corners;
   return Array.from({ length: SIDES }, (_, i) => {
     const [cos, sin] = cosSin((360 * i) / SIDES);
-    const p = turn({ x: outline.centre.x + outline.rx * cos, y: outline.centre.y + outline.ry * sin }, outline.centre, outline.cos, outline.sin);
+    const p = turn(
+      { x: outline.centre.x + outline.rx * cos, y: outline.centre.y + outline.ry * sin },
+      outline.centre,
+      outline.cos,
+      outline.sin,
+    );
     return [p.x, p.y] as const;
   });
 }

@@ -9,9 +9,19 @@ export const unsolvable: FindingRule = ({ model, solvable, contradiction }) => {
   if (solvable !== false || model.entries.length === 0) return [];
   if (!contradiction)
     return [
-      { where: [], message: 'No answer earns full marks; there was no time to find out which rules are in the way.', mend: 'Set rules aside one by one until there is one.' },
+      {
+        where: [],
+        message: 'No answer earns full marks; there was no time to find out which rules are in the way.',
+        mend: 'Set rules aside one by one until there is one.',
+      },
     ];
-  const where = [...new Set(contradiction.map(({ kind, of }) => (kind === 'copies' ? itemId(model, of) : zoneId(model, model.entries[of]?.zone ?? -1))))];
+  const where = [
+    ...new Set(
+      contradiction.map(({ kind, of }) =>
+        kind === 'copies' ? itemId(model, of) : zoneId(model, model.entries[of]?.zone ?? -1),
+      ),
+    ),
+  ];
   return [
     {
       where,
@@ -22,7 +32,8 @@ export const unsolvable: FindingRule = ({ model, solvable, contradiction }) => {
 };
 
 function inWords(model: QuestionModel, { kind, of }: Rule): string {
-  if (kind === 'copies') return `there ${model.items[of]?.copies === 1 ? 'is' : 'are'} ${model.items[of]?.copies} of ${itemNamed(model, of)}`;
+  if (kind === 'copies')
+    return `there ${model.items[of]?.copies === 1 ? 'is' : 'are'} ${model.items[of]?.copies} of ${itemNamed(model, of)}`;
   const entry = model.entries[of];
   const name = zoneNamed(model, entry?.zone ?? -1);
   const zone = model.zones[entry?.zone ?? -1];

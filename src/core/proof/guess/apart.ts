@@ -7,14 +7,21 @@ import type { Setting } from './setting';
 export type Table = readonly (readonly bigint[])[];
 
 /**
- * Where no zone is ever full, no order counts, nothing is added up and no item belongs to two entries, copies do not get in one another's way: what each entry scores
- * with the copies that belong to it, wherever they lie, is a table of its own, and the tables multiply. Null: it is not so here.
+ * Where no zone is ever full, no order counts, nothing is added up and no item belongs to two entries, copies do not
+ * get in one another's way: what each entry scores with the copies that belong to it, wherever they lie, is a table of
+ * its own, and the tables multiply. Null: it is not so here.
  */
 export function scoresApart(setting: Setting, budget: Budget): Table | null {
   const { model, open, room, ordered, counts } = setting;
   const all = counts.reduce((sum, n) => sum + n, 0);
   const classes = classesOf(setting);
-  if (ordered.some(Boolean) || room.some((n) => n < all) || model.entries.some(({ sum }) => sum) || classes.some(({ entries }) => entries.length > 1)) return null;
+  if (
+    ordered.some(Boolean) ||
+    room.some((n) => n < all) ||
+    model.entries.some(({ sum }) => sum) ||
+    classes.some(({ entries }) => entries.length > 1)
+  )
+    return null;
 
   const keyed = model.entries.map(({ zone }) => zone);
   const rest = (one: Class) => {
@@ -25,13 +32,16 @@ export function scoresApart(setting: Setting, budget: Budget): Table | null {
   };
 
   let table: Table = [[1n]];
-  for (const one of classes.filter(({ entries }) => entries.length === 0)) table = times(table, [astray(one.n, rest(one))], budget);
+  for (const one of classes.filter(({ entries }) => entries.length === 0))
+    table = times(table, [astray(one.n, rest(one))], budget);
   model.entries.forEach(({ lo, hi }, e) => {
     let held: Table = [[1n]];
     for (const one of classes.filter(({ entries }) => entries.includes(e)))
       held = times(
         held,
-        Array.from({ length: one.n + 1 }, (_, r) => astray(one.n - r, rest(one)).map((ways) => ways * choose(one.n, r))),
+        Array.from({ length: one.n + 1 }, (_, r) =>
+          astray(one.n - r, rest(one)).map((ways) => ways * choose(one.n, r)),
+        ),
         budget,
       );
     // From how many are there to how many count as right and how many are too many.

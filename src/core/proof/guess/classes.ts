@@ -2,8 +2,8 @@ import type { EntryModel } from '../../judge/model';
 import type { Setting } from './setting';
 
 /**
- * Copies that are alike for the counting: of one type, belonging to the same entries, and of one value where a sum asks for it. An item of a sequence is a class
- * by itself: its place matters.
+ * Copies that are alike for the counting: of one type, belonging to the same entries, and of one value where a sum asks
+ * for it. An item of a sequence is a class by itself: its place matters.
  */
 export interface Class {
   readonly type: number;
@@ -21,7 +21,9 @@ export function classesOf(setting: Setting): Class[] {
   model.items.forEach((_, item) => {
     const type = typeOf[item] as number;
     if (type < 0) return;
-    const entries = model.entries.flatMap((entry, e) => (entry.belongs.has(item) && open[entry.zone]?.[type] ? [e] : []));
+    const entries = model.entries.flatMap((entry, e) =>
+      entry.belongs.has(item) && open[entry.zone]?.[type] ? [e] : [],
+    );
     const value = entries.some((e) => model.entries[e]?.sum) ? (model.values[item] as number) : 0;
     const single = entries.some((e) => model.entries[e]?.sequence) ? item : -1;
     const name = `${type}|${entries.join()}|${value}|${single}`;
@@ -37,4 +39,6 @@ export const mostIn = ({ room }: Setting, entry: EntryModel): number => Math.min
 
 /** Copies by type, from copies by class. */
 export const byType = (setting: Setting, classes: readonly Class[], counts: readonly number[]): number[] =>
-  setting.counts.map((_, type) => classes.reduce((sum, one, i) => sum + (one.type === type ? (counts[i] as number) : 0), 0));
+  setting.counts.map((_, type) =>
+    classes.reduce((sum, one, i) => sum + (one.type === type ? (counts[i] as number) : 0), 0),
+  );

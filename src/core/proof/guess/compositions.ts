@@ -1,4 +1,7 @@
-/** Every list of whole numbers from 0, the i-th at most `most[i]`, that add up to at most `room`. The list handed out is used again: copy what you keep. */
+/**
+ * Every list of whole numbers from 0, the i-th at most `most[i]`, that add up to at most `room`. The list handed out is
+ * used again: copy what you keep.
+ */
 export function* compositions(most: readonly number[], room: number): Generator<readonly number[]> {
   const now = most.map(() => 0);
   let sum = 0;

@@ -8,8 +8,9 @@ import { neutralZones, type Setting } from './setting';
 import { sumName } from './sums';
 
 /**
- * The last resort for few copies that are all unlike: every share of them that a zone could hold is a place in an array, and two zones are put together by going through every way of splitting a share
- * in two (some 3ⁿ of them). Numbers stay whole and below 2⁵³, so that doubles hold them exactly.
+ * The last resort for few copies that are all unlike: every share of them that a zone could hold is a place in an
+ * array, and two zones are put together by going through every way of splitting a share in two (some 3ⁿ of them).
+ * Numbers stay whole and below 2⁵³, so that doubles hold them exactly.
  */
 interface Shares {
   readonly setting: Setting;
@@ -36,7 +37,9 @@ export function sharesOf(setting: Setting, total: bigint, budget: Budget): Share
     if (size > MOST_SHARES) throw new TooMany('too many shares');
   }
   if (total >= MOST_EXACT) throw new TooMany('numbers too large');
-  const counts = Array.from({ length: size }, (_, share) => classes.map(({ n }, i) => Math.floor(share / (steps[i] as number)) % (n + 1)));
+  const counts = Array.from({ length: size }, (_, share) =>
+    classes.map(({ n }, i) => Math.floor(share / (steps[i] as number)) % (n + 1)),
+  );
   return { setting, classes, size, counts, steps, budget };
 }
 
@@ -49,7 +52,8 @@ function parts({ counts, steps, budget }: Shares, share: number, visit: (part: n
       return;
     }
     const n = whole[i] as number;
-    for (let k = 0; k <= n; k++) go(i + 1, part + k * (steps[i] as number), k === 0 || k === n ? ways : ways * Number(choose(n, k)));
+    for (let k = 0; k <= n; k++)
+      go(i + 1, part + k * (steps[i] as number), k === 0 || k === n ? ways : ways * Number(choose(n, k)));
   };
   budget.spend(
     2 **
@@ -68,7 +72,9 @@ interface Scored {
 }
 
 function scoredZone(shares: Shares, entry: EntryModel, e: number, outcomes: Outcomes): Scored {
-  const found = shares.counts.map((taken) => (fitsIn(shares, entry, taken) ? outcomes(entry, e, shares.classes, taken) : []));
+  const found = shares.counts.map((taken) =>
+    fitsIn(shares, entry, taken) ? outcomes(entry, e, shares.classes, taken) : [],
+  );
   const at = new Map<string, number>();
   const scores: number[] = [];
   for (const one of found)
@@ -88,7 +94,10 @@ function scoredZone(shares: Shares, entry: EntryModel, e: number, outcomes: Outc
 
 function fitsIn({ setting, classes }: Shares, { zone }: EntryModel, taken: readonly number[]): boolean {
   const open = setting.open[zone] as readonly boolean[];
-  return taken.every((n, i) => n === 0 || open[(classes[i] as Class).type]) && taken.reduce((sum, n) => sum + n, 0) <= (setting.room[zone] as number);
+  return (
+    taken.every((n, i) => n === 0 || open[(classes[i] as Class).type]) &&
+    taken.reduce((sum, n) => sum + n, 0) <= (setting.room[zone] as number)
+  );
 }
 
 function together(shares: Shares, a: Scored, b: Scored): Scored {
@@ -111,7 +120,11 @@ function together(shares: Shares, a: Scored, b: Scored): Scored {
       for (const i of filledA[part] as number[])
         for (const j of filledB[share - part] as number[]) {
           const cell = share * scores.length + ((sum[i] as number[])[j] as number);
-          ways[cell] = (ways[cell] as number) + chosen * (a.ways[part * a.scores.length + i] as number) * (b.ways[(share - part) * b.scores.length + j] as number);
+          ways[cell] =
+            (ways[cell] as number) +
+            chosen *
+              (a.ways[part * a.scores.length + i] as number) *
+              (b.ways[(share - part) * b.scores.length + j] as number);
         }
     });
   return { scores, ways };
@@ -119,7 +132,9 @@ function together(shares: Shares, a: Scored, b: Scored): Scored {
 
 /** By share: the scores that it has ways for. */
 const filled = ({ size }: Shares, { scores, ways }: Scored): number[][] =>
-  Array.from({ length: size }, (_, share) => scores.map((_s, i) => i).filter((i) => (ways[share * scores.length + i] as number) > 0));
+  Array.from({ length: size }, (_, share) =>
+    scores.map((_s, i) => i).filter((i) => (ways[share * scores.length + i] as number) > 0),
+  );
 
 /** What is left for zones without a key, and for the tray: one score, 0. */
 function unscored(shares: Shares): Scored {
@@ -134,7 +149,9 @@ export function sumOver(shares: Shares, outcomes: Outcomes, measure: (score: num
   const zones = shares.setting.model.entries.map((entry, e) => scoredZone(shares, entry, e, outcomes));
   // In two halves, which are then laid against one another.
   const half = Math.floor(zones.length / 2);
-  const [one, other] = [zones.slice(half), [unscored(shares), ...zones.slice(0, half)]].map((some) => some.reduce((a, b) => together(shares, a, b))) as [Scored, Scored];
+  const [one, other] = [zones.slice(half), [unscored(shares), ...zones.slice(0, half)]].map((some) =>
+    some.reduce((a, b) => together(shares, a, b)),
+  ) as [Scored, Scored];
   const [filledOne, filledOther] = [filled(shares, one), filled(shares, other)];
   const value = one.scores.map((x) => other.scores.map((y) => measure(x + y)));
   let sum = 0;
@@ -142,7 +159,8 @@ export function sumOver(shares: Shares, outcomes: Outcomes, measure: (score: num
     const rest = size - 1 - part;
     for (const i of filledOne[part] as number[]) {
       let inner = 0;
-      for (const j of filledOther[rest] as number[]) inner += (other.ways[rest * other.scores.length + j] as number) * ((value[i] as number[])[j] as number);
+      for (const j of filledOther[rest] as number[])
+        inner += (other.ways[rest * other.scores.length + j] as number) * ((value[i] as number[])[j] as number);
       sum += chosen * (one.ways[part * one.scores.length + i] as number) * inner;
     }
   });

@@ -3,8 +3,8 @@ import { choose, factorial } from './numbers';
 import type { Setting } from './setting';
 
 /**
- * In how many ways copies, told apart, can be laid into some places: a list by how many there are. Places beside one another combine by the binomial convolution
- * (the product of exponential generating functions).
+ * In how many ways copies, told apart, can be laid into some places: a list by how many there are. Places beside one
+ * another combine by the binomial convolution (the product of exponential generating functions).
  */
 export type Ways = readonly bigint[];
 
@@ -13,7 +13,8 @@ export function together(a: Ways, b: Ways, most: number, budget: Budget): Ways {
   const longest = Math.min(b.length - 1, most);
   for (let n = 0; n <= most; n++) {
     let sum = 0n;
-    for (let k = Math.max(0, n - a.length + 1); k <= Math.min(n, longest); k++) sum += choose(n, k) * (a[n - k] as bigint) * (b[k] as bigint);
+    for (let k = Math.max(0, n - a.length + 1); k <= Math.min(n, longest); k++)
+      sum += choose(n, k) * (a[n - k] as bigint) * (b[k] as bigint);
     ways[n] = sum;
     budget.spend(4 * (Math.min(n, longest) + 1));
   }
@@ -22,7 +23,9 @@ export function together(a: Ways, b: Ways, most: number, budget: Budget): Ways {
 
 /** In how many ways 0, 1, … copies lie in one zone: in one, or in every order. */
 export const waysInZone = (setting: Setting, zone: number, most: number): Ways =>
-  Array.from({ length: Math.min(setting.room[zone] as number, most) + 1 }, (_, k) => (setting.ordered[zone] ? factorial(k) : 1n));
+  Array.from({ length: Math.min(setting.room[zone] as number, most) + 1 }, (_, k) =>
+    setting.ordered[zone] ? factorial(k) : 1n,
+  );
 
 /** The ways of laying copies into zones that are open to the same types, and into the tray where `tray`. */
 function waysInto(setting: Setting, zones: readonly number[], tray: boolean, most: number, budget: Budget): Ways {
@@ -45,7 +48,9 @@ export function freeWays(setting: Setting, zones: readonly number[], budget: Bud
   const toAll = zones.filter((z) => (open[z] as boolean[]).every(Boolean));
   const own = counts.map((_, type) => zones.filter((z) => !toAll.includes(z) && open[z]?.[type]));
   const common = waysInto(setting, toAll, setting.tray, all, budget);
-  const types = own.flatMap((mine, type) => (mine.length > 0 ? [{ type, ways: waysInto(setting, mine, false, counts[type] as number, budget) }] : []));
+  const types = own.flatMap((mine, type) =>
+    mine.length > 0 ? [{ type, ways: waysInto(setting, mine, false, counts[type] as number, budget) }] : [],
+  );
   const known = new Map<string, bigint>();
 
   return (wanted) => {

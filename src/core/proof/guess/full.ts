@@ -9,7 +9,10 @@ import { choose } from './numbers';
 import { neutralZones, type Setting } from './setting';
 import { sumName } from './sums';
 
-/** What the open entries hold so far, and how many copies of each type are left for zones without a key, and for the tray. */
+/**
+ * What the open entries hold so far, and how many copies of each type are left for zones without a key, and for the
+ * tray.
+ */
 interface State {
   readonly held: readonly number[];
   readonly sums: readonly number[];
@@ -20,8 +23,9 @@ interface State {
 const MOST_STATES = 150_000;
 
 /**
- * In how many arrangements every entry's zone is satisfied. Class after class is shared out among the entries it belongs to and what is left; of an entry only
- * how many it holds is remembered, from the first class that belongs to it to the last.
+ * In how many arrangements every entry's zone is satisfied. Class after class is shared out among the entries it
+ * belongs to and what is left; of an entry only how many it holds is remembered, from the first class that belongs to
+ * it to the last.
  */
 export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MOST_STATES): bigint {
   const { model, counts } = setting;
@@ -31,7 +35,9 @@ export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MOST
   const neutral = neutralZones(model);
   const free = freeWays(setting, neutral, budget);
   const plain = neutral.every((z) => setting.room[z] === counts.reduce((sum, n) => sum + n, 0));
-  const placesFor = counts.map((_, type) => BigInt(neutral.filter((z) => setting.open[z]?.[type]).length + (setting.tray ? 1 : 0)));
+  const placesFor = counts.map((_, type) =>
+    BigInt(neutral.filter((z) => setting.open[z]?.[type]).length + (setting.tray ? 1 : 0)),
+  );
 
   const classes = inOrder(forced.classes);
   const lastOf = entries.map((_, e) => classes.findLastIndex((one) => one.entries.includes(e)));
@@ -92,7 +98,11 @@ function sequencesFilled(setting: Setting): { classes: Class[] } | null {
     else if (sequences.length > 1) return null;
     else filled[only] = (filled[only] as number) + one.n;
   }
-  const complete = entries.every((entry, e) => !entry.sequence || (filled[e] === entry.order.length && entry.order.length <= (setting.room[entry.zone] as number)));
+  const complete = entries.every(
+    (entry, e) =>
+      !entry.sequence ||
+      (filled[e] === entry.order.length && entry.order.length <= (setting.room[entry.zone] as number)),
+  );
   return complete ? { classes } : null;
 }
 

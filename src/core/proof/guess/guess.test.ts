@@ -49,7 +49,10 @@ describe('where wrong ones cost and copies do not get in one another’s way', (
       const byListing = listed(model, 20_000);
       if (!byListing || model.entries.every(({ lo }) => lo === 0)) continue;
       compared++;
-      expect(meanHeld(setting, total, unlimited), `apart-${i}`).toBeCloseTo(byListing.fraction / byListing.arrangements, 11);
+      expect(meanHeld(setting, total, unlimited), `apart-${i}`).toBeCloseTo(
+        byListing.fraction / byListing.arrangements,
+        11,
+      );
     }
   });
 });
@@ -61,7 +64,10 @@ describe('the last resort for few copies all unlike', () => {
       const question = randomQuestion(`dense-${i}`);
       const model = questionModel({ ...question, marks: { ...question.marks, rule: 'perPlacement', wrongCosts: 0.5 } });
       const byListing = model.entries.length > 0 ? listed(model, 5000) : null;
-      const needed = model.entries.reduce((sum, { sum: total, sequence, order, lo }) => sum + (total ? 1 : sequence ? order.length : lo), 0);
+      const needed = model.entries.reduce(
+        (sum, { sum: total, sequence, order, lo }) => sum + (total ? 1 : sequence ? order.length : lo),
+        0,
+      );
       if (!byListing || needed === 0) continue;
       compared++;
       const { setting, total } = arrangements(model, unlimited);
@@ -70,26 +76,45 @@ describe('the last resort for few copies all unlike', () => {
         sumOver(shares, satisfying, () => 1),
         `dense-${i}`,
       ).toBe(byListing.full);
-      const mean = sumOver(shares, outcomesOf(setting, 0.5, unlimited), (score) => Math.min(1, Math.max(0, score / needed))) / Number(total);
+      const mean =
+        sumOver(shares, outcomesOf(setting, 0.5, unlimited), (score) => Math.min(1, Math.max(0, score / needed))) /
+        Number(total);
       expect(mean, `dense-${i}`).toBeCloseTo(byListing.fraction / byListing.arrangements, 11);
     }
   });
 
-  const unlike = Array.from({ length: 12 }, (_, i) => ({ id: `i${i}`, size: { w: 30, h: 20 }, home: { x: 40 * i, y: 480 }, value: Math.round(1000 * Math.sqrt(i + 2)) / 100 }));
-  const racks = ['a', 'b', 'c'].map((id, i) => ({ id, shape: { type: 'rect', x: 20 + 300 * i, y: 20, w: 280, h: 300 } }));
+  const unlike = Array.from({ length: 12 }, (_, i) => ({
+    id: `i${i}`,
+    size: { w: 30, h: 20 },
+    home: { x: 40 * i, y: 480 },
+    value: Math.round(1000 * Math.sqrt(i + 2)) / 100,
+  }));
+  const racks = ['a', 'b', 'c'].map((id, i) => ({
+    id,
+    shape: { type: 'rect', x: 20 + 300 * i, y: 20, w: 280, h: 300 },
+  }));
   const turned = (n: number) => [...unlike.slice(n), ...unlike.slice(0, n)].map(({ id }) => id);
   it.each(['exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing'])(
     'counts three sequences of the same twelve items, by %s',
     (sequenceRule) => {
       const key = racks.map(({ id }, i) => ({ zone: id, belongs: turned(4 * i), sequence: true }));
-      const model = questionModel(seeds({ items: unlike, zones: racks, key, marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5, sequenceRule } }));
+      const model = questionModel(
+        seeds({
+          items: unlike,
+          zones: racks,
+          key,
+          marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5, sequenceRule },
+        }),
+      );
       expect(guessing(model, '', unlimited, unlimited)).toMatchObject({ method: 'exact', fullMarkArrangements: '0' });
     },
     60_000,
   );
   it('counts three sums of the same twelve odd values', () => {
     const key = racks.map(({ id }) => ({ zone: id, sum: { target: 33.3, tolerance: 2 } }));
-    const model = questionModel(seeds({ items: unlike, zones: racks, key, marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 } }));
+    const model = questionModel(
+      seeds({ items: unlike, zones: racks, key, marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 } }),
+    );
     expect(guessing(model, '', unlimited, unlimited).method).toBe('exact');
   }, 60_000);
 });
@@ -110,14 +135,26 @@ describe('sampling', () => {
       if (guess.method !== 'sampled') continue;
       cases++;
       const { chance, expected } = guess.standardError as { chance: number; expected: number };
-      const near = (a: number | null, b: number | null, error: number) => Math.abs((a ?? 0) - (b ?? 0)) <= 4 * error + 0.02;
-      if (near(guess.expectedFraction, exact.expectedFraction, expected) && near(guess.chanceOfFullMarks, exact.chanceOfFullMarks, chance)) within++;
+      const near = (a: number | null, b: number | null, error: number) =>
+        Math.abs((a ?? 0) - (b ?? 0)) <= 4 * error + 0.02;
+      if (
+        near(guess.expectedFraction, exact.expectedFraction, expected) &&
+        near(guess.chanceOfFullMarks, exact.chanceOfFullMarks, chance)
+      )
+        within++;
     }
     expect(within).toBeGreaterThanOrEqual(39);
   }, 60_000);
 
   it('says nothing rather than guess when there was no time at all', () => {
     const none = budget(() => true);
-    expect(guessing(questionModel(randomQuestion('guess-1')), 'x', { spend: () => none.spend(1e9) }, { spend: () => none.spend(1e9) }).method).toBeNull();
+    expect(
+      guessing(
+        questionModel(randomQuestion('guess-1')),
+        'x',
+        { spend: () => none.spend(1e9) },
+        { spend: () => none.spend(1e9) },
+      ).method,
+    ).toBeNull();
   });
 });

@@ -13,7 +13,10 @@ import { satisfying } from './outcomes';
 import { drawer } from './sample';
 import { type Setting, settingOf, trayIsFree } from './setting';
 
-/** What guessing earns. All null where it cannot be said: without a key, with typed answers, or when time ran out before there was anything to say. */
+/**
+ * What guessing earns. All null where it cannot be said: without a key, with typed answers, or when time ran out before
+ * there was anything to say.
+ */
 export interface Guessing {
   readonly fullMarkArrangements: string | null;
   readonly chanceOfFullMarks: number | null;
@@ -24,11 +27,21 @@ export interface Guessing {
   readonly neverMissed: readonly number[];
 }
 
-const NOTHING: Guessing = { fullMarkArrangements: null, chanceOfFullMarks: null, expectedFraction: null, method: null, standardError: null, neverMissed: [] };
+const NOTHING: Guessing = {
+  fullMarkArrangements: null,
+  chanceOfFullMarks: null,
+  expectedFraction: null,
+  method: null,
+  standardError: null,
+  neverMissed: [],
+};
 /** Beyond so many copies the exact numbers grow too long to handle. */
 const MOST_COPIES = 700;
 
-/** `exactly` limits the counting, `altogether` the sampling too; of the two the first should run out well before the second. */
+/**
+ * `exactly` limits the counting, `altogether` the sampling too; of the two the first should run out well before the
+ * second.
+ */
 export function guessing(model: QuestionModel, seed: string, exactly: Budget, altogether: Budget): Guessing {
   if (model.entries.length === 0 || model.readers.some(Boolean)) return NOTHING;
   const all = settingOf(model, true).copies.reduce((sum, n) => sum + n, 0);
@@ -74,7 +87,9 @@ function counted(setting: Setting, total: bigint, budget: Budget): Guessing | nu
   }
 }
 
-/** Where there are few copies, all of them unlike, going through every share of them beats remembering too many states. */
+/**
+ * Where there are few copies, all of them unlike, going through every share of them beats remembering too many states.
+ */
 const FEW_STATES = 10_000;
 
 function fullMarks(setting: Setting, total: bigint, budget: Budget): bigint {
@@ -83,7 +98,13 @@ function fullMarks(setting: Setting, total: bigint, budget: Budget): bigint {
   return orTooMany(() => fullMarkWays(setting, budget, FEW_STATES)) ?? BigInt(sumOver(shares, satisfying, () => 1));
 }
 
-function expected(setting: Setting, full: bigint, total: bigint, marginals: readonly Marginal[], budget: Budget): number {
+function expected(
+  setting: Setting,
+  full: bigint,
+  total: bigint,
+  marginals: readonly Marginal[],
+  budget: Budget,
+): number {
   const { entries, question } = setting.model;
   const needed = entries.map(neededBy);
   const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
@@ -91,7 +112,10 @@ function expected(setting: Setting, full: bigint, total: bigint, marginals: read
     case 'allOrNothing':
       return ratio(full, total);
     case 'perZone':
-      return sum(marginals.map(({ satisfied }, e) => (entries[e]?.weight ?? 0) * ratio(satisfied, total))) / sum(entries.map(({ weight }) => weight));
+      return (
+        sum(marginals.map(({ satisfied }, e) => (entries[e]?.weight ?? 0) * ratio(satisfied, total))) /
+        sum(entries.map(({ weight }) => weight))
+      );
     case 'perPlacement':
       if (question.marks.wrongCosts > 0) return meanHeld(setting, total, budget);
       return sum(marginals.map(({ right }) => right)) / sum(needed);
@@ -128,7 +152,10 @@ function sampled(setting: Setting, seed: string, budget: Budget): Guessing {
     chanceOfFullMarks: chance,
     expectedFraction: mean,
     method: 'sampled',
-    standardError: { chance: Math.sqrt((chance * (1 - chance)) / n), expected: Math.sqrt(Math.max(0, squares / n - mean * mean) / n) },
+    standardError: {
+      chance: Math.sqrt((chance * (1 - chance)) / n),
+      expected: Math.sqrt(Math.max(0, squares / n - mean * mean) / n),
+    },
     neverMissed: [],
   };
 }

@@ -11,9 +11,10 @@ import { neutralZones, type Setting } from './setting';
 import { sumName } from './sums';
 
 /**
- * The mean of (R − wrongCosts·W)/N held to 0…1 over all arrangements. Where wrong ones cost, the zones cannot be looked at one by one: the mean of what is held to
- * a range is not what the means come to. Where copies do not get in one another's way the scores of the entries multiply; of few copies every share is gone through; else
- * zone after zone takes its part of what the ones before have left, and the score is carried along.
+ * The mean of (R − wrongCosts·W)/N held to 0…1 over all arrangements. Where wrong ones cost, the zones cannot be looked
+ * at one by one: the mean of what is held to a range is not what the means come to. Where copies do not get in one
+ * another's way the scores of the entries multiply; of few copies every share is gone through; else zone after zone
+ * takes its part of what the ones before have left, and the score is carried along.
  */
 export function meanHeld(setting: Setting, total: bigint, budget: Budget): number {
   const { model } = setting;
@@ -24,7 +25,8 @@ export function meanHeld(setting: Setting, total: bigint, budget: Budget): numbe
   let mean = 0;
   const apart = scoresApart(setting, budget);
   if (apart) {
-    for (const [c, row] of apart.entries()) for (const [w, ways] of row.entries()) mean += held(c - wrongCosts * w) * ratio(ways, total);
+    for (const [c, row] of apart.entries())
+      for (const [w, ways] of row.entries()) mean += held(c - wrongCosts * w) * ratio(ways, total);
     return Math.min(1, mean);
   }
   const shares = orTooMany(() => sharesOf(setting, total, budget));
@@ -57,7 +59,9 @@ function addScore(scores: Scores, score: number, ways: bigint): void {
 function scoreWays(setting: Setting, outcomes: Outcomes, budget: Budget): Scores {
   const { model } = setting;
   let classes = classesOf(setting);
-  let states = new Map<string, Left>([['', { counts: classes.map(({ n }) => n), scores: new Map([['0', { score: 0, ways: 1n }]]) }]]);
+  let states = new Map<string, Left>([
+    ['', { counts: classes.map(({ n }) => n), scores: new Map([['0', { score: 0, ways: 1n }]]) }],
+  ]);
   model.entries.forEach((entry, e) => {
     const { zone } = entry;
     const open = classes.map(({ type }) => setting.open[zone]?.[type] === true);
@@ -86,7 +90,8 @@ function scoreWays(setting: Setting, outcomes: Outcomes, budget: Budget): Scores
         const chosen = taken.reduce((ways, k, i) => ways * choose(counts[i] as number, k), 1n);
         const before = state.scores.size;
         for (const outcome of outcomes(entry, e, classes, taken))
-          for (const { score, ways } of scores.values()) addScore(state.scores, score + outcome.score, ways * chosen * outcome.ways);
+          for (const { score, ways } of scores.values())
+            addScore(state.scores, score + outcome.score, ways * chosen * outcome.ways);
         kept += state.scores.size - before;
         if (kept > MOST_SCORES) throw new TooMany('too many scores to hold apart');
         budget.spend(40 * scores.size);
@@ -113,7 +118,15 @@ function merged(classes: readonly Class[], e: number): { classes: Class[]; into:
     const known = found.get(name);
     if (known !== undefined) return known;
     found.set(name, next.length);
-    return next.push({ type, entries: later, value: later.length === 0 ? 0 : value, n, item: later.length === 0 ? -1 : item }) - 1;
+    return (
+      next.push({
+        type,
+        entries: later,
+        value: later.length === 0 ? 0 : value,
+        n,
+        item: later.length === 0 ? -1 : item,
+      }) - 1
+    );
   });
   return { classes: next, into };
 }

@@ -9,7 +9,10 @@ import { orderings, unitOf } from './sequences';
 import type { Setting } from './setting';
 import { sumName } from './sums';
 
-/** One entry by itself, over all arrangements: in how many its zone is satisfied, and the mean of c, the placements that are right. */
+/**
+ * One entry by itself, over all arrangements: in how many its zone is satisfied, and the mean of c, the placements that
+ * are right.
+ */
 export interface Marginal {
   readonly satisfied: bigint;
   readonly right: number;
@@ -30,7 +33,12 @@ export function marginal(setting: Setting, entry: EntryModel, total: bigint, bud
     if (type >= 0 && here[type]) belonging[type] = (belonging[type] as number) + (setting.copies[item] as number);
   }
   const strange = counts.map((n, type) => (here[type] ? n - (belonging[type] as number) : 0));
-  const space = { belonging, strange, room: room[entry.zone] as number, rest: (taken: readonly number[]) => others(counts.map((n, type) => n - (taken[type] as number))) };
+  const space = {
+    belonging,
+    strange,
+    room: room[entry.zone] as number,
+    rest: (taken: readonly number[]) => others(counts.map((n, type) => n - (taken[type] as number))),
+  };
   if (entry.sequence) return ofSequence(setting, entry, space, total, budget);
   return entry.sum ? ofSum(setting, entry, space, total, budget) : ofCount(entry, space, total, budget);
 }
@@ -43,10 +51,16 @@ interface Space {
   readonly rest: (taken: readonly number[]) => bigint;
 }
 
-const product = (from: readonly number[], taken: readonly number[]) => taken.reduce((ways, k, type) => ways * choose(from[type] as number, k), 1n);
+const product = (from: readonly number[], taken: readonly number[]) =>
+  taken.reduce((ways, k, type) => ways * choose(from[type] as number, k), 1n);
 const size = (taken: readonly number[]) => taken.reduce((sum, k) => sum + k, 0);
 
-function ofCount({ lo, hi }: EntryModel, { belonging, strange, room, rest }: Space, total: bigint, budget: Budget): Marginal {
+function ofCount(
+  { lo, hi }: EntryModel,
+  { belonging, strange, room, rest }: Space,
+  total: bigint,
+  budget: Budget,
+): Marginal {
   let satisfied = 0n;
   let right = 0n;
   for (const taken of compositions(belonging, room)) {
@@ -67,9 +81,17 @@ function ofCount({ lo, hi }: EntryModel, { belonging, strange, room, rest }: Spa
 
 const MOST_SUMS = 400_000;
 
-function ofSum(setting: Setting, entry: EntryModel, { belonging, room, rest }: Space, total: bigint, budget: Budget): Marginal {
+function ofSum(
+  setting: Setting,
+  entry: EntryModel,
+  { belonging, room, rest }: Space,
+  total: bigint,
+  budget: Budget,
+): Marginal {
   const { model, copies, typeOf, open } = setting;
-  let sums = new Map<string, { taken: number[]; sum: number; ways: bigint }>([['', { taken: belonging.map(() => 0), sum: 0, ways: 1n }]]);
+  let sums = new Map<string, { taken: number[]; sum: number; ways: bigint }>([
+    ['', { taken: belonging.map(() => 0), sum: 0, ways: 1n }],
+  ]);
   for (const item of entry.order) {
     const type = typeOf[item] as number;
     if (type < 0 || !open[entry.zone]?.[type]) continue;
@@ -96,7 +118,13 @@ function ofSum(setting: Setting, entry: EntryModel, { belonging, room, rest }: S
   return { satisfied, right: ratio(satisfied, total) };
 }
 
-function ofSequence(setting: Setting, entry: EntryModel, { belonging, strange, room, rest }: Space, total: bigint, budget: Budget): Marginal {
+function ofSequence(
+  setting: Setting,
+  entry: EntryModel,
+  { belonging, strange, room, rest }: Space,
+  total: bigint,
+  budget: Budget,
+): Marginal {
   const { sequenceRule } = setting.model.question.marks;
   const { order } = entry;
   const n = order.length;
@@ -132,7 +160,8 @@ function ofSequence(setting: Setting, entry: EntryModel, { belonging, strange, r
       for (let i = 0; i + 1 < n && k >= 2; i++) here += holding(taken, [i, i + 1]) * factorial(k - 1);
     } else if (sequenceRule === 'pairsInOrder') {
       budget.spend(30 * n * n);
-      for (let i = 0; i < n; i++) for (let j = i + 1; j < n && k >= 2; j++) here += holding(taken, [i, j]) * (factorial(k) / 2n);
+      for (let i = 0; i < n; i++)
+        for (let j = i + 1; j < n && k >= 2; j++) here += holding(taken, [i, j]) * (factorial(k) / 2n);
     } else {
       for (const ofKey of compositions(
         belonging.map((b, type) => Math.min(b, taken[type] as number)),
@@ -144,7 +173,8 @@ function ofSequence(setting: Setting, entry: EntryModel, { belonging, strange, r
           taken.map((t, type) => t - (ofKey[type] as number)),
         );
         const runs = orderings('longestRun', n, { k, r, low: 0, pairs: 0, complete: false }, budget);
-        here += product(belonging, ofKey) * others * runs.reduce((sum, ways, length) => sum + BigInt(length) * ways, 0n);
+        here +=
+          product(belonging, ofKey) * others * runs.reduce((sum, ways, length) => sum + BigInt(length) * ways, 0n);
         budget.spend(20);
       }
     }

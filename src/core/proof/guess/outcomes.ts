@@ -12,7 +12,12 @@ export interface Outcome {
   readonly ways: bigint;
 }
 /** What a zone can come to with some of each class in it. */
-export type Outcomes = (entry: EntryModel, e: number, classes: readonly Class[], taken: readonly number[]) => readonly Outcome[];
+export type Outcomes = (
+  entry: EntryModel,
+  e: number,
+  classes: readonly Class[],
+  taken: readonly number[],
+) => readonly Outcome[];
 
 interface Content {
   readonly k: number;
@@ -36,7 +41,14 @@ function contentOf(entry: EntryModel, e: number, classes: readonly Class[], take
   });
   const wrong = k - r;
   const surplus = Math.max(0, r - entry.hi);
-  return { k, r, wrong, surplus, complete: wrong === 0 && r === entry.order.length, satisfied: wrong === 0 && r >= entry.lo && surplus === 0 && sumHolds(entry.sum, sum) };
+  return {
+    k,
+    r,
+    wrong,
+    surplus,
+    complete: wrong === 0 && r === entry.order.length,
+    satisfied: wrong === 0 && r >= entry.lo && surplus === 0 && sumHolds(entry.sum, sum),
+  };
 }
 
 /** Is the zone satisfied? 1 in as many orders as satisfy it, else nothing at all. */
@@ -58,8 +70,16 @@ export function outcomesOf(setting: Setting, wrongCosts: number, budget: Budget)
     const costs = wrongCosts * wrong;
     if (r === 0) return [{ score: -costs, ways: factorial(k) }];
     const { sequenceRule } = setting.model.question.marks;
-    const there = entry.order.map((item) => classes.some((one, i) => (taken[i] as number) > 0 && one.item === item && one.entries.includes(e)));
-    const present = { k, r, low: there.slice(0, k).filter(Boolean).length, pairs: there.filter((here, i) => here && there[i + 1]).length, complete };
+    const there = entry.order.map((item) =>
+      classes.some((one, i) => (taken[i] as number) > 0 && one.item === item && one.entries.includes(e)),
+    );
+    const present = {
+      k,
+      r,
+      low: there.slice(0, k).filter(Boolean).length,
+      pairs: there.filter((here, i) => here && there[i + 1]).length,
+      complete,
+    };
     const unit = unitOf(sequenceRule, entry.order.length);
     const name = `${entry.order.length}|${Object.values(present).join()}`;
     const ways = known.get(name) ?? orderings(sequenceRule, entry.order.length, present, budget);

@@ -69,7 +69,8 @@ export function drawer(setting: Setting, budget: Budget): Draw {
     after.unshift(
       later.map((_, before) => {
         let sum = 0n;
-        for (let m = 0; m <= n && before + m < later.length; m++) sum += choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (later[before + m] as bigint);
+        for (let m = 0; m <= n && before + m < later.length; m++)
+          sum += choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (later[before + m] as bigint);
         return sum;
       }),
     );
@@ -81,14 +82,21 @@ export function drawer(setting: Setting, budget: Budget): Draw {
       const left = copies.length;
       const behind = row.from[i + 1] as Ways;
       const mine = place < 0 ? null : waysInZone(setting, place, left);
-      const weights = Array.from({ length: left + 1 }, (_, k) => choose(left, k) * (mine ? (mine[k] ?? 0n) : 1n) * (behind[left - k] ?? 0n));
+      const weights = Array.from(
+        { length: left + 1 },
+        (_, k) => choose(left, k) * (mine ? (mine[k] ?? 0n) : 1n) * (behind[left - k] ?? 0n),
+      );
       const taken = takeOut(copies, pick(weights, next), next);
       if (place >= 0) for (const copy of taken) settle(board, copy, place, (board.zones[place] as Copy[]).length);
     });
   };
 
   const ofType = counts.map((_, type) =>
-    model.items.flatMap((_i, item) => (setting.typeOf[item] === type ? Array.from({ length: setting.copies[item] as number }, (_c, copy) => copyOf(item, copy)) : [])),
+    model.items.flatMap((_i, item) =>
+      setting.typeOf[item] === type
+        ? Array.from({ length: setting.copies[item] as number }, (_c, copy) => copyOf(item, copy))
+        : [],
+    ),
   );
   return (next) => {
     const board = emptyBoard(model);
@@ -96,7 +104,10 @@ export function drawer(setting: Setting, budget: Budget): Draw {
     let before = 0;
     counts.forEach((n, type) => {
       const copies = [...(ofType[type] as Copy[])];
-      const weights = Array.from({ length: n + 1 }, (_, m) => choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (after[type + 1]?.[before + m] ?? 0n));
+      const weights = Array.from(
+        { length: n + 1 },
+        (_, m) => choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (after[type + 1]?.[before + m] ?? 0n),
+      );
       const m = pick(weights, next);
       before += m;
       shared.push(...takeOut(copies, m, next));

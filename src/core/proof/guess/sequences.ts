@@ -3,8 +3,9 @@ import { type Budget, TooMany } from '../budget';
 import { choose, factorial } from './numbers';
 
 /**
- * Lists of k different copies of which r are of the key's items, in every order: how they are distributed by what the sequence rule counts in them (places,
- * pairs, the longest run), as ways by count. `low` is how many of the r stand in the key before place k; `pairs` how many neighbours of the key are both there.
+ * Lists of k different copies of which r are of the key's items, in every order: how they are distributed by what the
+ * sequence rule counts in them (places, pairs, the longest run), as ways by count. `low` is how many of the r stand in
+ * the key before place k; `pairs` how many neighbours of the key are both there.
  */
 export interface Present {
   readonly k: number;
@@ -15,13 +16,22 @@ export interface Present {
   readonly complete: boolean;
 }
 
-/** Ways by what is counted; the share of the sequence that one counted thing is worth, times its length, is {@link unitOf}. */
-export function orderings(rule: Marks['sequenceRule'], length: number, present: Present, budget: Budget): readonly bigint[] {
+/**
+ * Ways by what is counted; the share of the sequence that one counted thing is worth, times its length, is {@link
+ * unitOf}.
+ */
+export function orderings(
+  rule: Marks['sequenceRule'],
+  length: number,
+  present: Present,
+  budget: Budget,
+): readonly bigint[] {
   const { k, r, low, pairs, complete } = present;
   const effective = length === 1 && rule !== 'longestRun' && rule !== 'allOrNothing' ? 'exactPosition' : rule;
   switch (effective) {
     case 'exactPosition':
-      // Of the ways to have m of them in their places: chosen, and the others nowhere in theirs (inclusion and exclusion).
+      // Of the ways to have m of them in their places: chosen, and the others nowhere in theirs (inclusion and
+      // exclusion).
       return exactly(low, (j) => choose(low, j) * factorial(k - j));
     case 'adjacentPairs':
       // j neighbours kept together make k − j blocks.
@@ -70,8 +80,8 @@ function inversions(r: number, budget: Budget): readonly bigint[] {
 const MOST_RUN = 45;
 const knownRuns = new Map<number, bigint[]>();
 /**
- * Permutations of r by their longest increasing run: by the Robinson–Schensted correspondence, Σ (f^λ)² over the partitions λ of r whose first part is the length,
- * f^λ by the hook lengths (Frame, Robinson and Thrall, 1954).
+ * Permutations of r by their longest increasing run: by the Robinson–Schensted correspondence, Σ (f^λ)² over the
+ * partitions λ of r whose first part is the length, f^λ by the hook lengths (Frame, Robinson and Thrall, 1954).
  */
 function longestRuns(r: number, budget: Budget): readonly bigint[] {
   const known = knownRuns.get(r);

@@ -1,8 +1,9 @@
 import type { EntryModel, QuestionModel } from '../../judge/model';
 
 /**
- * What a guesser has before them. Items are told apart by *type*: two items are of one type when the same zones are open to them by family. `copies` are by item
- * index, endless items standing for as many as `question-document.md` says; `typeOf` is −1 for an item that no zone is open to, which can only lie in the tray.
+ * What a guesser has before them. Items are told apart by *type*: two items are of one type when the same zones are
+ * open to them by family. `copies` are by item index, endless items standing for as many as `question-document.md`
+ * says; `typeOf` is −1 for an item that no zone is open to, which can only lie in the tray.
  */
 export interface Setting {
   readonly model: QuestionModel;
@@ -36,7 +37,10 @@ function wanted({ sum, needless, lo, hi }: EntryModel, value: number): number {
   return Number.isFinite(hi) ? hi : lo;
 }
 
-/** The setting of a question; `tray` is decided by the caller where it depends on whether there would be any arrangement without it. */
+/**
+ * The setting of a question; `tray` is decided by the caller where it depends on whether there would be any arrangement
+ * without it.
+ */
 export function settingOf(model: QuestionModel, tray: boolean): Setting {
   const { zones, items } = model;
   const families = [...new Set(zones.flatMap(({ family }) => (family === null ? [] : [family])))];
@@ -73,4 +77,5 @@ export function trayIsFree(model: QuestionModel): boolean {
 }
 
 /** Zones without a key entry: nothing in them is right or wrong. */
-export const neutralZones = ({ zones, entryOf }: QuestionModel): number[] => zones.map((_, z) => z).filter((z) => !entryOf[z]);
+export const neutralZones = ({ zones, entryOf }: QuestionModel): number[] =>
+  zones.map((_, z) => z).filter((z) => !entryOf[z]);

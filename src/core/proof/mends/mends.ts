@@ -35,7 +35,10 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
     const zone = zoneIn(at);
     const entry = at.question.key.find((one) => one.zone === zone?.id);
     if (!zone || !entry) return null;
-    const exist = (entry.belongs ?? []).reduce((sum, id) => sum + Number(at.question.items.find((item) => item.id === id)?.copies ?? 0), 0);
+    const exist = (entry.belongs ?? []).reduce(
+      (sum, id) => sum + Number(at.question.items.find((item) => item.id === id)?.copies ?? 0),
+      0,
+    );
     return exist > 0 ? mend(`Need all ${exist}`, setNeed(at.question, zone.id, { rule: 'all' })) : null;
   },
   needMoreThanRoom: (at) => {
@@ -45,7 +48,9 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
   },
   familyMismatch: (at) => {
     const [zone, item] = [zoneIn(at), itemIn(at)];
-    return zone && item ? mend(`Put it into the family "${zone.family}"`, setItem(at.question, item.id, 'family', zone.family)) : null;
+    return zone && item
+      ? mend(`Put it into the family "${zone.family}"`, setItem(at.question, item.id, 'family', zone.family))
+      : null;
   },
   keyedButTurnedAway: (at) => uncovered(at, at.where[1], at.where.slice(1)),
   neverWins: (at) => uncovered(at, at.where[0], at.where),
@@ -56,7 +61,8 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
   cannotBePickedUp: (at) => {
     const item = itemIn(at);
     if (!item) return null;
-    if (at.question.tray && item.home !== null) return mend('Put it into the tray', setItem(at.question, item.id, 'home', null));
+    if (at.question.tray && item.home !== null)
+      return mend('Put it into the tray', setItem(at.question, item.id, 'home', null));
     return mend('Bring it out into the open', intoTheOpen(at.question, refTo('item', item.id)));
   },
   overflow: (at) => {
@@ -64,7 +70,9 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
     return zone ? mend('Make the zone hold them', makeZoneHold(at.question, at.model, zone.id)) : null;
   },
   emptyEarns: ({ question, model }) => {
-    const idle = new Set(model.entries.filter(({ lo, weight }) => lo === 0 && weight > 0).map(({ zone }) => model.zones[zone]?.id));
+    const idle = new Set(
+      model.entries.filter(({ lo, weight }) => lo === 0 && weight > 0).map(({ zone }) => model.zones[zone]?.id),
+    );
     return mend(
       'Give those zones no weight',
       setQuestion(
@@ -74,8 +82,15 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
       ),
     );
   },
-  allInEarns: ({ question }) => mend('Let each wrong one cost as much as a right one earns', setQuestion(question, 'marks', { ...question.marks, wrongCosts: 1 })),
-  orderGivesAway: ({ question }) => (question.tray ? mend('Shuffle the start order', setQuestion(question, 'tray', { ...question.tray, order: 'shuffled' })) : null),
+  allInEarns: ({ question }) =>
+    mend(
+      'Let each wrong one cost as much as a right one earns',
+      setQuestion(question, 'marks', { ...question.marks, wrongCosts: 1 }),
+    ),
+  orderGivesAway: ({ question }) =>
+    question.tray
+      ? mend('Shuffle the start order', setQuestion(question, 'tray', { ...question.tray, order: 'shuffled' }))
+      : null,
   tryingWins: ({ question }) =>
     question.tries === null
       ? mend('Allow three tries', setQuestion(question, 'tries', 3))
@@ -91,16 +106,24 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
         const style = ownStyle(look, state);
         const fill = style.fill ?? ownStyle(look, 'rest').fill ?? plainColours(look.of, state).fill;
         const text = style.text ?? ownStyle(look, 'rest').text ?? plainColours(look.of, state).text;
-        const readable = contrast(fill, text) >= LEAST_CONTRAST ? style : { ...style, text: contrast(fill, 'ink') >= contrast(fill, 'sheet') ? 'ink' : 'sheet' };
+        const readable =
+          contrast(fill, text) >= LEAST_CONTRAST
+            ? style
+            : { ...style, text: contrast(fill, 'ink') >= contrast(fill, 'sheet') ? 'ink' : 'sheet' };
         return Object.keys(readable).length > 0 ? [[state, readable]] : [];
       }),
     );
-    return mend('Take ink or paper, whichever is read better', setLook(question, id, { ...look, states } as typeof look));
+    return mend(
+      'Take ink or paper, whichever is read better',
+      setLook(question, id, { ...look, states } as typeof look),
+    );
   },
   noDescription: ({ question, where }) => {
     const id = where.find((one) => Object.hasOwn(question.media, one));
     const medium = id === undefined ? undefined : question.media[id];
-    return id !== undefined && medium ? mend('Mark it as decorative', setMedium(question, id, { ...medium, decorative: true })) : null;
+    return id !== undefined && medium
+      ? mend('Mark it as decorative', setMedium(question, id, { ...medium, decorative: true }))
+      : null;
   },
   gapWidthsDiffer: ({ question, where }) =>
     mend(
@@ -116,7 +139,8 @@ function uncovered(at: At, id: string | undefined, both: readonly string[]): Men
   if (id === undefined) return null;
   const step = reorder(at.question, new Set([refTo('zone', id)]), 'front');
   const covered = findings(questionModel(applyAll(at.question, step))).some(
-    ({ code, where }) => (code === 'neverWins' || code === 'keyedButTurnedAway') && both.some((one) => where.includes(one)),
+    ({ code, where }) =>
+      (code === 'neverWins' || code === 'keyedButTurnedAway') && both.some((one) => where.includes(one)),
   );
   return covered ? apart({ ...at, where: both }) : mend('Put it in front', step);
 }
@@ -128,7 +152,10 @@ function reachable({ question, model }: At, zone: Zone): Mend | null {
     const onIt = ontoScene(question, refTo('zone', zone.id));
     return mend('Ask only for the centre of the item', [...onIt, ...setZone(question, zone.id, 'reach', reach)]);
   }
-  return mend('Bring the zone onto the scene', [...ontoScene(question, refTo('zone', zone.id)), ...makeZoneHold(question, model, zone.id)]);
+  return mend('Bring the zone onto the scene', [
+    ...ontoScene(question, refTo('zone', zone.id)),
+    ...makeZoneHold(question, model, zone.id),
+  ]);
 }
 
 const LATTICE = 8;
@@ -174,7 +201,11 @@ function roomForWords({ question, where }: At): Mend | null {
       const ref = refTo('zone', id);
       const frame = at.get(ref);
       const w = Math.ceil(widthForTitle(question, label, look));
-      return frame && w > frame.w ? setFrames(question, [{ ref, frame: { ...frame, x: Math.max(0, Math.min(frame.x, question.scene.width - w)), w } }]) : [];
+      return frame && w > frame.w
+        ? setFrames(question, [
+            { ref, frame: { ...frame, x: Math.max(0, Math.min(frame.x, question.scene.width - w)), w } },
+          ])
+        : [];
     });
   return mend('Make room for its words', [...items, ...zones]);
 }
@@ -192,11 +223,16 @@ function apart({ question, where }: At): Mend | null {
     { x: other.x, y: one.y + one.h },
     { x: other.x, y: one.y - other.h },
   ].filter(({ x, y }) => x >= 0 && y >= 0 && x + other.w <= width && y + other.h <= height);
-  const nearest = places.sort((p, q) => Math.hypot(p.x - other.x, p.y - other.y) - Math.hypot(q.x - other.x, q.y - other.y))[0];
+  const nearest = places.sort(
+    (p, q) => Math.hypot(p.x - other.x, p.y - other.y) - Math.hypot(q.x - other.x, q.y - other.y),
+  )[0];
   return nearest ? mend('Move them apart', setFrames(question, [{ ref: b, frame: { ...other, ...nearest } }])) : null;
 }
 
-/** The least side a thing needs so that it is 24 px where the scene is shown 320 px wide, where the page does not scale below that. */
+/**
+ * The least side a thing needs so that it is 24 px where the scene is shown 320 px wide, where the page does not scale
+ * below that.
+ */
 function larger({ question, where }: At): Mend | null {
   const small = Math.ceil((24 * question.scene.width) / 320);
   const refs = new Set(where.flatMap((id) => [refTo('item', id), refTo('zone', id)]));
@@ -207,7 +243,16 @@ function larger({ question, where }: At): Mend | null {
       question,
       chosen.map(({ ref, frame }) => {
         const [w, h] = [Math.max(frame.w, small), Math.max(frame.h, small)];
-        return { ref, frame: { ...frame, x: Math.max(0, Math.min(frame.x, question.scene.width - w)), y: Math.max(0, Math.min(frame.y, question.scene.height - h)), w, h } };
+        return {
+          ref,
+          frame: {
+            ...frame,
+            x: Math.max(0, Math.min(frame.x, question.scene.width - w)),
+            y: Math.max(0, Math.min(frame.y, question.scene.height - h)),
+            w,
+            h,
+          },
+        };
       }),
     ),
   );

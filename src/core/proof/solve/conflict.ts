@@ -8,10 +8,15 @@ import { solveUpright } from './solve';
 const MOST_SETS = 4000;
 
 /**
- * The smallest set of rules that contradict one another, of a question that has no answer. First rules are left out one by one as long as what stays has no answer;
- * then smaller sets are looked through, as far as there are not too many of them.
+ * The smallest set of rules that contradict one another, of a question that has no answer. First rules are left out one
+ * by one as long as what stays has no answer; then smaller sets are looked through, as far as there are not too many of
+ * them.
  */
-export function conflict(model: QuestionModel, reachable: (item: number, zone: number) => Reachable, budget: Budget): Rule[] {
+export function conflict(
+  model: QuestionModel,
+  reachable: (item: number, zone: number) => Reachable,
+  budget: Budget,
+): Rule[] {
   const all = rulesOf(model);
   const contradict = (rules: readonly Rule[]) => {
     const names = new Set(rules.map(nameOf));
@@ -27,7 +32,8 @@ export function conflict(model: QuestionModel, reachable: (item: number, zone: n
     const fewer = core.filter((other) => other !== rule);
     if (contradict(fewer)) core = fewer;
   }
-  for (let size = 1; size < core.length && sets(all.length, size) <= MOST_SETS; size++) for (const some of subsets(all, size)) if (contradict(some)) return some;
+  for (let size = 1; size < core.length && sets(all.length, size) <= MOST_SETS; size++)
+    for (const some of subsets(all, size)) if (contradict(some)) return some;
   return core;
 }
 
@@ -42,5 +48,6 @@ function* subsets<T>(values: readonly T[], size: number, from = 0): Generator<T[
     yield [];
     return;
   }
-  for (let i = from; i <= values.length - size; i++) for (const rest of subsets(values, size - 1, i + 1)) yield [values[i] as T, ...rest];
+  for (let i = from; i <= values.length - size; i++)
+    for (const rest of subsets(values, size - 1, i + 1)) yield [values[i] as T, ...rest];
 }

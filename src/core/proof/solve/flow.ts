@@ -1,8 +1,11 @@
 /**
- * The largest flow from the first node to the last (Dinic, 1970). `edges` are [from, to, capacity]; the flow on each is handed back in their order, Infinity being no
- * capacity to speak of.
+ * The largest flow from the first node to the last (Dinic, 1970). `edges` are [from, to, capacity]; the flow on each is
+ * handed back in their order, Infinity being no capacity to speak of.
  */
-export function largestFlow(nodes: number, edges: readonly (readonly [from: number, to: number, capacity: number])[]): { total: number; flow: number[] } {
+export function largestFlow(
+  nodes: number,
+  edges: readonly (readonly [from: number, to: number, capacity: number])[],
+): { total: number; flow: number[] } {
   const target: number[] = [];
   const left: number[] = [];
   const out: number[][] = Array.from({ length: nodes }, () => []);

@@ -2,8 +2,9 @@ import type { EntryModel, QuestionModel } from '../../judge/model';
 import type { Reachable } from '../reachable';
 
 /**
- * One rule of the author's that an answer has to keep: what an entry needs, what its zone holds, what family it takes, the sum, that an item can be brought there,
- * and how many copies of an item there are. Named, so that rules which contradict one another can be named.
+ * One rule of the author's that an answer has to keep: what an entry needs, what its zone holds, what family it takes,
+ * the sum, that an item can be brought there, and how many copies of an item there are. Named, so that rules which
+ * contradict one another can be named.
  */
 export interface Rule {
   readonly kind: 'need' | 'sum' | 'sequence' | 'capacity' | 'family' | 'reach' | 'copies';
@@ -44,10 +45,16 @@ export function rulesOf(model: QuestionModel): Rule[] {
 }
 
 /** The puzzle under the rules that `holds`; the others are as if the author had not made them. */
-export function puzzleOf(model: QuestionModel, reachable: (item: number, zone: number) => Reachable, holds: (rule: Rule) => boolean): Puzzle {
+export function puzzleOf(
+  model: QuestionModel,
+  reachable: (item: number, zone: number) => Reachable,
+  holds: (rule: Rule) => boolean,
+): Puzzle {
   return {
     model,
-    copies: model.items.map((item, of) => (model.question.items[of]?.copies === 'endless' || !holds({ kind: 'copies', of }) ? Infinity : item.copies)),
+    copies: model.items.map((item, of) =>
+      model.question.items[of]?.copies === 'endless' || !holds({ kind: 'copies', of }) ? Infinity : item.copies,
+    ),
     entries: model.entries.map((entry, of) => {
       const zone = model.zones[entry.zone] as QuestionModel['zones'][number];
       const needed = holds({ kind: entry.sequence ? 'sequence' : 'need', of });
@@ -59,7 +66,11 @@ export function puzzleOf(model: QuestionModel, reachable: (item: number, zone: n
         lo: needed ? entry.lo : 0,
         hi: Math.min(needed ? entry.hi : Infinity, room),
         sum: holds({ kind: 'sum', of }) ? entry.sum : null,
-        items: entry.order.filter((item) => (!byFamily || model.items[item]?.family === zone.family) && (!byReach || reachable(item, entry.zone).can === 'wins')),
+        items: entry.order.filter(
+          (item) =>
+            (!byFamily || model.items[item]?.family === zone.family) &&
+            (!byReach || reachable(item, entry.zone).can === 'wins'),
+        ),
       };
     }),
   };

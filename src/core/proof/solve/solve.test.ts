@@ -23,7 +23,9 @@ describe('an answer', () => {
       if (model.entries.length === 0) continue;
       const reachable = reachability(model);
       const endless = model.question.items.some(({ copies }) => copies === 'endless');
-      const found = endless ? null : solvableByListing(model, (item, zone) => reachable(item, zone).can === 'wins', 30_000);
+      const found = endless
+        ? null
+        : solvableByListing(model, (item, zone) => reachable(item, zone).can === 'wins', 30_000);
       const puzzle = puzzleOf(model, reachable, () => true);
       const answer = solveUpright(puzzle, unlimited);
       if (answer) expect(earnsFullMarks(puzzle, placementsOf(puzzle, answer)), seed).toBe(true);
@@ -38,7 +40,13 @@ describe('an answer', () => {
     const next = random(seedOf('sachets'));
     const values = Array.from({ length: 24 }, () => Math.round(next() * 1e6) / 1e4);
     const target = values.filter((_, i) => i % 3 === 0).reduce((a, b) => a + b, 0);
-    const items = values.map((value, i) => ({ id: `sachet-${i}`, label: `${value} g`, size: { w: 30, h: 20 }, home: { x: 30 * i, y: 480 }, value }));
+    const items = values.map((value, i) => ({
+      id: `sachet-${i}`,
+      label: `${value} g`,
+      size: { w: 30, h: 20 },
+      home: { x: 30 * i, y: 480 },
+      value,
+    }));
     const question = seeds({ items, key: [{ zone: 'dry', sum: { target, tolerance: 0 } }] });
     const puzzle = everything(questionModel(question));
     const answer = solveUpright(puzzle, unlimited);
@@ -60,8 +68,18 @@ describe('an answer', () => {
 
   it('does not let carriers rest in one another', () => {
     const piece = (id: string, x: number) => ({ id, size: { w: 100, h: 100 }, home: { x, y: 400 } });
-    const socket = (id: string, ridesOn: string) => ({ id, shape: { type: 'rect', x: 10, y: 10, w: 90, h: 90 }, ridesOn, reach: { rule: 'touch' } });
-    const build = (key: unknown) => seeds({ items: [piece('husk', 0), piece('germ', 200)], zones: [socket('in-husk', 'husk'), socket('in-germ', 'germ')], key });
+    const socket = (id: string, ridesOn: string) => ({
+      id,
+      shape: { type: 'rect', x: 10, y: 10, w: 90, h: 90 },
+      ridesOn,
+      reach: { rule: 'touch' },
+    });
+    const build = (key: unknown) =>
+      seeds({
+        items: [piece('husk', 0), piece('germ', 200)],
+        zones: [socket('in-husk', 'husk'), socket('in-germ', 'germ')],
+        key,
+      });
     const needs = (zone: string, item: string) => ({ zone, belongs: [item], need: { rule: 'all' } });
     expect(solvable(questionModel(build([needs('in-husk', 'germ')])))).toBe(true);
     expect(solvable(questionModel(build([needs('in-husk', 'germ'), needs('in-germ', 'husk')])))).toBe(false);
@@ -75,7 +93,9 @@ describe('what contradicts', () => {
   };
   it('is a need above the capacity', () => {
     const zone = { id: 'dry', shape: { type: 'rect', x: 0, y: 0, w: 400, h: 300 }, capacity: 1 };
-    expect(names(seeds({ zones: [zone], key: [{ zone: 'dry', belongs: ['barley', 'poppy'], need: { rule: 'all' } }] }))).toEqual(['capacity:0', 'need:0']);
+    expect(
+      names(seeds({ zones: [zone], key: [{ zone: 'dry', belongs: ['barley', 'poppy'], need: { rule: 'all' } }] })),
+    ).toEqual(['capacity:0', 'need:0']);
   });
   it('is two zones that need one item', () => {
     const both = ['dry', 'moist'].map((zone) => ({ zone, belongs: ['barley'], need: { rule: 'all' } }));

@@ -16,8 +16,9 @@ export interface ModelPlacement {
 }
 
 /**
- * Some answer that keeps every rule of the puzzle, or null: there is none. What stands in a sequence has to stand there; sums are dealt out by search; the rest is a
- * flow from items to entries that has to fill every lower bound. Throws when time is up or too much would have to be remembered.
+ * Some answer that keeps every rule of the puzzle, or null: there is none. What stands in a sequence has to stand
+ * there; sums are dealt out by search; the rest is a flow from items to entries that has to fill every lower bound.
+ * Throws when time is up or too much would have to be remembered.
  */
 export function solve(puzzle: Puzzle, budget: Budget): Answer | null {
   const { entries } = puzzle;
@@ -34,7 +35,9 @@ export function solve(puzzle: Puzzle, budget: Budget): Answer | null {
     }
   }
   const summed = entries.map((_, e) => e).filter((e) => entries[e]?.sum && !entries[e]?.entry.sequence);
-  const plain = entries.map((_, e) => e).filter((e) => !summed.includes(e) && !entries[e]?.entry.sequence && (entries[e]?.lo ?? 0) > 0);
+  const plain = entries
+    .map((_, e) => e)
+    .filter((e) => !summed.includes(e) && !entries[e]?.entry.sequence && (entries[e]?.lo ?? 0) > 0);
   if (summed.length === 0) return withFlow(puzzle, plain, left, sequences, budget);
 
   const wanting = (item: number) => plain.filter((e) => entries[e]?.items.includes(item)).join();
@@ -56,7 +59,13 @@ export function solve(puzzle: Puzzle, budget: Budget): Answer | null {
   return withFlow(puzzle, plain, left, [...sequences, ...sums], budget);
 }
 
-function withFlow(puzzle: Puzzle, plain: readonly number[], left: readonly number[], before: Answer, budget: Budget): Answer | null {
+function withFlow(
+  puzzle: Puzzle,
+  plain: readonly number[],
+  left: readonly number[],
+  before: Answer,
+  budget: Budget,
+): Answer | null {
   budget.spend(100);
   const rest = flowOf(puzzle, plain, left);
   return rest && [...before, ...rest];
@@ -81,13 +90,18 @@ function flowOf({ entries }: Puzzle, plain: readonly number[], left: readonly nu
   return ways.flatMap((way, i) => ((flow[i] as number) > 0 ? [{ ...way, n: flow[i] as number }] : []));
 }
 
-/** The same with no item resting, through others, in itself: where zones ride, an answer that goes round in a circle is no arrangement. */
+/**
+ * The same with no item resting, through others, in itself: where zones ride, an answer that goes round in a circle is
+ * no arrangement.
+ */
 export function solveUpright(puzzle: Puzzle, budget: Budget): Answer | null {
   const answer = solve(puzzle, budget);
   const circle = answer && circleIn(puzzle, answer);
   if (!circle) return answer;
   for (const { entry, item } of circle) {
-    const without = puzzle.entries.map((one, e) => (e === entry ? { ...one, items: one.items.filter((other) => other !== item) } : one));
+    const without = puzzle.entries.map((one, e) =>
+      e === entry ? { ...one, items: one.items.filter((other) => other !== item) } : one,
+    );
     const found = solveUpright({ ...puzzle, entries: without }, budget);
     if (found) return found;
   }

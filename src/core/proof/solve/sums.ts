@@ -17,16 +17,19 @@ interface Dealing {
   readonly entries: readonly PuzzleEntry[];
   /** By item, by entry: may it go there? */
   readonly open: readonly (readonly boolean[])[];
-  /** By position in `items`, by entry: the least and the most that the items from there on can add to the sum, and how many there are of them. */
+  /**
+   * By position in `items`, by entry: the least and the most that the items from there on can add to the sum, and how
+   * many there are of them.
+   */
   readonly least: readonly (readonly number[])[];
   readonly most: readonly (readonly number[])[];
   readonly count: readonly (readonly number[])[];
 }
 
 /**
- * Deals copies out to entries with a sum so that every sum and every bound holds and `rest` (what is left, by item) is enough for the other entries. Depth first over
- * the items, from the largest value down; a state that led nowhere is not entered twice. Null: there is no such dealing. Throws {@link TooMany} where that cannot
- * be said for certain.
+ * Deals copies out to entries with a sum so that every sum and every bound holds and `rest` (what is left, by item) is
+ * enough for the other entries. Depth first over the items, from the largest value down; a state that led nowhere is
+ * not entered twice. Null: there is no such dealing. Throws {@link TooMany} where that cannot be said for certain.
  */
 export function dealSums(
   entries: readonly PuzzleEntry[],
@@ -36,15 +39,25 @@ export function dealSums(
   rest: (left: readonly number[]) => boolean,
   budget: Budget,
 ): Dealt | null {
-  const items = [...new Set(entries.flatMap((entry) => entry.items))].sort((a, b) => Math.abs(values[b] as number) - Math.abs(values[a] as number));
+  const items = [...new Set(entries.flatMap((entry) => entry.items))].sort(
+    (a, b) => Math.abs(values[b] as number) - Math.abs(values[a] as number),
+  );
   let certain = true;
   const bounded = items.map((item) => {
     if (Number.isFinite(copies[item] as number)) return copies[item] as number;
-    const useful = entries.filter((entry) => entry.items.includes(item)).map((entry) => mostUseful(entry, values, item));
+    const useful = entries
+      .filter((entry) => entry.items.includes(item))
+      .map((entry) => mostUseful(entry, values, item));
     if (useful.includes(null)) certain = false;
     return useful.reduce<number>((sum, n) => sum + (n ?? MOST_OF_MIXED), 0);
   });
-  const dealing = { items, values, copies: bounded, entries, open: items.map((item) => entries.map((entry) => entry.items.includes(item))) };
+  const dealing = {
+    items,
+    values,
+    copies: bounded,
+    entries,
+    open: items.map((item) => entries.map((entry) => entry.items.includes(item))),
+  };
   const found = deal({ ...dealing, ...ranges(dealing) }, copies, shared, rest, budget);
   if (!found && !certain) throw new TooMany('values of both signs, without end');
   return found;
@@ -60,7 +73,13 @@ function mostUseful({ sum, hi, lo, items }: PuzzleEntry, values: readonly number
   return Math.max(0, Math.floor((far + SLACK) / Math.abs(value)));
 }
 
-function ranges({ items, values, copies, entries, open }: Omit<Dealing, 'least' | 'most' | 'count'>): Pick<Dealing, 'least' | 'most' | 'count'> {
+function ranges({
+  items,
+  values,
+  copies,
+  entries,
+  open,
+}: Omit<Dealing, 'least' | 'most' | 'count'>): Pick<Dealing, 'least' | 'most' | 'count'> {
   const [least, most, count] = [[], [], []].map(() => [entries.map(() => 0)]) as [number[][], number[][], number[][]];
   for (let i = items.length - 1; i >= 0; i--) {
     const all = (values[items[i] as number] as number) * (copies[i] as number);
@@ -72,7 +91,13 @@ function ranges({ items, values, copies, entries, open }: Omit<Dealing, 'least' 
   return { least, most, count };
 }
 
-function deal(dealing: Dealing, all: readonly number[], shared: (item: number) => string, rest: (left: readonly number[]) => boolean, budget: Budget): Dealt | null {
+function deal(
+  dealing: Dealing,
+  all: readonly number[],
+  shared: (item: number) => string,
+  rest: (left: readonly number[]) => boolean,
+  budget: Budget,
+): Dealt | null {
   const { items, values, copies, entries, open, least, most, count } = dealing;
   const dead = new Set<string>();
   const held = entries.map(() => 0);
@@ -89,7 +114,10 @@ function deal(dealing: Dealing, all: readonly number[], shared: (item: number) =
       const [r, s] = [held[e] as number, sums[e] as number];
       if (r > hi || r + (count[at]?.[e] as number) < lo) return true;
       if (!sum) return false;
-      return s + (most[at]?.[e] as number) < sum.target - sum.tolerance - SLACK || s + (least[at]?.[e] as number) > sum.target + sum.tolerance + SLACK;
+      return (
+        s + (most[at]?.[e] as number) < sum.target - sum.tolerance - SLACK ||
+        s + (least[at]?.[e] as number) > sum.target + sum.tolerance + SLACK
+      );
     });
 
   const visit = (at: number): boolean => {

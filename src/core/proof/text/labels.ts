@@ -14,7 +14,10 @@ function largestFont({ looks }: Question, look: string | null, otherwise: number
   return Math.max(otherwise, ...states.map((style) => (style as { fontSize?: number } | undefined)?.fontSize ?? 0));
 }
 
-/** The smallest box, no smaller than the item's own, that its words fit; null: they fit already, or it shows something else. */
+/**
+ * The smallest box, no smaller than the item's own, that its words fit; null: they fit already, or it shows something
+ * else.
+ */
 export function boxForWords(question: Question, { label, content, size, look }: Item): { w: number; h: number } | null {
   if (content || label === '') return null;
   const font = largestFont(question, look, ITEM_FONT);

@@ -3,7 +3,10 @@ import { ASCII, LATIN, OTHERS } from './widths';
 /** What a character of another script is taken to need: a full width, as in Chinese. */
 const UNKNOWN = 1000;
 
-/** The width of a text in the item font at a size, in the unit of the size. Kerning is left out, which makes texts wider rather than narrower. */
+/**
+ * The width of a text in the item font at a size, in the unit of the size. Kerning is left out, which makes texts wider
+ * rather than narrower.
+ */
 export function textWidth(text: string, fontSize: number): number {
   let thousandths = 0;
   for (const character of text) {
@@ -14,7 +17,9 @@ export function textWidth(text: string, fontSize: number): number {
   return (thousandths * fontSize) / 1000;
 }
 
-/** How many lines a text takes in a width: broken between words, and inside a word only where it is wider than a line. */
+/**
+ * How many lines a text takes in a width: broken between words, and inside a word only where it is wider than a line.
+ */
 export function linesNeeded(text: string, fontSize: number, width: number): number {
   return text.split('\n').reduce((lines, paragraph) => lines + paragraphLines(paragraph, fontSize, width), 0);
 }

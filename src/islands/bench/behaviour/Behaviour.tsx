@@ -9,7 +9,10 @@ import { ZoneBehaviour } from './ZoneBehaviour';
 
 const MOST_TRIES = 100;
 
-/** What zones do with items, items on their own and the question as a whole: set for one or for many at once; and how all of them look. */
+/**
+ * What zones do with items, items on their own and the question as a whole: set for one or for many at once; and how
+ * all of them look.
+ */
 export function Behaviour({ store }: { store: BenchStore }) {
   const book = store((s) => s.book);
   const question = store((s) => s.question);
@@ -42,10 +45,14 @@ export function Behaviour({ store }: { store: BenchStore }) {
         <LookBook store={store} />
       ) : (
         <>
-          {zones.length === 0 && items.length === 0 && <p className="text-mute mb-3">Select zones or items, on the scene or in the Ledger, to say what they do.</p>}
+          {zones.length === 0 && items.length === 0 && (
+            <p className="text-mute mb-3">Select zones or items, on the scene or in the Ledger, to say what they do.</p>
+          )}
           {zones.length > 0 && <ZoneBehaviour store={store} zones={zones} />}
           {items.length > 0 && <ItemBehaviour store={store} items={items} />}
-          {(zones.length > 0 || items.length > 0) && <Wears store={store} zones={zones} items={items} onBook={() => store.setState({ book: true })} />}
+          {(zones.length > 0 || items.length > 0) && (
+            <Wears store={store} zones={zones} items={items} onBook={() => store.setState({ book: true })} />
+          )}
           <WholeQuestion store={store} question={question} />
         </>
       )}

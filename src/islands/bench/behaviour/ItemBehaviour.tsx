@@ -27,7 +27,9 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
   const endless = common(items, (item) => (item.copies === 'endless' ? 'endless' : 'counted'));
   return (
     <section className="mt-4">
-      <h3 className="font-semibold">{items.length === 1 ? items[0]?.label || items[0]?.id : `${items.length} items`}</h3>
+      <h3 className="font-semibold">
+        {items.length === 1 ? items[0]?.label || items[0]?.id : `${items.length} items`}
+      </h3>
       <Choice
         label="Copies"
         options={[
@@ -39,7 +41,14 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
       />
       {endless === 'counted' && (
         <Setting label="">
-          <NumberSetting label="How many copies" value={copies === 'endless' ? undefined : copies} least={1} most={MOST_COPIES} whole onSet={(n) => n !== null && copy(n)} />
+          <NumberSetting
+            label="How many copies"
+            value={copies === 'endless' ? undefined : copies}
+            least={1}
+            most={MOST_COPIES}
+            whole
+            onSet={(n) => n !== null && copy(n)}
+          />
         </Setting>
       )}
       <Choice

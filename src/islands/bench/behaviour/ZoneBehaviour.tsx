@@ -64,9 +64,22 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
   const capacity = common(zones, (zone) => zone.capacity);
   return (
     <section>
-      <h3 className="font-semibold">{zones.length === 1 ? zones[0]?.label || zones[0]?.id : `${zones.length} zones`}</h3>
-      <Choice label="Reach" options={REACHES} value={reach ?? null} onChoose={(rule) => set('reach', () => (rule === 'share' ? { rule, share: 0.5 } : { rule }))} />
-      {reach === 'share' && <ShareSetting share={share} onSet={(to) => set('reach', () => ({ rule: 'share', share: to }))} onTry={(to) => store.setState({ shareTried: to })} />}
+      <h3 className="font-semibold">
+        {zones.length === 1 ? zones[0]?.label || zones[0]?.id : `${zones.length} zones`}
+      </h3>
+      <Choice
+        label="Reach"
+        options={REACHES}
+        value={reach ?? null}
+        onChoose={(rule) => set('reach', () => (rule === 'share' ? { rule, share: 0.5 } : { rule }))}
+      />
+      {reach === 'share' && (
+        <ShareSetting
+          share={share}
+          onSet={(to) => set('reach', () => ({ rule: 'share', share: to }))}
+          onTry={(to) => store.setState({ shareTried: to })}
+        />
+      )}
       <Choice
         label="Welcome"
         options={[
@@ -77,7 +90,15 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
         onChoose={(welcome) => set('welcome', () => welcome)}
       />
       <Setting label="Capacity">
-        <NumberSetting label="Capacity" value={capacity} least={1} most={MOST} whole empty="any number" onSet={(n) => set('capacity', () => n)} />
+        <NumberSetting
+          label="Capacity"
+          value={capacity}
+          least={1}
+          most={MOST}
+          whole
+          empty="any number"
+          onSet={(n) => set('capacity', () => n)}
+        />
       </Setting>
       {capacity !== null && (
         <Choice
@@ -90,13 +111,20 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
           onChoose={(whenFull) => set('whenFull', () => whenFull)}
         />
       )}
-      <Choice label="Settle" options={SETTLES} value={settle ?? null} onChoose={(rule) => set('settle', (zone) => settleBy(rule, zone.settle))} />
+      <Choice
+        label="Settle"
+        options={SETTLES}
+        value={settle ?? null}
+        onChoose={(rule) => set('settle', (zone) => settleBy(rule, zone.settle))}
+      />
       {settle === 'anchor' && (
         <Choice
           label="At"
           options={PLACES}
           value={at ?? null}
-          onChoose={(place) => set('settle', (zone) => (zone.settle.rule === 'anchor' ? { ...zone.settle, at: place } : zone.settle))}
+          onChoose={(place) =>
+            set('settle', (zone) => (zone.settle.rule === 'anchor' ? { ...zone.settle, at: place } : zone.settle))
+          }
         />
       )}
       {gap !== null && (
@@ -106,7 +134,9 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
             value={gap}
             least={0}
             most={MOST}
-            onSet={(n) => n !== null && set('settle', (zone) => ('gap' in zone.settle ? { ...zone.settle, gap: n } : zone.settle))}
+            onSet={(n) =>
+              n !== null && set('settle', (zone) => ('gap' in zone.settle ? { ...zone.settle, gap: n } : zone.settle))
+            }
           />
         </Setting>
       )}
@@ -125,7 +155,15 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
 }
 
 /** The share by its number or by a slider; what it comes to is shown on the scene while it is pulled. */
-function ShareSetting({ share, onSet, onTry }: { share: number | null | undefined; onSet: (share: number) => void; onTry: (share: number | null) => void }) {
+function ShareSetting({
+  share,
+  onSet,
+  onTry,
+}: {
+  share: number | null | undefined;
+  onSet: (share: number) => void;
+  onTry: (share: number | null) => void;
+}) {
   const [tried, setTried] = useState<number | null>(null);
   const percent = tried ?? (share === undefined || share === null ? undefined : Math.round(share * 1000) / 10);
   const keep = () => {
@@ -135,7 +173,13 @@ function ShareSetting({ share, onSet, onTry }: { share: number | null | undefine
   };
   return (
     <Setting label="">
-      <NumberSetting label="Per cent of the item over the zone" value={percent} least={1} most={100} onSet={(to) => to !== null && onSet(to / 100)} />
+      <NumberSetting
+        label="Per cent of the item over the zone"
+        value={percent}
+        least={1}
+        most={100}
+        onSet={(to) => to !== null && onSet(to / 100)}
+      />
       <span>%</span>
       <input
         type="range"
@@ -177,7 +221,12 @@ function LidSetting({ store, zones }: { store: BenchStore; zones: readonly Zone[
       />
       {has === 'lid' && (
         <Setting label="">
-          <Typed label="Words on the lid" className="input input-sm w-36" value={lid?.label ?? ''} onTyped={(label) => set((zone) => zone.lid && { ...zone.lid, label })} />
+          <Typed
+            label="Words on the lid"
+            className="input input-sm w-36"
+            value={lid?.label ?? ''}
+            onTyped={(label) => set((zone) => zone.lid && { ...zone.lid, label })}
+          />
           <label className="flex items-center gap-1">
             <input
               type="checkbox"

@@ -15,7 +15,11 @@ export function CommandPalette({ store }: { store: BenchStore }) {
   return (
     <Dialog title="Commands" onClose={close}>
       <Palette label="Commands" loop>
-        <Palette.Input data-autofocus className="input w-full" placeholder="Type what you want to do, or the name of a thing" />
+        <Palette.Input
+          data-autofocus
+          className="input w-full"
+          placeholder="Type what you want to do, or the name of a thing"
+        />
         <Palette.List className="max-h-80 overflow-auto mt-2">
           <Palette.Empty className="p-2 text-mute">No command and no thing is called that.</Palette.Empty>
           {groups.map((group) => (
@@ -33,7 +37,9 @@ export function CommandPalette({ store }: { store: BenchStore }) {
                     }}
                   >
                     <span className="grow">{command.words}</span>
-                    {command.keys?.[0] && <kbd className="figures text-sm text-mute">{keysInWords(command.keys[0])}</kbd>}
+                    {command.keys?.[0] && (
+                      <kbd className="figures text-sm text-mute">{keysInWords(command.keys[0])}</kbd>
+                    )}
                   </Palette.Item>
                 ))}
             </Palette.Group>
@@ -48,7 +54,9 @@ export function CommandPalette({ store }: { store: BenchStore }) {
                   close();
                   store.getState().select([thing.ref]);
                   // The dialog gives the focus back to where it was; then it goes to the thing.
-                  setTimeout(() => document.querySelector<HTMLElement>(`[data-ref="${CSS.escape(thing.ref)}"]`)?.focus());
+                  setTimeout(() =>
+                    document.querySelector<HTMLElement>(`[data-ref="${CSS.escape(thing.ref)}"]`)?.focus(),
+                  );
                 }}
               >
                 <span className="grow">{nameOf(thing)}</span>

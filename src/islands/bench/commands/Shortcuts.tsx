@@ -9,7 +9,9 @@ export function Shortcuts({ store }: { store: BenchStore }) {
   const groups = [...new Set(shown.map(({ group }) => group))];
   return (
     <Dialog title="Shortcuts" onClose={() => store.getState().show(null)}>
-      <p className="text-mute mb-2">Those of the scene work while the focus is on it. Everything else is in the list of commands.</p>
+      <p className="text-mute mb-2">
+        Those of the scene work while the focus is on it. Everything else is in the list of commands.
+      </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard */}
       <section aria-label="All shortcuts" className="max-h-[60vh] overflow-auto" tabIndex={0}>
         {groups.map((group) => (
@@ -24,7 +26,9 @@ export function Shortcuts({ store }: { store: BenchStore }) {
                       {words}
                       {where === 'scene' && <span className="text-sm text-mute"> on the scene</span>}
                     </td>
-                    <td className="text-right figures text-sm whitespace-nowrap">{keys?.map(keysInWords).join(' or ')}</td>
+                    <td className="text-right figures text-sm whitespace-nowrap">
+                      {keys?.map(keysInWords).join(' or ')}
+                    </td>
                   </tr>
                 ))}
             </tbody>

@@ -32,7 +32,12 @@ import { type BenchStore, framesOf } from '../store';
 const KIND_IN = { items: 'item', zones: 'zone', fixtures: 'fixture' } as const satisfies Record<ListField, ThingKind>;
 
 /** What an author does with what is selected: each one operation, one undo. */
-const rounded = ({ x, y, w, h }: Box) => ({ x: Math.round(x), y: Math.round(y), w: Math.max(1, Math.round(w)), h: Math.max(1, Math.round(h)) });
+const rounded = ({ x, y, w, h }: Box) => ({
+  x: Math.round(x),
+  y: Math.round(y),
+  w: Math.max(1, Math.round(w)),
+  h: Math.max(1, Math.round(h)),
+});
 
 function chosenFrames(store: BenchStore): Framed[] {
   const { question, selection } = store.getState();
@@ -74,7 +79,10 @@ export function nudge(store: BenchStore, dx: number, dy: number): void {
   );
   const { question, do: act } = store.getState();
   const moved = chosen.map(({ ref, frame }) => ({ ref, frame: { ...frame, x: frame.x + by.x, y: frame.y + by.y } }));
-  act(setFrames(question, moved), `${selectedNames(store)} at ${Math.round(moved[0]?.frame.x ?? 0)}, ${Math.round(moved[0]?.frame.y ?? 0)}`);
+  act(
+    setFrames(question, moved),
+    `${selectedNames(store)} at ${Math.round(moved[0]?.frame.x ?? 0)}, ${Math.round(moved[0]?.frame.y ?? 0)}`,
+  );
 }
 
 export function grow(store: BenchStore, dw: number, dh: number): void {
@@ -92,7 +100,10 @@ export function turnSelected(store: BenchStore, by: number): void {
   act(
     setFrames(
       question,
-      chosenFrames(store).map(({ ref, frame }) => ({ ref, frame: { ...frame, rotation: nearTurn(frame.rotation + by) } })),
+      chosenFrames(store).map(({ ref, frame }) => ({
+        ref,
+        frame: { ...frame, rotation: nearTurn(frame.rotation + by) },
+      })),
     ),
     `${selectedNames(store)} turned`,
   );
@@ -102,7 +113,12 @@ export function alignSelected(store: BenchStore, edge: Edge): void {
   const chosen = chosenFrames(store);
   const { scene } = store.getState().question;
   const boxes = chosen.map(({ frame }) => frame);
-  give(store, chosen, boxes.length === 1 ? align(boxes, edge, { x: 0, y: 0, w: scene.width, h: scene.height }) : align(boxes, edge), `Aligned: ${edge}`);
+  give(
+    store,
+    chosen,
+    boxes.length === 1 ? align(boxes, edge, { x: 0, y: 0, w: scene.width, h: scene.height }) : align(boxes, edge),
+    `Aligned: ${edge}`,
+  );
 }
 
 export function spaceSelected(store: BenchStore, axis: Axis, gap?: number): void {
@@ -231,7 +247,12 @@ export function outlineSelected(store: BenchStore): void {
 }
 
 /** Puts new things on the scene, as one step, and selects them. */
-export function addThings<List extends ListField>(store: BenchStore, list: List, entries: readonly Listed[List][], said: string): void {
+export function addThings<List extends ListField>(
+  store: BenchStore,
+  list: List,
+  entries: readonly Listed[List][],
+  said: string,
+): void {
   const { question, do: act, select } = store.getState();
   act(add(question, list, entries), said);
   select(entries.map(({ id }) => refTo(KIND_IN[list], id)));

@@ -15,7 +15,10 @@ export function copied(store: BenchStore, event: ClipboardEvent, cut: boolean): 
   if (selection.size === 0 || !event.clipboardData || String(document.getSelection() ?? '') !== '') return;
   const clipping = clip(question, selection);
   event.clipboardData.setData(TYPE, JSON.stringify({ ...clipping, from: question.id }));
-  event.clipboardData.setData('text/plain', [...clipping.items, ...clipping.zones, ...clipping.fixtures].map(({ label }) => label).join('\n'));
+  event.clipboardData.setData(
+    'text/plain',
+    [...clipping.items, ...clipping.zones, ...clipping.fixtures].map(({ label }) => label).join('\n'),
+  );
   event.preventDefault();
   if (cut) removeSelected(store);
   else store.getState().say('Copied');

@@ -37,8 +37,10 @@ export interface Command {
 
 const go = (station: Station) => (store: BenchStore) => store.getState().go(station);
 const tool = (to: Tool) => (store: BenchStore) => store.setState({ tool: to });
-const zoomBy = (factor: number) => (store: BenchStore) => store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, store.shown.scale * factor)) });
-const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) => addThings(store, 'fixtures', [make(store.getState().question)], 'Made');
+const zoomBy = (factor: number) => (store: BenchStore) =>
+  store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, store.shown.scale * factor)) });
+const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) =>
+  addThings(store, 'fixtures', [make(store.getState().question)], 'Made');
 const ROW_GAP = 12;
 
 /** Everything the Bench can be told, once: the keys, the list under "?" and the list of commands are made of it. */
@@ -50,7 +52,13 @@ export const COMMANDS: readonly Command[] = [
   { group: 'The Bench', words: 'Shortcuts', keys: ['?'], run: (store) => store.getState().show('shortcuts') },
   { group: 'The Bench', words: 'Versions', run: (store) => store.getState().show('versions') },
   { group: 'The Bench', words: 'Publish', run: (store) => store.getState().show('publish') },
-  { group: 'The Bench', words: 'Model answer on the scene, on or off', keys: ['M'], where: 'scene', run: (store) => store.setState({ modelShown: !store.getState().modelShown }) },
+  {
+    group: 'The Bench',
+    words: 'Model answer on the scene, on or off',
+    keys: ['M'],
+    where: 'scene',
+    run: (store) => store.setState({ modelShown: !store.getState().modelShown }),
+  },
 
   { group: 'Stations', words: 'Lay out', keys: ['Alt+1'], run: go('layOut') },
   { group: 'Stations', words: 'Key', keys: ['Alt+2'], run: go('key') },
@@ -66,9 +74,19 @@ export const COMMANDS: readonly Command[] = [
     where: 'scene',
     run: addNextZone,
   },
-  { group: 'Make', words: 'Add a text', keys: ['T'], where: 'scene', run: addFixture((question) => textFixture(question)) },
+  {
+    group: 'Make',
+    words: 'Add a text',
+    keys: ['T'],
+    where: 'scene',
+    run: addFixture((question) => textFixture(question)),
+  },
   { group: 'Make', words: 'Add a rectangle to look at', run: addFixture((question) => shapeFixture(question, 'rect')) },
-  { group: 'Make', words: 'Add an ellipse to look at', run: addFixture((question) => shapeFixture(question, 'ellipse')) },
+  {
+    group: 'Make',
+    words: 'Add an ellipse to look at',
+    run: addFixture((question) => shapeFixture(question, 'ellipse')),
+  },
   { group: 'Make', words: 'Make a zone of the outline of the item, riding on it', needs: 'some', run: outlineSelected },
   { group: 'Make', words: 'Select and move', keys: ['S'], where: 'scene', run: tool('select') },
   { group: 'Make', words: 'Draw zones', keys: ['D'], where: 'scene', run: tool('rect') },
@@ -81,11 +99,25 @@ export const COMMANDS: readonly Command[] = [
     words: 'Nothing',
     keys: ['Escape'],
     where: 'scene',
-    run: (store) => (store.getState().tool === 'select' ? store.getState().select([]) : store.setState({ tool: 'select' })),
+    run: (store) =>
+      store.getState().tool === 'select' ? store.getState().select([]) : store.setState({ tool: 'select' }),
   },
   { group: 'Select', words: 'The next thing', keys: ['N'], where: 'scene', run: (store) => selectNext(store, 1) },
-  { group: 'Select', words: 'The thing before', keys: ['Shift+N'], where: 'scene', run: (store) => selectNext(store, -1) },
-  { group: 'Select', words: 'Name what is selected', keys: ['F2', 'Enter'], where: 'scene', needs: 'one', run: (store) => store.getState().show('rename') },
+  {
+    group: 'Select',
+    words: 'The thing before',
+    keys: ['Shift+N'],
+    where: 'scene',
+    run: (store) => selectNext(store, -1),
+  },
+  {
+    group: 'Select',
+    words: 'Name what is selected',
+    keys: ['F2', 'Enter'],
+    where: 'scene',
+    needs: 'one',
+    run: (store) => store.getState().show('rename'),
+  },
 
   ...(
     [
@@ -95,8 +127,22 @@ export const COMMANDS: readonly Command[] = [
       ['down', 'ArrowDown', 0, 1],
     ] as const
   ).flatMap(([word, key, dx, dy]): Command[] => [
-    { group: 'Move', words: `Move ${word} by 1`, keys: [key], where: 'scene', needs: 'some', run: (store) => nudge(store, dx, dy) },
-    { group: 'Move', words: `Move ${word} by 10`, keys: [`Shift+${key}`], where: 'scene', needs: 'some', run: (store) => nudge(store, 10 * dx, 10 * dy) },
+    {
+      group: 'Move',
+      words: `Move ${word} by 1`,
+      keys: [key],
+      where: 'scene',
+      needs: 'some',
+      run: (store) => nudge(store, dx, dy),
+    },
+    {
+      group: 'Move',
+      words: `Move ${word} by 10`,
+      keys: [`Shift+${key}`],
+      where: 'scene',
+      needs: 'some',
+      run: (store) => nudge(store, 10 * dx, 10 * dy),
+    },
     {
       group: 'Size',
       words: `${dx + dy > 0 ? 'Larger' : 'Smaller'} ${dx === 0 ? 'downwards' : 'sideways'} by 1`,
@@ -114,8 +160,22 @@ export const COMMANDS: readonly Command[] = [
       run: (store) => grow(store, 10 * dx, 10 * dy),
     },
   ]),
-  { group: 'Move', words: 'Turn by 15°', keys: ['.'], where: 'scene', needs: 'some', run: (store) => turnSelected(store, 15) },
-  { group: 'Move', words: 'Turn back by 15°', keys: [','], where: 'scene', needs: 'some', run: (store) => turnSelected(store, -15) },
+  {
+    group: 'Move',
+    words: 'Turn by 15°',
+    keys: ['.'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => turnSelected(store, 15),
+  },
+  {
+    group: 'Move',
+    words: 'Turn back by 15°',
+    keys: [','],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => turnSelected(store, -15),
+  },
 
   ...(
     [
@@ -126,28 +186,116 @@ export const COMMANDS: readonly Command[] = [
       ['middles, top to bottom', 'middle'],
       ['feet', 'bottom'],
     ] as const
-  ).map(([words, edge]): Command => ({ group: 'Arrange', words: `Line up the ${words}`, needs: 'some', run: (store) => alignSelected(store, edge) })),
+  ).map(
+    ([words, edge]): Command => ({
+      group: 'Arrange',
+      words: `Line up the ${words}`,
+      needs: 'some',
+      run: (store) => alignSelected(store, edge),
+    }),
+  ),
   { group: 'Arrange', words: 'Equal gaps across', needs: 'several', run: (store) => spaceSelected(store, 'x') },
   { group: 'Arrange', words: 'Equal gaps down', needs: 'several', run: (store) => spaceSelected(store, 'y') },
   { group: 'Arrange', words: 'Same width', needs: 'several', run: (store) => sizeSelected(store, 'width') },
   { group: 'Arrange', words: 'Same height', needs: 'several', run: (store) => sizeSelected(store, 'height') },
   { group: 'Arrange', words: 'Same size', needs: 'several', run: (store) => sizeSelected(store, 'both') },
-  { group: 'Arrange', words: 'To the front', keys: ['Shift+PageUp'], where: 'scene', needs: 'some', run: (store) => orderSelected(store, 'front') },
-  { group: 'Arrange', words: 'One forward', keys: ['PageUp'], where: 'scene', needs: 'some', run: (store) => orderSelected(store, 'forward') },
-  { group: 'Arrange', words: 'One back', keys: ['PageDown'], where: 'scene', needs: 'some', run: (store) => orderSelected(store, 'backward') },
-  { group: 'Arrange', words: 'To the back', keys: ['Shift+PageDown'], where: 'scene', needs: 'some', run: (store) => orderSelected(store, 'back') },
-  { group: 'Arrange', words: 'Make a group', keys: ['G'], where: 'scene', needs: 'several', run: (store) => groupSelected(store, true) },
-  { group: 'Arrange', words: 'No longer a group', keys: ['Shift+G'], where: 'scene', needs: 'some', run: (store) => groupSelected(store, false) },
-  { group: 'Arrange', words: 'Lock, or unlock', keys: ['L'], where: 'scene', needs: 'some', run: (store) => noteSelected(store, 'locked') },
-  { group: 'Arrange', words: 'Out of sight at the Bench, or back', keys: ['H'], where: 'scene', needs: 'some', run: (store) => noteSelected(store, 'veiled') },
+  {
+    group: 'Arrange',
+    words: 'To the front',
+    keys: ['Shift+PageUp'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => orderSelected(store, 'front'),
+  },
+  {
+    group: 'Arrange',
+    words: 'One forward',
+    keys: ['PageUp'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => orderSelected(store, 'forward'),
+  },
+  {
+    group: 'Arrange',
+    words: 'One back',
+    keys: ['PageDown'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => orderSelected(store, 'backward'),
+  },
+  {
+    group: 'Arrange',
+    words: 'To the back',
+    keys: ['Shift+PageDown'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => orderSelected(store, 'back'),
+  },
+  {
+    group: 'Arrange',
+    words: 'Make a group',
+    keys: ['G'],
+    where: 'scene',
+    needs: 'several',
+    run: (store) => groupSelected(store, true),
+  },
+  {
+    group: 'Arrange',
+    words: 'No longer a group',
+    keys: ['Shift+G'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => groupSelected(store, false),
+  },
+  {
+    group: 'Arrange',
+    words: 'Lock, or unlock',
+    keys: ['L'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => noteSelected(store, 'locked'),
+  },
+  {
+    group: 'Arrange',
+    words: 'Out of sight at the Bench, or back',
+    keys: ['H'],
+    where: 'scene',
+    needs: 'some',
+    run: (store) => noteSelected(store, 'veiled'),
+  },
 
-  { group: 'Copies', words: 'Duplicate in place', keys: ['Mod+D'], needs: 'some', run: (store) => duplicateSelected(store) },
-  { group: 'Copies', words: 'Duplicate once to the right', keys: ['Mod+Shift+D'], needs: 'some', run: (store) => duplicateInRow(store, 1, 'x', ROW_GAP) },
-  { group: 'Copies', words: 'Delete', keys: ['Delete', 'Backspace'], where: 'scene', needs: 'some', run: removeSelected },
+  {
+    group: 'Copies',
+    words: 'Duplicate in place',
+    keys: ['Mod+D'],
+    needs: 'some',
+    run: (store) => duplicateSelected(store),
+  },
+  {
+    group: 'Copies',
+    words: 'Duplicate once to the right',
+    keys: ['Mod+Shift+D'],
+    needs: 'some',
+    run: (store) => duplicateInRow(store, 1, 'x', ROW_GAP),
+  },
+  {
+    group: 'Copies',
+    words: 'Delete',
+    keys: ['Delete', 'Backspace'],
+    where: 'scene',
+    needs: 'some',
+    run: removeSelected,
+  },
 
   { group: 'Sight', words: 'Larger', keys: ['+', '='], where: 'scene', run: zoomBy(ZOOM_STEP) },
   { group: 'Sight', words: 'Smaller', keys: ['-'], where: 'scene', run: zoomBy(1 / ZOOM_STEP) },
-  { group: 'Sight', words: 'The whole scene', keys: ['0'], where: 'scene', run: (store) => store.setState({ zoom: 'fit' }) },
+  {
+    group: 'Sight',
+    words: 'The whole scene',
+    keys: ['0'],
+    where: 'scene',
+    run: (store) => store.setState({ zoom: 'fit' }),
+  },
 ];
 
 /** What keys do that the browser's own clipboard and the mouse bring, for the list under "?". */

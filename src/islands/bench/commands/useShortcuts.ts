@@ -4,9 +4,13 @@ import { copied, pasted } from './clipboard';
 import { COMMANDS, isFor, pressOf } from './commands';
 
 const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || target.matches('input:not([type="radio"]):not([type="checkbox"]), textarea, select'));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || target.matches('input:not([type="radio"]):not([type="checkbox"]), textarea, select'));
 
-/** The keys of the table of commands: those of the page everywhere but in a field, those of the scene while the focus is in it. */
+/**
+ * The keys of the table of commands: those of the page everywhere but in a field, those of the scene while the focus is
+ * in it.
+ */
 export function useShortcuts(store: BenchStore): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -20,7 +24,12 @@ export function useShortcuts(store: BenchStore): void {
       const { selection, open } = store.getState();
       // What opens over the Bench may still be on its way: keys are not for what lies beneath it.
       if (open !== null) return;
-      const meant = COMMANDS.find((command) => command.keys?.includes(press) && (command.where !== 'scene' || (inScene && !typing)) && isFor(command, selection.size));
+      const meant = COMMANDS.find(
+        (command) =>
+          command.keys?.includes(press) &&
+          (command.where !== 'scene' || (inScene && !typing)) &&
+          isFor(command, selection.size),
+      );
       if (!meant || over) return;
       // A field has its own undo, and signs are typed in it.
       if (typing && !['Mod+Enter', 'Mod+K'].includes(press) && !press.startsWith('Alt+')) return;

@@ -8,18 +8,27 @@ import type { BenchStore } from '../store';
 export function KeepingNotice({ store }: { store: BenchStore }) {
   const keeping = store((s) => s.keeping);
   const [dropping, setDropping] = useState(false);
-  if (keeping.state === 'down') return <Bar>The line is down. Go on: your changes are kept in this tab and go out when it is back. Do not close it before.</Bar>;
+  if (keeping.state === 'down')
+    return (
+      <Bar>
+        The line is down. Go on: your changes are kept in this tab and go out when it is back. Do not close it before.
+      </Bar>
+    );
   if (keeping.state === 'refused')
     return (
       <Bar>
-        {keeping.error.message}: {keeping.error.problems?.[0]?.message ?? keeping.error.wayOn} Undo it, or change it; it is kept then.
+        {keeping.error.message}: {keeping.error.problems?.[0]?.message ?? keeping.error.wayOn} Undo it, or change it; it
+        is kept then.
       </Bar>
     );
   if (keeping.state !== 'movedOn') return null;
 
   const asCopy = async () => {
     const id = crypto.randomUUID();
-    const made = await api('POST /api/questions/{id}/copies', { id: store.getState().question.id, body: { id, document: store.getState().question } });
+    const made = await api('POST /api/questions/{id}/copies', {
+      id: store.getState().question.id,
+      body: { id, document: store.getState().question },
+    });
     if (!made.ok) return void toast.error(made.error.message, { description: made.error.wayOn });
     leave(`/bench/${id}`);
   };
@@ -30,7 +39,8 @@ export function KeepingNotice({ store }: { store: BenchStore }) {
   return (
     <>
       <Bar>
-        <strong>{keeping.error.message}.</strong> Your changes since then are still here, but they cannot be kept on top of the other version.
+        <strong>{keeping.error.message}.</strong> Your changes since then are still here, but they cannot be kept on top
+        of the other version.
         <span className="grow" />
         <button type="button" className="btn btn-primary btn-sm" onClick={() => void asCopy()}>
           Keep mine as a copy

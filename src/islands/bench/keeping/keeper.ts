@@ -22,7 +22,10 @@ export interface Keeper {
 const PAUSE_MS = 700;
 const RETRY_MS = 3000;
 
-/** Autosave: edits go out in batches on the revision they were made on. A batch whose answer was lost is sent again under the same id, and counts once. */
+/**
+ * Autosave: edits go out in batches on the revision they were made on. A batch whose answer was lost is sent again
+ * under the same id, and counts once.
+ */
 export function keeper(questionId: string, from: number, tell: (keeping: Keeping) => void): Keeper {
   let revision = from;
   let waiting: Edit[] = [];
@@ -43,7 +46,10 @@ export function keeper(questionId: string, from: number, tell: (keeping: Keeping
       waiting = [];
     }
     tell({ state: 'keeping' });
-    const result = await api('POST /api/questions/{id}/edits', { id: questionId, body: { id: batch.id, from: revision, edits: batch.edits } });
+    const result = await api('POST /api/questions/{id}/edits', {
+      id: questionId,
+      body: { id: batch.id, from: revision, edits: batch.edits },
+    });
     down = !result.ok && (result.error.code === 'offline' || result.error.code === 'unavailable');
     if (result.ok) {
       revision = result.value.revision;

@@ -23,31 +23,46 @@ export function Key({ store }: { store: BenchStore }) {
       </h2>
       <KeyGrid store={store} />
       <div className="flex flex-wrap gap-1 mt-2">
-        <button type="button" className="btn btn-quiet btn-sm" onClick={() => act(restNowhere(question), 'Everything else belongs nowhere')}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-sm"
+          onClick={() => act(restNowhere(question), 'Everything else belongs nowhere')}
+        >
           Everything else belongs nowhere
         </button>
         {items.length > 0 && (
           <button
             type="button"
             className="btn btn-quiet btn-sm"
-            onClick={() => act(restNowhere(question, new Set(items.map(({ id }) => id))), 'All but the selected belong nowhere')}
+            onClick={() =>
+              act(restNowhere(question, new Set(items.map(({ id }) => id))), 'All but the selected belong nowhere')
+            }
           >
             All but the selected do
           </button>
         )}
         <label className="flex items-center gap-2 px-2">
-          <input type="checkbox" className="checkbox checkbox-xs" checked={modelShown} onChange={(event) => store.setState({ modelShown: event.target.checked })} />
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={modelShown}
+            onChange={(event) => store.setState({ modelShown: event.target.checked })}
+          />
           model answer on the scene
         </label>
       </div>
       {nothingShown && <p className="text-brick text-sm mt-1">There is no model answer: Proof says why.</p>}
-      {zones.length === 0 && <p className="text-mute mt-3">Press a zone's name for how many it needs, for values and for their order.</p>}
+      {zones.length === 0 && (
+        <p className="text-mute mt-3">Press a zone's name for how many it needs, for values and for their order.</p>
+      )}
       {zones.map((zone) => (
         <ZoneKey key={zone.id} store={store} zone={zone} />
       ))}
       {items.length > 0 && (
         <section className="mt-4">
-          <h3 className="font-semibold">{items.length === 1 ? items[0]?.label || items[0]?.id : `${items.length} items`}</h3>
+          <h3 className="font-semibold">
+            {items.length === 1 ? items[0]?.label || items[0]?.id : `${items.length} items`}
+          </h3>
           <Setting label="Value">
             <NumberSetting
               label="Value of the item"
@@ -71,7 +86,9 @@ export function Key({ store }: { store: BenchStore }) {
               label="Family of the item"
               className="input input-sm w-40"
               value={common(items, (item) => item.family) ?? ''}
-              onTyped={(text) => act(items.flatMap((item) => setItem(question, item.id, 'family', text.trim() || null)))}
+              onTyped={(text) =>
+                act(items.flatMap((item) => setItem(question, item.id, 'family', text.trim() || null)))
+              }
             />
             <span className="text-sm text-mute">empty: none</span>
           </Setting>

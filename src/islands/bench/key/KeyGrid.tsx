@@ -1,12 +1,28 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
-import { belongNowhere, belongsIn, fittingOf, type Item, isTrap, type KeyEntry, type Question, refTo, setCells, type Zone } from '../../../core';
+import {
+  belongNowhere,
+  belongsIn,
+  fittingOf,
+  type Item,
+  isTrap,
+  type KeyEntry,
+  type Question,
+  refTo,
+  setCells,
+  type Zone,
+} from '../../../core';
 import type { BenchStore } from '../store';
 import { modelOf } from './ghosts';
 import { usePainting } from './usePainting';
 
 const ROW_PIXELS = 33;
-const ARROWS: Readonly<Record<string, readonly [row: number, column: number]>> = { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] };
+const ARROWS: Readonly<Record<string, readonly [row: number, column: number]>> = {
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+};
 
 export interface CellProps {
   readonly item: Item;
@@ -32,7 +48,12 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
   const { items, zones } = question;
   const scroller = useRef<HTMLDivElement>(null);
   const nowhere = useMemo(() => new Set<string>(belongNowhere(question)), [question]);
-  const virtual = useVirtualizer({ count: items.length, getScrollElement: () => scroller.current, estimateSize: () => ROW_PIXELS, overscan: 12 });
+  const virtual = useVirtualizer({
+    count: items.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_PIXELS,
+    overscan: 12,
+  });
   const seen = virtual.getVirtualItems();
   const before = seen[0]?.start ?? 0;
   const after = virtual.getTotalSize() - (seen.at(-1)?.end ?? 0);
@@ -50,15 +71,18 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
     const to = from && at(from.row + by[0], from.column + by[1]);
     if (!from || !to) return;
     if (event.shiftKey) onCarry?.(from, to);
-    const next = () => scroller.current?.querySelector<HTMLElement>(`[data-row="${to.row}"][data-column="${to.column}"]`);
+    const next = () =>
+      scroller.current?.querySelector<HTMLElement>(`[data-row="${to.row}"][data-column="${to.column}"]`);
     const there = next();
     if (there) return there.focus();
     virtual.scrollToIndex(to.row);
     requestAnimationFrame(() => next()?.focus());
   };
-  const press = (what: 'item' | 'zone', id: string, more: boolean) => (more ? store.getState().toggle(refTo(what, id)) : store.getState().select([refTo(what, id)]));
+  const press = (what: 'item' | 'zone', id: string, more: boolean) =>
+    more ? store.getState().toggle(refTo(what, id)) : store.getState().select([refTo(what, id)]);
 
-  if (items.length === 0 || zones.length === 0) return <p className="text-mute">The key needs at least one item and one zone. Add them at Lay out.</p>;
+  if (items.length === 0 || zones.length === 0)
+    return <p className="text-mute">The key needs at least one item and one zone. Add them at Lay out.</p>;
   return (
     <div ref={scroller} className="overflow-auto max-h-[min(56vh,34rem)] key-scroller">
       <table className="w-full border-collapse" onKeyDown={walk}>
@@ -69,8 +93,16 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
               <span className="sr-only">item</span>
             </th>
             {zones.map((zone) => (
-              <th key={zone.id} scope="col" className={`key-zone ${selection.has(refTo('zone', zone.id)) ? 'text-brass' : ''}`}>
-                <button type="button" className="cursor-pointer leading-tight" onClick={(event) => press('zone', zone.id, event.shiftKey)}>
+              <th
+                key={zone.id}
+                scope="col"
+                className={`key-zone ${selection.has(refTo('zone', zone.id)) ? 'text-brass' : ''}`}
+              >
+                <button
+                  type="button"
+                  className="cursor-pointer leading-tight"
+                  onClick={(event) => press('zone', zone.id, event.shiftKey)}
+                >
                   {zone.label || zone.id}
                 </button>
               </th>
@@ -85,11 +117,23 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
           {seen.map(({ index: row }) => {
             const item = items[row] as Item;
             return (
-              <tr key={item.id} className={`border-b border-rule ${selection.has(refTo('item', item.id)) ? 'bg-brass-wash' : ''}`}>
+              <tr
+                key={item.id}
+                className={`border-b border-rule ${selection.has(refTo('item', item.id)) ? 'bg-brass-wash' : ''}`}
+              >
                 <th scope="row" className="key-item">
-                  <button type="button" className="cursor-pointer text-left" onClick={(event) => press('item', item.id, event.shiftKey)}>
+                  <button
+                    type="button"
+                    className="cursor-pointer text-left"
+                    onClick={(event) => press('item', item.id, event.shiftKey)}
+                  >
                     {item.label || item.id}
-                    {item.copies !== 1 && <span className="figures text-sm text-mute"> ×{item.copies === 'endless' ? '∞' : item.copies}</span>}
+                    {item.copies !== 1 && (
+                      <span className="figures text-sm text-mute">
+                        {' '}
+                        ×{item.copies === 'endless' ? '∞' : item.copies}
+                      </span>
+                    )}
                   </button>
                 </th>
                 {zones.map((zone, column) => (
@@ -132,7 +176,15 @@ export function KeyGrid({ store }: { store: BenchStore }) {
         caption="Which items belong in which zones"
         onCarry={(from, to) => {
           const now = store.getState().question;
-          store.getState().do(setCells(now, [{ zone: to.zone.id, item: to.item.id }], belongsIn(now, { zone: from.zone.id, item: from.item.id })));
+          store
+            .getState()
+            .do(
+              setCells(
+                now,
+                [{ zone: to.zone.id, item: to.item.id }],
+                belongsIn(now, { zone: from.zone.id, item: from.item.id }),
+              ),
+            );
         }}
         cell={(props) => {
           const { item, zone, row, column } = props;

@@ -43,7 +43,12 @@ export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
       case 'sequence':
         return set({ sequence: true, need: { rule: 'all' }, sum: null, belongs });
       case 'sum':
-        return set({ sum: entry?.sum ?? { target: 1, tolerance: 0 }, need: null, sequence: false, belongs: belongs.length > 0 ? belongs : null });
+        return set({
+          sum: entry?.sum ?? { target: 1, tolerance: 0 },
+          need: null,
+          sequence: false,
+          belongs: belongs.length > 0 ? belongs : null,
+        });
     }
   };
   const options: [Wants, string][] = [
@@ -66,12 +71,26 @@ export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
       <Choice label="Needs" options={options} value={wants} onChoose={choose} />
       {entry?.need?.rule === 'exactly' && wants === 'exactly' && (
         <Setting label="">
-          <NumberSetting label="Exactly how many" value={entry.need.n} least={0} most={MOST} whole onSet={(to) => to !== null && counted({ rule: 'exactly', n: to })} />
+          <NumberSetting
+            label="Exactly how many"
+            value={entry.need.n}
+            least={0}
+            most={MOST}
+            whole
+            onSet={(to) => to !== null && counted({ rule: 'exactly', n: to })}
+          />
         </Setting>
       )}
       {entry?.need?.rule === 'atLeast' && wants === 'atLeast' && (
         <Setting label="">
-          <NumberSetting label="At least how many" value={entry.need.n} least={0} most={MOST} whole onSet={(to) => to !== null && counted({ rule: 'atLeast', n: to })} />
+          <NumberSetting
+            label="At least how many"
+            value={entry.need.n}
+            least={0}
+            most={MOST}
+            whole
+            onSet={(to) => to !== null && counted({ rule: 'atLeast', n: to })}
+          />
         </Setting>
       )}
       {entry?.need?.rule === 'between' && wants === 'between' && <Between need={entry.need} onSet={counted} />}
@@ -123,9 +142,23 @@ export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
 function Between({ need, onSet }: { need: Extract<Need, { rule: 'between' }>; onSet: (need: Need) => void }) {
   return (
     <Setting label="">
-      <NumberSetting label="At the least" value={need.min} least={0} most={need.max} whole onSet={(min) => min !== null && onSet({ ...need, min })} />
+      <NumberSetting
+        label="At the least"
+        value={need.min}
+        least={0}
+        most={need.max}
+        whole
+        onSet={(min) => min !== null && onSet({ ...need, min })}
+      />
       <span>to</span>
-      <NumberSetting label="At the most" value={need.max} least={need.min} most={MOST} whole onSet={(max) => max !== null && onSet({ ...need, max })} />
+      <NumberSetting
+        label="At the most"
+        value={need.max}
+        least={need.min}
+        most={MOST}
+        whole
+        onSet={(max) => max !== null && onSet({ ...need, max })}
+      />
     </Setting>
   );
 }
@@ -150,10 +183,22 @@ function Sequence({ store, entry }: { store: BenchStore; entry: KeyEntry }) {
           <li key={id} className="flex items-center gap-2 pl-[5.5rem]">
             <span className="figures text-sm text-mute w-5">{i + 1}</span>
             <span className="grow truncate">{name}</span>
-            <button type="button" className="bench-tool" aria-label={`${name}: earlier`} disabled={i === 0} onClick={() => swap(i, -1)}>
+            <button
+              type="button"
+              className="bench-tool"
+              aria-label={`${name}: earlier`}
+              disabled={i === 0}
+              onClick={() => swap(i, -1)}
+            >
               <ArrowUp size={14} aria-hidden />
             </button>
-            <button type="button" className="bench-tool" aria-label={`${name}: later`} disabled={i === order.length - 1} onClick={() => swap(i, 1)}>
+            <button
+              type="button"
+              className="bench-tool"
+              aria-label={`${name}: later`}
+              disabled={i === order.length - 1}
+              onClick={() => swap(i, 1)}
+            >
               <ArrowDown size={14} aria-hidden />
             </button>
           </li>

@@ -34,7 +34,13 @@ function ghostsIn(model: QuestionModel, board: Board, zone: number): Ghost[] {
     const item = model.items[itemOf(copy)];
     if (!item) return [];
     const { label, id } = model.question.items[itemOf(copy)] as Question['items'][number];
-    return [{ key: `${copy} ${zone}`, label: label || id, frame: { x: at.x, y: at.y, w: item.w, h: item.h, rotation: item.rotation } }];
+    return [
+      {
+        key: `${copy} ${zone}`,
+        label: label || id,
+        frame: { x: at.x, y: at.y, w: item.w, h: item.h, rotation: item.rotation },
+      },
+    ];
   });
 }
 

@@ -26,8 +26,14 @@ export function BuildEditor({ store }: { store: BenchStore }) {
   );
 }
 
-/** The files kept by the server and entered into a question, in their order; null where one was refused (which has been said), and nothing is entered then. */
-async function entrusted(question: Question, files: readonly File[]): Promise<{ question: Question; media: MediaId[]; kept: KeptMedium[] } | null> {
+/**
+ * The files kept by the server and entered into a question, in their order; null where one was refused (which has been
+ * said), and nothing is entered then.
+ */
+async function entrusted(
+  question: Question,
+  files: readonly File[],
+): Promise<{ question: Question; media: MediaId[]; kept: KeptMedium[] } | null> {
   let now = question;
   const media: MediaId[] = [];
   const all: KeptMedium[] = [];
@@ -61,10 +67,14 @@ function Cutting({ store }: { store: BenchStore }) {
     try {
       const image = await loaded(mediumUrl(medium.hash));
       const files: File[] = [];
-      for (const [i, corners] of outlines.entries()) files.push(await cutOut(image, picture, corners, `piece-${i + 1}.png`));
+      for (const [i, corners] of outlines.entries())
+        files.push(await cutOut(image, picture, corners, `piece-${i + 1}.png`));
       const there = await entrusted(question, files);
       if (!there) return;
-      if (new Set(there.media).size < there.media.length) toast.warning('Some pieces look alike', { description: 'Proof says which; give them the same place, or cut otherwise.' });
+      if (new Set(there.media).size < there.media.length)
+        toast.warning('Some pieces look alike', {
+          description: 'Proof says which; give them the same place, or cut otherwise.',
+        });
       const pieces = there.media.map((media, i) => ({ media, corners: outlines[i] as Corners }));
       become(
         store,
@@ -86,11 +96,26 @@ function Cutting({ store }: { store: BenchStore }) {
   return (
     <Section title="Cut a picture into pieces">
       <p className="text-mute">
-        {picture ? `“${picture.label || 'picture'}” gives way to its pieces, which wait in the tray, and to the places where they meet.` : 'Add a picture at Lay out first.'}
+        {picture
+          ? `“${picture.label || 'picture'}” gives way to its pieces, which wait in the tray, and to the places where they meet.`
+          : 'Add a picture at Lay out first.'}
       </p>
       <div className="flex flex-wrap items-center gap-2 mt-2">
-        <input aria-label="Rows of pieces" inputMode="numeric" className="input input-sm figures w-14" value={rows} onChange={(event) => setRows(event.target.value)} /> rows by
-        <input aria-label="Columns of pieces" inputMode="numeric" className="input input-sm figures w-14" value={columns} onChange={(event) => setColumns(event.target.value)} />{' '}
+        <input
+          aria-label="Rows of pieces"
+          inputMode="numeric"
+          className="input input-sm figures w-14"
+          value={rows}
+          onChange={(event) => setRows(event.target.value)}
+        />{' '}
+        rows by
+        <input
+          aria-label="Columns of pieces"
+          inputMode="numeric"
+          className="input input-sm figures w-14"
+          value={columns}
+          onChange={(event) => setColumns(event.target.value)}
+        />{' '}
         columns
         <button
           type="button"
@@ -111,7 +136,12 @@ function Cutting({ store }: { store: BenchStore }) {
         >
           <Slash size={14} aria-hidden /> Draw lines to cut along
         </button>
-        <button type="button" className="btn btn-edge btn-sm" disabled={parts.length < 2 || parts.length > MOST_PIECES || busy} onClick={() => void cut(parts, lines)}>
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          disabled={parts.length < 2 || parts.length > MOST_PIECES || busy}
+          onClick={() => void cut(parts, lines)}
+        >
           <Scissors size={14} aria-hidden /> Cut along the lines
         </button>
         <span className="text-sm text-mute basis-full">
@@ -146,7 +176,10 @@ function Adding({ store }: { store: BenchStore }) {
           (question, media, i) => {
             const { width, height } = there.kept[i] as KeptMedium;
             const scale = Math.min(1, LARGEST / Math.max(width ?? LARGEST, height ?? LARGEST));
-            return withPiece(question, media, { w: Math.round((width ?? LARGEST) * scale), h: Math.round((height ?? LARGEST) * scale) });
+            return withPiece(question, media, {
+              w: Math.round((width ?? LARGEST) * scale),
+              h: Math.round((height ?? LARGEST) * scale),
+            });
           },
           { ...now, media: { ...now.media, ...there.question.media } },
         ),
@@ -155,13 +188,29 @@ function Adding({ store }: { store: BenchStore }) {
   };
   return (
     <Section title="Pieces one by one">
-      <p className="text-mute">Each picture becomes a piece and gets a place of its own size. “Zone on the item” at Lay out gives a piece a joint that rides on it.</p>
+      <p className="text-mute">
+        Each picture becomes a piece and gets a place of its own size. “Zone on the item” at Lay out gives a piece a
+        joint that rides on it.
+      </p>
       <div className="flex flex-wrap items-center gap-2 mt-2">
         <label htmlFor={field} className="sr-only">
           Pictures of pieces
         </label>
-        <input id={field} type="file" accept="image/*" multiple className="file-input file-input-sm" disabled={busy} onChange={(event) => void take(event)} />
-        <button type="button" className="btn btn-edge btn-sm" disabled={!some} onClick={() => become(store, matchedPlaces, 'Every place is as large as its piece')}>
+        <input
+          id={field}
+          type="file"
+          accept="image/*"
+          multiple
+          className="file-input file-input-sm"
+          disabled={busy}
+          onChange={(event) => void take(event)}
+        />
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          disabled={!some}
+          onClick={() => become(store, matchedPlaces, 'Every place is as large as its piece')}
+        >
           Make places as large as their pieces
         </button>
       </div>

@@ -19,7 +19,9 @@ export function CountEditor({ store }: { store: BenchStore }) {
   return (
     <>
       <Section title="Heaps">
-        {question.items.length === 0 && <p className="text-mute">Add an item: as many of it as there are lie in one heap.</p>}
+        {question.items.length === 0 && (
+          <p className="text-mute">Add an item: as many of it as there are lie in one heap.</p>
+        )}
         {question.items.map((item) => (
           <Setting key={item.id} label={item.label || item.id}>
             <NumberSetting
@@ -59,9 +61,16 @@ export function CountEditor({ store }: { store: BenchStore }) {
 function Container({ store, zone, label }: { store: BenchStore; zone: ZoneId; label: string }) {
   const question = store((s) => s.question);
   const entry = question.key.find((one) => one.zone === zone);
-  const items: ItemId[] = entry?.belongs && entry.belongs.length > 0 ? entry.belongs : question.items.slice(0, 1).map(({ id }) => id);
+  const items: ItemId[] =
+    entry?.belongs && entry.belongs.length > 0 ? entry.belongs : question.items.slice(0, 1).map(({ id }) => id);
   const hasValues = question.items.some(({ value }) => value !== null);
-  const rule: Rule | '' = !entry ? '' : entry.sum ? 'sum' : entry.need && entry.need.rule !== 'all' ? entry.need.rule : '';
+  const rule: Rule | '' = !entry
+    ? ''
+    : entry.sum
+      ? 'sum'
+      : entry.need && entry.need.rule !== 'all'
+        ? entry.need.rule
+        : '';
   const set = (next: Rule, numbers: Partial<Record<'n' | 'min' | 'max' | 'target' | 'tolerance', number>> = {}) =>
     become(
       store,
@@ -70,7 +79,14 @@ function Container({ store, zone, label }: { store: BenchStore; zone: ZoneId; la
         const n = numbers.n ?? (need && 'n' in need ? need.n : 1);
         const min = numbers.min ?? (need?.rule === 'between' ? need.min : n);
         const max = Math.max(min, numbers.max ?? (need?.rule === 'between' ? need.max : n));
-        if (next === 'sum') return needing(now, zone, null, { target: numbers.target ?? sum?.target ?? 1, tolerance: numbers.tolerance ?? sum?.tolerance ?? 0 }, items);
+        if (next === 'sum')
+          return needing(
+            now,
+            zone,
+            null,
+            { target: numbers.target ?? sum?.target ?? 1, tolerance: numbers.tolerance ?? sum?.tolerance ?? 0 },
+            items,
+          );
         return needing(now, zone, next === 'between' ? { rule: next, min, max } : { rule: next, n }, null, items);
       },
       `${label}: set`,
@@ -80,13 +96,20 @@ function Container({ store, zone, label }: { store: BenchStore; zone: ZoneId; la
       label={`${label}: ${FIELD_WORDS[field]}`}
       className="input input-sm figures w-16"
       value={String(value)}
-      problem={(words) => numberFrom(words, field === 'target' ? -1e6 : 0, 1e6, field !== 'target' && field !== 'tolerance').problem}
+      problem={(words) =>
+        numberFrom(words, field === 'target' ? -1e6 : 0, 1e6, field !== 'target' && field !== 'tolerance').problem
+      }
       onTyped={(words) => rule && set(rule, { [field]: Number(words) })}
     />
   );
   return (
     <Setting label={label}>
-      <select aria-label={`What ${label} needs`} className="select select-sm w-32" value={rule} onChange={(event) => event.target.value && set(event.target.value as Rule)}>
+      <select
+        aria-label={`What ${label} needs`}
+        className="select select-sm w-32"
+        value={rule}
+        onChange={(event) => event.target.value && set(event.target.value as Rule)}
+      >
         <option value="">{entry ? 'as in the key' : 'nothing yet'}</option>
         <option value="exactly">exactly</option>
         <option value="atLeast">at least</option>
@@ -107,7 +130,13 @@ function Container({ store, zone, label }: { store: BenchStore; zone: ZoneId; la
     </Setting>
   );
 }
-const FIELD_WORDS = { n: 'how many', min: 'the fewest', max: 'the most', target: 'what they add up to', tolerance: 'how far off they may be' } as const;
+const FIELD_WORDS = {
+  n: 'how many',
+  min: 'the fewest',
+  max: 'the most',
+  target: 'what they add up to',
+  tolerance: 'how far off they may be',
+} as const;
 
 function FrameForm({ store }: { store: BenchStore }) {
   const [rows, setRows] = useState('2');
@@ -119,7 +148,10 @@ function FrameForm({ store }: { store: BenchStore }) {
       store,
       (now) => {
         const cell = { w: size.w + 12, h: size.h + 12 };
-        const below = Math.max(0, ...now.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.y + shape.h] : [])));
+        const below = Math.max(
+          0,
+          ...now.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.y + shape.h] : [])),
+        );
         return withFrame(now, { rows: Number(rows), columns: Number(columns), x: 40, y: below + 30, cell, gap: 6 });
       },
       `A frame of ${rows} by ${columns}`,
@@ -128,22 +160,41 @@ function FrameForm({ store }: { store: BenchStore }) {
     become(
       store,
       (now) => {
-        const right = Math.max(20, ...now.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.x + shape.w] : [])));
+        const right = Math.max(
+          20,
+          ...now.zones.flatMap(({ shape }) => (shape.type === 'rect' ? [shape.x + shape.w] : [])),
+        );
         return withStack(now, { places: Number(rows), x: right + 20, y: 40, cell: size });
       },
       `A stack of ${rows}`,
     );
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <input aria-label="Rows" inputMode="numeric" className="input input-sm figures w-14" value={rows} onChange={(event) => setRows(event.target.value)} /> rows by
-      <input aria-label="Columns" inputMode="numeric" className="input input-sm figures w-14" value={columns} onChange={(event) => setColumns(event.target.value)} /> columns
+      <input
+        aria-label="Rows"
+        inputMode="numeric"
+        className="input input-sm figures w-14"
+        value={rows}
+        onChange={(event) => setRows(event.target.value)}
+      />{' '}
+      rows by
+      <input
+        aria-label="Columns"
+        inputMode="numeric"
+        className="input input-sm figures w-14"
+        value={columns}
+        onChange={(event) => setColumns(event.target.value)}
+      />{' '}
+      columns
       <button type="button" className="btn btn-edge btn-sm" disabled={!fine} onClick={make}>
         Make the frame
       </button>
       <button type="button" className="btn btn-edge btn-sm" disabled={!fine} onClick={stack}>
         Make a stack of {fine ? rows : 'rows'}
       </button>
-      <p className="text-sm text-mute basis-full">Each place takes one, and is a little larger than the first item; in a stack they lie one over another.</p>
+      <p className="text-sm text-mute basis-full">
+        Each place takes one, and is a little larger than the first item; in a stack they lie one over another.
+      </p>
     </div>
   );
 }

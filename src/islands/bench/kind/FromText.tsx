@@ -1,7 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { questionModel } from '../../../core';
-import { drawnFrom, FROM_TEXT, type FromText as Kind, type Layout, propose, readListing, type WordPicture, withPictures } from '../../../core/kinds';
+import {
+  drawnFrom,
+  FROM_TEXT,
+  type FromText as Kind,
+  type Layout,
+  propose,
+  readListing,
+  type WordPicture,
+  withPictures,
+} from '../../../core/kinds';
 import { MediaFrom, Sketch } from '../../../scene';
 import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
@@ -32,7 +41,8 @@ function FromStock({ onTake }: { onTake: (text: string, pictures: readonly WordP
     const list = all.find((one) => one.id === id);
     if (!list) return;
     const n = Number(count);
-    const rows = count.trim() !== '' && Number.isInteger(n) && n > 0 ? drawnFrom(list.rows, n, `${list.id} ${draw}`) : list.rows;
+    const rows =
+      count.trim() !== '' && Number.isInteger(n) && n > 0 ? drawnFrom(list.rows, n, `${list.id} ${draw}`) : list.rows;
     onTake(rows.map((cells) => cells.join('\t')).join('\n'), list.pictures);
   };
   return (
@@ -109,7 +119,12 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
   };
   return (
     <Dialog title="From a list or text" onClose={onClose} wide>
-      <Choice label="Kind" options={FROM_TEXT.map((one) => [one, KIND_NAMES[one]] as const)} value={kind} onChoose={setKind} />
+      <Choice
+        label="Kind"
+        options={FROM_TEXT.map((one) => [one, KIND_NAMES[one]] as const)}
+        value={kind}
+        onChoose={setKind}
+      />
       <FromStock
         onTake={(words, ofWords) => {
           setText(words);
@@ -135,22 +150,38 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
         {HOW[kind]}
       </p>
       {kind !== 'gaps' && <Choice label="Layout" options={LAYOUT_OPTIONS} value={layout} onChoose={setLayout} />}
-      <div className="min-h-64 mt-3 grid place-items-center bg-paper border border-rule p-2 overflow-auto" aria-live="polite">
+      <div
+        className="min-h-64 mt-3 grid place-items-center bg-paper border border-rule p-2 overflow-auto"
+        aria-live="polite"
+      >
         {!proposed && <p className="text-mute">Paste above; what would be made of it stands here.</p>}
-        {proposed && !proposed.ok && <p className="border-l-4 border-brass bg-brass-wash px-3 py-2">{proposed.message}</p>}
+        {proposed && !proposed.ok && (
+          <p className="border-l-4 border-brass bg-brass-wash px-3 py-2">{proposed.message}</p>
+        )}
         {proposed?.ok && (
           <figure>
             <MediaFrom source={benchMedia(proposed.question.media)}>
-              <Sketch question={proposed.question} width={Math.min(560, Math.round((300 * proposed.question.scene.width) / proposed.question.scene.height))} />
+              <Sketch
+                question={proposed.question}
+                width={Math.min(
+                  560,
+                  Math.round((300 * proposed.question.scene.width) / proposed.question.scene.height),
+                )}
+              />
             </MediaFrom>
             <figcaption className="figures text-sm text-mute text-center mt-1">
-              {count(proposed.question.items.length, 'item')} · {count(proposed.question.zones.length, 'zone')} · {questionModel(proposed.question).entries.length} keyed
+              {count(proposed.question.items.length, 'item')} · {count(proposed.question.zones.length, 'zone')} ·{' '}
+              {questionModel(proposed.question).entries.length} keyed
             </figcaption>
           </figure>
         )}
       </div>
       <div className="flex items-center justify-end gap-2 mt-4">
-        {replaces && <p className="text-sm text-mute grow">It takes the place of the items, zones and key that are there. Undo brings them back.</p>}
+        {replaces && (
+          <p className="text-sm text-mute grow">
+            It takes the place of the items, zones and key that are there. Undo brings them back.
+          </p>
+        )}
         <button type="button" className="btn btn-quiet" onClick={onClose}>
           Cancel
         </button>

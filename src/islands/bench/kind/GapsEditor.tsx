@@ -1,7 +1,28 @@
 import { useRef, useState } from 'react';
-import { applyAll, type Fixture, type KeyEntry, type Question, readTyped, refTo, remove, setItem, setZone, type Zone } from '../../../core';
+import {
+  applyAll,
+  type Fixture,
+  type KeyEntry,
+  type Question,
+  readTyped,
+  refTo,
+  remove,
+  setItem,
+  setZone,
+  type Zone,
+} from '../../../core';
 import { freshId, newItem, richFromPlain } from '../../../core/document';
-import { type Answering, answeredBy, answeringOf, anyOrder, gapsLaidOut, gapText, liftOut, putBack, type Stretch } from '../../../core/kinds';
+import {
+  type Answering,
+  answeredBy,
+  answeringOf,
+  anyOrder,
+  gapsLaidOut,
+  gapText,
+  liftOut,
+  putBack,
+  type Stretch,
+} from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -19,7 +40,11 @@ export function GapsEditor({ store }: { store: BenchStore }) {
   return (
     <>
       <Section title="Text">
-        {text ? <Words store={store} text={text} /> : <p className="text-mute">There is no text yet. Write one, or begin with “From a list or text…”.</p>}
+        {text ? (
+          <Words store={store} text={text} />
+        ) : (
+          <p className="text-mute">There is no text yet. Write one, or begin with “From a list or text…”.</p>
+        )}
         <NewText store={store} text={text} gaps={gaps.length} />
       </Section>
       {gaps.length > 0 && (
@@ -36,15 +61,27 @@ export function GapsEditor({ store }: { store: BenchStore }) {
   );
 }
 
-/** The words from one to another that are selected on the page; null where it is one word or none, or they are of two paragraphs. */
+/**
+ * The words from one to another that are selected on the page; null where it is one word or none, or they are of two
+ * paragraphs.
+ */
 function selectedPhrase(): Stretch | null {
   const selection = getSelection();
-  const [a, b] = [selection?.anchorNode, selection?.focusNode].map((node) => node?.parentElement?.closest<HTMLElement>('[data-word]')?.dataset.word?.split(' ').map(Number));
+  const [a, b] = [selection?.anchorNode, selection?.focusNode].map((node) =>
+    node?.parentElement?.closest<HTMLElement>('[data-word]')?.dataset.word?.split(' ').map(Number),
+  );
   if (!a || !b || a[0] !== b[0] || a[1] === b[1]) return null;
-  return { block: a[0] as number, from: Math.min(a[1] as number, b[1] as number), to: Math.max(a[2] as number, b[2] as number) };
+  return {
+    block: a[0] as number,
+    from: Math.min(a[1] as number, b[1] as number),
+    to: Math.max(a[2] as number, b[2] as number),
+  };
 }
 
-/** The text, word by word: a press lifts a word out; words selected with the pointer, or pressed first and last with Shift, are lifted out as one; a press on a gap puts its words back. */
+/**
+ * The text, word by word: a press lifts a word out; words selected with the pointer, or pressed first and last with
+ * Shift, are lifted out as one; a press on a gap puts its words back.
+ */
 function Words({ store, text }: { store: BenchStore; text: TextFixture }) {
   const question = store((s) => s.question);
   const first = useRef<{ block: number; from: number } | null>(null);
@@ -90,37 +127,41 @@ function Words({ store, text }: { store: BenchStore; text: TextFixture }) {
                     type="button"
                     className="mx-0.5 px-2 rounded border-2 border-brass bg-brass-wash font-semibold cursor-pointer hover:line-through"
                     aria-label={`Put “${answers(run.slot)}” back into the text`}
-                    onClick={() => become(store, (now) => gapsLaidOut(putBack(now, run.slot as Zone['id'])), 'Put back')}
+                    onClick={() =>
+                      become(store, (now) => gapsLaidOut(putBack(now, run.slot as Zone['id'])), 'Put back')
+                    }
                   >
                     {answers(run.slot)}
                   </button>
                 );
-              return [...(run.text ?? '').matchAll(/[\p{L}\p{N}\p{M}'’°%+−-]+|[^\p{L}\p{N}\p{M}'’°%+−-]+/gu)].map(({ 0: piece, index }) =>
-                /[\p{L}\p{N}]/u.test(piece) ? (
-                  <button
-                    key={`${from}-${index}`}
-                    type="button"
-                    className="rounded px-0.5 cursor-pointer select-text hover:bg-brass-wash"
-                    data-word={`${b} ${from + index} ${from + index + piece.length}`}
-                    aria-label={`Lift “${piece}” out`}
-                    onClick={(event) => {
-                      if (event.shiftKey) return lift(b, from + index, from + index + piece.length, true);
-                      first.current = null;
-                      lift(b, from + index, from + index + piece.length, false);
-                    }}
-                  >
-                    {piece}
-                  </button>
-                ) : (
-                  <span key={`${from}-${index}`}>{piece}</span>
-                ),
+              return [...(run.text ?? '').matchAll(/[\p{L}\p{N}\p{M}'’°%+−-]+|[^\p{L}\p{N}\p{M}'’°%+−-]+/gu)].map(
+                ({ 0: piece, index }) =>
+                  /[\p{L}\p{N}]/u.test(piece) ? (
+                    <button
+                      key={`${from}-${index}`}
+                      type="button"
+                      className="rounded px-0.5 cursor-pointer select-text hover:bg-brass-wash"
+                      data-word={`${b} ${from + index} ${from + index + piece.length}`}
+                      aria-label={`Lift “${piece}” out`}
+                      onClick={(event) => {
+                        if (event.shiftKey) return lift(b, from + index, from + index + piece.length, true);
+                        first.current = null;
+                        lift(b, from + index, from + index + piece.length, false);
+                      }}
+                    >
+                      {piece}
+                    </button>
+                  ) : (
+                    <span key={`${from}-${index}`}>{piece}</span>
+                  ),
               );
             })}
           </p>
         );
       })}
       <p className="text-sm text-mute leading-normal mt-1">
-        Press a word to lift it out, or select several for a phrase. With the keys: Shift and Enter on its first word, then on its last.
+        Press a word to lift it out, or select several for a phrase. With the keys: Shift and Enter on its first word,
+        then on its last.
       </p>
     </div>
   );
@@ -135,13 +176,32 @@ function NewText({ store, text, gaps }: { store: BenchStore; text: TextFixture |
     become(
       store,
       (now) => {
-        const without = applyAll(now, remove(now, new Set(now.zones.flatMap((zone) => (zone.shape.type === 'slot' ? [refTo('zone', zone.id)] : [])))));
+        const without = applyAll(
+          now,
+          remove(
+            now,
+            new Set(now.zones.flatMap((zone) => (zone.shape.type === 'slot' ? [refTo('zone', zone.id)] : []))),
+          ),
+        );
         const fixture: TextFixture = {
-          ...(text ?? { type: 'text', label: 'Text', x: 28, y: 20, w: now.scene.width - 56, h: 120, rotation: 0, front: false }),
+          ...(text ?? {
+            type: 'text',
+            label: 'Text',
+            x: 28,
+            y: 20,
+            w: now.scene.width - 56,
+            h: 120,
+            rotation: 0,
+            front: false,
+          }),
           id: 'text' as Fixture['id'],
           text: rich,
         } as TextFixture;
-        return gapsLaidOut({ ...without, kind: 'gaps', fixtures: [fixture, ...without.fixtures.filter(({ id }) => id !== text?.id)] });
+        return gapsLaidOut({
+          ...without,
+          kind: 'gaps',
+          fixtures: [fixture, ...without.fixtures.filter(({ id }) => id !== text?.id)],
+        });
       },
       'The text is there',
     );
@@ -150,8 +210,18 @@ function NewText({ store, text, gaps }: { store: BenchStore; text: TextFixture |
   return (
     <details className="mt-2" open={text === null}>
       <summary className="cursor-pointer text-mute">{text ? 'Another text' : 'Write or paste a text'}</summary>
-      <textarea aria-label="Text of the question" rows={4} className="textarea w-full mt-1" value={words} onChange={(event) => setWords(event.target.value)} />
-      {gaps > 0 && <p className="text-sm text-mute">The words that were lifted out stay as items; the gaps go with the old text.</p>}
+      <textarea
+        aria-label="Text of the question"
+        rows={4}
+        className="textarea w-full mt-1"
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+      />
+      {gaps > 0 && (
+        <p className="text-sm text-mute">
+          The words that were lifted out stay as items; the gaps go with the old text.
+        </p>
+      )}
       <button type="button" className="btn btn-edge btn-sm mt-1" disabled={words.trim() === ''} onClick={make}>
         Use this text
       </button>
@@ -169,7 +239,10 @@ function Gaps({ store, gaps }: { store: BenchStore; gaps: readonly Zone[] }) {
   const ways = new Set(those.map(answeringOf));
   const families = new Set(those.map(({ family }) => family));
   const chars = new Set(those.map((zone) => zone.chars));
-  const answers = (zone: Zone) => (question.key.find((entry) => entry.zone === zone.id)?.belongs ?? []).map((id) => question.items.find((item) => item.id === id)?.label ?? id);
+  const answers = (zone: Zone) =>
+    (question.key.find((entry) => entry.zone === zone.id)?.belongs ?? []).map(
+      (id) => question.items.find((item) => item.id === id)?.label ?? id,
+    );
   return (
     <>
       <ul className="mb-2">
@@ -180,7 +253,13 @@ function Gaps({ store, gaps }: { store: BenchStore; gaps: readonly Zone[] }) {
                 type="checkbox"
                 className="checkbox checkbox-xs"
                 checked={chosen.has(zone.id)}
-                onChange={() => setChosen(chosen.has(zone.id) ? new Set([...chosen].filter((id) => id !== zone.id)) : new Set([...chosen, zone.id]))}
+                onChange={() =>
+                  setChosen(
+                    chosen.has(zone.id)
+                      ? new Set([...chosen].filter((id) => id !== zone.id))
+                      : new Set([...chosen, zone.id]),
+                  )
+                }
               />
               <span>{zone.label || zone.id}</span>
               <span className="font-semibold">{answers(zone).join(' / ')}</span>
@@ -191,7 +270,9 @@ function Gaps({ store, gaps }: { store: BenchStore; gaps: readonly Zone[] }) {
         ))}
       </ul>
       <p className="text-sm text-mute mb-1">
-        {chosen.size === 0 ? 'What follows is for all of them; tick some for those alone.' : `What follows is for the ${chosen.size} that are ticked.`}
+        {chosen.size === 0
+          ? 'What follows is for all of them; tick some for those alone.'
+          : `What follows is for the ${chosen.size} that are ticked.`}
       </p>
       <Choice
         label="Answered"
@@ -223,10 +304,16 @@ function Gaps({ store, gaps }: { store: BenchStore; gaps: readonly Zone[] }) {
           empty="all alike"
           onSet={(n) => act(those.flatMap(({ id }) => setZone(now(), id, 'chars', n)))}
         />
-        {new Set(gaps.map((zone) => zone.chars)).size > 1 && <span className="text-sm text-brick">Widths that differ give the words away.</span>}
+        {new Set(gaps.map((zone) => zone.chars)).size > 1 && (
+          <span className="text-sm text-brick">Widths that differ give the words away.</span>
+        )}
       </Setting>
       {those.length > 1 && (
-        <button type="button" className="btn btn-edge btn-xs mt-2" onClick={() => become(store, (q) => anyOrder(q, ids), 'Each of their words is right in each')}>
+        <button
+          type="button"
+          className="btn btn-edge btn-xs mt-2"
+          onClick={() => become(store, (q) => anyOrder(q, ids), 'Each of their words is right in each')}
+        >
           Take each other’s words, in any order
         </button>
       )}
@@ -243,7 +330,9 @@ const HOW_WORDS: Readonly<Record<Answering, string>> = { moved: 'by moving', men
 
 /** Gaps and what belongs in them, as a block of choices of their own. */
 const familyOf = (question: Question, zones: ReadonlySet<string>, family: string | null) => {
-  const words = new Set<string>(question.key.filter(({ zone }) => zones.has(zone)).flatMap(({ belongs }) => belongs ?? []));
+  const words = new Set<string>(
+    question.key.filter(({ zone }) => zones.has(zone)).flatMap(({ belongs }) => belongs ?? []),
+  );
   return [
     ...question.zones.filter(({ id }) => zones.has(id)).flatMap(({ id }) => setZone(question, id, 'family', family)),
     ...question.items.filter(({ id }) => words.has(id)).flatMap(({ id }) => setItem(question, id, 'family', family)),
@@ -256,7 +345,8 @@ function Spellings({ store, zone }: { store: BenchStore; zone: Zone }) {
   const [tried, setTried] = useState('');
   const { typed } = zone;
   if (!typed) return null;
-  const set = (next: Partial<NonNullable<Zone['typed']>>) => store.getState().do(setZone(store.getState().question, zone.id, 'typed', { ...typed, ...next }));
+  const set = (next: Partial<NonNullable<Zone['typed']>>) =>
+    store.getState().do(setZone(store.getState().question, zone.id, 'typed', { ...typed, ...next }));
   const read = tried.trim() === '' ? null : readTyped(question, zone.id, tried);
   const entry: KeyEntry | undefined = question.key.find((one) => one.zone === zone.id);
   const right = read !== null && read !== undefined && entry?.belongs?.includes(read as never);
@@ -265,7 +355,9 @@ function Spellings({ store, zone }: { store: BenchStore; zone: Zone }) {
       <legend className="font-semibold px-1">{zone.label}</legend>
       {Object.entries(typed.accept).map(([id, spellings]) => (
         <div key={id} className="mb-1">
-          <span className="text-mute">Accepted for “{question.items.find((item) => item.id === id)?.label ?? id}”, with commas between</span>
+          <span className="text-mute">
+            Accepted for “{question.items.find((item) => item.id === id)?.label ?? id}”, with commas between
+          </span>
           <Typed
             label={`Accepted spellings for ${question.items.find((item) => item.id === id)?.label ?? id} in ${zone.label}`}
             className="input input-sm w-full"
@@ -292,7 +384,13 @@ function Spellings({ store, zone }: { store: BenchStore; zone: Zone }) {
           ] as const
         ).map(([field, words]) => (
           <label key={field} className="flex items-center gap-2">
-            <input type="checkbox" className="checkbox checkbox-xs" checked={typed[field]} onChange={(event) => set({ [field]: event.target.checked })} /> {words}
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={typed[field]}
+              onChange={(event) => set({ [field]: event.target.checked })}
+            />{' '}
+            {words}
           </label>
         ))}
         <label className="flex items-center gap-2">
@@ -311,7 +409,12 @@ function Spellings({ store, zone }: { store: BenchStore; zone: Zone }) {
       </div>
       <label className="flex items-center gap-2 mt-1">
         <span className="text-mute">Try a text</span>
-        <input aria-label={`Try a text in ${zone.label}`} className="input input-sm w-36" value={tried} onChange={(event) => setTried(event.target.value)} />
+        <input
+          aria-label={`Try a text in ${zone.label}`}
+          className="input input-sm w-36"
+          value={tried}
+          onChange={(event) => setTried(event.target.value)}
+        />
         <span role="status">{tried.trim() === '' ? '' : right ? 'counts as right' : 'counts as wrong'}</span>
       </label>
     </fieldset>
@@ -345,7 +448,13 @@ function Distractors({ store }: { store: BenchStore }) {
   };
   return (
     <>
-      <p>{others.length === 0 ? <span className="text-mute">None: the last gap can be filled by what is left over.</span> : others.map(({ label }) => label).join(', ')}</p>
+      <p>
+        {others.length === 0 ? (
+          <span className="text-mute">None: the last gap can be filled by what is left over.</span>
+        ) : (
+          others.map(({ label }) => label).join(', ')
+        )}
+      </p>
       <div className="flex gap-2 mt-1">
         <input
           aria-label="Words that belong in no gap"

@@ -56,9 +56,13 @@ export function Kind({ store }: { store: BenchStore }) {
             label="Lay out as"
             options={LAYOUT_OPTIONS}
             value={null}
-            onChoose={(layout) => become(store, (question) => laidOut(question, layout), `Laid out: ${LAYOUT_NAMES[layout]}`)}
+            onChoose={(layout) =>
+              become(store, (question) => laidOut(question, layout), `Laid out: ${LAYOUT_NAMES[layout]}`)
+            }
           />
-          <p className="text-sm text-mute mt-1">Everything is measured and fits. The key stays as it is; Undo brings the old places back.</p>
+          <p className="text-sm text-mute mt-1">
+            Everything is measured and fits. The key stays as it is; Undo brings the old places back.
+          </p>
         </Section>
       )}
       {pasting && <FromText store={store} onClose={() => setPasting(false)} />}
@@ -72,13 +76,27 @@ function KeepAsStock({ store }: { store: BenchStore }) {
   const some = store((s) => s.question.items.some(({ label }) => label !== ''));
   const keep = async () => {
     const { question } = store.getState();
-    const zoneOf = (id: ItemId) => question.zones.find((zone) => question.key.some((entry) => entry.zone === zone.id && entry.belongs?.includes(id)))?.label ?? '';
+    const zoneOf = (id: ItemId) =>
+      question.zones.find((zone) => question.key.some((entry) => entry.zone === zone.id && entry.belongs?.includes(id)))
+        ?.label ?? '';
     const pairs = question.zones.length > 1 && question.kind !== 'order' && question.kind !== 'gaps';
-    const rows = question.items.filter(({ label }) => label !== '').map(({ id, label }) => (pairs ? [label, zoneOf(id)] : [label]));
+    const rows = question.items
+      .filter(({ label }) => label !== '')
+      .map(({ id, label }) => (pairs ? [label, zoneOf(id)] : [label]));
     setBusy(true);
-    const kept = await api('POST /api/lists', { body: { id: crypto.randomUUID(), title: question.title || 'Untitled question', rows, pictures: picturesOf(question) } });
+    const kept = await api('POST /api/lists', {
+      body: {
+        id: crypto.randomUUID(),
+        title: question.title || 'Untitled question',
+        rows,
+        pictures: picturesOf(question),
+      },
+    });
     setBusy(false);
-    if (kept.ok) toast.success('Kept as a stock list', { action: { label: 'Stock lists', onClick: () => location.assign('/lists') } });
+    if (kept.ok)
+      toast.success('Kept as a stock list', {
+        action: { label: 'Stock lists', onClick: () => location.assign('/lists') },
+      });
     else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.wayOn });
   };
   return (
@@ -102,7 +120,11 @@ function ChangeKind({ store }: { store: BenchStore }) {
     <>
       <label className="flex items-center gap-2">
         <span className="sr-only">Kind of question</span>
-        <select className="select select-sm" value={question.kind} onChange={(event) => choose(event.target.value as Question['kind'])}>
+        <select
+          className="select select-sm"
+          value={question.kind}
+          onChange={(event) => choose(event.target.value as Question['kind'])}
+        >
           {(Object.keys(KIND_NAMES) as Question['kind'][]).map((kind) => (
             <option key={kind} value={kind}>
               {KIND_NAMES[kind]}: {KIND_WORDS[kind]}
@@ -114,7 +136,9 @@ function ChangeKind({ store }: { store: BenchStore }) {
         <Dialog title={`Make it ${KIND_NAMES[to]}?`} onClose={() => setTo(null)}>
           {change ? (
             <>
-              <p>Words, pictures and rules of the items are kept, with the prompt, tries, hints and marks. These are not:</p>
+              <p>
+                Words, pictures and rules of the items are kept, with the prompt, tries, hints and marks. These are not:
+              </p>
               <ul className="list-disc ps-6 my-2">
                 {change.lost.map((words) => (
                   <li key={words}>{words}</li>
@@ -122,7 +146,9 @@ function ChangeKind({ store }: { store: BenchStore }) {
               </ul>
             </>
           ) : (
-            <p>Nothing of that kind can be made of what is there. Give it items and a key first, or begin with a list.</p>
+            <p>
+              Nothing of that kind can be made of what is there. Give it items and a key first, or begin with a list.
+            </p>
           )}
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setTo(null)}>

@@ -10,7 +10,10 @@ import { groundAt, type PictureFixture } from './pictures';
 
 type ShapeFixture = Extract<Fixture, { type: 'shape' }>;
 
-/** Places on a picture: a printed word is covered with the picture's own ground, and a line leads from a zone to its place. */
+/**
+ * Places on a picture: a printed word is covered with the picture's own ground, and a line leads from a zone to its
+ * place.
+ */
 export function LabelEditor({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
@@ -24,9 +27,15 @@ export function LabelEditor({ store }: { store: BenchStore }) {
       const box = boundsOf(zone);
       const medium = question.media[picture.media];
       const fill = box && medium ? await groundAt(mediumUrl(medium.hash), picture, box).catch(() => null) : null;
-      if (box && fill) shapes.push(coverOf(store.getState().question, shapes, { ...box, fill, label: `Cover of ${zone.label || zone.id}` }));
+      if (box && fill)
+        shapes.push(
+          coverOf(store.getState().question, shapes, { ...box, fill, label: `Cover of ${zone.label || zone.id}` }),
+        );
     }
-    if (shapes.length === 0) return void toast.error('The colour could not be taken from the picture', { description: 'A zone has to lie on it.' });
+    if (shapes.length === 0)
+      return void toast.error('The colour could not be taken from the picture', {
+        description: 'A zone has to lie on it.',
+      });
     store.getState().do(add(store.getState().question, 'fixtures', shapes), 'Covered with the picture’s own ground');
   };
   const lead = () => {
@@ -45,10 +54,19 @@ export function LabelEditor({ store }: { store: BenchStore }) {
   return (
     <Section title="On the picture">
       <p className="text-mute">
-        {!picture ? 'Add a picture at Lay out, and a zone over each place.' : zones.length === 0 ? 'Select the zones that are meant.' : `${zones.length} selected: ${named(zones)}`}
+        {!picture
+          ? 'Add a picture at Lay out, and a zone over each place.'
+          : zones.length === 0
+            ? 'Select the zones that are meant.'
+            : `${zones.length} selected: ${named(zones)}`}
       </p>
       <div className="flex flex-wrap gap-2 mt-2">
-        <button type="button" className="btn btn-edge btn-xs" disabled={!picture || zones.length === 0} onClick={() => void cover()}>
+        <button
+          type="button"
+          className="btn btn-edge btn-xs"
+          disabled={!picture || zones.length === 0}
+          onClick={() => void cover()}
+        >
           <Pipette size={13} aria-hidden /> Cover what is printed there
         </button>
         <button
@@ -76,7 +94,11 @@ export function LabelEditor({ store }: { store: BenchStore }) {
 const boundsOf = ({ shape, rotation }: Zone) => outlineOf(shape, rotation)?.box ?? null;
 const named = (zones: readonly Zone[]) => zones.map(({ label, id }) => label || id).join(', ');
 
-function coverOf(question: Question, made: readonly ShapeFixture[], { x, y, w, h, fill, label }: Box & { fill: string; label: string }): ShapeFixture {
+function coverOf(
+  question: Question,
+  made: readonly ShapeFixture[],
+  { x, y, w, h, fill, label }: Box & { fill: string; label: string },
+): ShapeFixture {
   const taken = new Set<string>([...question.fixtures, ...made].map(({ id }) => id));
   return {
     type: 'shape',

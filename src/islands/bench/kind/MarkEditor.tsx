@@ -1,5 +1,14 @@
 import { type ItemId, setCopies, setQuestion, setZone, type Zone } from '../../../core';
-import { asSpots, decidedBy, doMissesCost, foundWith, isSpot, missesCost, placesOfSpots, withMarker } from '../../../core/kinds';
+import {
+  asSpots,
+  decidedBy,
+  doMissesCost,
+  foundWith,
+  isSpot,
+  missesCost,
+  placesOfSpots,
+  withMarker,
+} from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -21,8 +30,15 @@ export function MarkEditor({ store }: { store: BenchStore }) {
   return (
     <>
       <Section title="Spots" note={String(spots.length)}>
-        <p className="text-mute mb-1">Draw zones over the picture with the tools above the scene (or add and type them); then make them spots.</p>
-        <button type="button" className="btn btn-edge btn-sm" disabled={spots.length === 0} onClick={() => become(store, asSpots, 'Every zone is a spot')}>
+        <p className="text-mute mb-1">
+          Draw zones over the picture with the tools above the scene (or add and type them); then make them spots.
+        </p>
+        <button
+          type="button"
+          className="btn btn-edge btn-sm"
+          disabled={spots.length === 0}
+          onClick={() => become(store, asSpots, 'Every zone is a spot')}
+        >
           Make every zone a spot
         </button>
         <ul className="mt-2">
@@ -46,7 +62,12 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                 </select>
               )}
               <label className="flex items-center gap-2 text-sm">
-                <input type="checkbox" className="checkbox checkbox-xs" checked={zone.hidden} onChange={(event) => act(setZone(now(), zone.id, 'hidden', event.target.checked))} />
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-xs"
+                  checked={zone.hidden}
+                  onChange={(event) => act(setZone(now(), zone.id, 'hidden', event.target.checked))}
+                />
                 hidden
               </label>
             </li>
@@ -75,7 +96,14 @@ export function MarkEditor({ store }: { store: BenchStore }) {
               placeholder="another kind of marker"
               className="input input-sm w-full my-1"
               value=""
-              onTyped={(label) => label.trim() && become(store, (q) => withMarker(q, label.trim()), `${label.trim()} is added: say above which spots it finds`)}
+              onTyped={(label) =>
+                label.trim() &&
+                become(
+                  store,
+                  (q) => withMarker(q, label.trim()),
+                  `${label.trim()} is added: say above which spots it finds`,
+                )
+              }
             />
             <Choice
               label="Decides"
@@ -93,7 +121,13 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                 type="checkbox"
                 className="checkbox checkbox-xs"
                 checked={markers.every(({ goesHome }) => goesHome)}
-                onChange={(event) => become(store, (q) => ({ ...q, items: q.items.map((item) => ({ ...item, goesHome: event.target.checked })) }), 'Set')}
+                onChange={(event) =>
+                  become(
+                    store,
+                    (q) => ({ ...q, items: q.items.map((item) => ({ ...item, goesHome: event.target.checked })) }),
+                    'Set',
+                  )
+                }
               />
               is seen at once: the marker goes back
             </label>
@@ -108,7 +142,10 @@ export function MarkEditor({ store }: { store: BenchStore }) {
             </label>
           </Section>
           <Section title="Places by name" note={String(places.length)}>
-            <p className="text-sm text-mute mb-1">As a list and with the keys a learner chooses among these. Add some where there is no spot, or the list tells all.</p>
+            <p className="text-sm text-mute mb-1">
+              As a list and with the keys a learner chooses among these. Add some where there is no spot, or the list
+              tells all.
+            </p>
             {places.map((place, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a place has no other name than what can be typed
               <div key={i} className="flex gap-1 py-0.5">
@@ -124,11 +161,20 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                     label={`${axis} of place ${i + 1}`}
                     className="input input-sm figures w-16"
                     value={String(place[axis])}
-                    problem={(words) => (words.trim() !== '' && Number.isFinite(Number(words)) ? null : 'A number is needed')}
-                    onTyped={(words) => setPlaces(places.map((one, j) => (i === j ? { ...one, [axis]: Number(words) } : one)))}
+                    problem={(words) =>
+                      words.trim() !== '' && Number.isFinite(Number(words)) ? null : 'A number is needed'
+                    }
+                    onTyped={(words) =>
+                      setPlaces(places.map((one, j) => (i === j ? { ...one, [axis]: Number(words) } : one)))
+                    }
                   />
                 ))}
-                <button type="button" className="btn btn-quiet btn-xs" aria-label={`Take place ${i + 1} away`} onClick={() => setPlaces(places.filter((_, j) => j !== i))}>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-xs"
+                  aria-label={`Take place ${i + 1} away`}
+                  onClick={() => setPlaces(places.filter((_, j) => j !== i))}
+                >
                   ×
                 </button>
               </div>
@@ -137,14 +183,28 @@ export function MarkEditor({ store }: { store: BenchStore }) {
               <button
                 type="button"
                 className="btn btn-edge btn-xs"
-                onClick={() => setPlaces([...places, { label: `Place ${places.length + 1}`, x: Math.round(question.scene.width / 2), y: Math.round(question.scene.height / 2) }])}
+                onClick={() =>
+                  setPlaces([
+                    ...places,
+                    {
+                      label: `Place ${places.length + 1}`,
+                      x: Math.round(question.scene.width / 2),
+                      y: Math.round(question.scene.height / 2),
+                    },
+                  ])
+                }
               >
                 Add a place
               </button>
               <button
                 type="button"
                 className="btn btn-edge btn-xs"
-                onClick={() => setPlaces([...places, ...placesOfSpots(hidden).filter(({ x, y }) => !places.some((one) => one.x === x && one.y === y))])}
+                onClick={() =>
+                  setPlaces([
+                    ...places,
+                    ...placesOfSpots(hidden).filter(({ x, y }) => !places.some((one) => one.x === x && one.y === y)),
+                  ])
+                }
               >
                 Take the spots’ middles
               </button>

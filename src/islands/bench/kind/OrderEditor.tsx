@@ -1,7 +1,21 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type ItemId, type Marks, type Question, questionModel, respond, setQuestion } from '../../../core';
 import { freshId, newItem } from '../../../core/document';
-import { alike, alongALine, asCode, canFix, downThePage, type End, fixedAt, isAlong, isCode, laidAsBefore, startedWrong, WIDE_TAG, withFixed } from '../../../core/kinds';
+import {
+  alike,
+  alongALine,
+  asCode,
+  canFix,
+  downThePage,
+  type End,
+  fixedAt,
+  isAlong,
+  isCode,
+  laidAsBefore,
+  startedWrong,
+  WIDE_TAG,
+  withFixed,
+} from '../../../core/kinds';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { Typed } from '../parts/Typed';
@@ -26,7 +40,13 @@ export function OrderEditor({ store }: { store: BenchStore }) {
   const setOrder = (next: readonly ItemId[]) =>
     become(
       store,
-      (now) => laidAsBefore(startedWrong({ ...now, key: now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...next] } : entry)) })),
+      (now) =>
+        laidAsBefore(
+          startedWrong({
+            ...now,
+            key: now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...next] } : entry)),
+          }),
+        ),
       'The order is changed',
     );
   const swap = (i: number, j: number) => {
@@ -40,12 +60,19 @@ export function OrderEditor({ store }: { store: BenchStore }) {
       (now) => {
         const id = freshId('item', new Set<string>(now.items.map((item) => item.id))) as ItemId;
         const items = [...now.items, newItem({ id, label })];
-        const key = outside ? now.key : now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...(entry.belongs ?? []), id] } : entry));
+        const key = outside
+          ? now.key
+          : now.key.map((entry) => (entry.sequence ? { ...entry, belongs: [...(entry.belongs ?? []), id] } : entry));
         return laidAsBefore(startedWrong(alike({ ...now, items, key }, WIDE_TAG)));
       },
       `${label} is added`,
     );
-  if (!sequence || !zone) return <p className="py-2 text-mute">There is no order yet: begin with “From a list or text…”, an entry a line, in the right order.</p>;
+  if (!sequence || !zone)
+    return (
+      <p className="py-2 text-mute">
+        There is no order yet: begin with “From a list or text…”, an entry a line, in the right order.
+      </p>
+    );
   const along = isAlong(question);
   const outside = question.items.filter(({ id }) => !order.includes(id));
   return (
@@ -59,10 +86,22 @@ export function OrderEditor({ store }: { store: BenchStore }) {
               <span className="grow" dir="auto">
                 {name(id)}
               </span>
-              <button type="button" className="bench-tool" disabled={i === 0} aria-label={`Move ${name(id)} up`} onClick={() => swap(i, i - 1)}>
+              <button
+                type="button"
+                className="bench-tool"
+                disabled={i === 0}
+                aria-label={`Move ${name(id)} up`}
+                onClick={() => swap(i, i - 1)}
+              >
                 <ArrowUp size={14} aria-hidden />
               </button>
-              <button type="button" className="bench-tool" disabled={i === order.length - 1} aria-label={`Move ${name(id)} down`} onClick={() => swap(i, i + 1)}>
+              <button
+                type="button"
+                className="bench-tool"
+                disabled={i === order.length - 1}
+                aria-label={`Move ${name(id)} down`}
+                onClick={() => swap(i, i + 1)}
+              >
                 <ArrowDown size={14} aria-hidden />
               </button>
             </li>
@@ -77,7 +116,11 @@ export function OrderEditor({ store }: { store: BenchStore }) {
           onTyped={(label) => label.trim() && addEntry(label.trim(), false)}
         />
         <p className="mt-2">
-          {outside.length === 0 ? <span className="text-mute">No entry belongs outside.</span> : `Belongs outside: ${outside.map(({ label }) => label).join(', ')}`}
+          {outside.length === 0 ? (
+            <span className="text-mute">No entry belongs outside.</span>
+          ) : (
+            `Belongs outside: ${outside.map(({ label }) => label).join(', ')}`
+          )}
         </p>
         <Typed
           label="An entry that belongs outside"
@@ -95,25 +138,43 @@ export function OrderEditor({ store }: { store: BenchStore }) {
             ['along', 'along a line'],
           ]}
           value={along ? 'along' : 'down'}
-          onChoose={(way) => become(store, (now) => (way === 'down' ? downThePage(now) : alongALine(now)), way === 'down' ? 'Down the page' : 'Along a line')}
+          onChoose={(way) =>
+            become(
+              store,
+              (now) => (way === 'down' ? downThePage(now) : alongALine(now)),
+              way === 'down' ? 'Down the page' : 'Along a line',
+            )
+          }
         />
         <label className="flex items-center gap-2 py-1">
           <input
             type="checkbox"
             className="checkbox checkbox-xs"
             checked={question.items.some(isCode)}
-            onChange={(event) => become(store, (now) => asCode(now, event.target.checked), event.target.checked ? 'Lines of code' : 'Words')}
+            onChange={(event) =>
+              become(
+                store,
+                (now) => asCode(now, event.target.checked),
+                event.target.checked ? 'Lines of code' : 'Words',
+              )
+            }
           />
           the entries are lines of code
         </label>
         <p className="mt-1">
-          {question.start ? question.start.placements.map(({ item }) => name(item)).join(' · ') : <span className="text-mute">Everything waits in the tray.</span>}
+          {question.start ? (
+            question.start.placements.map(({ item }) => name(item)).join(' · ')
+          ) : (
+            <span className="text-mute">Everything waits in the tray.</span>
+          )}
         </p>
         <div className="flex gap-2 mt-1">
           <button
             type="button"
             className="btn btn-edge btn-xs"
-            onClick={() => become(store, (now) => laidAsBefore(startedWrong(now, String(Date.now()))), 'Another order to begin with')}
+            onClick={() =>
+              become(store, (now) => laidAsBefore(startedWrong(now, String(Date.now()))), 'Another order to begin with')
+            }
           >
             Draw another beginning
           </button>
@@ -124,7 +185,11 @@ export function OrderEditor({ store }: { store: BenchStore }) {
           label="Counts"
           options={RULES}
           value={question.marks.sequenceRule}
-          onChoose={(sequenceRule) => store.getState().do(setQuestion(store.getState().question, 'marks', { ...store.getState().question.marks, sequenceRule }))}
+          onChoose={(sequenceRule) =>
+            store
+              .getState()
+              .do(setQuestion(store.getState().question, 'marks', { ...store.getState().question.marks, sequenceRule }))
+          }
         />
         <p className="mt-1 text-mute">{exampleOf(question, order, name)}</p>
       </Section>
@@ -147,7 +212,13 @@ function Fixed({ store, end }: { store: BenchStore; end: End }) {
       <button
         type="button"
         className="btn btn-quiet btn-xs"
-        onClick={() => become(store, (now) => withFixed(now, end, name === null), name === null ? `The ${end} entry stands in its place` : `The ${end} entry is moved again`)}
+        onClick={() =>
+          become(
+            store,
+            (now) => withFixed(now, end, name === null),
+            name === null ? `The ${end} entry stands in its place` : `The ${end} entry is moved again`,
+          )
+        }
       >
         {name === null ? `Show the ${end} one in its place` : 'Let it be moved'}
       </button>

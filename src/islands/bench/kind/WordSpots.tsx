@@ -13,9 +13,14 @@ interface Word {
   readonly box: Box;
 }
 
-/** The words of a text as they are drawn on the scene at the Bench, by the browser that draws them; those that are turned are left out. */
+/**
+ * The words of a text as they are drawn on the scene at the Bench, by the browser that draws them; those that are
+ * turned are left out.
+ */
 function wordsDrawn(fixture: TextFixture): Word[] {
-  const shown = document.querySelector<HTMLElement>(`[data-bench-scene] [data-ref="${CSS.escape(refTo('fixture', fixture.id))}"]`);
+  const shown = document.querySelector<HTMLElement>(
+    `[data-bench-scene] [data-ref="${CSS.escape(refTo('fixture', fixture.id))}"]`,
+  );
   if (!shown || fixture.rotation !== 0) return [];
   const frame = shown.getBoundingClientRect();
   const scale = frame.width / fixture.w;
@@ -27,15 +32,25 @@ function wordsDrawn(fixture: TextFixture): Word[] {
       range.setStart(node, index);
       range.setEnd(node, index + words.length);
       const at = range.getBoundingClientRect();
-      found.push({ words, box: { x: fixture.x + (at.left - frame.left) / scale, y: fixture.y + (at.top - frame.top) / scale, w: at.width / scale, h: at.height / scale } });
+      found.push({
+        words,
+        box: {
+          x: fixture.x + (at.left - frame.left) / scale,
+          y: fixture.y + (at.top - frame.top) / scale,
+          w: at.width / scale,
+          h: at.height / scale,
+        },
+      });
     }
   return found;
 }
 
 const isText = (one: Fixture): one is TextFixture => one.type === 'text';
 const drawn = ({ fixtures }: Question): Word[] => fixtures.filter(isText).flatMap(wordsDrawn);
-const spotOn = ({ zones }: Question, box: Box) => zones.find(({ hidden, shape }) => hidden && shape.type === 'rect' && covers(shape, middle(box)));
-const spottedIn = (question: Question): Set<number> => new Set(drawn(question).flatMap(({ box }, i) => (spotOn(question, box) ? [i] : [])));
+const spotOn = ({ zones }: Question, box: Box) =>
+  zones.find(({ hidden, shape }) => hidden && shape.type === 'rect' && covers(shape, middle(box)));
+const spottedIn = (question: Question): Set<number> =>
+  new Set(drawn(question).flatMap(({ box }, i) => (spotOn(question, box) ? [i] : [])));
 
 const middle = ({ x, y, w, h }: Box) => ({ x: Math.round(x + w / 2), y: Math.round(y + h / 2) });
 
@@ -61,12 +76,21 @@ export function WordSpots({ store }: { store: BenchStore }) {
     const word = drawn(question)[index];
     if (!word) return;
     const spot = spotOn(question, word.box);
-    become(store, (now) => (spot ? withoutSpot(now, spot.id) : withSpotOver(now, word.words, word.box)), spot ? `${word.words} is no spot` : `${word.words} is a spot`);
+    become(
+      store,
+      (now) => (spot ? withoutSpot(now, spot.id) : withSpotOver(now, word.words, word.box)),
+      spot ? `${word.words} is no spot` : `${word.words} is a spot`,
+    );
   };
   const named = () => {
     const { show } = store.getState().question;
     const places = drawn(question).map(({ words: label, box }) => ({ label, ...middle(box) }));
-    store.getState().do(setQuestion(store.getState().question, 'show', { ...show, places: places.slice(0, 500) }), 'Every word is a place by name');
+    store
+      .getState()
+      .do(
+        setQuestion(store.getState().question, 'show', { ...show, places: places.slice(0, 500) }),
+        'Every word is a place by name',
+      );
   };
   return (
     <Section title="Spots in the text">
@@ -84,7 +108,9 @@ export function WordSpots({ store }: { store: BenchStore }) {
           </button>
         ))}
       </p>
-      <p className="text-sm text-mute mt-1">A press makes a word a spot, or takes it away. Where it stands is measured on the scene: move the text first.</p>
+      <p className="text-sm text-mute mt-1">
+        A press makes a word a spot, or takes it away. Where it stands is measured on the scene: move the text first.
+      </p>
       <button type="button" className="btn btn-edge btn-xs mt-1" onClick={named}>
         Name every word as a place
       </button>

@@ -23,7 +23,10 @@ export async function cutOut(image: HTMLImageElement, picture: Box, corners: Cor
   const [xs, ys] = [inPixels.map(([x]) => x), inPixels.map(([, y]) => y)];
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
   const canvas = document.createElement('canvas');
-  [canvas.width, canvas.height] = [Math.max(1, Math.round(Math.max(...xs) - x)), Math.max(1, Math.round(Math.max(...ys) - y))];
+  [canvas.width, canvas.height] = [
+    Math.max(1, Math.round(Math.max(...xs) - x)),
+    Math.max(1, Math.round(Math.max(...ys) - y)),
+  ];
   const context = canvas.getContext('2d');
   if (!context) throw new Error('No canvas');
   context.beginPath();

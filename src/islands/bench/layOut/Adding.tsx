@@ -47,7 +47,13 @@ export function Adding({ store }: { store: BenchStore }) {
             ['Film', Film, () => setChoosing('film')],
           ] as const
         ).map(([name, Icon, make]) => (
-          <button key={name} type="button" className="btn btn-quiet btn-sm px-2" onClick={make} title={`Add a fixture: ${name.toLowerCase()}`}>
+          <button
+            key={name}
+            type="button"
+            className="btn btn-quiet btn-sm px-2"
+            onClick={make}
+            title={`Add a fixture: ${name.toLowerCase()}`}
+          >
             <Icon size={15} aria-hidden /> {name}
           </button>
         ))}
@@ -79,7 +85,14 @@ export function Adding({ store }: { store: BenchStore }) {
           </button>
         </div>
       </form>
-      {choosing && <MediaDialog store={store} kind={choosing} onClose={() => setChoosing(null)} onChoose={(id) => void addMedium(choosing, id)} />}
+      {choosing && (
+        <MediaDialog
+          store={store}
+          kind={choosing}
+          onClose={() => setChoosing(null)}
+          onChoose={(id) => void addMedium(choosing, id)}
+        />
+      )}
     </div>
   );
 }

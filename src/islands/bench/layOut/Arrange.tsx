@@ -18,7 +18,17 @@ import {
 } from 'lucide-react';
 import { useState } from 'react';
 import { type Axis, gapsOf, nameOf, type Ref, things } from '../../../core';
-import { alignSelected, duplicateInRow, duplicateSelected, groupSelected, matchSize, noteSelected, orderSelected, sizeSelected, spaceSelected } from '../commands/arranging';
+import {
+  alignSelected,
+  duplicateInRow,
+  duplicateSelected,
+  groupSelected,
+  matchSize,
+  noteSelected,
+  orderSelected,
+  sizeSelected,
+  spaceSelected,
+} from '../commands/arranging';
 import { numberFrom } from '../parts/numbers';
 import { type BenchStore, framesOf } from '../store';
 
@@ -76,7 +86,12 @@ export function Arrange({ store }: { store: BenchStore }) {
       )}
       <div className="grid grid-cols-[4rem_1fr] items-center gap-2">
         <span className="text-mute">Match</span>
-        <select className="select select-xs w-full" aria-label="Take the size of" value="" onChange={(event) => matchSize(store, event.target.value as Ref)}>
+        <select
+          className="select select-xs w-full"
+          aria-label="Take the size of"
+          value=""
+          onChange={(event) => matchSize(store, event.target.value as Ref)}
+        >
           <option value="">the size of…</option>
           {things(question)
             .filter(({ ref }) => !selection.has(ref) && at.has(ref))
@@ -96,7 +111,11 @@ export function Arrange({ store }: { store: BenchStore }) {
       />
       <div className="flex flex-wrap gap-1">
         <Toggle Icon={Lock} words={on('locked') ? 'Unlock' : 'Lock'} run={() => noteSelected(store, 'locked')} />
-        <Toggle Icon={EyeOff} words={on('veiled') ? 'In sight' : 'Out of sight'} run={() => noteSelected(store, 'veiled')} />
+        <Toggle
+          Icon={EyeOff}
+          words={on('veiled') ? 'In sight' : 'Out of sight'}
+          run={() => noteSelected(store, 'veiled')}
+        />
         {several && !grouped && <Toggle Icon={Group} words="Group" run={() => groupSelected(store, true)} />}
         {grouped && <Toggle Icon={Ungroup} words="No group" run={() => groupSelected(store, false)} />}
         <Toggle Icon={Copy} words="Duplicate" run={() => duplicateSelected(store)} />
@@ -126,7 +145,12 @@ function Gaps({ store, axis, gaps }: { store: BenchStore; axis: Axis; gaps: read
         <span className="figures text-sm truncate max-w-24" title={shown.join(' · ')}>
           {equal ? shown[0] : shown.slice(0, 4).join(' · ')}
         </span>
-        <button type="button" className="btn btn-quiet btn-xs" onClick={() => spaceSelected(store, axis)} disabled={gaps.length < 2}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-xs"
+          onClick={() => spaceSelected(store, axis)}
+          disabled={gaps.length < 2}
+        >
           Equal
         </button>
         <form
@@ -136,7 +160,12 @@ function Gaps({ store, axis, gaps }: { store: BenchStore; axis: Axis; gaps: read
             if (gap !== null) spaceSelected(store, axis, gap);
           }}
         >
-          <input name="gap" className="input input-xs figures w-14" aria-label={`Gap ${name} for all`} placeholder="all to" />
+          <input
+            name="gap"
+            className="input input-xs figures w-14"
+            aria-label={`Gap ${name} for all`}
+            placeholder="all to"
+          />
         </form>
       </span>
     </div>
@@ -149,18 +178,39 @@ function InRow({ store }: { store: BenchStore }) {
   const [times, setTimes] = useState('3');
   const [gap, setGap] = useState('12');
   const read = { times: numberFrom(times, 1, MOST_COPIES, true).value, gap: numberFrom(gap, -1000, 10_000).value };
-  const run = (axis: Axis) => read.times !== null && read.gap !== null && duplicateInRow(store, read.times, axis, read.gap);
+  const run = (axis: Axis) =>
+    read.times !== null && read.gap !== null && duplicateInRow(store, read.times, axis, read.gap);
   return (
     <div className="flex items-center gap-1 flex-wrap">
       <span className="text-mute">In a row:</span>
-      <input className="input input-xs figures w-11" aria-label="How many more" value={times} onChange={(event) => setTimes(event.target.value)} />
+      <input
+        className="input input-xs figures w-11"
+        aria-label="How many more"
+        value={times}
+        onChange={(event) => setTimes(event.target.value)}
+      />
       <span className="text-mute">more,</span>
-      <input className="input input-xs figures w-11" aria-label="How far apart" value={gap} onChange={(event) => setGap(event.target.value)} />
+      <input
+        className="input input-xs figures w-11"
+        aria-label="How far apart"
+        value={gap}
+        onChange={(event) => setGap(event.target.value)}
+      />
       <span className="text-mute">apart</span>
-      <button type="button" className="btn btn-quiet btn-xs" onClick={() => run('x')} disabled={read.times === null || read.gap === null}>
+      <button
+        type="button"
+        className="btn btn-quiet btn-xs"
+        onClick={() => run('x')}
+        disabled={read.times === null || read.gap === null}
+      >
         across
       </button>
-      <button type="button" className="btn btn-quiet btn-xs" onClick={() => run('y')} disabled={read.times === null || read.gap === null}>
+      <button
+        type="button"
+        className="btn btn-quiet btn-xs"
+        onClick={() => run('y')}
+        disabled={read.times === null || read.gap === null}
+      >
         down
       </button>
     </div>

@@ -1,4 +1,17 @@
-import { CLEAR_OF_TITLE, coversTitle, edgeDistance, fittingOf, makeItemsAsWide, makeZoneHold, type Question, type Ref, refTo, type Step, setZone, type Zone } from '../../../core';
+import {
+  CLEAR_OF_TITLE,
+  coversTitle,
+  edgeDistance,
+  fittingOf,
+  makeItemsAsWide,
+  makeZoneHold,
+  type Question,
+  type Ref,
+  refTo,
+  type Step,
+  setZone,
+  type Zone,
+} from '../../../core';
 import { modelOf } from '../key/ghosts';
 import { Section } from '../parts/Section';
 import { type BenchStore, framesOf } from '../store';
@@ -6,7 +19,10 @@ import { type BenchStore, framesOf } from '../store';
 /** Nearer to the edge of the scene than this, in scene units, a thing is easily cut off or pressed by mistake. */
 const SAFE = 12;
 
-/** What authors would else measure by eye: whether what is needed fits each zone, whether titles stay readable, whether anything is too near the edge. */
+/**
+ * What authors would else measure by eye: whether what is needed fits each zone, whether titles stay readable, whether
+ * anything is too near the edge.
+ */
 export function Measures({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
@@ -39,17 +55,29 @@ export function Measures({ store }: { store: BenchStore }) {
             {covered && <p className="text-sm text-mute">Items can come to lie over its title.</p>}
             <p className="flex flex-wrap gap-1">
               {fitting && !fitting.fits && (
-                <button type="button" className="btn btn-quiet btn-xs" onClick={() => act(makeZoneHold(question, model, zone.id), `${zone.label} holds them`)}>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-xs"
+                  onClick={() => act(makeZoneHold(question, model, zone.id), `${zone.label} holds them`)}
+                >
                   Make it hold them
                 </button>
               )}
               {fitting && chosen.length > 0 && (
-                <button type="button" className="btn btn-quiet btn-xs" onClick={() => act(makeItemsAsWide(question, model, zone.id), 'Items are as wide as the zone')}>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-xs"
+                  onClick={() => act(makeItemsAsWide(question, model, zone.id), 'Items are as wide as the zone')}
+                >
                   Make its items as wide as it is
                 </button>
               )}
               {covered && 'gap' in zone.settle && (
-                <button type="button" className="btn btn-quiet btn-xs" onClick={() => act(clearTitle(question, zone), 'The title stays clear')}>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-xs"
+                  onClick={() => act(clearTitle(question, zone), 'The title stays clear')}
+                >
                   Keep the title clear
                 </button>
               )}
@@ -58,7 +86,8 @@ export function Measures({ store }: { store: BenchStore }) {
         ))}
         {near.length > 0 && (
           <li className="py-1 text-sm">
-            {near.length === 1 ? 'One thing is' : `${near.length} things are`} nearer than {SAFE} to the edge of the scene, or past it.{' '}
+            {near.length === 1 ? 'One thing is' : `${near.length} things are`} nearer than {SAFE} to the edge of the
+            scene, or past it.{' '}
             <button type="button" className="link-brass cursor-pointer" onClick={() => store.getState().select(near)}>
               Select {near.length === 1 ? 'it' : 'them'}
             </button>
@@ -77,8 +106,14 @@ function clearTitle(question: Question, zone: Zone): Step {
 function nearEdge(question: Question, selection: ReadonlySet<Ref>): Ref[] {
   const scene = { x: 0, y: 0, w: question.scene.width, h: question.scene.height };
   return [...framesOf(question)].flatMap(([ref, frame]) =>
-    !ref.startsWith('fixture:') && (selection.size === 0 || selection.has(ref)) && edgeDistance(frame, scene) < SAFE && !inTray(question, ref) ? [ref] : [],
+    !ref.startsWith('fixture:') &&
+    (selection.size === 0 || selection.has(ref)) &&
+    edgeDistance(frame, scene) < SAFE &&
+    !inTray(question, ref)
+      ? [ref]
+      : [],
   );
 }
 
-const inTray = (question: Question, ref: Ref) => question.tray !== null && question.items.some(({ id, home }) => home === null && ref === refTo('item', id));
+const inTray = (question: Question, ref: Ref) =>
+  question.tray !== null && question.items.some(({ id, home }) => home === null && ref === refTo('item', id));

@@ -6,7 +6,10 @@ import { coversOf } from './makings';
 const WORDS = { item: 'item', zone: 'zone', fixture: 'fixture' } as const;
 const MOST_NAMED = 3;
 
-/** Everything from front to back, with what covers what: the way to what lies underneath. Items lie over zones and zones over fixtures, whatever is done here. */
+/**
+ * Everything from front to back, with what covers what: the way to what lies underneath. Items lie over zones and zones
+ * over fixtures, whatever is done here.
+ */
 export function OrderList({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
@@ -27,7 +30,10 @@ export function OrderList({ store }: { store: BenchStore }) {
         const veiled = question.bench.veiled.includes(ref);
         const one = new Set([ref]);
         return (
-          <li key={ref} className={`flex items-center gap-1 border-b border-rule ${selection.has(ref) ? 'bg-brass-wash' : ''}`}>
+          <li
+            key={ref}
+            className={`flex items-center gap-1 border-b border-rule ${selection.has(ref) ? 'bg-brass-wash' : ''}`}
+          >
             <button
               type="button"
               className="grow text-left py-0.5 px-1 cursor-pointer min-w-0"
@@ -44,10 +50,20 @@ export function OrderList({ store }: { store: BenchStore }) {
                 </span>
               )}
             </button>
-            <button type="button" className="bench-tool" aria-label={`${nameOf(thing)}: one forward`} onClick={() => act(reorder(question, one, 'forward'))}>
+            <button
+              type="button"
+              className="bench-tool"
+              aria-label={`${nameOf(thing)}: one forward`}
+              onClick={() => act(reorder(question, one, 'forward'))}
+            >
               <ArrowUp size={14} aria-hidden />
             </button>
-            <button type="button" className="bench-tool" aria-label={`${nameOf(thing)}: one back`} onClick={() => act(reorder(question, one, 'backward'))}>
+            <button
+              type="button"
+              className="bench-tool"
+              aria-label={`${nameOf(thing)}: one back`}
+              onClick={() => act(reorder(question, one, 'backward'))}
+            >
               <ArrowDown size={14} aria-hidden />
             </button>
             <button

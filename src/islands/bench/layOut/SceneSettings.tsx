@@ -21,14 +21,21 @@ export function SceneSettings({ store }: { store: BenchStore }) {
     const at = framesOf(question);
     const homes = question.items.flatMap(({ id, home }) => {
       const frame = at.get(`item:${id}`);
-      return home === null && frame ? setItem(question, id, 'home', { x: Math.round(frame.x), y: Math.round(frame.y) }) : [];
+      return home === null && frame
+        ? setItem(question, id, 'home', { x: Math.round(frame.x), y: Math.round(frame.y) })
+        : [];
     });
     act([...homes, ...setQuestion(question, 'tray', null)], 'Without a tray');
   };
   return (
     <>
       <Setting label="Kind">
-        <select className="select select-sm w-40" aria-label="Kind of question" value={kind} onChange={(event) => act(setQuestion(question, 'kind', event.target.value as Kind))}>
+        <select
+          className="select select-sm w-40"
+          aria-label="Kind of question"
+          value={kind}
+          onChange={(event) => act(setQuestion(question, 'kind', event.target.value as Kind))}
+        >
           {kinds.map((one) => (
             <option key={one} value={one}>
               {one[0]?.toUpperCase()}

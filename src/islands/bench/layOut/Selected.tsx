@@ -16,7 +16,8 @@ export function Selected({ store }: { store: BenchStore }) {
   const chosen = [...selection].flatMap((ref) => thingAt(question, ref) ?? []);
   const only = chosen.length === 1 ? chosen[0] : undefined;
   const items = chosen.flatMap((thing) => (thing.kind === 'item' ? [thing.is] : []));
-  if (chosen.length === 0) return <p className="text-mute">Nothing. Press something on the scene, or a row of the Ledger.</p>;
+  if (chosen.length === 0)
+    return <p className="text-mute">Nothing. Press something on the scene, or a row of the Ledger.</p>;
   return (
     <>
       {only && <Name key={`name ${only.ref}`} store={store} thing={only} />}
@@ -58,7 +59,8 @@ export function Selected({ store }: { store: BenchStore }) {
 }
 
 function Name({ store, thing }: { store: BenchStore; thing: Thing }) {
-  const name = (label: string) => store.getState().do(rename(store.getState().question, kindIn(thing.ref), idIn(thing.ref), label));
+  const name = (label: string) =>
+    store.getState().do(rename(store.getState().question, kindIn(thing.ref), idIn(thing.ref), label));
   return (
     <div className="grid grid-cols-[4rem_1fr] items-center gap-2">
       <span className="text-mute" aria-hidden>
@@ -71,7 +73,8 @@ function Name({ store, thing }: { store: BenchStore; thing: Thing }) {
 
 /** An item shows its name, or something else: words with a form, a picture, a sound. */
 function ItemShows({ store, item }: { store: BenchStore; item: Item }) {
-  const set = (content: Item['content']) => store.getState().do(setItem(store.getState().question, item.id, 'content', content));
+  const set = (content: Item['content']) =>
+    store.getState().do(setItem(store.getState().question, item.id, 'content', content));
   return (
     <div className="mt-2">
       <span className="text-mute text-sm">Shows its name, unless it is given something else:</span>

@@ -1,5 +1,15 @@
 import { Plus, X } from 'lucide-react';
-import { applyAll, type Box, boxOfShape, carrierOf, onCarrier, onScene, type Shape, setZone, type Zone } from '../../../core';
+import {
+  applyAll,
+  type Box,
+  boxOfShape,
+  carrierOf,
+  onCarrier,
+  onScene,
+  type Shape,
+  setZone,
+  type Zone,
+} from '../../../core';
 import { Choice } from '../parts/Choice';
 import { numberOrChange } from '../parts/numbers';
 import { Setting } from '../parts/Setting';
@@ -44,7 +54,10 @@ export function ZoneShape({ store, zone }: { store: BenchStore; zone: Zone }) {
     const carried = setZone(question, zone.id, 'ridesOn', ridesOn);
     const now = applyAll(question, carried);
     const next = onCarrier(standing.shape, standing.rotation, carrierOf(now, { ridesOn }));
-    act([...carried, ...setZone(now, zone.id, 'shape', next.shape), ...setZone(now, zone.id, 'rotation', next.rotation)], ridesOn ? 'It rides' : 'It stands by itself');
+    act(
+      [...carried, ...setZone(now, zone.id, 'shape', next.shape), ...setZone(now, zone.id, 'rotation', next.rotation)],
+      ridesOn ? 'It rides' : 'It stands by itself',
+    );
   };
   const reform = (form: Form) => {
     const turned = form === 'polygon' ? setZone(question, zone.id, 'rotation', 0) : [];
@@ -64,7 +77,12 @@ export function ZoneShape({ store, zone }: { store: BenchStore; zone: Zone }) {
       />
       {carriers.length > 0 && (
         <Setting label="Rides on">
-          <select className="select select-sm w-44" aria-label="Item the zone rides on" value={zone.ridesOn ?? ''} onChange={(event) => ride(event.target.value)}>
+          <select
+            className="select select-sm w-44"
+            aria-label="Item the zone rides on"
+            value={zone.ridesOn ?? ''}
+            onChange={(event) => ride(event.target.value)}
+          >
             <option value="">nothing: it stands</option>
             {carriers.map(({ id, label }) => (
               <option key={id} value={id}>
@@ -80,16 +98,34 @@ export function ZoneShape({ store, zone }: { store: BenchStore; zone: Zone }) {
 }
 
 /** The corners typed: nothing about an outline needs the mouse. */
-function CornerTable({ store, zone, points }: { store: BenchStore; zone: Zone; points: readonly (readonly [number, number])[] }) {
+function CornerTable({
+  store,
+  zone,
+  points,
+}: {
+  store: BenchStore;
+  zone: Zone;
+  points: readonly (readonly [number, number])[];
+}) {
   const keep = (next: readonly (readonly [number, number])[]) =>
-    store.getState().do(setZone(store.getState().question, zone.id, 'shape', { type: 'polygon', points: next.map(([x, y]): [number, number] => [x, y]) }));
+    store.getState().do(
+      setZone(store.getState().question, zone.id, 'shape', {
+        type: 'polygon',
+        points: next.map(([x, y]): [number, number] => [x, y]),
+      }),
+    );
   const set = (i: number, axis: 0 | 1, text: string) => {
     const value = numberOrChange(text, points[i]?.[axis] ?? 0, -FAR, FAR).value;
-    if (value !== null) keep(points.map((p, j) => (j === i ? ((axis === 0 ? [value, p[1]] : [p[0], value]) as [number, number]) : p)));
+    if (value !== null)
+      keep(points.map((p, j) => (j === i ? ((axis === 0 ? [value, p[1]] : [p[0], value]) as [number, number]) : p)));
   };
   const after = (i: number) => {
     const [a, b] = [points[i], points[(i + 1) % points.length]] as [[number, number], [number, number]];
-    keep([...points.slice(0, i + 1), [Math.round((a[0] + b[0]) / 2), Math.round((a[1] + b[1]) / 2)], ...points.slice(i + 1)]);
+    keep([
+      ...points.slice(0, i + 1),
+      [Math.round((a[0] + b[0]) / 2), Math.round((a[1] + b[1]) / 2)],
+      ...points.slice(i + 1),
+    ]);
   };
   return (
     <table className="w-full mt-1 text-sm">
@@ -113,7 +149,12 @@ function CornerTable({ store, zone, points }: { store: BenchStore; zone: Zone; p
               </td>
             ))}
             <td className="text-right whitespace-nowrap">
-              <button type="button" className="bench-tool" aria-label={`New corner after corner ${i + 1}`} onClick={() => after(i)}>
+              <button
+                type="button"
+                className="bench-tool"
+                aria-label={`New corner after corner ${i + 1}`}
+                onClick={() => after(i)}
+              >
                 <Plus size={13} aria-hidden />
               </button>
               <button

@@ -42,15 +42,23 @@ export function roomOf({ scene, tray }: Question): Box {
 
 const MARGIN = 28;
 
-/** A box of the size wanted, in the middle of the room, stepped down while something of the same place is there already. */
+/**
+ * A box of the size wanted, in the middle of the room, stepped down while something of the same place is there already.
+ */
 export function placeFor(question: Question, size: { w: number; h: number }): Box {
   const room = roomOf(question);
   const w = Math.min(size.w, room.w);
   const h = Math.min(size.h, room.h);
   const taken = [...framesOf(question).values()];
   for (let n = 0; n < 40; n++) {
-    const box = { x: Math.round(room.x + (room.w - w) / 2 + n * 12), y: Math.round(room.y + (room.h - h) / 2 + n * 12), w, h };
-    if (!taken.some((other) => Math.abs(other.x - box.x) < 6 && Math.abs(other.y - box.y) < 6) && meet(box, room)) return box;
+    const box = {
+      x: Math.round(room.x + (room.w - w) / 2 + n * 12),
+      y: Math.round(room.y + (room.h - h) / 2 + n * 12),
+      w,
+      h,
+    };
+    if (!taken.some((other) => Math.abs(other.x - box.x) < 6 && Math.abs(other.y - box.y) < 6) && meet(box, room))
+      return box;
   }
   return { x: room.x, y: room.y, w, h };
 }
@@ -60,7 +68,16 @@ const zoneId = (question: Question) => freshId('zone', idsOf(question.zones)) as
 /** A zone of the shape, named on from the last, behaving like the last there is. */
 export function zoneOf(question: Question, shape: Shape): Zone {
   const last = question.zones.at(-1);
-  const like = last ? { reach: last.reach, welcome: last.welcome, capacity: last.capacity, whenFull: last.whenFull, settle: last.settle, look: last.look } : {};
+  const like = last
+    ? {
+        reach: last.reach,
+        welcome: last.welcome,
+        capacity: last.capacity,
+        whenFull: last.whenFull,
+        settle: last.settle,
+        look: last.look,
+      }
+    : {};
   return newZone({ id: zoneId(question), label: `Zone ${question.zones.length + 1}`, shape, ...like });
 }
 
@@ -71,14 +88,27 @@ export function nextZone(question: Question): Zone {
   const w = Math.round((room.w - 3 * MARGIN) / 2);
   const top = room.y + 42;
   const h = Math.round(Math.max(60, room.h - 72));
-  const half = (i: number) => ({ type: 'rect' as const, x: Math.round(room.x + MARGIN + i * (w + MARGIN)), y: Math.round(top), w, h });
+  const half = (i: number) => ({
+    type: 'rect' as const,
+    x: Math.round(room.x + MARGIN + i * (w + MARGIN)),
+    y: Math.round(top),
+    w,
+    h,
+  });
   return zoneOf(question, n < 2 ? half(n) : { type: 'rect', ...placeFor(question, { w: 240, h: 160 }) });
 }
 
 /** The outline of an item as a zone of its own, which rides on it: what is put there joins it. */
 export function zoneOnItem(question: Question, item: Item): Zone {
   const shape: Shape = { type: 'rect', x: 0, y: 0, w: item.size.w, h: item.size.h };
-  return newZone({ id: zoneId(question), label: '', shape, ridesOn: item.id, settle: { rule: 'asDropped' }, capacity: 1 });
+  return newZone({
+    id: zoneId(question),
+    label: '',
+    shape,
+    ridesOn: item.id,
+    settle: { rule: 'asDropped' },
+    capacity: 1,
+  });
 }
 
 export function itemsNamed(question: Question, labels: readonly string[]): Item[] {
@@ -92,7 +122,13 @@ export function itemsNamed(question: Question, labels: readonly string[]): Item[
 }
 
 const fixtureId = (question: Question) => freshId('fixture', idsOf(question.fixtures)) as FixtureId;
-const placedAt = (question: Question, size: { w: number; h: number }) => ({ id: fixtureId(question), label: '', ...placeFor(question, size), rotation: 0, front: false });
+const placedAt = (question: Question, size: { w: number; h: number }) => ({
+  id: fixtureId(question),
+  label: '',
+  ...placeFor(question, size),
+  rotation: 0,
+  front: false,
+});
 
 export const textFixture = (question: Question, words = 'Text'): Fixture => ({
   type: 'text',
@@ -102,7 +138,10 @@ export const textFixture = (question: Question, words = 'Text'): Fixture => ({
 
 export function shapeFixture(question: Question, of: 'rect' | 'ellipse'): Fixture {
   const box = placedAt(question, { w: 200, h: 120 });
-  const shape: Shape = of === 'rect' ? { type: 'rect', x: 0, y: 0, w: 200, h: 120 } : { type: 'ellipse', cx: 100, cy: 60, rx: 100, ry: 60 };
+  const shape: Shape =
+    of === 'rect'
+      ? { type: 'rect', x: 0, y: 0, w: 200, h: 120 }
+      : { type: 'ellipse', cx: 100, cy: 60, rx: 100, ry: 60 };
   return { type: 'shape', ...box, shape, fill: 'brassWash', edge: 'ink', edgeWidth: 1 };
 }
 
@@ -130,11 +169,18 @@ export function lineFixture(question: Question, from: Point, to: Point): Fixture
 }
 
 /** A picture, sound or film on the scene. A picture comes as large as the room lets it, in its own proportion. */
-export function mediumFixture(question: Question, kind: 'picture' | 'sound' | 'film', media: string, natural: { w: number; h: number } | null): Fixture {
+export function mediumFixture(
+  question: Question,
+  kind: 'picture' | 'sound' | 'film',
+  media: string,
+  natural: { w: number; h: number } | null,
+): Fixture {
   const room = roomOf(question);
   const scale = natural ? Math.min(1, (room.w - 40) / natural.w, (room.h - 40) / natural.h) : 1;
   const size =
-    kind === 'sound' || !natural ? { w: kind === 'film' ? 480 : 300, h: kind === 'film' ? 270 : 54 } : { w: Math.round(natural.w * scale), h: Math.round(natural.h * scale) };
+    kind === 'sound' || !natural
+      ? { w: kind === 'film' ? 480 : 300, h: kind === 'film' ? 270 : 54 }
+      : { w: Math.round(natural.w * scale), h: Math.round(natural.h * scale) };
   return { type: kind, ...placedAt(question, size), media: media as never };
 }
 

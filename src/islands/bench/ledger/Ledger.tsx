@@ -20,7 +20,10 @@ export interface LedgerPlace {
   readonly column: number;
 }
 
-/** Every number on the scene, typed, filled down, copied to and pasted from a spreadsheet. Its selection and the scene's are one. */
+/**
+ * Every number on the scene, typed, filled down, copied to and pasted from a spreadsheet. Its selection and the scene's
+ * are one.
+ */
 export function Ledger({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const all = useMemo(() => listed(question), [question]);
@@ -36,7 +39,14 @@ export function Ledger({ store }: { store: BenchStore }) {
       })),
     [question],
   );
-  const table = useTable({ features, columns, data: all, getRowId: ({ ref }: Thing) => ref, state: { sorting }, onSortingChange: setSorting });
+  const table = useTable({
+    features,
+    columns,
+    data: all,
+    getRowId: ({ ref }: Thing) => ref,
+    state: { sorting },
+    onSortingChange: setSorting,
+  });
   const rows = table.getRowModel().rows.map(({ original }) => original);
   const latestRows = useRef(rows);
   latestRows.current = rows;
@@ -129,12 +139,15 @@ export function Ledger({ store }: { store: BenchStore }) {
       line.flatMap((cell, j) => {
         const thing = rows[at.row + i];
         const column = COLUMNS[Math.max(0, at.column) + j];
-        return thing && column ? [{ ref: thing.ref, column, text: column.numeric && cell.trim().startsWith('-') ? `=${cell.trim()}` : cell }] : [];
+        return thing && column
+          ? [{ ref: thing.ref, column, text: column.numeric && cell.trim().startsWith('-') ? `=${cell.trim()}` : cell }]
+          : [];
       }),
     );
     take(cells, `${block.length} rows pasted`);
     const past = at.row + block.length - rows.length;
-    if (past > 0) toast(`${past} lines were more than there are rows`, { description: 'Add the items first, then paste again.' });
+    if (past > 0)
+      toast(`${past} lines were more than there are rows`, { description: 'Add the items first, then paste again.' });
   };
   const copy = (event: ClipboardEvent) => {
     const at = placeOf(event.target);
@@ -152,14 +165,19 @@ export function Ledger({ store }: { store: BenchStore }) {
   const grid = { gridTemplateColumns: `7.75rem ${COLUMNS.map(({ width }) => width).join(' ')}` };
 
   return (
-    <section aria-label="Ledger" className={`border-t-2 border-ink bg-sheet flex flex-col ${tall ? 'h-[55vh]' : 'h-[208px]'}`}>
+    <section
+      aria-label="Ledger"
+      className={`border-t-2 border-ink bg-sheet flex flex-col ${tall ? 'h-[55vh]' : 'h-[208px]'}`}
+    >
       <LedgerTools
         store={store}
         column={place && place.column >= 0 ? COLUMNS[place.column] : undefined}
         tall={tall}
         onTall={() => setTall(!tall)}
         onFill={fillDown}
-        onCopy={() => void navigator.clipboard?.writeText(chosenText()).then(() => toast('Copied: paste it into a spreadsheet'))}
+        onCopy={() =>
+          void navigator.clipboard?.writeText(chosenText()).then(() => toast('Copied: paste it into a spreadsheet'))
+        }
       />
       {rows.length === 0 ? (
         <p className="px-4 py-3 text-mute">Nothing on the scene yet. Add a zone and some items at Lay out.</p>
@@ -198,7 +216,11 @@ export function Ledger({ store }: { store: BenchStore }) {
                     aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                     className={`ledger-heading ${column.numeric ? 'justify-end' : ''}`}
                   >
-                    <button type="button" className="inline-flex items-center gap-1 h-6 min-w-6 cursor-pointer hover:text-ink" onClick={header.column.getToggleSortingHandler()}>
+                    <button
+                      type="button"
+                      className="inline-flex items-center gap-1 h-6 min-w-6 cursor-pointer hover:text-ink"
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
                       {column.words}
                       {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
                       {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}
@@ -215,7 +237,16 @@ export function Ledger({ store }: { store: BenchStore }) {
                 const thing = rows[index];
                 return (
                   thing && (
-                    <LedgerRow key={key} store={store} thing={thing} frame={framesOf(question).get(thing.ref) ?? null} index={index} top={start} grid={grid} onPress={press} />
+                    <LedgerRow
+                      key={key}
+                      store={store}
+                      thing={thing}
+                      frame={framesOf(question).get(thing.ref) ?? null}
+                      index={index}
+                      top={start}
+                      grid={grid}
+                      onPress={press}
+                    />
                   )
                 );
               })}

@@ -25,7 +25,10 @@ function whatOf(thing: Thing): string {
   }
 }
 
-/** A thing as a row: what it is (press to select), and its numbers. While it is pulled, the figures over the scene follow; these when it is let go. */
+/**
+ * A thing as a row: what it is (press to select), and its numbers. While it is pulled, the figures over the scene
+ * follow; these when it is let go.
+ */
 export function LedgerRow({ store, thing, frame, index, top, grid, onPress }: Props) {
   const selected = store((s) => s.selection.has(thing.ref));
   const veiled = store((s) => s.question.bench.veiled.includes(thing.ref));

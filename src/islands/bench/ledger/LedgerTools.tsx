@@ -21,11 +21,19 @@ export function LedgerTools({ store, column, tall, onTall, onFill, onCopy }: Pro
   return (
     <div className="flex items-center gap-3 px-4 h-9 shrink-0 border-b border-rule">
       <h2 className="text-base">Ledger</h2>
-      <p className="text-sm text-mute truncate">every number on the scene, in scene units; +12 or *2 change what stands there</p>
+      <p className="text-sm text-mute truncate">
+        every number on the scene, in scene units; +12 or *2 change what stands there
+      </p>
       <span className="grow" />
       {several && (
         // The press must not take the focus from the cell it is about.
-        <button type="button" className="btn btn-quiet btn-xs" disabled={!column} onMouseDown={(event) => event.preventDefault()} onClick={() => onFill(column)}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-xs"
+          disabled={!column}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => onFill(column)}
+        >
           Fill down{column ? `: ${column.words}` : ''}
         </button>
       )}
@@ -38,7 +46,13 @@ export function LedgerTools({ store, column, tall, onTall, onFill, onCopy }: Pro
       <button type="button" className="btn btn-quiet btn-xs" onClick={onCopy}>
         Copy rows
       </button>
-      <button type="button" className="bench-tool" aria-expanded={tall} aria-label={tall ? 'A lower Ledger' : 'A taller Ledger'} onClick={onTall}>
+      <button
+        type="button"
+        className="bench-tool"
+        aria-expanded={tall}
+        aria-label={tall ? 'A lower Ledger' : 'A taller Ledger'}
+        onClick={onTall}
+      >
         {tall ? <ChevronDown size={15} aria-hidden /> : <ChevronUp size={15} aria-hidden />}
       </button>
     </div>
@@ -78,7 +92,12 @@ function RenameMany({ store, onDone }: { store: BenchStore; onDone: () => void }
         value={prefix}
         onChange={(event) => setPrefix(event.target.value)}
       />
-      <input className="input input-xs figures w-12" aria-label="Counted from" value={from} onChange={(event) => setFrom(event.target.value)} />
+      <input
+        className="input input-xs figures w-12"
+        aria-label="Counted from"
+        value={from}
+        onChange={(event) => setFrom(event.target.value)}
+      />
       <button type="submit" className="btn btn-primary btn-xs" disabled={start === null}>
         Rename
       </button>

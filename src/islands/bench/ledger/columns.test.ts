@@ -9,7 +9,12 @@ const cell = (ref: Ref, id: string, text: string) => ({ ref, column: column(id),
 describe('cells of the Ledger', () => {
   it('taken together are one step, each on what the one before left', () => {
     const question = seeds();
-    const taken = takeCells(question, [cell('item:barley', 'x', '+12'), cell('item:barley', 'w', '*2'), cell('zone:dry', 'capacity', '3'), cell('item:acorn', 'name', 'Acorn')]);
+    const taken = takeCells(question, [
+      cell('item:barley', 'x', '+12'),
+      cell('item:barley', 'w', '*2'),
+      cell('zone:dry', 'capacity', '3'),
+      cell('item:acorn', 'name', 'Acorn'),
+    ]);
     if (!taken.ok) throw new Error(taken.problem);
     const after = applyAll(question, taken.step);
     expect(after.items[0]).toMatchObject({ home: { x: 32, y: 440 }, size: { w: 200, h: 40 } });
@@ -19,8 +24,14 @@ describe('cells of the Ledger', () => {
 
   it('of a kind the thing has not are passed over; one that is no number stops all of them, by name', () => {
     expect(takeCells(seeds(), [cell('zone:dry', 'copies', '3')])).toEqual({ ok: true, step: [] });
-    expect(takeCells(seeds(), [cell('item:barley', 'x', '10'), cell('item:poppy', 'w', 'wide')])).toEqual({ ok: false, problem: 'poppy, width: Type a number' });
-    expect(takeCells(seeds(), [cell('item:poppy', 'copies', 'many')])).toEqual({ ok: false, problem: 'poppy, copies: Type a number, or "endless"' });
+    expect(takeCells(seeds(), [cell('item:barley', 'x', '10'), cell('item:poppy', 'w', 'wide')])).toEqual({
+      ok: false,
+      problem: 'poppy, width: Type a number',
+    });
+    expect(takeCells(seeds(), [cell('item:poppy', 'copies', 'many')])).toEqual({
+      ok: false,
+      problem: 'poppy, copies: Type a number, or "endless"',
+    });
   });
 
   it('copies can be endless, and then not all of them be needed', () => {

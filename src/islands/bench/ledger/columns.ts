@@ -1,4 +1,19 @@
-import { applyAll, type Frame, idIn, kindIn, type Question, type Ref, rename, type Step, setCopies, setFrames, setItem, setZone, type Thing, thingAt } from '../../../core';
+import {
+  applyAll,
+  type Frame,
+  idIn,
+  kindIn,
+  type Question,
+  type Ref,
+  rename,
+  type Step,
+  setCopies,
+  setFrames,
+  setItem,
+  setZone,
+  type Thing,
+  thingAt,
+} from '../../../core';
 import { numberOrChange } from '../parts/numbers';
 import { framesOf } from '../store';
 
@@ -50,7 +65,8 @@ const NAME: LedgerColumn = {
   numeric: false,
   width: 'minmax(8rem, 1.6fr)',
   read: ({ is }) => is.label,
-  take: (question, ref, text) => (text.length > 2000 ? no('At most 2,000 characters') : ok(rename(question, kindIn(ref), idIn(ref), text))),
+  take: (question, ref, text) =>
+    text.length > 2000 ? no('At most 2,000 characters') : ok(rename(question, kindIn(ref), idIn(ref), text)),
 };
 const COPIES: LedgerColumn = {
   id: 'copies',
@@ -122,10 +138,14 @@ export const COLUMNS: readonly LedgerColumn[] = [
   HOLDS,
 ];
 
-export const readCell = (question: Question, thing: Thing, column: LedgerColumn): string | null => column.read(thing, framesOf(question).get(thing.ref) ?? null);
+export const readCell = (question: Question, thing: Thing, column: LedgerColumn): string | null =>
+  column.read(thing, framesOf(question).get(thing.ref) ?? null);
 
 /** A change of several cells as one step; the first that cannot be taken stops it all. */
-export function takeCells(question: Question, cells: readonly { readonly ref: Ref; readonly column: LedgerColumn; readonly text: string }[]): Taken {
+export function takeCells(
+  question: Question,
+  cells: readonly { readonly ref: Ref; readonly column: LedgerColumn; readonly text: string }[],
+): Taken {
   let now = question;
   const steps: Step[] = [];
   for (const { ref, column, text } of cells) {

@@ -1,6 +1,16 @@
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { coloursIn, contrast, ITEM_STATES, type ItemState, LEAST_CONTRAST, type Look, setLook, ZONE_STATES, type ZoneState } from '../../../core';
+import {
+  coloursIn,
+  contrast,
+  ITEM_STATES,
+  type ItemState,
+  LEAST_CONTRAST,
+  type Look,
+  setLook,
+  ZONE_STATES,
+  type ZoneState,
+} from '../../../core';
 import { dress, ItemFace, MediaFrom, motionIn, useMediaSource, ZoneBed } from '../../../scene';
 import { benchMedia } from '../media/source';
 import { Typed } from '../parts/Typed';
@@ -46,7 +56,10 @@ export function LookBook({ store }: { store: BenchStore }) {
         </button>
       </div>
       {shown === null || !look ? (
-        <p className="text-mute">No looks yet: everything is drawn as the page draws it. A look says how items or zones look, sound and move in each of their states.</p>
+        <p className="text-mute">
+          No looks yet: everything is drawn as the page draws it. A look says how items or zones look, sound and move in
+          each of their states.
+        </p>
       ) : (
         <OneLook key={shown} store={store} name={shown} look={look} onCopy={() => make(look.of, look)} />
       )}
@@ -64,10 +77,21 @@ function OneLook({ store, name, look, onCopy }: { store: BenchStore; name: strin
   return (
     <>
       <div className="flex items-center gap-1 flex-wrap">
-        <Typed label="Name of the look" className="input input-sm w-36" value={look.name} onTyped={(words) => set({ ...look, name: words })} />
+        <Typed
+          label="Name of the look"
+          className="input input-sm w-36"
+          value={look.name}
+          onTyped={(words) => set({ ...look, name: words })}
+        />
         <span className="text-sm text-mute">worn by {worn}</span>
         <span className="grow" />
-        <button type="button" className="bench-tool" aria-label="Another like it" title="Another like it" onClick={onCopy}>
+        <button
+          type="button"
+          className="bench-tool"
+          aria-label="Another like it"
+          title="Another like it"
+          onClick={onCopy}
+        >
           <Copy size={14} aria-hidden />
         </button>
         <button
@@ -82,14 +106,24 @@ function OneLook({ store, name, look, onCopy }: { store: BenchStore; name: strin
       </div>
       {look.of === 'item' && (
         <label className="flex items-center gap-2 my-2">
-          <input type="checkbox" className="toggle toggle-sm" checked={look.putAway} onChange={(event) => set({ ...look, putAway: event.target.checked })} />
+          <input
+            type="checkbox"
+            className="toggle toggle-sm"
+            checked={look.putAway}
+            onChange={(event) => set({ ...look, putAway: event.target.checked })}
+          />
           Put away when taken
         </label>
       )}
       <ul className="grid grid-cols-3 gap-2 my-2" aria-label="States">
         {states.map((one) => (
           <li key={one}>
-            <button type="button" className={`look-sample ${one === state ? 'look-sample-on' : ''}`} aria-pressed={one === state} onClick={() => setState(one)}>
+            <button
+              type="button"
+              className={`look-sample ${one === state ? 'look-sample-on' : ''}`}
+              aria-pressed={one === state}
+              onClick={() => setState(one)}
+            >
               <Sample look={look} state={one} />
               <span className="text-sm">{STATE_WORDS[one]}</span>
               <Contrast look={look} state={one} />
@@ -110,7 +144,12 @@ function Sample({ look, state }: { look: Look; state: string }) {
   if (look.of === 'zone')
     return (
       <span className="look-stage" style={{ '--scale': SAMPLE } as never} aria-hidden>
-        <ZoneBed zone={{ id: 'sample', label: 'Zone', shape: { type: 'rect', x: 8, y: 14, w: 120, h: 56 }, rotation: 0 }} scale={SAMPLE} state={state as ZoneState} look={look} />
+        <ZoneBed
+          zone={{ id: 'sample', label: 'Zone', shape: { type: 'rect', x: 8, y: 14, w: 120, h: 56 }, rotation: 0 }}
+          scale={SAMPLE}
+          state={state as ZoneState}
+          look={look}
+        />
       </span>
     );
   return (

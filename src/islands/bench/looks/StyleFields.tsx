@@ -31,11 +31,30 @@ export function StyleFields({ store, look, state, onSet }: Props) {
       </Setting>
       <Setting label="Text">
         <ColourField label="Text" value={own.text} otherwise={seen.text} onChoose={(text) => set({ text })} />
-        <NumberSetting label="Size of the text" value={own.fontSize ?? null} least={6} most={200} empty={from} onSet={(size) => set({ fontSize: size ?? undefined })} />
+        <NumberSetting
+          label="Size of the text"
+          value={own.fontSize ?? null}
+          least={6}
+          most={200}
+          empty={from}
+          onSet={(size) => set({ fontSize: size ?? undefined })}
+        />
       </Setting>
       <Setting label="Edge">
-        <ColourField label="Edge" value={own.edge} otherwise={styleIn(look, state).edge ?? plain.edge} onChoose={(edge) => set({ edge })} />
-        <NumberSetting label="Width of the edge" value={own.edgeWidth ?? null} least={0} most={50} empty={from} onSet={(width) => set({ edgeWidth: width ?? undefined })} />
+        <ColourField
+          label="Edge"
+          value={own.edge}
+          otherwise={styleIn(look, state).edge ?? plain.edge}
+          onChoose={(edge) => set({ edge })}
+        />
+        <NumberSetting
+          label="Width of the edge"
+          value={own.edgeWidth ?? null}
+          least={0}
+          most={50}
+          empty={from}
+          onSet={(width) => set({ edgeWidth: width ?? undefined })}
+        />
       </Setting>
       <Choice
         label="Line"
@@ -50,10 +69,22 @@ export function StyleFields({ store, look, state, onSet }: Props) {
         onChoose={(line) => set({ edgeStyle: line === '' ? undefined : line })}
       />
       <Setting label="Picture">
-        <MediumField store={store} label="Picture" kind="picture" value={own.picture ?? null} onChoose={(id) => set({ picture: id ?? undefined })} />
+        <MediumField
+          store={store}
+          label="Picture"
+          kind="picture"
+          value={own.picture ?? null}
+          onChoose={(id) => set({ picture: id ?? undefined })}
+        />
       </Setting>
       <Setting label="Sound">
-        <MediumField store={store} label="Sound" kind="sound" value={own.sound ?? null} onChoose={(id) => set({ sound: id ?? undefined })} />
+        <MediumField
+          store={store}
+          label="Sound"
+          kind="sound"
+          value={own.sound ?? null}
+          onChoose={(id) => set({ sound: id ?? undefined })}
+        />
       </Setting>
       <Choice
         label="Motion"

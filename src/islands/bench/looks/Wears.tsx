@@ -23,7 +23,17 @@ export function Wears({ store, zones, items, onBook }: Props) {
   );
 }
 
-function WearsOne({ store, of, wearers, onBook }: { store: BenchStore; of: Look['of']; wearers: readonly Item[] | readonly Zone[]; onBook: () => void }) {
+function WearsOne({
+  store,
+  of,
+  wearers,
+  onBook,
+}: {
+  store: BenchStore;
+  of: Look['of'];
+  wearers: readonly Item[] | readonly Zone[];
+  onBook: () => void;
+}) {
   const question = store((s) => s.question);
   const look = common<Item | Zone, string | null>(wearers, (one) => one.look);
   const choose = (to: string) => {
@@ -37,7 +47,12 @@ function WearsOne({ store, of, wearers, onBook }: { store: BenchStore; of: Look[
   };
   return (
     <Setting label={of === 'item' ? 'Items wear' : 'Zones wear'}>
-      <select className="select select-sm w-40" aria-label={`Look of the ${of}s`} value={look ?? ''} onChange={(event) => choose(event.target.value)}>
+      <select
+        className="select select-sm w-40"
+        aria-label={`Look of the ${of}s`}
+        value={look ?? ''}
+        onChange={(event) => choose(event.target.value)}
+      >
         <option value="">{look === undefined ? 'different looks' : 'the plain look'}</option>
         {looksOf(question, of).map(([name, { name: words }]) => (
           <option key={name} value={name}>

@@ -1,14 +1,29 @@
-import { applyAll, type Item, type Look, type Question, type Step, setItem, setLook, setZone, type Zone } from '../../../core';
+import {
+  applyAll,
+  type Item,
+  type Look,
+  type Question,
+  type Step,
+  setItem,
+  setLook,
+  setZone,
+  type Zone,
+} from '../../../core';
 import { freshId } from '../../../core/document';
 
-export const looksOf = (question: Question, of: Look['of']): [string, Look][] => Object.entries(question.looks).filter(([, look]) => look.of === of);
+export const looksOf = (question: Question, of: Look['of']): [string, Look][] =>
+  Object.entries(question.looks).filter(([, look]) => look.of === of);
 
 /** A new look, plain in every state, and its name. */
 export function makeLook(question: Question, of: Look['of'], like?: Look): { name: string; step: Step } {
   const name = freshId('look', new Set(Object.keys(question.looks)));
   const count = looksOf(question, of).length + 1;
   const words = `${of === 'item' ? 'Items' : 'Zones'} ${count}`;
-  const look = like ? { ...like, name: `${like.name} again` } : of === 'item' ? { of, name: words, putAway: false, states: {} } : { of, name: words, states: {} };
+  const look = like
+    ? { ...like, name: `${like.name} again` }
+    : of === 'item'
+      ? { of, name: words, putAway: false, states: {} }
+      : { of, name: words, states: {} };
   return { name, step: setLook(question, name, look as Look) };
 }
 
@@ -18,7 +33,8 @@ export const wear = (question: Question, items: readonly Item[], zones: readonly
   ...zones.flatMap(({ id }) => setZone(question, id, 'look', look)),
 ];
 
-export const wearersOf = (question: Question, name: string): number => [...question.items, ...question.zones].filter(({ look }) => look === name).length;
+export const wearersOf = (question: Question, name: string): number =>
+  [...question.items, ...question.zones].filter(({ look }) => look === name).length;
 
 /** Takes a look away; who wore it wears the page's own. */
 export function dropLook(question: Question, name: string): Step {

@@ -14,9 +14,19 @@ const WORDS: Readonly<Record<Medium['kind'], { title: string; types: string; acc
   picture: {
     title: 'A picture',
     types: 'PNG, JPEG, WebP, GIF or SVG',
-    accept: { 'image/png': ['.png'], 'image/jpeg': ['.jpg', '.jpeg'], 'image/webp': ['.webp'], 'image/gif': ['.gif'], 'image/svg+xml': ['.svg'] },
+    accept: {
+      'image/png': ['.png'],
+      'image/jpeg': ['.jpg', '.jpeg'],
+      'image/webp': ['.webp'],
+      'image/gif': ['.gif'],
+      'image/svg+xml': ['.svg'],
+    },
   },
-  sound: { title: 'A sound', types: 'MP3, Ogg or WAV', accept: { 'audio/mpeg': ['.mp3'], 'audio/ogg': ['.ogg', '.oga'], 'audio/wav': ['.wav'] } },
+  sound: {
+    title: 'A sound',
+    types: 'MP3, Ogg or WAV',
+    accept: { 'audio/mpeg': ['.mp3'], 'audio/ogg': ['.ogg', '.oga'], 'audio/wav': ['.wav'] },
+  },
   film: { title: 'A film', types: 'MP4 or WebM', accept: { 'video/mp4': ['.mp4'], 'video/webm': ['.webm'] } },
 };
 
@@ -33,7 +43,9 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const [sending, setSending] = useState(false);
   const kept = useQuery({ queryKey: ['media'], queryFn: () => ask('GET /api/media') });
   const mine = Object.entries(question.media).filter(([, medium]) => medium.kind === kind);
-  const others = (kept.data ?? []).filter((one) => one.kind === kind && !mine.some(([, { hash }]) => hash === one.hash));
+  const others = (kept.data ?? []).filter(
+    (one) => one.kind === kind && !mine.some(([, { hash }]) => hash === one.hash),
+  );
   const take = async (files: readonly File[]) => {
     const file = files[0];
     if (!file || sending) return;
@@ -42,7 +54,13 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     setSending(false);
     if (taken?.kept.kind === kind) onChoose(taken.id);
   };
-  const drop = useDropzone({ onDrop: (files) => void take(files), multiple: false, accept: WORDS[kind].accept, noClick: true, noKeyboard: true });
+  const drop = useDropzone({
+    onDrop: (files) => void take(files),
+    multiple: false,
+    accept: WORDS[kind].accept,
+    noClick: true,
+    noKeyboard: true,
+  });
   const again = (one: KeptMedium & { name: string }) => {
     const { id, step } = entered(store.getState().question, one, one.name);
     store.getState().do(step);
@@ -68,9 +86,25 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
         )}
       </div>
       {mine.length > 0 && <h3 className="font-semibold mt-4">In this question</h3>}
-      <Choices entries={mine.map(([id, { hash }]) => ({ key: id, hash, kind, name: id, choose: () => onChoose(id as MediaId) }))} />
+      <Choices
+        entries={mine.map(([id, { hash }]) => ({
+          key: id,
+          hash,
+          kind,
+          name: id,
+          choose: () => onChoose(id as MediaId),
+        }))}
+      />
       {others.length > 0 && <h3 className="font-semibold mt-4">KeptMedium for other questions</h3>}
-      <Choices entries={others.map((one) => ({ key: one.hash, hash: one.hash, kind, name: `${one.name} · ${inBytes(one.weight)}`, choose: () => again(one) }))} />
+      <Choices
+        entries={others.map((one) => ({
+          key: one.hash,
+          hash: one.hash,
+          kind,
+          name: `${one.name} · ${inBytes(one.weight)}`,
+          choose: () => again(one),
+        }))}
+      />
       {kept.isError && <p className="text-brick mt-2">What was kept earlier cannot be shown: the line is down.</p>}
     </Dialog>
   );
@@ -89,7 +123,11 @@ function Choices({ entries }: { entries: readonly Choice[] }) {
     <ul className="grid grid-cols-3 gap-2 mt-1">
       {entries.map(({ key, hash, kind, name, choose }) => (
         <li key={key}>
-          <button type="button" className="w-full border border-rule p-1 hover:bg-brass-wash cursor-pointer text-sm" onClick={choose}>
+          <button
+            type="button"
+            className="w-full border border-rule p-1 hover:bg-brass-wash cursor-pointer text-sm"
+            onClick={choose}
+          >
             {kind === 'picture' && <img src={mediumUrl(hash)} alt="" className="h-16 w-full object-contain bg-paper" />}
             <span className="block truncate">{name}</span>
           </button>

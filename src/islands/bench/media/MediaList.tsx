@@ -12,11 +12,15 @@ export function MediaList({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const entries = Object.entries(question.media);
   const weight = weightOf(question);
-  if (entries.length === 0) return <p className="text-mute">None yet. Drop a picture, a sound or a film on the scene, or paste it.</p>;
+  if (entries.length === 0)
+    return <p className="text-mute">None yet. Drop a picture, a sound or a film on the scene, or paste it.</p>;
   return (
     <>
       <p className={`figures text-sm ${weight > BUDGET ? 'text-brick font-semibold' : 'text-mute'}`}>
-        {inBytes(weight)} in the learner's page{weight > BUDGET ? `: more than ${inBytes(BUDGET)}, which is slow on a phone. Take smaller pictures, or a shorter film.` : ''}
+        {inBytes(weight)} in the learner's page
+        {weight > BUDGET
+          ? `: more than ${inBytes(BUDGET)}, which is slow on a phone. Take smaller pictures, or a shorter film.`
+          : ''}
       </p>
       <ul className="divide-y divide-rule">
         {entries.map(([id, medium]) => (
@@ -46,7 +50,9 @@ function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; med
     <li className="py-2">
       <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="cursor-pointer flex items-center gap-2">
-          {medium.kind === 'picture' && <img src={mediumUrl(medium.hash)} alt="" className="h-8 w-12 object-contain bg-paper border border-rule" />}
+          {medium.kind === 'picture' && (
+            <img src={mediumUrl(medium.hash)} alt="" className="h-8 w-12 object-contain bg-paper border border-rule" />
+          )}
           <span className="grow truncate">{id}</span>
           <span className="figures text-sm text-mute">
             {inBytes(medium.weight)} · {uses === 0 ? 'not used' : `used ${uses === 1 ? 'once' : `${uses} times`}`}
@@ -62,22 +68,49 @@ function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; med
           />
           <span />
           <label className="flex items-center gap-2 text-sm">
-            <input type="checkbox" className="checkbox checkbox-xs" checked={medium.decorative} onChange={(event) => set({ decorative: event.target.checked })} />
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={medium.decorative}
+              onChange={(event) => set({ decorative: event.target.checked })}
+            />
             decorative: it says nothing that has to be known
           </label>
           <span className="text-mute">Source</span>
-          <Typed label={`Source of ${id}`} className="input input-sm w-full" value={medium.source} onTyped={(source) => set({ source })} />
+          <Typed
+            label={`Source of ${id}`}
+            className="input input-sm w-full"
+            value={medium.source}
+            onTyped={(source) => set({ source })}
+          />
           <span className="text-mute">Licence</span>
-          <Typed label={`Licence of ${id}`} className="input input-sm w-full" value={medium.licence} onTyped={(licence) => set({ licence })} />
+          <Typed
+            label={`Licence of ${id}`}
+            className="input input-sm w-full"
+            value={medium.licence}
+            onTyped={(licence) => set({ licence })}
+          />
         </div>
         {silent && <p className="text-sm text-brick mt-1">Say what it shows, or that it is decorative.</p>}
-        {medium.kind !== 'picture' && <Captions label={`Captions of ${id}`} captions={medium.captions} onSet={(captions) => set({ captions })} />}
+        {medium.kind !== 'picture' && (
+          <Captions label={`Captions of ${id}`} captions={medium.captions} onSet={(captions) => set({ captions })} />
+        )}
         {medium.kind === 'sound' && (
           // biome-ignore lint/a11y/useMediaCaption: what it says is its description, above
-          <audio controls preload="none" src={mediumUrl(medium.hash)} className="w-full h-8 mt-1" aria-label={`Play ${id}`} />
+          <audio
+            controls
+            preload="none"
+            src={mediumUrl(medium.hash)}
+            className="w-full h-8 mt-1"
+            aria-label={`Play ${id}`}
+          />
         )}
         {uses === 0 && (
-          <button type="button" className="btn btn-quiet btn-xs text-brick mt-1" onClick={() => act(setMedium(store.getState().question, id, null), `${id} taken out`)}>
+          <button
+            type="button"
+            className="btn btn-quiet btn-xs text-brick mt-1"
+            onClick={() => act(setMedium(store.getState().question, id, null), `${id} taken out`)}
+          >
             <Trash2 size={13} aria-hidden /> Take it out
           </button>
         )}
@@ -87,7 +120,15 @@ function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; med
 }
 
 /** What is said in a film or a sound, written or taken from a WebVTT file. */
-function Captions({ label, captions, onSet }: { label: string; captions: string | null; onSet: (captions: string | null) => void }) {
+function Captions({
+  label,
+  captions,
+  onSet,
+}: {
+  label: string;
+  captions: string | null;
+  onSet: (captions: string | null) => void;
+}) {
   const [problem, setProblem] = useState('');
   const keep = (text: string) => {
     const wrong = text.trim() !== '' && !isWebVtt(text);

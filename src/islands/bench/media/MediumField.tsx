@@ -21,14 +21,26 @@ export function MediumField({ store, label, kind, value, onChoose, needed = fals
   const [open, setOpen] = useState(false);
   return (
     <span className="flex items-center gap-2">
-      {medium?.kind === 'picture' && <img src={mediumUrl(medium.hash)} alt="" className="h-8 w-12 object-contain bg-paper border border-rule" />}
+      {medium?.kind === 'picture' && (
+        <img src={mediumUrl(medium.hash)} alt="" className="h-8 w-12 object-contain bg-paper border border-rule" />
+      )}
       {medium?.kind === 'sound' && <Volume2 size={16} aria-hidden />}
       {medium && <span className="truncate max-w-28 text-sm">{value}</span>}
-      <button type="button" className="btn btn-quiet btn-xs" onClick={() => setOpen(true)} aria-label={`${label}: ${medium ? 'change' : 'choose'}`}>
+      <button
+        type="button"
+        className="btn btn-quiet btn-xs"
+        onClick={() => setOpen(true)}
+        aria-label={`${label}: ${medium ? 'change' : 'choose'}`}
+      >
         {medium ? 'Change…' : `${label}…`}
       </button>
       {medium && !needed && (
-        <button type="button" className="btn btn-quiet btn-xs" aria-label={`${label}: none`} onClick={() => onChoose(null)}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-xs"
+          aria-label={`${label}: none`}
+          onClick={() => onChoose(null)}
+        >
           <X size={13} aria-hidden />
         </button>
       )}

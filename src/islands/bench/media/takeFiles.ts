@@ -8,7 +8,8 @@ import type { BenchStore } from '../store';
 
 /** Everything a learner's page has to load, in bytes, before an author is told that it is heavy. */
 export const BUDGET = 2_000_000;
-export const weightOf = ({ media }: Pick<Question, 'media'>): number => Object.values(media).reduce((sum, { weight }) => sum + weight, 0);
+export const weightOf = ({ media }: Pick<Question, 'media'>): number =>
+  Object.values(media).reduce((sum, { weight }) => sum + weight, 0);
 
 export function inBytes(bytes: number): string {
   if (bytes < 1000) return `${bytes} B`;
@@ -19,7 +20,10 @@ export async function sendFile(file: File, { scene: { width, height } }: Questio
   const result = await api('POST /api/media', { file, query: { name: file.name || 'pasted', width, height } });
   if (result.ok) return result.value;
   const { code, message, problems, wayOn } = result.error;
-  if (code === 'offline') toast.error('The file could not be sent', { description: 'The line is down. Nothing was changed: try again when it is back.' });
+  if (code === 'offline')
+    toast.error('The file could not be sent', {
+      description: 'The line is down. Nothing was changed: try again when it is back.',
+    });
   else toast.error(message, { description: problems?.[0]?.message ?? wayOn, duration: 10_000 });
   return null;
 }
@@ -36,7 +40,16 @@ export function entered(question: Question, kept: KeptMedium, name: string): { i
     .slice(0, 40);
   const taken = new Set(Object.keys(question.media));
   const id = (stem && !taken.has(stem) ? stem : freshId(stem || kept.kind, taken)) as MediaId;
-  const medium: Medium = { hash: kept.hash, kind: kept.kind, description: null, decorative: false, source: '', licence: '', weight: kept.weight, captions: null };
+  const medium: Medium = {
+    hash: kept.hash,
+    kind: kept.kind,
+    description: null,
+    decorative: false,
+    source: '',
+    licence: '',
+    weight: kept.weight,
+    captions: null,
+  };
   return { id, step: setMedium(question, id, medium) };
 }
 
@@ -62,6 +75,8 @@ export async function takeFiles(store: BenchStore, files: readonly File[]): Prom
     const fixture = mediumFixture(applyAll(question, step), kept.kind, id, natural);
     act([...step, ...add(question, 'fixtures', [fixture])], `${file.name} is on the scene`);
     select([refTo('fixture', fixture.id)]);
-    toast.success(`${file.name || 'The file'} is on the scene`, { description: `${inBytes(kept.weight)}. Describe it for those who do not see or hear it.` });
+    toast.success(`${file.name || 'The file'} is on the scene`, {
+      description: `${inBytes(kept.weight)}. Describe it for those who do not see or hear it.`,
+    });
   }
 }

@@ -4,7 +4,11 @@ import { takeFiles } from './takeFiles';
 
 /** Files dropped anywhere on the scene or beside it. */
 export function useFileDrop(store: BenchStore) {
-  const { getRootProps } = useDropzone({ onDrop: (files) => void takeFiles(store, files), noClick: true, noKeyboard: true });
+  const { getRootProps } = useDropzone({
+    onDrop: (files) => void takeFiles(store, files),
+    noClick: true,
+    noKeyboard: true,
+  });
   const { tabIndex: _, role: __, ...props } = getRootProps();
   return props;
 }

@@ -21,7 +21,13 @@ export function Choice<Value extends string>({ label, options, value, onChoose }
         {options.map(([option, words]) => (
           // The radio is hidden in place: it has to go along when its panel scrolls.
           <label key={option} className="relative cursor-pointer">
-            <input type="radio" className="sr-only peer" name={name} checked={value === option} onChange={() => onChoose(option)} />
+            <input
+              type="radio"
+              className="sr-only peer"
+              name={name}
+              checked={value === option}
+              onChange={() => onChoose(option)}
+            />
             <span className="block rounded px-2 py-0.5 hover:bg-brass-wash peer-checked:bg-ink peer-checked:hover:bg-ink peer-checked:text-sheet peer-checked:font-semibold peer-focus-visible:outline-3 peer-focus-visible:outline-brass">
               {words}
             </span>

@@ -1,8 +1,19 @@
 import { type ReactNode, Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 
-/** A part that comes when it is asked for. When it cannot (the line is down), it says so, and the rest of the Bench goes on. */
-export function Later({ waiting = null, onGiveUp, children }: { waiting?: ReactNode; onGiveUp?: () => void; children: ReactNode }) {
+/**
+ * A part that comes when it is asked for. When it cannot (the line is down), it says so, and the rest of the Bench goes
+ * on.
+ */
+export function Later({
+  waiting = null,
+  onGiveUp,
+  children,
+}: {
+  waiting?: ReactNode;
+  onGiveUp?: () => void;
+  children: ReactNode;
+}) {
   return (
     <ErrorBoundary
       fallback={

@@ -25,7 +25,13 @@ export function SayField({ store, label, value, onChange, lines = 1 }: Props) {
     <div>
       <RichField label={label} value={now.text} onTyped={(text) => set({ text })} lines={lines} />
       <div className="flex flex-wrap gap-3 mt-1">
-        <MediumField store={store} label="Picture" kind="picture" value={now.picture} onChoose={(picture) => set({ picture })} />
+        <MediumField
+          store={store}
+          label="Picture"
+          kind="picture"
+          value={now.picture}
+          onChoose={(picture) => set({ picture })}
+        />
         <MediumField store={store} label="Sound" kind="sound" value={now.sound} onChoose={(sound) => set({ sound })} />
       </div>
     </div>

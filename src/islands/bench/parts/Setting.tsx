@@ -35,7 +35,9 @@ export function NumberSetting({ label, value, least, most, empty, whole = false,
         label={label}
         className="input input-sm figures w-24"
         value={value === null || value === undefined ? '' : String(value)}
-        problem={(text) => (isEmpty(text) || (value === undefined && text === '') ? null : numberFrom(text, least, most, whole).problem)}
+        problem={(text) =>
+          isEmpty(text) || (value === undefined && text === '') ? null : numberFrom(text, least, most, whole).problem
+        }
         onTyped={(text) => onSet(isEmpty(text) ? null : (numberFrom(text, least, most, whole).value ?? null))}
       />
       {empty && <span className="text-sm text-mute">{value === undefined ? 'they differ' : `empty: ${empty}`}</span>}

@@ -20,4 +20,6 @@ it.each([
   ['', 0, 100, false, null, 'Type a number'],
   ['wide', 0, 100, false, null, 'Type a number'],
   ['Infinity', 0, 100, false, null, 'Type a number'],
-])('the number "%s" from %d to %d', (text, least, most, whole, value, problem) => expect(numberFrom(text, least, most, whole)).toEqual({ value, problem }));
+])('the number "%s" from %d to %d', (text, least, most, whole, value, problem) =>
+  expect(numberFrom(text, least, most, whole)).toEqual({ value, problem }),
+);

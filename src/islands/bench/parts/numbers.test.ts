@@ -17,9 +17,13 @@ describe('a number or a change of it', () => {
     ['3*-2', 0, -6],
     ['*2', -7, -14],
     ['*2', 0.001, 0.002],
-  ])('%s on %s is %s', (text, now, value) => expect(numberOrChange(text, now, -1000)).toEqual({ value, problem: null }));
+  ])('%s on %s is %s', (text, now, value) =>
+    expect(numberOrChange(text, now, -1000)).toEqual({ value, problem: null }),
+  );
 
-  it.each(['', '+', '1+', '2 x 3', '1//2', '/0', 'twelve', '=', '1e999', '__proto__'])('"%s" is none', (text) => expect(numberOrChange(text, 5, -1000).problem).not.toBeNull());
+  it.each(['', '+', '1+', '2 x 3', '1//2', '/0', 'twelve', '=', '1e999', '__proto__'])('"%s" is none', (text) =>
+    expect(numberOrChange(text, 5, -1000).problem).not.toBeNull(),
+  );
 
   it('what it comes to is held to its bounds', () => {
     expect(numberOrChange('-10', 5, 1).problem).toBe('At least 1');

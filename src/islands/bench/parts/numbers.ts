@@ -16,8 +16,9 @@ function checked(value: number, text: string, least: number, most: number, whole
 }
 
 /**
- * The same with arithmetic on what stands there: "+12", "*2", "/3" and "-5" change `now` ("-5" alone stands for the number where nothing stands there); "100+24*2" is
- * worked out with its precedence, and "=-5" sets a number below nought.
+ * The same with arithmetic on what stands there: "+12", "*2", "/3" and "-5" change `now` ("-5" alone stands for the
+ * number where nothing stands there); "100+24*2" is worked out with its precedence, and "=-5" sets a number below
+ * nought.
  */
 export function numberOrChange(text: string, now: number | null, least: number, most = 1e6, whole = false): Read {
   const typed = text.trim().replaceAll(',', '.').replaceAll(/\s+/g, '').replaceAll('×', '*').replaceAll('−', '-');

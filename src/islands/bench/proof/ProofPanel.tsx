@@ -25,7 +25,12 @@ export function ProofPanel({ store }: { store: BenchStore }) {
       <Figures proof={proved?.of === question ? proved.proof : null} />
       {proved?.of === question && proved.proof.modelAnswer && (
         <label className="flex items-center gap-2 mb-2">
-          <input type="checkbox" className="checkbox checkbox-xs" checked={modelShown} onChange={(event) => store.setState({ modelShown: event.target.checked })} />
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={modelShown}
+            onChange={(event) => store.setState({ modelShown: event.target.checked })}
+          />
           model answer on the scene
         </label>
       )}
@@ -34,7 +39,11 @@ export function ProofPanel({ store }: { store: BenchStore }) {
       ) : (
         <ul className="flex flex-col">
           {found.map((finding) => (
-            <FindingLine key={`${finding.code} ${finding.where.join(' ')} ${finding.message}`} store={store} finding={finding} />
+            <FindingLine
+              key={`${finding.code} ${finding.where.join(' ')} ${finding.message}`}
+              store={store}
+              finding={finding}
+            />
           ))}
         </ul>
       )}
@@ -49,9 +58,13 @@ function Figures({ proof }: { proof: Proof | null }) {
   const { fullMarkArrangements, chanceOfFullMarks, expectedFraction, method } = guessing;
   const rows: [string, string][] = [
     ['can be solved', solvable === null ? 'not settled in the time' : solvable ? 'yes' : 'no'],
-    ...(fullMarkArrangements === null ? [] : [['ways to full marks', BigInt(fullMarkArrangements).toLocaleString('en')] as [string, string]]),
+    ...(fullMarkArrangements === null
+      ? []
+      : [['ways to full marks', BigInt(fullMarkArrangements).toLocaleString('en')] as [string, string]]),
     ...(chanceOfFullMarks === null ? [] : [['full marks by guessing', oneIn(chanceOfFullMarks)] as [string, string]]),
-    ...(expectedFraction === null ? [] : [['guessing earns', `${(expectedFraction * 100).toFixed(1)} %`] as [string, string]]),
+    ...(expectedFraction === null
+      ? []
+      : [['guessing earns', `${(expectedFraction * 100).toFixed(1)} %`] as [string, string]]),
     ...(method === 'sampled' ? [['worked out', 'by drawing answers'] as [string, string]] : []),
   ];
   return (
@@ -82,12 +95,20 @@ function FindingLine({ store, finding }: { store: BenchStore; finding: Finding }
       <p className="text-mute">{advice}</p>
       <p className="flex flex-wrap items-center gap-2 mt-1">
         {offered && (
-          <button type="button" className="btn btn-edge btn-xs" onClick={() => store.getState().do(offered.step, offered.words)}>
+          <button
+            type="button"
+            className="btn btn-edge btn-xs"
+            onClick={() => store.getState().do(offered.step, offered.words)}
+          >
             <Wrench size={13} aria-hidden /> {offered.words}
           </button>
         )}
         {refs.length > 0 && (
-          <button type="button" className="link-brass cursor-pointer py-1" onClick={() => store.getState().select(refs)}>
+          <button
+            type="button"
+            className="link-brass cursor-pointer py-1"
+            onClick={() => store.getState().select(refs)}
+          >
             Show {refs.length === 1 ? 'it' : 'them'} on the scene
           </button>
         )}

@@ -12,6 +12,10 @@ it.each([
 it('what cannot be said is left out; what was sampled is said to be about right', () => {
   const nothing = { fullMarkArrangements: null, standardError: null, neverMissed: [] };
   expect(guessingInWords({ ...nothing, chanceOfFullMarks: null, expectedFraction: null, method: null })).toBe('');
-  expect(guessingInWords({ ...nothing, chanceOfFullMarks: 0.25, expectedFraction: 0.331, method: 'exact' })).toBe(' · guessing 33 % · full marks 1 in 4');
-  expect(guessingInWords({ ...nothing, chanceOfFullMarks: 0.25, expectedFraction: 0.001, method: 'sampled' })).toBe(' · guessing about under 1 % · full marks about 1 in 4');
+  expect(guessingInWords({ ...nothing, chanceOfFullMarks: 0.25, expectedFraction: 0.331, method: 'exact' })).toBe(
+    ' · guessing 33 % · full marks 1 in 4',
+  );
+  expect(guessingInWords({ ...nothing, chanceOfFullMarks: 0.25, expectedFraction: 0.001, method: 'sampled' })).toBe(
+    ' · guessing about under 1 % · full marks about 1 in 4',
+  );
 });

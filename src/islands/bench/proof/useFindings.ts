@@ -9,13 +9,21 @@ function quickFindings(question: Question): readonly Finding[] {
   return found;
 }
 
-/** Things on a scene up to which the quick findings are worked out with each edit, beside the page; of more, those of a moment ago stand until the worker has been through. */
+/**
+ * Things on a scene up to which the quick findings are worked out with each edit, beside the page; of more, those of a
+ * moment ago stand until the worker has been through.
+ */
 const FEW = 80;
 
-/** What Proof finds in the question as it stands: at once what is quick to see, and all of it as soon as the worker has been through. */
+/**
+ * What Proof finds in the question as it stands: at once what is quick to see, and all of it as soon as the worker has
+ * been through.
+ */
 export function useFindings(store: BenchStore): readonly Finding[] {
   const question = store((s) => s.question);
   const proved = store((s) => s.proved);
   if (proved?.of === question) return proved.proof.findings;
-  return question.items.length + question.zones.length <= FEW ? quickFindings(question) : (proved?.proof.findings ?? []);
+  return question.items.length + question.zones.length <= FEW
+    ? quickFindings(question)
+    : (proved?.proof.findings ?? []);
 }

@@ -72,7 +72,9 @@ export function Rehearse({ store }: { store: BenchStore }) {
     close();
     if (!touched) return;
     store.getState().select([touched]);
-    setTimeout(() => document.querySelector<HTMLElement>(`[data-bench-scene] [data-ref="${CSS.escape(touched)}"]`)?.focus());
+    setTimeout(() =>
+      document.querySelector<HTMLElement>(`[data-bench-scene] [data-ref="${CSS.escape(touched)}"]`)?.focus(),
+    );
   };
   const spot = touched && thingAt(question, touched);
   const again = () => setRun(run + 1);
@@ -94,27 +96,47 @@ export function Rehearse({ store }: { store: BenchStore }) {
         <fieldset className="flex items-center gap-1">
           <legend className="sr-only">Fill in an answer</legend>
           {FILLS.map(([which, words]) => (
-            <button key={which} type="button" className="btn btn-quiet btn-xs" disabled={needsModelAnswer(which) && full === null} onClick={() => fill(which)}>
+            <button
+              key={which}
+              type="button"
+              className="btn btn-quiet btn-xs"
+              disabled={needsModelAnswer(which) && full === null}
+              onClick={() => fill(which)}
+            >
               {words}
             </button>
           ))}
         </fieldset>
         <Switch label="With" options={HANDS} value={hand} onChoose={setHand} />
-        <Switch label="As" options={['scene', 'list']} value={asList ? 'list' : 'scene'} onChoose={(as) => setAsList(as === 'list')} />
+        <Switch
+          label="As"
+          options={['scene', 'list']}
+          value={asList ? 'list' : 'scene'}
+          onChoose={(as) => setAsList(as === 'list')}
+        />
         <Switch label="Width" options={WIDTHS} value={width} onChoose={setWidth} />
         <span className="grow" />
         <button type="button" className="btn btn-quiet btn-xs" onClick={again}>
           <RotateCcw size={14} aria-hidden /> Start over
         </button>
-        <button type="button" className="btn btn-quiet btn-xs max-w-60" title="To what was touched last, on the Bench" onClick={back} disabled={!spot}>
-          <CornerUpLeft size={14} aria-hidden /> <span className="truncate">Back to the spot{spot ? `: ${nameOf(spot)}` : ''}</span>
+        <button
+          type="button"
+          className="btn btn-quiet btn-xs max-w-60"
+          title="To what was touched last, on the Bench"
+          onClick={back}
+          disabled={!spot}
+        >
+          <CornerUpLeft size={14} aria-hidden />{' '}
+          <span className="truncate">Back to the spot{spot ? `: ${nameOf(spot)}` : ''}</span>
         </button>
         <button type="button" className="btn btn-primary btn-sm" onClick={close}>
           <X size={15} aria-hidden /> Close
         </button>
       </header>
       {hand === 'keyboard' && (
-        <p className="px-4 py-1 text-sm bg-brass-wash">Space takes an item up, the arrow keys choose where, Space puts it down, Escape leaves it where it was.</p>
+        <p className="px-4 py-1 text-sm bg-brass-wash">
+          Space takes an item up, the arrow keys choose where, Space puts it down, Escape leaves it where it was.
+        </p>
       )}
       <div className="grow overflow-auto bg-paper">
         <div
@@ -124,7 +146,12 @@ export function Rehearse({ store }: { store: BenchStore }) {
           data-width={width}
         >
           <MediaFrom source={media}>
-            <Playing key={run} store={play.player} list={{ asList, choose: setAsList }} onward={<Again store={play.player} onAgain={again} />} />
+            <Playing
+              key={run}
+              store={play.player}
+              list={{ asList, choose: setAsList }}
+              onward={<Again store={play.player} onAgain={again} />}
+            />
           </MediaFrom>
         </div>
       </div>
@@ -144,12 +171,28 @@ function Again({ store, onAgain }: { store: PlayerStore; onAgain: () => void }) 
   );
 }
 
-function Switch<Value extends string | number>({ label, options, value, onChoose }: { label: string; options: readonly Value[]; value: Value; onChoose: (value: Value) => void }) {
+function Switch<Value extends string | number>({
+  label,
+  options,
+  value,
+  onChoose,
+}: {
+  label: string;
+  options: readonly Value[];
+  value: Value;
+  onChoose: (value: Value) => void;
+}) {
   return (
     <fieldset className="flex items-center">
       <legend className="sr-only">{label}</legend>
       {options.map((option) => (
-        <button key={option} type="button" className={`bench-tool ${option === value ? 'bench-tool-on' : ''}`} aria-pressed={option === value} onClick={() => onChoose(option)}>
+        <button
+          key={option}
+          type="button"
+          className={`bench-tool ${option === value ? 'bench-tool-on' : ''}`}
+          aria-pressed={option === value}
+          onClick={() => onChoose(option)}
+        >
           {option}
         </button>
       ))}

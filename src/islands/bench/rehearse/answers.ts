@@ -1,4 +1,17 @@
-import { allIn, type Board, cloneBoard, copyOf, idOf, itemOf, type ModelPlacement, numberOf, type QuestionModel, random, settle, typicalAnswers } from '../../../core';
+import {
+  allIn,
+  type Board,
+  cloneBoard,
+  copyOf,
+  idOf,
+  itemOf,
+  type ModelPlacement,
+  numberOf,
+  type QuestionModel,
+  random,
+  settle,
+  typicalAnswers,
+} from '../../../core';
 import type { LocalMove } from '../../player/types';
 import type { Rehearsal } from './judge';
 
@@ -22,14 +35,21 @@ function guessed(model: QuestionModel, seed: number): Board {
     for (let number = 0; number < Math.min(copies, MOST_COPIES); number++) {
       const copy = copyOf(item, number);
       if (board.zoneOf.has(copy)) continue;
-      const places = model.zones.flatMap((zone, i) => ((zone.family === null || zone.family === family) && (board.zones[i]?.length ?? 0) < zone.capacity ? [i] : []));
+      const places = model.zones.flatMap((zone, i) =>
+        (zone.family === null || zone.family === family) && (board.zones[i]?.length ?? 0) < zone.capacity ? [i] : [],
+      );
       const zone = places[Math.floor(next() * (places.length + 1))];
       if (zone !== undefined) settle(board, copy, zone, board.zones[zone]?.length ?? 0);
     }
   return board;
 }
 
-function boardFor(model: QuestionModel, fill: Fill, full: readonly ModelPlacement[] | null, seed: number): Board | null {
+function boardFor(
+  model: QuestionModel,
+  fill: Fill,
+  full: readonly ModelPlacement[] | null,
+  seed: number,
+): Board | null {
   if (fill === 'random') return guessed(model, seed);
   const typical = typicalAnswers(model, full).find((one) => one.typical === fill);
   if (typical) return typical.board;
@@ -38,14 +58,21 @@ function boardFor(model: QuestionModel, fill: Fill, full: readonly ModelPlacemen
 }
 
 /** The moves that bring a rehearsal from its start to the answer: as a learner would make them, by name. */
-export function movesFor({ model, names }: Rehearsal, fill: Fill, full: readonly ModelPlacement[] | null, seed: number): LocalMove[] {
+export function movesFor(
+  { model, names }: Rehearsal,
+  fill: Fill,
+  full: readonly ModelPlacement[] | null,
+  seed: number,
+): LocalMove[] {
   const board = boardFor(model, fill, full, seed);
   if (!board) return [];
   const puts = board.zones.flatMap((held, zone) =>
     held.flatMap((copy): LocalMove[] => {
       const item = names.item.get(idOf(model, copy));
       const into = names.zone.get(model.zones[zone]?.id ?? '');
-      return item !== undefined && into !== undefined && itemOf(copy) < model.items.length ? [{ kind: 'put', item, copy: numberOf(copy), zone: into }] : [];
+      return item !== undefined && into !== undefined && itemOf(copy) < model.items.length
+        ? [{ kind: 'put', item, copy: numberOf(copy), zone: into }]
+        : [];
     }),
   );
   return [{ kind: 'reset' }, ...puts];

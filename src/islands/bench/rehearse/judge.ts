@@ -16,7 +16,10 @@ import {
 import type { Send } from '../../player/store';
 import type { SittingView } from '../../player/types';
 
-/** A sitting that nobody keeps: the question as a learner has it, judged beside it by the same core that judges on the server. */
+/**
+ * A sitting that nobody keeps: the question as a learner has it, judged beside it by the same core that judges on the
+ * server.
+ */
 export interface Rehearsal {
   readonly view: SittingView;
   readonly send: Send;
@@ -35,11 +38,30 @@ export function rehearsal(question: Question, seed: string, full: () => readonly
 
   const send: Send = async (_, moves) => {
     const took = takeSent(model, edition.names, standing, moves);
-    if (!took.ok) return { ok: false, error: { code: 'sittingMovedOn', message: 'The question has ended', wayOn: '', detail: viewed() } };
+    if (!took.ok)
+      return {
+        ok: false,
+        error: { code: 'sittingMovedOn', message: 'The question has ended', wayOn: '', detail: viewed() },
+      };
     standing = took.standing;
     last += took.taken.length;
     return { ok: true, value: { last, ...movesView(sat(), standing, took) } };
   };
-  const place = { at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [], section: '', quiet: false, finished: false };
-  return { view: { id: 'rehearsal', release: '', course: '', place, ends: null, sources: [], ...viewed() }, send, model, names: edition.names };
+  const place = {
+    at: 0,
+    count: 1,
+    goBack: true,
+    reached: 0,
+    tried: [],
+    ended: [],
+    section: '',
+    quiet: false,
+    finished: false,
+  };
+  return {
+    view: { id: 'rehearsal', release: '', course: '', place, ends: null, sources: [], ...viewed() },
+    send,
+    model,
+    names: edition.names,
+  };
 }

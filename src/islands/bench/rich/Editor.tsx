@@ -12,7 +12,11 @@ const Tint = Mark.create({
   name: 'tint',
   addAttributes: () => ({ colour: { default: 'brass' } }),
   parseHTML: () => [{ tag: 'span[data-tint]', getAttrs: (element) => ({ colour: element.getAttribute('data-tint') }) }],
-  renderHTML: ({ mark, HTMLAttributes }) => ['span', mergeAttributes(HTMLAttributes, { 'data-tint': mark.attrs.colour, class: `text-${mark.attrs.colour}` }), 0],
+  renderHTML: ({ mark, HTMLAttributes }) => [
+    'span',
+    mergeAttributes(HTMLAttributes, { 'data-tint': mark.attrs.colour, class: `text-${mark.attrs.colour}` }),
+    0,
+  ],
 });
 const Lang = Mark.create({
   name: 'lang',
@@ -37,7 +41,9 @@ const Slot = Node.create({
 });
 const Direction = Extension.create({
   name: 'dir',
-  addGlobalAttributes: () => [{ types: ['paragraph', 'bulletList', 'orderedList'], attributes: { dir: { default: null } } }],
+  addGlobalAttributes: () => [
+    { types: ['paragraph', 'bulletList', 'orderedList'], attributes: { dir: { default: null } } },
+  ],
 });
 
 const EXTENSIONS = [
@@ -75,7 +81,15 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
     extensions: EXTENSIONS,
     content: toEditor(value),
     immediatelyRender: true,
-    editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true', class: 'rich-editor', style: `min-height: ${lines * 1.5}em` } },
+    editorProps: {
+      attributes: {
+        'aria-label': label,
+        role: 'textbox',
+        'aria-multiline': 'true',
+        class: 'rich-editor',
+        style: `min-height: ${lines * 1.5}em`,
+      },
+    },
     onBlur: ({ editor: left }) => {
       const typed = fromEditor(left.getJSON());
       if (!sameText(typed, latest.current.value)) latest.current.onTyped(typed);
@@ -83,7 +97,8 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
   });
   // Undo elsewhere, another thing selected: the text follows.
   useEffect(() => {
-    if (!editor.isDestroyed && !editor.isFocused && !sameText(fromEditor(editor.getJSON()), value)) editor.commands.setContent(toEditor(value));
+    if (!editor.isDestroyed && !editor.isFocused && !sameText(fromEditor(editor.getJSON()), value))
+      editor.commands.setContent(toEditor(value));
   }, [editor, value]);
   const on = useEditorState({
     editor,
@@ -102,8 +117,19 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
   const keep = (event: { preventDefault: () => void }) => event.preventDefault();
   return (
     <div className="rich-frame">
-      <div className="flex flex-wrap items-center gap-0.5 border-b border-rule p-0.5" role="toolbar" aria-label={`Form of the text: ${label}`}>
-        <button type="button" className={tool(on.bold)} aria-pressed={on.bold} aria-label="Strong" onMouseDown={keep} onClick={() => editor.chain().focus().toggleBold().run()}>
+      <div
+        className="flex flex-wrap items-center gap-0.5 border-b border-rule p-0.5"
+        role="toolbar"
+        aria-label={`Form of the text: ${label}`}
+      >
+        <button
+          type="button"
+          className={tool(on.bold)}
+          aria-pressed={on.bold}
+          aria-label="Strong"
+          onMouseDown={keep}
+          onClick={() => editor.chain().focus().toggleBold().run()}
+        >
           <Bold size={14} aria-hidden />
         </button>
         <button
@@ -116,7 +142,14 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
         >
           <Italic size={14} aria-hidden />
         </button>
-        <button type="button" className={tool(on.code)} aria-pressed={on.code} aria-label="Code" onMouseDown={keep} onClick={() => editor.chain().focus().toggleMark('code').run()}>
+        <button
+          type="button"
+          className={tool(on.code)}
+          aria-pressed={on.code}
+          aria-label="Code"
+          onMouseDown={keep}
+          onClick={() => editor.chain().focus().toggleMark('code').run()}
+        >
           <CodeIcon size={14} aria-hidden />
         </button>
         <button
@@ -143,7 +176,11 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
           className="select select-xs w-24"
           aria-label="Colour of the text"
           value={on.tint}
-          onChange={(event) => (event.target.value ? editor.chain().focus().setMark('tint', { colour: event.target.value }).run() : editor.chain().focus().unsetMark('tint').run())}
+          onChange={(event) =>
+            event.target.value
+              ? editor.chain().focus().setMark('tint', { colour: event.target.value }).run()
+              : editor.chain().focus().unsetMark('tint').run()
+          }
         >
           <option value="">colour</option>
           {TINTS.map((tint) => (

@@ -4,15 +4,29 @@ import type { Rich } from '../../../core';
 import { fromEditor, sameText, toEditor } from './convert';
 
 const run = fc.oneof(
-  fc.record({ text: fc.string({ minLength: 1 }), strong: fc.constant(true), colour: fc.constantFrom('brass', 'ink') }, { requiredKeys: ['text'] }),
-  fc.record({ text: fc.string({ minLength: 1 }), em: fc.constant(true), mono: fc.constant(true) }, { requiredKeys: ['text'] }),
-  fc.record({ slot: fc.constantFrom('gap-1', 'gap-2'), em: fc.constant(true), lang: fc.constant('fr') }, { requiredKeys: ['slot'] }),
+  fc.record(
+    { text: fc.string({ minLength: 1 }), strong: fc.constant(true), colour: fc.constantFrom('brass', 'ink') },
+    { requiredKeys: ['text'] },
+  ),
+  fc.record(
+    { text: fc.string({ minLength: 1 }), em: fc.constant(true), mono: fc.constant(true) },
+    { requiredKeys: ['text'] },
+  ),
+  fc.record(
+    { slot: fc.constantFrom('gap-1', 'gap-2'), em: fc.constant(true), lang: fc.constant('fr') },
+    { requiredKeys: ['slot'] },
+  ),
 );
 const runs = fc.array(run, { maxLength: 4 });
 const dir = fc.constantFrom('ltr', 'rtl', undefined);
 const block = fc.oneof(
   fc.record({ type: fc.constant('paragraph'), dir, runs }),
-  fc.record({ type: fc.constant('list'), ordered: fc.boolean(), dir, entries: fc.array(runs, { minLength: 1, maxLength: 3 }) }),
+  fc.record({
+    type: fc.constant('list'),
+    ordered: fc.boolean(),
+    dir,
+    entries: fc.array(runs, { minLength: 1, maxLength: 3 }),
+  }),
 );
 
 describe('rich text and the editor', () => {
@@ -30,11 +44,14 @@ describe('rich text and the editor', () => {
 
   it('nothing but white space is nothing', () => {
     expect(fromEditor(toEditor(null))).toBeNull();
-    expect(fromEditor({ type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: '  ' }] }] })).toBeNull();
+    expect(
+      fromEditor({ type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: '  ' }] }] }),
+    ).toBeNull();
   });
 
   it('a switch that is off is as one left out', () => {
-    const paragraph = (run: object) => ({ blocks: [{ type: 'paragraph', dir: undefined, runs: [run] }] }) as unknown as Rich;
+    const paragraph = (run: object) =>
+      ({ blocks: [{ type: 'paragraph', dir: undefined, runs: [run] }] }) as unknown as Rich;
     expect(sameText(paragraph({ text: 'Dry', strong: false, em: false }), paragraph({ text: 'Dry' }))).toBe(true);
     expect(sameText(paragraph({ text: 'Dry', strong: true }), paragraph({ text: 'Dry' }))).toBe(false);
     expect(sameText(null, paragraph({ text: ' ' }))).toBe(true);
@@ -44,7 +61,13 @@ describe('rich text and the editor', () => {
     expect(
       fromEditor({
         type: 'doc',
-        content: [{ type: 'horizontalRule' }, { type: 'paragraph', content: [{ type: 'text', text: 'Dry', marks: [{ type: 'link', attrs: { href: 'javascript:x' } }] }] }],
+        content: [
+          { type: 'horizontalRule' },
+          {
+            type: 'paragraph',
+            content: [{ type: 'text', text: 'Dry', marks: [{ type: 'link', attrs: { href: 'javascript:x' } }] }],
+          },
+        ],
       }),
     ).toEqual({
       blocks: [{ type: 'paragraph', dir: undefined, runs: [{ text: 'Dry' }] }],

@@ -10,7 +10,11 @@ export function toEditor(rich: Rich | null): JSONContent {
   return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
 }
 
-const paragraph = (runs: readonly Run[], dir?: string): JSONContent => ({ type: 'paragraph', ...(dir ? { attrs: { dir } } : {}), content: runs.flatMap(runToEditor) });
+const paragraph = (runs: readonly Run[], dir?: string): JSONContent => ({
+  type: 'paragraph',
+  ...(dir ? { attrs: { dir } } : {}),
+  content: runs.flatMap(runToEditor),
+});
 
 function blockToEditor(block: Block): JSONContent {
   if (block.type === 'paragraph') return paragraph(block.runs, block.dir);
@@ -38,12 +42,15 @@ function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run): JSONC
 export function fromEditor(doc: JSONContent): Rich | null {
   const blocks = (doc.content ?? []).flatMap(blockFromEditor);
   const empty = blocks.every((block) =>
-    (block.type === 'paragraph' ? [block.runs] : block.entries).every((runs) => runs.every((run) => run.slot === undefined && (run.text ?? '').trim() === '')),
+    (block.type === 'paragraph' ? [block.runs] : block.entries).every((runs) =>
+      runs.every((run) => run.slot === undefined && (run.text ?? '').trim() === ''),
+    ),
   );
   return empty ? null : { blocks };
 }
 
-const dirOf = (node: JSONContent): 'ltr' | 'rtl' | undefined => (node.attrs?.dir === 'rtl' ? 'rtl' : node.attrs?.dir === 'ltr' ? 'ltr' : undefined);
+const dirOf = (node: JSONContent): 'ltr' | 'rtl' | undefined =>
+  node.attrs?.dir === 'rtl' ? 'rtl' : node.attrs?.dir === 'ltr' ? 'ltr' : undefined;
 
 function blockFromEditor(node: JSONContent): Block[] {
   switch (node.type) {
@@ -56,7 +63,9 @@ function blockFromEditor(node: JSONContent): Block[] {
           type: 'list',
           ordered: node.type === 'orderedList',
           dir: dirOf(node),
-          entries: (node.content ?? []).map((item) => (item.content ?? []).flatMap((one) => (one.content ?? []).flatMap(runFromEditor))),
+          entries: (node.content ?? []).map((item) =>
+            (item.content ?? []).flatMap((one) => (one.content ?? []).flatMap(runFromEditor)),
+          ),
         },
       ];
     default:
@@ -79,4 +88,5 @@ function runFromEditor(node: JSONContent): Run[] {
 }
 
 /** Do two texts say the same in the same form? A switch that is off says what one left out does. */
-export const sameText = (a: Rich | null, b: Rich | null): boolean => JSON.stringify(fromEditor(toEditor(a))) === JSON.stringify(fromEditor(toEditor(b)));
+export const sameText = (a: Rich | null, b: Rich | null): boolean =>
+  JSON.stringify(fromEditor(toEditor(a))) === JSON.stringify(fromEditor(toEditor(b)));

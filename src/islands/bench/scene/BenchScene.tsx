@@ -1,4 +1,13 @@
-import { type FocusEvent, type PointerEvent, type RefObject, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  type FocusEvent,
+  type PointerEvent,
+  type RefObject,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { carrierOf, onScene, type Ref, things } from '../../../core';
 import { plainText } from '../../../core/document';
 import { MediaFrom, RichText, Stage } from '../../../scene';
@@ -20,7 +29,8 @@ const MARGIN = 14;
 /** Smaller than this nothing on the scene can be pressed any more: it scrolls instead. */
 const LEAST_FIT = 0.5;
 
-const refUnder = (target: EventTarget | null) => (target instanceof Element ? (target.closest('[data-ref]')?.getAttribute('data-ref') ?? null) : null) as Ref | null;
+const refUnder = (target: EventTarget | null) =>
+  (target instanceof Element ? (target.closest('[data-ref]')?.getAttribute('data-ref') ?? null) : null) as Ref | null;
 
 /** The scene at the bench: press to select, pull to move, handles to resize and turn, tools to draw. */
 export function BenchScene({ store }: { store: BenchStore }) {
@@ -38,7 +48,10 @@ export function BenchScene({ store }: { store: BenchStore }) {
   }, [store, scale]);
   const panning = useZoomAndPan(store, room, scale);
   const at = framesOf(question);
-  const noted = useMemo(() => ({ locked: new Set<string>(question.bench.locked), veiled: new Set<string>(question.bench.veiled) }), [question.bench]);
+  const noted = useMemo(
+    () => ({ locked: new Set<string>(question.bench.locked), veiled: new Set<string>(question.bench.veiled) }),
+    [question.bench],
+  );
   const media = useMemo(() => benchMedia(question.media), [question.media]);
   const looks = question.looks;
 
@@ -68,7 +81,11 @@ export function BenchScene({ store }: { store: BenchStore }) {
     <div className="flex flex-col min-h-0 min-w-0">
       <SceneBar store={store} scale={scale} />
       <div className="px-[34px] pt-1 text-lg leading-7 shrink-0 max-h-24 overflow-auto">
-        {question.prompt ? <RichText rich={question.prompt} /> : <p className="text-mute">The prompt stands here: write it at Words &amp; marks.</p>}
+        {question.prompt ? (
+          <RichText rich={question.prompt} />
+        ) : (
+          <p className="text-mute">The prompt stands here: write it at Words &amp; marks.</p>
+        )}
       </div>
       <section
         ref={room}
@@ -85,7 +102,10 @@ export function BenchScene({ store }: { store: BenchStore }) {
           if (ref) store.getState().show('rename');
         }}
       >
-        <div className="bench-ruled" style={{ gridTemplateColumns: `${RULER}px max-content`, gridTemplateRows: `${RULER}px max-content` }}>
+        <div
+          className="bench-ruled"
+          style={{ gridTemplateColumns: `${RULER}px max-content`, gridTemplateRows: `${RULER}px max-content` }}
+        >
           <span className="bench-ruler-corner" />
           <span className="bench-ruler-top">
             <Ruler store={store} axis="x" scale={scale} />
@@ -98,7 +118,10 @@ export function BenchScene({ store }: { store: BenchStore }) {
               {things(question).map((thing) => {
                 const frame = at.get(thing.ref);
                 if (!frame) return null;
-                const shape = thing.kind === 'zone' ? onScene(thing.is.shape, thing.is.rotation, carrierOf(question, thing.is)).shape : null;
+                const shape =
+                  thing.kind === 'zone'
+                    ? onScene(thing.is.shape, thing.is.rotation, carrierOf(question, thing.is)).shape
+                    : null;
                 const look = thing.kind === 'fixture' || thing.is.look === null ? undefined : looks[thing.is.look];
                 return (
                   <ThingView
@@ -131,9 +154,14 @@ export function BenchScene({ store }: { store: BenchStore }) {
   );
 }
 
-/** What lies under the pointer beneath what is selected there; round again from the top when there is nothing further down. */
+/**
+ * What lies under the pointer beneath what is selected there; round again from the top when there is nothing further
+ * down.
+ */
 function underneath(event: PointerEvent, selection: ReadonlySet<Ref>): Ref | undefined {
-  const pile = [...new Set(document.elementsFromPoint(event.clientX, event.clientY).flatMap((element) => refUnder(element) ?? []))];
+  const pile = [
+    ...new Set(document.elementsFromPoint(event.clientX, event.clientY).flatMap((element) => refUnder(element) ?? [])),
+  ];
   const now = pile.findIndex((ref) => selection.has(ref));
   return pile[(now + 1) % Math.max(1, pile.length)];
 }
@@ -144,7 +172,8 @@ function useFit(room: RefObject<HTMLElement | null>, scene: { width: number; hei
   useLayoutEffect(() => {
     const watched = room.current;
     if (!watched) return;
-    const measure = () => setSize({ w: watched.clientWidth - 2 * MARGIN - RULER, h: watched.clientHeight - 2 * MARGIN - RULER });
+    const measure = () =>
+      setSize({ w: watched.clientWidth - 2 * MARGIN - RULER, h: watched.clientHeight - 2 * MARGIN - RULER });
     const observer = new ResizeObserver(measure);
     observer.observe(watched);
     measure();

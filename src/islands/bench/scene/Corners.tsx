@@ -4,15 +4,29 @@ import { carrierOf, onCarrier, onScene, type Ref, setZone, thingAt, type Zone } 
 import type { BenchStore } from '../store';
 
 type Points = readonly (readonly [number, number])[];
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
-/** The corners of the one selected polygon: pulled, nudged with the arrow keys, taken away with Delete; a press on the middle of a side makes one there. */
+/**
+ * The corners of the one selected polygon: pulled, nudged with the arrow keys, taken away with Delete; a press on the
+ * middle of a side makes one there.
+ */
 export function Corners({ store, scale }: { store: BenchStore; scale: number }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
   const tool = store((s) => s.tool);
   const thing = selection.size === 1 ? thingAt(question, [...selection][0] as Ref) : undefined;
-  if (tool !== 'select' || thing?.kind !== 'zone' || thing.is.shape.type !== 'polygon' || question.bench.locked.includes(thing.ref)) return null;
+  if (
+    tool !== 'select' ||
+    thing?.kind !== 'zone' ||
+    thing.is.shape.type !== 'polygon' ||
+    question.bench.locked.includes(thing.ref)
+  )
+    return null;
   return <CornersOf key={thing.ref} store={store} zone={thing.is} scale={scale} />;
 }
 
@@ -25,14 +39,25 @@ function CornersOf({ store, zone, scale }: { store: BenchStore; zone: Zone; scal
   const points: Points = draft ?? shape.points;
   const keep = (next: Points) => {
     const rounded = next.map(([x, y]): [number, number] => [Math.round(x), Math.round(y)]);
-    store.getState().do(setZone(store.getState().question, zone.id, 'shape', onCarrier({ type: 'polygon', points: rounded }, 0, carrier).shape));
+    store
+      .getState()
+      .do(
+        setZone(
+          store.getState().question,
+          zone.id,
+          'shape',
+          onCarrier({ type: 'polygon', points: rounded }, 0, carrier).shape,
+        ),
+      );
   };
-  const moved = (i: number, dx: number, dy: number): Points => shape.points.map(([x, y], j) => (i === j ? [x + dx, y + dy] : [x, y]));
+  const moved = (i: number, dx: number, dy: number): Points =>
+    shape.points.map(([x, y], j) => (i === j ? [x + dx, y + dy] : [x, y]));
   const onKey = (event: KeyboardEvent, i: number) => {
     const by = ARROWS[event.key];
     const far = event.shiftKey ? 10 : 1;
     if (by) keep(moved(i, by[0] * far, by[1] * far));
-    else if ((event.key === 'Delete' || event.key === 'Backspace') && points.length > 3) keep(points.filter((_, j) => j !== i));
+    else if ((event.key === 'Delete' || event.key === 'Backspace') && points.length > 3)
+      keep(points.filter((_, j) => j !== i));
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -91,5 +116,14 @@ function Corner({ label, at, onPull, onEnd, onKey }: CornerProps) {
     gesto.on('dragEnd', ({ isDrag, distX, distY }) => isDrag && latest.current.onEnd(distX, distY));
     return () => gesto.unset();
   }, []);
-  return <button ref={button} type="button" className="bench-corner" aria-label={label} style={{ left: at[0], top: at[1] }} onKeyDown={onKey} />;
+  return (
+    <button
+      ref={button}
+      type="button"
+      className="bench-corner"
+      aria-label={label}
+      style={{ left: at[0], top: at[1] }}
+      onKeyDown={onKey}
+    />
+  );
 }

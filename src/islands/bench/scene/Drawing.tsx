@@ -25,7 +25,10 @@ export function Drawing({ store, room, stage, scale }: Props) {
   const toScene = (clientX: number, clientY: number): Point => {
     const box = stage.current?.getBoundingClientRect();
     const edge = stage.current?.clientLeft ?? 0;
-    return { x: Math.round((clientX - (box?.left ?? 0) - edge) / scale), y: Math.round((clientY - (box?.top ?? 0) - edge) / scale) };
+    return {
+      x: Math.round((clientX - (box?.left ?? 0) - edge) / scale),
+      y: Math.round((clientY - (box?.top ?? 0) - edge) / scale),
+    };
   };
   const make = (shape: Shape) => {
     const { question } = store.getState();
@@ -41,7 +44,11 @@ export function Drawing({ store, room, stage, scale }: Props) {
     const w = Math.min(scene.width, to.x) - x;
     const h = Math.min(scene.height, to.y) - y;
     if (w < LEAST || h < LEAST) return;
-    make(tool === 'ellipse' ? { type: 'ellipse', cx: x + w / 2, cy: y + h / 2, rx: w / 2, ry: h / 2 } : { type: 'rect', x, y, w, h });
+    make(
+      tool === 'ellipse'
+        ? { type: 'ellipse', cx: x + w / 2, cy: y + h / 2, rx: w / 2, ry: h / 2 }
+        : { type: 'rect', x, y, w, h },
+    );
   };
 
   if (!element) return null;
@@ -68,7 +75,8 @@ export function Drawing({ store, room, stage, scale }: Props) {
         hint="Press where a line begins, then where it ends. From inside a zone it begins at the zone’s edge."
         onDone={([from, to]) => {
           const { question } = store.getState();
-          if (from && to) store.getState().do(add(question, 'fixtures', [lineFixture(question, from, to)]), 'Line drawn');
+          if (from && to)
+            store.getState().do(add(question, 'fixtures', [lineFixture(question, from, to)]), 'Line drawn');
         }}
       />
     );
@@ -82,7 +90,9 @@ export function Drawing({ store, room, stage, scale }: Props) {
       selectFromInside={false}
       hitRate={20}
       toggleContinueSelect="shift"
-      dragCondition={({ inputEvent }: { inputEvent: { target: Element } }) => tool !== 'select' || !inputEvent.target.closest('[data-ref], .moveable-control-box, .bench-over')}
+      dragCondition={({ inputEvent }: { inputEvent: { target: Element } }) =>
+        tool !== 'select' || !inputEvent.target.closest('[data-ref], .moveable-control-box, .bench-over')
+      }
       onSelectEnd={({ selected, rect, isDragStart, inputEvent }) => {
         if (tool !== 'select') return draw(rect.left, rect.top, rect.right, rect.bottom);
         // A press without a pull has been taken for what it is already.
@@ -106,7 +116,10 @@ interface PressProps {
   onDone: (points: readonly Point[]) => void;
 }
 
-/** An outline or a line drawn press by press; a press on its first corner, Enter or a double press closes it, Escape gives it up, Backspace takes one corner back. */
+/**
+ * An outline or a line drawn press by press; a press on its first corner, Enter or a double press closes it, Escape
+ * gives it up, Backspace takes one corner back.
+ */
 function ByPresses({ store, scale, toScene, least, most, hint, onDone }: PressProps) {
   const [points, setPoints] = useState<Point[]>([]);
   const [pointer, setPointer] = useState<Point | null>(null);
@@ -131,7 +144,8 @@ function ByPresses({ store, scale, toScene, least, most, hint, onDone }: PressPr
   const press = (event: MouseEvent) => {
     const p = toScene(event.clientX, event.clientY);
     const first = points[0];
-    if (first && points.length >= 3 && Math.hypot(p.x - first.x, p.y - first.y) * scale < CLOSING) return finish(points);
+    if (first && points.length >= 3 && Math.hypot(p.x - first.x, p.y - first.y) * scale < CLOSING)
+      return finish(points);
     const last = points.at(-1);
     if (last && last.x === p.x && last.y === p.y) return finish(points);
     if (points.length + 1 === most) return finish([...points, p]);
@@ -141,7 +155,11 @@ function ByPresses({ store, scale, toScene, least, most, hint, onDone }: PressPr
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the keyboard makes a zone at Lay out and gives it its corners as numbers
     // biome-ignore lint/a11y/noStaticElementInteractions: see above
-    <div className="bench-corners bench-over" onClick={press} onPointerMove={(event) => setPointer(toScene(event.clientX, event.clientY))}>
+    <div
+      className="bench-corners bench-over"
+      onClick={press}
+      onPointerMove={(event) => setPointer(toScene(event.clientX, event.clientY))}
+    >
       <svg className="scene-fill" aria-hidden>
         <polyline points={line} className="bench-outline" />
         {points.map(({ x, y }, i) => (

@@ -13,7 +13,10 @@ export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
   const proved = store((s) => s.proved);
   const ref = selection.size === 1 ? ([...selection][0] as Ref) : null;
   const ghosts = useMemo<readonly Ghost[]>(() => {
-    if (shown) return proved?.of === question && proved.proof.modelAnswer ? modelGhosts(question, proved.proof.modelAnswer.placements) : [];
+    if (shown)
+      return proved?.of === question && proved.proof.modelAnswer
+        ? modelGhosts(question, proved.proof.modelAnswer.placements)
+        : [];
     const thing = ref && station === 'key' ? thingAt(question, ref) : undefined;
     return thing?.kind === 'item' ? ghostsOf(question, thing.is.id) : [];
   }, [question, station, ref, shown, proved]);

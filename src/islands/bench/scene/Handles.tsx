@@ -1,4 +1,13 @@
-import { type Ref as ReactRef, type RefObject, useEffect, useImperativeHandle, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  type Ref as ReactRef,
+  type RefObject,
+  useEffect,
+  useImperativeHandle,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import Moveable from 'react-moveable';
 import { type Frame, type Handle, type Ref, thingAt } from '../../../core';
 import { type BenchStore, framesOf, type Pull } from '../store';
@@ -20,11 +29,15 @@ interface Props {
   ref?: ReactRef<HandlesControl>;
 }
 
-const elementOf = (stage: HTMLElement | null, ref: Ref) => stage?.querySelector<HTMLElement>(`[data-ref="${CSS.escape(ref)}"]`) ?? null;
+const elementOf = (stage: HTMLElement | null, ref: Ref) =>
+  stage?.querySelector<HTMLElement>(`[data-ref="${CSS.escape(ref)}"]`) ?? null;
 const free = (event: unknown) => (event as MouseEvent | undefined)?.altKey === true;
 const stepped = (event: unknown) => (event as MouseEvent | undefined)?.shiftKey === true;
 
-/** The handles round what is selected. Moveable catches the gesture; where things go and what they snap to is the core's arithmetic. */
+/**
+ * The handles round what is selected. Moveable catches the gesture; where things go and what they snap to is the core's
+ * arithmetic.
+ */
 export function Handles({ store, stage, scale, ref }: Props) {
   const selection = store((s) => s.selection);
   const question = store((s) => s.question);
@@ -40,7 +53,9 @@ export function Handles({ store, stage, scale, ref }: Props) {
 
   useLayoutEffect(() => {
     const veiled = new Set<string>(question.bench.veiled);
-    setTargets(tool === 'select' ? refs.flatMap((one) => (veiled.has(one) ? [] : (elementOf(stage.current, one) ?? []))) : []);
+    setTargets(
+      tool === 'select' ? refs.flatMap((one) => (veiled.has(one) ? [] : (elementOf(stage.current, one) ?? []))) : [],
+    );
   }, [refs, stage, question, tool]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the handles follow whatever moves their target
   useEffect(() => moveable.current?.updateRect(), [question, scale, targets]);
@@ -48,10 +63,12 @@ export function Handles({ store, stage, scale, ref }: Props) {
   useImperativeHandle(ref, () => ({
     pullFrom: (event, pressed) => {
       if (pressed) {
-        const lift = ({ clientX, clientY }: PointerEvent) => Math.hypot(clientX - event.clientX, clientY - event.clientY) < STILL_PIXELS && pressed();
+        const lift = ({ clientX, clientY }: PointerEvent) =>
+          Math.hypot(clientX - event.clientX, clientY - event.clientY) < STILL_PIXELS && pressed();
         window.addEventListener('pointerup', lift, { once: true });
       }
-      // The handles reach a newly selected target with the next frame; a press that has ended by then was a press, not a pull.
+      // The handles reach a newly selected target with the next frame; a press that has ended by then was a press, not
+      // a pull.
       let ended = false;
       const end = () => {
         ended = true;
@@ -65,14 +82,22 @@ export function Handles({ store, stage, scale, ref }: Props) {
     },
   }));
 
-  const pulling = (event: unknown): Pulling => ({ question, refs, snapping: free(event) ? null : snapping, tolerance: SNAP_PIXELS / scale });
+  const pulling = (event: unknown): Pulling => ({
+    question,
+    refs,
+    snapping: free(event) ? null : snapping,
+    tolerance: SNAP_PIXELS / scale,
+  });
   const move = (dist: readonly number[], event: unknown) => {
     const { drawnOnly, ...pull } = movedBy(pulling(event), (dist[0] as number) / scale, (dist[1] as number) / scale);
     elements(drawnOnly);
     store.pull.setState(pull);
   };
   const pull = (next: Pull) => store.pull.setState(next);
-  const handle = (direction: readonly number[]): Handle => ({ x: Math.sign(direction[0] as number) as Handle['x'], y: Math.sign(direction[1] as number) as Handle['y'] });
+  const handle = (direction: readonly number[]): Handle => ({
+    x: Math.sign(direction[0] as number) as Handle['x'],
+    y: Math.sign(direction[1] as number) as Handle['y'],
+  });
   const end = ({ isDrag }: { isDrag: boolean }) => isDrag && store.release();
 
   if (targets.length === 0) return null;
@@ -89,8 +114,14 @@ export function Handles({ store, stage, scale, ref }: Props) {
       throttleRotate={0}
       onDrag={({ dist, inputEvent }) => move(dist, inputEvent)}
       onDragGroup={({ events, inputEvent }) => move(events[0]?.dist ?? [0, 0], inputEvent)}
-      onResize={({ dist, direction, inputEvent }) => pull(resizedBy(pulling(inputEvent), handle(direction), (dist[0] as number) / scale, (dist[1] as number) / scale))}
-      onResizeGroup={({ dist, direction }) => pull(scaledBy(pulling(null), handle(direction), (dist[0] as number) / scale, (dist[1] as number) / scale))}
+      onResize={({ dist, direction, inputEvent }) =>
+        pull(
+          resizedBy(pulling(inputEvent), handle(direction), (dist[0] as number) / scale, (dist[1] as number) / scale),
+        )
+      }
+      onResizeGroup={({ dist, direction }) =>
+        pull(scaledBy(pulling(null), handle(direction), (dist[0] as number) / scale, (dist[1] as number) / scale))
+      }
       onRotate={({ dist, inputEvent }) => pull(turnedBy(pulling(inputEvent), dist, stepped(inputEvent)))}
       onRotateGroup={({ dist, inputEvent }) => pull(turnedBy(pulling(inputEvent), dist, stepped(inputEvent)))}
       onDragEnd={end}
@@ -103,8 +134,16 @@ export function Handles({ store, stage, scale, ref }: Props) {
   );
 }
 
-/** Draws what is pulled straight into the page, and puts it back when the pull ends without a change: React draws nothing meanwhile. */
-function useDrawn(store: BenchStore, stage: RefObject<HTMLDivElement | null>, scale: number, moveable: RefObject<Moveable | null>) {
+/**
+ * Draws what is pulled straight into the page, and puts it back when the pull ends without a change: React draws
+ * nothing meanwhile.
+ */
+function useDrawn(
+  store: BenchStore,
+  stage: RefObject<HTMLDivElement | null>,
+  scale: number,
+  moveable: RefObject<Moveable | null>,
+) {
   const followers = useRef<ReadonlyMap<Ref, Frame>>(new Map());
   useEffect(() => {
     const draw = (frames: Iterable<readonly [Ref, Frame]>) => {
@@ -114,7 +153,13 @@ function useDrawn(store: BenchStore, stage: RefObject<HTMLDivElement | null>, sc
         if (!element) continue;
         const from = base.get(ref);
         const turn = frame.rotation === 0 ? '' : `rotate(${frame.rotation}deg)`;
-        if (from && from.w === frame.w && from.h === frame.h && from.rotation === frame.rotation && (from.x !== frame.x || from.y !== frame.y)) {
+        if (
+          from &&
+          from.w === frame.w &&
+          from.h === frame.h &&
+          from.rotation === frame.rotation &&
+          (from.x !== frame.x || from.y !== frame.y)
+        ) {
           // A move alone is drawn without laying the page out again.
           element.style.transform = `translate(${(frame.x - from.x) * scale}px, ${(frame.y - from.y) * scale}px) ${turn}`;
           continue;
@@ -133,7 +178,11 @@ function useDrawn(store: BenchStore, stage: RefObject<HTMLDivElement | null>, sc
         moveable.current?.updateRect();
       } else if (before.draft.size > 0) {
         const at = framesOf(store.getState().question);
-        draw([...before.draft.keys(), ...followers.current.keys()].flatMap((ref): [Ref, Frame][] => (at.has(ref) ? [[ref, at.get(ref) as Frame]] : [])));
+        draw(
+          [...before.draft.keys(), ...followers.current.keys()].flatMap((ref): [Ref, Frame][] =>
+            at.has(ref) ? [[ref, at.get(ref) as Frame]] : [],
+          ),
+        );
         followers.current = new Map();
       }
     });

@@ -4,7 +4,10 @@ import { pxTurned } from '../../../scene';
 import { modelOf } from '../key/ghosts';
 import { type BenchStore, framesOf } from '../store';
 
-/** As many lines as are shown at once. They stay in the page: putting them in and taking them out with each move would cost more than the move. */
+/**
+ * As many lines as are shown at once. They stay in the page: putting them in and taking them out with each move would
+ * cost more than the move.
+ */
 const MOST_GUIDES = 6;
 const AWAY = { display: 'block', width: 0, height: 0 };
 
@@ -19,7 +22,9 @@ export function Guides({ store, scale }: { store: BenchStore; scale: number }) {
 }
 
 const lineOf = ({ axis, at, from, to }: Guide, scale: number): CSSProperties =>
-  axis === 'x' ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale } : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale };
+  axis === 'x'
+    ? { left: at * scale, top: from * scale, width: 1, height: (to - from) * scale }
+    : { top: at * scale, left: from * scale, height: 1, width: (to - from) * scale };
 
 /** The numbers of what is selected, while it is pulled too. */
 export function Readout({ store }: { store: BenchStore }) {
@@ -40,7 +45,10 @@ export function Readout({ store }: { store: BenchStore }) {
 
 const GHOST = 'reach';
 
-/** At Behaviour: where an item first reaches the selected zone, and of an item that is pulled how much of it is over which zone. */
+/**
+ * At Behaviour: where an item first reaches the selected zone, and of an item that is pulled how much of it is over
+ * which zone.
+ */
 export function ReachPreview({ store, scale }: { store: BenchStore; scale: number }) {
   const station = store((s) => s.station);
   const question = store((s) => s.question);
@@ -58,7 +66,9 @@ export function ReachPreview({ store, scale }: { store: BenchStore; scale: numbe
       const outline = model.zones[i]?.outline;
       if (!outline || zone.ridesOn !== null) return [];
       const { overlap, reached } = standingAt(frame, frame, outline, zone.reach);
-      return overlap > 0 ? [`${Math.round(overlap * 100)} % over ${zone.label || zone.id}: ${reached ? 'reached' : 'not reached'}`] : [];
+      return overlap > 0
+        ? [`${Math.round(overlap * 100)} % over ${zone.label || zone.id}: ${reached ? 'reached' : 'not reached'}`]
+        : [];
     });
     return over.length === 0 ? null : (
       <span className="bench-readout" style={{ left: frame.x * scale, top: frame.y * scale - 24 }}>
@@ -80,7 +90,12 @@ export function ReachPreview({ store, scale }: { store: BenchStore; scale: numbe
       </span>
     );
   return (
-    <div className="bench-ghost" data-ghost={GHOST} style={pxTurned({ ...at, w: sample.w, h: sample.h, rotation: sample.rotation }, scale)} aria-hidden>
+    <div
+      className="bench-ghost"
+      data-ghost={GHOST}
+      style={pxTurned({ ...at, w: sample.w, h: sample.h, rotation: sample.rotation }, scale)}
+      aria-hidden
+    >
       from here on
     </div>
   );

@@ -22,7 +22,11 @@ export function RenameHere({ store, scale }: { store: BenchStore; scale: number 
       autoFocus
       aria-label="Name"
       className="input input-sm bench-over bench-rename"
-      style={{ left: frame.x * scale, top: (frame.y + (thing.kind === 'zone' ? 0 : frame.h / 2)) * scale - 16, width: Math.max(120, frame.w * scale) }}
+      style={{
+        left: frame.x * scale,
+        top: (frame.y + (thing.kind === 'zone' ? 0 : frame.h / 2)) * scale - 16,
+        width: Math.max(120, frame.w * scale),
+      }}
       defaultValue={thing.is.label}
       onFocus={(event) => event.target.select()}
       onBlur={(event) => close(event.target.value)}

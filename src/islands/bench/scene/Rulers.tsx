@@ -30,7 +30,9 @@ export function Ruler({ store, axis, scale }: Props) {
       {span && (
         <rect
           className="bench-ruler-span"
-          {...(across ? { x: span.x * scale, y: 0, width: span.w * scale, height: RULER } : { x: 0, y: span.y * scale, width: RULER, height: span.h * scale })}
+          {...(across
+            ? { x: span.x * scale, y: 0, width: span.w * scale, height: RULER }
+            : { x: 0, y: span.y * scale, width: RULER, height: span.h * scale })}
         />
       )}
       {ticks.map((tick) =>

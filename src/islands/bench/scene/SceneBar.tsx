@@ -22,7 +22,11 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
   const zoom = store((s) => s.zoom);
   const set = (to: number) => store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, to)) });
   return (
-    <div className="flex items-center gap-1 px-3 h-9 shrink-0 border-b border-rule bg-paper text-sm" role="toolbar" aria-label="Tools of the scene">
+    <div
+      className="flex items-center gap-1 px-3 h-9 shrink-0 border-b border-rule bg-paper text-sm"
+      role="toolbar"
+      aria-label="Tools of the scene"
+    >
       {TOOLS.map(([name, words, Icon]) => (
         <button
           key={name}
@@ -43,13 +47,23 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
       <button type="button" className="bench-tool" onClick={() => set(scale / ZOOM_STEP)} aria-label="Zoom out">
         <Minus size={15} aria-hidden />
       </button>
-      <button type="button" className="bench-tool figures min-w-14 shrink-0 justify-center whitespace-nowrap" onClick={() => set(1)} title="Show at 100 %">
+      <button
+        type="button"
+        className="bench-tool figures min-w-14 shrink-0 justify-center whitespace-nowrap"
+        onClick={() => set(1)}
+        title="Show at 100 %"
+      >
         {Math.round(scale * 100)} %
       </button>
       <button type="button" className="bench-tool" onClick={() => set(scale * ZOOM_STEP)} aria-label="Zoom in">
         <Plus size={15} aria-hidden />
       </button>
-      <button type="button" className={`bench-tool ${zoom === 'fit' ? 'bench-tool-on' : ''}`} aria-pressed={zoom === 'fit'} onClick={() => store.setState({ zoom: 'fit' })}>
+      <button
+        type="button"
+        className={`bench-tool ${zoom === 'fit' ? 'bench-tool-on' : ''}`}
+        aria-pressed={zoom === 'fit'}
+        onClick={() => store.setState({ zoom: 'fit' })}
+      >
         Fit
       </button>
     </div>
@@ -66,7 +80,10 @@ function SnapMenu({ store }: { store: BenchStore }) {
   const snapping = store((s) => s.snapping);
   const [open, setOpen] = useState(false);
   const set = (change: Partial<Snapping>) => store.setState({ snapping: { ...snapping, ...change } });
-  const on = [...SNAPS.filter(([name]) => snapping[name]).map(([, words]) => words), ...(snapping.grid === null ? [] : [`grid of ${snapping.grid}`])];
+  const on = [
+    ...SNAPS.filter(([name]) => snapping[name]).map(([, words]) => words),
+    ...(snapping.grid === null ? [] : [`grid of ${snapping.grid}`]),
+  ];
   return (
     <>
       <button type="button" className="bench-tool" aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -77,12 +94,22 @@ function SnapMenu({ store }: { store: BenchStore }) {
         <>
           {SNAPS.map(([name, words]) => (
             <label key={name} className="flex items-center gap-1 px-1 cursor-pointer">
-              <input type="checkbox" className="checkbox checkbox-xs" checked={snapping[name]} onChange={(event) => set({ [name]: event.target.checked })} />
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={snapping[name]}
+                onChange={(event) => set({ [name]: event.target.checked })}
+              />
               {words}
             </label>
           ))}
           <label className="flex items-center gap-1 px-1 cursor-pointer">
-            <input type="checkbox" className="checkbox checkbox-xs" checked={snapping.grid !== null} onChange={(event) => set({ grid: event.target.checked ? GRID : null })} />
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={snapping.grid !== null}
+              onChange={(event) => set({ grid: event.target.checked ? GRID : null })}
+            />
             <Grid3x3 size={14} aria-hidden /> grid of
           </label>
           <input

@@ -41,7 +41,15 @@ export const ThingView = memo(
         // The title of a small hidden spot would cover what it is on; learners never see it.
         const label = thing.is.hidden && frame.h < LEAST_TITLED ? '' : thing.is.label;
         const zone = { id: thing.is.id, label, shape, rotation: frame.rotation };
-        return <ZoneBed zone={zone} scale={scale} look={look} className={`bench-thing ${chosen} ${veiled ? 'invisible' : ''}`} extra={common} />;
+        return (
+          <ZoneBed
+            zone={zone}
+            scale={scale}
+            look={look}
+            className={`bench-thing ${chosen} ${veiled ? 'invisible' : ''}`}
+            extra={common}
+          />
+        );
       }
       case 'item':
         return (
@@ -74,4 +82,5 @@ export const ThingView = memo(
 );
 
 const heaped = (item: Item) => item.copies !== 1;
-const sameFrame = (a: Frame, b: Frame) => a.x === b.x && a.y === b.y && a.w === b.w && a.h === b.h && a.rotation === b.rotation;
+const sameFrame = (a: Frame, b: Frame) =>
+  a.x === b.x && a.y === b.y && a.w === b.w && a.h === b.h && a.rotation === b.rotation;

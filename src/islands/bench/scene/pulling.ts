@@ -21,7 +21,10 @@ import {
 } from '../../../core';
 import { framesOf, type Pull } from '../store';
 
-/** What a pull of the handles means: gestures come in as scene units, frames go out. The arithmetic of snapping is the core's. */
+/**
+ * What a pull of the handles means: gestures come in as scene units, frames go out. The arithmetic of snapping is the
+ * core's.
+ */
 export interface Pulling {
   readonly question: Question;
   readonly refs: readonly Ref[];
@@ -60,7 +63,10 @@ export function pulled(question: Question, refs: Iterable<Ref>): Ref[] {
 function othersOf({ question, refs }: Pulling): Box[] {
   const mine = new Set(refs);
   const veiled = new Set<string>(question.bench.veiled);
-  return [...[...framesOf(question)].flatMap(([ref, frame]) => (mine.has(ref) || veiled.has(ref) ? [] : [frame])), sceneOf(question)];
+  return [
+    ...[...framesOf(question)].flatMap(([ref, frame]) => (mine.has(ref) || veiled.has(ref) ? [] : [frame])),
+    sceneOf(question),
+  ];
 }
 
 /** What rides on the items goes with them by the same way. */
@@ -71,32 +77,49 @@ function riders(question: Question, refs: readonly Ref[], dx: number, dy: number
   return question.zones.flatMap(({ id, ridesOn }): [Ref, Frame][] => {
     const ref = refTo('zone', id);
     const frame = at.get(ref);
-    return ridesOn !== null && items.has(ridesOn) && frame ? [[ref, { ...frame, x: frame.x + dx, y: frame.y + dy }]] : [];
+    return ridesOn !== null && items.has(ridesOn) && frame
+      ? [[ref, { ...frame, x: frame.x + dx, y: frame.y + dy }]]
+      : [];
   });
 }
 
-/** All of them moved by a way: the box round them snaps, and stays on the scene. `drawnOnly`: frames that follow without being edited themselves. */
-export function movedBy(pulling: Pulling, dx: number, dy: number): Pull & { readonly drawnOnly: ReadonlyMap<Ref, Frame> } {
+/**
+ * All of them moved by a way: the box round them snaps, and stays on the scene. `drawnOnly`: frames that follow without
+ * being edited themselves.
+ */
+export function movedBy(
+  pulling: Pulling,
+  dx: number,
+  dy: number,
+): Pull & { readonly drawnOnly: ReadonlyMap<Ref, Frame> } {
   const { question, refs, snapping, tolerance } = pulling;
   const at = framesOf(question);
   const chosen = refs.map((ref) => [ref, at.get(ref) as Frame] as const);
   const all = around(chosen.map(([, frame]) => frame));
   const wanted = { ...all, x: all.x + dx, y: all.y + dy };
-  const snapped = snapping ? snapMove(wanted, othersOf(pulling), tolerance, snapping) : { box: wanted, guides: [] as readonly Guide[] };
+  const snapped = snapping
+    ? snapMove(wanted, othersOf(pulling), tolerance, snapping)
+    : { box: wanted, guides: [] as readonly Guide[] };
   const by = shiftWithin([all], { x: snapped.box.x - all.x, y: snapped.box.y - all.y }, sceneOf(question));
   const draft = new Map(chosen.map(([ref, frame]) => [ref, whole({ ...frame, x: frame.x + by.x, y: frame.y + by.y })]));
   return { draft, guides: snapped.guides, drawnOnly: new Map(riders(question, refs, by.x, by.y)) };
 }
 
-/** One thing resized by a handle: the far side stays where it is, turned things about their own axes. `dw`, `dh`: how much wider and higher. */
+/**
+ * One thing resized by a handle: the far side stays where it is, turned things about their own axes. `dw`, `dh`: how
+ * much wider and higher.
+ */
 export function resizedBy(pulling: Pulling, handle: Handle, dw: number, dh: number): Pull {
   const { question, refs, snapping, tolerance } = pulling;
   const ref = refs[0];
   const frame = ref && framesOf(question).get(ref);
   if (!ref || !frame) return { draft: new Map(), guides: [] };
-  if (frame.rotation % 360 !== 0) return { draft: new Map([[ref, whole(resizedTurned(frame, handle, dw, dh))]]), guides: [] };
+  if (frame.rotation % 360 !== 0)
+    return { draft: new Map([[ref, whole(resizedTurned(frame, handle, dw, dh))]]), guides: [] };
   const wanted = resize(frame, handle, handle.x * dw, handle.y * dh);
-  const { box, guides } = snapping ? snapResize(wanted, handle, othersOf(pulling), tolerance, snapping) : { box: wanted, guides: [] };
+  const { box, guides } = snapping
+    ? snapResize(wanted, handle, othersOf(pulling), tolerance, snapping)
+    : { box: wanted, guides: [] };
   return { draft: new Map([[ref, whole({ ...box, rotation: frame.rotation })]]), guides };
 }
 
@@ -117,10 +140,18 @@ export function scaledBy({ question, refs }: Pulling, handle: Handle, dw: number
   const from = around(chosen);
   const to = resize(from, handle, handle.x * dw, handle.y * dh);
   const boxes = scaled(chosen, from, to, SMALLEST);
-  return { draft: new Map(refs.map((ref, i) => [ref, whole({ ...(boxes[i] as Box), rotation: (chosen[i] as Frame).rotation })])), guides: [] };
+  return {
+    draft: new Map(
+      refs.map((ref, i) => [ref, whole({ ...(boxes[i] as Box), rotation: (chosen[i] as Frame).rotation })]),
+    ),
+    guides: [],
+  };
 }
 
-/** Turned by degrees about the middle of the box round them. `stepped`: to whole steps of 15°; else near a right angle it is one. */
+/**
+ * Turned by degrees about the middle of the box round them. `stepped`: to whole steps of 15°; else near a right angle
+ * it is one.
+ */
 export function turnedBy({ question, refs }: Pulling, degrees: number, stepped: boolean): Pull {
   const at = framesOf(question);
   const chosen = refs.map((ref) => [ref, at.get(ref) as Frame] as const);
@@ -129,7 +160,19 @@ export function turnedBy({ question, refs }: Pulling, degrees: number, stepped: 
   const first = chosen[0]?.[1].rotation ?? 0;
   const wanted = first + degrees;
   const right = Math.round(wanted / 90) * 90;
-  const to = stepped ? Math.round(wanted / TURN_STEP) * TURN_STEP : Math.abs(wanted - right) < TURN_SLACK ? right : wanted;
+  const to = stepped
+    ? Math.round(wanted / TURN_STEP) * TURN_STEP
+    : Math.abs(wanted - right) < TURN_SLACK
+      ? right
+      : wanted;
   const by = to - first;
-  return { draft: new Map(chosen.map(([ref, frame]) => [ref, whole({ ...turnedAbout(frame, centre, by), rotation: nearTurn(frame.rotation + by) })])), guides: [] };
+  return {
+    draft: new Map(
+      chosen.map(([ref, frame]) => [
+        ref,
+        whole({ ...turnedAbout(frame, centre, by), rotation: nearTurn(frame.rotation + by) }),
+      ]),
+    ),
+    guides: [],
+  };
 }

@@ -3,10 +3,15 @@ import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
 import type { BenchStore } from '../store';
 import { LEAST_ZOOM, MOST_ZOOM } from './SceneBar';
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable="true"]');
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable="true"]');
 
 /** The wheel with Ctrl zooms about the pointer; pulling with Space held pans. True in the ref while Space is held. */
-export function useZoomAndPan(store: BenchStore, room: RefObject<HTMLElement | null>, scale: number): RefObject<boolean> {
+export function useZoomAndPan(
+  store: BenchStore,
+  room: RefObject<HTMLElement | null>,
+  scale: number,
+): RefObject<boolean> {
   const panning = useRef(false);
   const anchor = useRef<{ x: number; y: number; left: number; top: number } | null>(null);
   const latest = useRef(scale);
@@ -31,12 +36,20 @@ export function useZoomAndPan(store: BenchStore, room: RefObject<HTMLElement | n
       if (!event.ctrlKey && !event.metaKey) return;
       event.preventDefault();
       const box = watched.getBoundingClientRect();
-      anchor.current = { x: event.clientX - box.left, y: event.clientY - box.top, left: watched.scrollLeft, top: watched.scrollTop };
-      store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, latest.current * Math.exp(-event.deltaY / 400))) });
+      anchor.current = {
+        x: event.clientX - box.left,
+        y: event.clientY - box.top,
+        left: watched.scrollLeft,
+        top: watched.scrollTop,
+      };
+      store.setState({
+        zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, latest.current * Math.exp(-event.deltaY / 400))),
+      });
     };
     const hold = (event: KeyboardEvent) => {
       if (event.code !== 'Space' || isTyping(event.target)) return;
-      const onThing = event.target instanceof Element && event.target.closest('button, [role="button"], [role="checkbox"], a, label');
+      const onThing =
+        event.target instanceof Element && event.target.closest('button, [role="button"], [role="checkbox"], a, label');
       if (event.type === 'keydown' && onThing) return;
       if (event.type === 'keydown') event.preventDefault();
       panning.current = event.type === 'keydown';

@@ -9,7 +9,10 @@ import { benchMedia } from '../media/source';
 import type { BenchStore } from '../store';
 import { changesInWords } from './inWords';
 
-/** How the question stood at each pause: to look at, to compare with how it stands, and to bring back as one step that can be undone. */
+/**
+ * How the question stood at each pause: to look at, to compare with how it stands, and to bring back as one step that
+ * can be undone.
+ */
 export function Versions({ store }: { store: BenchStore }) {
   const id = store((s) => s.question.id);
   const close = () => store.getState().show(null);
@@ -28,7 +31,11 @@ export function Versions({ store }: { store: BenchStore }) {
   return (
     <Dialog title="Versions" wide onClose={close}>
       {versions.isPending && <p className="text-mute">Looking them up…</p>}
-      {versions.isError && <p className="text-brick">They cannot be shown: the line is down. What you change is kept in this tab until it is back.</p>}
+      {versions.isError && (
+        <p className="text-brick">
+          They cannot be shown: the line is down. What you change is kept in this tab until it is back.
+        </p>
+      )}
       {versions.data && (
         <div className="grid grid-cols-[13rem_1fr] gap-4">
           <ol className="max-h-[60vh] overflow-auto border-r border-rule pr-2" aria-label="Versions, the newest first">

@@ -21,7 +21,10 @@ const FIELDS: Readonly<Record<string, string>> = {
   start: 'starting arrangement',
 };
 const fieldWords = (field: string) => FIELDS[field] ?? field;
-const KIND_OF = Object.fromEntries(Object.entries(LIST_OF).map(([kind, list]) => [list, kind])) as Record<string, ThingKind>;
+const KIND_OF = Object.fromEntries(Object.entries(LIST_OF).map(([kind, list]) => [list, kind])) as Record<
+  string,
+  ThingKind
+>;
 
 /** What a step changes, a line for each thing, in words: for those who compare two versions. */
 export function changesInWords(from: Question, to: Question, step: Step): string[] {
@@ -49,7 +52,10 @@ function lineOf(from: Question, to: Question, edit: Edit): [what: string, change
     case 'move':
       return [edit.in === 'items' ? 'Items' : edit.in === 'zones' ? 'Zones' : 'Fixtures', 'their order'];
     case 'name':
-      return [edit.in === 'looks' ? 'Looks' : 'Media', `${edit.name} ${edit.to === null ? 'is gone' : edit.from === null ? 'is new' : 'changed'}`];
+      return [
+        edit.in === 'looks' ? 'Looks' : 'Media',
+        `${edit.name} ${edit.to === null ? 'is gone' : edit.from === null ? 'is new' : 'changed'}`,
+      ];
   }
 }
 

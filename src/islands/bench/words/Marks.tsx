@@ -1,5 +1,12 @@
 import { useMemo } from 'react';
-import { itemOf, type Marks as MarksOf, type Question, setQuestion, type TypicalAnswer, typicalAnswers } from '../../../core';
+import {
+  itemOf,
+  type Marks as MarksOf,
+  type Question,
+  setQuestion,
+  type TypicalAnswer,
+  typicalAnswers,
+} from '../../../core';
 import { modelOf } from '../key/ghosts';
 import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -23,14 +30,30 @@ const MOST = 1e6;
 export function Marks({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const { marks } = question;
-  const set = (change: Partial<MarksOf>) => store.getState().do(setQuestion(store.getState().question, 'marks', { ...store.getState().question.marks, ...change }));
+  const set = (change: Partial<MarksOf>) =>
+    store
+      .getState()
+      .do(setQuestion(store.getState().question, 'marks', { ...store.getState().question.marks, ...change }));
   const percent = (share: number) => Math.round(share * 1000) / 10;
   return (
     <>
       <Setting label="Maximum">
-        <NumberSetting label="Maximum mark" value={marks.max} least={0} most={MOST} onSet={(max) => max !== null && set({ max })} />
+        <NumberSetting
+          label="Maximum mark"
+          value={marks.max}
+          least={0}
+          most={MOST}
+          onSet={(max) => max !== null && set({ max })}
+        />
         <span className="text-mute">to</span>
-        <NumberSetting label="Places after the point" value={marks.places} least={0} most={4} whole onSet={(places) => places !== null && set({ places })} />
+        <NumberSetting
+          label="Places after the point"
+          value={marks.places}
+          least={0}
+          most={4}
+          whole
+          onSet={(places) => places !== null && set({ places })}
+        />
         <span className="text-mute">places</span>
       </Setting>
       <Choice label="Earned" options={RULES} value={marks.rule} onChoose={(rule) => set({ rule })} />
@@ -47,7 +70,14 @@ export function Marks({ store }: { store: BenchStore }) {
           <span className="text-mute">of a right one</span>
         </Setting>
       )}
-      {question.key.some(({ sequence }) => sequence) && <Choice label="An order" options={ORDERS} value={marks.sequenceRule} onChoose={(sequenceRule) => set({ sequenceRule })} />}
+      {question.key.some(({ sequence }) => sequence) && (
+        <Choice
+          label="An order"
+          options={ORDERS}
+          value={marks.sequenceRule}
+          onChoose={(sequenceRule) => set({ sequenceRule })}
+        />
+      )}
       <Setting label="A new try">
         <span className="text-mute">costs</span>
         <NumberSetting
@@ -95,7 +125,8 @@ function IfThen({ store, question }: { store: BenchStore; question: Question }) 
   const proved = store((s) => s.proved);
   const full = proved?.of === question ? proved.proof.modelAnswer?.placements : undefined;
   const answers = useMemo(() => typicalAnswers(modelOf(question), full ?? null), [question, full]);
-  if (question.key.length === 0) return <p className="text-mute mt-2">What answers earn stands here as soon as the key says what belongs where.</p>;
+  if (question.key.length === 0)
+    return <p className="text-mute mt-2">What answers earn stands here as soon as the key says what belongs where.</p>;
   return (
     <table className="w-full mt-2" data-typical>
       <caption className="text-left text-mute">A learner who…</caption>

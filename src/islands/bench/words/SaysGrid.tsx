@@ -23,9 +23,14 @@ export function SaysGrid({ store }: { store: BenchStore }) {
     const now = store.getState().question;
     const says = now.key.find((entry) => entry.zone === cell.zone)?.says ?? { zone: null, items: {} };
     const { [cell.item]: _, ...others } = says.items;
-    store.getState().do(setEntry(now, cell.zone, { says: { ...says, items: say ? { ...others, [cell.item]: say } : others } }));
+    store
+      .getState()
+      .do(setEntry(now, cell.zone, { says: { ...says, items: say ? { ...others, [cell.item]: say } : others } }));
   };
-  const named = open && { item: question.items.find(({ id }) => id === open.item), zone: question.zones.find(({ id }) => id === open.zone) };
+  const named = open && {
+    item: question.items.find(({ id }) => id === open.item),
+    zone: question.zones.find(({ id }) => id === open.zone),
+  };
   return (
     <>
       <ItemsByZones

@@ -25,7 +25,9 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
   const act = store.getState().do;
   const now = () => store.getState().question;
   // Of a neutral zone nothing is right or wrong, and nothing is said.
-  const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)) && entryOf(question, id) !== undefined);
+  const zones = question.zones.filter(
+    ({ id }) => selection.has(refTo('zone', id)) && entryOf(question, id) !== undefined,
+  );
   const { show } = question;
   return (
     <>
@@ -33,9 +35,20 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
         Words &amp; marks <span className="font-sans font-normal text-base text-mute">what is said, what it earns</span>
       </h2>
       <Section title="Prompt">
-        <RichField label="Prompt" value={question.prompt} lines={2} onTyped={(prompt) => act(setQuestion(now(), 'prompt', prompt))} />
+        <RichField
+          label="Prompt"
+          value={question.prompt}
+          lines={2}
+          onTyped={(prompt) => act(setQuestion(now(), 'prompt', prompt))}
+        />
         <div className="mt-1">
-          <MediumField store={store} label="Spoken form" kind="sound" value={question.promptSound} onChoose={(id) => act(setQuestion(now(), 'promptSound', id))} />
+          <MediumField
+            store={store}
+            label="Spoken form"
+            kind="sound"
+            value={question.promptSound}
+            onChoose={(id) => act(setQuestion(now(), 'promptSound', id))}
+          />
         </div>
       </Section>
       <Section title="Marks">
@@ -62,14 +75,26 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
               store={store}
               label={`Feedback for ${zone.label || zone.id}`}
               value={entryOf(question, zone.id)?.says?.zone ?? null}
-              onChange={(say) => act(setEntry(now(), zone.id, { says: { items: entryOf(now(), zone.id)?.says?.items ?? {}, zone: say } }))}
+              onChange={(say) =>
+                act(
+                  setEntry(now(), zone.id, { says: { items: entryOf(now(), zone.id)?.says?.items ?? {}, zone: say } }),
+                )
+              }
             />
           </div>
         ))}
-        {zones.length === 0 && <p className="text-mute mb-1">Select a zone for what is said of it as a whole; press a cell for one item in one zone.</p>}
+        {zones.length === 0 && (
+          <p className="text-mute mb-1">
+            Select a zone for what is said of it as a whole; press a cell for one item in one zone.
+          </p>
+        )}
         <SaysGrid store={store} />
       </Section>
-      <Section title="Hints" note={question.hints.length > 0 ? String(question.hints.length) : ''} open={question.hints.length > 0}>
+      <Section
+        title="Hints"
+        note={question.hints.length > 0 ? String(question.hints.length) : ''}
+        open={question.hints.length > 0}
+      >
         <Hints store={store} />
       </Section>
       <Section title="What learners see" open={false}>
@@ -117,7 +142,9 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
               className="input input-sm w-44"
               value={question.buttons[button] ?? ''}
               problem={(text) => (text.length > 60 ? 'At most 60 characters' : null)}
-              onTyped={(text) => act(setQuestion(now(), 'buttons', { ...now().buttons, [button]: text.trim() || null }))}
+              onTyped={(text) =>
+                act(setQuestion(now(), 'buttons', { ...now().buttons, [button]: text.trim() || null }))
+              }
             />
             <span className="text-sm text-mute">empty: {ours}</span>
           </Setting>
@@ -127,7 +154,8 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
   );
 }
 
-const entryOf = (question: Question, zone: string): KeyEntry | undefined => question.key.find((entry) => entry.zone === zone);
+const entryOf = (question: Question, zone: string): KeyEntry | undefined =>
+  question.key.find((entry) => entry.zone === zone);
 
 /** One hint for each try after the first, in their order; the last stays. */
 function Hints({ store }: { store: BenchStore }) {
@@ -140,7 +168,12 @@ function Hints({ store }: { store: BenchStore }) {
         <div key={i} className="mb-2">
           <p className="text-mute flex items-center">
             <span className="grow">Hint {i + 1}</span>
-            <button type="button" className="bench-tool" aria-label={`Take hint ${i + 1} away`} onClick={() => set(hints.filter((_, j) => j !== i))}>
+            <button
+              type="button"
+              className="bench-tool"
+              aria-label={`Take hint ${i + 1} away`}
+              onClick={() => set(hints.filter((_, j) => j !== i))}
+            >
               <Trash2 size={14} aria-hidden />
             </button>
           </p>
@@ -148,12 +181,18 @@ function Hints({ store }: { store: BenchStore }) {
             store={store}
             label={`Hint ${i + 1}`}
             value={hint}
-            onChange={(say) => set(hints.map((one, j) => (i === j ? (say ?? { text: null, picture: null, sound: null }) : one)))}
+            onChange={(say) =>
+              set(hints.map((one, j) => (i === j ? (say ?? { text: null, picture: null, sound: null }) : one)))
+            }
           />
         </div>
       ))}
       {hints.length < MOST_HINTS && (
-        <button type="button" className="btn btn-quiet btn-xs" onClick={() => set([...hints, { text: null, picture: null, sound: null }])}>
+        <button
+          type="button"
+          className="btn btn-quiet btn-xs"
+          onClick={() => set([...hints, { text: null, picture: null, sound: null }])}
+        >
           <Plus size={13} aria-hidden /> Add a hint
         </button>
       )}

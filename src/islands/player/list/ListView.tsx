@@ -46,7 +46,14 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
         name: label,
         go: () => {
           moved.current = one.copy;
-          make(one.copy, { kind: 'drop', ...nameOf(model, one.copy), x: x - item.size.w / 2, y: y - item.size.h / 2, px: x, py: y });
+          make(one.copy, {
+            kind: 'drop',
+            ...nameOf(model, one.copy),
+            x: x - item.size.w / 2,
+            y: y - item.size.h / 2,
+            px: x,
+            py: y,
+          });
         },
       })),
       ...places.map((zone) => ({ name: zoneName(state, zone), go: () => go(one.copy, zone) })),
@@ -64,7 +71,12 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
           item.stays ? (
             <Pick store={store} one={one} name={name} locked={locked} onPut={go} />
           ) : (
-            <MoveMenu copy={one.copy} name={name} ways={ways} disabled={locked || (one.zone !== null && !item.again) || stateOf(state.states, one.copy) === 'putAway'} />
+            <MoveMenu
+              copy={one.copy}
+              name={name}
+              ways={ways}
+              disabled={locked || (one.zone !== null && !item.again) || stateOf(state.states, one.copy) === 'putAway'}
+            />
           )
         }
       />
@@ -93,13 +105,23 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
         {question.zones.map((zone, i) => {
           const held = board.zones[i] ?? [];
           return (
-            <section key={zone.id} className="list-zone" data-state={state.states.zones[i]} aria-labelledby={`zone-${zone.id}`}>
+            <section
+              key={zone.id}
+              className="list-zone"
+              data-state={state.states.zones[i]}
+              aria-labelledby={`zone-${zone.id}`}
+            >
               <h3 id={`zone-${zone.id}`} dir="auto">
                 {zoneName(state, i)}
                 <Total board={board} question={question} zone={i} />
               </h3>
               {zone.lid && (
-                <button type="button" className="btn btn-quiet btn-sm" aria-expanded={!shut.has(i)} onClick={() => state.turnLid(i)}>
+                <button
+                  type="button"
+                  className="btn btn-quiet btn-sm"
+                  aria-expanded={!shut.has(i)}
+                  onClick={() => state.turnLid(i)}
+                >
                   {shut.has(i) ? 'Open' : 'Shut'} {zone.lid.label || 'the lid'}
                 </button>
               )}
@@ -108,11 +130,15 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
               ) : zone.menu ? (
                 <MenuPart store={store} index={i} locked={locked} onPut={put} />
               ) : shut.has(i) ? (
-                <p className="text-mute">Shut{question.show.count && held.length > 0 ? `, ${held.length} inside` : ''}</p>
+                <p className="text-mute">
+                  Shut{question.show.count && held.length > 0 ? `, ${held.length} inside` : ''}
+                </p>
               ) : held.length === 0 ? (
                 <p className="text-mute">Nothing yet</p>
               ) : (
-                <ol>{held.flatMap((copy) => (byCopy.has(copy) ? [row(byCopy.get(copy) as Shown, inOrder(i, copy))] : []))}</ol>
+                <ol>
+                  {held.flatMap((copy) => (byCopy.has(copy) ? [row(byCopy.get(copy) as Shown, inOrder(i, copy))] : []))}
+                </ol>
               )}
             </section>
           );
@@ -120,14 +146,30 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
       </div>
       <section className="list-zone list-tray" aria-labelledby="list-tray">
         <h3 id="list-tray">Not placed</h3>
-        {waiting.length === 0 ? <p className="text-mute">Everything is placed</p> : <ul>{waiting.map((one) => row(one, []))}</ul>}
+        {waiting.length === 0 ? (
+          <p className="text-mute">Everything is placed</p>
+        ) : (
+          <ul>{waiting.map((one) => row(one, []))}</ul>
+        )}
       </section>
     </div>
   );
 }
 
 /** Picks what stays in its place, or takes it out again. */
-function Pick({ store, one, name, locked, onPut }: { store: PlayerStore; one: Shown; name: string; locked: boolean; onPut: (copy: Copy, zone: number | null) => void }) {
+function Pick({
+  store,
+  one,
+  name,
+  locked,
+  onPut,
+}: {
+  store: PlayerStore;
+  one: Shown;
+  name: string;
+  locked: boolean;
+  onPut: (copy: Copy, zone: number | null) => void;
+}) {
   return (
     <button
       type="button"
@@ -155,7 +197,9 @@ function Entry({ store, one, item, name, menu }: EntryProps) {
   const state = store();
   const verdict = state.showsModel ? 'none' : (state.verdicts.get(one.copy) ?? 'none');
   const waits = state.waiting.has(one.copy) && !state.showsModel;
-  const said = state.showsModel ? undefined : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === one.copy);
+  const said = state.showsModel
+    ? undefined
+    : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === one.copy);
   const { text = null, picture = null, sound = null } = item.content ?? {};
   const heard = useMediaSource()(sound ?? '');
   return (
@@ -174,7 +218,13 @@ function Entry({ store, one, item, name, menu }: EntryProps) {
         {one.zone === null && !one.home && !waits && <span className="text-mute"> lies loose</span>}
         {heard && (
           // biome-ignore lint/a11y/useMediaCaption: its description is its name
-          <audio controls preload="none" src={heard.url} aria-label={heard.description || `The sound of ${name}`} className="h-9" />
+          <audio
+            controls
+            preload="none"
+            src={heard.url}
+            aria-label={heard.description || `The sound of ${name}`}
+            className="h-9"
+          />
         )}
         {said && (
           <span className="list-said saying">

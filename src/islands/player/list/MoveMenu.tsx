@@ -7,7 +7,17 @@ export interface Way {
 }
 
 /** The places something can be moved to, under a button that names it. */
-export function MoveMenu({ copy, name, ways, disabled }: { copy: Copy; name: string; ways: readonly Way[]; disabled: boolean }) {
+export function MoveMenu({
+  copy,
+  name,
+  ways,
+  disabled,
+}: {
+  copy: Copy;
+  name: string;
+  ways: readonly Way[];
+  disabled: boolean;
+}) {
   const menu = useRef<HTMLDetailsElement>(null);
   const close = (event: KeyboardEvent) => {
     if (event.key !== 'Escape' || !menu.current?.open) return;

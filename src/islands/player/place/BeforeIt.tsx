@@ -3,10 +3,17 @@ import { zone } from '../../../ui/zone';
 import type { Before } from '../Player';
 import { beginSitting } from '../transport';
 
-const at = (moment: string) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }).format(new Date(moment));
+const at = (moment: string) =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }).format(
+    new Date(moment),
+  );
 
 /** What there is before a sitting begins: when it opens, or how long one will have. */
-export function BeforeIt({ before: { id, release, course, questions, minutes, closesAt, opensAt } }: { before: Before }) {
+export function BeforeIt({
+  before: { id, release, course, questions, minutes, closesAt, opensAt },
+}: {
+  before: Before;
+}) {
   const [problem, setProblem] = useState('');
   const begin = async () => {
     const begun = await beginSitting(id);
@@ -23,7 +30,8 @@ export function BeforeIt({ before: { id, release, course, questions, minutes, cl
       </h1>
       <p className="text-lg mt-2">
         {questions === 1 ? 'One question' : `${questions} questions`}
-        {minutes !== null && `, ${minutes === 1 ? 'one minute' : `${minutes} minutes`} from when you begin`}.{closesAt && ` It closes ${at(closesAt)}.`}
+        {minutes !== null && `, ${minutes === 1 ? 'one minute' : `${minutes} minutes`} from when you begin`}.
+        {closesAt && ` It closes ${at(closesAt)}.`}
       </p>
       {opensAt && <p className="text-lg mt-2">It opens {at(opensAt)}.</p>}
       {problem && (

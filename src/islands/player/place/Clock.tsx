@@ -3,7 +3,9 @@ import { useEffect, useRef, useState } from 'react';
 const WARNED_AT = [300, 60];
 
 const inWords = (seconds: number) =>
-  seconds >= 3600 ? `${Math.floor(seconds / 3600)} h ${Math.floor((seconds % 3600) / 60)} min` : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+  seconds >= 3600
+    ? `${Math.floor(seconds / 3600)} h ${Math.floor((seconds % 3600) / 60)} min`
+    : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
 /** How much time is left, by the server's clock as it was when the page was made. `onOver`: when it is up. */
 export function Clock({ seconds, onOver }: { seconds: number; onOver: () => void }) {
@@ -29,7 +31,9 @@ export function Clock({ seconds, onOver }: { seconds: number; onOver: () => void
         {inWords(left)} left
       </p>
       <p role="status" className="sr-only">
-        {warned === undefined || seconds <= warned ? '' : `Less than ${warned / 60 === 1 ? 'one minute' : `${warned / 60} minutes`} left`}
+        {warned === undefined || seconds <= warned
+          ? ''
+          : `Less than ${warned / 60 === 1 ? 'one minute' : `${warned / 60} minutes`} left`}
       </p>
     </>
   );

@@ -13,9 +13,19 @@ interface Props {
 /** On to the next question, or to the end: held back until a check where the author wants it, and not by mistake. */
 export function Onward({ store, busy, onNext, onFinish }: Props) {
   const { view, tries, ended, line, checking } = store(
-    useShallow(({ view, tries, ended, line, checking }) => ({ view, tries, ended, checking, line: line === 'sending' ? ('kept' as const) : line })),
+    useShallow(({ view, tries, ended, line, checking }) => ({
+      view,
+      tries,
+      ended,
+      checking,
+      line: line === 'sending' ? ('kept' as const) : line,
+    })),
   );
-  const unchecked = store((s) => s.told?.try == null && (s.board.zoneOf.size > 0 || s.board.texts.size > 0 || (s.view.question.hides && s.board.letGo.size > 0)));
+  const unchecked = store(
+    (s) =>
+      s.told?.try == null &&
+      (s.board.zoneOf.size > 0 || s.board.texts.size > 0 || (s.view.question.hides && s.board.letGo.size > 0)),
+  );
   const [asked, setAsked] = useState(false);
   const { place } = view;
   const isLast = place.at === place.count - 1;
@@ -25,12 +35,26 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const final = isLast || !place.goBack;
   const go = isLast ? onFinish : onNext;
   // In silence nothing ends before all of it does.
-  const undone = place.quiet ? (isLast ? 0 : 1) : isLast && place.count > 1 ? place.count - new Set([...place.ended, ...(ended ? [place.at] : [])]).size : ended ? 0 : 1;
+  const undone = place.quiet
+    ? isLast
+      ? 0
+      : 1
+    : isLast && place.count > 1
+      ? place.count - new Set([...place.ended, ...(ended ? [place.at] : [])]).size
+      : ended
+        ? 0
+        : 1;
   const press = () => (final && (undone > 0 || place.quiet) ? setAsked(true) : go());
   const words = isLast ? 'Finish' : (view.question.buttons.next ?? 'Next question');
   return (
     <>
-      <button type="button" className={`btn ${ended ? 'btn-primary' : 'btn-edge'}`} disabled={wait} onClick={press} title={held ? 'Check your answer first' : undefined}>
+      <button
+        type="button"
+        className={`btn ${ended ? 'btn-primary' : 'btn-edge'}`}
+        disabled={wait}
+        onClick={press}
+        title={held ? 'Check your answer first' : undefined}
+      >
         {words}
       </button>
       {asked && (

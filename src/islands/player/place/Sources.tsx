@@ -21,11 +21,25 @@ export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) 
   );
 }
 
-function Shown({ url, source: { medium, captioned, title, address } }: { url: string; source: SittingView['sources'][number] }) {
+function Shown({
+  url,
+  source: { medium, captioned, title, address },
+}: {
+  url: string;
+  source: SittingView['sources'][number];
+}) {
   if (address) {
     // Nothing elsewhere is contacted: the player that would be there has a stand-in.
     const asked = new URLSearchParams({ address, ...(captioned ? { captions: `${url}?captions` } : {}) });
-    return <iframe title={title} src={`/stand-in/film?${asked}`} sandbox="allow-same-origin" loading="lazy" allow="fullscreen" />;
+    return (
+      <iframe
+        title={title}
+        src={`/stand-in/film?${asked}`}
+        sandbox="allow-same-origin"
+        loading="lazy"
+        allow="fullscreen"
+      />
+    );
   }
   if (!medium) return null;
   if (medium.kind === 'picture') return <img src={`${url}?w=640`} alt={medium.description} loading="lazy" />;

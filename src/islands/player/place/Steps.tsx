@@ -3,7 +3,14 @@ import type { Place } from '../types';
 /** Where one is in a set: a block for each question, to press where one may go there. */
 export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo: (question: number) => void }) {
   if (place.count === 1) return null;
-  const stateOf = (question: number) => (place.ended.includes(question) ? 'finished' : place.tried.includes(question) ? 'tried' : question <= place.reached ? 'open' : 'to come');
+  const stateOf = (question: number) =>
+    place.ended.includes(question)
+      ? 'finished'
+      : place.tried.includes(question)
+        ? 'tried'
+        : question <= place.reached
+          ? 'open'
+          : 'to come';
   return (
     <nav aria-label="Questions" className="flex flex-wrap items-center gap-2">
       <p className="figures text-sm whitespace-nowrap">

@@ -64,7 +64,9 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
             ) : (
               <p className="text-mute">
                 {fullMarks ? 'All of it is right. ' : ''}
-                {tries === 1 ? 'One try' : `${tries} tries${reckoning && reckoning.number !== tries ? `; the ${ordinal(reckoning.number)} counts` : ''}`}
+                {tries === 1
+                  ? 'One try'
+                  : `${tries} tries${reckoning && reckoning.number !== tries ? `; the ${ordinal(reckoning.number)} counts` : ''}`}
               </p>
             )}
             {reckoning && reckoning.lines.length > 0 && (

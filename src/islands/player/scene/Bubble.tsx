@@ -6,7 +6,17 @@ import type { PlayerState, PlayerStore } from '../store';
 const CLEAR = 8;
 
 /** What is said of a copy, beside it: below where there is room, else above. */
-export function Bubble({ store, boxOf, width, height }: { store: PlayerStore; boxOf: (copy: NonNullable<PlayerState['pointed']>) => Box | null; width: number; height: number }) {
+export function Bubble({
+  store,
+  boxOf,
+  width,
+  height,
+}: {
+  store: PlayerStore;
+  boxOf: (copy: NonNullable<PlayerState['pointed']>) => Box | null;
+  width: number;
+  height: number;
+}) {
   const pointed = store((s) => s.pointed);
   const told = store((s) => s.told);
   const model = store((s) => s.model);

@@ -1,5 +1,14 @@
 import type { CSSProperties } from 'react';
-import { type Board, type Copy, itemOf, type LearnerQuestion, onScene, type Point, type SceneModel, standsAt } from '../../../core';
+import {
+  type Board,
+  type Copy,
+  itemOf,
+  type LearnerQuestion,
+  onScene,
+  type Point,
+  type SceneModel,
+  standsAt,
+} from '../../../core';
 import { dress } from '../../../scene/dress';
 import { ItemFace } from '../../../scene/ItemFace';
 import { useMediaSource } from '../../../scene/media';
@@ -7,7 +16,10 @@ import { ZoneBed } from '../../../scene/ZoneBed';
 import { stateOf } from '../states';
 import type { PlayerStore } from '../store';
 
-/** What a copy carries: those that rest in the zones riding on it, and so on; itself first. `at`: from its own top left, in scene units. */
+/**
+ * What a copy carries: those that rest in the zones riding on it, and so on; itself first. `at`: from its own top left,
+ * in scene units.
+ */
 export interface Carried {
   readonly copy: Copy;
   readonly at: Point;
@@ -15,7 +27,10 @@ export interface Carried {
 
 export function carriedWith(model: SceneModel, board: Board, copy: Copy): Carried[] {
   const base = standsAt(model, board, copy);
-  const gather = (one: Copy): Copy[] => [one, ...(model.items[itemOf(one)]?.carries ?? []).flatMap((zone) => (board.zones[zone] ?? []).flatMap(gather))];
+  const gather = (one: Copy): Copy[] => [
+    one,
+    ...(model.items[itemOf(one)]?.carries ?? []).flatMap((zone) => (board.zones[zone] ?? []).flatMap(gather)),
+  ];
   return gather(copy).map((one) => {
     const at = standsAt(model, board, one);
     return { copy: one, at: { x: at.x - base.x, y: at.y - base.y } };
@@ -31,24 +46,68 @@ export function InHand({ store, carried, scale }: { store: PlayerStore; carried:
   return (
     <div className="in-hand" style={{ '--scale': scale } as CSSProperties}>
       {carried.flatMap(({ copy, at }) =>
-        (model.items[itemOf(copy)]?.carries ?? []).map((zone) => <Ridden key={`zone-${zone}`} question={question} zone={zone} at={at} carrier={itemOf(copy)} scale={scale} />),
+        (model.items[itemOf(copy)]?.carries ?? []).map((zone) => (
+          <Ridden key={`zone-${zone}`} question={question} zone={zone} at={at} carrier={itemOf(copy)} scale={scale} />
+        )),
       )}
       {carried.map(({ copy, at }) => (
-        <Piece key={copy} question={question} copy={copy} at={at} scale={scale} state={copy === lead ? (state === 'overZone' ? 'overZone' : 'inHand') : 'settled'} />
+        <Piece
+          key={copy}
+          question={question}
+          copy={copy}
+          at={at}
+          scale={scale}
+          state={copy === lead ? (state === 'overZone' ? 'overZone' : 'inHand') : 'settled'}
+        />
       ))}
     </div>
   );
 }
 
 /** A zone that rides on what is in hand. */
-function Ridden({ question, zone, at, carrier, scale }: { question: LearnerQuestion; zone: number; at: Point; carrier: number; scale: number }) {
+function Ridden({
+  question,
+  zone,
+  at,
+  carrier,
+  scale,
+}: {
+  question: LearnerQuestion;
+  zone: number;
+  at: Point;
+  carrier: number;
+  scale: number;
+}) {
   const [ridden, item] = [question.zones[zone], question.items[carrier]];
   if (!ridden || !item) return null;
-  const { shape, rotation } = onScene(ridden.shape, ridden.rotation, { at, w: item.size.w, h: item.size.h, rotation: item.rotation });
-  return <ZoneBed zone={{ ...ridden, shape, rotation }} scale={scale} look={ridden.look === null ? undefined : question.looks[ridden.look]} />;
+  const { shape, rotation } = onScene(ridden.shape, ridden.rotation, {
+    at,
+    w: item.size.w,
+    h: item.size.h,
+    rotation: item.rotation,
+  });
+  return (
+    <ZoneBed
+      zone={{ ...ridden, shape, rotation }}
+      scale={scale}
+      look={ridden.look === null ? undefined : question.looks[ridden.look]}
+    />
+  );
 }
 
-function Piece({ question, copy, at, scale, state }: { question: LearnerQuestion; copy: Copy; at: Point; scale: number; state: 'inHand' | 'overZone' | 'settled' }) {
+function Piece({
+  question,
+  copy,
+  at,
+  scale,
+  state,
+}: {
+  question: LearnerQuestion;
+  copy: Copy;
+  at: Point;
+  scale: number;
+  state: 'inHand' | 'overZone' | 'settled';
+}) {
   const item = question.items[itemOf(copy)];
   const media = useMediaSource();
   if (!item) return null;

@@ -39,16 +39,37 @@ const [HELD, MOVED, ARMED] = [1, 2, 4];
 const wantsLessMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** One copy as a paper tag that can be dragged, pressed, or taken up with the keyboard. */
-export const MovableItem = memo(function MovableItem({ store, copy, item, look, left, top, scale, heap, spoken, locked, away, inHand, inSlot, picked, onPress }: Props) {
+export const MovableItem = memo(function MovableItem({
+  store,
+  copy,
+  item,
+  look,
+  left,
+  top,
+  scale,
+  heap,
+  spoken,
+  locked,
+  away,
+  inHand,
+  inSlot,
+  picked,
+  onPress,
+}: Props) {
   const state = store((s) => stateOf(s.states, copy));
   const came = store((s) => (s.came?.copies.has(copy) ? s.came : null));
   // As one number: of each item the store asks this with each of its changes.
-  const marked = store((s) => (s.held === copy ? HELD : 0) | (s.moved === copy ? MOVED : 0) | (s.armed === copy ? ARMED : 0));
+  const marked = store(
+    (s) => (s.held === copy ? HELD : 0) | (s.moved === copy ? MOVED : 0) | (s.armed === copy ? ARMED : 0),
+  );
   const held = (marked & HELD) !== 0;
   const node = useRef<HTMLDivElement>(null);
   const listeners = useRef<Listeners>(undefined);
   const media = useMediaSource();
-  const turns = [item.rotation === 0 ? '' : `rotate(${item.rotation}deg)`, held ? 'translateY(-4px) rotate(2deg)' : ''].filter(Boolean);
+  const turns = [
+    item.rotation === 0 ? '' : `rotate(${item.rotation}deg)`,
+    held ? 'translateY(-4px) rotate(2deg)' : '',
+  ].filter(Boolean);
   const style: CSSProperties = {
     ...dress(look, state, scale, media),
     ...(left === null || top === null ? { position: 'relative' } : { left, top }),
@@ -58,7 +79,11 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
   const turn = came?.turn;
   // biome-ignore lint/correctness/useExhaustiveDependencies: once each time it was let go, from where that was
   useLayoutEffect(() => {
-    if (came && !wantsLessMotion()) node.current?.animate([{ translate: `${came.x * scale}px ${came.y * scale}px` }, { translate: '0px 0px' }], TO_REST);
+    if (came && !wantsLessMotion())
+      node.current?.animate(
+        [{ translate: `${came.x * scale}px ${came.y * scale}px` }, { translate: '0px 0px' }],
+        TO_REST,
+      );
   }, [turn]);
   // Whoever was on it before the page listened has not armed it yet.
   const caught = () => {
@@ -102,7 +127,9 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
       onPointerEnter={touch}
       onPointerDown={touch}
     >
-      {(marked & ARMED) !== 0 && picked === null && <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />}
+      {(marked & ARMED) !== 0 && picked === null && (
+        <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />
+      )}
       <ItemFace label={item.label} content={item.content} state={state} width={item.size.w * scale} />
       {heap !== 1 && (
         <span className="tag-heap figures" aria-hidden>
@@ -116,7 +143,17 @@ export const MovableItem = memo(function MovableItem({ store, copy, item, look, 
 type Listeners = ReturnType<typeof useDraggable>['listeners'];
 
 /** The library's part in an item: it catches the gesture on the item's own element. */
-function Grip({ copy, element, listeners, disabled }: { copy: Copy; element: RefObject<HTMLDivElement | null>; listeners: RefObject<Listeners>; disabled: boolean }) {
+function Grip({
+  copy,
+  element,
+  listeners,
+  disabled,
+}: {
+  copy: Copy;
+  element: RefObject<HTMLDivElement | null>;
+  listeners: RefObject<Listeners>;
+  disabled: boolean;
+}) {
   const { setNodeRef, listeners: caught } = useDraggable({ id: String(copy), disabled });
   useLayoutEffect(() => {
     listeners.current = caught;

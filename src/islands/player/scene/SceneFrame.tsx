@@ -1,6 +1,19 @@
 import { DndContext, DragOverlay } from '@dnd-kit/core';
 import { type CSSProperties, type MouseEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type Box, type Copy, copyOf, itemOf, type LearnerQuestion, onScene, type Point, type SceneModel, type Shape, standsAt, toScene, trayBox } from '../../../core';
+import {
+  type Box,
+  type Copy,
+  copyOf,
+  itemOf,
+  type LearnerQuestion,
+  onScene,
+  type Point,
+  type SceneModel,
+  type Shape,
+  standsAt,
+  toScene,
+  trayBox,
+} from '../../../core';
 import { FixtureFace } from '../../../scene/FixtureFace';
 import { ItemFace } from '../../../scene/ItemFace';
 import { px, pxTurned } from '../../../scene/px';
@@ -22,13 +35,26 @@ import { useStageScale } from './useStageScale';
 import { ZonePart } from './ZonePart';
 import './player.css';
 
-const SILENT = { onDragStart: () => undefined, onDragOver: () => undefined, onDragEnd: () => undefined, onDragCancel: () => undefined };
+const SILENT = {
+  onDragStart: () => undefined,
+  onDragOver: () => undefined,
+  onDragEnd: () => undefined,
+  onDragCancel: () => undefined,
+};
 const HOW = {
   draggable:
     'To move this, press Space, choose a place with the arrow keys, and press Space again. Page up and page down choose its place among others there. Escape leaves it where it was.',
 };
 /** The scene as the learner handles it. */
-export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: (words: string) => void; onNarrow: (narrow: boolean) => void }) {
+export function SceneFrame({
+  store,
+  say,
+  onNarrow,
+}: {
+  store: PlayerStore;
+  say: (words: string) => void;
+  onNarrow: (narrow: boolean) => void;
+}) {
   const question = store((s) => s.view.question);
   const model = store((s) => s.model);
   const held = store((s) => s.held);
@@ -63,7 +89,11 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
     onSpot: say,
     onTarget: (copy, zone, at) => {
       const name = itemName(store.getState(), itemOf(copy));
-      say(zone === null ? `Back where ${name} came from` : `Over ${zoneName(store.getState(), zone)}${at === null ? '' : `, place ${at + 1}`}`);
+      say(
+        zone === null
+          ? `Back where ${name} came from`
+          : `Over ${zoneName(store.getState(), zone)}${at === null ? '' : `, place ${at + 1}`}`,
+      );
     },
   });
 
@@ -96,20 +126,34 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
   const pressScene = (event: MouseEvent) => {
     const item = held === null ? undefined : question.items[itemOf(held)];
     const box = stage.current?.getBoundingClientRect();
-    if (held === null || !item || item.goesHome || !box || (event.target as Element).closest('button, .movable')) return;
+    if (held === null || !item || item.goesHome || !box || (event.target as Element).closest('button, .movable'))
+      return;
     const at = toScene({ x: event.clientX - box.left, y: event.clientY - box.top }, scale);
-    make(held, { kind: 'drop', ...nameOf(model, held), x: at.x - item.size.w / 2, y: at.y - item.size.h / 2, px: at.x, py: at.y });
+    make(held, {
+      kind: 'drop',
+      ...nameOf(model, held),
+      x: at.x - item.size.w / 2,
+      y: at.y - item.size.h / 2,
+      px: at.x,
+      py: at.y,
+    });
   };
 
-  const slots = useMemo(() => new Set(slotsOf(question).flatMap((name) => model.zoneAt.get(name) ?? [])), [question, model]);
+  const slots = useMemo(
+    () => new Set(slotsOf(question).flatMap((name) => model.zoneAt.get(name) ?? [])),
+    [question, model],
+  );
   const band = question.tray && trayBox(question.tray, question.scene);
-  const isInDock = ({ home, at, item }: Shown) => docked && home && band !== null && isWithin(at, question.items[item]?.size, band);
+  const isInDock = ({ home, at, item }: Shown) =>
+    docked && home && band !== null && isWithin(at, question.items[item]?.size, band);
   const hidden = useMemo(() => underLids(model, board, shut), [model, board, shut]);
   const away = new Set(hand.slice(1).map(({ copy }) => copy));
   const boxOf = (copy: Copy): Box | null => {
     const one = shown.find((s) => s.copy === copy);
     const size = one && question.items[one.item]?.size;
-    return one && size ? { x: (one.at.x - crop.x) * scale, y: (one.at.y - crop.y) * scale, w: size.w * scale, h: size.h * scale } : null;
+    return one && size
+      ? { x: (one.at.x - crop.x) * scale, y: (one.at.y - crop.y) * scale, w: size.w * scale, h: size.h * scale }
+      : null;
   };
 
   const drawn = (one: Shown, where: 'stage' | 'dock' | 'slot') => {
@@ -121,7 +165,11 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
         <div
           key={one.copy}
           className={`tag beneath ${inDock ? 'beneath-docked' : ''}`}
-          style={{ ...(inDock ? {} : px({ ...one.at, ...item.size }, scale)), width: item.size.w * scale, height: item.size.h * scale }}
+          style={{
+            ...(inDock ? {} : px({ ...one.at, ...item.size }, scale)),
+            width: item.size.w * scale,
+            height: item.size.h * scale,
+          }}
           aria-hidden
         >
           <ItemFace label={item.label} content={item.content} state="rest" width={item.size.w * scale} />
@@ -180,12 +228,26 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
     question.fixtures
       .filter((fixture) => fixture.front === front)
       .map((fixture) => (
-        <div key={fixture.id} className={`fixture ${fixture.type === 'sound' || fixture.type === 'film' ? '' : 'pointer-events-none'}`} style={pxTurned(fixture, scale)}>
+        <div
+          key={fixture.id}
+          className={`fixture ${fixture.type === 'sound' || fixture.type === 'film' ? '' : 'pointer-events-none'}`}
+          style={pxTurned(fixture, scale)}
+        >
           <FixtureFace fixture={fixture} scale={scale} live />
         </div>
       ));
-  const putBack = held !== null && <button type="button" className="put-here" onClick={() => putHeld(null)} aria-label={`Put ${itemName(store.getState(), itemOf(held))} back`} />;
-  const out = shown.filter((one) => !hidden.has(one.copy) && !isOnlyChosen(model, question, one.item) && !(one.zone !== null && slots.has(one.zone)));
+  const putBack = held !== null && (
+    <button
+      type="button"
+      className="put-here"
+      onClick={() => putHeld(null)}
+      aria-label={`Put ${itemName(store.getState(), itemOf(held))} back`}
+    />
+  );
+  const out = shown.filter(
+    (one) =>
+      !hidden.has(one.copy) && !isOnlyChosen(model, question, one.item) && !(one.zone !== null && slots.has(one.zone)),
+  );
   const isDocked = (one: Shown) => (flows ? one.zone === null : isInDock(one));
   const onStage = out.filter((one) => (flows ? false : !isDocked(one)));
   const stageParts = (
@@ -194,7 +256,12 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
       {question.zones.map((zone, i) => (zone.ridesOn === null && zone.shape.type !== 'slot' ? zonePart(i) : null))}
       {fixtures(true)}
       {putBack && band && !docked && <div style={{ position: 'absolute', ...px(band, scale) }}>{putBack}</div>}
-      {onStage.map((one) => [drawn(one, 'stage'), ...(one.beneath || hand.some(({ copy }) => copy === one.copy) ? [] : (model.items[one.item]?.carries ?? []).map(zonePart))])}
+      {onStage.map((one) => [
+        drawn(one, 'stage'),
+        ...(one.beneath || hand.some(({ copy }) => copy === one.copy)
+          ? []
+          : (model.items[one.item]?.carries ?? []).map(zonePart)),
+      ])}
       <Bubble store={store} boxOf={boxOf} width={crop.w * scale} height={crop.h * scale} />
     </>
   );
@@ -224,13 +291,25 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
             {flows ? (
               <div ref={stage} className="flowing" style={{ '--scale': scale } as CSSProperties}>
                 {question.fixtures.map((fixture) => (
-                  <div key={fixture.id} className="flowing-part" style={fixture.type === 'text' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }}>
+                  <div
+                    key={fixture.id}
+                    className="flowing-part"
+                    style={
+                      fixture.type === 'text' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }
+                    }
+                  >
                     <FixtureFace fixture={fixture} scale={1} live />
                   </div>
                 ))}
               </div>
             ) : (
-              <Stage ref={stage} scene={question.scene} tray={docked ? null : question.tray} scale={scale} crop={docked ? crop : null}>
+              <Stage
+                ref={stage}
+                scene={question.scene}
+                tray={docked ? null : question.tray}
+                scale={scale}
+                crop={docked ? crop : null}
+              >
                 {stageParts}
               </Stage>
             )}
@@ -251,7 +330,8 @@ export function SceneFrame({ store, say, onNarrow }: { store: PlayerStore; say: 
 }
 
 /** An item that may not be moved once it has settled. */
-const isSettledForGood = ({ items }: LearnerQuestion, copy: Copy, zone: number | null) => zone !== null && items[itemOf(copy)]?.again === false;
+const isSettledForGood = ({ items }: LearnerQuestion, copy: Copy, zone: number | null) =>
+  zone !== null && items[itemOf(copy)]?.again === false;
 
 function isWithin(at: Point, size: { w: number; h: number } | undefined, band: Box): boolean {
   const middle = { x: at.x + (size?.w ?? 0) / 2, y: at.y + (size?.h ?? 0) / 2 };

@@ -9,7 +9,9 @@ const TYPING_MS = 1000;
 const LEAST_CHARS = 8;
 const MOST_CHARS = 26;
 
-/** How wide the slots of a question are, in characters: all alike, lest their width tell; the author may say otherwise. */
+/**
+ * How wide the slots of a question are, in characters: all alike, lest their width tell; the author may say otherwise.
+ */
 export function slotChars({ items, zones }: LearnerQuestion, zone: number): number {
   const longest = Math.max(LEAST_CHARS, ...items.map(({ label }) => label.length + 2));
   return zones[zone]?.chars ?? Math.min(MOST_CHARS, longest);
@@ -24,7 +26,9 @@ interface Props {
   onPut: (copy: Copy, zone: number | null) => void;
 }
 
-/** A place in a text: it takes an item that is moved or pressed into it, or one chosen from its menu, or what is typed. */
+/**
+ * A place in a text: it takes an item that is moved or pressed into it, or one chosen from its menu, or what is typed.
+ */
 export function Slot({ store, index, locked, draw, onPut }: Props) {
   const zone = store((s) => s.view.question.zones[index]);
   const state = store((s) => s.states.zones[index] ?? 'rest');
@@ -38,11 +42,23 @@ export function Slot({ store, index, locked, draw, onPut }: Props) {
   const inside = board.zones[index] ?? [];
   if (zone.menu) return <MenuPart store={store} index={index} locked={locked} onPut={onPut} style={width} />;
   return (
-    <span className="slot" data-state={state} data-family={zone.family ?? undefined} data-zone-index={index} data-slot={index} style={width}>
+    <span
+      className="slot"
+      data-state={state}
+      data-family={zone.family ?? undefined}
+      data-zone-index={index}
+      data-slot={index}
+      style={width}
+    >
       {inside.map(draw)}
       {inside.length === 0 && <span className="sr-only">{name}, empty</span>}
       {held !== null && placesFor(source, held).includes(index) && (
-        <button type="button" className="put-here" onClick={() => onPut(held, index)} aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`} />
+        <button
+          type="button"
+          className="put-here"
+          onClick={() => onPut(held, index)}
+          aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`}
+        />
       )}
     </span>
   );
@@ -54,7 +70,9 @@ type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidt
 export function TypedPart({ store, index, locked, style }: PartProps) {
   const kept = store((s) => s.board.texts.get(index) ?? '');
   const zone = store((s) => s.view.question.zones[index]);
-  const verdict = store((s) => (s.showsModel ? 'none' : (s.told?.typed.find((one) => one.zone === zone?.id)?.verdict ?? 'none')));
+  const verdict = store((s) =>
+    s.showsModel ? 'none' : (s.told?.typed.find((one) => one.zone === zone?.id)?.verdict ?? 'none'),
+  );
   const [draft, setDraft] = useState<string | null>(null);
   const keep = () => {
     if (draft !== null && draft !== kept && zone) store.getState().move({ kind: 'put', zone: zone.id, text: draft });
@@ -102,14 +120,18 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
     return [];
   });
   // By the alphabet: the author's own order could tell.
-  const named = choices.map((copy) => ({ copy, name: itemName(state, itemOf(copy)) })).sort((a, b) => a.name.localeCompare(b.name));
+  const named = choices
+    .map((copy) => ({ copy, name: itemName(state, itemOf(copy)) }))
+    .sort((a, b) => a.name.localeCompare(b.name));
   return (
     <span className="slot slot-menu" data-verdict={verdict} data-zone-index={index} style={style}>
       <select
         aria-label={zoneName(state, index) + VERDICTS[verdict]}
         disabled={locked}
         value={inside ?? ''}
-        onChange={({ target }) => (target.value === '' ? inside !== null && onPut(inside, null) : onPut(Number(target.value) as Copy, index))}
+        onChange={({ target }) =>
+          target.value === '' ? inside !== null && onPut(inside, null) : onPut(Number(target.value) as Copy, index)
+        }
       >
         <option value="">…</option>
         {named.map(({ copy, name }) => (

@@ -23,13 +23,37 @@ interface Props {
 }
 
 /** A zone as the learner meets it: its bed, its lid, the sum in it, and the place to press while something is held. */
-export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rotation, inside, total, locked, scale, onPut }: Props) {
-  const { state, held, shut, question } = store(useShallow((s) => ({ state: s.states.zones[index] ?? 'rest', held: s.held, shut: s.shut.has(index), question: s.view.question })));
+export const ZonePart = memo(function ZonePart({
+  store,
+  index,
+  zone,
+  shape,
+  rotation,
+  inside,
+  total,
+  locked,
+  scale,
+  onPut,
+}: Props) {
+  const { state, held, shut, question } = store(
+    useShallow((s) => ({
+      state: s.states.zones[index] ?? 'rest',
+      held: s.held,
+      shut: s.shut.has(index),
+      question: s.view.question,
+    })),
+  );
   const look = zone.look === null ? undefined : question.looks[zone.look];
   const source = store.getState();
   const name = zoneName(source, index);
   return (
-    <ZoneBed zone={{ ...zone, shape, rotation }} scale={scale} look={look} state={state} extra={{ 'data-zone-index': index, 'data-shut': shut || undefined }}>
+    <ZoneBed
+      zone={{ ...zone, shape, rotation }}
+      scale={scale}
+      look={look}
+      state={state}
+      extra={{ 'data-zone-index': index, 'data-shut': shut || undefined }}
+    >
       {total !== null && (
         <output className="bed-total figures" aria-label={`${name} adds up to`}>
           {total}
@@ -43,10 +67,20 @@ export const ZonePart = memo(function ZonePart({ store, index, zone, shape, rota
         </span>
       )}
       {held !== null && placesFor(source, held).includes(index) && (
-        <button type="button" className="put-here" onClick={() => onPut(index)} aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`} />
+        <button
+          type="button"
+          className="put-here"
+          onClick={() => onPut(index)}
+          aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`}
+        />
       )}
       {zone.lid && (
-        <button type="button" className="bed-lid-turn" aria-expanded={!shut} onClick={() => store.getState().turnLid(index)}>
+        <button
+          type="button"
+          className="bed-lid-turn"
+          aria-expanded={!shut}
+          onClick={() => store.getState().turnLid(index)}
+        >
           {shut ? 'Open' : 'Shut'} <span className="sr-only">{zone.lid.label || `the lid of ${name}`}</span>
         </button>
       )}

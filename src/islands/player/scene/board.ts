@@ -1,17 +1,31 @@
-import { type Board, type Copy, copyNamed, copyOf, emptyBoard, itemOf, type Point, restIn, type SceneModel, settle } from '../../../core';
+import {
+  type Board,
+  type Copy,
+  copyNamed,
+  copyOf,
+  emptyBoard,
+  itemOf,
+  type Point,
+  restIn,
+  type SceneModel,
+  settle,
+} from '../../../core';
 import type { BoardView } from '../types';
 
 /** The board as the server describes it, in this page's model. */
 export function boardFrom(model: SceneModel, view: BoardView): Board {
   const board = emptyBoard(model);
-  const held = view.zones.flatMap(({ zone, held: all }) => all.map((named, at) => ({ copy: copyNamed(model, named), named, at, zone: model.zoneAt.get(zone) as number })));
+  const held = view.zones.flatMap(({ zone, held: all }) =>
+    all.map((named, at) => ({ copy: copyNamed(model, named), named, at, zone: model.zoneAt.get(zone) as number })),
+  );
   for (const { copy, named, zone, at } of held) {
     settle(board, copy, zone, at);
     if (named.x !== undefined && named.y !== undefined) board.letGo.set(copy, { x: named.x, y: named.y });
   }
   for (const { copy, named } of held) board.settledAt.set(copy, named.settled);
   board.clock = Math.max(-1, ...board.settledAt.values()) + 1;
-  for (const { zone, text } of view.zones) if (text !== undefined) board.texts.set(model.zoneAt.get(zone) as number, text);
+  for (const { zone, text } of view.zones)
+    if (text !== undefined) board.texts.set(model.zoneAt.get(zone) as number, text);
   for (const named of view.loose) board.letGo.set(copyNamed(model, named), { x: named.x, y: named.y });
   return board;
 }
@@ -44,7 +58,8 @@ export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMa
     const atHome: Copy[] = [];
     const out = (copies.get(index) ?? []).sort((a, b) => a - b);
     const isOut = new Set(out);
-    for (let number = 0; number < item.copies && atHome.length < 2; number++) if (!isOut.has(copyOf(index, number))) atHome.push(copyOf(index, number));
+    for (let number = 0; number < item.copies && atHome.length < 2; number++)
+      if (!isOut.has(copyOf(index, number))) atHome.push(copyOf(index, number));
     for (const copy of out) {
       const zone = board.zoneOf.get(copy) ?? null;
       const at = waiting.get(copy) ?? (zone === null ? board.letGo.get(copy) : rest.get(copy)) ?? home;
@@ -52,8 +67,18 @@ export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMa
     }
     const endless = model.source.items[index]?.copies === 'endless';
     const [top, next] = atHome;
-    if (next !== undefined) shown.unshift({ copy: next, item: index, at: home, zone: null, home: true, heap: 1, beneath: true });
-    if (top !== undefined) shown.push({ copy: top, item: index, at: home, zone: null, home: true, heap: endless ? null : item.copies - out.length, beneath: false });
+    if (next !== undefined)
+      shown.unshift({ copy: next, item: index, at: home, zone: null, home: true, heap: 1, beneath: true });
+    if (top !== undefined)
+      shown.push({
+        copy: top,
+        item: index,
+        at: home,
+        zone: null,
+        home: true,
+        heap: endless ? null : item.copies - out.length,
+        beneath: false,
+      });
     return shown;
   });
 }

@@ -12,7 +12,17 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { type RefObject, useCallback, useEffect, useRef } from 'react';
-import { type Copy, candidates, indexAt, itemOf, keepsOrder, numberOf, type Point, toScene, winner } from '../../../core';
+import {
+  type Copy,
+  candidates,
+  indexAt,
+  itemOf,
+  keepsOrder,
+  numberOf,
+  type Point,
+  toScene,
+  winner,
+} from '../../../core';
 import { placesFor } from '../states';
 import { type PlayerStore, placeOf } from '../store';
 import type { LocalMove } from '../types';
@@ -63,40 +73,61 @@ function pointOf(event: Event): Point {
 const CLEAR_OF_FINGER = 14;
 const MOST_LIFT = 76;
 
-/** How far what is dragged by a finger comes away from under it, upwards, to be seen: in CSS pixels. It goes where it is drawn. */
+/**
+ * How far what is dragged by a finger comes away from under it, upwards, to be seen: in CSS pixels. It goes where it is
+ * drawn.
+ */
 function liftOf(event: Event | null, box: { readonly top: number; readonly height: number } | null): number {
   if (!event || !('touches' in event) || !box) return 0;
   return Math.min(MOST_LIFT, box.top + box.height - pointOf(event).y + CLEAR_OF_FINGER);
 }
-const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect }) => ({ ...transform, y: transform.y - liftOf(activatorEvent, activeNodeRect) });
+const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect }) => ({
+  ...transform,
+  y: transform.y - liftOf(activatorEvent, activeNodeRect),
+});
 const MODIFIERS = [awayFromFinger];
 
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] };
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowRight: [1, 0],
+  ArrowLeft: [-1, 0],
+  ArrowDown: [0, 1],
+  ArrowUp: [0, -1],
+};
 
 /** The point an arrow key moves to, kept on the scene. */
-function moved({ x, y }: Point, { code, shiftKey }: KeyboardEvent, { width, height }: { readonly width: number; readonly height: number }): Point {
+function moved(
+  { x, y }: Point,
+  { code, shiftKey }: KeyboardEvent,
+  { width, height }: { readonly width: number; readonly height: number },
+): Point {
   const [dx, dy] = ARROWS[code] ?? [0, 0];
   const by = shiftKey ? LONG_STEP : STEP;
   return { x: Math.max(0, Math.min(width, x + dx * by)), y: Math.max(0, Math.min(height, y + dy * by)) };
 }
 
 /**
- * What a gesture means on the scene. dnd-kit catches the pointer, the finger and the keys; the zone an item is over is the core's to say. A pointer lets
- * go at a place (a drop); the keyboard goes from zone to zone by name, and in zones that keep an order from place to place (a put).
+ * What a gesture means on the scene. dnd-kit catches the pointer, the finger and the keys; the zone an item is over is
+ * the core's to say. A pointer lets go at a place (a drop); the keyboard goes from zone to zone by name, and in zones
+ * that keep an order from place to place (a put).
  */
 export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onMove, onEnd }: Options) {
   // Where on the item it was taken hold of, in scene units from its top left, and how far it came away from the finger.
   const grip = useRef<{ on: Point; lift: number }>({ on: { x: 0, y: 0 }, lift: 0 });
-  // Where the pointer is on the screen. dnd-kit tells of a move once it is drawn, which at the end of a quick drag is one move late.
+  // Where the pointer is on the screen. dnd-kit tells of a move once it is drawn, which at the end of a quick drag is
+  // one move late.
   const pointerAt = useRef<Point>({ x: 0, y: 0 });
   const target = useRef<Target>(NOWHERE);
   const current = useRef<Copy | null>(null);
 
-  // Where the scene begins on the screen. Looked up with each move: at the end of a drag, when much is about to change, where it was with the last of them will do: what scrolls is a move too.
+  // Where the scene begins on the screen. Looked up with each move: at the end of a drag, when much is about to change,
+  // where it was with the last of them will do: what scrolls is a move too.
   const began = useRef<Point>({ x: 0, y: 0 });
   const findCorner = useCallback(() => {
     const box = stage.current?.getBoundingClientRect();
-    began.current = { x: (box?.left ?? 0) + (stage.current?.clientLeft ?? 0), y: (box?.top ?? 0) + (stage.current?.clientTop ?? 0) };
+    began.current = {
+      x: (box?.left ?? 0) + (stage.current?.clientLeft ?? 0),
+      y: (box?.top ?? 0) + (stage.current?.clientTop ?? 0),
+    };
   }, [stage]);
 
   const follow = useCallback(({ clientX, clientY }: PointerEvent) => {
@@ -116,8 +147,14 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
 
   /** From the keyboard: the places an item could go, in the order of the zones, and home last. */
   const coordinateGetter: KeyboardCoordinateGetter = (event, { active, currentCoordinates }) => {
-    const ahead = event.code === KeyboardCode.Right || event.code === KeyboardCode.Down || (event.code === KeyboardCode.Tab && !event.shiftKey);
-    const back = event.code === KeyboardCode.Left || event.code === KeyboardCode.Up || (event.code === KeyboardCode.Tab && event.shiftKey);
+    const ahead =
+      event.code === KeyboardCode.Right ||
+      event.code === KeyboardCode.Down ||
+      (event.code === KeyboardCode.Tab && !event.shiftKey);
+    const back =
+      event.code === KeyboardCode.Left ||
+      event.code === KeyboardCode.Up ||
+      (event.code === KeyboardCode.Tab && event.shiftKey);
     const order = event.code === 'PageUp' ? -1 : event.code === 'PageDown' ? 1 : 0;
     if (!ahead && !back && order === 0) return undefined;
     event.preventDefault();
@@ -127,30 +164,48 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     if (order !== 0) {
       const { zone, at } = target.current;
       const most = othersIn(zone, copy);
-      if (zone !== null && isOrdered(zone) && most > 0) aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
+      if (zone !== null && isOrdered(zone) && most > 0)
+        aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
       return currentCoordinates;
     }
     const { hides, places: named } = store.getState().view.question;
-    const onScreen = ({ x, y }: Point) => ({ x: began.current.x + (x - (item?.w ?? 0) / 2) * scale, y: began.current.y + (y - (item?.h ?? 0) / 2) * scale });
+    const onScreen = ({ x, y }: Point) => ({
+      x: began.current.x + (x - (item?.w ?? 0) / 2) * scale,
+      y: began.current.y + (y - (item?.h ?? 0) / 2) * scale,
+    });
     if (hides && named.length === 0) {
-      const spot = moved(target.current.spot ?? { x: model.source.scene.width / 2, y: model.source.scene.height / 2 }, event, model.source.scene);
+      const spot = moved(
+        target.current.spot ?? { x: model.source.scene.width / 2, y: model.source.scene.height / 2 },
+        event,
+        model.source.scene,
+      );
       aim(copy, null, null, { at: spot, label: `At ${Math.round(spot.x)}, ${Math.round(spot.y)}` });
       return onScreen(spot);
     }
     const zones: (number | null)[] = [...placesFor({ model, board }, copy), null];
-    const places = [...named.map(({ label, x, y }) => ({ zone: null, spot: { at: { x, y }, label } })), ...zones.map((zone) => ({ zone, spot: undefined }))];
+    const places = [
+      ...named.map(({ label, x, y }) => ({ zone: null, spot: { at: { x, y }, label } })),
+      ...zones.map((zone) => ({ zone, spot: undefined })),
+    ];
     const { chosen, spot: at, zone: into } = target.current;
-    const now = chosen ? places.findIndex(({ zone, spot }) => (at ? spot?.at.x === at.x && spot.at.y === at.y : !spot && zone === into)) : ahead ? -1 : places.length;
+    const now = chosen
+      ? places.findIndex(({ zone, spot }) => (at ? spot?.at.x === at.x && spot.at.y === at.y : !spot && zone === into))
+      : ahead
+        ? -1
+        : places.length;
     const { zone, spot } = places[(now + (ahead ? 1 : -1) + places.length) % places.length] as (typeof places)[number];
     aim(copy, zone, null, spot);
     if (spot) return onScreen(spot.at);
-    const box = zone === null ? null : stage.current?.querySelector(`[data-zone-index="${zone}"]`)?.getBoundingClientRect();
-    if (box && item) return { x: box.left + (box.width - item.w * scale) / 2, y: box.top + (box.height - item.h * scale) / 2 };
+    const box =
+      zone === null ? null : stage.current?.querySelector(`[data-zone-index="${zone}"]`)?.getBoundingClientRect();
+    if (box && item)
+      return { x: box.left + (box.width - item.w * scale) / 2, y: box.top + (box.height - item.h * scale) / 2 };
     const home = document.querySelector(`[data-copy="${copy}"]`)?.getBoundingClientRect();
     return home ? { x: home.left, y: home.top } : currentCoordinates;
   };
 
-  const othersIn = (zone: number | null, copy: Copy) => (zone === null ? 0 : (store.getState().board.zones[zone]?.filter((held) => held !== copy).length ?? 0));
+  const othersIn = (zone: number | null, copy: Copy) =>
+    zone === null ? 0 : (store.getState().board.zones[zone]?.filter((held) => held !== copy).length ?? 0);
   const isOrdered = (zone: number) => {
     const into = store.getState().model.zones[zone];
     return into !== undefined && keepsOrder(into);
@@ -161,7 +216,11 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     useSensor(TouchSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, {
       coordinateGetter,
-      keyboardCodes: { start: [KeyboardCode.Space, KeyboardCode.Enter], end: [KeyboardCode.Space, KeyboardCode.Enter], cancel: [KeyboardCode.Esc] },
+      keyboardCodes: {
+        start: [KeyboardCode.Space, KeyboardCode.Enter],
+        end: [KeyboardCode.Space, KeyboardCode.Enter],
+        cancel: [KeyboardCode.Esc],
+      },
     }),
   );
 
@@ -169,7 +228,10 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
   const whereNow = (): { at: Point; pointer: Point } => {
     const { on, lift } = grip.current;
     const stageCorner = began.current;
-    const pointer = toScene({ x: pointerAt.current.x - stageCorner.x, y: pointerAt.current.y - lift - stageCorner.y }, scale);
+    const pointer = toScene(
+      { x: pointerAt.current.x - stageCorner.x, y: pointerAt.current.y - lift - stageCorner.y },
+      scale,
+    );
     return { at: { x: pointer.x - on.x, y: pointer.y - on.y }, pointer };
   };
 
@@ -237,7 +299,12 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
         onMove(copy, { kind: 'drop', ...named, x: spot.x - w / 2, y: spot.y - h / 2, px: spot.x, py: spot.y });
         return;
       }
-      onMove(copy, { kind: 'put', ...named, zone: zone === null ? null : (model.zones[zone]?.id ?? null), ...(at === null ? {} : { at }) });
+      onMove(copy, {
+        kind: 'put',
+        ...named,
+        zone: zone === null ? null : (model.zones[zone]?.id ?? null),
+        ...(at === null ? {} : { at }),
+      });
       // Between the dock and the scene it is another element, which the keys go on with.
       requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus());
       return;
@@ -249,7 +316,15 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     const board = next();
     const zone = winner(candidates(model, board, copy, at, pointer));
     const index = zone === null ? null : indexAt(model, board, copy, zone, { x: at.x + w / 2, y: at.y + h / 2 });
-    onMove(copy, { kind: 'drop', ...named, x: at.x, y: at.y, px: pointer.x, py: pointer.y, ...(index === null ? {} : { at: index }) });
+    onMove(copy, {
+      kind: 'drop',
+      ...named,
+      x: at.x,
+      y: at.y,
+      px: pointer.x,
+      py: pointer.y,
+      ...(index === null ? {} : { at: index }),
+    });
   };
 
   const onDragCancel = () => {

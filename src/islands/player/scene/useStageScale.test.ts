@@ -5,7 +5,10 @@ import { leastScale, stageSize } from './useStageScale';
 
 /** A scene of 1000 × 600 whose smallest item is 30 high, and its tray. */
 const question = (tray: Record<string, unknown> | null) =>
-  learnerEdition(seeds({ scene: { width: 1000, height: 600 }, tray, items: [{ id: 'jar', size: { w: 60, h: 30 } }], key: [] }), random(seedOf('a learner'))).question;
+  learnerEdition(
+    seeds({ scene: { width: 1000, height: 600 }, tray, items: [{ id: 'jar', size: { w: 60, h: 30 } }], key: [] }),
+    random(seedOf('a learner')),
+  ).question;
 
 describe('the size of the scene on a screen', () => {
   const withTray = question({ side: 'right', size: 250, order: 'asListed' });
@@ -29,7 +32,9 @@ describe('the size of the scene on a screen', () => {
     ['left', { x: 250, y: 0, w: 750, h: 600 }],
     ['top', { x: 0, y: 250, w: 1000, h: 350 }],
     ['bottom', { x: 0, y: 0, w: 1000, h: 350 }],
-  ])('leaves out the band of a tray at the %s', (side, crop) => expect(stageSize(question({ side, size: 250, order: 'asListed' }), 320).crop).toEqual(crop));
+  ])('leaves out the band of a tray at the %s', (side, crop) =>
+    expect(stageSize(question({ side, size: 250, order: 'asListed' }), 320).crop).toEqual(crop),
+  );
 
   it('without a tray pans the whole scene', () => {
     expect(stageSize(question(null), 320)).toEqual({ scale: 0.8, docked: true, crop: { x: 0, y: 0, w: 1000, h: 600 } });

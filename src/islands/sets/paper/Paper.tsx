@@ -53,7 +53,8 @@ export function Paper({ title, sheet, seed, questions, sources }: Props) {
       {questions.map(({ question, points, begins }, i) => (
         <div key={question.id}>
           {begins && <h2 className="paper-section">{begins}</h2>}
-          {sheet === 'questions' && sources.filter(({ before }) => before === i).map((source) => <Source key={source.title} source={source} />)}
+          {sheet === 'questions' &&
+            sources.filter(({ before }) => before === i).map((source) => <Source key={source.title} source={source} />)}
           <section className="paper-question">
             <h3>
               <span>{i + 1}.</span> <span className="grow">{question.title || 'Untitled question'}</span>
@@ -61,7 +62,11 @@ export function Paper({ title, sheet, seed, questions, sources }: Props) {
                 {round(points)} {points === 1 ? 'point' : 'points'}
               </span>
             </h3>
-            {sheet === 'questions' ? <Asked question={question} seed={`${seed}/${question.id}`} /> : <Answers question={question} blank={sheet === 'lines'} />}
+            {sheet === 'questions' ? (
+              <Asked question={question} seed={`${seed}/${question.id}`} />
+            ) : (
+              <Answers question={question} blank={sheet === 'lines'} />
+            )}
           </section>
         </div>
       ))}
@@ -88,7 +93,9 @@ function Asked({ question, seed }: { question: Question; seed: string }) {
 /** A gap to write into; one answered from a menu names what there is to choose from. */
 function Gap({ question, zone, name }: { question: Question; zone: string; name: string }) {
   const found = question.zones.find(({ id }) => id === zone);
-  const choices = found?.menu ? question.items.filter(({ family }) => found.family === null || family === found.family).map(({ label }) => label) : [];
+  const choices = found?.menu
+    ? question.items.filter(({ family }) => found.family === null || family === found.family).map(({ label }) => label)
+    : [];
   return (
     <span className="paper-gap">
       <small>{name}</small>
@@ -99,7 +106,9 @@ function Gap({ question, zone, name }: { question: Question; zone: string; name:
 
 function Answers({ question, blank }: { question: Question; blank: boolean }) {
   const names = zoneNames(question);
-  const lines = blank ? question.zones.filter(({ hidden }) => !hidden).map(({ id }) => ({ zone: names.get(id) ?? '', answer: '' })) : answersOf(question);
+  const lines = blank
+    ? question.zones.filter(({ hidden }) => !hidden).map(({ id }) => ({ zone: names.get(id) ?? '', answer: '' }))
+    : answersOf(question);
   if (lines.length === 0) return <p>{blank ? 'Answer on the page of the question.' : 'It has no key.'}</p>;
   return (
     <table>

@@ -1,4 +1,13 @@
-import { type KeyEntry, learnerEdition, type Question, questionModel, random, seedOf, servesTypedOnly, slotsIn } from '../../../core';
+import {
+  type KeyEntry,
+  learnerEdition,
+  type Question,
+  questionModel,
+  random,
+  seedOf,
+  servesTypedOnly,
+  slotsIn,
+} from '../../../core';
 
 /** A question as it stands on paper: what learners would see of it at the start, its loose things shuffled. */
 export function onPaper(question: Question, seed: string): Question {
@@ -11,7 +20,9 @@ export function onPaper(question: Question, seed: string): Question {
       const home = homes.get(item.id);
       return home && !isChosenOnly(question, item) ? [{ ...item, home }] : [];
     }),
-    zones: question.zones.flatMap((zone) => (zone.hidden ? [] : [{ ...zone, label: called.get(zone.id) ?? zone.label }])),
+    zones: question.zones.flatMap((zone) =>
+      zone.hidden ? [] : [{ ...zone, label: called.get(zone.id) ?? zone.label }],
+    ),
   };
 }
 
@@ -21,7 +32,10 @@ function isChosenOnly({ zones }: Question, { family }: Question['items'][number]
   return takes.length > 0 && takes.every(({ menu, shape }) => menu && shape.type === 'slot');
 }
 
-/** What zones are called on paper: by their labels, gaps by a number in the order of their texts, what has no label by its place. */
+/**
+ * What zones are called on paper: by their labels, gaps by a number in the order of their texts, what has no label by
+ * its place.
+ */
 export function zoneNames({ fixtures, zones }: Question): Map<string, string> {
   const gaps = fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : []));
   const numbers = new Map(gaps.map((id, i) => [id as string, `(${i + 1})`]));
@@ -37,16 +51,25 @@ export interface AnswerLine {
 export function answersOf(question: Question): AnswerLine[] {
   const model = questionModel(question);
   const names = zoneNames(question);
-  const lines = question.key.map((entry): AnswerLine => ({ zone: names.get(entry.zone) ?? '', answer: inWords(question, entry) }));
+  const lines = question.key.map(
+    (entry): AnswerLine => ({ zone: names.get(entry.zone) ?? '', answer: inWords(question, entry) }),
+  );
   const full = model.entries.flatMap(({ belongs }) => [...belongs]);
   const typed = servesTypedOnly(question);
-  const nowhere = question.items.filter((item, i) => !full.includes(i) && !typed.has(item.id)).map((item) => item.label || item.id);
-  return [...lines.filter(({ answer }) => answer !== ''), ...(nowhere.length > 0 ? [{ zone: 'nowhere', answer: nowhere.join(', ') }] : [])];
+  const nowhere = question.items
+    .filter((item, i) => !full.includes(i) && !typed.has(item.id))
+    .map((item) => item.label || item.id);
+  return [
+    ...lines.filter(({ answer }) => answer !== ''),
+    ...(nowhere.length > 0 ? [{ zone: 'nowhere', answer: nowhere.join(', ') }] : []),
+  ];
 }
 
 function inWords(question: Question, entry: KeyEntry): string {
   const zone = question.zones.find(({ id }) => id === entry.zone);
-  const labels = (entry.belongs ?? question.items.filter(({ value }) => value !== null).map(({ id }) => id)).map((id) => labelOf(question, id));
+  const labels = (entry.belongs ?? question.items.filter(({ value }) => value !== null).map(({ id }) => id)).map((id) =>
+    labelOf(question, id),
+  );
   const accepted = Object.values(zone?.typed?.accept ?? {}).flat();
   const what = accepted.length > 0 ? accepted.join(' / ') : labels.join(entry.sequence ? ' → ' : ', ');
   const { need, sum } = entry;

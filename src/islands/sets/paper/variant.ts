@@ -6,7 +6,11 @@ import type { PaperQuestion, PaperSource } from './Paper';
 interface Whole {
   readonly questions: readonly Question[];
   readonly points: readonly number[];
-  readonly sections: readonly { readonly title: string; readonly draw: { readonly count: number; readonly points: number } | null; readonly count: number }[];
+  readonly sections: readonly {
+    readonly title: string;
+    readonly draw: { readonly count: number; readonly points: number } | null;
+    readonly count: number;
+  }[];
   readonly sources: readonly {
     readonly title: string;
     readonly text: string;
@@ -16,18 +20,27 @@ interface Whole {
 }
 
 /** One drawing of a set: what is asked in it, in its order. The same seed gives the same. */
-export function variantOf({ questions, points, sections, sources }: Whole, seed: string): { questions: PaperQuestion[]; sources: PaperSource[] } {
+export function variantOf(
+  { questions, points, sections, sources }: Whole,
+  seed: string,
+): { questions: PaperQuestion[]; sources: PaperSource[] } {
   const parts = inPlaces(sections);
   const places = asked(parts, random(seedOf(seed)));
   const partOf = (place: number | undefined) => parts.find((part) => part.questions.includes(place ?? -1));
   return {
     questions: places.map((place, i) => {
       const part = partOf(place);
-      return { question: questions[place] as Question, points: points[place] ?? 0, begins: part && part !== partOf(places[i - 1]) && part.title !== '' ? part.title : null };
+      return {
+        question: questions[place] as Question,
+        points: points[place] ?? 0,
+        begins: part && part !== partOf(places[i - 1]) && part.title !== '' ? part.title : null,
+      };
     }),
     sources: sources.flatMap(({ title, text, medium, questions: beside }) => {
       const before = places.findIndex((place) => beside.includes(place));
-      return before === -1 ? [] : [{ title, text: richFromPlain(text), picture: medium?.kind === 'picture' ? medium : null, before }];
+      return before === -1
+        ? []
+        : [{ title, text: richFromPlain(text), picture: medium?.kind === 'picture' ? medium : null, before }];
     }),
   };
 }

@@ -1,13 +1,16 @@
 import { beginPublishing, endpoint, ok, releasesFor, withDates } from '../../../server';
 
 export const GET = endpoint('GET /api/releases', async ({ as }) => ok(await releasesFor(as)));
-export const POST = endpoint('POST /api/releases', async ({ as, body: { id, courseId, settings, questionId, revision, setId } }) => {
-  const begun = await beginPublishing(as, {
-    id,
-    courseId,
-    settings: settings ? withDates(settings) : {},
-    ...(typeof setId === 'string' ? { setId } : { questionId: questionId ?? '', revision: revision ?? 0 }),
-  });
-  as.jobs?.wake();
-  return begun;
-});
+export const POST = endpoint(
+  'POST /api/releases',
+  async ({ as, body: { id, courseId, settings, questionId, revision, setId } }) => {
+    const begun = await beginPublishing(as, {
+      id,
+      courseId,
+      settings: settings ? withDates(settings) : {},
+      ...(typeof setId === 'string' ? { setId } : { questionId: questionId ?? '', revision: revision ?? 0 }),
+    });
+    as.jobs?.wake();
+    return begun;
+  },
+);

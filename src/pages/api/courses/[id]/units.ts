@@ -1,3 +1,5 @@
 import { endpoint, saveUnits } from '../../../../server';
 
-export const PUT = endpoint('PUT /api/courses/{id}/units', ({ as, id, body }) => saveUnits(as, id, body.units, body.from));
+export const PUT = endpoint('PUT /api/courses/{id}/units', ({ as, id, body }) =>
+  saveUnits(as, id, body.units, body.from),
+);

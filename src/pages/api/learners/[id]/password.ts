@@ -1,3 +1,5 @@
 import { endpoint, resetLearnerPassword } from '../../../../server';
 
-export const PUT = endpoint('PUT /api/learners/{id}/password', ({ as, id, body }) => resetLearnerPassword(as, id, body.password));
+export const PUT = endpoint('PUT /api/learners/{id}/password', ({ as, id, body }) =>
+  resetLearnerPassword(as, id, body.password),
+);

@@ -2,5 +2,7 @@ import { endpoint, openQuestion, setDeleted, setStartingPoint } from '../../../.
 
 export const GET = endpoint('GET /api/questions/{id}', ({ as, id }) => openQuestion(as, id));
 export const PATCH = endpoint('PATCH /api/questions/{id}', ({ as, id, body }) =>
-  'startingPoint' in body && typeof body.startingPoint === 'boolean' ? setStartingPoint(as, id, body.startingPoint) : setDeleted(as, id, body.deleted === true),
+  'startingPoint' in body && typeof body.startingPoint === 'boolean'
+    ? setStartingPoint(as, id, body.startingPoint)
+    : setDeleted(as, id, body.deleted === true),
 );

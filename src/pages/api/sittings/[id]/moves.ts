@@ -1,9 +1,25 @@
 import { OPERATIONS } from '../../../../contract';
-import { allowed, bodyOf, endpointOf, failed, guarded, json, makeTicket, readTicket, sessionCookie, TICKET_SECONDS, takeMoves, ticketName, tokenIn } from '../../../../server';
+import {
+  allowed,
+  bodyOf,
+  endpointOf,
+  failed,
+  guarded,
+  json,
+  makeTicket,
+  readTicket,
+  sessionCookie,
+  TICKET_SECONDS,
+  takeMoves,
+  ticketName,
+  tokenIn,
+} from '../../../../server';
 
 const { body: schema, maxBytes } = OPERATIONS['POST /api/sittings/{id}/moves'];
 
-/** The sitting's own ticket lets moves in; without one the session and the roster are looked up, and a new ticket given. */
+/**
+ * The sitting's own ticket lets moves in; without one the session and the roster are looked up, and a new ticket given.
+ */
 const route = guarded(async (app, { request, params, cookies, locals }) => {
   const sittingId = params.id ?? '';
   const secure = app.config.publicUrl?.protocol === 'https:';

@@ -4,4 +4,6 @@ export const GET = endpoint('GET /api/courses/{id}/learners/{learner}', async ({
   const data = await dataOf(as, id, params.learner);
   return data.ok ? savedJson(data.value, data.value.account.name) : data;
 });
-export const DELETE = endpoint('DELETE /api/courses/{id}/learners/{learner}', ({ as, id, params }) => eraseLearner(as, id, params.learner));
+export const DELETE = endpoint('DELETE /api/courses/{id}/learners/{learner}', ({ as, id, params }) =>
+  eraseLearner(as, id, params.learner),
+);

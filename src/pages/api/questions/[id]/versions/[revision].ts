@@ -1,3 +1,5 @@
 import { endpoint, versionAt } from '../../../../../server';
 
-export const GET = endpoint('GET /api/questions/{id}/versions/{revision}', ({ as, id, params }) => versionAt(as, id, Number(params.revision)));
+export const GET = endpoint('GET /api/questions/{id}/versions/{revision}', ({ as, id, params }) =>
+  versionAt(as, id, Number(params.revision)),
+);

@@ -62,7 +62,7 @@ const files = sirv(join(root, 'dist/client'), {
  */
 const MAX_DRAINED = 80 * 1024 * 1024;
 
-function refuse(request, response, status, code, message, wayOn) {
+function refuse(request, response, status, code, message, nextStep) {
   let drained = 0;
   request.on('data', (chunk) => {
     drained += chunk.length;
@@ -71,7 +71,7 @@ function refuse(request, response, status, code, message, wayOn) {
   request.once('end', () =>
     response
       .writeHead(status, { 'content-type': 'application/json', connection: 'close' })
-      .end(JSON.stringify({ ok: false, error: { code, message, wayOn } })),
+      .end(JSON.stringify({ ok: false, error: { code, message, nextStep } })),
   );
 }
 

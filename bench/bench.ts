@@ -6,7 +6,7 @@ import type { Question } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
-import { keepNew } from '../src/server/vault/questions';
+import { saveNew } from '../src/server/vault/questions';
 import { must, teacher } from '../tests/support/app';
 import { bundled } from './bundle';
 import { benchBrowser, dragging } from './dragging';
@@ -101,8 +101,8 @@ const bench = benchServer(4495);
 const app = await makeApp(readConfig(bench.env));
 const odile = await teacher(app, 'odile');
 const [LARGE, SMALL] = ['0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0901', '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0902'];
-must(await keepNew(odile, crowd(LARGE, 200, 40)));
-must(await keepNew(odile, crowd(SMALL, 20, 4)));
+must(await saveNew(odile, crowd(LARGE, 200, 40)));
+must(await saveNew(odile, crowd(SMALL, 20, 4)));
 const html = await barePage();
 const bare = createServer((_, response) => response.writeHead(200, { 'content-type': 'text/html' }).end(html)).listen(
   BARE_PORT,

@@ -7,10 +7,10 @@ import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { Teacher } from '../src/server/context';
 import { publish } from '../src/server/releases/publish';
-import { takeMoves } from '../src/server/sittings/moves';
-import { sit } from '../src/server/sittings/sitting';
-import { keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { receiveMoves } from '../src/server/sittings/moves';
+import { openRelease } from '../src/server/sittings/openRelease';
+import { saveNew } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher } from '../tests/support/app';
 import { subsetSum } from '../tests/support/seeds';
 import { heaviest, zipOfManyNames } from './heavy';
@@ -33,9 +33,9 @@ const wren = await learner(odile, courseId, 'wren');
 
 // Things to be heavy with: the largest question there may be, and a set of as many as a release takes.
 const large = heaviest();
-must(await keepNew(odile, large));
+must(await saveNew(odile, large));
 const plain = seeds({ tries: null, afterMiss: 'leave' });
-must(await keepNew(odile, plain));
+must(await saveNew(odile, plain));
 const give = async (
   content: { questionId: string; revision: number } | { setId: string },
   as: { person: Teacher } & typeof odile = odile,
@@ -45,17 +45,17 @@ const plainRelease = await give({ questionId: plain.id, revision: 1 });
 const hard = Array.from({ length: 26 }, (_, i) =>
   seeds({ title: `Hard ${i}`, show: { modelAnswer: 'atTheEnd' }, ...subsetSum(i) }),
 );
-for (const one of hard) must(await keepNew(odile, one));
+for (const one of hard) must(await saveNew(odile, one));
 const hardSet = randomUUID();
 must(await makeSet(odile, hardSet, 'Hard'));
-must(await keepSet(odile, hardSet, { title: 'Hard', goBack: true, sections: inOrder(hard.map(({ id }) => id)) }));
-const largeSitting = must(await sit(wren, largeRelease)).open;
-const plainSitting = must(await sit(wren, plainRelease)).open;
+must(await saveSet(odile, hardSet, { title: 'Hard', goBack: true, sections: inOrder(hard.map(({ id }) => id)) }));
+const largeSitting = must(await openRelease(wren, largeRelease)).open;
+const plainSitting = must(await openRelease(wren, plainRelease)).open;
 if (!largeSitting || !plainSitting) throw new Error('A sitting has ended');
 await manyMoves(plainSitting.id, 9_400);
 // A sitting comes to so many move by move, and its board is kept on the way: the next move does that here.
 must(
-  await takeMoves(wren, plainSitting.id, wren.person.id, {
+  await receiveMoves(wren, plainSitting.id, wren.person.id, {
     question: 0,
     after: 9_400,
     moves: [{ id: randomUUID(), kind: 'check' }],

@@ -14,7 +14,7 @@ const LEARNERS = 50;
 const MOVES = 10_000;
 const KILLS = 50;
 const EACH = MOVES / LEARNERS;
-const MOST_AT_ONCE = 5;
+const MAX_AT_ONCE = 5;
 
 const bench = benchServer(4487);
 const app = await makeApp(readConfig(bench.env));
@@ -57,7 +57,7 @@ process.exit(0);
  */
 async function goOn(one: Seat, tell: (count: number) => void): Promise<void> {
   while (one.last < EACH) {
-    const moves = putsOf(one, Math.min(EACH - one.last, 1 + Math.floor(Math.random() * MOST_AT_ONCE)));
+    const moves = putsOf(one, Math.min(EACH - one.last, 1 + Math.floor(Math.random() * MAX_AT_ONCE)));
     for (let again = false; ; again = true) {
       if (again) resent++;
       const answer = await send(bench.origin, one, { question: 0, after: one.last, moves }).catch((error: Error) => {

@@ -7,7 +7,7 @@ import type { BrowserContext, Page } from '@playwright/test';
 import type { Question } from '../src/core';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
-import { sit } from '../src/server/sittings/sitting';
+import { openRelease } from '../src/server/sittings/openRelease';
 import { course, learner, must, release, teacher } from '../tests/support/app';
 import { seeds } from '../tests/support/seeds';
 import { bundled } from './bundle';
@@ -176,9 +176,9 @@ const courseId = await course(odile);
 const wren = await learner(odile, courseId, 'wren');
 const many = await release(odile, courseId, crowd(ITEMS));
 const few = await release(odile, courseId, crowd(9));
-for (const one of [many, few]) must(await sit(wren, one));
+for (const one of [many, few]) must(await openRelease(wren, one));
 const judged = must(
-  await sit(
+  await openRelease(
     wren,
     await release(odile, courseId, { ...crowd(9), id: randomUUID() as Question['id'], judging: 'onLand' }),
   ),

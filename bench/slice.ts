@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
-import { sit } from '../src/server/sittings/sitting';
+import { openRelease } from '../src/server/sittings/openRelease';
 import { course, learner, must, release, teacher } from '../tests/support/app';
 import { seeds } from '../tests/support/seeds';
 import { checkRate } from './checks';
@@ -24,7 +24,7 @@ async function prepare(): Promise<{ releaseId: string; sittings: { username: str
   const sittings: { username: string; id: string }[] = [];
   for (let i = 0; i < LEARNERS; i++) {
     const one = await learner(odile, courseId, `learner.${i}`);
-    sittings.push({ username: `learner.${i}`, id: must(await sit(one, releaseId)).open?.id ?? '' });
+    sittings.push({ username: `learner.${i}`, id: must(await openRelease(one, releaseId)).open?.id ?? '' });
   }
   return { releaseId, sittings };
 }

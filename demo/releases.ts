@@ -4,11 +4,11 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { changeCourse, makeCourse, setTeacher } from '../src/server/courses/courses';
 import { setMark } from '../src/server/courses/gradebook';
 import { saveCategories, saveUnits } from '../src/server/courses/parts';
-import { makeLearner, takeRoster } from '../src/server/courses/roster';
+import { importRoster, makeLearner } from '../src/server/courses/roster';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { must } from './must';
 import { ROSTER } from './people';
 import { type Simulated, simulated, sitThrough } from './simulate';
@@ -114,7 +114,7 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
         unitId: cold ?? null,
         categoryId: tests ?? null,
         minutes: 40,
-        tellsWhen: 'closed',
+        feedbackTime: 'closed',
         dueAt: ago(6),
         closesAt: ago(5),
         title: 'Test: receiving and storing',
@@ -156,7 +156,7 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
         unitId: counting ?? null,
         categoryId: secondTests ?? null,
         minutes: 60,
-        tells: 'verdicts',
+        feedbackLevel: 'verdicts',
         dueAt: ago(1),
       },
     },
@@ -190,7 +190,7 @@ export async function makeReleases(
     }),
   );
   must(
-    await takeRoster(
+    await importRoster(
       teacherAt(now - 30 * DAY),
       SECOND_COURSE,
       ROSTER.map(([username]) => `,${username}`).join('\n'),
@@ -200,7 +200,7 @@ export async function makeReleases(
   for (const [set, title, ends] of TEST_SETS) {
     must(await makeSet(odile, set, title));
     must(
-      await keepSet(odile, set, {
+      await saveSet(odile, set, {
         title,
         goBack: true,
         sections: [{ title: '', draw: null, questions: ends.map((end) => ({ id: question(end), points: null })) }],

@@ -15,10 +15,10 @@ import { makeCourse } from '../src/server/courses/courses';
 import { saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { makeLearner } from '../src/server/courses/roster';
 import { user } from '../src/server/database/accountTables';
-import { takeMedium } from '../src/server/media/media';
+import { storeMedium } from '../src/server/media/media';
 import { makeList } from '../src/server/vault/lists';
-import { changeMany, keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { changeMany, saveNew } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { kindQuestions } from './kinds';
 import { demoQuestions, type Kept } from './made';
@@ -94,7 +94,7 @@ async function keepMedia(as: As<Teacher>): Promise<Kept> {
     .filter((one) => extname(one) !== '.vtt')
     .sort()) {
     const { hash, kind, weight } = must(
-      await takeMedium(as, {
+      await storeMedium(as, {
         name: file,
         claimed: TYPES[extname(file)] ?? '',
         bytes: readFileSync(join(mediaFolder, file)),
@@ -105,7 +105,7 @@ async function keepMedia(as: As<Teacher>): Promise<Kept> {
   }
   for (const [i, bytes] of pieces(readFileSync(join(mediaFolder, 'rack.svg'), 'utf8'), 2, 3).entries()) {
     const { hash, kind, weight } = must(
-      await takeMedium(as, {
+      await storeMedium(as, {
         name: `rack-${i + 1}.svg`,
         claimed: 'image/svg+xml',
         bytes,
@@ -184,7 +184,7 @@ if (!begun) {
   }
   const media = await keepMedia(odile);
   const questions = [...readQuestions(), ...demoQuestions(media), ...kindQuestions(media)];
-  for (const question of questions) must(await keepNew(odile, question));
+  for (const question of questions) must(await saveNew(odile, question));
   await onShelves(odile, questions);
   const questionsEnding = (ends: readonly string[]) =>
     ends.flatMap((end) => questions.filter(({ id }) => id.endsWith(end)).map(({ id }) => id));
@@ -195,7 +195,7 @@ if (!begun) {
   for (const [set, title, ends] of sets) {
     must(await makeSet(odile, set, title));
     must(
-      await keepSet(odile, set, {
+      await saveSet(odile, set, {
         title,
         goBack: true,
         sections: [{ title: '', draw: null, questions: inOrder(questionsEnding(ends)) }],
@@ -205,7 +205,7 @@ if (!begun) {
   }
   must(await makeSet(odile, WEEK_SET, 'Week one'));
   must(
-    await keepSet(odile, WEEK_SET, {
+    await saveSet(odile, WEEK_SET, {
       title: 'Week one',
       goBack: true,
       sections: [

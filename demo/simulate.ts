@@ -14,8 +14,8 @@ import {
 } from '../src/core';
 import type { As, Learner } from '../src/server/context';
 import { finish } from '../src/server/sittings/finish';
-import { takeMoves } from '../src/server/sittings/moves';
-import { goTo, sit } from '../src/server/sittings/sitting';
+import { receiveMoves } from '../src/server/sittings/moves';
+import { goTo, openRelease } from '../src/server/sittings/openRelease';
 import { atOf, recordOf, sittingOf } from '../src/server/sittings/standing';
 import { must } from './must';
 
@@ -49,7 +49,7 @@ const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
 /** How hard it is to know where an item belongs, in logits: the same for everybody. */
 const difficulty = (question: Question, item: string): number => random(seedOf(`${question.id} ${item}`))() * 3.2 - 1.6;
 
-const MOST_TRIES = 6;
+const MAX_TRIES = 6;
 const SOLVE_MS = 400;
 const answers = new Map<string, readonly ModelPlacement[]>();
 
@@ -83,7 +83,7 @@ export async function sitThrough(
   const think = () => {
     time += who.pace * Math.exp(normal(next) * 0.45);
   };
-  const { open } = must(await sit(as, releaseId));
+  const { open } = must(await openRelease(as, releaseId));
   if (!open) throw new Error('The sitting has ended before it began');
   let { last } = open;
   for (let place = 0; place < open.place.count; place++) {
@@ -94,12 +94,12 @@ export async function sitThrough(
     if (!at) throw new Error(`There is no question at ${place}`);
     const answering = new Answering(at.model, who, next);
     let ended = at.standing.ended;
-    const most = open.place.quiet ? 1 : Math.min(at.model.question.tries ?? MOST_TRIES, MOST_TRIES);
+    const most = open.place.deferred ? 1 : Math.min(at.model.question.tries ?? MAX_TRIES, MAX_TRIES);
     for (let attempt = 0; attempt < most && !ended; attempt++) {
       const moves = answering.attempt(attempt).map((move) => inTheirNames(move, at.edition.names));
-      for (const move of [...moves, ...(open.place.quiet ? [] : [{ kind: 'check' }])]) {
+      for (const move of [...moves, ...(open.place.deferred ? [] : [{ kind: 'check' }])]) {
         think();
-        const answer = await takeMoves(as, open.id, as.person.id, {
+        const answer = await receiveMoves(as, open.id, as.person.id, {
           question: place,
           after: last,
           moves: [{ id: randomUUID(), ...move } as SentMove],

@@ -2,7 +2,7 @@ import { defineMiddleware } from 'astro:middleware';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { isZone } from './core';
 import { allowsOrigin, failedAs, log, type Person, personOf, theApp } from './server';
-import { NO_ZONE, toldOnServer, ZONE_COOKIE } from './ui/zone';
+import { NO_ZONE, ZONE_COOKIE, zoneOnServer } from './ui/zone';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -24,7 +24,7 @@ const HEADERS = {
 
 /** The zone of whoever a page is drawn for. */
 const zones = new AsyncLocalStorage<string>();
-toldOnServer(() => zones.getStore() ?? NO_ZONE);
+zoneOnServer(() => zones.getStore() ?? NO_ZONE);
 
 function zoneOf(cookie: string | undefined): string {
   return cookie && isZone(cookie) ? cookie : NO_ZONE;

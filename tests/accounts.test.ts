@@ -16,11 +16,11 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { changeCourse } from '../src/server/courses/courses';
 import { answerInvitation, listInvitations } from '../src/server/courses/invitations';
 import { joinCourse, registerWith } from '../src/server/courses/join';
-import { listRoster, planRoster, takeRoster } from '../src/server/courses/roster';
+import { importRoster, listRoster, planRoster } from '../src/server/courses/roster';
 import { requestCount, securityEvent, user } from '../src/server/database/accountTables';
 import { move, question, sitting } from '../src/server/database/tables';
 import { finish } from '../src/server/sittings/finish';
-import { keepNew, setDeleted } from '../src/server/vault/questions';
+import { saveNew, setDeleted } from '../src/server/vault/questions';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -266,7 +266,7 @@ describe('bringing an account into a course', () => {
     const plan = must(await planRoster(fern, ferns, '?,wren'));
     expect(plan.lines).toMatchObject([{ username: 'wren', will: 'invite', name: '?', knownAs: null }]);
     expect(JSON.stringify(plan)).not.toContain('Tallow');
-    expect(must(await takeRoster(fern, ferns, '?,wren', false))).toMatchObject({ joined: 0, invited: 1, made: [] });
+    expect(must(await importRoster(fern, ferns, '?,wren', false))).toMatchObject({ joined: 0, invited: 1, made: [] });
     expect(must(await listRoster(fern, ferns)).rows).toEqual([]);
     expect(await listInvitations(wren)).toEqual([
       { courseId: ferns, course: 'Tarn Hollow induction', teacher: 'fern' },
@@ -310,7 +310,7 @@ describe('what is kept', () => {
     await clearCounts(app);
     expect(await app.db.select().from(requestCount).where(eq(requestCount.key, 'upload x'))).toHaveLength(1);
     const deleted = seeds({ title: 'Deleted' });
-    must(await keepNew(odile, deleted));
+    must(await saveNew(odile, deleted));
     must(await setDeleted(odile, deleted.id, true));
     const sat = await sitter(await someone(), await release(odile, courseId, seeds()));
     await sat.take(sat.put('barley', 'dry'));

@@ -10,8 +10,8 @@ import { applyEdition, makeEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { retraceOf } from '../src/server/releases/retrace';
 import { finish } from '../src/server/sittings/finish';
-import { keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { saveNew } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -28,9 +28,9 @@ beforeAll(async () => {
   odile = await teacher(app, 'odile');
   courseId = await course(odile);
   const setId = randomUUID();
-  for (const one of questions) must(await keepNew(odile, one));
+  for (const one of questions) must(await saveNew(odile, one));
   must(await makeSet(odile, setId, 'Three'));
-  must(await keepSet(odile, setId, { title: 'Three', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
+  must(await saveSet(odile, setId, { title: 'Three', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
   releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
   const next = random(5);
   for (let i = 0; i < 8; i++) {
@@ -148,7 +148,7 @@ describe('the results of a release', () => {
       key: [...seeds().key, { zone: 'cold', belongs: ['gravel'], need: { rule: 'all' } }],
       tries: null,
     });
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     const id = must(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).id;
     const through = async (as: As<Learner>, ...way: [string, string][]) => {
       const sat = await sitter(as, id);

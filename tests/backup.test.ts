@@ -18,7 +18,7 @@ import { backUp } from '../src/server/backup/backup';
 import { restore } from '../src/server/backup/restore';
 import { readConfig } from '../src/server/config';
 import { move, sitting } from '../src/server/database/tables';
-import { readMedium, takeMedium } from '../src/server/media/media';
+import { readMedium, storeMedium } from '../src/server/media/media';
 import { resultsOf } from '../src/server/releases/results';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
@@ -45,7 +45,7 @@ describe('a backup', () => {
     const courseId = await course(odile);
     const releaseId = await release(odile, courseId, seeds({ tries: null }));
     const picture = must(
-      await takeMedium(odile, {
+      await storeMedium(odile, {
         name: 'leaf.svg',
         claimed: 'image/svg+xml',
         bytes: Buffer.from(

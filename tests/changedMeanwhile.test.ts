@@ -6,16 +6,16 @@ import type { SentMove } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { changeCourse } from '../src/server/courses/courses';
-import { takeOff } from '../src/server/courses/roster';
+import { removeLearner } from '../src/server/courses/roster';
 import { session } from '../src/server/database/accountTables';
 import { course as courseTable, move } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { changeSettings, setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
-import { takeMoves } from '../src/server/sittings/moves';
-import { goTo, sit } from '../src/server/sittings/sitting';
-import { keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { receiveMoves } from '../src/server/sittings/moves';
+import { goTo, openRelease } from '../src/server/sittings/openRelease';
+import { saveNew } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
 import { type OtherProcess, otherProcess } from './support/otherProcess';
 import { type Sitter, sitter } from './support/sitting';
@@ -56,11 +56,11 @@ beforeEach(async () => {
       feedback: { right: text('SECRET WORDS'), partly: text('SECRET WORDS'), wrong: text('SECRET WORDS') },
     }),
   );
-  for (const one of questions) must(await keepNew(odile, one));
+  for (const one of questions) must(await saveNew(odile, one));
   const setId = randomUUID();
   must(await makeSet(odile, setId, 'Week one'));
   must(
-    await keepSet(odile, setId, { title: 'Week one', goBack: false, sections: inOrder(questions.map(({ id }) => id)) }),
+    await saveSet(odile, setId, { title: 'Week one', goBack: false, sections: inOrder(questions.map(({ id }) => id)) }),
   );
   releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
   wren = await learner(odile, courseId, `wren.${++n}`);
@@ -94,7 +94,7 @@ describe.each([
 
   it('how much is told', async () => {
     expect(JSON.stringify(must(await sat.send(1, check())))).toContain('SECRET WORDS');
-    must(await change({ tells: 'verdicts' }));
+    must(await change({ feedbackLevel: 'verdicts' }));
     expect(JSON.stringify(must(await sat.send(2, sat.put('acorn', 'dry'), check())))).not.toContain('SECRET WORDS');
   });
 
@@ -126,7 +126,7 @@ describe('what changes while a sitting is under way', () => {
     expect(await sat.send(1, sat.put('poppy', 'dry'))).toMatchObject({ ok: false, code: 'notFound' });
     await app.db.update(courseTable).set({ archivedAt: null }).where(eq(courseTable.id, courseId));
     must(await sat.send(1, sat.put('poppy', 'dry')));
-    must(await takeOff(odile, courseId, [wren.person.id]));
+    must(await removeLearner(odile, courseId, [wren.person.id]));
     expect(await sat.send(2, sat.put('acorn', 'moist'))).toMatchObject({ ok: false, code: 'notFound' });
   });
 
@@ -137,12 +137,12 @@ describe('what changes while a sitting is under way', () => {
 
   it('moves of two processes: none is lost or stored twice', async () => {
     const sent = { question: 0, after: 1, moves: [sat.put('poppy', 'dry')] };
-    expect(must(await other.call('takeMoves', sat.view.id, wren.person.id, sent))).toMatchObject({ last: 2 });
+    expect(must(await other.call('receiveMoves', sat.view.id, wren.person.id, sent))).toMatchObject({ last: 2 });
     // Sent again here, where an older state is remembered.
-    expect(must(await takeMoves(app, sat.view.id, wren.person.id, sent))).toMatchObject({ last: 2 });
+    expect(must(await receiveMoves(app, sat.view.id, wren.person.id, sent))).toMatchObject({ last: 2 });
     expect(must(await sat.send(2, sat.put('acorn', 'moist')))).toMatchObject({ last: 3 });
     expect(
-      await other.call('takeMoves', sat.view.id, wren.person.id, {
+      await other.call('receiveMoves', sat.view.id, wren.person.id, {
         question: 0,
         after: 2,
         moves: [sat.put('gravel', 'dry')],
@@ -166,7 +166,7 @@ describe('what changes while a sitting is under way', () => {
       expiresAt: new Date(at.getTime() + 60_000),
     });
     const send = (...moves: SentMove[]) =>
-      takeMoves(app, sat.view.id, wren.person.id, { question: 0, after: 1, moves }, token);
+      receiveMoves(app, sat.view.id, wren.person.id, { question: 0, after: 1, moves }, token);
     must(await send(sat.put('poppy', 'dry')));
     await app.db.delete(session).where(eq(session.token, token));
     expect(await send(sat.put('acorn', 'moist'))).toMatchObject({ ok: false, code: 'notSignedIn' });
@@ -188,7 +188,7 @@ describe('what changes while a sitting is under way', () => {
       return app.db.run(sql`${statement}${id()}`).then(() => app.db.run(query));
     }) as unknown as App['db']['run'];
     const meddling = { ...app, db };
-    const answer = await takeMoves(meddling, sat.view.id, wren.person.id, {
+    const answer = await receiveMoves(meddling, sat.view.id, wren.person.id, {
       question: 0,
       after: 1,
       moves: [sat.put('poppy', 'dry')],
@@ -222,15 +222,15 @@ describe('a sitting of many moves', () => {
 
   it('is gone on with from a checkpoint, which is what the moves come to', async () => {
     await many(3000);
-    const first = must(await sit(wren, releaseId));
+    const first = must(await openRelease(wren, releaseId));
     must(await sat.send(3001, sat.put('gravel', 'moist')));
     const [row] = await app.db.all<{ n: number }>(sql`select n from checkpoint where sitting_id = ${sat.view.id}`);
     expect(row?.n).toBe(3002);
-    const again = must(await sit(wren, releaseId));
+    const again = must(await openRelease(wren, releaseId));
     expect(again.open?.last).toBe(3002);
     expect(again.open?.tries).toBe(first.open?.tries);
     await app.db.run(sql`delete from checkpoint where sitting_id = ${sat.view.id}`);
-    expect(must(await sit(wren, releaseId))).toEqual(again);
+    expect(must(await openRelease(wren, releaseId))).toEqual(again);
     must(await goTo(wren, sat.view.id, 1));
     expect(must(await finish(wren, sat.view.id)).questions[0]?.tries).toBe(first.open ? first.open.tries + 1 : 0);
   });

@@ -17,9 +17,9 @@ import {
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { finish } from '../src/server/sittings/finish';
-import { goTo } from '../src/server/sittings/sitting';
-import { editQuestion, keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { goTo } from '../src/server/sittings/openRelease';
+import { editQuestion, saveNew } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -38,9 +38,9 @@ afterAll(() => done());
 async function ground(questions: Question[] = [seeds({ title: 'First' }), seeds({ title: 'Second' })]) {
   const courseId = await course(odile);
   const setId = randomUUID();
-  for (const one of questions) must(await keepNew(odile, one));
+  for (const one of questions) must(await saveNew(odile, one));
   must(await makeSet(odile, setId, 'Both'));
-  must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
+  must(await saveSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
   const releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
   const someone = () => learner(odile, courseId, `learner.${n++}`);
   /** Places by label and checks, in each question that is given. */

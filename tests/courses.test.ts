@@ -15,15 +15,15 @@ import {
 import { joinCourse, registerWith } from '../src/server/courses/join';
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { remove } from '../src/server/courses/removals';
-import { listRoster, makeLearner, planRoster, takeOff, takeRoster } from '../src/server/courses/roster';
-import { releasesFor } from '../src/server/releases/mine';
+import { importRoster, listRoster, makeLearner, planRoster, removeLearner } from '../src/server/courses/roster';
+import { assignedReleases } from '../src/server/releases/assignedReleases';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { changeSettings, openSettings, setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
+import { openRelease } from '../src/server/sittings/openRelease';
 import { reopen } from '../src/server/sittings/reopen';
-import { sit } from '../src/server/sittings/sitting';
-import { keepNew } from '../src/server/vault/questions';
+import { saveNew } from '../src/server/vault/questions';
 import { course, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -54,7 +54,7 @@ async function give(
   changes: Record<string, unknown> = {},
 ): Promise<string> {
   const question = seeds(changes);
-  must(await keepNew(odile, question));
+  must(await saveNew(odile, question));
   return must(await publish(odile, { id: randomUUID(), courseId, settings, questionId: question.id, revision: 1 })).id;
 }
 
@@ -77,22 +77,22 @@ describe('a roster', () => {
     expect(plan.newGroups).toEqual(['Rack A', 'Rack B']);
     expect(await names(courseId)).toEqual(['wren']);
 
-    const taken = must(await takeRoster(odile, courseId, text, false));
+    const taken = must(await importRoster(odile, courseId, text, false));
     expect(taken.made.map(({ username, password }) => [username, password.length > 8])).toEqual([
       ['linden', true],
       ['sorrel', true],
     ]);
     expect(await names(courseId)).toEqual(['Linden Voss', 'Sorrel Haim', 'ash', 'wren']);
-    expect(must(await takeRoster(odile, courseId, text, false))).toMatchObject({ made: [], joined: 0 });
+    expect(must(await importRoster(odile, courseId, text, false))).toMatchObject({ made: [], joined: 0 });
     const { groups } = must(await listParts(odile, courseId));
     expect(groups.map(({ title, learners }) => [title, learners])).toEqual([
       ['Rack A', 2],
       ['Rack B', 1],
     ]);
-    expect(must(await takeRoster(odile, courseId, 'Ash,ash', true))).toMatchObject({ removed: 3 });
+    expect(must(await importRoster(odile, courseId, 'Ash,ash', true))).toMatchObject({ removed: 3 });
     expect(await names(courseId)).toEqual(['ash']);
     expect(await planRoster(fern, courseId, text)).toMatchObject({ code: 'notFound' });
-    expect(await takeRoster(fern, courseId, text, true)).toMatchObject({ code: 'notFound' });
+    expect(await importRoster(fern, courseId, text, true)).toMatchObject({ code: 'notFound' });
   });
 
   it('is searched for what is typed, SQLite’s wildcards too', async () => {
@@ -116,10 +116,10 @@ describe('a roster', () => {
     const releaseId = await give(courseId);
     const sitting = await sitter(as, releaseId);
     await sitting.take(sitting.put('barley', 'dry'));
-    must(await takeOff(odile, courseId, [as.person.id]));
-    expect(await sit(as, releaseId)).toMatchObject({ code: 'notFound' });
-    expect(await releasesFor(as)).toEqual([]);
-    must(await takeRoster(odile, courseId, `,${as.person.username}`, false));
+    must(await removeLearner(odile, courseId, [as.person.id]));
+    expect(await openRelease(as, releaseId)).toMatchObject({ code: 'notFound' });
+    expect(await assignedReleases(as)).toEqual([]);
+    must(await importRoster(odile, courseId, `,${as.person.username}`, false));
     expect((await sitter(as, releaseId)).view.last).toBe(1);
   });
 
@@ -219,15 +219,15 @@ describe('a course', () => {
     const as = await someone(courseId);
     const releaseId = await give(courseId);
     must(await changeCourse(odile, courseId, { archived: true }));
-    expect(await releasesFor(as)).toEqual([]);
-    expect(await sit(as, releaseId)).toMatchObject({ code: 'notFound' });
+    expect(await assignedReleases(as)).toEqual([]);
+    expect(await openRelease(as, releaseId)).toMatchObject({ code: 'notFound' });
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     expect(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).toMatchObject({
       code: 'notFound',
     });
     must(await changeCourse(odile, courseId, { archived: false }));
-    expect(await releasesFor(as)).toHaveLength(1);
+    expect(await assignedReleases(as)).toHaveLength(1);
   });
 });
 
@@ -244,8 +244,8 @@ describe('a release', () => {
       [alone, 1],
       [neither, 0],
     ] as [As<Learner>, number][]) {
-      expect(await releasesFor(as)).toHaveLength(count);
-      expect((await sit(as, releaseId)).ok).toBe(count === 1);
+      expect(await assignedReleases(as)).toHaveLength(count);
+      expect((await openRelease(as, releaseId)).ok).toBe(count === 1);
     }
     expect(
       must(await resultsOf(odile, releaseId))
@@ -253,7 +253,7 @@ describe('a release', () => {
         .sort(),
     ).toEqual([inGroup.person.id, alone.person.id].sort());
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     for (const audience of [
       { groups: [], learners: [] },
       { groups: [randomUUID()], learners: [] },
@@ -277,11 +277,13 @@ describe('a release', () => {
     const courseId = await course(odile);
     const [as, slow] = [await someone(courseId), await someone(courseId)];
     const releaseId = await give(courseId, { opensAt: inMinutes(10), closesAt: inMinutes(40), minutes: 20 });
-    expect(must(await sit(as, releaseId))).toMatchObject({
+    expect(must(await openRelease(as, releaseId))).toMatchObject({
       open: null,
       before: { minutes: 20, opensAt: expect.any(Date) },
     });
-    expect(must(await sit(later(as, 11), releaseId, null, 'open'))).toMatchObject({ before: { opensAt: null } });
+    expect(must(await openRelease(later(as, 11), releaseId, null, 'open'))).toMatchObject({
+      before: { opensAt: null },
+    });
     must(
       await setAllowance(odile, releaseId, slow.person.id, {
         moreMinutes: 30,
@@ -290,12 +292,13 @@ describe('a release', () => {
         closesAt: inMinutes(90),
       }),
     );
-    const ends = async (who: As<Learner>) => must(await sit(later(who, 11), releaseId)).open?.ends?.seconds ?? 0;
+    const ends = async (who: As<Learner>) =>
+      must(await openRelease(later(who, 11), releaseId)).open?.ends?.seconds ?? 0;
     expect(Math.round((await ends(as)) / 60)).toBe(20);
     expect(Math.round((await ends(slow)) / 60)).toBe(50);
-    expect(must(await sit(later(as, 32), releaseId)).finished).not.toBeNull();
-    expect(must(await sit(later(slow, 50), releaseId)).open).not.toBeNull();
-    expect(await sit(later(await someone(courseId), 41), releaseId)).toMatchObject({ code: 'releaseClosed' });
+    expect(must(await openRelease(later(as, 32), releaseId)).finished).not.toBeNull();
+    expect(must(await openRelease(later(slow, 50), releaseId)).open).not.toBeNull();
+    expect(await openRelease(later(await someone(courseId), 41), releaseId)).toMatchObject({ code: 'releaseClosed' });
     expect(await setAllowance(odile, releaseId, fern.person.id, null)).toMatchObject({ code: 'notFound' });
     expect(await setAllowance(fern, releaseId, slow.person.id, null)).toMatchObject({ code: 'notFound' });
     expect(must(await setAllowance(odile, releaseId, slow.person.id, null)).allowances).toEqual([]);
@@ -315,16 +318,19 @@ describe('a release', () => {
       must(await finish(as, sitting.view.id));
     };
     await through(['barley', 'dry'], ['poppy', 'dry'], ['acorn', 'moist']);
-    expect(must(await sit(as, releaseId, null, 'open')).finished).toMatchObject({ another: true, total: { mark: 3 } });
-    expect((await releasesFor(as))[0]).toMatchObject({ state: 'again', mark: 3 });
+    expect(must(await openRelease(as, releaseId, null, 'open')).finished).toMatchObject({
+      another: true,
+      total: { mark: 3 },
+    });
+    expect((await assignedReleases(as))[0]).toMatchObject({ state: 'again', mark: 3 });
     await through(['barley', 'dry']);
-    expect(must(await sit(as, releaseId)).finished).toMatchObject({ another: false, total: { mark: 1 } });
+    expect(must(await openRelease(as, releaseId)).finished).toMatchObject({ another: false, total: { mark: 1 } });
     const mark = async () => must(await resultsOf(odile, releaseId)).rows[0];
     expect(await mark()).toMatchObject({ mark: 1, sittings: [{ mark: 3 }, { mark: 1 }] });
     const { settings } = must(await openSettings(odile, releaseId));
     must(await changeSettings(odile, releaseId, { ...settings, counts: 'best' }));
     expect((await mark())?.mark).toBe(3);
-    expect((await releasesFor(as))[0]).toMatchObject({ state: 'finished', mark: 3, max: 3 });
+    expect((await assignedReleases(as))[0]).toMatchObject({ state: 'finished', mark: 3, max: 3 });
     must(
       await setAllowance(odile, releaseId, as.person.id, {
         moreMinutes: 0,
@@ -345,14 +351,14 @@ describe('a release', () => {
     await sat.take(sat.put('barley', 'dry'));
     await sat.take(sat.put('poppy', 'moist'));
     // A clock that runs an hour fast shuts it; what was placed is checked.
-    expect(must(await sit(later(as, 60), releaseId)).finished).toMatchObject({ total: { mark: 1 } });
-    expect(await sit(as, releaseId)).toMatchObject({ value: { open: null } });
+    expect(must(await openRelease(later(as, 60), releaseId)).finished).toMatchObject({ total: { mark: 1 } });
+    expect(await openRelease(as, releaseId)).toMatchObject({ value: { open: null } });
     const again = (who: As<Teacher>, minutes: number | null) => reopen(who, releaseId, sat.view.id, minutes);
     expect(await again(fern, 5)).toMatchObject({ code: 'notFound' });
     expect(await again(odile, null)).toMatchObject({ code: 'invalid', problems: [{ path: 'minutes' }] });
     must(await again(odile, 5));
     must(await again(odile, 5));
-    const open = must(await sit(as, releaseId)).open;
+    const open = must(await openRelease(as, releaseId)).open;
     expect(open?.id).toBe(sat.view.id);
     expect(open?.ends?.seconds).toBeGreaterThan(4 * 60);
     expect(open?.ends?.seconds).toBeLessThanOrEqual(5 * 60);
@@ -374,7 +380,7 @@ describe('a release', () => {
     const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
     const releaseId = await give(
       courseId,
-      { tells: 'verdicts', tellsWhen: 'closed', closesAt: inMinutes(60) },
+      { feedbackLevel: 'verdicts', feedbackTime: 'closed', closesAt: inMinutes(60) },
       { judging: 'onLand', feedback: { right: say('Well done.'), partly: say('Partly.'), wrong: null } },
     );
     const sitting = await sitter(as, releaseId);
@@ -386,14 +392,17 @@ describe('a release', () => {
       review: false,
       questions: [{ earned: null, fullMarks: null, reckoning: null }],
     });
-    expect(must(await sit(as, releaseId, 0)).open).toBeNull();
-    expect((await releasesFor(as))[0]).toMatchObject({ mark: null });
+    expect(must(await openRelease(as, releaseId, 0)).open).toBeNull();
+    expect((await assignedReleases(as))[0]).toMatchObject({ mark: null });
     expect(
       must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id),
     ).toMatchObject({ mark: 1, max: 3 });
     const then = later(as, 61);
-    expect(must(await sit(then, releaseId)).finished).toMatchObject({ total: { mark: 1, max: 3 }, review: true });
-    const again = must(await sit(then, releaseId, 0)).open;
+    expect(must(await openRelease(then, releaseId)).finished).toMatchObject({
+      total: { mark: 1, max: 3 },
+      review: true,
+    });
+    const again = must(await openRelease(then, releaseId, 0)).open;
     expect(again).toMatchObject({
       ended: true,
       place: { finished: true },
@@ -419,9 +428,9 @@ describe('a release', () => {
     expect(await change({ opensAt: inMinutes(10), closesAt: inMinutes(5) })).toEqual(['closesAt']);
     expect(await change({ dueAt: inMinutes(10), closesAt: inMinutes(5) })).toEqual(['dueAt']);
     expect(await change({ unitId: randomUUID(), categoryId: randomUUID() })).toEqual(['unitId', 'categoryId']);
-    expect(await change({ tells: 'nothing' })).toEqual(['tellsWhen']);
-    expect(await change({ tellsWhen: 'finished' })).toEqual(['tellsWhen']);
-    expect(await change({ tells: 'verdicts' })).toEqual([]);
+    expect(await change({ feedbackLevel: 'nothing' })).toEqual(['feedbackTime']);
+    expect(await change({ feedbackTime: 'finished' })).toEqual(['feedbackTime']);
+    expect(await change({ feedbackLevel: 'verdicts' })).toEqual([]);
     expect(await changeSettings(fern, releaseId, DEFAULT_SETTINGS)).toMatchObject({ code: 'notFound' });
   });
 });

@@ -9,8 +9,8 @@ import type { App } from '../src/server/app';
 import { requestCount } from '../src/server/database/accountTables';
 import { canWrite, openDatabase } from '../src/server/database/open';
 import { edition, move } from '../src/server/database/tables';
-import { takeMoves } from '../src/server/sittings/moves';
-import { sit } from '../src/server/sittings/sitting';
+import { receiveMoves } from '../src/server/sittings/moves';
+import { openRelease } from '../src/server/sittings/openRelease';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 
 let app: App;
@@ -135,10 +135,10 @@ describe('the record', () => {
     const courseId = await course(odile);
     const wren = await learner(odile, courseId, 'wren');
     const releaseId = await release(odile, courseId, seeds());
-    const { open } = must(await sit(wren, releaseId));
+    const { open } = must(await openRelease(wren, releaseId));
     const sitting = open as NonNullable<typeof open>;
     must(
-      await takeMoves(wren, sitting.id, wren.person.id, {
+      await receiveMoves(wren, sitting.id, wren.person.id, {
         question: 0,
         after: 0,
         moves: [{ id: randomUUID(), kind: 'reset' }],

@@ -11,7 +11,7 @@ import { publish } from '../src/server/releases/publish';
 import { reportOf } from '../src/server/releases/report';
 import { setAllowance } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
-import { keepNew } from '../src/server/vault/questions';
+import { saveNew } from '../src/server/vault/questions';
 import { course, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -41,7 +41,7 @@ async function give(title: string, settings: Partial<ReleaseSettings> = {}): Pro
       },
     ],
   });
-  must(await keepNew(odile, question));
+  must(await saveNew(odile, question));
   return must(await publish(odile, { id: randomUUID(), courseId, settings, questionId: question.id, revision: 1 })).id;
 }
 async function answer(as: As<Learner>, releaseId: string, ...dry: string[]): Promise<void> {

@@ -7,8 +7,8 @@ import { edition, job } from '../src/server/database/tables';
 import { addJob, endJob, failLost, LEASE_MS, openJob, takeJob } from '../src/server/jobs/jobs';
 import { startJobs } from '../src/server/jobs/runner';
 import { beginPublishing, publish } from '../src/server/releases/publish';
-import { keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { saveNew } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, must, seeds, teacher, testApp } from './support/app';
 
 let app: App;
@@ -56,10 +56,10 @@ describe('publishing', () => {
   const hard = (i: number) => seeds({ title: `Question ${i}`, show: { modelAnswer: 'atTheEnd' } });
   async function setOf(n: number): Promise<string> {
     const questions = Array.from({ length: n }, (_, i) => hard(i));
-    for (const one of questions) must(await keepNew(odile, one));
+    for (const one of questions) must(await saveNew(odile, one));
     const id = randomUUID();
     must(await makeSet(odile, id, 'Hard'));
-    must(await keepSet(odile, id, { title: 'Hard', goBack: true, sections: inOrder(questions.map((one) => one.id)) }));
+    must(await saveSet(odile, id, { title: 'Hard', goBack: true, sections: inOrder(questions.map((one) => one.id)) }));
     return id;
   }
 
@@ -69,7 +69,7 @@ describe('publishing', () => {
     const id = randomUUID();
     expect(must(await beginPublishing(odile, { id, courseId, setId }))).toEqual({ id, job: id });
     must(await beginPublishing(odile, { id, courseId, setId }));
-    must(await keepSet(odile, setId, { title: 'Changed since', goBack: true, sections: [] }));
+    must(await saveSet(odile, setId, { title: 'Changed since', goBack: true, sections: [] }));
     const runner = startJobs(app);
     runner.wake();
     await expect.poll(async () => must(await openJob(odile, id)).state, { timeout: 20_000 }).toBe('done');
@@ -87,7 +87,7 @@ describe('publishing', () => {
 
   it('where nothing has to be found it is done at once', async () => {
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     const id = randomUUID();
     expect(
       must(await beginPublishing(odile, { id, courseId: await course(odile), questionId: question.id, revision: 1 })),
@@ -97,7 +97,7 @@ describe('publishing', () => {
   it('says which media are missing', async () => {
     const hash = 'f'.repeat(64);
     const question = seeds({ media: { ear: { hash, kind: 'picture', description: 'An ear', weight: 10 } } });
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     expect(
       await publish(odile, { id: randomUUID(), courseId: await course(odile), questionId: question.id, revision: 1 }),
     ).toMatchObject({

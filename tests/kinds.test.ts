@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { publish } from '../src/server/releases/publish';
-import { keepNew } from '../src/server/vault/questions';
+import { saveNew } from '../src/server/vault/questions';
 import { course, learner, must, release, teacher, testApp } from './support/app';
 import { seeds } from './support/seeds';
 import { sitter } from './support/sitting';
@@ -200,7 +200,7 @@ describe('hidden zones', () => {
 
 describe('publishing', () => {
   const tried = async (question: Record<string, unknown>) => {
-    const { id } = must(await keepNew(odile, seeds(question)));
+    const { id } = must(await saveNew(odile, seeds(question)));
     return publish(odile, { id: randomUUID(), courseId, questionId: id, revision: 1 });
   };
 

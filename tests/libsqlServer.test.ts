@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDatabase } from '../src/server/database/open';
-import { takeMoves } from '../src/server/sittings/moves';
-import { sit } from '../src/server/sittings/sitting';
+import { receiveMoves } from '../src/server/sittings/moves';
+import { openRelease } from '../src/server/sittings/openRelease';
 import { editQuestion, openQuestion } from '../src/server/vault/questions';
 import { type LibsqlServer, libsqlServer } from './standins/libsqlServer';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
@@ -33,10 +33,10 @@ describe('over a libSQL server', () => {
     );
     expect(must(await openQuestion(odile, question.id)).question.title).toBe('Changed');
 
-    const { open } = must(await sit(wren, releaseId));
+    const { open } = must(await openRelease(wren, releaseId));
     const sitting = open as NonNullable<typeof open>;
     const answer = must(
-      await takeMoves(wren, sitting.id, wren.person.id, {
+      await receiveMoves(wren, sitting.id, wren.person.id, {
         question: 0,
         after: 0,
         moves: [{ id: randomUUID(), kind: 'check' }],

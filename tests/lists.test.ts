@@ -3,8 +3,8 @@ import { afterEach, beforeEach, expect, it } from 'vitest';
 import { newStockList, stockListContent } from '../src/contract';
 import { drawnFrom } from '../src/core/kinds';
 import type { As, Teacher } from '../src/server/context';
-import { takeMedium } from '../src/server/media/media';
-import { keepList, listLists, makeList, removeList } from '../src/server/vault/lists';
+import { storeMedium } from '../src/server/media/media';
+import { listLists, makeList, removeList, saveList } from '../src/server/vault/lists';
 import { must, teacher, testApp } from './support/app';
 
 let done: () => void;
@@ -28,9 +28,9 @@ it('a stock list is made once, kept as it is changed, and taken away; it is its 
   for (let i = 0; i < 2; i++) must(await makeList(odile, { id, title: 'Seeds', rows: ROWS }));
   expect(await listLists(odile)).toMatchObject([{ id, title: 'Seeds', rows: ROWS }]);
   expect(await makeList(other, { id, title: 'Mine', rows: [['x']] })).toMatchObject({ ok: false, code: 'notFound' });
-  expect(await keepList(other, id, { title: 'Mine', rows: [['x']] })).toMatchObject({ ok: false, code: 'notFound' });
+  expect(await saveList(other, id, { title: 'Mine', rows: [['x']] })).toMatchObject({ ok: false, code: 'notFound' });
   must(await removeList(other, id));
-  must(await keepList(odile, id, { title: 'Seeds again', rows: [...ROWS, ['Oat', 'dry']] }));
+  must(await saveList(odile, id, { title: 'Seeds again', rows: [...ROWS, ['Oat', 'dry']] }));
   expect((await listLists(odile))[0]).toMatchObject({ title: 'Seeds again', rows: { length: 3 } });
   expect(await listLists(other)).toEqual([]);
   must(await removeList(odile, id));
@@ -71,7 +71,7 @@ it('a list’s pictures are its owner’s own', async () => {
     '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="10" height="10"/></svg>',
   );
   const { hash, weight } = must(
-    await takeMedium(odile, {
+    await storeMedium(odile, {
       name: 'ear.svg',
       claimed: 'image/svg+xml',
       bytes: svg,
@@ -84,7 +84,7 @@ it('a list’s pictures are its owner’s own', async () => {
   expect(await listLists(odile)).toMatchObject([{ pictures }]);
   for (const refused of [
     await makeList(other, { id: randomUUID(), title: 'Seeds', rows: ROWS, pictures }),
-    await keepList(odile, id, {
+    await saveList(odile, id, {
       title: 'Seeds',
       rows: ROWS,
       pictures: [{ ...pictures[0], hash: 'b'.repeat(64) } as never],

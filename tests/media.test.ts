@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { As, Teacher } from '../src/server/context';
-import { listMedia, readMedium, takeMedium } from '../src/server/media/media';
+import { listMedia, readMedium, storeMedium } from '../src/server/media/media';
 import { teacher, testApp } from './support/app';
 import { seeds, subsetSum } from './support/seeds';
 
@@ -62,7 +62,7 @@ describe('media', () => {
   });
   afterAll(() => end());
 
-  const take = (name: string, claimed: string, bytes: Uint8Array) => takeMedium(odile, { name, claimed, bytes, room });
+  const take = (name: string, claimed: string, bytes: Uint8Array) => storeMedium(odile, { name, claimed, bytes, room });
   const refused = async (name: string, claimed: string, bytes: Uint8Array) => {
     const result = await take(name, claimed, bytes);
     return result.ok ? 'taken' : `${result.code}: ${result.problems?.[0]?.message}`;
@@ -90,7 +90,7 @@ describe('media', () => {
     if (!first.ok) throw new Error('not taken');
     expect((await listMedia(odile)).filter(({ hash }) => hash === first.value.hash)).toHaveLength(1);
     expect(await readMedium(other, first.value.hash)).toMatchObject({ ok: false, code: 'notFound' });
-    expect(await takeMedium(other, { name: 'c.png', claimed: 'image/png', bytes, room })).toEqual(first);
+    expect(await storeMedium(other, { name: 'c.png', claimed: 'image/png', bytes, room })).toEqual(first);
     expect(await readMedium(other, first.value.hash)).toMatchObject({ ok: true });
   });
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
-  inSilence,
+  applyBatch,
+  deferFeedback,
   learnerEdition,
   movesView,
   type Question,
@@ -9,7 +10,6 @@ import {
   random,
   type SentMove,
   seedOf,
-  takeSent,
   untouched,
 } from '../src/core';
 import { KINDS, parseQuestion } from '../src/core/document';
@@ -80,7 +80,7 @@ function* sent(question: Question): Generator<string> {
   let standing = untouched(model);
   let n = 0;
   const told = (...moves: Record<string, unknown>[]) => {
-    const took = takeSent(
+    const took = applyBatch(
       model,
       edition.names,
       standing,
@@ -176,7 +176,7 @@ describe.each(KINDS)('%s: before a check nothing that a learner is sent follows 
           if (!deferred && rules.welcome === 'keyed' && example.zones.some(({ hidden }) => !hidden)) continue;
           const ruled = withRules({ ...example, judging: deferred ? example.judging : 'onCheck' }, rules);
           if (!ruled) continue;
-          const as = (question: Question) => (deferred ? inSilence(question) : question);
+          const as = (question: Question) => (deferred ? deferFeedback(question) : question);
           n += expectSame(as(ruled), as(otherwise(ruled)));
           if (ruled.zones.some(({ hidden }) => hidden)) n += expectSame(as(ruled), as(hiddenElsewhere(ruled)));
         }

@@ -4,10 +4,10 @@ import { strToU8, unzipSync, type Zippable, zipSync } from 'fflate';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { pack, unpack } from '../src/formats/package';
 import type { As, Teacher } from '../src/server/context';
-import { takeMedium } from '../src/server/media/media';
+import { storeMedium } from '../src/server/media/media';
 import { listVault } from '../src/server/vault/listing';
-import { changeMany, keepNew, openQuestion } from '../src/server/vault/questions';
-import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
+import { changeMany, openQuestion, saveNew } from '../src/server/vault/questions';
+import { makeSet, openSet, saveSet } from '../src/server/vault/sets';
 import { listShelves, makeShelf } from '../src/server/vault/shelves';
 import { must, seeds, teacher, testApp } from './support/app';
 import { exported, imported } from './support/packages';
@@ -30,14 +30,14 @@ const SVG = Buffer.from(
 /** A shelf with one on it, a question on each with a picture and a tag, and a set of both with a source. */
 async function vault(as: As<Teacher>) {
   const { hash, weight } = must(
-    await takeMedium(as, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: SVG, room: { width: 100, height: 100 } }),
+    await storeMedium(as, { name: 'ear.svg', claimed: 'image/svg+xml', bytes: SVG, room: { width: 100, height: 100 } }),
   );
   const top = must(await makeShelf(as, { id: randomUUID(), title: 'Top', parentId: null })).id;
   const inner = must(await makeShelf(as, { id: randomUUID(), title: 'Inner', parentId: top })).id;
   const media = { ear: { hash, kind: 'picture', description: 'An ear', weight } } as never;
   const ids = [randomUUID(), randomUUID()] as [string, string];
-  must(await keepNew(as, seeds({ id: ids[0], title: 'First', media }), top));
-  must(await keepNew(as, seeds({ id: ids[1], title: 'Second' }), inner));
+  must(await saveNew(as, seeds({ id: ids[0], title: 'First', media }), top));
+  must(await saveNew(as, seeds({ id: ids[1], title: 'Second' }), inner));
   must(await changeMany(as, { ids: [ids[0]], addTags: ['week 1'] }));
   const set = randomUUID();
   must(await makeSet(as, set, 'Both'));
@@ -50,7 +50,7 @@ async function vault(as: As<Teacher>) {
     questions: [ids[1]],
   };
   must(
-    await keepSet(as, set, {
+    await saveSet(as, set, {
       title: 'Both',
       goBack: false,
       sections: [{ title: 'One', draw: null, questions: ids.map((one) => ({ id: one, points: 2 })) }],

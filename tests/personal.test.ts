@@ -7,8 +7,8 @@ import { listAudit } from '../src/server/courses/audit';
 import { setTeacher } from '../src/server/courses/courses';
 import { openGradebook, setMark } from '../src/server/courses/gradebook';
 import { saveGroup, setMember } from '../src/server/courses/parts';
-import { dataOf, eraseLearner, listLeft, myData } from '../src/server/courses/personal';
-import { takeOff } from '../src/server/courses/roster';
+import { dataOf, eraseLearner, listFormerLearners, myData } from '../src/server/courses/personal';
+import { removeLearner } from '../src/server/courses/roster';
 import { requestCount, user } from '../src/server/database/accountTables';
 import { audit, courseLearner, move, regrade, sitting, standing } from '../src/server/database/tables';
 import { analysisOf } from '../src/server/releases/analysis';
@@ -34,7 +34,7 @@ async function answer(as: As<Learner>, releaseId: string) {
   const sat = await sitter(as, releaseId);
   await sat.take(sat.put('barley', 'dry'));
   await sat.take(sat.drop('acorn', 100, 100));
-  if (!sat.view.place.quiet) await sat.take(sat.move({ kind: 'check' }));
+  if (!sat.view.place.deferred) await sat.take(sat.move({ kind: 'check' }));
   must(await finish(as, sat.view.id));
   return sat.view.id;
 }
@@ -115,7 +115,7 @@ describe('what is kept of a learner', () => {
         courseId: second,
         questionId: question.id,
         revision: 1,
-        settings: { tells: 'nothing', title: 'Secret' },
+        settings: { feedbackLevel: 'nothing', title: 'Secret' },
       }),
     ).id;
     await answer(ines, untold);
@@ -210,11 +210,14 @@ describe('what is kept of a learner', () => {
     expect(await dataOf(odile, elsewhere, ines.person.id)).toMatchObject({ code: 'notFound' });
     expect(await eraseLearner(odile, elsewhere, ines.person.id)).toMatchObject({ code: 'notFound' });
     // Who left is still to be found, as long as something is kept of them.
-    expect(must(await listLeft(odile, courseId))).toEqual([]);
-    must(await takeOff(odile, courseId, [ines.person.id, other.person.id]));
-    expect(must(await listLeft(odile, courseId)).map(({ id }) => id)).toEqual([ines.person.id, other.person.id]);
+    expect(must(await listFormerLearners(odile, courseId))).toEqual([]);
+    must(await removeLearner(odile, courseId, [ines.person.id, other.person.id]));
+    expect(must(await listFormerLearners(odile, courseId)).map(({ id }) => id)).toEqual([
+      ines.person.id,
+      other.person.id,
+    ]);
     must(await eraseLearner(odile, courseId, ines.person.id));
-    expect(must(await listLeft(odile, courseId)).map(({ id }) => id)).toEqual([other.person.id]);
+    expect(must(await listFormerLearners(odile, courseId)).map(({ id }) => id)).toEqual([other.person.id]);
   });
 
   it('is kept from everything but erasing by the database itself', async () => {
@@ -231,7 +234,7 @@ describe('a learner who was taken off', () => {
     const tam = await learner(odile, courseId, `late.${++n}`);
     const sat = await sitter(tam, releaseId);
     await sat.take(sat.put('barley', 'dry'));
-    must(await takeOff(odile, courseId, [tam.person.id]));
+    must(await removeLearner(odile, courseId, [tam.person.id]));
     expect(await sat.send(1, sat.put('poppy', 'dry'))).toMatchObject({ ok: false, code: 'notFound' });
   });
 });

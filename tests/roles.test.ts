@@ -15,13 +15,13 @@ import { remove } from '../src/server/courses/removals';
 import { session, user } from '../src/server/database/accountTables';
 import { errors } from '../src/server/errors';
 import { addJob } from '../src/server/jobs/jobs';
-import { takeMedium } from '../src/server/media/media';
+import { storeMedium } from '../src/server/media/media';
 import { makeEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
 import { finish } from '../src/server/sittings/finish';
 import { makeList } from '../src/server/vault/lists';
-import { keepNew, setDeleted } from '../src/server/vault/questions';
-import { keepSet, makeSet } from '../src/server/vault/sets';
+import { saveNew, setDeleted } from '../src/server/vault/questions';
+import { makeSet, saveSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { operation } from './support/apiDocument';
 import { course, inOrder, learner, must, release, seeds, teacher, testApp } from './support/app';
@@ -98,7 +98,7 @@ beforeAll(async () => {
   ])) as [As<Learner>, As<Learner>, As<Learner>];
   await release(elsewhere, other, seeds({ title: 'Elsewhere' }));
   const medium = must(
-    await takeMedium(owner, {
+    await storeMedium(owner, {
       name: 'leaf.svg',
       claimed: 'image/svg+xml',
       bytes: Buffer.from(PLANT),
@@ -110,14 +110,14 @@ beforeAll(async () => {
     media: { leaf: { kind: 'picture', hash: medium.hash, description: 'A leaf', weight: medium.weight } },
     fixtures: [{ id: 'leaf', type: 'picture', media: 'leaf', x: 0, y: 0, w: 10, h: 10 }],
   });
-  must(await keepNew(owner, question));
+  must(await saveNew(owner, question));
   of.question = question.id;
   const binned = seeds({ title: 'In the bin' });
-  must(await keepNew(owner, binned));
+  must(await saveNew(owner, binned));
   must(await setDeleted(owner, binned.id, true));
   of.shelf = must(await makeShelf(owner, { id: randomUUID(), title: 'Drying', parentId: null })).id;
   const plain = seeds({ title: 'On a shelf' });
-  must(await keepNew(owner, plain, of.shelf));
+  must(await saveNew(owner, plain, of.shelf));
   must(await shareShelf(owner, of.shelf, { username: 'colleague', right: 'use' }));
   of.list = must(await makeList(owner, { id: randomUUID(), title: 'Seeds', rows: [['barley']] })).id;
   of.set = must(await makeSet(owner, randomUUID(), 'Week one')).id;
@@ -130,7 +130,7 @@ beforeAll(async () => {
     questions: [question.id],
   };
   must(
-    await keepSet(owner, of.set, {
+    await saveSet(owner, of.set, {
       title: 'Week one',
       goBack: true,
       sections: inOrder([question.id, plain.id]),
@@ -173,7 +173,7 @@ beforeAll(async () => {
   await invite(owner, of.course, [{ id: three.person.id, groups: [] }]);
   await app.db.update(user).set({ isAdmin: true }).where(eq(user.id, owner.person.id));
   must(
-    await takeMedium(owner, {
+    await storeMedium(owner, {
       name: 'unused.svg',
       claimed: 'image/svg+xml',
       bytes: Buffer.from(PLANT.replaceAll('9', '7')),
@@ -206,7 +206,14 @@ const inCourse = (more: Record<string, string> = {}) => ({ id: of.course, ...mor
 const at =
   (id: () => string, more: Partial<Asking> = {}) =>
   () => ({ params: { id: id() }, ...more });
-const settings = { from: 1, sittings: 1, counts: 'best', practice: false, tells: 'modelAnswer', tellsWhen: 'atOnce' };
+const settings = {
+  from: 1,
+  sittings: 1,
+  counts: 'best',
+  practice: false,
+  feedbackLevel: 'modelAnswer',
+  feedbackTime: 'atOnce',
+};
 const empty = { from: 2, title: 'Another name', goBack: true, sections: [] };
 
 const ROWS: Readonly<Record<string, Row>> = {

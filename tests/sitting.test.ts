@@ -4,15 +4,15 @@ import type { ReleaseSettings } from '../src/contract';
 import type { Question } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
-import { takeMedium } from '../src/server/media/media';
-import { releasesFor } from '../src/server/releases/mine';
+import { storeMedium } from '../src/server/media/media';
+import { assignedReleases } from '../src/server/releases/assignedReleases';
 import { type Content, publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { finish } from '../src/server/sittings/finish';
 import { sittingMedium, sittingSource } from '../src/server/sittings/media';
-import { goTo, sit } from '../src/server/sittings/sitting';
-import { keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
+import { goTo, openRelease } from '../src/server/sittings/openRelease';
+import { saveNew } from '../src/server/vault/questions';
+import { makeSet, openSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -38,7 +38,7 @@ async function give(content: Content, settings: Partial<ReleaseSettings> = {}): 
 }
 async function question(changes: Record<string, unknown> = {}, time = {}): Promise<string> {
   const made = seeds(changes);
-  must(await keepNew(odile, made));
+  must(await saveNew(odile, made));
   return give({ questionId: made.id, revision: 1 }, time);
 }
 async function setOf(
@@ -48,9 +48,9 @@ async function setOf(
   sections = inOrder(questions.map((one) => one.id)),
 ): Promise<string> {
   const id = randomUUID();
-  for (const one of questions) must(await keepNew(odile, one));
+  for (const one of questions) must(await saveNew(odile, one));
   must(await makeSet(odile, id, 'Drying and storing'));
-  must(await keepSet(odile, id, { title: 'Drying and storing', goBack, sections }));
+  must(await saveSet(odile, id, { title: 'Drying and storing', goBack, sections }));
   return give({ setId: id }, time);
 }
 /** The same person at another time. */
@@ -97,7 +97,7 @@ describe('what a learner is told', () => {
       total: null,
       questions: [{ reckoning: null, fullMarks: null }],
     });
-    expect((await releasesFor(as)).find(({ id }) => id === releaseId)).toMatchObject({
+    expect((await assignedReleases(as)).find(({ id }) => id === releaseId)).toMatchObject({
       mark: null,
       max: null,
       state: 'finished',
@@ -246,7 +246,7 @@ describe('a set', () => {
       expect(reckoning?.lines.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(reckoning?.mark ?? NaN, 9);
     expect(await finish(as, first.view.id)).toEqual({ ok: true, value: summary });
     expect(await second.send(4, second.put('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
-    expect(must(await sit(as, releaseId)).finished).toMatchObject({ total: { mark: 3, max: 6 } });
+    expect(must(await openRelease(as, releaseId)).finished).toMatchObject({ total: { mark: 3, max: 6 } });
     const row = must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id);
     expect(row).toMatchObject({ mark: 3, max: 6, tries: 2, state: 'ended' });
     // What was never come to cannot be looked at again.
@@ -291,7 +291,7 @@ describe('a set', () => {
       expect(
         must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === as.person.id),
       ).toMatchObject({ mark: 4.5, max: 15, state: 'ended' });
-      expect((await releasesFor(as))[0]).toMatchObject({ questions: 3, mark: 4.5, max: 15 });
+      expect((await assignedReleases(as))[0]).toMatchObject({ questions: 3, mark: 4.5, max: 15 });
     }
     // Ten draws there are; that eight sittings all have the same one has a chance of 1 in 10^7.
     expect(drawn.size).toBeGreaterThan(1);
@@ -300,22 +300,22 @@ describe('a set', () => {
   it('holds only the teacher’s own questions, each once', async () => {
     const id = randomUUID();
     const [mine, theirs] = [seeds(), seeds()];
-    must(await keepNew(odile, mine));
-    must(await keepNew(other, theirs));
+    must(await saveNew(odile, mine));
+    must(await saveNew(other, theirs));
     must(await makeSet(odile, id, 'Mine'));
     const content = (...questions: string[]) => ({ title: 'Mine', goBack: true, sections: inOrder(questions) });
-    expect(await keepSet(odile, id, content(mine.id, theirs.id))).toMatchObject({
+    expect(await saveSet(odile, id, content(mine.id, theirs.id))).toMatchObject({
       code: 'invalid',
       problems: [{ path: 'sections[0].questions[1]' }],
     });
-    expect(await keepSet(odile, id, content(mine.id, mine.id))).toMatchObject({ code: 'invalid' });
-    expect(await keepSet(other, id, content(theirs.id))).toMatchObject({ code: 'notFound' });
+    expect(await saveSet(odile, id, content(mine.id, mine.id))).toMatchObject({ code: 'invalid' });
+    expect(await saveSet(other, id, content(theirs.id))).toMatchObject({ code: 'notFound' });
     expect(await openSet(other, id)).toMatchObject({ code: 'notFound' });
     expect(await publish(odile, { id: randomUUID(), courseId, setId: id })).toMatchObject({
       code: 'notReady',
       problems: [{ path: 'questions' }],
     });
-    must(await keepSet(odile, id, content(mine.id)));
+    must(await saveSet(odile, id, content(mine.id)));
     expect(must(await openSet(odile, id)).sections).toEqual([
       { title: '', draw: null, questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null }] },
     ]);
@@ -341,7 +341,7 @@ describe('time', () => {
     const late = at(as, later(11));
     const { put: putLate, send } = { put, send: (await sitterAt(late, view.id)).send };
     expect(await send(1, putLate('poppy', 'dry'))).toMatchObject({ code: 'sittingFinished' });
-    expect(must(await sit(late, releaseId)).finished).toMatchObject({
+    expect(must(await openRelease(late, releaseId)).finished).toMatchObject({
       finishedAt: later(10),
       total: { mark: 1, max: 3 },
     });
@@ -353,8 +353,8 @@ describe('time', () => {
     const { view, take, put } = await sitter(as, releaseId);
     expect(view.ends?.at).toBe(later(30).toISOString());
     await take(put('barley', 'dry'));
-    expect(await sit(idle, releaseId)).toMatchObject({ code: 'releaseClosed' });
-    expect((await releasesFor(idle)).find(({ id }) => id === releaseId)?.state).toBe('closed');
+    expect(await openRelease(idle, releaseId)).toMatchObject({ code: 'releaseClosed' });
+    expect((await assignedReleases(idle)).find(({ id }) => id === releaseId)?.state).toBe('closed');
     // The teacher looks: what has run out is what it came to.
     const row = must(await resultsOf(at(odile, later(40)), releaseId)).rows.find(
       ({ learnerId }) => learnerId === as.person.id,
@@ -365,10 +365,10 @@ describe('time', () => {
 
 /** Moves sent by somebody whose page is still open. */
 async function sitterAt(as: As<Learner>, sittingId: string) {
-  const { takeMoves } = await import('../src/server/sittings/moves');
+  const { receiveMoves } = await import('../src/server/sittings/moves');
   return {
-    send: (after: number, ...moves: Parameters<typeof takeMoves>[3]['moves'][number][]) =>
-      takeMoves(as, sittingId, as.person.id, { question: 0, after, moves }),
+    send: (after: number, ...moves: Parameters<typeof receiveMoves>[3]['moves'][number][]) =>
+      receiveMoves(as, sittingId, as.person.id, { question: 0, after, moves }),
   };
 }
 
@@ -381,7 +381,7 @@ describe('media of a sitting', () => {
   it('go by drawn names, to the learner alone, those of feedback not before a try', async () => {
     const keep = async (colour: string) =>
       must(
-        await takeMedium(odile, {
+        await storeMedium(odile, {
           name: `${colour}.svg`,
           claimed: 'image/svg+xml',
           bytes: svg(colour),
@@ -417,7 +417,7 @@ describe('media of a sitting', () => {
       .png()
       .toBuffer();
     const kept = must(
-      await takeMedium(odile, { name: 'plan.png', claimed: 'image/png', bytes, room: { width: 960, height: 540 } }),
+      await storeMedium(odile, { name: 'plan.png', claimed: 'image/png', bytes, room: { width: 960, height: 540 } }),
     );
     const releaseId = await question({
       media: { plan: { hash: kept.hash, kind: 'picture', decorative: true } },
@@ -448,16 +448,16 @@ describe('a source', () => {
 
   it('stands beside the questions that are named, and goes to learners only once they have come to one of them', async () => {
     const ids: string[] = [];
-    for (let i = 0; i < 2; i++) ids.push(must(await keepNew(odile, seeds({ id: randomUUID() }))).id);
+    for (let i = 0; i < 2; i++) ids.push(must(await saveNew(odile, seeds({ id: randomUUID() }))).id);
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'With a source'));
     const sources = [source([ids[1] as string], { captions: CAPTIONS })];
-    must(await keepSet(odile, setId, { title: 'With a source', goBack: true, sections: inOrder(ids), sources }));
+    must(await saveSet(odile, setId, { title: 'With a source', goBack: true, sections: inOrder(ids), sources }));
     expect(must(await openSet(odile, setId)).sources).toEqual(sources);
     const releaseId = randomUUID();
     must(await publish(odile, { id: releaseId, courseId, setId }));
     const wren = await learner(odile, courseId, `source-${n++}`);
-    const open = must(await sit(wren, releaseId)).open;
+    const open = must(await openRelease(wren, releaseId)).open;
     expect(open?.sources).toEqual([]);
     const captions = () => sittingSource(wren, open?.id ?? '', 0, 'captions', null);
     expect(await captions()).toMatchObject({ ok: false, code: 'notFound' });
@@ -479,7 +479,7 @@ describe('a source', () => {
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'Faulty'));
     const refused = async (more: Record<string, unknown>) =>
-      keepSet(odile, setId, { title: 'Faulty', goBack: true, sections: [], sources: [source([], more)] });
+      saveSet(odile, setId, { title: 'Faulty', goBack: true, sections: [], sources: [source([], more)] });
     expect(await refused({ text: ' ' })).toMatchObject({ ok: false, problems: [{ path: 'sources[0]' }] });
     expect(await refused({ medium: { hash: 'a'.repeat(64), kind: 'film', description: '' } })).toMatchObject({
       ok: false,

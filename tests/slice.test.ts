@@ -5,13 +5,13 @@ import { resetLearnerPassword } from '../src/server/accounts/people';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { openCourse } from '../src/server/courses/courses';
-import { releasesFor } from '../src/server/releases/mine';
+import { assignedReleases } from '../src/server/releases/assignedReleases';
 import { publish } from '../src/server/releases/publish';
 import { resultsCsv, resultsOf } from '../src/server/releases/results';
-import { takeMoves } from '../src/server/sittings/moves';
-import { sit } from '../src/server/sittings/sitting';
+import { receiveMoves } from '../src/server/sittings/moves';
+import { openRelease } from '../src/server/sittings/openRelease';
 import { listVault } from '../src/server/vault/listing';
-import { copyQuestion, editQuestion, keepNew, openQuestion, setDeleted } from '../src/server/vault/questions';
+import { copyQuestion, editQuestion, openQuestion, saveNew, setDeleted } from '../src/server/vault/questions';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -37,7 +37,7 @@ const title = (to: string, from = 'x') => [{ type: 'setQuestion' as const, field
 describe('a question in the Vault', () => {
   it('takes edits on the revision they were made on, each batch once', async () => {
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     const batch = { id: randomUUID(), from: 1, edits: title('Second') };
     expect(must(await editQuestion(odile, question.id, batch)).revision).toBe(2);
     expect(must(await editQuestion(odile, question.id, batch)).revision).toBe(2);
@@ -51,7 +51,7 @@ describe('a question in the Vault', () => {
 
   it('stays as it was when an edit would break it', async () => {
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     const broken = {
       id: randomUUID(),
       from: 1,
@@ -69,7 +69,7 @@ describe('a question in the Vault', () => {
 
   it('is nobody else’s', async () => {
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     const none = { ok: false, code: 'notFound' };
     expect(await openQuestion(other, question.id)).toMatchObject(none);
     expect(await editQuestion(other, question.id, { id: randomUUID(), from: 1, edits: title('Mine') })).toMatchObject(
@@ -77,13 +77,13 @@ describe('a question in the Vault', () => {
     );
     expect(await setDeleted(other, question.id, true)).toMatchObject(none);
     expect(await copyQuestion(other, question.id, randomUUID())).toMatchObject(none);
-    expect(await keepNew(other, question)).toMatchObject(none);
+    expect(await saveNew(other, question)).toMatchObject(none);
     expect((await listVault(other, {})).rows.some(({ id }) => id === question.id)).toBe(false);
   });
 
   it('can be deleted and brought back, and copied', async () => {
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     must(await setDeleted(odile, question.id, true));
     expect(await openQuestion(odile, question.id)).toMatchObject({ code: 'notFound' });
     must(await setDeleted(odile, question.id, false));
@@ -100,21 +100,21 @@ describe('publishing', () => {
     const question = seeds();
     const releaseId = await release(odile, courseId, question);
     must(await editQuestion(odile, question.id, { id: randomUUID(), from: 1, edits: title('Changed') }));
-    expect(must(await sit(wren, releaseId)).open?.question.title).toBe('Which seeds stand drying?');
+    expect(must(await openRelease(wren, releaseId)).open?.question.title).toBe('Which seeds stand drying?');
   });
 
   it('happens once for one id, only to a course of one’s own, and only with a key', async () => {
     const question = seeds({ key: [] });
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     const asked = { id: randomUUID(), courseId, questionId: question.id, revision: 1 };
     expect(await publish(odile, asked)).toMatchObject({ code: 'notReady', problems: [{ path: 'key' }] });
     const good = seeds();
-    must(await keepNew(odile, good));
+    must(await saveNew(odile, good));
     const once = { ...asked, questionId: good.id };
     must(await publish(odile, once));
     must(await publish(odile, once));
     expect(must(await openCourse(odile, courseId)).releases.filter(({ id }) => id === once.id)).toHaveLength(1);
-    must(await keepNew(other, seeds()));
+    must(await saveNew(other, seeds()));
     expect(await publish(other, once)).toMatchObject({ code: 'notFound' });
     expect(await publish(odile, { ...asked, id: randomUUID(), questionId: good.id, revision: 9 })).toMatchObject({
       code: 'questionMovedOn',
@@ -134,7 +134,7 @@ describe('a sitting', () => {
     expect(must(await send(0, first)).last).toBe(1);
     // The answer was lost: the same move again, with one more.
     expect(must(await send(0, first, put('acorn', 'moist'))).last).toBe(2);
-    const { open: again } = must(await sit(wren, (await releasesFor(wren))[0]?.id ?? ''));
+    const { open: again } = must(await openRelease(wren, (await assignedReleases(wren))[0]?.id ?? ''));
     expect(again?.id).toBe(sitting.id);
     expect(again?.board.zones.map(({ held }) => held.length)).toEqual([1, 1]);
     expect(again?.last).toBe(2);
@@ -187,11 +187,11 @@ describe('a sitting', () => {
 
   it('is only for learners of the course, and only the learner’s own', async () => {
     const { sitting } = await sitDown();
-    const releaseId = (await releasesFor(wren))[0]?.id ?? '';
-    expect(await sit(stranger, releaseId)).toMatchObject({ code: 'notFound' });
-    expect(await releasesFor(stranger)).toEqual([]);
+    const releaseId = (await assignedReleases(wren))[0]?.id ?? '';
+    expect(await openRelease(stranger, releaseId)).toMatchObject({ code: 'notFound' });
+    expect(await assignedReleases(stranger)).toEqual([]);
     expect(
-      await takeMoves(stranger, sitting.id, stranger.person.id, {
+      await receiveMoves(stranger, sitting.id, stranger.person.id, {
         question: 0,
         after: 0,
         moves: [{ id: randomUUID(), kind: 'check' }],
@@ -202,7 +202,7 @@ describe('a sitting', () => {
   it('stands in the results of its release, for its teacher alone', async () => {
     const { sitting, put, send, check } = await sitDown();
     must(await send(0, put('barley', 'dry'), check()));
-    const releaseId = (await releasesFor(wren))[0]?.id ?? '';
+    const releaseId = (await assignedReleases(wren))[0]?.id ?? '';
     const results = must(await resultsOf(odile, releaseId));
     expect(results.rows).toEqual([
       expect.objectContaining({ name: 'wren', mark: 1, max: 3, tries: 1, state: 'checked' }),

@@ -8,16 +8,16 @@ import { gradebookCsv, openGradebook, setMark } from '../src/server/courses/grad
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { removalEffects, remove, undoRemoval } from '../src/server/courses/removals';
 import type { Result } from '../src/server/errors';
+import { assignedReleases } from '../src/server/releases/assignedReleases';
 import { applyEdition, makeEdition, previewCorrection } from '../src/server/releases/corrections';
-import { releasesFor } from '../src/server/releases/mine';
 import { publish } from '../src/server/releases/publish';
 import { resultsOf } from '../src/server/releases/results';
 import { changeSettings, openSettings } from '../src/server/releases/settings';
 import { finish } from '../src/server/sittings/finish';
-import { sit } from '../src/server/sittings/sitting';
-import { keepList, makeList } from '../src/server/vault/lists';
-import { keepNew } from '../src/server/vault/questions';
-import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
+import { openRelease } from '../src/server/sittings/openRelease';
+import { makeList, saveList } from '../src/server/vault/lists';
+import { saveNew } from '../src/server/vault/questions';
+import { makeSet, openSet, saveSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
@@ -101,21 +101,21 @@ describe('a write of the whole that was made on an older revision is refused, wi
 
   it('a set, a list, the settings of a release', async () => {
     const [one, two] = [seeds({ title: 'One' }), seeds({ title: 'Two' })];
-    for (const question of [one, two]) must(await keepNew(odile, question));
+    for (const question of [one, two]) must(await saveNew(odile, question));
     const setId = randomUUID();
     must(await makeSet(odile, setId, 'Both'));
-    must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id]) }, 1));
+    must(await saveSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id]) }, 1));
     expect(
-      must(await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id, two.id]) }, 2))
+      must(await saveSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder([one.id, two.id]) }, 2))
         .revision,
     ).toBe(3);
-    expect(await keepSet(odile, setId, { title: 'One', goBack: false, sections: inOrder([one.id]) }, 2)).toMatchObject(
+    expect(await saveSet(odile, setId, { title: 'One', goBack: false, sections: inOrder([one.id]) }, 2)).toMatchObject(
       stale({ revision: 3, content: { title: 'Both' } }),
     );
     expect(must(await openSet(odile, setId)).sections[0]?.questions).toHaveLength(2);
     const list = must(await makeList(odile, { id: randomUUID(), title: 'Seeds', rows: [['barley']] })).id;
-    must(await keepList(odile, list, { title: 'Seeds', rows: [['barley'], ['oat']] }, 1));
-    expect(await keepList(odile, list, { title: 'Seeds', rows: [['rye']] }, 1)).toMatchObject(
+    must(await saveList(odile, list, { title: 'Seeds', rows: [['barley'], ['oat']] }, 1));
+    expect(await saveList(odile, list, { title: 'Seeds', rows: [['rye']] }, 1)).toMatchObject(
       stale({ revision: 2, content: { rows: [['barley'], ['oat']] } }),
     );
     const courseId = await shared();
@@ -143,7 +143,7 @@ async function graded() {
   ];
   const give = async (settings: Partial<ReleaseSettings>) => {
     const question = seeds();
-    must(await keepNew(odile, question));
+    must(await saveNew(odile, question));
     return must(await publish(odile, { id: randomUUID(), courseId, questionId: question.id, revision: 1, settings }))
       .id;
   };
@@ -198,10 +198,10 @@ describe('removing what marks and releases rest on', () => {
     });
     const id = randomUUID();
     must(await remove(odile, courseId, { id, kind: 'group', of: group.id }));
-    expect((await releasesFor(wren)).map((one) => one.id)).not.toContain(releaseId);
+    expect((await assignedReleases(wren)).map((one) => one.id)).not.toContain(releaseId);
     must(await undoRemoval(odile, courseId, id));
-    expect((await releasesFor(wren)).map((one) => one.id)).toContain(releaseId);
-    expect((await releasesFor(ash)).map((one) => one.id)).not.toContain(releaseId);
+    expect((await assignedReleases(wren)).map((one) => one.id)).toContain(releaseId);
+    expect((await assignedReleases(ash)).map((one) => one.id)).not.toContain(releaseId);
   });
 
   it('what is of another course is not there', async () => {
@@ -220,10 +220,10 @@ describe('a mark by hand', () => {
     const courseId = await course(odile);
     const setId = randomUUID();
     const questions = [seeds({ title: 'First' }), seeds({ title: 'Second' })];
-    for (const one of questions) must(await keepNew(odile, one));
+    for (const one of questions) must(await saveNew(odile, one));
     must(await makeSet(odile, setId, 'Both'));
     must(
-      await keepSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }),
+      await saveSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }),
     );
     const releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
     const [juno, arlo] = [await learner(odile, courseId, 'juno'), await learner(odile, courseId, 'arlo')];
@@ -275,13 +275,13 @@ describe('an attempt in which nothing was done', () => {
     const sat = await sitter(wren, releaseId);
     for (const item of ['barley', 'poppy']) await sat.take(sat.put(item, 'dry'));
     must(await finish(wren, sat.view.id));
-    const again = must(await sit(wren, releaseId));
+    const again = must(await openRelease(wren, releaseId));
     must(await finish(wren, again.open?.id ?? ''));
     const cell = must(await openGradebook(odile, courseId))
       .rows.find(({ learnerId }) => learnerId === wren.person.id)
       ?.cells.at(-1);
     expect(cell).toMatchObject({ points: 2, outOf: 3 });
-    expect((await releasesFor(wren)).find(({ id }) => id === releaseId)).toMatchObject({ mark: 2 });
+    expect((await assignedReleases(wren)).find(({ id }) => id === releaseId)).toMatchObject({ mark: 2 });
     expect(
       must(await resultsOf(odile, releaseId)).rows.find(({ learnerId }) => learnerId === wren.person.id),
     ).toMatchObject({ mark: 2 });

@@ -5,11 +5,11 @@ import { type Edit, type Question, setQuestion } from '../src/core';
 import type { As, Teacher } from '../src/server/context';
 import { question, questionWords } from '../src/server/database/tables';
 import { queryOf } from '../src/server/http/endpoint';
-import { readMedium, takeMedium } from '../src/server/media/media';
+import { readMedium, storeMedium } from '../src/server/media/media';
 import { publish } from '../src/server/releases/publish';
 import { listTags, listVault, usesOf } from '../src/server/vault/listing';
-import { changeMany, copyQuestion, editQuestion, emptyBin, keepNew, openQuestion } from '../src/server/vault/questions';
-import { keepSet, makeSet, openSet } from '../src/server/vault/sets';
+import { changeMany, copyQuestion, editQuestion, emptyBin, openQuestion, saveNew } from '../src/server/vault/questions';
+import { makeSet, openSet, saveSet } from '../src/server/vault/sets';
 import { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from '../src/server/vault/shelves';
 import { asMatch, wordsOf } from '../src/server/vault/words';
 import { course, inOrder, must, seeds, teacher, testApp } from './support/app';
@@ -32,7 +32,7 @@ const kept = async (
   shelfId: string | null = null,
 ): Promise<string> => {
   const id = randomUUID();
-  must(await keepNew(as, seeds({ id, title, ...more }), shelfId));
+  must(await saveNew(as, seeds({ id, title, ...more }), shelfId));
   return id;
 };
 const shelf = async (as: As<Teacher>, title: string, parentId: string | null = null): Promise<string> =>
@@ -110,7 +110,7 @@ describe('what is looked for', () => {
     expect(await titles(odile, { shelf: here })).toEqual(['Sound']);
     expect(await titles(odile, { shelf: 'none' })).toEqual(['Faulty', 'Order']);
     must(await makeSet(odile, here, 'A set'));
-    must(await keepSet(odile, here, { title: 'A set', goBack: true, sections: inOrder([faulty]) }));
+    must(await saveSet(odile, here, { title: 'A set', goBack: true, sections: inOrder([faulty]) }));
     expect(await titles(odile, { use: 'used' })).toEqual(['Faulty']);
     expect(await titles(odile, { use: 'unused' })).toEqual(['Order', 'Sound']);
     for (let i = 0; i < VAULT_PAGE; i++) await kept(odile, `Many ${i}`);
@@ -183,7 +183,7 @@ describe('shelves', () => {
     };
     const set = randomUUID();
     must(await makeSet(fern, set, 'Fern’s'));
-    const uses = () => keepSet(fern, set, { title: 'Fern’s', goBack: true, sections: inOrder([id]) });
+    const uses = () => saveSet(fern, set, { title: 'Fern’s', goBack: true, sections: inOrder([id]) });
 
     expect(await openQuestion(fern, id)).toMatchObject({ ok: false, code: 'notFound' });
     must(await shareShelf(odile, top, { username: 'FERN ', right: 'see' }));
@@ -213,7 +213,7 @@ describe('shelves', () => {
     // A picture they add reaches the owner, and everybody who gets it from them.
     const leaf = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><path d="M0 0h9"/></svg>');
     const { hash } = must(
-      await takeMedium(fern, {
+      await storeMedium(fern, {
         name: 'leaf.svg',
         claimed: 'image/svg+xml',
         bytes: leaf,

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { applyAll, type ItemId, type Question, remove, rename, type Step, setItem } from '../src/core';
 import type { As, Teacher } from '../src/server/context';
-import { editQuestion, keepNew, openQuestion } from '../src/server/vault/questions';
+import { editQuestion, openQuestion, saveNew } from '../src/server/vault/questions';
 import { listVersions, versionAt } from '../src/server/vault/versions';
 import { must, seeds, teacher, testApp } from './support/app';
 
@@ -19,7 +19,7 @@ afterAll(() => end());
 
 it('every version can be had again as it was, and those of a burst are one', async () => {
   const question = seeds({ id: randomUUID() });
-  must(await keepNew(odile, question));
+  must(await saveNew(odile, question));
   const states: Question[] = [question];
   const steps: ((now: Question) => Step)[] = [
     (now) => rename(now, 'item', 'barley', 'Barley'),
@@ -51,7 +51,7 @@ it('every version can be had again as it was, and those of a burst are one', asy
 
 it('what is no version, or another teacher’s, is not there', async () => {
   const question = seeds({ id: randomUUID() });
-  must(await keepNew(odile, question));
+  must(await saveNew(odile, question));
   for (const revision of [0, 2, -1, 1.5, Number.NaN])
     expect(await versionAt(odile, question.id, revision)).toMatchObject({ ok: false, code: 'notFound' });
   expect(await versionAt(other, question.id, 1)).toMatchObject({ ok: false, code: 'notFound' });

@@ -1,6 +1,6 @@
 import { type Problem, prove, type QuestionModel, questionModel, respond, resultPrinter } from '../core';
 import { guardText, type Parsed, parseQuestionText } from '../core/document';
-import { MOST_BYTES, readAll, readLines } from './input';
+import { MAX_BYTES, readAll, readLines } from './input';
 import { lineWriter, say } from './output';
 
 /** 0: well; 1: the question or an answer is at fault. */
@@ -11,7 +11,7 @@ async function read(path: string): Promise<Parsed> {
   if (text === null)
     return {
       ok: false,
-      problems: [{ path: '', message: `The document is longer than ${MOST_BYTES / 1024 / 1024} MiB.` }],
+      problems: [{ path: '', message: `The document is longer than ${MAX_BYTES / 1024 / 1024} MiB.` }],
     };
   return parseQuestionText(text);
 }
@@ -49,7 +49,7 @@ function gradeLine(
     ok: false,
     printed: JSON.stringify({ ...(id === undefined ? {} : { id }), error, line }),
   });
-  if (text === null) return fault(`The line is longer than ${MOST_BYTES / 1024 / 1024} MiB`);
+  if (text === null) return fault(`The line is longer than ${MAX_BYTES / 1024 / 1024} MiB`);
   let response: unknown;
   try {
     if (text.length > LONG) {

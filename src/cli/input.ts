@@ -5,7 +5,7 @@ import type { Readable } from 'node:stream';
 /** What was asked of the command line cannot be done as asked: a file that cannot be read, a word that is not known. */
 export class Usage extends Error {}
 
-export const MOST_BYTES = 32 * 1024 * 1024;
+export const MAX_BYTES = 32 * 1024 * 1024;
 const NEWLINE = 10;
 
 async function open(path: string): Promise<Readable> {
@@ -34,14 +34,14 @@ export async function readAll(path: string): Promise<string | null> {
   let bytes = 0;
   for await (const chunk of chunks(path)) {
     bytes += chunk.length;
-    if (bytes > MOST_BYTES) return null;
+    if (bytes > MAX_BYTES) return null;
     parts.push(chunk);
   }
   return withoutMark(Buffer.concat(parts).toString());
 }
 
 /**
- * The lines of a file, one block of them after another; a line longer than `MOST_BYTES` comes as null, and is not kept.
+ * The lines of a file, one block of them after another; a line longer than `MAX_BYTES` comes as null, and is not kept.
  */
 export async function* readLines(path: string): AsyncGenerator<(string | null)[]> {
   let rest: Buffer[] = [];
@@ -61,7 +61,7 @@ export async function* readLines(path: string): AsyncGenerator<(string | null)[]
     }
     const tail = chunk.subarray(from);
     held += tail.length;
-    if (held > MOST_BYTES) {
+    if (held > MAX_BYTES) {
       skipping = true;
       rest = [];
     } else if (tail.length > 0) rest.push(Buffer.from(tail));

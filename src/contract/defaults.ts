@@ -12,11 +12,14 @@ export const DEFAULT_SETTINGS: ReleaseSettings = {
   counts: 'best',
   practice: false,
   categoryId: null,
-  tells: 'modelAnswer',
-  tellsWhen: 'atOnce',
+  feedbackLevel: 'modelAnswer',
+  feedbackTime: 'atOnce',
   audience: null,
 };
 
 /** Nothing is told before the end of a sitting. */
-export const isQuiet = ({ tells, tellsWhen }: Pick<ReleaseSettings, 'tells' | 'tellsWhen'>): boolean =>
-  tells === 'nothing' || tellsWhen !== 'atOnce';
+export const defersFeedback = ({
+  feedbackLevel,
+  feedbackTime,
+}: Pick<ReleaseSettings, 'feedbackLevel' | 'feedbackTime'>): boolean =>
+  feedbackLevel === 'nothing' || feedbackTime !== 'atOnce';

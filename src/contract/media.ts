@@ -20,7 +20,7 @@ export type MediumType =
   | 'video/mp4'
   | 'video/webm';
 
-export interface KeptMedium {
+export interface StoredMedium {
   readonly hash: string;
   readonly kind: MediumKind;
   readonly type: MediumType;
@@ -31,7 +31,7 @@ export interface KeptMedium {
   readonly height: number | null;
 }
 
-export interface MediumRow extends KeptMedium {
+export interface MediumRow extends StoredMedium {
   readonly name: string;
 }
 
@@ -72,7 +72,7 @@ export const mediaOperations = {
     sends: '*/*',
     query: newMedium,
     maxBytes: MAX_FILE_BYTES,
-    answer: json<KeptMedium>(),
+    answer: json<StoredMedium>(),
   },
   'GET /api/media/usage': {
     who: 'teacher',

@@ -48,7 +48,7 @@ export interface Uses {
   releases: { id: string; title: string; course: string; by: string; mine: boolean }[];
 }
 
-export interface Kept {
+export interface StoredQuestion {
   question: Question;
   access: Access;
   revision: number;
@@ -213,7 +213,7 @@ export const questionOperations = {
     body: questionsChange,
     answer: json<ManyChanged>(),
   },
-  'GET /api/questions/{id}': { who: 'teacher', does: 'A question with its revision.', answer: json<Kept>() },
+  'GET /api/questions/{id}': { who: 'teacher', does: 'A question with its revision.', answer: json<StoredQuestion>() },
   'PATCH /api/questions/{id}': {
     who: 'teacher',
     does: 'Deletes a question or brings it back, or keeps it as a starting point.',

@@ -1,10 +1,10 @@
 // What is published to a course, and how it runs.
 import { boolean, number, object, string } from 'yup';
-import { TELLS, type Tells } from '../core';
+import { FEEDBACK_LEVELS, type FeedbackLevel } from '../core';
 import { aWord, ids, moment, name, revision, uuid } from './fields';
 import { MAX_MINUTES, MAX_SITTINGS } from './limits';
 import { json, type Operation } from './operation';
-import { COUNTS, type Counts, type JobState, TELLS_WHEN, type TellsWhen } from './vocabulary';
+import { COUNTS, type Counts, FEEDBACK_TIMES, type FeedbackTime, type JobState } from './vocabulary';
 
 /** Whom a release is for, beside `everyone`. */
 export interface ReleaseAudience {
@@ -24,9 +24,9 @@ export interface ReleaseSettings {
   readonly counts: Counts;
   readonly practice: boolean;
   readonly categoryId: string | null;
-  readonly tells: Tells;
+  readonly feedbackLevel: FeedbackLevel;
   /** `atOnce` is fixed when it is published. */
-  readonly tellsWhen: TellsWhen;
+  readonly feedbackTime: FeedbackTime;
   /** Null: all of the course. */
   readonly audience: ReleaseAudience | null;
 }
@@ -103,8 +103,8 @@ const releaseSettings = {
   counts: aWord(COUNTS),
   practice: boolean().required(),
   categoryId: string().uuid().nullable().default(null),
-  tells: aWord(TELLS),
-  tellsWhen: aWord(TELLS_WHEN),
+  feedbackLevel: aWord(FEEDBACK_LEVELS),
+  feedbackTime: aWord(FEEDBACK_TIMES),
   audience: object({ groups: ids(200), learners: ids(2000) })
     .nullable()
     .default(null),

@@ -53,7 +53,7 @@ export interface QuestionAnalysis {
   readonly drops: readonly (readonly [number, number, number])[];
 }
 
-export interface Sweeper {
+export interface TrialAndError {
   readonly sittingId: string;
   readonly name: string;
   readonly question: number;
@@ -70,7 +70,7 @@ export interface Analysis {
   readonly distribution: readonly number[];
   readonly alpha: number | null;
   readonly questions: readonly QuestionAnalysis[];
-  readonly sweepers: readonly Sweeper[];
+  readonly sweepers: readonly TrialAndError[];
 }
 
 /** What was put where, how it was judged, and what its author says of it. */

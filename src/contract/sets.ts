@@ -1,7 +1,7 @@
 // Sets of questions.
 import { array, boolean, number, object, string } from 'yup';
 import type { Draw, Kind, Question, Section } from '../core';
-import { MOST_CAPTIONS } from '../core/document';
+import { MAX_CAPTIONS } from '../core/document';
 import { titled } from './courses';
 import { name, points, revision, sha256, uuid } from './fields';
 import { MAX_QUESTIONS } from './limits';
@@ -114,7 +114,7 @@ const setFields = {
       })
         .nullable()
         .default(null),
-      captions: string().max(MOST_CAPTIONS, 'At most 200,000 characters').defined(),
+      captions: string().max(MAX_CAPTIONS, 'At most 200,000 characters').defined(),
       address: string().max(2000, 'At most 2000 characters').optional(),
       questions: array(uuid()).max(MAX_QUESTIONS).required(),
     }),

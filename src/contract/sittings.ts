@@ -20,7 +20,7 @@ export interface Place {
   /** The part of the set it stands in; empty: it has no name. */
   section: string;
   /** Nothing is told before the end, so there is no check to ask for. */
-  quiet: boolean;
+  deferred: boolean;
   /** The sitting is over and looked at only. */
   finished: boolean;
 }

@@ -5,9 +5,9 @@ export const COUNTS = ['best', 'last', 'first', 'average'] as const;
 export type Counts = (typeof COUNTS)[number];
 
 /** When: with each check; once a sitting is finished; once the release has closed. */
-export const TELLS_WHEN = ['atOnce', 'finished', 'closed'] as const;
+export const FEEDBACK_TIMES = ['atOnce', 'finished', 'closed'] as const;
 
-export type TellsWhen = (typeof TELLS_WHEN)[number];
+export type FeedbackTime = (typeof FEEDBACK_TIMES)[number];
 
 /**
  * What a colleague may do with what stands on a shelf and on those in it: look at it, use it in sets and copies, or

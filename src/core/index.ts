@@ -2,7 +2,7 @@
 // no Yup).
 
 export { type Came, type CountsRule, countingMark, countingSitting, falls, type Mark } from './analysis/counting';
-export { type Digest, digestOf, type Made, NOWHERE, type Swept, triedEverything } from './analysis/digest';
+export { type Digest, digestOf, type ExhaustedItem, type Made, NOWHERE, usedTrialAndError } from './analysis/digest';
 export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';
 export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
@@ -137,6 +137,7 @@ export {
   sceneModel,
   startBoard,
 } from './judge/model';
+export { placeChecked } from './judge/placeChecked';
 export {
   type Drop,
   isPut,
@@ -148,6 +149,7 @@ export {
   type TypedAnswer,
 } from './judge/placement';
 export {
+  applyMove,
   hintsLeft,
   type Move,
   markSoFar,
@@ -156,7 +158,6 @@ export {
   type Standing,
   type Tries,
   type Try,
-  takeMove,
   untouched,
 } from './judge/replay';
 export { type Responded, respond } from './judge/response';
@@ -169,7 +170,6 @@ export {
   type ZoneEvent,
   type ZoneState,
 } from './judge/states';
-export { take } from './judge/take';
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
@@ -188,7 +188,7 @@ export {
 } from './measures/fitting';
 export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
-export { contrast, LEAST_CONTRAST, TOKENS } from './proof/contrast';
+export { contrast, MIN_CONTRAST, TOKENS } from './proof/contrast';
 export {
   countFindings,
   FINDING_CODES,
@@ -202,6 +202,7 @@ export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
 export { type Random, random, seedOf, shuffled } from './random/random';
+export { deferFeedback, FEEDBACK_LEVELS, type FeedbackLevel, limitFeedback } from './sets/feedbackLevel';
 export { type Schedule, scheduleProblems } from './sets/schedule';
 export {
   asked,
@@ -212,12 +213,11 @@ export {
   guessingOf,
   inPlaces,
   pointsOf,
+  roundMark,
   type Section,
   totalOf,
   type Worth,
-  withoutDust,
 } from './sets/set';
-export { inSilence, TELLS, type Tells, telling } from './sets/tells';
 export { isZone } from './sets/zone';
 export {
   type LearnerEdition,
@@ -230,7 +230,7 @@ export {
   servesTypedOnly,
 } from './sitting/learnerEdition';
 export { copyNamed, type NamedCopy } from './sitting/named';
-export { inOwnNames, type SentMove, type Took, takeSent } from './sitting/sent';
+export { applyBatch, type BatchResult, inOwnNames, type SentMove } from './sitting/sent';
 export {
   type BoardView,
   type Marked,

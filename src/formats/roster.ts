@@ -25,7 +25,7 @@ type Column = keyof typeof COLUMNS;
 const ORDER: readonly Column[] = ['name', 'username', 'password', 'groups'];
 const USERNAME = /^[A-Za-z0-9_.]{2,60}$/;
 const SHORTEST = 8;
-const MOST_LINES = 5000;
+const MAX_LINES = 5000;
 
 /**
  * Reads a roster: comma, semicolon or tab between the columns, a first line of headings where there is one, else name,
@@ -45,8 +45,8 @@ export function readRoster(text: string): {
   const seen = new Map<string, number>();
   for (const { line, cells } of headings ? rows.slice(1) : rows) {
     if (cells.every((cell) => cell.trim() === '')) continue;
-    if (lines.length + problems.length >= MOST_LINES) {
-      problems.push({ line, message: `At most ${MOST_LINES} lines are taken at once.` });
+    if (lines.length + problems.length >= MAX_LINES) {
+      problems.push({ line, message: `At most ${MAX_LINES} lines are taken at once.` });
       break;
     }
     const of = (column: Column) => cells[order.indexOf(column)]?.trim() ?? '';

@@ -47,7 +47,7 @@ export const errors = {
     'Nothing can be stored at the moment',
     'The database is busy, or its disk is full. Nothing that was saved is lost: try again in a moment.',
   ],
-} as const satisfies Record<string, readonly [status: number, title: string, wayOn: string]>;
+} as const satisfies Record<string, readonly [status: number, title: string, nextStep: string]>;
 
 export type ErrorCode = keyof typeof errors;
 export const statusOf = (code: ErrorCode) => errors[code][0];

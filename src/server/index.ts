@@ -18,9 +18,9 @@ export { gradebookCsv, openGradebook, setMark } from './courses/gradebook';
 export { answerInvitation, listInvitations } from './courses/invitations';
 export { joinCourse, registerWith } from './courses/join';
 export { listParts, saveCategories, saveGroup, saveUnits, setMember } from './courses/parts';
-export { dataOf, eraseLearner, listLeft, myData } from './courses/personal';
+export { dataOf, eraseLearner, listFormerLearners, myData } from './courses/personal';
 export { removalEffects, remove, undoRemoval } from './courses/removals';
-export { listRoster, makeLearner, planRoster, takeOff, takeRoster } from './courses/roster';
+export { importRoster, listRoster, makeLearner, planRoster, removeLearner } from './courses/roster';
 export { type ErrorCode, errors, fail, ok, type Result } from './errors';
 export { bytesAnswer, savedAs, savedFile, savedJson } from './http/bytes';
 export {
@@ -41,11 +41,11 @@ export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { openJob } from './jobs/jobs';
 export { log } from './log';
 export { temporaryFile, withUpload } from './media/incoming';
-export { listMedia, readMedium, takeMedium } from './media/media';
+export { listMedia, readMedium, storeMedium } from './media/media';
 export { clearUnused, mediaUsage } from './media/usage';
 export { analysisOf } from './releases/analysis';
+export { assignedReleases } from './releases/assignedReleases';
 export { applyEdition, makeEdition, openCorrections, previewCorrection, previewEdition } from './releases/corrections';
-export { releasesFor } from './releases/mine';
 export { beginPublishing } from './releases/publish';
 export { reportOf } from './releases/report';
 export { resultsCsv, resultsOf } from './releases/results';
@@ -53,26 +53,26 @@ export { retraceOf } from './releases/retrace';
 export { changeSettings, openSettings, setAllowance } from './releases/settings';
 export { finish } from './sittings/finish';
 export { sittingMedium, sittingSource } from './sittings/media';
-export { takeMoves } from './sittings/moves';
+export { receiveMoves } from './sittings/moves';
+export { goTo, openRelease } from './sittings/openRelease';
 export { reopen } from './sittings/reopen';
-export { goTo, sit } from './sittings/sitting';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export { canStore, retention } from './storage';
 export { listTags, listVault, usesOf } from './vault/listing';
-export { keepList, listLists, makeList, removeList } from './vault/lists';
+export { listLists, makeList, removeList, saveList } from './vault/lists';
 export { exportPackage, importPackage } from './vault/packages';
 export {
   changeMany,
   copyQuestion,
   editQuestion,
   emptyBin,
-  keepAsCopy,
   makeQuestion,
   openQuestion,
+  saveAsCopy,
   setDeleted,
   setStartingPoint,
 } from './vault/questions';
-export { keepSet, listSets, makeSet, openSet } from './vault/sets';
+export { listSets, makeSet, openSet, saveSet } from './vault/sets';
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
 export { listVersions, versionAt } from './vault/versions';
 export { wholeSet } from './vault/wholeSet';

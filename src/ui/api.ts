@@ -13,7 +13,7 @@ import type {
 export interface ApiError {
   readonly code: string;
   readonly message: string;
-  readonly wayOn: string;
+  readonly nextStep: string;
   readonly problems?: readonly { path: string; message: string }[];
   readonly detail?: unknown;
 }
@@ -22,12 +22,12 @@ export type ApiResult<T> = { readonly ok: true; readonly value: T } | { readonly
 const OFFLINE: ApiError = {
   code: 'offline',
   message: 'The line is down',
-  wayOn: 'What you did is kept here and goes out when the line is back.',
+  nextStep: 'What you did is kept here and goes out when the line is back.',
 };
 const UNREADABLE: ApiError = {
   code: 'unexpected',
   message: 'Something went wrong here',
-  wayOn: 'Try again in a moment.',
+  nextStep: 'Try again in a moment.',
 };
 
 /**
@@ -109,6 +109,6 @@ export async function ask<Name extends OperationName>(name: Name, ...rest: Rest<
 
 export class ApiFailure extends Error {
   constructor(readonly error: ApiError) {
-    super(`${error.message}. ${error.wayOn}`);
+    super(`${error.message}. ${error.nextStep}`);
   }
 }

@@ -15,12 +15,12 @@ export function useRequestForm<Values extends FieldValues>(
   // another type.
   const resolver = yupResolver(schema as ObjectSchema<FieldValues>) as unknown as Resolver<Values>;
   const form = useForm<Values>({ resolver, defaultValues });
-  const refused = ({ message, wayOn, problems = [] }: ApiError) => {
+  const refused = ({ message, nextStep, problems = [] }: ApiError) => {
     const known = problems.filter(({ path }) => path in defaultValues);
     for (const problem of known) form.setError(problem.path as Path<Values>, { message: problem.message });
     const words =
       problems.length > known.length ? problems.find((problem) => !known.includes(problem))?.message : undefined;
-    if (known.length === 0 || words) form.setError('root', { message: `${message}. ${words ?? wayOn}` });
+    if (known.length === 0 || words) form.setError('root', { message: `${message}. ${words ?? nextStep}` });
   };
   return { ...form, refused };
 }

@@ -53,7 +53,7 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
       }
       const theirs = conflictIn<Content>(answer.error);
       if (!theirs) {
-        setProblem(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
+        setProblem(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`);
         return null;
       }
       const { collisions } = merge(base.current.content, mine, theirs.content);

@@ -1,15 +1,15 @@
-import type { KeptMedium } from '../contract';
+import type { StoredMedium } from '../contract';
 import { api } from './api';
 
 /**
  * Keeps a file among the teacher's media; else says in a sentence why not. Pictures are made no larger than is needed
  * to show them beside a question.
  */
-export async function sendMedium(file: File): Promise<KeptMedium | string> {
+export async function sendMedium(file: File): Promise<StoredMedium | string> {
   const result = await api('POST /api/media', { file, query: { name: file.name || 'file', width: 1280, height: 960 } });
   if (result.ok) return result.value;
-  const { code, message, problems, wayOn } = result.error;
+  const { code, message, problems, nextStep } = result.error;
   return code === 'offline'
     ? 'The file could not be sent: the line is down. Try again when it is back.'
-    : `${message}. ${problems?.[0]?.message ?? wayOn}`;
+    : `${message}. ${problems?.[0]?.message ?? nextStep}`;
 }

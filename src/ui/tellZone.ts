@@ -3,7 +3,7 @@ import { NO_ZONE, ZONE_COOKIE } from './zone';
 const YEAR_SECONDS = 365 * 24 * 3600;
 
 /**
- * Tells the server the browser's zone. A page that says times in another one is asked for again: once, since the cookie
+ * FeedbackLevel the server the browser's zone. A page that says times in another one is asked for again: once, since the cookie
  * is there then.
  */
 export function tellZone(): void {

@@ -1,9 +1,9 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { isZone } from '../core';
 import { asTyped, asTypedDay, elsewhere, moment, typedTime } from './when';
-import { toldOnServer } from './zone';
+import { zoneOnServer } from './zone';
 
-afterEach(() => toldOnServer(() => 'UTC'));
+afterEach(() => zoneOnServer(() => 'UTC'));
 
 describe('times in the reader’s zone', () => {
   it.each([
@@ -13,7 +13,7 @@ describe('times in the reader’s zone', () => {
     ['Asia/Kolkata', '15 Jan 2031, 17:00', '15 Jul 2031, 17:00'],
     ['Pacific/Auckland', '16 Jan 2031, 00:30', '15 Jul 2031, 23:30'],
   ])('%s, in winter and in summer', (zone, winter, summer) => {
-    toldOnServer(() => zone);
+    zoneOnServer(() => zone);
     for (const [at, said] of [
       ['2031-01-15T11:30:00Z', winter],
       ['2031-07-15T11:30:00Z', summer],
@@ -25,7 +25,7 @@ describe('times in the reader’s zone', () => {
   });
 
   it('a day in which clocks are put forward or back', () => {
-    toldOnServer(() => 'Europe/Berlin');
+    zoneOnServer(() => 'Europe/Berlin');
     // 30 March 2031: 02:00 is 03:00.
     expect(typedTime('2031-03-30T01:59').toISOString()).toBe('2031-03-30T00:59:00.000Z');
     expect(typedTime('2031-03-30T03:00').toISOString()).toBe('2031-03-30T01:00:00.000Z');
@@ -36,7 +36,7 @@ describe('times in the reader’s zone', () => {
   });
 
   it('are said in a course’s zone too, where that is another', () => {
-    toldOnServer(() => 'Europe/Berlin');
+    zoneOnServer(() => 'Europe/Berlin');
     const at = new Date('2031-07-15T20:00:00Z');
     expect(elsewhere(at, 'Asia/Kolkata')).toBe('16 Jul, 01:30 Asia/Kolkata');
     expect(elsewhere(at, 'Europe/Berlin')).toBeNull();

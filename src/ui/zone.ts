@@ -15,6 +15,6 @@ export const zone = (): string =>
     ? (onServer.vaultDropZone?.() ?? NO_ZONE)
     : (document.documentElement.dataset.zone ?? NO_ZONE);
 
-export const toldOnServer = (tell: () => string): void => {
+export const zoneOnServer = (tell: () => string): void => {
   onServer.vaultDropZone = tell;
 };

@@ -21,13 +21,13 @@ export function mouse(page: Page): Hand {
   };
 }
 
-const MOST_TABS = 150;
+const MAX_TABS = 150;
 
 /** The keyboard alone: everything is reached with the Tab key, from where the focus is. */
 export function keyboard(page: Page): Hand {
   const reach = async (what: Locator) => {
     await expect(what).toBeVisible();
-    for (let i = 0; i < MOST_TABS; i++) {
+    for (let i = 0; i < MAX_TABS; i++) {
       if (await what.evaluate((element) => element === document.activeElement)) return;
       await page.keyboard.press('Tab');
     }

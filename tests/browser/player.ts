@@ -141,7 +141,7 @@ const byFinger: Mover = async (page, item, zone) => {
   await page.waitForTimeout(350);
 };
 
-const MOST_KEYS = 40;
+const MAX_KEYS = 40;
 
 const byKeys: Mover = async (page, item, zone) => {
   const what = tag(page, item).last();
@@ -151,11 +151,11 @@ const byKeys: Mover = async (page, item, zone) => {
   // dnd-kit listens to the keys from a later task on; no hand is as fast as this test.
   await page.waitForTimeout(120);
   const heard = page.locator('[aria-live="assertive"]').last();
-  for (let i = 0; i < MOST_KEYS; i++) {
+  for (let i = 0; i < MAX_KEYS; i++) {
     await page.keyboard.press('ArrowRight');
     const words = (await heard.textContent()) ?? '';
     if (zone === null ? words.startsWith('Back where') : words.startsWith(`Over ${zone}`)) break;
-    if (i === MOST_KEYS - 1) throw new Error(`${zone} is not among the places for ${item}`);
+    if (i === MAX_KEYS - 1) throw new Error(`${zone} is not among the places for ${item}`);
   }
   await page.keyboard.press('Space');
   await page.waitForTimeout(250);

@@ -16,7 +16,13 @@ for (const [timezoneId, said, typed] of ZONES)
     const quiet = watch(page);
     await signIn(page, 'odile');
     const ids = DUE.map(() => randomUUID());
-    const plain = { sittings: 1, counts: 'best', practice: false, tells: 'modelAnswer', tellsWhen: 'atOnce' };
+    const plain = {
+      sittings: 1,
+      counts: 'best',
+      practice: false,
+      feedbackLevel: 'modelAnswer',
+      feedbackTime: 'atOnce',
+    };
     for (const [i, dueAt] of DUE.entries()) {
       const id = ids[i] as string;
       const settings = { ...plain, title: `Due in ${timezoneId} ${i}`, dueAt };

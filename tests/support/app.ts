@@ -12,7 +12,7 @@ import { makeCourse } from '../../src/server/courses/courses';
 import { makeLearner } from '../../src/server/courses/roster';
 import type { Result } from '../../src/server/errors';
 import { publish } from '../../src/server/releases/publish';
-import { keepNew } from '../../src/server/vault/questions';
+import { saveNew } from '../../src/server/vault/questions';
 
 /** An application over a database of its own in a folder of its own, which `done` takes away. */
 export async function testApp(
@@ -45,7 +45,7 @@ export async function course(as: As<Teacher>): Promise<string> {
 }
 
 export async function release(as: As<Teacher>, courseId: string, question: Question): Promise<string> {
-  must(await keepNew(as, question));
+  must(await saveNew(as, question));
   return must(await publish(as, { id: randomUUID(), courseId, questionId: question.id, revision: 1 })).id;
 }
 

@@ -7,12 +7,12 @@ import { type App, makeApp } from '../../src/server/app';
 import { readConfig } from '../../src/server/config';
 import type { As, Learner, Person, Teacher } from '../../src/server/context';
 import { changeSettings, setAllowance } from '../../src/server/releases/settings';
-import { takeMoves } from '../../src/server/sittings/moves';
-import { goTo } from '../../src/server/sittings/sitting';
+import { receiveMoves } from '../../src/server/sittings/moves';
+import { goTo } from '../../src/server/sittings/openRelease';
 
 const FUNCTIONS = {
-  takeMoves: (app: App, ...args: Parameters<typeof takeMoves> extends [unknown, ...infer Rest] ? Rest : never) =>
-    takeMoves(app, ...args),
+  receiveMoves: (app: App, ...args: Parameters<typeof receiveMoves> extends [unknown, ...infer Rest] ? Rest : never) =>
+    receiveMoves(app, ...args),
   changeSettings: (
     app: App,
     person: Person,

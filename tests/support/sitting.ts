@@ -3,8 +3,8 @@ import type { MovesAnswer, SittingView } from '../../src/contract';
 import type { SentMove } from '../../src/core';
 import type { As, Learner } from '../../src/server/context';
 import type { Result } from '../../src/server/errors';
-import { takeMoves } from '../../src/server/sittings/moves';
-import { goTo, sit } from '../../src/server/sittings/sitting';
+import { receiveMoves } from '../../src/server/sittings/moves';
+import { goTo, openRelease } from '../../src/server/sittings/openRelease';
 import { must } from './app';
 
 /** A move as a page makes it, without the id. */
@@ -22,7 +22,7 @@ export interface Sitter {
 }
 
 export async function sitter(as: As<Learner>, releaseId: string, question?: number): Promise<Sitter> {
-  const opened = must(await sit(as, releaseId));
+  const opened = must(await openRelease(as, releaseId));
   if (!opened.open) throw new Error('The sitting is finished');
   const view = question === undefined ? opened.open : must(await goTo(as, opened.open.id, question));
   const item = (label: string) => view.question.items.find((one) => one.label === label)?.id ?? '';
@@ -30,7 +30,7 @@ export async function sitter(as: As<Learner>, releaseId: string, question?: numb
   let { last } = view;
   const move = (bare: Bare): SentMove => ({ id: randomUUID(), ...bare }) as SentMove;
   const send = async (after: number, ...moves: SentMove[]) => {
-    const answer = await takeMoves(as, view.id, as.person.id, { question: view.place.at, after, moves });
+    const answer = await receiveMoves(as, view.id, as.person.id, { question: view.place.at, after, moves });
     if (answer.ok) ({ last } = answer.value);
     return answer;
   };

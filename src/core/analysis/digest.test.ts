@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
 import { copyOf, questionModel } from '../judge/model';
 import type { Move } from '../judge/replay';
-import { digestOf, NOWHERE, sweptIn, triedEverything } from './digest';
+import { digestOf, exhaustedItems, NOWHERE, usedTrialAndError } from './digest';
 
 const put = (item: string, zone: string | null): Move => ({ kind: 'put', item, copy: 0, zone });
 const made = (moves: readonly Move[]) => moves.map((move, i) => ({ move, at: 1000 * i }));
@@ -73,14 +73,14 @@ describe('who tried everything until it fitted', () => {
       model,
       made([...through('barley', 'moist', 'cold', 'bin', 'dry'), ...through('acorn', 'dry', 'cold', 'bin', 'moist')]),
     );
-    expect(triedEverything(model, swept)).toEqual([
+    expect(usedTrialAndError(model, swept)).toEqual([
       { item: BARLEY, zones: [1, 2, 3, 0] },
       { item: ACORN, zones: [0, 2, 3, 1] },
     ]);
   });
 
   it('is not whoever was wrong once or twice, ends wrong, or swept one thing of many', () => {
-    const sweptOf = (...moves: Move[]) => triedEverything(model, digestOf(model, made(moves)));
+    const sweptOf = (...moves: Move[]) => usedTrialAndError(model, digestOf(model, made(moves)));
     expect(sweptOf(...through('barley', 'moist', 'dry'), ...through('acorn', 'dry', 'moist'))).toBeNull();
     expect(
       sweptOf(...through('barley', 'dry', 'moist', 'cold', 'bin'), ...through('acorn', 'moist', 'dry', 'cold', 'bin')),
@@ -92,6 +92,8 @@ describe('who tried everything until it fitted', () => {
         ...through('poppy', 'dry'),
       ),
     ).toBeNull();
-    expect(sweptIn(model, digestOf(model, made(through('barley', 'moist', 'cold', 'bin', 'dry'))))).toHaveLength(1);
+    expect(exhaustedItems(model, digestOf(model, made(through('barley', 'moist', 'cold', 'bin', 'dry'))))).toHaveLength(
+      1,
+    );
   });
 });

@@ -1,7 +1,7 @@
 import type { Copy } from '../judge/copy';
 import { copyOf, itemOf, type QuestionModel } from '../judge/model';
 import { isTyped } from '../judge/placement';
-import { type Move, type Standing, takeMove, untouched } from '../judge/replay';
+import { applyMove, type Move, type Standing, untouched } from '../judge/replay';
 
 /** A move as it was made, with when: milliseconds since 1970. */
 export interface Made {
@@ -33,7 +33,7 @@ export interface Digest {
   readonly went: readonly (readonly [item: number, zones: readonly Place[]])[];
 }
 
-const MOST_DROPS = 400;
+const MAX_DROPS = 400;
 
 /**
  * Goes through the moves of one question once more. What cannot be taken (it was made in another edition) is passed
@@ -46,7 +46,7 @@ export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
   const went = new Map<number, Place[]>();
   const drops: [number, number, number][] = [];
   for (const { move } of moves) {
-    const taken = takeMove(model, now, move);
+    const taken = applyMove(model, now, move);
     if (!taken.ok) continue;
     now = taken.standing;
     if ((move.kind !== 'drop' && move.kind !== 'put') || isTyped(move)) continue;
@@ -60,7 +60,7 @@ export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
       const zones = went.get(item) ?? [];
       if (zones.at(-1) !== zone) went.set(item, [...zones, zone]);
     }
-    if (move.kind === 'drop' && 'x' in move && drops.length < MOST_DROPS) {
+    if (move.kind === 'drop' && 'x' in move && drops.length < MAX_DROPS) {
       const { w, h } = model.question.items[item]?.size ?? { w: 0, h: 0 };
       drops.push([item, Math.round(move.x + w / 2), Math.round(move.y + h / 2)]);
     }
@@ -81,7 +81,7 @@ export function digestOf(model: QuestionModel, moves: readonly Made[]): Digest {
 }
 
 /** An item a learner took through the zones until it was right: where it went. */
-export interface Swept {
+export interface ExhaustedItem {
   readonly item: number;
   readonly zones: readonly Place[];
 }
@@ -90,7 +90,7 @@ export interface Swept {
  * The items that were tried in zone after zone until they fitted: one that is right at last and had been in at least
  * two wrong zones before, and in all of the wrong ones where there are no more than three.
  */
-export function sweptIn(model: QuestionModel, { went, put }: Digest): Swept[] {
+export function exhaustedItems(model: QuestionModel, { went, put }: Digest): ExhaustedItem[] {
   const isRight = (item: number, zone: Place) => model.entryOf[zone]?.belongs.has(item) ?? false;
   const lasts = new Map(put.map(([copy, , last]) => [itemOf(copy), last]));
   const wrongZones = (item: number) =>
@@ -105,8 +105,8 @@ export function sweptIn(model: QuestionModel, { went, put }: Digest): Swept[] {
 }
 
 /** By the rule: at least two items were swept, and at least half of all that were right at last. */
-export function triedEverything(model: QuestionModel, digest: Digest): readonly Swept[] | null {
-  const swept = sweptIn(model, digest);
+export function usedTrialAndError(model: QuestionModel, digest: Digest): readonly ExhaustedItem[] | null {
+  const swept = exhaustedItems(model, digest);
   const right = new Set(
     digest.put.flatMap(([copy, , last]) => (model.entryOf[last]?.belongs.has(itemOf(copy)) ? [itemOf(copy)] : [])),
   );

@@ -38,7 +38,7 @@ export function correlation(a: readonly number[], b: readonly number[]): number 
 }
 
 /** Fewer learners than this say nothing about how well a question tells them apart. */
-export const LEAST_LEARNERS = 5;
+export const MIN_LEARNERS = 5;
 
 /**
  * Discrimination: the corrected item–total correlation, of the share of one question's marks with the points of all
@@ -48,7 +48,7 @@ export const LEAST_LEARNERS = 5;
  */
 export function discrimination(shares: Shares, points: readonly number[], question: number): number | null {
   const rows = shares.filter((row) => row[question] !== null && row[question] !== undefined);
-  if (rows.length < LEAST_LEARNERS) return null;
+  if (rows.length < MIN_LEARNERS) return null;
   const rest = rows.map((row) => {
     let earned = 0;
     let outOf = 0;
@@ -74,7 +74,7 @@ export function discrimination(shares: Shares, points: readonly number[], questi
  */
 export function cronbach(shares: Shares, points: readonly number[]): number | null {
   const k = points.length;
-  if (k < 2 || shares.length < LEAST_LEARNERS || shares.some((row) => row.length !== k || row.includes(null)))
+  if (k < 2 || shares.length < MIN_LEARNERS || shares.some((row) => row.length !== k || row.includes(null)))
     return null;
   const own = points.map((worth, i) => variance(shares.map((row) => (row[i] as number) * worth)));
   const total = variance(

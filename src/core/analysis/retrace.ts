@@ -1,7 +1,7 @@
 import { type Board, cloneBoard } from '../judge/board';
 import type { QuestionModel } from '../judge/model';
 import type { Outcome } from '../judge/placement';
-import { type Move, type Standing, type Try, takeMove, untouched } from '../judge/replay';
+import { applyMove, type Move, type Standing, type Try, untouched } from '../judge/replay';
 import type { Made } from './digest';
 
 /** Where a question stood after one move of a sitting; the first is before any. */
@@ -36,7 +36,7 @@ export function retrace(model: QuestionModel, moves: readonly Made[]): Frame[] {
   for (const { move, at } of moves) {
     const before = now.tries.count;
     // What is taken uses the standing up; what is refused may have too.
-    const taken = takeMove(model, { ...now, board: cloneBoard(now.board) }, move);
+    const taken = applyMove(model, { ...now, board: cloneBoard(now.board) }, move);
     if (taken.ok) now = taken.standing;
     frames.push(
       frame(at, {

@@ -4,10 +4,10 @@ import type { Problem } from './problem';
  * Limits that no honest question comes near; they keep hostile input from costing time or memory before the schema sees
  * it.
  */
-const MOST_CHARACTERS = 8 * 1024 * 1024;
+const MAX_CHARACTERS = 8 * 1024 * 1024;
 const DEEPEST = 64;
-const MOST_ENTRIES = 10_000;
-const MOST_VALUES = 400_000;
+const MAX_ENTRIES = 10_000;
+const MAX_VALUES = 400_000;
 
 /** What a text or value may have at most. `values`: entries of all lists and objects together. */
 export interface GuardLimits {
@@ -15,7 +15,7 @@ export interface GuardLimits {
   readonly depth: number;
   readonly values: number;
 }
-const DOCUMENT_LIMITS: GuardLimits = { characters: MOST_CHARACTERS, depth: DEEPEST, values: MOST_VALUES };
+const DOCUMENT_LIMITS: GuardLimits = { characters: MAX_CHARACTERS, depth: DEEPEST, values: MAX_VALUES };
 
 type Guarded = { ok: true; value: unknown } | { ok: false; problems: Problem[] };
 const refuse = (message: string, path = ''): Guarded => ({ ok: false, problems: [{ path, message }] });
@@ -71,9 +71,9 @@ export function guardValue(value: unknown): Guarded {
     const { value: here, path, depth } = next;
     if (here === null || typeof here !== 'object') continue;
     const entries = Array.isArray(here) ? here.length : Object.keys(here).length;
-    if (entries > MOST_ENTRIES) return refuse(`There are more than ${MOST_ENTRIES} entries here.`, path);
+    if (entries > MAX_ENTRIES) return refuse(`There are more than ${MAX_ENTRIES} entries here.`, path);
     values += entries;
-    if (values > MOST_VALUES) return refuse(`The document holds more than ${MOST_VALUES} values.`);
+    if (values > MAX_VALUES) return refuse(`The document holds more than ${MAX_VALUES} values.`);
     if (depth > DEEPEST) return refuse(`The document is nested more than ${DEEPEST} levels deep.`);
     if (Array.isArray(here)) {
       for (const [i, entry] of here.entries())

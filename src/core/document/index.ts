@@ -3,7 +3,7 @@ export { isAddress } from './address';
 export { guardText } from './guard';
 export { KINDS } from './kinds';
 export { freshId, newItem, newQuestion, newZone } from './make';
-export { isWebVtt, MOST_CAPTIONS } from './material';
+export { isWebVtt, MAX_CAPTIONS } from './material';
 export { type Parsed, parseQuestion, parseQuestionText } from './parse';
 export { plainText, type Rich, richFromPlain } from './rich';
 export { FORMAT, VERSION } from './schema';

@@ -10,7 +10,7 @@ const MISSING = 'is missing';
 export const mediaId = () => identifier<MediaId>();
 
 /** Characters of captions: some hours of speech. */
-export const MOST_CAPTIONS = 200_000;
+export const MAX_CAPTIONS = 200_000;
 /** Is a text WebVTT, as far as its signature tells? (W3C WebVTT, section 4.1.) */
 export const isWebVtt = (text: string): boolean => /^\uFEFF?WEBVTT(?:[ \t\n\r]|$)/.test(text);
 
@@ -35,7 +35,7 @@ export const mediumSchema = record({
   /** Bytes. */
   weight: whole(0).default(0),
   /** What is said in a film or a sound, as WebVTT. */
-  captions: words(MOST_CAPTIONS)
+  captions: words(MAX_CAPTIONS)
     .nullable()
     .default(null)
     .test('captions', 'has to be WebVTT: its first line is WEBVTT', (v) => v == null || isWebVtt(v)),

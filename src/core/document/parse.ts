@@ -11,7 +11,7 @@ setLocale({
 
 export type Parsed = { ok: true; question: Question } | { ok: false; problems: Problem[] };
 
-const MOST_PROBLEMS = 200;
+const MAX_PROBLEMS = 200;
 
 /** Reads a question from JSON text: refused with places and sentences, or complete with every default filled in. */
 export function parseQuestionText(text: string): Parsed {
@@ -31,11 +31,11 @@ export function parseQuestion(value: unknown): Parsed {
     questionSchema.validateSync(document, { strict: true, abortEarly: false });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    return { ok: false, problems: problemsOf(error).slice(0, MOST_PROBLEMS) };
+    return { ok: false, problems: problemsOf(error).slice(0, MAX_PROBLEMS) };
   }
   const question = questionSchema.cast(document) as Question;
   const problems = referenceProblems(question);
-  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, question };
+  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MAX_PROBLEMS) } : { ok: true, question };
 }
 
 /**

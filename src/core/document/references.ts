@@ -1,6 +1,6 @@
 import { isSimplePolygon } from '../geometry/simplePolygon';
 import { questionModel, UNREAD } from '../judge/model';
-import { place } from '../judge/place';
+import { boardFromPlacements } from '../judge/placements';
 import { materialProblems } from './materialReferences';
 import type { Problem } from './problem';
 import { MAX_CORNERS, type Question } from './schema';
@@ -74,7 +74,7 @@ function benchProblems({ bench, items, zones, fixtures }: Question): Problem[] {
 /** The starting arrangement is one that the zones can hold. */
 function startProblems(question: Question): Problem[] {
   if (!question.start) return [];
-  const placing = place(questionModel({ ...question, start: null }), question.start.placements);
+  const placing = boardFromPlacements(questionModel({ ...question, start: null }), question.start.placements);
   return placing.ok ? [] : [{ path: `start.${placing.path}`, message: `${placing.message}.` }];
 }
 

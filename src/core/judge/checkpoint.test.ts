@@ -5,7 +5,7 @@ import type { Question } from '../document/schema';
 import { random, seedOf } from '../random/random';
 import { checkpointOf, standingFrom } from './checkpoint';
 import { questionModel } from './model';
-import { type Move, rejudge, type Standing, takeMove, untouched } from './replay';
+import { applyMove, type Move, rejudge, type Standing, untouched } from './replay';
 
 function randomMoves(question: Question, seed: string, n: number): Move[] {
   const next = random(seedOf(seed));
@@ -58,7 +58,7 @@ describe('a checkpoint', () => {
         const from = standingFrom(model, JSON.parse(text));
         expect(said(from)).toEqual(said(now));
         if (i % 10 === 0) expect(said(rejudge(model, moves.slice(i), from))).toEqual(said(rejudge(model, moves)));
-        const taken = takeMove(model, now, move);
+        const taken = applyMove(model, now, move);
         if (taken.ok) now = taken.standing;
       }
       if (now.ended) ended++;

@@ -66,7 +66,7 @@ export function putDown(model: SceneModel, board: Board, move: Placement, keyed:
       : (model.zoneAt.get(move.zone) as number)
     : zoneUnder(model, board, copy, move);
   if (zone !== null)
-    return enter(model, board, copy, zone, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
+    return enterZone(model, board, copy, zone, move.at, isPut(move) ? null : { x: move.x, y: move.y }, keyed);
   // Where zones are hidden a copy lies where it was let go, in one of them or not.
   if (isPut(move) || (model.items[itemOf(copy)]?.goesHome && !model.hides)) {
     sendHome(model, board, copy);
@@ -85,7 +85,7 @@ function zoneUnder(model: SceneModel, board: Board, copy: Copy, { x, y, px, py }
   );
 }
 
-function enter(
+function enterZone(
   model: SceneModel,
   board: Board,
   copy: Copy,

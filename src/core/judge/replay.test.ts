@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
 import { questionModel } from './model';
-import { type Move, markSoFar, replay, takeMove, untouched } from './replay';
+import { applyMove, type Move, markSoFar, replay, untouched } from './replay';
 
 const put = (item: string, zone: string | null): Move => ({ kind: 'put', item, zone });
 const check: Move = { kind: 'check' };
@@ -17,7 +17,7 @@ describe('moves', () => {
     expect(ids(model, missed.board.zones[0] ?? [])).toEqual(['barley', 'acorn']);
     expect(ids(model, missed.goingHome)).toEqual(['acorn']);
 
-    const gone = takeMove(model, missed, put('poppy', 'dry'));
+    const gone = applyMove(model, missed, put('poppy', 'dry'));
     if (!gone.ok) throw new Error(gone.reason);
     expect(ids(model, gone.standing.board.zones[0] ?? [])).toEqual(['barley', 'poppy']);
   });
@@ -25,7 +25,7 @@ describe('moves', () => {
   it('end with full marks or the last try, and nothing is taken then', () => {
     const full = replay(model, [put('barley', 'dry'), put('poppy', 'dry'), put('acorn', 'moist'), check]);
     expect(full).toMatchObject({ ended: true });
-    expect(takeMove(model, full, put('gravel', 'dry'))).toEqual({ ok: false, reason: 'ended' });
+    expect(applyMove(model, full, put('gravel', 'dry'))).toEqual({ ok: false, reason: 'ended' });
     expect(replay(model, [check, check]).ended).toBe(true);
   });
 
@@ -38,13 +38,13 @@ describe('moves', () => {
   });
 
   it('that cannot be are refused with their place', () => {
-    expect(takeMove(model, untouched(model), put('nobody', 'dry'))).toMatchObject({ ok: false, path: 'item' });
-    expect(takeMove(model, untouched(model), put('barley', 'nowhere'))).toMatchObject({ ok: false, path: 'zone' });
-    expect(takeMove(model, untouched(model), { kind: 'drop', item: 'barley', x: Number.NaN, y: 0 })).toMatchObject({
+    expect(applyMove(model, untouched(model), put('nobody', 'dry'))).toMatchObject({ ok: false, path: 'item' });
+    expect(applyMove(model, untouched(model), put('barley', 'nowhere'))).toMatchObject({ ok: false, path: 'zone' });
+    expect(applyMove(model, untouched(model), { kind: 'drop', item: 'barley', x: Number.NaN, y: 0 })).toMatchObject({
       ok: false,
       path: 'x',
     });
-    expect(takeMove(model, untouched(model), { kind: 'drop', item: 'barley', copy: 1, x: 0, y: 0 })).toMatchObject({
+    expect(applyMove(model, untouched(model), { kind: 'drop', item: 'barley', copy: 1, x: 0, y: 0 })).toMatchObject({
       ok: false,
       path: 'copy',
     });

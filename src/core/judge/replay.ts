@@ -2,8 +2,8 @@ import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { sendHome } from './home';
 import { type Copy, copyOf, type QuestionModel } from './model';
+import { placeByKey } from './placeByKey';
 import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from './placement';
-import { takeWithKey } from './takeWithKey';
 import { type Verdict, verdicts } from './verdict';
 
 /**
@@ -65,15 +65,15 @@ export const untouched = (model: QuestionModel): Standing => ({
   hints: 0,
 });
 
-export type Taken =
+export type MoveResult =
   | { ok: true; standing: Standing; outcome: Outcome | null }
   | { ok: false; reason: 'ended' }
   | { ok: false; reason: 'refused'; path: string; message: string };
 
-const refused = (path: string, message: string): Taken => ({ ok: false, reason: 'refused', path, message });
+const refused = (path: string, message: string): MoveResult => ({ ok: false, reason: 'refused', path, message });
 
 /** The standing after one more move. `standing.board` is used up: take the one returned. */
-export function takeMove(model: QuestionModel, standing: Standing, move: Move): Taken {
+export function applyMove(model: QuestionModel, standing: Standing, move: Move): MoveResult {
   if (standing.ended) return { ok: false, reason: 'ended' };
   if (move.kind === 'hint') {
     if (hintsLeft(model, standing) === 0)
@@ -93,15 +93,15 @@ export function takeMove(model: QuestionModel, standing: Standing, move: Move): 
       return { ok: true, outcome: null, standing: endTry(model, goneOn) };
     case 'drop':
     case 'put':
-      return takePlacement(model, goneOn, move);
+      return applyPlacement(model, goneOn, move);
   }
 }
 
-function takePlacement(model: QuestionModel, standing: Standing, move: Placement | TypedAnswer): Taken {
+function applyPlacement(model: QuestionModel, standing: Standing, move: Placement | TypedAnswer): MoveResult {
   const { board } = standing;
   const kept = isTyped(move) ? null : mayMove(model, board, move);
   if (kept) return kept;
-  const outcome = takeWithKey(model, board, move);
+  const outcome = placeByKey(model, board, move);
   if (outcome.to === 'refused') return refused(outcome.path, outcome.message);
   const next = { ...standing, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) };
   if (model.question.judging === 'onCheck') return { ok: true, outcome, standing: next };
@@ -116,7 +116,7 @@ function takePlacement(model: QuestionModel, standing: Standing, move: Placement
  * What the document says of picking an item up: some stay in their place, some may be moved only until they have
  * settled.
  */
-function mayMove(model: QuestionModel, board: Board, move: Placement): Taken | null {
+function mayMove(model: QuestionModel, board: Board, move: Placement): MoveResult | null {
   const index = model.itemAt.get(move.item);
   const item = index === undefined ? undefined : model.question.items[index];
   if (!item || index === undefined) return null;
@@ -178,7 +178,7 @@ export function hintsLeft({ question }: QuestionModel, { tries, hints, ended }: 
  */
 export function replay(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   return moves.reduce((standing, move, i) => {
-    const taken = takeMove(model, standing, move);
+    const taken = applyMove(model, standing, move);
     if (!taken.ok)
       throw new Error(
         `Move ${i + 1} of a stored sitting cannot be taken: ${taken.reason === 'refused' ? taken.message : 'the question had ended'}`,
@@ -194,7 +194,7 @@ export function replay(model: QuestionModel, moves: readonly Move[], from: Stand
 export function rejudge(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   let now = from;
   for (const move of moves) {
-    const taken = takeMove(model, now, move);
+    const taken = applyMove(model, now, move);
     if (taken.ok) now = taken.standing;
   }
   return now;

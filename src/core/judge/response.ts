@@ -1,9 +1,9 @@
 import { type Judged, judge } from '../marks/mark';
 import { type Board, cloneBoard } from './board';
 import { type Copy, itemOf, type QuestionModel, UNREAD } from './model';
-import { type Placed, place } from './place';
+import { placeByKey } from './placeByKey';
 import type { Placement, TypedAnswer } from './placement';
-import { takeWithKey } from './takeWithKey';
+import { boardFromPlacements, type Placed } from './placements';
 
 /** An answer from outside, judged: `fault` says what is wrong with it, and where in it. */
 export type Responded =
@@ -39,7 +39,7 @@ export function respond(model: QuestionModel, response: unknown): Responded {
   if (placements === undefined) return wrong('placements', 'is missing');
   const fault = placementsFault(placements);
   if (fault) return { ok: false, fault };
-  const placing = place(model, placements as Placed[]);
+  const placing = boardFromPlacements(model, placements as Placed[]);
   if (!placing.ok) return wrong(placing.path, placing.message);
   return { ok: true, judged: judge(model, placing.board, attempt as number), board: placing.board, turnedAway: 0 };
 }
@@ -52,7 +52,7 @@ function respondToDrops(model: QuestionModel, drops: unknown, attempt: number): 
     const move: unknown = drops[i];
     const fault = moveFault(move);
     if (fault) return wrong(`drops[${i}]${fault[0]}`, fault[1]);
-    const outcome = takeWithKey(model, board, move as Placement | TypedAnswer);
+    const outcome = placeByKey(model, board, move as Placement | TypedAnswer);
     if (outcome.to === 'refused') return wrong(`drops[${i}].${outcome.path}`, outcome.message);
     if (outcome.to === 'turnedAway') turnedAway++;
   }

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
 import { emptyBoard } from './board';
 import { questionModel } from './model';
+import { placeChecked } from './placeChecked';
 import { replay } from './replay';
 import { heldIn, respond } from './response';
 import { outlineNow } from './rest';
-import { take } from './take';
 
 /** A rack on the scene, with a shelf on it that takes jars; and a bench zone that takes racks. */
 const build = (rack: Record<string, unknown> = {}, more: Record<string, unknown> = {}) =>
@@ -96,8 +96,8 @@ describe('a zone that rides', () => {
       }),
     ).toMatchObject({ ok: false });
     const board = emptyBoard(model);
-    take(model, board, { item: 'jar', zone: 'shelf' }, null);
-    expect(take(model, board, { item: 'rack', x: 10, y: 470 }, null)).toEqual({ to: 'home' });
+    placeChecked(model, board, { item: 'jar', zone: 'shelf' }, null);
+    expect(placeChecked(model, board, { item: 'rack', x: 10, y: 470 }, null)).toEqual({ to: 'home' });
   });
 });
 

@@ -11,15 +11,15 @@ export const LAYOUTS = ['trayBelow', 'trayLeft', 'twoColumns', 'threeColumns', '
 export type Layout = (typeof LAYOUTS)[number];
 
 const WIDTH = 960;
-const LEAST_HEIGHT = 420;
+const MIN_HEIGHT = 420;
 const MARGIN = 28;
 /** Between zones; above each stands half of its title. */
 const BETWEEN = 22;
 const TITLE = 14;
-const LEAST_ZONE = { w: 150, h: 96 };
+const MIN_ZONE = { w: 150, h: 96 };
 /** The gap of a tray is the grid's own where none is given. */
 const TRAY_GAP = 8;
-const LEAST_TRAY = 84;
+const MIN_TRAY = 84;
 const TEXT_GAP = 12;
 
 /** Zones that stand on the scene by themselves, in view. */
@@ -37,10 +37,10 @@ export function laidOut(question: Question, layout: Layout): Question {
   const need = mostNeeded(question);
   const gap = Math.max(14, ...zones.map(({ settle }) => ('gap' in settle ? settle.gap : 0)));
   const title = Math.max(0, ...zones.map(({ label, look }) => Math.ceil(widthForTitle(question, label, look))));
-  const least = Math.max(LEAST_ZONE.w, cell.w + 2 * gap, title);
+  const least = Math.max(MIN_ZONE.w, cell.w + 2 * gap, title);
   const sizeIn = (w: number): Extent => {
     const columns = Math.max(1, Math.floor((w - gap) / (cell.w + gap)));
-    return { w, h: Math.max(LEAST_ZONE.h, Math.ceil(need / columns) * (cell.h + gap) + gap) };
+    return { w, h: Math.max(MIN_ZONE.h, Math.ceil(need / columns) * (cell.h + gap) + gap) };
   };
   const lying = question.items.filter((item) => waits(question, item)).length;
   const side = layout === 'trayLeft' && lying > 0 ? sideTray(lying, cell) : 0;
@@ -56,7 +56,7 @@ export function laidOut(question: Question, layout: Layout): Question {
   const below = boxes.length > 0 ? Math.max(...boxes.map(({ y, h }) => y + h)) + MARGIN : above + MARGIN;
   const width = right + MARGIN;
   const staying = stayingBelow(question, width, below);
-  const floor = boxes.length > 0 ? Math.max(staying.below, LEAST_HEIGHT - LEAST_TRAY) : staying.below;
+  const floor = boxes.length > 0 ? Math.max(staying.below, MIN_HEIGHT - MIN_TRAY) : staying.below;
   const tray: Tray | null =
     lying === 0
       ? null
@@ -138,7 +138,7 @@ function columns(n: number, layout: Layout, least: number, sizeIn: (w: number) =
   const rows = Math.ceil(n / across);
   const h = Math.max(
     sizeIn(w).h,
-    Math.floor((LEAST_HEIGHT - LEAST_TRAY - MARGIN - room.y - (rows - 1) * (BETWEEN + TITLE)) / rows),
+    Math.floor((MIN_HEIGHT - MIN_TRAY - MARGIN - room.y - (rows - 1) * (BETWEEN + TITLE)) / rows),
   );
   return Array.from({ length: n }, (_, i) => ({
     x: room.x + (i % across) * (w + BETWEEN),
@@ -186,9 +186,9 @@ const near = (a: Box, b: Box) =>
 const perRow = (room: number, cell: Extent) => Math.max(1, Math.floor((room - TRAY_GAP) / (cell.w + TRAY_GAP)));
 const rowsIn = (n: number, room: number, cell: Extent) => Math.ceil(n / perRow(room, cell));
 const bandFor = (n: number, cell: Extent, width: number) =>
-  Math.max(LEAST_TRAY, rowsIn(n, width, cell) * (cell.h + TRAY_GAP) + TRAY_GAP);
-const MOST_BESIDE = 9;
-const sideTray = (n: number, cell: Extent) => Math.ceil(n / MOST_BESIDE) * (cell.w + TRAY_GAP) + TRAY_GAP;
+  Math.max(MIN_TRAY, rowsIn(n, width, cell) * (cell.h + TRAY_GAP) + TRAY_GAP);
+const MAX_BESIDE = 9;
+const sideTray = (n: number, cell: Extent) => Math.ceil(n / MAX_BESIDE) * (cell.w + TRAY_GAP) + TRAY_GAP;
 
 const isText = (fixture: Fixture) => fixture.type === 'text';
 const isPicture = (fixture: Fixture) => fixture.type === 'picture' || fixture.type === 'film';

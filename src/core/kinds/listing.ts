@@ -42,7 +42,7 @@ export function readListing(pasted: string): Listing {
   if (
     filled.length > 1 &&
     width > 1 &&
-    byComma.every((cells) => cells.length === width && cells.every((cell) => cell.length <= MOST_IN_CELL))
+    byComma.every((cells) => cells.length === width && cells.every((cell) => cell.length <= MAX_IN_CELL))
   )
     return table(byComma, text);
   const entries = filled.map((line) => tidy(withoutBullet(line)));
@@ -50,7 +50,7 @@ export function readListing(pasted: string): Listing {
 }
 
 /** A longer cell is a sentence, and its commas are its own. */
-const MOST_IN_CELL = 60;
+const MAX_IN_CELL = 60;
 
 function headed(lines: readonly string[]): Group[] | null {
   const isHeading = (line: string) => /:\s*$/.test(line);

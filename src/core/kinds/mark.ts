@@ -134,12 +134,12 @@ export const foundWith = (question: Question, spot: ZoneId, marker: ItemId): Que
 
 const AROUND = 2;
 /** As high as a finger needs, where lines leave the room. */
-const LEAST_HIGH = 30;
+const MIN_HIGH = 30;
 
 /** A hidden spot over words of a text, at the box they have on the scene; found as the other spots are. */
 export function withSpotOver(question: Question, label: string, { x, y, w, h }: Box): Question {
   const like = question.zones.find((zone) => zone.hidden && isSpot(zone));
-  const high = Math.max(LEAST_HIGH, Math.ceil(h + 2 * AROUND));
+  const high = Math.max(MIN_HIGH, Math.ceil(h + 2 * AROUND));
   const shape: Zone['shape'] = {
     type: 'rect',
     x: Math.round(x - AROUND),

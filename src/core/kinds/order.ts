@@ -277,7 +277,7 @@ export function startedWrong(question: Question, seed = 'start'): Question {
   if (!sequence || belongs.length < 2) return question;
   const next = random(seedOf(`${question.id} ${seed}`));
   let turn = belongs.map((_, i) => i);
-  for (let tries = 0; tries < MOST_DRAWS && turn.some((at, i) => at === i); tries++)
+  for (let tries = 0; tries < MAX_DRAWS && turn.some((at, i) => at === i); tries++)
     turn = shuffled(belongs.length, next);
   // By the draw's own chance (1/e each time) this is never needed but for a short order.
   if (turn.some((at, i) => at === i)) turn = belongs.map((_, i) => (i + 1) % belongs.length);
@@ -289,4 +289,4 @@ export function startedWrong(question: Question, seed = 'start'): Question {
   ];
   return { ...question, items, start: { placements: lying.map((item) => ({ item, copy: 0, zone: sequence.zone })) } };
 }
-const MOST_DRAWS = 60;
+const MAX_DRAWS = 60;

@@ -75,7 +75,7 @@ export function propose(question: Question, kind: FromText, listing: Listing, la
 const MAKERS: { readonly [K in FromText]: (question: Question, listing: Listing, layout: Layout | null) => Proposed } =
   { sort, order, gaps, pick, label };
 
-const MOST_GROUPS = 8;
+const MAX_GROUPS = 8;
 
 function sort(question: Question, { groups, rows }: Listing, layout: Layout | null): Proposed {
   const all: readonly Group[] = groups ?? [
@@ -84,8 +84,8 @@ function sort(question: Question, { groups, rows }: Listing, layout: Layout | nu
   const shown = all.filter(({ heading }) => !NOWHERE.test(heading));
   if (shown.length === 0)
     return lacking('A heading is needed for each group, such as “Stands drying:”, with its entries under it.');
-  if (shown.length > MOST_GROUPS)
-    return lacking(`These are ${shown.length} groups; a Sort question has at most ${MOST_GROUPS}.`);
+  if (shown.length > MAX_GROUPS)
+    return lacking(`These are ${shown.length} groups; a Sort question has at most ${MAX_GROUPS}.`);
   const empty = shown.find(({ entries }) => entries.length === 0);
   if (empty) return lacking(`Nothing stands under “${empty.heading}”.`);
   const owners = new Map<string, Set<string>>();
@@ -205,12 +205,12 @@ function placeOf(question: Question, block: number, word: string): number {
     .indexOf(word);
 }
 
-const LEAST_LETTERS = 5;
+const MIN_LETTERS = 5;
 /** The word of a sentence that is proposed for a gap: its longest. */
 function longest(sentence: string): string[] {
   const words = sentence.match(/[\p{L}\p{N}’'-]+/gu) ?? [];
   const most = words.reduce((best, word) => (word.length > best.length ? word : best), '');
-  return most.length >= LEAST_LETTERS ? [most] : [];
+  return most.length >= MIN_LETTERS ? [most] : [];
 }
 
 /** The text above, as high as it needs to be, and the words in a tray below. */
@@ -270,14 +270,14 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
     ...made,
     items: made.items.map((item) => ({
       ...item,
-      size: { ...item.size, w: Math.max(LEAST_CHOICE, item.size.w + PICK_MARK) },
+      size: { ...item.size, w: Math.max(MIN_CHOICE, item.size.w + PICK_MARK) },
     })),
   };
   return { ok: true, question: laidOut(padded, layout ?? 'trayBelow') };
 }
 /** The notch at the start of what is picked. */
 const PICK_MARK = 32;
-const LEAST_CHOICE = 300;
+const MIN_CHOICE = 300;
 
 function label(question: Question, { rows }: Listing, layout: Layout | null): Proposed {
   const lines = rows

@@ -1,6 +1,6 @@
 import { type Board, cloneBoard, lift, settle } from '../judge/board';
 import { type Copy, copyOf, itemOf, type QuestionModel } from '../judge/model';
-import { takeWithKey } from '../judge/takeWithKey';
+import { placeByKey } from '../judge/placeByKey';
 import { standInCopies } from '../proof/guess/setting';
 import type { ModelPlacement } from '../proof/solve/solve';
 import { type Judged, judge } from './mark';
@@ -18,7 +18,7 @@ export interface TypicalAnswer {
   readonly about: { readonly copy: Copy } | { readonly zone: number } | null;
 }
 
-const MOST_COPIES = 500;
+const MAX_COPIES = 500;
 
 /** The board of a model answer. */
 export function boardOf(model: QuestionModel, placements: readonly ModelPlacement[]): Board {
@@ -70,7 +70,7 @@ function misplaced(model: QuestionModel, board: Board, copy: Copy, own: string):
   for (const [index, zone] of model.zones.entries()) {
     if (zone.id === own || model.entryOf[index]?.belongs.has(itemOf(copy)) || !model.entryOf[index]) continue;
     const wrong = cloneBoard(board);
-    const outcome = takeWithKey(model, wrong, { item, copy: copy - copyOf(itemOf(copy), 0), zone: zone.id });
+    const outcome = placeByKey(model, wrong, { item, copy: copy - copyOf(itemOf(copy), 0), zone: zone.id });
     if (outcome.to === 'zone') return wrong;
   }
   return null;
@@ -91,8 +91,8 @@ function mostInOne(model: QuestionModel): { zone: number; board: Board } | null 
 export function allIn(model: QuestionModel, zone: string): Board {
   const board = cloneBoard(model.start);
   model.items.forEach(({ id }, item) => {
-    const copies = Math.min(MOST_COPIES, standInCopies(model, item));
-    for (let copy = 0; copy < copies; copy++) takeWithKey(model, board, { item: id, copy, zone });
+    const copies = Math.min(MAX_COPIES, standInCopies(model, item));
+    for (let copy = 0; copy < copies; copy++) placeByKey(model, board, { item: id, copy, zone });
   });
   return board;
 }

@@ -11,7 +11,7 @@ import { couldBelong } from '../judge/belong';
 import type { EntryModel, QuestionModel } from '../judge/model';
 
 /** So many are laid out to see; a zone that needs more holds them all or overflows long before. */
-const MOST_LAID = 2000;
+const MAX_LAID = 2000;
 
 /**
  * The bounding boxes of what an entry's zone needs; where not all are needed, the largest are the ones to worry about.
@@ -21,9 +21,9 @@ export function neededBoxes(model: QuestionModel, entry: EntryModel): Extent[] {
   const boxes = couldBelong(model, entry).flatMap((item): Extent[] => {
     const { w, h, rotation, copies } = model.items[item] as (typeof model.items)[number];
     const { box } = rectOutline({ x: 0, y: 0, w, h }, rotation);
-    return Array.from({ length: Math.min(copies, lo, MOST_LAID) }, () => ({ w: box.w, h: box.h }));
+    return Array.from({ length: Math.min(copies, lo, MAX_LAID) }, () => ({ w: box.w, h: box.h }));
   });
-  return boxes.sort((a, b) => b.w * b.h - a.w * a.h).slice(0, Math.min(lo, MOST_LAID));
+  return boxes.sort((a, b) => b.w * b.h - a.w * a.h).slice(0, Math.min(lo, MAX_LAID));
 }
 
 const largestOf = (boxes: readonly Extent[]): Extent =>
@@ -52,7 +52,7 @@ export function fittingOf(model: QuestionModel, zone: number): Fitting | null {
   };
 }
 
-const MOST_STEPS = 4000;
+const MAX_STEPS = 4000;
 
 /**
  * The smallest box from the same top left, grown downwards (a column: to the right, a pile: both ways) in whole units,
@@ -68,7 +68,7 @@ export function boxToHold(settle: Settle, box: Box, boxes: readonly Extent[]): B
     h: Math.ceil(Math.max(box.h, tallest + 2 * gap)),
   };
   const [dw, dh] = settle.rule === 'pile' ? [1, 1] : settle.rule === 'column' ? [1, 0] : [0, 1];
-  for (let more = 0; more <= MOST_STEPS; more += 1) {
+  for (let more = 0; more <= MAX_STEPS; more += 1) {
     const grown = { ...least, w: least.w + dw * more, h: least.h + dh * more };
     if (fitsAll(settle, grown, boxes)) return grown;
   }

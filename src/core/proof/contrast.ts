@@ -35,4 +35,4 @@ export function contrast(a: string, b: string): number {
 }
 
 /** The least contrast of text on its ground (WCAG 2.2, 1.4.3). */
-export const LEAST_CONTRAST = 4.5;
+export const MIN_CONTRAST = 4.5;

@@ -1,4 +1,4 @@
-import type { Tells } from './tells';
+import type { FeedbackLevel } from './feedbackLevel';
 
 /**
  * When a release opens, is due and closes, and when its learners are told: moments as dates, or as texts that sort as
@@ -8,8 +8,8 @@ export interface Schedule<Moment extends Date | string> {
   readonly opensAt: Moment | null;
   readonly dueAt: Moment | null;
   readonly closesAt: Moment | null;
-  readonly tells: Tells;
-  readonly tellsWhen: 'atOnce' | 'finished' | 'closed';
+  readonly feedbackLevel: FeedbackLevel;
+  readonly feedbackTime: 'atOnce' | 'finished' | 'closed';
 }
 
 /** What of a schedule does not go together, with the field it is said at. */
@@ -17,8 +17,8 @@ export function scheduleProblems<Moment extends Date | string>({
   opensAt,
   dueAt,
   closesAt,
-  tells,
-  tellsWhen,
+  feedbackLevel,
+  feedbackTime,
 }: Schedule<Moment>): { path: 'dueAt' | 'closesAt'; message: string }[] {
   return [
     ...(opensAt && closesAt && closesAt <= opensAt
@@ -30,7 +30,7 @@ export function scheduleProblems<Moment extends Date | string>({
     ...(dueAt && closesAt && closesAt < dueAt
       ? [{ path: 'dueAt' as const, message: 'It would close before it is due.' }]
       : []),
-    ...(tells !== 'nothing' && tellsWhen === 'closed' && !closesAt
+    ...(feedbackLevel !== 'nothing' && feedbackTime === 'closed' && !closesAt
       ? [{ path: 'closesAt' as const, message: 'Learners are told once it has closed, so it has to close.' }]
       : []),
   ];

@@ -41,7 +41,7 @@ export const asksOf = ({ draw, questions }: Section<unknown>): number =>
 
 /** What all of a sitting comes to at most, in points. The same for every sitting. */
 export const totalOf = (sections: readonly Section<Worth>[]): number =>
-  withoutDust(
+  roundMark(
     sections.reduce(
       (sum, section) =>
         sum +
@@ -56,7 +56,7 @@ export const totalOf = (sections: readonly Section<Worth>[]): number =>
 export const earned = (mark: number, max: number, points: number): number => (max > 0 ? (mark * points) / max : 0);
 
 /** A sum of marks, which have four places at most, without the dust of binary fractions. */
-export const withoutDust = (sum: number): number => Math.round(sum * 1e4) / 1e4;
+export const roundMark = (sum: number): number => Math.round(sum * 1e4) / 1e4;
 
 /**
  * The questions one sitting is asked, by their places in the whole set, in the set's order. Each subset of a section's

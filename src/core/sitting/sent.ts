@@ -1,5 +1,5 @@
 import { type Copy, copyOf, type QuestionModel } from '../judge/model';
-import { type Move, type Standing, type Taken, takeMove } from '../judge/replay';
+import { applyMove, type Move, type MoveResult, type Standing } from '../judge/replay';
 import type { Names } from './learnerEdition';
 
 /** A move as a learner's browser sends it: drawn names, and an id it made. */
@@ -48,7 +48,7 @@ export function inOwnNames(sent: SentMove, names: Names): Move | 'item' | 'zone'
 }
 
 /** What came of moves sent together. */
-export type Took =
+export type BatchResult =
   | {
       readonly ok: true;
       readonly standing: Standing;
@@ -74,7 +74,12 @@ export interface TurnedAway {
  * Takes moves that were made one after another. A name or copy that the sitting does not have refuses them all; a move
  * that cannot be taken where things stand now is passed over. `standing` is used up.
  */
-export function takeSent(model: QuestionModel, names: Names, standing: Standing, sent: readonly SentMove[]): Took {
+export function applyBatch(
+  model: QuestionModel,
+  names: Names,
+  standing: Standing,
+  sent: readonly SentMove[],
+): BatchResult {
   if (standing.ended) return { ok: false, reason: 'ended' };
   let now = standing;
   const taken: { id: string; move: Move }[] = [];
@@ -84,7 +89,7 @@ export function takeSent(model: QuestionModel, names: Names, standing: Standing,
     if (typeof move === 'string') return { ok: false, reason: 'malformed', path: `[${i}].${move}` };
     if ('item' in move && 'copy' in move && !hasCopy(model, move.item, move.copy ?? 0))
       return { ok: false, reason: 'malformed', path: `[${i}].copy` };
-    const result = takeAnyhow(model, now, move);
+    const result = applyOrAppend(model, now, move);
     if (!result.ok) continue;
     now = result.standing;
     taken.push({ id: one.id, move: result.move });
@@ -99,11 +104,11 @@ export function takeSent(model: QuestionModel, names: Names, standing: Standing,
 }
 
 /** A place in a zone's order that is not there any more is its end. */
-function takeAnyhow(model: QuestionModel, standing: Standing, move: Move): Taken & { readonly move: Move } {
-  const result = takeMove(model, standing, move);
+function applyOrAppend(model: QuestionModel, standing: Standing, move: Move): MoveResult & { readonly move: Move } {
+  const result = applyMove(model, standing, move);
   if (result.ok || result.reason !== 'refused' || result.path !== 'at') return { ...result, move };
   const last = { ...move, at: undefined };
-  return { ...takeMove(model, standing, last), move: last };
+  return { ...applyMove(model, standing, last), move: last };
 }
 
 const hasCopy = (model: QuestionModel, item: string, copy: number) =>

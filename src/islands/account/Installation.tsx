@@ -7,7 +7,7 @@ export function Installation({ directEnrolment: given }: { directEnrolment: bool
   const [said, setSaid] = useState('');
   const change = async (to: boolean) => {
     const answer = await api('PUT /api/installation', { body: { directEnrolment: to } });
-    setSaid(answer.ok ? 'Saved' : `${answer.error.message}. ${answer.error.wayOn}`);
+    setSaid(answer.ok ? 'Saved' : `${answer.error.message}. ${answer.error.nextStep}`);
     if (answer.ok) setDirectEnrolment(answer.value.directEnrolment);
   };
   return (

@@ -16,7 +16,7 @@ export function MediaUsage() {
   const [said, setSaid] = useState('');
   const ask = async (method: 'GET' | 'DELETE') => {
     const answer = await api(`${method} /api/media/usage`);
-    if (!answer.ok) return setSaid(`${answer.error.message}. ${answer.error.wayOn}`);
+    if (!answer.ok) return setSaid(`${answer.error.message}. ${answer.error.nextStep}`);
     if (method === 'DELETE' && usage) setSaid(`${size(usage.used - answer.value.used)} cleared.`);
     setUsage(answer.value);
     setAsking(false);

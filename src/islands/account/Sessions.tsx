@@ -37,14 +37,14 @@ export function Sessions() {
   const load = async () => {
     const [list, log] = await Promise.all([api('GET /api/account/sessions'), api('GET /api/account/events')]);
     if (list.ok) setSessions(list.value);
-    else setSaid(`${list.error.message}. ${list.error.wayOn}`);
+    else setSaid(`${list.error.message}. ${list.error.nextStep}`);
     if (log.ok) setEvents(log.value);
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: once
   useEffect(() => void load(), []);
   const end = async (ended: Promise<ApiResult<unknown>>, words: string) => {
     const done = await ended;
-    setSaid(done.ok ? words : `${done.error.message}. ${done.error.wayOn}`);
+    setSaid(done.ok ? words : `${done.error.message}. ${done.error.nextStep}`);
     await load();
   };
   return (

@@ -9,7 +9,6 @@ import { BenchTop } from './BenchTop';
 import { Behaviour } from './behaviour/Behaviour';
 import { Shortcuts } from './commands/Shortcuts';
 import { useShortcuts } from './commands/useShortcuts';
-import { KeepingNotice } from './keeping/KeepingNotice';
 import { Key } from './key/Key';
 import { LayOut } from './layOut/LayOut';
 import { Ledger } from './ledger/Ledger';
@@ -18,6 +17,7 @@ import { Later } from './parts/Later';
 import { ProofPanel } from './proof/ProofPanel';
 import { useProving } from './proof/useProving';
 import { Stations } from './Stations';
+import { SaveNotice } from './saving/SaveNotice';
 import { BenchScene } from './scene/BenchScene';
 import { type BenchState, type BenchStore, benchStore } from './store';
 import { WordsAndMarks } from './words/WordsAndMarks';
@@ -67,9 +67,9 @@ export function Bench({
   }, []);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (store.keeper.pending()) event.preventDefault();
+      if (store.autoSave.pending()) event.preventDefault();
     };
-    const back = () => void store.keeper.flush();
+    const back = () => void store.autoSave.flush();
     window.addEventListener('beforeunload', warn);
     window.addEventListener('online', back);
     return () => {
@@ -81,7 +81,7 @@ export function Bench({
     <QueryClientProvider client={queries}>
       <div className="h-screen min-h-[600px] flex flex-col">
         <BenchTop store={store} />
-        <KeepingNotice store={store} />
+        <SaveNotice store={store} />
         <Stations store={store} />
         <main className="grow min-h-0 grid grid-rows-[minmax(0,1fr)_auto]">
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(320px,33%)] min-h-0" {...dropping}>
@@ -162,6 +162,6 @@ function Said({ store }: { store: BenchStore }) {
 
 /** The question as the server has it, once everything is kept. */
 async function asKept(store: BenchStore): Promise<{ questionId: string; revision: number }> {
-  if (!(await store.keeper.flush())) throw new Error('Your last changes are not kept yet. Publish when they are.');
-  return { questionId: store.getState().question.id, revision: store.keeper.revision() };
+  if (!(await store.autoSave.flush())) throw new Error('Your last changes are not kept yet. Publish when they are.');
+  return { questionId: store.getState().question.id, revision: store.autoSave.revision() };
 }

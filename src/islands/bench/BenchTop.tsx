@@ -4,7 +4,7 @@ import { clock } from '../../ui/when';
 import { Typed } from './parts/Typed';
 import { type BenchState, type BenchStore, mayChange } from './store';
 
-function keepingInWords(keeping: BenchState['keeping']): string {
+function keepingInWords(keeping: BenchState['saving']): string {
   switch (keeping.state) {
     case 'kept':
       return `kept ${clock(keeping.at)}`;
@@ -21,7 +21,7 @@ function keepingInWords(keeping: BenchState['keeping']): string {
 /** Where the question is kept, its title, what was kept when; undo, redo, Rehearse, Publish. */
 export function BenchTop({ store }: { store: BenchStore }) {
   const title = store((s) => s.question.title);
-  const keeping = store((s) => s.keeping);
+  const keeping = store((s) => s.saving);
   const canUndo = store((s) => s.past.length > 0);
   const canRedo = store((s) => s.future.length > 0);
   const changeable = store(mayChange);

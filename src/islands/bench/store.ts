@@ -16,7 +16,7 @@ import {
   things,
   withGroups,
 } from '../../core';
-import { type Keeper, type Keeping, keeper } from './keeping/keeper';
+import { type AutoSave, autoSave, type SaveState } from './saving/autoSave';
 
 export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
 /** What a press on the scene does: select and move, or draw a zone or a line. */
@@ -30,7 +30,7 @@ export interface BenchState {
   readonly access: 'own' | 'see' | 'use' | 'edit';
   readonly past: readonly Step[];
   readonly future: readonly Step[];
-  readonly keeping: Keeping;
+  readonly saving: SaveState;
   readonly selection: ReadonlySet<Ref>;
   readonly station: Station;
   readonly snapping: Snapping;
@@ -71,7 +71,7 @@ export interface Pull {
 }
 
 export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
-  readonly keeper: Keeper;
+  readonly autoSave: AutoSave;
   readonly pull: UseBoundStore<StoreApi<Pull>>;
   /** The scale at which the scene is shown now: stage pixels for one scene unit. */
   readonly shown: { scale: number };
@@ -101,7 +101,7 @@ export function benchStore(
       access,
       past: [],
       future: [],
-      keeping: { state: 'kept', at: keptAt },
+      saving: { state: 'kept', at: keptAt },
       selection: new Set<Ref>(),
       station: 'layOut',
       snapping: ALL_SNAPPING,
@@ -153,7 +153,7 @@ export function benchStore(
       say: (said) => set({ said }),
     };
   });
-  const kept = keeper(question.id, revision, (keeping) => store.setState({ keeping }));
+  const kept = autoSave(question.id, revision, (keeping) => store.setState({ saving: keeping }));
   const release = () => {
     const { draft } = pull.getState();
     pull.setState(NOTHING);
@@ -165,7 +165,7 @@ export function benchStore(
       ),
     );
   };
-  return Object.assign(store, { keeper: kept, pull, release, shown: { scale: 1 } });
+  return Object.assign(store, { autoSave: kept, pull, release, shown: { scale: 1 } });
 }
 
 const stillThere = ({ question, selection }: BenchState) => {

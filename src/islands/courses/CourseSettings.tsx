@@ -26,7 +26,7 @@ function Settings({ course }: { course: Course }) {
   const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask('GET /api/courses/{id}/parts', { id }) });
   const told = <T,>(answer: ApiResult<T>): T | null => {
     if (answer.ok) return answer.value;
-    toast.error(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`);
+    toast.error(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`);
     return null;
   };
   return (

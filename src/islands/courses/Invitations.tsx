@@ -8,7 +8,7 @@ export function Invitations({ invitations: given }: { invitations: readonly Invi
   const [problem, setProblem] = useState('');
   const answer = async (courseId: string, yes: boolean) => {
     const done = await api(`${yes ? 'PUT' : 'DELETE'} /api/invitations/{course}`, { course: courseId });
-    if (!done.ok) return setProblem(`${done.error.message}. ${done.error.wayOn}`);
+    if (!done.ok) return setProblem(`${done.error.message}. ${done.error.nextStep}`);
     if (yes) return location.reload();
     setInvitations((all) => all.filter((one) => one.courseId !== courseId));
   };

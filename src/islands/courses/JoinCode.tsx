@@ -17,7 +17,7 @@ export function JoinCode({ course }: { course: Course }) {
     const saved = await api('PATCH /api/courses/{id}', { id: course.id, body: { join: to, from: revision } });
     const theirs = saved.ok ? null : conflictIn<Pick<Course, 'join'>>(saved.error);
     const now = saved.ok ? saved.value : theirs && { join: theirs.content.join, revision: theirs.revision };
-    setProblem(saved.ok ? '' : `${saved.error.message}. ${now ? 'This is how it is now.' : saved.error.wayOn}`);
+    setProblem(saved.ok ? '' : `${saved.error.message}. ${now ? 'This is how it is now.' : saved.error.nextStep}`);
     if (!now) return;
     setJoin(now.join);
     setRevision(now.revision);

@@ -22,7 +22,7 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
     setBusy(true);
     const done = await api('DELETE /api/courses/{id}/learners/{learner}', whose);
     setBusy(false);
-    if (!done.ok) return setProblem(`${done.error.message}. ${done.error.wayOn}`);
+    if (!done.ok) return setProblem(`${done.error.message}. ${done.error.nextStep}`);
     onErased(
       done.value.account
         ? `All that was kept of ${learner.name} is erased, and the account with it.`

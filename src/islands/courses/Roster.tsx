@@ -76,14 +76,14 @@ function Learners({ course }: { course: Course }) {
       group: group.id,
       body: { learnerId: learner.id, isIn: is },
     });
-    if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.wayOn}`);
+    if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.nextStep}`);
     await again();
   };
-  const takeOff = async (learner: Learner) => {
+  const removeLearner = async (learner: Learner) => {
     const done = await api('DELETE /api/courses/{id}/learners', { id: course.id, body: { learners: [learner.id] } });
     setLeaving(null);
     if (done.ok) toast(`${learner.name} is off the roster. What they did is kept.`);
-    else toast.error(`${done.error.message}. ${done.error.wayOn}`);
+    else toast.error(`${done.error.message}. ${done.error.nextStep}`);
     await again();
   };
 
@@ -277,7 +277,12 @@ function Learners({ course }: { course: Course }) {
             <button type="button" className="btn btn-quiet" onClick={() => setLeaving(null)}>
               Keep them
             </button>
-            <button type="button" className="btn btn-primary" data-autofocus onClick={() => void takeOff(leaving)}>
+            <button
+              type="button"
+              className="btn btn-primary"
+              data-autofocus
+              onClick={() => void removeLearner(leaving)}
+            >
               Take them off
             </button>
           </div>

@@ -12,7 +12,7 @@ const WILL = {
   invite: 'is asked, and says yes or no',
   stay: 'is there already',
 } as const;
-const MOST_BYTES = 2_000_000;
+const MAX_BYTES = 2_000_000;
 const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
 
 /** A list of learners, pasted or from a file: what it would change is shown first, line by line. */
@@ -39,7 +39,7 @@ export function RosterImport({
     });
     setBusy(false);
     setProblem(
-      answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.wayOn}`,
+      answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`,
     );
     if (!answer.ok) return;
     if ('lines' in answer.value) setPlan(answer.value);
@@ -52,7 +52,7 @@ export function RosterImport({
     noClick: true,
     noKeyboard: true,
     multiple: false,
-    maxSize: MOST_BYTES,
+    maxSize: MAX_BYTES,
     onDrop: ([file], [refused]) => {
       if (refused) return setProblem('The file is larger than 2 MB.');
       if (file) void file.text().then(setText);

@@ -32,7 +32,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
   };
   const remove = async (list: StockList) => {
     const done = await api('DELETE /api/lists/{id}', { id: list.id });
-    if (!done.ok) return void toast.error(done.error.message, { description: done.error.wayOn });
+    if (!done.ok) return void toast.error(done.error.message, { description: done.error.nextStep });
     setLists((all) => all.filter(({ id }) => id !== list.id));
     toast(`“${list.title}” was taken away`, {
       duration: 15_000,
@@ -43,7 +43,7 @@ export function StockLists({ lists: given }: { lists: StockList[] }) {
             body: { id: list.id, title: list.title, rows: list.rows, pictures: list.pictures },
           });
           if (back.ok) setLists((all) => [list, ...all]);
-          else toast.error(back.error.message, { description: back.error.wayOn });
+          else toast.error(back.error.message, { description: back.error.nextStep });
         },
       },
     });
@@ -159,7 +159,7 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
     const done = await api('POST /api/lists', { body: { id, ...content } });
     setBusy(false);
     if (done.ok) onKept({ id, ...content, title: title.trim(), revision: 1, changedAt: toWire(new Date()) });
-    else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.wayOn}`);
+    else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.nextStep}`);
   };
   return (
     <form

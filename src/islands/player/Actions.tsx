@@ -34,9 +34,9 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const now = tries + (ended || told?.try ? 0 : 1);
   const onLand = view.question.judging === 'onLand';
-  const { quiet } = view.place;
+  const { deferred } = view.place;
   const counts = [
-    ...(quiet || view.place.finished ? [] : [limit === null ? `try ${now}` : `try ${now} of ${limit}`]),
+    ...(deferred || view.place.finished ? [] : [limit === null ? `try ${now}` : `try ${now} of ${limit}`]),
     ...(show.count
       ? [
           endless
@@ -51,7 +51,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   ];
   return (
     <div className="flex flex-wrap items-center gap-3 mt-4">
-      {!ended && !goes && !onLand && !showsModel && !quiet && (
+      {!ended && !goes && !onLand && !showsModel && !deferred && (
         <button
           type="button"
           className="btn btn-primary btn-lg"

@@ -88,7 +88,7 @@ interface SittingProps {
 
 function Sitting({ sitting, onMove }: SittingProps) {
   const [store] = useState<PlayerStore>(() =>
-    playerStore(sitting, { send: toServer(sitting), kept: true, reopen: () => location.reload() }),
+    playerStore(sitting, { send: toServer(sitting), stored: true, reopen: () => location.reload() }),
   );
   const list = useListChoice();
   const media = store((s) => s.media);
@@ -200,7 +200,9 @@ function usePlace(store: PlayerStore): SittingView['place'] {
 function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove']) {
   const [busy, setBusy] = useState(false);
   const leave = async <T,>(
-    ask: () => Promise<{ ok: true; value: T } | { ok: false; error: { code: string; message: string; wayOn: string } }>,
+    ask: () => Promise<
+      { ok: true; value: T } | { ok: false; error: { code: string; message: string; nextStep: string } }
+    >,
     then: (value: T) => void,
   ) => {
     setBusy(true);
@@ -209,7 +211,7 @@ function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProp
     if (answer?.ok) return then(answer.value);
     if (answer?.error.code === 'sittingFinished') return location.reload();
     const words = answer
-      ? `${answer.error.message}. ${answer.error.wayOn}`
+      ? `${answer.error.message}. ${answer.error.nextStep}`
       : 'Not all of your moves are kept yet: go on when the line is back.';
     store.setState({ notice: words });
     setBusy(false);

@@ -29,7 +29,7 @@ export function readOutbox(of: Of): Outbox | null {
  * A browser that lets nothing be stored still sends moves at once; only what the line did not take is lost with the tab
  * then.
  */
-export function keepOutbox(of: Of, box: Outbox): void {
+export function storeOutbox(of: Of, box: Outbox): void {
   try {
     if (box.moves.length === 0) localStorage.removeItem(place(of));
     else localStorage.setItem(place(of), JSON.stringify(box));

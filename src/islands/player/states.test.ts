@@ -5,11 +5,11 @@ import {
   cloneBoard,
   copyOf,
   learnerEdition,
+  placeChecked,
   random,
   sceneModel,
   seedOf,
   startBoard,
-  take,
 } from '../../core';
 import { letGo, movedOver, pickedUp, placesFor, resting, seen, stateOf } from './states';
 
@@ -50,7 +50,7 @@ function scene(more: Record<string, unknown> = {}) {
   const board = startBoard(model, question.start);
   const put = (copy: Copy, label: string) => {
     const item = question.items[Math.floor(copy / copyOf(1, 0))]?.id ?? '';
-    return take(model, board, { item, copy: 0, zone: question.zones[zone(label)]?.id ?? '' }, null);
+    return placeChecked(model, board, { item, copy: 0, zone: question.zones[zone(label)]?.id ?? '' }, null);
   };
   return { at: { model, board, question }, zone, jar, tin, rack, put };
 }

@@ -19,14 +19,14 @@ import {
   type Verdict,
 } from '../../core';
 import type { ApiResult } from '../../ui/api';
-import { keepOutbox, readOutbox } from './outbox';
+import { readOutbox, storeOutbox } from './outbox';
 import { boardFrom } from './scene/board';
 import { letGo, movedOver, pickedUp, resting, type States, seen } from './states';
 import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } from './types';
 import { turnedAwayInWords } from './words';
 
 /** Where the moves are. `down`: nothing answers; `taken`: this sitting is open in another window of this browser. */
-export type Line = 'kept' | 'sending' | 'down' | 'signedOut' | 'failed' | 'taken';
+export type Connection = 'kept' | 'sending' | 'down' | 'signedOut' | 'failed' | 'taken';
 
 export interface PlayerState {
   readonly view: SittingView;
@@ -48,7 +48,7 @@ export interface PlayerState {
   readonly media: Readonly<Record<string, LearnerMedium>>;
   /** Zones whose lid is shut. */
   readonly shut: ReadonlySet<number>;
-  readonly line: Line;
+  readonly line: Connection;
   readonly checking: boolean;
   /** Picked up by a press, to be put down by another. */
   readonly held: Copy | null;
@@ -106,7 +106,7 @@ export type Send = (after: number, moves: readonly SentMove[]) => Promise<ApiRes
 export interface PlayerOptions {
   readonly send: Send;
   /** Does what is not sent yet outlive the page? */
-  readonly kept: boolean;
+  readonly stored: boolean;
   /** The sitting has ended elsewhere or is otherwise than this page can know: it has to be opened anew. */
   readonly reopen: () => void;
 }
@@ -115,7 +115,7 @@ export interface PlayerOptions {
  * The state of one question in one page. Moves are taken here at once, by the same core as on the server, and sent
  * after.
  */
-export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOptions): PlayerStore {
+export function playerStore(view: SittingView, { send, stored: kept, reopen }: PlayerOptions): PlayerStore {
   let last = view.last;
   let waiting: SentMove[] = [];
   let sending: Promise<boolean> | null = null;
@@ -123,7 +123,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
   let passing: ReturnType<typeof setTimeout> | undefined;
   const box = { sitting: view.id, question: view.place.at };
 
-  const remember = () => kept && keepOutbox(box, { after: last, moves: waiting });
+  const remember = () => kept && storeOutbox(box, { after: last, moves: waiting });
 
   const store = create<PlayerState>()((set, get) => {
     const named = (name: NamedCopy) => copyNamed(get().model, name);
@@ -267,7 +267,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
     const sendAll = async (): Promise<boolean> => {
       while (waiting.length > 0) {
         set({ line: get().line === 'down' ? 'down' : 'sending' });
-        const batch = waiting.slice(0, MOST_AT_ONCE);
+        const batch = waiting.slice(0, MAX_AT_ONCE);
         const result = await send(last, batch);
         if (get().line === 'taken') return false;
         if (!result.ok) {
@@ -388,7 +388,7 @@ export function playerStore(view: SittingView, { send, kept, reopen }: PlayerOpt
   return store;
 }
 
-const MOST_AT_ONCE = 200;
+const MAX_AT_ONCE = 200;
 
 /** A page that is hidden paints nothing. */
 const NO_PAINT_MS = 100;

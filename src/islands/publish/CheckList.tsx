@@ -1,6 +1,6 @@
 import { CircleAlert, CircleCheck, TriangleAlert } from 'lucide-react';
 import { useEffect } from 'react';
-import { isQuiet } from '../../contract/defaults';
+import { defersFeedback } from '../../contract/defaults';
 import type { Finding } from '../../core';
 import type { Draft } from './settings';
 import { useProofs } from './useProofs';
@@ -22,7 +22,7 @@ interface Line {
 export function CheckList({ questions, draft, onKnown }: Props) {
   const proofs = useProofs(questions);
   const done = questions.every((id) => proofs.has(id));
-  const quiet = isQuiet(draft);
+  const deferred = defersFeedback(draft);
   const lines = questions.flatMap((id): Line[] => {
     const proved = proofs.get(id);
     if (proved === undefined) return [];
@@ -30,12 +30,12 @@ export function CheckList({ questions, draft, onKnown }: Props) {
       return [{ id, title: 'A question', found: [{ severity: 'error', message: 'It could not be looked at.' }] }];
     const { question, proof } = proved;
     const own: Line['found'][number][] = [];
-    if (quiet && question.zones.some(({ welcome }) => welcome === 'keyed'))
+    if (deferred && question.zones.some(({ welcome }) => welcome === 'keyed'))
       own.push({
         severity: 'note',
         message: 'Its zones turn nothing away here, since that would tell what belongs: it is judged at the end.',
       });
-    if (quiet && question.hints.length > 0)
+    if (deferred && question.hints.length > 0)
       own.push({ severity: 'note', message: 'Its hints are not given: there is one try, at the end.' });
     return [
       {

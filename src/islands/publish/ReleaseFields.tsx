@@ -1,14 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import { ChevronRight } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useId, useState } from 'react';
-import { isQuiet } from '../../contract/defaults';
+import { defersFeedback } from '../../contract/defaults';
 import { MAX_MINUTES } from '../../contract/limits';
-import { COUNTS, TELLS_WHEN } from '../../contract/vocabulary';
-import { TELLS } from '../../core';
+import { COUNTS, FEEDBACK_TIMES } from '../../contract/vocabulary';
+import { FEEDBACK_LEVELS } from '../../core';
 import { ask, elsewhere, typedTime } from '../../ui';
 import { Field } from '../../ui/Field';
 import type { Parts } from '../courses/course';
-import { COUNTS_IN_WORDS, type Draft, TELLS_IN_WORDS, TELLS_SHORT, WHEN_IN_WORDS, wrongIn } from './settings';
+import {
+  COUNTS_IN_WORDS,
+  type Draft,
+  FEEDBACK_LEVEL_IN_WORDS,
+  FEEDBACK_LEVEL_SHORT,
+  FEEDBACK_TIME_IN_WORDS,
+  wrongIn,
+} from './settings';
 
 const TIMES = [
   ['opensAt', 'Opens', 'Empty: at once.'],
@@ -40,7 +47,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
     const there = typed === '' ? null : elsewhere(typedTime(typed), zone);
     return there === null ? words : `${there}. ${words}`;
   };
-  const quiet = isQuiet(draft);
+  const deferred = defersFeedback(draft);
   return (
     <div className="border-t border-rule mt-3">
       <Fold
@@ -136,32 +143,37 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
       </Fold>
       <Fold
         title="What learners are told"
-        now={draft.tells === 'nothing' ? 'nothing' : `${TELLS_SHORT[draft.tells]}, ${WHEN_IN_WORDS[draft.tellsWhen]}`}
+        now={
+          draft.feedbackLevel === 'nothing'
+            ? 'nothing'
+            : `${FEEDBACK_LEVEL_SHORT[draft.feedbackLevel]}, ${FEEDBACK_TIME_IN_WORDS[draft.feedbackTime]}`
+        }
         open={unfolded}
       >
         <div className="grid sm:grid-cols-2 gap-4">
           <Choose
             label="Of their answers they are told"
-            value={draft.tells}
-            onChange={(tells) => set({ tells })}
-            options={TELLS.filter(
-              (tells) => !published || (tells === 'nothing') === (draft.tells === 'nothing') || quiet,
-            ).map((tells) => [tells, TELLS_IN_WORDS[tells]])}
+            value={draft.feedbackLevel}
+            onChange={(feedbackLevel) => set({ feedbackLevel })}
+            options={FEEDBACK_LEVELS.filter(
+              (feedbackLevel) =>
+                !published || (feedbackLevel === 'nothing') === (draft.feedbackLevel === 'nothing') || deferred,
+            ).map((feedbackLevel) => [feedbackLevel, FEEDBACK_LEVEL_IN_WORDS[feedbackLevel]])}
           />
-          {draft.tells !== 'nothing' && (
+          {draft.feedbackLevel !== 'nothing' && (
             <Choose
               label="They are told it"
-              value={draft.tellsWhen}
-              onChange={(tellsWhen) => set({ tellsWhen })}
-              options={TELLS_WHEN.filter((when) => !published || (when === 'atOnce') !== quiet).map((when) => [
+              value={draft.feedbackTime}
+              onChange={(feedbackTime) => set({ feedbackTime })}
+              options={FEEDBACK_TIMES.filter((when) => !published || (when === 'atOnce') !== deferred).map((when) => [
                 when,
-                WHEN_IN_WORDS[when],
+                FEEDBACK_TIME_IN_WORDS[when],
               ])}
             />
           )}
         </div>
         <p className="text-mute mt-2">
-          {quiet
+          {deferred
             ? 'They place and go on: each question is checked once, when the sitting ends. Tries, hints and judging as it lands do not apply.'
             : 'Where a question tells less, that holds.'}
           {published && ' Whether they are told something at once was fixed when it was published.'}

@@ -23,8 +23,8 @@ const LABELS: Readonly<Record<string, string>> = {
   counts: 'Which attempt counts',
   practice: 'Practice',
   categoryId: 'Category',
-  tells: 'What learners are told',
-  tellsWhen: 'When they are told',
+  feedbackLevel: 'What learners are told',
+  feedbackTime: 'When they are told',
   audience: 'For whom',
 };
 const inWordsOf = (value: unknown): string =>
@@ -130,7 +130,7 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
   const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {
     const kept = await api('PUT /api/releases/{id}/allowances', { id, body: { learnerId, allowed } });
     if (!kept.ok)
-      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
+      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.nextStep}`);
     onChange(kept.value);
     setEditing(null);
   };

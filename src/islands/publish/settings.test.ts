@@ -28,8 +28,8 @@ describe('how a release runs, as it is typed', () => {
     expect(wrongIn({ ...DEFAULT_DRAFT, opensAt: '2026-11-26T08:00', dueAt: '2026-11-26T07:00' }).dueAt).toContain(
       'due before it opens',
     );
-    expect(wrongIn({ ...DEFAULT_DRAFT, tellsWhen: 'closed' }).closesAt).toContain('has to close');
-    expect(wrongIn({ ...DEFAULT_DRAFT, tells: 'nothing', tellsWhen: 'closed' })).toEqual({});
+    expect(wrongIn({ ...DEFAULT_DRAFT, feedbackTime: 'closed' }).closesAt).toContain('has to close');
+    expect(wrongIn({ ...DEFAULT_DRAFT, feedbackLevel: 'nothing', feedbackTime: 'closed' })).toEqual({});
     expect(wrongIn({ ...DEFAULT_DRAFT, audience: { groups: [], learners: [] } }).audience).toBeDefined();
   });
 });

@@ -1,4 +1,4 @@
-import type { Counts, ReleaseSettings, TellsWhen, Wire } from '../../contract';
+import type { Counts, FeedbackTime, ReleaseSettings, Wire } from '../../contract';
 import { DEFAULT_SETTINGS } from '../../contract/defaults';
 import { type FieldProblem, problemsIn } from '../../contract/problems';
 import { settingsContent } from '../../contract/releases';
@@ -77,19 +77,19 @@ export const COUNTS_IN_WORDS: Readonly<Record<Counts, string>> = {
   first: 'the first',
   average: 'the average',
 };
-export const TELLS_IN_WORDS: Readonly<Record<Draft['tells'], string>> = {
+export const FEEDBACK_LEVEL_IN_WORDS: Readonly<Record<Draft['feedbackLevel'], string>> = {
   nothing: 'nothing',
   verdicts: 'what is right and wrong',
   feedback: 'that, and your words for it',
   modelAnswer: 'that, and a model answer where a question has one',
 };
-export const TELLS_SHORT: Readonly<Record<Draft['tells'], string>> = {
+export const FEEDBACK_LEVEL_SHORT: Readonly<Record<Draft['feedbackLevel'], string>> = {
   nothing: 'nothing',
   verdicts: 'right and wrong',
   feedback: 'right, wrong and feedback',
   modelAnswer: 'all, with a model answer',
 };
-export const WHEN_IN_WORDS: Readonly<Record<TellsWhen, string>> = {
+export const FEEDBACK_TIME_IN_WORDS: Readonly<Record<FeedbackTime, string>> = {
   atOnce: 'with each check',
   finished: 'when their sitting is finished',
   closed: 'when the release has closed',

@@ -5,7 +5,7 @@ import { ask } from '../../ui';
 import { prover } from '../../workers';
 
 /** How long one question may be proved. */
-const MOST_MS = 1500;
+const MAX_MS = 1500;
 
 export interface Proved {
   readonly question: Question;
@@ -32,7 +32,7 @@ export function useProofs(ids: readonly string[]): ReadonlyMap<string, Proved | 
     if (document.isError) return tell(null);
     if (!question || question.id !== next) return;
     const { prove, stop } = prover();
-    void prove(question, MOST_MS).then((proof) => proof && tell({ question, proof }));
+    void prove(question, MAX_MS).then((proof) => proof && tell({ question, proof }));
     return stop;
   }, [next, question, document.isError]);
   return known;

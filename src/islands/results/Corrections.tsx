@@ -13,8 +13,8 @@ export type View = Wire<CorrectionView>;
 type Preview = Wire<CorrectionPreview>;
 type Change = Omit<QuestionChange, 'question'>;
 
-const inWords = ({ message, problems, wayOn }: ApiError) =>
-  `${message}. ${problems?.map((one) => one.message).join(' ') ?? wayOn}`;
+const inWords = ({ message, problems, nextStep }: ApiError) =>
+  `${message}. ${problems?.map((one) => one.message).join(' ') ?? nextStep}`;
 const nameIn = (list: readonly { id: string; label: string }[], id: string) =>
   list.find((one) => one.id === id)?.label || id;
 

@@ -66,7 +66,7 @@ function Grades({ courseId }: { courseId: string }) {
       body: { learnerId: setting.row.learnerId, mark },
     });
     if (!kept.ok)
-      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.wayOn}`);
+      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.nextStep}`);
     setSetting(null);
     await queries.invalidateQueries({ queryKey: ['grades'] });
   };

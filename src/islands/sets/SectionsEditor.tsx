@@ -13,8 +13,8 @@ import {
   withPart,
 } from './content';
 
-const MOST_POINTS = 1000;
-const MOST_SECTIONS = 50;
+const MAX_POINTS = 1000;
+const MAX_SECTIONS = 50;
 
 /** The questions of a set in their order, in one or more sections, with what each counts. */
 export function SectionsEditor({
@@ -70,7 +70,7 @@ export function SectionsEditor({
           </ol>
         </div>
       ))}
-      {sections.length > 0 && sections.length < MOST_SECTIONS && (
+      {sections.length > 0 && sections.length < MAX_SECTIONS && (
         <button
           type="button"
           className="btn btn-quiet mt-2"
@@ -97,7 +97,7 @@ interface HeadProps {
 function SectionHead({ part, number, count, onSet, onShift, onRemove }: HeadProps) {
   const { title, draw, questions } = part;
   const name = title || `Section ${number}`;
-  const points = (text: string) => numberFrom(text, 0, MOST_POINTS);
+  const points = (text: string) => numberFrom(text, 0, MAX_POINTS);
   const howMany = (text: string) => numberFrom(text, 1, Math.max(1, questions.length), true);
   return (
     <div className="mb-1">
@@ -191,7 +191,7 @@ interface RowProps {
 function Row({ entry, part, number, first, last, onPoints, onShift, onRemove }: RowProps) {
   const title = entry.title || 'Untitled question';
   const read = (text: string) =>
-    text.trim() === '' ? { value: null, problem: null } : numberFrom(text, 0, MOST_POINTS);
+    text.trim() === '' ? { value: null, problem: null } : numberFrom(text, 0, MAX_POINTS);
   return (
     <li className="flex items-center gap-2 border-b border-rule py-1.5">
       <span className="figures text-mute w-7 text-right">{number}</span>

@@ -51,7 +51,7 @@ export const useTags = () => useQuery({ queryKey: ['tags'], queryFn: () => ask('
 
 const sayFailure = (error: Error) => {
   if (error instanceof ApiFailure)
-    toast.error(error.error.message, { description: error.error.problems?.[0]?.message ?? error.error.wayOn });
+    toast.error(error.error.message, { description: error.error.problems?.[0]?.message ?? error.error.nextStep });
   else toast.error('Something went wrong', { description: 'Nothing was changed. Try again.' });
 };
 

@@ -24,7 +24,7 @@ export interface Manifest {
 }
 
 /** Where an application keeps its things. */
-export interface Kept {
+export interface StoredData {
   readonly data: string;
   readonly databaseUrl: string;
 }
@@ -63,7 +63,7 @@ export function fileOf(databaseUrl: string): string {
  * written before anything names them, so those copied afterwards are all that the copy names.
  */
 export async function backUp(
-  { data, databaseUrl }: Kept,
+  { data, databaseUrl }: StoredData,
   to: string,
   application: string,
   now: Date,

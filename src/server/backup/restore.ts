@@ -10,11 +10,11 @@ import {
   DATABASE,
   exists,
   fileOf,
-  type Kept,
   MANIFEST,
   type Manifest,
   MEDIA,
   SECRET,
+  type StoredData,
   sha256Of,
 } from './backup';
 
@@ -75,7 +75,7 @@ const SWAP = 'swap.json';
  */
 export async function restore(
   from: string,
-  kept: Kept,
+  kept: StoredData,
   now: Date,
   move: typeof rename = rename,
 ): Promise<{ manifest: Manifest; setAside: string | null }> {
@@ -113,7 +113,7 @@ async function writeWhole(file: string, text: string, move: typeof rename): Prom
 
 /** What is moved: its name in `restoring` and where things are set aside, and where it belongs. */
 const movedBy = (
-  { data, databaseUrl }: Kept,
+  { data, databaseUrl }: StoredData,
   { hasSecret }: Swap,
 ): readonly (readonly [name: string, place: string])[] => [
   [MEDIA, join(data, MEDIA)],
@@ -127,7 +127,7 @@ const filesOf = (name: string): readonly string[] => (name === DATABASE ? ['', '
  * Moves what was there aside and the new in its place. What was done before is passed over, so that it can be gone on
  * with wherever it was interrupted.
  */
-async function swap(kept: Kept, how: Swap, move: typeof rename = rename): Promise<void> {
+async function swap(kept: StoredData, how: Swap, move: typeof rename = rename): Promise<void> {
   const part = join(kept.data, RESTORING);
   const { setAside } = how;
   if (setAside) await mkdir(setAside, { recursive: true, mode: 0o700 });
@@ -144,7 +144,7 @@ async function swap(kept: Kept, how: Swap, move: typeof rename = rename): Promis
   await rm(part, { recursive: true });
 }
 
-async function interrupted({ data }: Kept): Promise<{ part: string; how: Swap | null }> {
+async function interrupted({ data }: StoredData): Promise<{ part: string; how: Swap | null }> {
   const part = join(data, RESTORING);
   if (!(await exists(part))) throw new BackupProblem('No restore was interrupted.');
   const file = join(part, SWAP);
@@ -152,7 +152,7 @@ async function interrupted({ data }: Kept): Promise<{ part: string; how: Swap | 
 }
 
 /** Finishes a restore that was interrupted. */
-export async function finishRestore(kept: Kept): Promise<void> {
+export async function finishRestore(kept: StoredData): Promise<void> {
   const { how } = await interrupted(kept);
   if (!how)
     throw new BackupProblem(
@@ -162,7 +162,7 @@ export async function finishRestore(kept: Kept): Promise<void> {
 }
 
 /** Takes a restore back that was interrupted: everything is as it was before. */
-export async function takeBackRestore(kept: Kept): Promise<void> {
+export async function takeBackRestore(kept: StoredData): Promise<void> {
   const { part, how } = await interrupted(kept);
   for (const [name, place] of how ? movedBy(kept, how) : []) {
     const isMoved = !(await exists(join(part, name)));

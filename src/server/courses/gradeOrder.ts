@@ -5,7 +5,7 @@ import type { Database } from '../database/open';
  * the same order, whatever becomes of marks meanwhile, so that nobody is shown twice or passed over, and need not work
  * out everybody again. Nothing rests on it: forgotten, it is found anew.
  */
-const MOST_KEPT = 50;
+const MAX_KEPT = 50;
 const kept = new WeakMap<Database, Map<string, readonly string[]>>();
 
 /** Whose gradebook, of which course, sorted how, narrowed to which words. */
@@ -19,7 +19,7 @@ export function rememberOrder(db: Database, key: OrderKey, learners: readonly st
   orders.delete(nameOf(key));
   orders.set(nameOf(key), learners);
   const oldest = orders.keys().next().value;
-  if (orders.size > MOST_KEPT && oldest !== undefined) orders.delete(oldest);
+  if (orders.size > MAX_KEPT && oldest !== undefined) orders.delete(oldest);
 }
 
 /** Sorts learners as they were remembered, those who came since at the end; null: nothing is remembered. */

@@ -7,12 +7,12 @@ import {
   type HandMark,
   ROSTER_PAGE,
 } from '../../contract';
-import { countingMark, type Entry, wholeMark, withoutDust } from '../../core';
+import { countingMark, type Entry, roundMark, wholeMark } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { allowance, category, groupMember, markOverride, release, releaseFor } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type CameTo, cameTo, ofLearners, touchedOf } from '../releases/came';
+import { type AttemptScore, attemptScores, ofLearners, startedAttempts } from '../releases/attemptScores';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { courseOf, isOnRoster, releaseOf } from './access';
@@ -98,7 +98,7 @@ async function columnsOf(
   const releases = await Promise.all(
     found.map(async (row) => {
       const { outOf, asks } = await editionOf(db, row.id, row.edition);
-      return { ...row, outOf: withoutDust(outOf), asks };
+      return { ...row, outOf: roundMark(outOf), asks };
     }),
   );
   return { releases, categories };
@@ -139,7 +139,7 @@ async function gradeRows(
     ids.length === 0
       ? [[], [], [], []]
       : await Promise.all([
-          cameTo(db, ofLearners(ids, people)),
+          attemptScores(db, ofLearners(ids, people)),
           db
             .select()
             .from(markOverride)
@@ -156,7 +156,7 @@ async function gradeRows(
         ]);
   const at = now();
   const key = (releaseId: string, learnerId: string) => `${releaseId} ${learnerId}`;
-  const sittings = new Map<string, CameTo[]>();
+  const sittings = new Map<string, AttemptScore[]>();
   for (const one of came) {
     const of = key(one.releaseId, one.learnerId);
     const list = sittings.get(of);
@@ -175,7 +175,7 @@ async function gradeRows(
     const cells = releases.map((one): GradeCell => {
       const of = key(one.id, learnerId);
       const mine = sittings.get(of) ?? [];
-      const touched = touchedOf(mine, one.asks);
+      const touched = startedAttempts(mine, one.asks);
       const counts = countingMark(touched, one.counts);
       const hand = handOf.get(of);
       const due = allowedOf.get(of)?.dueAt ?? one.dueAt;
@@ -184,8 +184,8 @@ async function gradeRows(
       const over = (due ?? closes) !== null && ((due ?? closes) as Date) <= at;
       const forThem = one.everyone || isFor.has(of) || mine.length > 0;
       return {
-        points: hand ? hand.points : counts && withoutDust(counts.points),
-        outOf: withoutDust((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? one.outOf),
+        points: hand ? hand.points : counts && roundMark(counts.points),
+        outOf: roundMark((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? one.outOf),
         state:
           hand || touched.some(({ finished }) => finished)
             ? 'done'
@@ -345,6 +345,9 @@ export async function setMark(
 /** What a learner could have had of a release: of the sitting that counts, else of one that begins now. */
 async function outOfNow({ db }: As<Teacher>, row: typeof release.$inferSelect, learnerId: string): Promise<number> {
   const { outOf, asks } = await editionOf(db, row.id, row.edition);
-  const counts = countingMark(touchedOf(await cameTo(db, ofLearners([row.id], [learnerId])), asks), row.counts);
-  return withoutDust(counts?.outOf ?? outOf);
+  const counts = countingMark(
+    startedAttempts(await attemptScores(db, ofLearners([row.id], [learnerId])), asks),
+    row.counts,
+  );
+  return roundMark(counts?.outOf ?? outOf);
 }

@@ -1,6 +1,6 @@
 import { and, asc, eq, gt, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
 import type { Erased, LeftRow, PersonalCourse, PersonalData, PersonalRelease, PersonalSitting } from '../../contract';
-import { isPut, isTyped, type Move, withoutDust } from '../../core';
+import { isPut, isTyped, type Move, roundMark } from '../../core';
 import { forgive } from '../accounts/limit';
 import type { As, Context, Learner, Teacher } from '../context';
 import { securityEvent, session, user } from '../database/accountTables';
@@ -25,9 +25,9 @@ import {
   standing,
 } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { cameTo } from '../releases/came';
+import { showsMarks } from '../releases/assignedReleases';
+import { attemptScores } from '../releases/attemptScores';
 import { editionOf, type OpenEdition } from '../releases/editions';
-import { marksTold } from '../releases/mine';
 import { recall } from '../sittings/recent';
 import { courseOf } from './access';
 import { record } from './audit';
@@ -136,19 +136,19 @@ async function courseData(
     .orderBy(asc(release.createdAt));
   const releases: PersonalRelease[] = [];
   for (const { release: row, allowed, byHand } of rows) {
-    const came = await cameTo(db, and(eq(sitting.releaseId, row.id), eq(sitting.learnerId, learnerId)));
+    const came = await attemptScores(db, and(eq(sitting.releaseId, row.id), eq(sitting.learnerId, learnerId)));
     if (came.length === 0 && !allowed && !byHand) continue;
     const sittings: PersonalSitting[] = [];
     const told =
-      allMarks || marksTold(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
+      allMarks || showsMarks(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
     for (const one of came) {
       const edition = await editionOf(db, row.id, one.edition);
       sittings.push({
         number: one.number,
         startedAt: iso(one.startedAt),
         finishedAt: isoOrNull(one.finishedAt),
-        points: told ? withoutDust(one.points) : null,
-        outOf: withoutDust(one.outOf),
+        points: told ? roundMark(one.points) : null,
+        outOf: roundMark(one.outOf),
         moves: await movesOf(db, one.id, edition),
       });
     }
@@ -296,7 +296,7 @@ async function eraseAccount(
 }
 
 /** Who is not on the roster any more, and of whom the course still keeps something. */
-export async function listLeft(as: As<Teacher>, courseId: string): Promise<Result<LeftRow[]>> {
+export async function listFormerLearners(as: As<Teacher>, courseId: string): Promise<Result<LeftRow[]>> {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const on = db.select({ id: courseLearner.learnerId }).from(courseLearner).where(eq(courseLearner.courseId, courseId));

@@ -95,7 +95,7 @@ export async function makeLearner(
 }
 
 /** Takes learners off the roster. Their accounts and what they did are kept: who comes back finds it again. */
-export async function takeOff(
+export async function removeLearner(
   as: As<Teacher>,
   courseId: string,
   learners: readonly string[],
@@ -194,13 +194,13 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
   return ok({ plan, taken, groups, enrols: (id: string) => thereIds.has(id) || enrols(id) });
 }
 
-const MOST_MADE = 500;
+const MAX_MADE = 500;
 
 /**
  * Takes a list: makes accounts, brings learners into the course and into groups; `removeOthers`: takes off who is not
  * in it. Taken again, it changes nothing more.
  */
-export async function takeRoster(
+export async function importRoster(
   as: As<Teacher>,
   courseId: string,
   text: string,
@@ -210,10 +210,10 @@ export async function takeRoster(
   const found = await planned(as, courseId, text);
   if (!found.ok) return found;
   const { plan, taken, groups, enrols } = found.value;
-  if (plan.lines.filter(({ will }) => will === 'make').length > MOST_MADE)
+  if (plan.lines.filter(({ will }) => will === 'make').length > MAX_MADE)
     return fail('invalid', {
       problems: [
-        { path: 'text', message: `At most ${MOST_MADE} new accounts are made at once: send the list in parts.` },
+        { path: 'text', message: `At most ${MAX_MADE} new accounts are made at once: send the list in parts.` },
       ],
     });
   const groupIds = new Map(groups.map(({ id, title }) => [title.toLowerCase(), id]));
@@ -253,7 +253,7 @@ export async function takeRoster(
   result.made.sort((a, b) => a.name.localeCompare(b.name));
   const leaving = removeOthers ? plan.others.map(({ id }) => id) : [];
   for (let i = 0; i < leaving.length; i += 500) {
-    const gone = await takeOff(as, courseId, leaving.slice(i, i + 500));
+    const gone = await removeLearner(as, courseId, leaving.slice(i, i + 500));
     if (gone.ok) result.removed += gone.value.removed;
   }
   return ok(result);

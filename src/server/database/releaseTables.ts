@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Counts, EditionSection, MarkChange, SourceContent, TellsWhen } from '../../contract';
-import type { Checkpoint, Digest, ModelPlacement, Move, Question, Tells } from '../../core';
+import type { Counts, EditionSection, FeedbackTime, MarkChange, SourceContent } from '../../contract';
+import type { Checkpoint, Digest, FeedbackLevel, ModelPlacement, Move, Question } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 import { category, course, courseGroup, unit } from './courseTables';
@@ -33,8 +33,8 @@ export const release = sqliteTable(
     practice: integer('practice', { mode: 'boolean' }).notNull().default(false),
     categoryId: text('category_id').references(() => category.id, { onDelete: 'set null' }),
     /** How much learners are told of an answer, at most (the author of a question may tell less), and when. */
-    tells: text('tells').$type<Tells>().notNull().default('modelAnswer'),
-    tellsWhen: text('tells_when').$type<TellsWhen>().notNull().default('atOnce'),
+    feedbackLevel: text('feedback_level').$type<FeedbackLevel>().notNull().default('modelAnswer'),
+    feedbackTime: text('feedback_time').$type<FeedbackTime>().notNull().default('atOnce'),
     /** It is for all of the course; else for those of `release_for`. */
     everyone: integer('everyone', { mode: 'boolean' }).notNull().default(true),
     /** The edition new sittings are of. */

@@ -70,7 +70,7 @@ const FAILED: JsonSchema = {
             .join('. '),
         },
         message: { type: 'string' },
-        wayOn: { type: 'string', description: 'What to do about it.' },
+        nextStep: { type: 'string', description: 'What to do about it.' },
         problems: {
           type: 'array',
           description: 'Each with the place in what was sent.',
@@ -82,7 +82,7 @@ const FAILED: JsonSchema = {
         },
         detail: { description: 'What the client needs to go on, such as the other version.' },
       },
-      required: ['code', 'message', 'wayOn'],
+      required: ['code', 'message', 'nextStep'],
     },
   },
   required: ['ok', 'error'],

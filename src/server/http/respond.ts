@@ -2,7 +2,7 @@ import { type ErrorCode, errors, type Failure, statusOf } from '../errors';
 
 export interface ErrorBody {
   ok: false;
-  error: { code: ErrorCode; message: string; wayOn: string; problems?: Failure['problems']; detail?: unknown };
+  error: { code: ErrorCode; message: string; nextStep: string; problems?: Failure['problems']; detail?: unknown };
 }
 
 export const json = (value: unknown, status = 200, headers: Record<string, string> = {}): Response =>
@@ -15,13 +15,13 @@ export const json = (value: unknown, status = 200, headers: Record<string, strin
 const MAX_PROBLEMS = 20;
 
 export function failed({ code, problems, detail }: Failure): Response {
-  const [status, message, wayOn] = errors[code];
+  const [status, message, nextStep] = errors[code];
   const body: ErrorBody = {
     ok: false,
     error: {
       code,
       message,
-      wayOn,
+      nextStep,
       ...(problems ? { problems: problems.slice(0, MAX_PROBLEMS) } : {}),
       ...(detail === undefined ? {} : { detail }),
     },

@@ -1,6 +1,6 @@
 import { stat } from 'node:fs/promises';
 import { and, eq, sql } from 'drizzle-orm';
-import type { KeptMedium, MediumKind, MediumRow, MediumType } from '../../contract';
+import type { MediumKind, MediumRow, MediumType, StoredMedium } from '../../contract';
 import type { As, Teacher } from '../context';
 import { medium } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -10,7 +10,7 @@ import { mediaUsed } from './usage';
 
 /** Bytes of a file as it comes. */
 const MOST: Readonly<Record<MediumKind, number>> = { picture: 25_000_000, sound: 12_000_000, film: 60_000_000 };
-const MOST_WORDS: Readonly<Record<MediumKind, string>> = { picture: '25 MB', sound: '12 MB', film: '60 MB' };
+const MAX_WORDS: Readonly<Record<MediumKind, string>> = { picture: '25 MB', sound: '12 MB', film: '60 MB' };
 
 interface Claim {
   readonly name: string;
@@ -31,10 +31,10 @@ const refuse = (name: string, message: string) =>
  * Takes a file of the teacher's: held against what it claims to be, made safe and light, kept once by its content.
  * Sending it again is sending it once.
  */
-export async function takeMedium(as: As<Teacher>, upload: Upload): Promise<Result<KeptMedium>> {
+export async function storeMedium(as: As<Teacher>, upload: Upload): Promise<Result<StoredMedium>> {
   return 'file' in upload
-    ? takeFile(as, upload, upload.file)
-    : withBytes(as.config, upload.bytes, (file) => takeFile(as, upload, file));
+    ? storeFile(as, upload, upload.file)
+    : withBytes(as.config, upload.bytes, (file) => storeFile(as, upload, file));
 }
 
 const TOO_HARD: Readonly<Record<'tooLong' | 'tooMuch' | 'busy', string>> = {
@@ -43,13 +43,13 @@ const TOO_HARD: Readonly<Record<'tooLong' | 'tooMuch' | 'busy', string>> = {
   busy: 'Too many files are being worked on now: try again in a minute',
 };
 
-async function takeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: string): Promise<Result<KeptMedium>> {
+async function storeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: string): Promise<Result<StoredMedium>> {
   const expected = typeClaimed(claimed, name);
   if (!expected) return refuse(name, TAKEN.slice(0, -1));
   const { kind } = TYPES[expected];
   const { size } = await stat(file);
   if (size === 0) return refuse(name, 'It is empty');
-  if (size > MOST[kind]) return refuse(name, `It is too big: a ${kind} may have ${MOST_WORDS[kind]}`);
+  if (size > MOST[kind]) return refuse(name, `It is too big: a ${kind} may have ${MAX_WORDS[kind]}`);
   return withFolder(as.config, async (folder) => {
     const worked = await as.work.run('prepareMedium', { file, expected, room, folder }, PREPARE_MS);
     if (!worked.ok) return refuse(name, TOO_HARD[worked.reason]);
@@ -59,7 +59,7 @@ async function takeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: s
   });
 }
 
-async function store(as: As<Teacher>, name: string, kept: KeptMedium, file: string): Promise<Result<KeptMedium>> {
+async function store(as: As<Teacher>, name: string, kept: StoredMedium, file: string): Promise<Result<StoredMedium>> {
   const there = await as.db.query.medium.findFirst({
     columns: { hash: true },
     where: and(eq(medium.hash, kept.hash), eq(medium.ownerId, as.person.id)),

@@ -9,7 +9,7 @@ export interface Encoded {
 }
 
 /** Pixels. More is no picture for a page, and what unpacks to more is refused before it is unpacked. */
-const MOST_PIXELS = 60_000_000;
+const MAX_PIXELS = 60_000_000;
 /** A scene is shown at up to twice its units on sharp screens. */
 const SHARP_SCREENS = 2;
 const QUALITY = 82;
@@ -25,7 +25,7 @@ export async function encodePicture(
 ): Promise<Encoded | null> {
   try {
     const animated = type === 'image/gif' || type === 'image/webp';
-    const source = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated, failOn: 'error' });
+    const source = sharp(bytes, { limitInputPixels: MAX_PIXELS, animated, failOn: 'error' });
     const { pages = 1 } = await source.metadata();
     const fitted = source.rotate().resize({
       width: Math.ceil(room.width * SHARP_SCREENS),
@@ -65,7 +65,7 @@ export async function narrowPicture({
   width: number;
 }): Promise<Uint8Array> {
   const animated = type === 'image/gif' || type === 'image/webp';
-  const fitted = sharp(bytes, { limitInputPixels: MOST_PIXELS, animated }).resize({ width, withoutEnlargement: true });
+  const fitted = sharp(bytes, { limitInputPixels: MAX_PIXELS, animated }).resize({ width, withoutEnlargement: true });
   const made = await (type === 'image/webp' ? fitted.webp({ quality: QUALITY, effort: 4 }) : fitted).toBuffer();
   return made.length < bytes.length ? made : bytes;
 }
@@ -73,7 +73,7 @@ export async function narrowPicture({
 /** How large a drawing is by itself, in its own units; null: it cannot be drawn. */
 export async function sizeOfSvg(bytes: Uint8Array): Promise<{ width: number; height: number } | null> {
   try {
-    const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
+    const { width, height } = await sharp(bytes, { limitInputPixels: MAX_PIXELS }).metadata();
     return width && height ? { width, height } : null;
   } catch {
     return null;

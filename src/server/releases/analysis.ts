@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNotNull, or, sql } from 'drizzle-orm';
-import type { Analysis, Pair, QuestionAnalysis, Sweeper } from '../../contract';
+import type { Analysis, Pair, QuestionAnalysis, TrialAndError } from '../../contract';
 import {
   type Copy,
   cronbach,
@@ -11,8 +11,8 @@ import {
   itemOf,
   NOWHERE,
   type QuestionModel,
-  triedEverything,
-  withoutDust,
+  roundMark,
+  usedTrialAndError,
 } from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -24,7 +24,7 @@ import { closeOverdue } from '../sittings/finish';
 import { digestsOf } from './digests';
 import { editionOf } from './editions';
 
-const MOST_DROPS = 4000;
+const MAX_DROPS = 4000;
 const AT_ONCE = 500;
 
 /**
@@ -77,12 +77,12 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
     const sum = [...(standings.get(id)?.values() ?? [])].reduce((all, one) => all + one.points, 0);
     return most > 0 ? sum / most : 0;
   });
-  const sweepers: Sweeper[] = [];
+  const sweepers: TrialAndError[] = [];
   const questions = models.map((model, q): QuestionAnalysis => {
     const own = sat.flatMap(({ id, name }) => {
       const digest = digests.get(id)?.[q];
       if (!digest) return [];
-      const swept = triedEverything(model, digest);
+      const swept = usedTrialAndError(model, digest);
       if (swept) sweepers.push({ sittingId: id, name, question: q, swept });
       return [digest];
     });
@@ -100,13 +100,13 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
       turnedAway: own.reduce((sum, { turnedAway }) => sum + turnedAway, 0),
       seconds: medianOf(own.map(({ seconds }) => seconds)),
       pairs: pairsOf(model, own),
-      drops: own.flatMap(({ drops }) => drops).slice(0, MOST_DROPS),
+      drops: own.flatMap(({ drops }) => drops).slice(0, MAX_DROPS),
     };
   });
   return ok({
     release: { id: releaseId, title: its.title, course: course.title, courseId: its.courseId, edition: number },
     learners: sat.length,
-    outOf: withoutDust(outOf),
+    outOf: roundMark(outOf),
     mean: meanOf(totals),
     distribution: distribution(totals),
     alpha: cronbach(ofKept, worth),

@@ -18,7 +18,7 @@ import {
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from '../vault/access';
 import { examined } from '../vault/examine';
-import { cameTo } from './came';
+import { attemptScores } from './attemptScores';
 import { editionOf, openContent } from './editions';
 import { findModelAnswer, publishProblems } from './publish';
 import { type Regraded, type Regrading, regraded } from './regrade';
@@ -235,7 +235,7 @@ async function changesBy(
   content: EditionContent,
 ): Promise<{ changes: MarkChange[]; sittings: number }> {
   const { db } = as;
-  const now = new Map((await cameTo(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
+  const now = new Map((await attemptScores(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
   const changes: MarkChange[] = [];
   for await (const one of regraded(regradingBy(as, content), releaseId, openContent(number, content)))
     changes.push(...changeOf(one, now.get(one.sittingId)));
@@ -286,7 +286,7 @@ export async function previewEdition(
   return ok(await previewOf(as, releaseId, number, before.content, after.content));
 }
 
-const MOST_PASSES = 5;
+const MAX_PASSES = 5;
 
 /** The sittings that have moves beyond those that were looked at. */
 async function wentOn(
@@ -336,7 +336,7 @@ export async function applyEdition(
   // are worked out, from moves that stand.
   const meant = and(eq(sitting.releaseId, releaseId), notInArray(sitting.id, spared));
   await db.update(sitting).set({ edition: number }).where(meant);
-  const was = new Map((await cameTo(db, meant)).map((one) => [one.id, one]));
+  const was = new Map((await attemptScores(db, meant)).map((one) => [one.id, one]));
   const ids = new Set(was.keys());
   const changes: MarkChange[] = [];
   const all: Regraded[] = [];
@@ -345,7 +345,7 @@ export async function applyEdition(
     all.push(one);
   }
   // A sitting that went on meanwhile is worked out once more.
-  for (let pass = 0; pass < MOST_PASSES; pass++) {
+  for (let pass = 0; pass < MAX_PASSES; pass++) {
     const went = await wentOn(db, releaseId, all);
     if (went.size === 0) break;
     for await (const one of regraded(regrading, releaseId, open, went))

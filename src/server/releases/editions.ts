@@ -2,15 +2,15 @@ import { eq } from 'drizzle-orm';
 import {
   asked,
   asksOf,
+  deferFeedback,
+  type FeedbackLevel,
   inPlaces,
-  inSilence,
+  limitFeedback,
   type ModelPlacement,
   type QuestionModel,
   questionModel,
   type Random,
   type Section,
-  type Tells,
-  telling,
   totalOf,
 } from '../../core';
 import type { Database } from '../database/open';
@@ -23,9 +23,9 @@ export interface OpenEdition {
   /** As they are judged. */
   readonly models: readonly QuestionModel[];
   /** The same, saying no more than is allowed. */
-  readonly telling: (tells: Tells) => readonly QuestionModel[];
+  readonly withFeedback: (feedbackLevel: FeedbackLevel) => readonly QuestionModel[];
   /** Nothing is told during a sitting: each question is checked once, at its end. */
-  readonly quiet: boolean;
+  readonly deferred: boolean;
   /** By question: it does not count. */
   readonly struck: readonly boolean[];
   /** The questions a sitting that begins with this edition is asked, by their places. */
@@ -48,7 +48,7 @@ export interface OpenEdition {
  * Editions never change, so what was worked out from one may be kept: at most this many, the one used longest ago
  * leaving first. Each process has its own and none needs another's.
  */
-const MOST_KEPT = 100;
+const MAX_KEPT = 100;
 const kept = new Map<string, OpenEdition>();
 
 export async function editionOf(db: Database, releaseId: string, number: number): Promise<OpenEdition> {
@@ -66,7 +66,7 @@ export async function editionOf(db: Database, releaseId: string, number: number)
   const opened = openContent(number, row.content);
   kept.set(name, opened);
   const oldest = kept.keys().next().value;
-  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+  if (kept.size > MAX_KEPT && oldest !== undefined) kept.delete(oldest);
   return opened;
 }
 
@@ -80,20 +80,20 @@ export function openContent(number: number, content: EditionContent): OpenEditio
       questions: section.questions.filter((i) => !struck[i]),
     }),
   );
-  const models = questions.map((question) => questionModel(quiet ? inSilence(question) : question));
-  const told = new Map<Tells, readonly QuestionModel[]>();
+  const models = questions.map((question) => questionModel(quiet ? deferFeedback(question) : question));
+  const told = new Map<FeedbackLevel, readonly QuestionModel[]>();
   const worth = (section: Section<number>) =>
     section.questions.map((i) => ({ max: questions[i]?.marks.max ?? 0, points: given[i] ?? 0 }));
   return {
     number,
     ruled: content.moveRules === MOVE_RULES,
     models,
-    telling: (tells) => {
-      const known = told.get(tells) ?? models.map((model) => telling(model, tells));
-      told.set(tells, known);
+    withFeedback: (feedbackLevel) => {
+      const known = told.get(feedbackLevel) ?? models.map((model) => limitFeedback(model, feedbackLevel));
+      told.set(feedbackLevel, known);
       return known;
     },
-    quiet,
+    deferred: quiet,
     struck,
     // Where a sitting draws, it draws by places among those that are left.
     asked: (next) => {

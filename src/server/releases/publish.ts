@@ -1,5 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { DEFAULT_SETTINGS, isQuiet, type ReleaseSettings, type WholeSet } from '../../contract';
+import { DEFAULT_SETTINGS, defersFeedback, type ReleaseSettings, type WholeSet } from '../../contract';
 import { type ModelPlacement, type Problem, type Question, slotsIn } from '../../core';
 import type { As, Context, Teacher } from '../context';
 import { courseOf } from '../courses/access';
@@ -90,7 +90,7 @@ export async function preparePublication(
     courseId,
     title: settings.title ?? title,
     settings,
-    content: { questions, quiet: isQuiet(settings), moveRules: MOVE_RULES, ...rest },
+    content: { questions, quiet: defersFeedback(settings), moveRules: MOVE_RULES, ...rest },
   });
 }
 

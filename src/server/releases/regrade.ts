@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { and, eq, sql } from 'drizzle-orm';
-import { earned, type Move, markSoFar, rejudge, type Standing, withoutDust } from '../../core';
+import { earned, type Move, markSoFar, rejudge, roundMark, type Standing } from '../../core';
 import type { Context } from '../context';
 import { edition as editions, sitting, type standing } from '../database/tables';
 import { drawer } from '../sittings/draw';
@@ -144,8 +144,8 @@ export function regrade(
   return {
     sittingId: id,
     learnerId,
-    outOf: withoutDust(asked.reduce((sum, question) => sum + (points[question] ?? 0), 0)),
-    points: withoutDust(standings.reduce((sum, one) => sum + (one.points ?? 0), 0)),
+    outOf: roundMark(asked.reduce((sum, question) => sum + (points[question] ?? 0), 0)),
+    points: roundMark(standings.reduce((sum, one) => sum + (one.points ?? 0), 0)),
     standings,
     last: moves.at(-1)?.n ?? 0,
   };

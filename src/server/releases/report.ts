@@ -9,9 +9,9 @@ import {
   judge,
   markSoFar,
   type QuestionModel,
+  roundMark,
   type Verdict,
   verdicts,
-  withoutDust,
 } from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
@@ -20,7 +20,7 @@ import { user } from '../database/accountTables';
 import { courseLearner, markOverride, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
-import { cameTo, ofLearners, touchedOf } from './came';
+import { attemptScores, ofLearners, startedAttempts } from './attemptScores';
 import { editionOf } from './editions';
 
 /** One learner's results of a course with the feedback, as they go on paper. */
@@ -39,7 +39,7 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
     .where(eq(release.courseId, courseId))
     .orderBy(asc(release.createdAt));
   const ids = releases.map(({ id }) => id);
-  const came = ids.length === 0 ? [] : await cameTo(db, ofLearners(ids, [learnerId]));
+  const came = ids.length === 0 ? [] : await attemptScores(db, ofLearners(ids, [learnerId]));
   const byHand = await db.select().from(markOverride).where(eq(markOverride.learnerId, learnerId));
   const told: ReportRelease[] = [];
   for (const row of releases) {
@@ -48,14 +48,14 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
     const last = mine.at(-1);
     if (!last && !hand) continue;
     const { asks, outOf } = await editionOf(db, row.id, row.edition);
-    const touched = touchedOf(mine, asks);
+    const touched = startedAttempts(mine, asks);
     const counts = countingMark(touched, row.counts);
     const shown = countingSitting(touched, row.counts) ?? last;
     told.push({
       title: row.title,
       practice: row.practice,
-      mark: hand?.points ?? (counts && withoutDust(counts.points)),
-      outOf: withoutDust((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? outOf),
+      mark: hand?.points ?? (counts && roundMark(counts.points)),
+      outOf: roundMark((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? outOf),
       byHand: hand?.reason ?? null,
       finishedAt: shown?.finishedAt ?? null,
       ended: shown ? shown.finishedAt !== null || shown.ended === asks : false,
@@ -71,7 +71,7 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
   if (!open) return [];
   const record = await recordOf(as.db, open);
   return record.asked.flatMap((_, place): ReportQuestion[] => {
-    const at = atOf(open, record, place, { tells: 'modelAnswer' });
+    const at = atOf(open, record, place, { feedbackLevel: 'modelAnswer' });
     if (!at) return [];
     const { model, standing, points } = at;
     const best = markSoFar(model, standing.tries);
@@ -87,8 +87,8 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
     return [
       {
         title: model.question.title,
-        points: withoutDust(points),
-        earned: best ? withoutDust(earned(best.mark, best.max, points)) : 0,
+        points: roundMark(points),
+        earned: best ? roundMark(earned(best.mark, best.max, points)) : 0,
         tries: standing.tries.count,
         lines: linesOf(
           model,

@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm';
 import type { ResultRow, ResultsView } from '../../contract';
-import { countingMark, withoutDust } from '../../core';
+import { countingMark, roundMark } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -8,9 +8,9 @@ import { everybodyOn } from '../courses/roster';
 import { allowance, markOverride, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { closeOverdue } from '../sittings/finish';
-import { cameTo, touchedOf } from './came';
+import { attemptScores, startedAttempts } from './attemptScores';
+import { eligibleLearners } from './audience';
 import { editionOf } from './editions';
-import { whomFor } from './reach';
 
 /** When a sitting's first or last move was made, in milliseconds; null: there is none. */
 const timeOf = (order: 'asc' | 'desc') =>
@@ -27,7 +27,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   await closeOverdue(as, releaseId);
   const [learners, came, spans, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
     everybodyOn(as, its.courseId),
-    cameTo(db, eq(sitting.releaseId, releaseId)),
+    attemptScores(db, eq(sitting.releaseId, releaseId)),
     // By the primary key, two looks a sitting: the moves themselves are not gone through.
     db
       .select({ sittingId: sitting.id, first: timeOf('asc'), last: timeOf('desc') })
@@ -35,7 +35,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       .where(eq(sitting.releaseId, releaseId)),
     db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId)),
     db.select().from(allowance).where(eq(allowance.releaseId, releaseId)),
-    whomFor(db, its),
+    eligibleLearners(db, its),
     editionOf(db, releaseId, its.edition),
   ]);
   const spanOf = new Map(
@@ -54,17 +54,15 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       const mine = byLearner.get(learnerId) ?? [];
       const last = mine.at(-1);
       const set = handOf.get(learnerId);
-      const touched = touchedOf(mine, asks);
+      const touched = startedAttempts(mine, asks);
       const counts = countingMark(touched, its.counts);
       const due = dueOf.get(learnerId) ?? its.dueAt;
       return {
         learnerId,
         name,
         username,
-        mark: set?.points ?? (counts && withoutDust(counts.points)),
-        max: set
-          ? withoutDust(set.outOf ?? counts?.outOf ?? last?.outOf ?? outOf)
-          : counts && withoutDust(counts.outOf),
+        mark: set?.points ?? (counts && roundMark(counts.points)),
+        max: set ? roundMark(set.outOf ?? counts?.outOf ?? last?.outOf ?? outOf) : counts && roundMark(counts.outOf),
         byHand: set !== undefined,
         tries: last?.tries ?? 0,
         state: !last
@@ -78,7 +76,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
         seconds: last ? (spanOf.get(last.id) ?? null) : null,
         sittings: mine
           .filter((one) => one.tries !== null || one.finishedAt)
-          .map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: withoutDust(outOf) })),
+          .map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: roundMark(outOf) })),
       };
     });
   return ok({

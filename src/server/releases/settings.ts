@@ -1,5 +1,11 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { type Allowed, isQuiet, type ReleaseAudience, type ReleaseSettings, type SettingsView } from '../../contract';
+import {
+  type Allowed,
+  defersFeedback,
+  type ReleaseAudience,
+  type ReleaseSettings,
+  type SettingsView,
+} from '../../contract';
 import { type Problem, scheduleProblems } from '../../core';
 import type { As, Teacher } from '../context';
 import { isOnRoster, releaseOf } from '../courses/access';
@@ -72,8 +78,20 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
       .where(eq(allowance.releaseId, releaseId))
       .orderBy(user.name),
   ]);
-  const { title, unitId, opensAt, dueAt, closesAt, minutes, sittings, counts, practice, categoryId, tells, tellsWhen } =
-    row;
+  const {
+    title,
+    unitId,
+    opensAt,
+    dueAt,
+    closesAt,
+    minutes,
+    sittings,
+    counts,
+    practice,
+    categoryId,
+    feedbackLevel,
+    feedbackTime,
+  } = row;
   const audience = row.everyone
     ? null
     : {
@@ -92,8 +110,8 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
       counts,
       practice,
       categoryId,
-      tells,
-      tellsWhen,
+      feedbackLevel,
+      feedbackTime,
       audience,
     },
     courseId: row.courseId,
@@ -116,9 +134,9 @@ export async function changeSettings(
   if (!found) return fail('notFound');
   if (from !== undefined && found.row.revision !== from) return movedOn(as, releaseId);
   const problems = await settingsProblems(as.db, found.row.courseId, settings);
-  if (isQuiet(settings) !== isQuiet(found.row))
+  if (defersFeedback(settings) !== defersFeedback(found.row))
     problems.push({
-      path: 'tellsWhen',
+      path: 'feedbackTime',
       message:
         'Whether learners are told something at once is fixed when it is published: marks rest on it. Publish it again to change that.',
     });

@@ -1,5 +1,5 @@
 import { earned, type Move, markSoFar } from '../../core';
-import type { Addition } from './keep';
+import type { Addition } from './appendMoves';
 import type { At } from './standing';
 
 interface Adding {

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, isNotNull, isNull, or } from 'drizzle-orm';
 import type { Summary } from '../../contract';
-import { earned, markSoFar, reckoning, type Tells, takeMove, withoutDust } from '../../core';
+import { applyMove, earned, type FeedbackLevel, markSoFar, reckoning, roundMark } from '../../core';
 import type { As, Context, Learner } from '../context';
 import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { workOut } from '../releases/digests';
 import { additionOf } from './addition';
-import { type Addition, keep } from './keep';
+import { type Addition, appendMoves } from './appendMoves';
 import { recall } from './recent';
 import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 
@@ -21,12 +21,12 @@ export async function finish(as: As<Learner>, sittingId: string): Promise<Result
 }
 
 /** How much is told of a finished sitting; null: nothing, for now or for good. */
-export function tellsAfter(
-  { tells, tellsWhen, closesAt }: Pick<OpenSitting, 'tells' | 'tellsWhen' | 'closesAt'>,
+export function feedbackLevelAfter(
+  { feedbackLevel, feedbackTime, closesAt }: Pick<OpenSitting, 'feedbackLevel' | 'feedbackTime' | 'closesAt'>,
   now: Date,
-): Tells | null {
-  if (tells === 'nothing') return null;
-  return tellsWhen === 'closed' && (closesAt === null || closesAt > now) ? null : tells;
+): FeedbackLevel | null {
+  if (feedbackLevel === 'nothing') return null;
+  return feedbackTime === 'closed' && (closesAt === null || closesAt > now) ? null : feedbackLevel;
 }
 
 /** The sitting, finished at its end if that has passed. */
@@ -72,7 +72,7 @@ async function closed(context: Context, open: OpenSitting, at: Date): Promise<Op
 }
 
 async function keepAll({ db }: Context, additions: readonly Addition[]): Promise<boolean> {
-  for (const addition of additions) if ((await keep(db, addition)) !== 'kept') return false;
+  for (const addition of additions) if ((await appendMoves(db, addition)) !== 'kept') return false;
   return true;
 }
 
@@ -84,7 +84,7 @@ async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise
     const now = atOf(open, record, place);
     if (!now || !isUnchecked(now)) return [];
     const move = { kind: 'check' } as const;
-    const taken = takeMove(now.model, now.standing, move);
+    const taken = applyMove(now.model, now.standing, move);
     if (!taken.ok) return [];
     return [
       additionOf(
@@ -101,9 +101,9 @@ const isUnchecked = ({ standing: { ended, judged, board } }: At) => !ended && ju
 /** The account of a finished sitting, question by question. */
 export async function summaryOf({ db, now }: Context, open: OpenSitting): Promise<Summary> {
   const record = await recordOf(db, open);
-  const tells = tellsAfter(open, now());
+  const feedbackLevel = feedbackLevelAfter(open, now());
   const questions = record.asked.flatMap((_, place) => {
-    const at = atOf(open, record, place, { tells: tells ?? 'nothing' });
+    const at = atOf(open, record, place, { feedbackLevel: feedbackLevel ?? 'nothing' });
     if (!at) return [];
     const { model, standing, points } = at;
     const shown = model.question.show.mark;
@@ -115,7 +115,7 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
         seen: place <= open.reached,
         fullMarks: shown ? (best?.fullMarks ?? false) : null,
         points,
-        earned: shown ? withoutDust(best ? earned(best.mark, best.max, points) : 0) : null,
+        earned: shown ? roundMark(best ? earned(best.mark, best.max, points) : 0) : null,
         reckoning: reckoning(model, standing),
       },
     ];
@@ -127,8 +127,8 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
     total: questions.every((one) => one.earned !== null)
       ? { mark: sumOf(questions.map((one) => one.earned ?? 0)), max: sumOf(questions.map(({ points }) => points)) }
       : null,
-    review: tells !== null,
+    review: feedbackLevel !== null,
   };
 }
 
-const sumOf = (marks: readonly number[]) => withoutDust(marks.reduce((sum, mark) => sum + mark, 0));
+const sumOf = (marks: readonly number[]) => roundMark(marks.reduce((sum, mark) => sum + mark, 0));

@@ -1,14 +1,14 @@
 import { sql } from 'drizzle-orm';
 import type { MovesAnswer, Sent } from '../../contract';
-import { checkpointOf, movesView, type SentMove, type Took, takeSent } from '../../core';
+import { applyBatch, type BatchResult, checkpointOf, movesView, type SentMove } from '../../core';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { checkpoint } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { steadyNow } from '../releases/time';
 import { additionOf } from './addition';
+import { appendMoves } from './appendMoves';
 import { closedIfOver } from './finish';
-import { keep } from './keep';
 import { type Remembered, recall, remember } from './recent';
 import { type At, askedOf, atOf, isSignedIn, type OpenSitting, recordOf, sittingOf } from './standing';
 import { viewOf } from './view';
@@ -28,7 +28,7 @@ const TURN_MS = 25;
  * Stores a learner's moves, in order and each once, and judges what is to be judged among them. `session`: the token of
  * the sign-in they were let in by, if it was not looked up yet.
  */
-export async function takeMoves(
+export async function receiveMoves(
   context: Context,
   sittingId: string,
   learnerId: string,
@@ -37,13 +37,13 @@ export async function takeMoves(
 ): Promise<Result<MovesAnswer>> {
   if (session !== null && !(await isSignedIn(context, session, learnerId))) return fail('notSignedIn');
   for (let attempt = 1; attempt <= MAX_ATTEMPTS; attempt++) {
-    const answer = await tryToTake(context, sittingId, learnerId, sent, { session, again: attempt > 1 });
+    const answer = await tryToReceive(context, sittingId, learnerId, sent, { session, again: attempt > 1 });
     if (answer !== 'again') return answer;
   }
   return fail('unavailable');
 }
 
-async function tryToTake(
+async function tryToReceive(
   context: Context,
   sittingId: string,
   learnerId: string,
@@ -59,7 +59,7 @@ async function tryToTake(
   const { at, checkpointed } = (await lookUp(db, open, sent.question, remembered)) ?? {};
   if (!at || checkpointed === undefined) return fail('notFound');
   if (!at.goBack && sent.question < open.reached) return fail('alreadyEnded');
-  if (at.quiet && sent.moves.some(({ kind }) => kind === 'check' || kind === 'hint'))
+  if (at.deferred && sent.moves.some(({ kind }) => kind === 'check' || kind === 'hint'))
     return fail('invalid', { problems: [{ path: 'moves', message: 'This is checked at the end.' }] });
 
   const known =
@@ -76,7 +76,7 @@ async function tryToTake(
   const took =
     passed || fresh.length === 0
       ? { ...NOTHING, standing: at.standing, passedOver: fresh.length }
-      : await takeInTurns(at, fresh);
+      : await applyInTurns(at, fresh);
   if (!took.ok) {
     if (took.reason === 'ended') return fail('alreadyEnded');
     return fail('invalid', { problems: [{ path: `moves${took.path}`, message: 'This is not in the question.' }] });
@@ -92,7 +92,7 @@ async function tryToTake(
       tried: next.standing.tries.count > before,
       by,
     });
-    if ((await keep(db, addition)) !== 'kept') return 'again';
+    if ((await appendMoves(db, addition)) !== 'kept') return 'again';
   }
   const stored = last - checkpointed >= CHECKPOINT_EVERY ? await storeCheckpoint(db, next, last) : checkpointed;
   remember(sittingId, {
@@ -174,13 +174,16 @@ async function isTooFast({ db, now }: Context, { id, last }: OpenSitting, more: 
 }
 
 /** Takes moves a few at a time, so that others get their turn where each takes long. */
-async function takeInTurns({ model, edition: { names }, standing }: At, moves: readonly SentMove[]): Promise<Took> {
-  let took = null as Took | null;
+async function applyInTurns(
+  { model, edition: { names }, standing }: At,
+  moves: readonly SentMove[],
+): Promise<BatchResult> {
+  let took = null as BatchResult | null;
   let from = 0;
   for (let n = 1; from < moves.length; ) {
     const began = performance.now();
     const some = moves.slice(from, from + n);
-    const now: Took = takeSent(model, names, took?.ok ? took.standing : standing, some);
+    const now: BatchResult = applyBatch(model, names, took?.ok ? took.standing : standing, some);
     if (!now.ok) {
       // Those before them ended the question.
       if (now.reason === 'ended' && took?.ok) return { ...took, passedOver: took.passedOver + moves.length - from };

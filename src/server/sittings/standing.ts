@@ -1,7 +1,8 @@
 import { and, asc, eq, type SQL, sql } from 'drizzle-orm';
-import type { TellsWhen } from '../../contract';
+import type { FeedbackTime } from '../../contract';
 import {
   type Checkpoint,
+  type FeedbackLevel,
   type LearnerEdition,
   learnerEdition,
   type Move,
@@ -10,15 +11,14 @@ import {
   type Sat,
   type Standing,
   standingFrom,
-  type Tells,
   untouched,
 } from '../../core';
 import type { Context } from '../context';
 import { session } from '../database/accountTables';
 import type { Database } from '../database/open';
 import { allowance, checkpoint, course, courseLearner, move, release, sitting } from '../database/tables';
+import { isAssignedTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
-import { isFor } from '../releases/reach';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
 
@@ -39,8 +39,8 @@ export interface OpenSitting {
   readonly finishedAt: Date | null;
   /** Which of the learner's sittings it is, from 1. */
   readonly number: number;
-  readonly tells: Tells;
-  readonly tellsWhen: TellsWhen;
+  readonly feedbackLevel: FeedbackLevel;
+  readonly feedbackTime: FeedbackTime;
   readonly closesAt: Date | null;
   /** When the release closes or the time given is up, whichever comes first; null: never. */
   readonly endsAt: Date | null;
@@ -63,14 +63,14 @@ export interface At extends Sat {
   /** What it counts. */
   readonly points: number;
   readonly goBack: boolean;
-  readonly quiet: boolean;
+  readonly deferred: boolean;
   readonly standing: Standing;
 }
 
 /** The condition that a sitting's release is still there for its learner. */
-export const availableTo = (db: Database): SQL => sql`(${course.archivedAt} is null
+export const isAvailable = (db: Database): SQL => sql`(${course.archivedAt} is null
   and exists (select 1 from ${courseLearner} where ${courseLearner.courseId} = ${course.id} and ${courseLearner.learnerId} = ${sitting.learnerId})
-  and ${isFor(db, sql`${sitting.learnerId}`)})`;
+  and ${isAssignedTo(db, sql`${sitting.learnerId}`)})`;
 
 const openedColumns = (db: Database) => ({
   id: sitting.id,
@@ -80,8 +80,8 @@ const openedColumns = (db: Database) => ({
   edition: sitting.edition,
   began: sitting.began,
   number: sitting.number,
-  tells: release.tells,
-  tellsWhen: release.tellsWhen,
+  feedbackLevel: release.feedbackLevel,
+  feedbackTime: release.feedbackTime,
   reached: sitting.reached,
   finishedAt: sitting.finishedAt,
   reopenedAfter: sitting.reopenedAfter,
@@ -93,7 +93,7 @@ const openedColumns = (db: Database) => ({
   moreMinutes: allowance.moreMinutes,
   closesLater: allowance.closesAt,
   last: sql<number>`coalesce((select max(made.n) from move made where made.sitting_id = ${sitting.id}), 0)`,
-  available: sql<number>`${availableTo(db)}`,
+  available: sql<number>`${isAvailable(db)}`,
 });
 
 const openedFrom = (db: Database, condition: SQL | undefined) =>
@@ -230,7 +230,7 @@ function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSi
 
 interface Given {
   /** How much is told of it, at most; left out: as it is while the sitting runs. */
-  readonly tells?: Tells | undefined;
+  readonly feedbackLevel?: FeedbackLevel | undefined;
   /** Where it stands, and what its learner's browser has of it, where that is known. */
   readonly standing?: Standing | undefined;
   readonly sent?: LearnerEdition | undefined;
@@ -241,20 +241,21 @@ export function atOf(
   open: OpenSitting,
   record: SittingRecord,
   place: number,
-  { tells, standing, sent }: Given = {},
+  { feedbackLevel, standing, sent }: Given = {},
 ): At | null {
   const { edition, asked } = record;
   const question = asked[place];
   const model = question === undefined ? undefined : edition.models[question];
   if (question === undefined || !model) return null;
-  const saying = edition.telling(tells ?? (edition.quiet ? 'nothing' : open.tells))[question] ?? model;
+  const saying =
+    edition.withFeedback(feedbackLevel ?? (edition.deferred ? 'nothing' : open.feedbackLevel))[question] ?? model;
   return {
     sitting: open,
     place,
     question,
     points: edition.points[question] ?? 0,
     goBack: edition.goBack,
-    quiet: edition.quiet,
+    deferred: edition.deferred,
     model: saying,
     edition: sent ?? learnerEdition(model.question, drawer(open.seed, question)),
     modelAnswer: edition.modelAnswers[question] ?? null,

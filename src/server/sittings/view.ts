@@ -37,7 +37,7 @@ export async function placeOf(
   at: At,
   { sections }: OpenEdition,
   asked: readonly number[],
-): Promise<Omit<Place, 'quiet' | 'finished'>> {
+): Promise<Omit<Place, 'deferred' | 'finished'>> {
   const rows = await db
     .select({ question: standing.question, ended: standing.ended })
     .from(standing)

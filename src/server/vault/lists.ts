@@ -43,7 +43,7 @@ export async function makeList(
 }
 
 /** Saves a list as it is given; `from`: the revision it was made on, where it matters. */
-export async function keepList(
+export async function saveList(
   as: As<Teacher>,
   id: string,
   { title, rows, pictures = [] }: Content,

@@ -6,26 +6,26 @@ import { medium, question, questionTag } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { withFolder } from '../media/incoming';
 import { TYPES } from '../media/kinds';
-import { takeMedium } from '../media/media';
+import { storeMedium } from '../media/media';
 import { accessTo } from './access';
 import { type Importing, type MediumToPack, type ReadPackage, renewedId } from './packageFiles';
 import { changeMany, storeNew } from './questions';
-import { keepSet, makeSet, openSet } from './sets';
+import { makeSet, openSet, saveSet } from './sets';
 import { makeShelf, shelvesSeen } from './shelves';
 
 /** What is packed: questions, a shelf with all that stands on it, or a set with its questions. */
 export type ToPack = { readonly questions: readonly string[] } | { readonly shelf: string } | { readonly set: string };
 
-const MOST_QUESTIONS = 2000;
+const MAX_QUESTIONS = 2000;
 
 /** Packs what the teacher may use, with its media, as one zip: into a file. */
 export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): Promise<Result<{ name: string }>> {
   const chosen = await chosenBy(as, what);
   if (!chosen.ok) return chosen;
   const { name, ids, shelves, sets } = chosen.value;
-  if (ids.length > MOST_QUESTIONS)
+  if (ids.length > MAX_QUESTIONS)
     return fail('invalid', {
-      problems: [{ path: 'questions', message: `At most ${MOST_QUESTIONS} questions are packed at once.` }],
+      problems: [{ path: 'questions', message: `At most ${MAX_QUESTIONS} questions are packed at once.` }],
     });
   const media = new Map<string, MediumToPack>();
   const addMedia = async (hashes: readonly string[], ownerId: string) => {
@@ -147,7 +147,7 @@ async function takeIn(
   const hashes = new Map<string, string>();
   const importing: Importing = { importId, personId: as.person.id, media: hashes };
   for (const { hash, ending, file } of media) {
-    const kept = await takeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', file, room: ROOM });
+    const kept = await storeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', file, room: ROOM });
     if (kept.ok) hashes.set(hash, kept.value.hash);
     else
       left.push({
@@ -187,7 +187,7 @@ async function takeIn(
     }
     const id = renewedId(importing, 'set', was);
     const there = await makeSet(as, id, set.title);
-    const kept = there.ok ? await keepSet(as, id, set) : there;
+    const kept = there.ok ? await saveSet(as, id, set) : there;
     if (kept.ok) takenSets.push({ id, title: set.title });
     else left.push({ file: `sets/${i + 1}.json`, message: kept.problems?.[0]?.message ?? 'It was not taken.' });
   }

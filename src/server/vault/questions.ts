@@ -1,5 +1,12 @@
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import { type Batch, type Kept, MAX_AT_ONCE, type ManyChange, type ManyChanged, type Right } from '../../contract';
+import {
+  type Batch,
+  MAX_AT_ONCE,
+  type ManyChange,
+  type ManyChanged,
+  type Right,
+  type StoredQuestion,
+} from '../../contract';
 import type { Kind, Question } from '../../core';
 import { newQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
@@ -14,7 +21,7 @@ import { noteTags, noteWords } from './words';
 const own = ({ db, person }: As<Teacher>, id: string) =>
   db.query.question.findFirst({ where: and(eq(question.id, id), eq(question.ownerId, person.id)) });
 
-export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<Kept>> {
+export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<StoredQuestion>> {
   return openWith(as, id, 'see');
 }
 
@@ -22,7 +29,7 @@ export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<
  * The same, for somebody who may do so much with it. A colleague's media become one's own, so that what is made of them
  * shows them.
  */
-export async function openWith(as: As<Teacher>, id: string, right: Right): Promise<Result<Kept>> {
+export async function openWith(as: As<Teacher>, id: string, right: Right): Promise<Result<StoredQuestion>> {
   const found = await accessTo(as, id, right);
   if (!found || found.row.deletedAt) return fail('notFound');
   const { row, access } = found;
@@ -33,7 +40,7 @@ export async function openWith(as: As<Teacher>, id: string, right: Right): Promi
 }
 
 /** Keeps a document as a new question of the teacher's. `id` is the client's, so that making it twice makes it once. */
-export async function keepNew(
+export async function saveNew(
   as: As<Teacher>,
   document: Question,
   shelfId: string | null = null,
@@ -76,13 +83,13 @@ export async function storeNew(
 
 /** An empty question, or a finished example of a kind to be changed. */
 export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
-  keepNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'), shelfId);
+  saveNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'), shelfId);
 
 /**
  * Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one
  * it came from.
  */
-export async function keepAsCopy(
+export async function saveAsCopy(
   as: As<Teacher>,
   id: string,
   document: unknown,
@@ -105,7 +112,7 @@ export async function copyQuestion(as: As<Teacher>, id: string, copyId: string):
   if (!found.ok) return found;
   // Beside the one it is of, where that shelf is one's own.
   const shelfId = found.value.access === 'own' ? ((await own(as, id))?.shelfId ?? null) : null;
-  return keepAsCopy(as, copyId, found.value.question, shelfId);
+  return saveAsCopy(as, copyId, found.value.question, shelfId);
 }
 
 /** Deletes a question, or (`deleted` false) brings it back. Doing either twice is doing it once. */

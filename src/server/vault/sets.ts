@@ -62,7 +62,7 @@ const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions
  * Saves a set as it is given; `from`: the revision it was made on, where it matters. Each question is the teacher's to
  * use, and stands in it once.
  */
-export async function keepSet(
+export async function saveSet(
   as: As<Teacher>,
   id: string,
   { title, sections, goBack, sources = [] }: SetContent,

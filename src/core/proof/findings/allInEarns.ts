@@ -1,29 +1,29 @@
 import { emptyBoard } from '../../judge/board';
 import { copyOf, type QuestionModel } from '../../judge/model';
-import { takeWithKey } from '../../judge/takeWithKey';
+import { placeByKey } from '../../judge/placeByKey';
 import { judge } from '../../marks/mark';
 import { standInCopies } from '../guess/setting';
 import type { FindingRule } from './finding';
 import { percent, zoneId, zoneNamed } from './named';
 
-const MOST_EARNED = 0.5;
-const MOST_COPIES = 500;
+const MAX_EARNED = 0.5;
+const MAX_COPIES = 500;
 
 /** Every copy in one zone, as far as the zone lets it in, earns more than half. */
 export const allInEarns: FindingRule = ({ model }) => {
   if (model.entries.length === 0) return [];
   const most = mostWith(model);
   return model.zones.flatMap((_, zone) => {
-    if (most(zone) <= MOST_EARNED) return [];
+    if (most(zone) <= MAX_EARNED) return [];
     const board = emptyBoard(model);
     model.items.forEach(({ id }, item) => {
-      const copies = Math.min(MOST_COPIES, standInCopies(model, item));
+      const copies = Math.min(MAX_COPIES, standInCopies(model, item));
       for (let copy = 0; copy < copies; copy++)
         if (!board.zoneOf.has(copyOf(item, copy)))
-          takeWithKey(model, board, { item: id, copy, zone: zoneId(model, zone) });
+          placeByKey(model, board, { item: id, copy, zone: zoneId(model, zone) });
     });
     const { fraction } = judge(model, board, 1);
-    if (fraction <= MOST_EARNED) return [];
+    if (fraction <= MAX_EARNED) return [];
     return [
       {
         where: [zoneId(model, zone)],

@@ -7,7 +7,7 @@ import type { FindingRule } from './finding';
 import { itemId, itemNamed } from './named';
 
 /** What a finger needs: 16 × 16 units, in any shape. */
-const LEAST_AREA = 256;
+const MIN_AREA = 256;
 const CELL = 2;
 
 /** At its home too little of an item is on the scene and not beneath other items. */
@@ -16,7 +16,7 @@ export const cannotBePickedUp: FindingRule = ({ model }) => {
   return bodies.flatMap((body, item) => {
     const over = bodies.slice(item + 1).filter(({ box }) => meet(box, body.box));
     const free = uncovered(model, body, over);
-    if (free >= LEAST_AREA) return [];
+    if (free >= MIN_AREA) return [];
     return [
       {
         where: [itemId(model, item)],
@@ -58,7 +58,7 @@ function uncovered(model: QuestionModel, { corners, box }: Body, over: readonly 
       )
         continue;
       area += CELL * CELL;
-      if (area >= LEAST_AREA) return area;
+      if (area >= MIN_AREA) return area;
     }
   return area;
 }

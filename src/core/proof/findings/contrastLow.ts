@@ -1,6 +1,6 @@
 import { ITEM_STATES, ZONE_STATES } from '../../document/appearance';
 import { coloursIn } from '../../looks/style';
-import { contrast, LEAST_CONTRAST } from '../contrast';
+import { contrast, MIN_CONTRAST } from '../contrast';
 import type { FindingRule } from './finding';
 
 /** A look whose words stand out too little from their ground in some state. */
@@ -9,13 +9,13 @@ export const contrastLow: FindingRule = ({ model }) =>
     const low = (look.of === 'item' ? ITEM_STATES : ZONE_STATES).flatMap((state) => {
       const { fill, text } = coloursIn(look, state);
       const found = contrast(fill, text);
-      return found < LEAST_CONTRAST ? [`${state} ${found.toFixed(1)}`] : [];
+      return found < MIN_CONTRAST ? [`${state} ${found.toFixed(1)}`] : [];
     });
     if (low.length === 0) return [];
     return [
       {
         where: [id],
-        message: `The look "${look.name || id}" is hard to read: ${low.join(', ')} to 1, where ${LEAST_CONTRAST} is the least.`,
+        message: `The look "${look.name || id}" is hard to read: ${low.join(', ')} to 1, where ${MIN_CONTRAST} is the least.`,
         mend: 'Take a darker text or a lighter fill.',
       },
     ];

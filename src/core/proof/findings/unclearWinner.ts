@@ -7,7 +7,7 @@ import type { QuestionModel } from '../../judge/model';
 import type { FindingRule } from './finding';
 import { itemNamed, zoneId, zoneNamed } from './named';
 
-const MOST_SHARED = 0.2;
+const MAX_SHARED = 0.2;
 
 /** Two zones overlap by more than a fifth of the smaller, and either could take a keyed item. */
 export const unclearWinner: FindingRule = ({ model }) => {
@@ -22,7 +22,7 @@ export const unclearWinner: FindingRule = ({ model }) => {
       if (item === undefined) return [];
       const [one, other] = [cornersOf(a), cornersOf(b)];
       const share = sharedArea(one, other) / Math.min(Math.abs(signedArea(one)), Math.abs(signedArea(other)));
-      if (share <= MOST_SHARED) return [];
+      if (share <= MAX_SHARED) return [];
       return [
         {
           where: [zoneId(model, i), zoneId(model, j)],

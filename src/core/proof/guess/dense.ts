@@ -22,9 +22,9 @@ interface Shares {
   readonly budget: Budget;
 }
 
-const MOST_SHARES = 8192;
-const MOST_CELLS = 16_000_000;
-const MOST_EXACT = 2n ** 53n;
+const MAX_SHARES = 8192;
+const MAX_CELLS = 16_000_000;
+const MAX_EXACT = 2n ** 53n;
 
 /** Throws {@link TooMany} where there are too many shares, or numbers that doubles do not hold. */
 export function sharesOf(setting: Setting, total: bigint, budget: Budget): Shares {
@@ -34,9 +34,9 @@ export function sharesOf(setting: Setting, total: bigint, budget: Budget): Share
   for (const { n } of classes) {
     steps.push(size);
     size *= n + 1;
-    if (size > MOST_SHARES) throw new TooMany('too many shares');
+    if (size > MAX_SHARES) throw new TooMany('too many shares');
   }
-  if (total >= MOST_EXACT) throw new TooMany('numbers too large');
+  if (total >= MAX_EXACT) throw new TooMany('numbers too large');
   const counts = Array.from({ length: size }, (_, share) =>
     classes.map(({ n }, i) => Math.floor(share / (steps[i] as number)) % (n + 1)),
   );
@@ -112,7 +112,7 @@ function together(shares: Shares, a: Scored, b: Scored): Scored {
       return scores.push(x + y) - 1;
     }),
   );
-  if (shares.size * scores.length > MOST_CELLS) throw new TooMany('too many scores');
+  if (shares.size * scores.length > MAX_CELLS) throw new TooMany('too many scores');
   const ways = new Float64Array(shares.size * scores.length);
   const [filledA, filledB] = [filled(shares, a), filled(shares, b)];
   for (let share = 0; share < shares.size; share++)

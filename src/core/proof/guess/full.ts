@@ -20,14 +20,14 @@ interface State {
   ways: bigint;
 }
 
-const MOST_STATES = 150_000;
+const MAX_STATES = 150_000;
 
 /**
  * In how many arrangements every entry's zone is satisfied. Class after class is shared out among the entries it
  * belongs to and what is left; of an entry only how many it holds is remembered, from the first class that belongs to
  * it to the last.
  */
-export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MOST_STATES): bigint {
+export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MAX_STATES): bigint {
   const { model, counts } = setting;
   const { entries } = model;
   const forced = sequencesFilled(setting);

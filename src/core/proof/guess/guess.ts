@@ -36,7 +36,7 @@ const NOTHING: Guessing = {
   neverMissed: [],
 };
 /** Beyond so many copies the exact numbers grow too long to handle. */
-const MOST_COPIES = 700;
+const MAX_COPIES = 700;
 
 /**
  * `exactly` limits the counting, `altogether` the sampling too; of the two the first should run out well before the
@@ -45,7 +45,7 @@ const MOST_COPIES = 700;
 export function guessing(model: QuestionModel, seed: string, exactly: Budget, altogether: Budget): Guessing {
   if (model.entries.length === 0 || model.readers.some(Boolean)) return NOTHING;
   const all = settingOf(model, true).copies.reduce((sum, n) => sum + n, 0);
-  if (all > MOST_COPIES) return NOTHING;
+  if (all > MAX_COPIES) return NOTHING;
   try {
     const { setting, total } = arrangements(model, altogether);
     const exact = counted(setting, total, exactly);
@@ -122,8 +122,8 @@ function expected(
   }
 }
 
-const MOST_DRAWS = 20_000;
-const LEAST_DRAWS = 30;
+const MAX_DRAWS = 20_000;
+const MIN_DRAWS = 30;
 
 function sampled(setting: Setting, seed: string, budget: Budget): Guessing {
   const draw = drawer(setting, budget);
@@ -135,7 +135,7 @@ function sampled(setting: Setting, seed: string, budget: Budget): Guessing {
   let sum = 0;
   let squares = 0;
   try {
-    for (; n < MOST_DRAWS; n++) {
+    for (; n < MAX_DRAWS; n++) {
       budget.spend(20 * each);
       const { fraction, fullMarks } = judge(model, draw(next), 1);
       if (fullMarks) full++;
@@ -143,7 +143,7 @@ function sampled(setting: Setting, seed: string, budget: Budget): Guessing {
       squares += fraction * fraction;
     }
   } catch (error) {
-    if (!(error instanceof OutOfTime) || n < LEAST_DRAWS) throw error;
+    if (!(error instanceof OutOfTime) || n < MIN_DRAWS) throw error;
   }
   const chance = full / n;
   const mean = sum / n;

@@ -47,7 +47,7 @@ interface Left {
   readonly scores: Scores;
 }
 
-const MOST_SCORES = 200_000;
+const MAX_SCORES = 200_000;
 
 function addScore(scores: Scores, score: number, ways: bigint): void {
   const name = sumName(score);
@@ -93,7 +93,7 @@ function scoreWays(setting: Setting, outcomes: Outcomes, budget: Budget): Scores
           for (const { score, ways } of scores.values())
             addScore(state.scores, score + outcome.score, ways * chosen * outcome.ways);
         kept += state.scores.size - before;
-        if (kept > MOST_SCORES) throw new TooMany('too many scores to hold apart');
+        if (kept > MAX_SCORES) throw new TooMany('too many scores to hold apart');
         budget.spend(40 * scores.size);
       }
     classes = later.classes;

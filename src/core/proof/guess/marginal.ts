@@ -79,7 +79,7 @@ function ofCount(
   return { satisfied, right: ratio(right, total) };
 }
 
-const MOST_SUMS = 400_000;
+const MAX_SUMS = 400_000;
 
 function ofSum(
   setting: Setting,
@@ -107,7 +107,7 @@ function ofSum(
         else next.set(name, { taken: more, sum: value, ways: added });
         budget.spend(20);
       }
-    if (next.size > MOST_SUMS) throw new TooMany('too many sums');
+    if (next.size > MAX_SUMS) throw new TooMany('too many sums');
     sums = next;
   }
   let satisfied = 0n;

@@ -77,7 +77,7 @@ function inversions(r: number, budget: Budget): readonly bigint[] {
   return knownInversions[r] as bigint[];
 }
 
-const MOST_RUN = 45;
+const MAX_RUN = 45;
 const knownRuns = new Map<number, bigint[]>();
 /**
  * Permutations of r by their longest increasing run: by the Robinson–Schensted correspondence, Σ (f^λ)² over the
@@ -86,7 +86,7 @@ const knownRuns = new Map<number, bigint[]>();
 function longestRuns(r: number, budget: Budget): readonly bigint[] {
   const known = knownRuns.get(r);
   if (known) return known;
-  if (r > MOST_RUN) throw new TooMany('too long a sequence for counting its runs');
+  if (r > MAX_RUN) throw new TooMany('too long a sequence for counting its runs');
   const ways = new Array<bigint>(r + 1).fill(0n);
   const parts: number[] = [];
   const visit = (left: number, most: number) => {

@@ -8,7 +8,7 @@ import { meet } from '../../geometry/arrange';
 import { type QuestionModel, questionModel } from '../../judge/model';
 import { ownStyle, plainColours } from '../../looks/style';
 import { makeZoneHold } from '../../measures/fitting';
-import { contrast, LEAST_CONTRAST } from '../contrast';
+import { contrast, MIN_CONTRAST } from '../contrast';
 import { type Finding, type FindingCode, findings } from '../findings';
 import { boxForWords, widthForTitle } from '../text/labels';
 
@@ -107,7 +107,7 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
         const fill = style.fill ?? ownStyle(look, 'rest').fill ?? plainColours(look.of, state).fill;
         const text = style.text ?? ownStyle(look, 'rest').text ?? plainColours(look.of, state).text;
         const readable =
-          contrast(fill, text) >= LEAST_CONTRAST
+          contrast(fill, text) >= MIN_CONTRAST
             ? style
             : { ...style, text: contrast(fill, 'ink') >= contrast(fill, 'sheet') ? 'ink' : 'sheet' };
         return Object.keys(readable).length > 0 ? [[state, readable]] : [];

@@ -5,7 +5,7 @@ import { nameOf, puzzleOf, type Rule, rulesOf } from './rules';
 import { solveUpright } from './solve';
 
 /** So many sets of one size are looked through for a smaller one than the first that was found. */
-const MOST_SETS = 4000;
+const MAX_SETS = 4000;
 
 /**
  * The smallest set of rules that contradict one another, of a question that has no answer. First rules are left out one
@@ -32,7 +32,7 @@ export function conflict(
     const fewer = core.filter((other) => other !== rule);
     if (contradict(fewer)) core = fewer;
   }
-  for (let size = 1; size < core.length && sets(all.length, size) <= MOST_SETS; size++)
+  for (let size = 1; size < core.length && sets(all.length, size) <= MAX_SETS; size++)
     for (const some of subsets(all, size)) if (contradict(some)) return some;
   return core;
 }

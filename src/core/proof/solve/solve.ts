@@ -1,4 +1,4 @@
-import { place } from '../../judge/place';
+import { boardFromPlacements } from '../../judge/placements';
 import { judge } from '../../marks/mark';
 import type { Budget } from '../budget';
 import { largestFlow } from './flow';
@@ -140,6 +140,6 @@ export function placementsOf({ model, entries }: Puzzle, answer: Answer): ModelP
 
 /** Does `grade` accept the placements, and give full marks for them? */
 export function earnsFullMarks({ model }: Puzzle, placements: readonly ModelPlacement[]): boolean {
-  const placing = place(model, placements);
+  const placing = boardFromPlacements(model, placements);
   return placing.ok && judge(model, placing.board, 1).fullMarks;
 }

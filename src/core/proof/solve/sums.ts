@@ -6,9 +6,9 @@ import type { PuzzleEntry } from './rules';
 /** How many of an item go to each of the entries with a sum. */
 export type Dealt = ReadonlyMap<number, readonly number[]>;
 
-const MOST_DEAD_ENDS = 3_000_000;
+const MAX_DEAD_ENDS = 3_000_000;
 /** Where values of both signs cancel there is no telling how many copies of an endless item could be of use. */
-const MOST_OF_MIXED = 40;
+const MAX_OF_MIXED = 40;
 
 interface Dealing {
   readonly items: readonly number[];
@@ -49,7 +49,7 @@ export function dealSums(
       .filter((entry) => entry.items.includes(item))
       .map((entry) => mostUseful(entry, values, item));
     if (useful.includes(null)) certain = false;
-    return useful.reduce<number>((sum, n) => sum + (n ?? MOST_OF_MIXED), 0);
+    return useful.reduce<number>((sum, n) => sum + (n ?? MAX_OF_MIXED), 0);
   });
   const dealing = {
     items,
@@ -127,7 +127,7 @@ function deal(
     const name = `${at}|${held.map((r, e) => (Number.isFinite(entries[e]?.hi) || r < (entries[e]?.lo ?? 0) ? r : '-')).join()}|${sums.map(sumName).join()}|${used.join()}`;
     if (dead.has(name)) return false;
     if (share(at, 0, copies[at] as number)) return true;
-    if (dead.size >= MOST_DEAD_ENDS) throw new TooMany('too many dead ends to remember');
+    if (dead.size >= MAX_DEAD_ENDS) throw new TooMany('too many dead ends to remember');
     dead.add(name);
     return false;
   };

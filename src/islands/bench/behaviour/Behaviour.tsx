@@ -7,7 +7,7 @@ import type { BenchStore } from '../store';
 import { ItemBehaviour } from './ItemBehaviour';
 import { ZoneBehaviour } from './ZoneBehaviour';
 
-const MOST_TRIES = 100;
+const MAX_TRIES = 100;
 
 /**
  * What zones do with items, items on their own and the question as a whole: set for one or for many at once; and how
@@ -91,7 +91,7 @@ function WholeQuestion({ store, question }: { store: BenchStore; question: Quest
           label="Tries, empty for no limit"
           value={question.tries}
           least={1}
-          most={MOST_TRIES}
+          most={MAX_TRIES}
           whole
           empty="no limit"
           onSet={(tries) => act(setQuestion(question, 'tries', tries))}

@@ -5,7 +5,7 @@ import { NumberSetting, Setting } from '../parts/Setting';
 import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 
-const MOST_COPIES = 10_000;
+const MAX_COPIES = 10_000;
 
 /** Copies, family and what becomes of an item let go outside every zone, of one or many items. */
 export function ItemBehaviour({ store, items }: { store: BenchStore; items: readonly Item[] }) {
@@ -45,7 +45,7 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
             label="How many copies"
             value={copies === 'endless' ? undefined : copies}
             least={1}
-            most={MOST_COPIES}
+            most={MAX_COPIES}
             whole
             onSet={(n) => n !== null && copy(n)}
           />

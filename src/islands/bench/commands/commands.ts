@@ -1,6 +1,6 @@
 import type { Fixture, Question } from '../../../core';
 import { shapeFixture, textFixture } from '../layOut/makings';
-import { LEAST_ZOOM, MOST_ZOOM, ZOOM_STEP } from '../scene/SceneBar';
+import { MAX_ZOOM, MIN_ZOOM, ZOOM_STEP } from '../scene/SceneBar';
 import type { BenchStore, Station, Tool } from '../store';
 import {
   addNextZone,
@@ -38,7 +38,7 @@ export interface Command {
 const go = (station: Station) => (store: BenchStore) => store.getState().go(station);
 const tool = (to: Tool) => (store: BenchStore) => store.setState({ tool: to });
 const zoomBy = (factor: number) => (store: BenchStore) =>
-  store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, store.shown.scale * factor)) });
+  store.setState({ zoom: Math.max(MIN_ZOOM, Math.min(MAX_ZOOM, store.shown.scale * factor)) });
 const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore) =>
   addThings(store, 'fixtures', [make(store.getState().question)], 'Made');
 const ROW_GAP = 12;

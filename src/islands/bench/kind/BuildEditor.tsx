@@ -1,7 +1,7 @@
 import { Scissors, Slash } from 'lucide-react';
 import { type ChangeEvent, useId, useState } from 'react';
 import { toast } from 'sonner';
-import type { KeptMedium } from '../../../contract';
+import type { StoredMedium } from '../../../contract';
 import { applyAll, type Corners, type MediaId, type Question, refTo } from '../../../core';
 import { byGrid, byLines, intoPieces, linesOn, matchedPlaces, withPiece } from '../../../core/kinds';
 import { mediumUrl } from '../media/source';
@@ -14,7 +14,7 @@ import { cutOut, loaded, type PictureFixture } from './pictures';
 
 /** A piece that is added is shown no larger than this, in scene units. */
 const LARGEST = 200;
-const MOST_PIECES = 64;
+const MAX_PIECES = 64;
 
 /** Pieces of a picture that is cut by a grid or along drawn lines, or pieces added one by one. */
 export function BuildEditor({ store }: { store: BenchStore }) {
@@ -33,10 +33,10 @@ export function BuildEditor({ store }: { store: BenchStore }) {
 async function entrusted(
   question: Question,
   files: readonly File[],
-): Promise<{ question: Question; media: MediaId[]; kept: KeptMedium[] } | null> {
+): Promise<{ question: Question; media: MediaId[]; kept: StoredMedium[] } | null> {
   let now = question;
   const media: MediaId[] = [];
-  const all: KeptMedium[] = [];
+  const all: StoredMedium[] = [];
   for (const file of files) {
     const kept = await sendFile(file, now);
     if (!kept) return null;
@@ -139,7 +139,7 @@ function Cutting({ store }: { store: BenchStore }) {
         <button
           type="button"
           className="btn btn-edge btn-sm"
-          disabled={parts.length < 2 || parts.length > MOST_PIECES || busy}
+          disabled={parts.length < 2 || parts.length > MAX_PIECES || busy}
           onClick={() => void cut(parts, lines)}
         >
           <Scissors size={14} aria-hidden /> Cut along the lines
@@ -147,8 +147,8 @@ function Cutting({ store }: { store: BenchStore }) {
         <span className="text-sm text-mute basis-full">
           {lines.length === 0
             ? 'Each line goes on through the whole picture.'
-            : parts.length > MOST_PIECES
-              ? `The lines would make ${parts.length} pieces; ${MOST_PIECES} are the most.`
+            : parts.length > MAX_PIECES
+              ? `The lines would make ${parts.length} pieces; ${MAX_PIECES} are the most.`
               : `${lines.length === 1 ? 'The line makes' : `${lines.length} lines make`} ${parts.length} ${parts.length === 1 ? 'piece: it does not cross the picture' : 'pieces'}.`}
         </span>
       </div>
@@ -174,7 +174,7 @@ function Adding({ store }: { store: BenchStore }) {
       (now) =>
         there.media.reduce(
           (question, media, i) => {
-            const { width, height } = there.kept[i] as KeptMedium;
+            const { width, height } = there.kept[i] as StoredMedium;
             const scale = Math.min(1, LARGEST / Math.max(width ?? LARGEST, height ?? LARGEST));
             return withPiece(question, media, {
               w: Math.round((width ?? LARGEST) * scale),

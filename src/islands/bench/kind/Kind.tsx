@@ -97,7 +97,7 @@ function KeepAsStock({ store }: { store: BenchStore }) {
       toast.success('Kept as a stock list', {
         action: { label: 'Stock lists', onClick: () => location.assign('/lists') },
       });
-    else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.wayOn });
+    else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.nextStep });
   };
   return (
     <button type="button" className="btn btn-quiet btn-sm" disabled={!some || busy} onClick={() => void keep()}>

@@ -172,12 +172,12 @@ function Gaps({ store, axis, gaps }: { store: BenchStore; axis: Axis; gaps: read
   );
 }
 
-const MOST_COPIES = 200;
+const MAX_COPIES = 200;
 
 function InRow({ store }: { store: BenchStore }) {
   const [times, setTimes] = useState('3');
   const [gap, setGap] = useState('12');
-  const read = { times: numberFrom(times, 1, MOST_COPIES, true).value, gap: numberFrom(gap, -1000, 10_000).value };
+  const read = { times: numberFrom(times, 1, MAX_COPIES, true).value, gap: numberFrom(gap, -1000, 10_000).value };
   const run = (axis: Axis) =>
     read.times !== null && read.gap !== null && duplicateInRow(store, read.times, axis, read.gap);
   return (

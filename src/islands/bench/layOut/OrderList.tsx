@@ -4,7 +4,7 @@ import type { BenchStore } from '../store';
 import { coversOf } from './makings';
 
 const WORDS = { item: 'item', zone: 'zone', fixture: 'fixture' } as const;
-const MOST_NAMED = 3;
+const MAX_NAMED = 3;
 
 /**
  * Everything from front to back, with what covers what: the way to what lies underneath. Items lie over zones and zones
@@ -45,8 +45,8 @@ export function OrderList({ store }: { store: BenchStore }) {
               </span>
               {covers.length > 0 && (
                 <span className="block truncate text-sm text-mute">
-                  under {covers.slice(0, MOST_NAMED).map(named).join(', ')}
-                  {covers.length > MOST_NAMED && ` and ${covers.length - MOST_NAMED} more`}
+                  under {covers.slice(0, MAX_NAMED).map(named).join(', ')}
+                  {covers.length > MAX_NAMED && ` and ${covers.length - MAX_NAMED} more`}
                 </span>
               )}
             </button>

@@ -31,7 +31,7 @@ export interface LedgerColumn {
 }
 
 const FAR = 10_000;
-const MOST_COPIES = 10_000;
+const MAX_COPIES = 10_000;
 const ENDLESS = 'endless';
 const shown = (value: number) => String(Math.round(value * 100) / 100);
 const ok = (step: Step): Taken => ({ ok: true, step });
@@ -78,7 +78,7 @@ const COPIES: LedgerColumn = {
     const item = itemOf(question, ref);
     if (!item) return no(NOTHING_THERE);
     if (text.trim().toLowerCase() === ENDLESS) return ok(setCopies(question, [item.id], ENDLESS));
-    const { value, problem } = numberOrChange(text, item.copies === ENDLESS ? null : item.copies, 1, MOST_COPIES, true);
+    const { value, problem } = numberOrChange(text, item.copies === ENDLESS ? null : item.copies, 1, MAX_COPIES, true);
     return value === null ? no(`${problem}, or "${ENDLESS}"`) : ok(setCopies(question, [item.id], value));
   },
 };

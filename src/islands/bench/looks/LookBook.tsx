@@ -5,8 +5,8 @@ import {
   contrast,
   ITEM_STATES,
   type ItemState,
-  LEAST_CONTRAST,
   type Look,
+  MIN_CONTRAST,
   setLook,
   ZONE_STATES,
   type ZoneState,
@@ -170,7 +170,7 @@ function Sample({ look, state }: { look: Look; state: string }) {
 function Contrast({ look, state }: { look: Look; state: string }) {
   const { fill, text } = coloursIn(look, state);
   const found = contrast(fill, text);
-  const low = found < LEAST_CONTRAST;
+  const low = found < MIN_CONTRAST;
   return (
     <span className={`figures text-xs ${low ? 'text-brick font-semibold' : 'text-mute'}`}>
       {found.toFixed(1)}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { KeptMedium } from '../../../contract';
+import type { StoredMedium } from '../../../contract';
 import type { MediaId, Medium } from '../../../core';
 import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
@@ -61,7 +61,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     noClick: true,
     noKeyboard: true,
   });
-  const again = (one: KeptMedium & { name: string }) => {
+  const again = (one: StoredMedium & { name: string }) => {
     const { id, step } = entered(store.getState().question, one, one.name);
     store.getState().do(step);
     onChoose(id);

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import type { KeptMedium } from '../../../contract';
+import type { StoredMedium } from '../../../contract';
 import { add, applyAll, type MediaId, type Medium, type Question, refTo, type Step, setMedium } from '../../../core';
 import { freshId } from '../../../core/document';
 import { api } from '../../../ui/api';
@@ -16,20 +16,20 @@ export function inBytes(bytes: number): string {
   return bytes < 1_000_000 ? `${Math.round(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 }
 
-export async function sendFile(file: File, { scene: { width, height } }: Question): Promise<KeptMedium | null> {
+export async function sendFile(file: File, { scene: { width, height } }: Question): Promise<StoredMedium | null> {
   const result = await api('POST /api/media', { file, query: { name: file.name || 'pasted', width, height } });
   if (result.ok) return result.value;
-  const { code, message, problems, wayOn } = result.error;
+  const { code, message, problems, nextStep } = result.error;
   if (code === 'offline')
     toast.error('The file could not be sent', {
       description: 'The line is down. Nothing was changed: try again when it is back.',
     });
-  else toast.error(message, { description: problems?.[0]?.message ?? wayOn, duration: 10_000 });
+  else toast.error(message, { description: problems?.[0]?.message ?? nextStep, duration: 10_000 });
   return null;
 }
 
 /** The step that gives a question a medium, under a name made of the file's; one that it has already is used again. */
-export function entered(question: Question, kept: KeptMedium, name: string): { id: MediaId; step: Step } {
+export function entered(question: Question, kept: StoredMedium, name: string): { id: MediaId; step: Step } {
   const there = Object.entries(question.media).find(([, { hash }]) => hash === kept.hash);
   if (there) return { id: there[0] as MediaId, step: [] };
   const stem = name
@@ -54,7 +54,7 @@ export function entered(question: Question, kept: KeptMedium, name: string): { i
 }
 
 /** Sends a file and gives it to the question. */
-export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: KeptMedium } | null> {
+export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: StoredMedium } | null> {
   const kept = await sendFile(file, store.getState().question);
   if (!kept) return null;
   const { question, do: act } = store.getState();

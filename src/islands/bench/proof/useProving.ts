@@ -4,7 +4,7 @@ import type { BenchStore } from '../store';
 
 /** A pause in the author's edits, and how long a proof may take. */
 const PAUSE_MS = 250;
-const MOST_MS = 4000;
+const MAX_MS = 4000;
 
 /** Keeps the bench's proof up with its question, in a worker. */
 export function useProving(store: BenchStore): void {
@@ -13,7 +13,7 @@ export function useProving(store: BenchStore): void {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const begin = async () => {
       const { question } = store.getState();
-      const proof = await prove(question, MOST_MS);
+      const proof = await prove(question, MAX_MS);
       if (proof && store.getState().question === question) store.setState({ proved: { of: question, proof } });
     };
     const later = () => {

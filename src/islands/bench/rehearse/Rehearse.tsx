@@ -44,7 +44,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
         touch(moves);
         return made.send(after, moves);
       },
-      kept: false,
+      stored: false,
       reopen: () => setRun((n) => n + 1),
     });
     return { rehearsal: made, player };

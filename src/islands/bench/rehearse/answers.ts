@@ -25,14 +25,14 @@ export const FILLS: readonly (readonly [Fill, string])[] = [
 ];
 export const needsModelAnswer = (fill: Fill) => fill === 'allRight' || fill === 'allButOne';
 
-const MOST_COPIES = 60;
+const MAX_COPIES = 60;
 
 /** Each copy in a zone its family allows and that has room, or at home, as chance will have it. */
 function guessed(model: QuestionModel, seed: number): Board {
   const next = random(seed);
   const board = cloneBoard(model.start);
   for (const [item, { copies, family }] of model.items.entries())
-    for (let number = 0; number < Math.min(copies, MOST_COPIES); number++) {
+    for (let number = 0; number < Math.min(copies, MAX_COPIES); number++) {
       const copy = copyOf(item, number);
       if (board.zoneOf.has(copy)) continue;
       const places = model.zones.flatMap((zone, i) =>

@@ -1,4 +1,5 @@
 import {
+  applyBatch,
   learnerEdition,
   type ModelPlacement,
   movesView,
@@ -10,7 +11,6 @@ import {
   random,
   type Standing,
   seedOf,
-  takeSent,
   untouched,
 } from '../../../core';
 import type { Send } from '../../player/store';
@@ -37,11 +37,11 @@ export function rehearsal(question: Question, seed: string, full: () => readonly
   const viewed = () => ({ ...questionView(sat(), standing), last });
 
   const send: Send = async (_, moves) => {
-    const took = takeSent(model, edition.names, standing, moves);
+    const took = applyBatch(model, edition.names, standing, moves);
     if (!took.ok)
       return {
         ok: false,
-        error: { code: 'sittingMovedOn', message: 'The question has ended', wayOn: '', detail: viewed() },
+        error: { code: 'sittingMovedOn', message: 'The question has ended', nextStep: '', detail: viewed() },
       };
     standing = took.standing;
     last += took.taken.length;
@@ -55,7 +55,7 @@ export function rehearsal(question: Question, seed: string, full: () => readonly
     tried: [],
     ended: [],
     section: '',
-    quiet: false,
+    deferred: false,
     finished: false,
   };
   return {

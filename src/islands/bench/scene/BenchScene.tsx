@@ -27,7 +27,7 @@ import './bench.css';
 
 const MARGIN = 14;
 /** Smaller than this nothing on the scene can be pressed any more: it scrolls instead. */
-const LEAST_FIT = 0.5;
+const MIN_FIT = 0.5;
 
 const refUnder = (target: EventTarget | null) =>
   (target instanceof Element ? (target.closest('[data-ref]')?.getAttribute('data-ref') ?? null) : null) as Ref | null;
@@ -179,5 +179,5 @@ function useFit(room: RefObject<HTMLElement | null>, scene: { width: number; hei
     measure();
     return () => observer.disconnect();
   }, [room]);
-  return Math.max(LEAST_FIT, Math.min(size.w / scene.width, size.h / scene.height, 2));
+  return Math.max(MIN_FIT, Math.min(size.w / scene.width, size.h / scene.height, 2));
 }

@@ -8,13 +8,13 @@ import { type BenchStore, framesOf } from '../store';
  * As many lines as are shown at once. They stay in the page: putting them in and taking them out with each move would
  * cost more than the move.
  */
-const MOST_GUIDES = 6;
+const MAX_GUIDES = 6;
 const AWAY = { display: 'block', width: 0, height: 0 };
 
 /** The lines on which what is pulled shares an edge or a middle with something. */
 export function Guides({ store, scale }: { store: BenchStore; scale: number }) {
   const guides = store.pull((s) => s.guides);
-  return Array.from({ length: MOST_GUIDES }, (_, i) => {
+  return Array.from({ length: MAX_GUIDES }, (_, i) => {
     const guide = guides[i];
     // biome-ignore lint/suspicious/noArrayIndexKey: lines have no names, and are all alike
     return <div key={i} className="bench-guide" style={guide ? lineOf(guide, scale) : AWAY} />;

@@ -13,14 +13,14 @@ const TOOLS: readonly [Tool, string, typeof Square][] = [
 ];
 const GRID = 10;
 export const ZOOM_STEP = 1.25;
-export const LEAST_ZOOM = 0.1;
-export const MOST_ZOOM = 8;
+export const MIN_ZOOM = 0.1;
+export const MAX_ZOOM = 8;
 
 /** The tools of the scene, what things snap to, and the zoom. */
 export function SceneBar({ store, scale }: { store: BenchStore; scale: number }) {
   const tool = store((s) => s.tool);
   const zoom = store((s) => s.zoom);
-  const set = (to: number) => store.setState({ zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, to)) });
+  const set = (to: number) => store.setState({ zoom: Math.max(MIN_ZOOM, Math.min(MAX_ZOOM, to)) });
   return (
     <div
       className="flex items-center gap-1 px-3 h-9 shrink-0 border-b border-rule bg-paper text-sm"

@@ -4,7 +4,7 @@ import { dress, FixtureFace, ItemFace, pxTurned, useMediaSource, ZoneBed } from 
 
 const WORDS = { item: 'Item', zone: 'Zone', fixture: 'Fixture' } as const;
 
-const LEAST_TITLED = 60;
+const MIN_TITLED = 60;
 
 interface Props {
   thing: Thing;
@@ -39,7 +39,7 @@ export const ThingView = memo(
       case 'zone': {
         if (!shape) return null;
         // The title of a small hidden spot would cover what it is on; learners never see it.
-        const label = thing.is.hidden && frame.h < LEAST_TITLED ? '' : thing.is.label;
+        const label = thing.is.hidden && frame.h < MIN_TITLED ? '' : thing.is.label;
         const zone = { id: thing.is.id, label, shape, rotation: frame.rotation };
         return (
           <ZoneBed

@@ -1,7 +1,7 @@
 import Gesto from 'gesto';
 import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
 import type { BenchStore } from '../store';
-import { LEAST_ZOOM, MOST_ZOOM } from './SceneBar';
+import { MAX_ZOOM, MIN_ZOOM } from './SceneBar';
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable="true"]');
@@ -43,7 +43,7 @@ export function useZoomAndPan(
         top: watched.scrollTop,
       };
       store.setState({
-        zoom: Math.max(LEAST_ZOOM, Math.min(MOST_ZOOM, latest.current * Math.exp(-event.deltaY / 400))),
+        zoom: Math.max(MIN_ZOOM, Math.min(MAX_ZOOM, latest.current * Math.exp(-event.deltaY / 400))),
       });
     };
     const hold = (event: KeyboardEvent) => {

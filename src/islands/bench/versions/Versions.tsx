@@ -21,7 +21,7 @@ export function Versions({ store }: { store: BenchStore }) {
     queryKey: ['versions', id],
     // What is not kept yet is kept first, so that nothing is missing from the list.
     queryFn: async () => {
-      await store.keeper.flush();
+      await store.autoSave.flush();
       return ask('GET /api/questions/{id}/versions', { id });
     },
     staleTime: 0,

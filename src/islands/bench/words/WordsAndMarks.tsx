@@ -11,7 +11,7 @@ import type { BenchStore } from '../store';
 import { Marks } from './Marks';
 import { SaysGrid } from './SaysGrid';
 
-const MOST_HINTS = 20;
+const MAX_HINTS = 20;
 const FEEDBACK: readonly [keyof Question['feedback'], string][] = [
   ['right', 'All right'],
   ['partly', 'Partly right'],
@@ -187,7 +187,7 @@ function Hints({ store }: { store: BenchStore }) {
           />
         </div>
       ))}
-      {hints.length < MOST_HINTS && (
+      {hints.length < MAX_HINTS && (
         <button
           type="button"
           className="btn btn-quiet btn-xs"

@@ -18,7 +18,7 @@ export function BeforeIt({
   const begin = async () => {
     const begun = await beginSitting(id);
     if (begun.ok) location.reload();
-    else setProblem(`${begun.error.message}. ${begun.error.wayOn}`);
+    else setProblem(`${begun.error.message}. ${begun.error.nextStep}`);
   };
   return (
     <main className="mx-auto w-full px-4 py-10" style={{ maxWidth: '46rem' }}>

@@ -35,7 +35,7 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const final = isLast || !place.goBack;
   const go = isLast ? onFinish : onNext;
   // In silence nothing ends before all of it does.
-  const undone = place.quiet
+  const undone = place.deferred
     ? isLast
       ? 0
       : 1
@@ -44,7 +44,7 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
       : ended
         ? 0
         : 1;
-  const press = () => (final && (undone > 0 || place.quiet) ? setAsked(true) : go());
+  const press = () => (final && (undone > 0 || place.deferred) ? setAsked(true) : go());
   const words = isLast ? 'Finish' : (view.question.buttons.next ?? 'Next question');
   return (
     <>
@@ -67,7 +67,7 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
                   ? `${undone === 1 ? 'One question is' : `${undone} questions are`} not finished. After this nothing can be moved any more.`
                   : 'This question is not finished. After this nothing can be moved any more.'
               : 'You cannot come back to it.'}
-            {unchecked && !place.quiet && ' What you have placed is checked once as it stands.'}
+            {unchecked && !place.deferred && ' What you have placed is checked once as it stands.'}
           </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>

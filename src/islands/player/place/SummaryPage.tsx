@@ -22,7 +22,7 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
   const again = async () => {
     const begun = await beginSitting(releaseId);
     if (begun.ok) location.replace(location.pathname);
-    else setProblem(`${begun.error.message}. ${begun.error.wayOn}`);
+    else setProblem(`${begun.error.message}. ${begun.error.nextStep}`);
   };
   const one = questions.length === 1;
   return (

@@ -6,15 +6,15 @@ import { itemName, VERDICTS, zoneName } from '../words';
 
 /** As long after the last key a text is kept, if nothing else has kept it before. */
 const TYPING_MS = 1000;
-const LEAST_CHARS = 8;
-const MOST_CHARS = 26;
+const MIN_CHARS = 8;
+const MAX_CHARS = 26;
 
 /**
  * How wide the slots of a question are, in characters: all alike, lest their width tell; the author may say otherwise.
  */
 export function slotChars({ items, zones }: LearnerQuestion, zone: number): number {
-  const longest = Math.max(LEAST_CHARS, ...items.map(({ label }) => label.length + 2));
-  return zones[zone]?.chars ?? Math.min(MOST_CHARS, longest);
+  const longest = Math.max(MIN_CHARS, ...items.map(({ label }) => label.length + 2));
+  return zones[zone]?.chars ?? Math.min(MAX_CHARS, longest);
 }
 
 interface Props {

@@ -71,7 +71,7 @@ function pointOf(event: Event): Point {
 }
 
 const CLEAR_OF_FINGER = 14;
-const MOST_LIFT = 76;
+const MAX_LIFT = 76;
 
 /**
  * How far what is dragged by a finger comes away from under it, upwards, to be seen: in CSS pixels. It goes where it is
@@ -79,7 +79,7 @@ const MOST_LIFT = 76;
  */
 function liftOf(event: Event | null, box: { readonly top: number; readonly height: number } | null): number {
   if (!event || !('touches' in event) || !box) return 0;
-  return Math.min(MOST_LIFT, box.top + box.height - pointOf(event).y + CLEAR_OF_FINGER);
+  return Math.min(MAX_LIFT, box.top + box.height - pointOf(event).y + CLEAR_OF_FINGER);
 }
 const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect }) => ({
   ...transform,

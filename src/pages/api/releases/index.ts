@@ -1,6 +1,6 @@
-import { beginPublishing, endpoint, ok, releasesFor, withDates } from '../../../server';
+import { assignedReleases, beginPublishing, endpoint, ok, withDates } from '../../../server';
 
-export const GET = endpoint('GET /api/releases', async ({ as }) => ok(await releasesFor(as)));
+export const GET = endpoint('GET /api/releases', async ({ as }) => ok(await assignedReleases(as)));
 export const POST = endpoint(
   'POST /api/releases',
   async ({ as, body: { id, courseId, settings, questionId, revision, setId } }) => {

@@ -1,3 +1,3 @@
-import { endpoint, listLeft } from '../../../../server';
+import { endpoint, listFormerLearners } from '../../../../server';
 
-export const GET = endpoint('GET /api/courses/{id}/left', ({ as, id }) => listLeft(as, id));
+export const GET = endpoint('GET /api/courses/{id}/left', ({ as, id }) => listFormerLearners(as, id));

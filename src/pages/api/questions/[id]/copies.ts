@@ -1,5 +1,5 @@
-import { copyQuestion, endpoint, keepAsCopy } from '../../../../server';
+import { copyQuestion, endpoint, saveAsCopy } from '../../../../server';
 
 export const POST = endpoint('POST /api/questions/{id}/copies', ({ as, id, body }) =>
-  body.document === undefined ? copyQuestion(as, id, body.id) : keepAsCopy(as, body.id, body.document),
+  body.document === undefined ? copyQuestion(as, id, body.id) : saveAsCopy(as, body.id, body.document),
 );

@@ -1,6 +1,6 @@
-import { endpoint, keepSet, openSet } from '../../../../server';
+import { endpoint, openSet, saveSet } from '../../../../server';
 
 export const GET = endpoint('GET /api/sets/{id}', ({ as, id }) => openSet(as, id));
 export const PUT = endpoint('PUT /api/sets/{id}', ({ as, body: { from, ...content }, id }) =>
-  keepSet(as, id, content, from),
+  saveSet(as, id, content, from),
 );

@@ -8,9 +8,9 @@ import {
   json,
   makeTicket,
   readTicket,
+  receiveMoves,
   sessionCookie,
   TICKET_SECONDS,
-  takeMoves,
   ticketName,
   tokenIn,
 } from '../../../../server';
@@ -34,7 +34,7 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
   const body = await bodyOf(request, schema, maxBytes);
   if (!body.ok) return failed(body);
   // Who was let in by a ticket may have signed out since.
-  const answer = await takeMoves(app, sittingId, learnerId, body.value, ticket ? tokenIn(session) : null);
+  const answer = await receiveMoves(app, sittingId, learnerId, body.value, ticket ? tokenIn(session) : null);
   if (!answer.ok) return failed(answer);
   if (!ticket && session)
     cookies.set(ticketName(sittingId), makeTicket(app.config.secret, { sittingId, learnerId }, session, app.now()), {

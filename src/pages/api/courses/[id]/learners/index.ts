@@ -1,7 +1,7 @@
-import { endpoint, listRoster, makeLearner, takeOff } from '../../../../../server';
+import { endpoint, listRoster, makeLearner, removeLearner } from '../../../../../server';
 
 export const GET = endpoint('GET /api/courses/{id}/learners', ({ as, id, query }) => listRoster(as, id, query));
 export const POST = endpoint('POST /api/courses/{id}/learners', ({ as, id, body }) => makeLearner(as, id, body));
 export const DELETE = endpoint('DELETE /api/courses/{id}/learners', ({ as, id, body }) =>
-  takeOff(as, id, body.learners),
+  removeLearner(as, id, body.learners),
 );

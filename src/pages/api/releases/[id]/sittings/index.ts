@@ -1,6 +1,6 @@
-import { endpoint, sit } from '../../../../../server';
+import { endpoint, openRelease } from '../../../../../server';
 
 export const GET = endpoint('GET /api/releases/{id}/sittings', ({ as, id, query: { question } }) =>
-  sit(as, id, question === undefined ? null : question - 1, 'open'),
+  openRelease(as, id, question === undefined ? null : question - 1, 'open'),
 );
-export const POST = endpoint('POST /api/releases/{id}/sittings', ({ as, id }) => sit(as, id));
+export const POST = endpoint('POST /api/releases/{id}/sittings', ({ as, id }) => openRelease(as, id));

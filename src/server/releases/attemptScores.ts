@@ -1,10 +1,10 @@
 import { and, asc, eq, inArray, type SQL, sql, sum } from 'drizzle-orm';
-import { withoutDust } from '../../core';
+import { roundMark } from '../../core';
 import type { Database } from '../database/open';
 import { sitting, standing } from '../database/tables';
 
 /** What a sitting came to, as its cached standings have it. */
-export interface CameTo {
+export interface AttemptScore {
   readonly id: string;
   readonly releaseId: string;
   readonly learnerId: string;
@@ -25,7 +25,7 @@ export interface CameTo {
 }
 
 /** The sittings that meet a condition, in the order in which each learner began them. */
-export async function cameTo(db: Database, condition: SQL | undefined): Promise<CameTo[]> {
+export async function attemptScores(db: Database, condition: SQL | undefined): Promise<AttemptScore[]> {
   const rows = await db
     .select({
       id: sitting.id,
@@ -50,14 +50,17 @@ export async function cameTo(db: Database, condition: SQL | undefined): Promise<
     .orderBy(asc(sitting.number));
   return rows.map((row) => ({
     ...row,
-    points: withoutDust(row.points ?? 0),
+    points: roundMark(row.points ?? 0),
     ended: row.ended ?? 0,
     acted: row.acted === 1,
   }));
 }
 
 /** The sittings that have come to something: those in which something was done, and which were checked or are over. */
-export const touchedOf = (sittings: readonly CameTo[], asks: number): (CameTo & { readonly finished: boolean })[] =>
+export const startedAttempts = (
+  sittings: readonly AttemptScore[],
+  asks: number,
+): (AttemptScore & { readonly finished: boolean })[] =>
   sittings
     .filter((one) => one.acted && (one.tries !== null || one.finishedAt))
     .map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));

@@ -2,14 +2,14 @@ import type { Edit, Step } from '../../../core';
 import { type ApiError, api } from '../../../ui/api';
 
 /** What has become of the author's changes. */
-export type Keeping =
+export type SaveState =
   | { readonly state: 'kept'; readonly at: Date }
   | { readonly state: 'keeping' }
   | { readonly state: 'down' }
   | { readonly state: 'movedOn'; readonly error: ApiError }
   | { readonly state: 'refused'; readonly error: ApiError };
 
-export interface Keeper {
+export interface AutoSave {
   add(step: Step): void;
   /** Sends what is not kept yet, at once; true when everything is kept then. */
   flush(): Promise<boolean>;
@@ -26,7 +26,7 @@ const RETRY_MS = 3000;
  * Autosave: edits go out in batches on the revision they were made on. A batch whose answer was lost is sent again
  * under the same id, and counts once.
  */
-export function keeper(questionId: string, from: number, tell: (keeping: Keeping) => void): Keeper {
+export function autoSave(questionId: string, from: number, tell: (keeping: SaveState) => void): AutoSave {
   let revision = from;
   let waiting: Edit[] = [];
   let batch: { id: string; edits: Edit[] } | null = null;

@@ -5,14 +5,14 @@ import type { QuestionModel } from '../judge/model';
  * How much learners are told of an answer: nothing, what is right and wrong, the author's words for it too, a model
  * answer too. Each holds what those before it do.
  */
-export const TELLS = ['nothing', 'verdicts', 'feedback', 'modelAnswer'] as const;
-export type Tells = (typeof TELLS)[number];
+export const FEEDBACK_LEVELS = ['nothing', 'verdicts', 'feedback', 'modelAnswer'] as const;
+export type FeedbackLevel = (typeof FEEDBACK_LEVELS)[number];
 
 /**
  * A question that is answered in silence: checked once, at the end of the sitting. Its key and marks are as they were;
  * its zones turn nothing away that is not keyed to them, which would tell the key.
  */
-export const inSilence = (question: Question): Question => ({
+export const deferFeedback = (question: Question): Question => ({
   ...question,
   tries: 1,
   judging: 'onCheck',
@@ -26,15 +26,15 @@ export const inSilence = (question: Question): Question => ({
  * The same model, saying no more than is allowed; what its author does not say, it does not say either. What it judges
  * does not change.
  */
-export function telling(model: QuestionModel, tells: Tells): QuestionModel {
-  if (tells === 'modelAnswer') return model;
+export function limitFeedback(model: QuestionModel, feedbackLevel: FeedbackLevel): QuestionModel {
+  if (feedbackLevel === 'modelAnswer') return model;
   const { question } = model;
   const show: Question['show'] = {
     ...question.show,
     modelAnswer: 'never',
-    mark: question.show.mark && tells !== 'nothing',
+    mark: question.show.mark && feedbackLevel !== 'nothing',
   };
-  if (tells === 'feedback') return { ...model, question: { ...question, show } };
+  if (feedbackLevel === 'feedback') return { ...model, question: { ...question, show } };
   return {
     ...model,
     question: {

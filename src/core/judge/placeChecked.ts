@@ -7,7 +7,7 @@ import { type Drop, isPut, type Keyed, type Outcome, type Placement, type Put, p
  * Takes one drop or put that may come from anywhere: what is wrong with it is said with its place, and the board is
  * then as before; else it is placed.
  */
-export function take(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
+export function placeChecked(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
   return faultOf(model, board, move) ?? putDown(model, board, move, keyed);
 }
 

@@ -4,10 +4,10 @@ import type { Opened, SittingView, Titles } from '../../contract';
 import type { As, Learner } from '../context';
 import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { accessibleRelease } from '../releases/audience';
 import { editionInForce, editionOf } from '../releases/editions';
-import { reachedBy } from '../releases/reach';
 import { endOf, steadyNow } from '../releases/time';
-import { closedIfOver, summaryOf, tellsAfter } from './finish';
+import { closedIfOver, feedbackLevelAfter, summaryOf } from './finish';
 import { askedOf, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 import { endsOf, placeOf, sourcesOf, viewOf } from './view';
 
@@ -15,7 +15,7 @@ import { endsOf, placeOf, sourcesOf, viewOf } from './view';
  * What the learner wants: to open it where they are; to begin, where the first sitting is not begun yet or the last is
  * finished.
  */
-export type Wish = 'open' | 'begin';
+export type Intent = 'open' | 'begin';
 
 const latest = async (as: As<Learner>, releaseId: string) =>
   (await sittingsWhere(as, and(eq(sitting.releaseId, releaseId), eq(sitting.learnerId, as.person.id)))).toSorted(
@@ -26,14 +26,14 @@ const latest = async (as: As<Learner>, releaseId: string) =>
  * The learner opens a release: their last sitting of it, or a new one, at a place they have come to (`place`), else at
  * the furthest.
  */
-export async function sit(
+export async function openRelease(
   as: As<Learner>,
   releaseId: string,
   place: number | null = null,
-  wish: Wish = 'begin',
+  wish: Intent = 'begin',
 ): Promise<Result<Opened>> {
   const { db, person, now } = as;
-  const reached = await reachedBy(as, releaseId);
+  const reached = await accessibleRelease(as, releaseId);
   if (!reached) return fail('notFound');
   const titles = { release: reached.release, course: reached.course };
   let found = await latest(as, releaseId);
@@ -81,7 +81,7 @@ export async function sit(
     found = await latest(as, releaseId);
   }
   if (!found) return fail('unexpected');
-  if (found.finishedAt && (place === null || !tellsAfter(found, now())))
+  if (found.finishedAt && (place === null || !feedbackLevelAfter(found, now())))
     return ok({
       open: null,
       before: null,
@@ -94,7 +94,7 @@ export async function sit(
 export async function goTo(as: As<Learner>, sittingId: string, place: number): Promise<Result<SittingView>> {
   const { db, person } = as;
   const found = await sittingOf(as, sittingId, person.id);
-  const titles = found && (await reachedBy(as, found.releaseId));
+  const titles = found && (await accessibleRelease(as, found.releaseId));
   if (!found || !titles) return fail('notFound');
   const open = await closedIfOver(as, found);
   if (open.finishedAt) return fail('sittingFinished');
@@ -121,7 +121,7 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
   const mayGoBack = edition.goBack || open.finishedAt !== null;
   const allowed = place === open.reached || (mayGoBack && place >= 0 && place < open.reached) ? place : open.reached;
   const at = atOf(open, record, allowed, {
-    tells: open.finishedAt ? (tellsAfter(open, as.now()) ?? 'nothing') : undefined,
+    feedbackLevel: open.finishedAt ? (feedbackLevelAfter(open, as.now()) ?? 'nothing') : undefined,
   });
   if (!at) throw new Error(`Sitting ${open.id} has come to place ${allowed}, which its edition does not have`);
   return {
@@ -130,7 +130,11 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
     ...(open.finishedAt ? { ended: true, hintsLeft: 0 } : {}),
     release: titles.release,
     course: titles.course,
-    place: { ...(await placeOf(as, at, edition, asked)), quiet: edition.quiet, finished: open.finishedAt !== null },
+    place: {
+      ...(await placeOf(as, at, edition, asked)),
+      deferred: edition.deferred,
+      finished: open.finishedAt !== null,
+    },
     sources: sourcesOf(edition.sources, at.question),
     ends: open.finishedAt ? null : endsOf(at, as.now()),
   };

@@ -1,27 +1,28 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { LearnerRelease } from '../../contract';
-import { countingMark, withoutDust } from '../../core';
+import { countingMark, roundMark } from '../../core';
 import type { As, Learner } from '../context';
 import { allowance, course, courseLearner, release } from '../database/tables';
-import { tellsAfter } from '../sittings/finish';
-import { cameTo, ofLearners } from './came';
+import { feedbackLevelAfter } from '../sittings/finish';
+import { attemptScores, ofLearners } from './attemptScores';
+import { isAssignedTo } from './audience';
 import { editionOf, type OpenEdition } from './editions';
-import { isFor } from './reach';
 import { endOf, timeFor, usedBy } from './time';
 
 /**
  * Is a learner told what they came to: by how much the release tells, when, and whether all of its questions show their
  * marks.
  */
-export const marksTold = (
-  row: Pick<typeof release.$inferSelect, 'tells' | 'tellsWhen'>,
+export const showsMarks = (
+  row: Pick<typeof release.$inferSelect, 'feedbackLevel' | 'feedbackTime'>,
   closesAt: Date | null,
   { models }: OpenEdition,
   now: Date,
-): boolean => tellsAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
+): boolean =>
+  feedbackLevelAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
 
 /** The releases that are for a learner, of the courses they belong to, the newest first. */
-export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
+export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[]> {
   const { db, person } = as;
   const at = as.now();
   const rows = await db
@@ -30,9 +31,9 @@ export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
     .innerJoin(course, eq(course.id, courseLearner.courseId))
     .innerJoin(release, eq(release.courseId, course.id))
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
-    .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isFor(db, person.id)))
+    .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isAssignedTo(db, person.id)))
     .orderBy(desc(release.createdAt));
-  const came = await cameTo(
+  const came = await attemptScores(
     db,
     ofLearners(
       rows.map((row) => row.release.id),
@@ -54,7 +55,7 @@ export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
           finished: one.finishedAt !== null || one.ended === asks || over,
         };
       });
-    const shown = marksTold(row, time.closesAt, edition, at);
+    const shown = showsMarks(row, time.closesAt, edition, at);
     const counting =
       shown && mine.some(({ touched }) => touched)
         ? countingMark(
@@ -76,8 +77,8 @@ export async function releasesFor(as: As<Learner>): Promise<LearnerRelease[]> {
       minutes: time.minutes,
       practice: row.practice,
       questions: asks,
-      mark: counting && withoutDust(counting.points),
-      max: counting && withoutDust(counting.outOf),
+      mark: counting && roundMark(counting.points),
+      max: counting && roundMark(counting.outOf),
       state: last
         ? !last.finished
           ? 'started'

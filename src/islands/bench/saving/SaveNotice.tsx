@@ -5,8 +5,8 @@ import { Dialog } from '../../../ui/Dialog';
 import type { BenchStore } from '../store';
 
 /** What stands in the way of keeping, and the ways on. Nothing is dropped without being asked. */
-export function KeepingNotice({ store }: { store: BenchStore }) {
-  const keeping = store((s) => s.keeping);
+export function SaveNotice({ store }: { store: BenchStore }) {
+  const keeping = store((s) => s.saving);
   const [dropping, setDropping] = useState(false);
   if (keeping.state === 'down')
     return (
@@ -17,8 +17,8 @@ export function KeepingNotice({ store }: { store: BenchStore }) {
   if (keeping.state === 'refused')
     return (
       <Bar>
-        {keeping.error.message}: {keeping.error.problems?.[0]?.message ?? keeping.error.wayOn} Undo it, or change it; it
-        is kept then.
+        {keeping.error.message}: {keeping.error.problems?.[0]?.message ?? keeping.error.nextStep} Undo it, or change it;
+        it is kept then.
       </Bar>
     );
   if (keeping.state !== 'movedOn') return null;
@@ -29,11 +29,11 @@ export function KeepingNotice({ store }: { store: BenchStore }) {
       id: store.getState().question.id,
       body: { id, document: store.getState().question },
     });
-    if (!made.ok) return void toast.error(made.error.message, { description: made.error.wayOn });
+    if (!made.ok) return void toast.error(made.error.message, { description: made.error.nextStep });
     leave(`/bench/${id}`);
   };
   const leave = (to: string) => {
-    store.keeper.abandon();
+    store.autoSave.abandon();
     location.assign(to);
   };
   return (

@@ -1,14 +1,14 @@
 import { type Board, settle } from './board';
 import { sendHome } from './home';
 import { COPIES, type Copy, copyOf, type QuestionModel } from './model';
+import { placeChecked } from './placeChecked';
 import { isTyped, type Outcome, type Placement, refused, type TypedAnswer } from './placement';
-import { take } from './take';
 
 /**
  * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so
  * that it never is one that lies in the tray. Family, welcome and capacity are not asked.
  */
-export function takeTyped(model: QuestionModel, board: Board, { zone, text }: TypedAnswer): Outcome {
+export function placeTyped(model: QuestionModel, board: Board, { zone, text }: TypedAnswer): Outcome {
   const index = model.zoneAt.get(zone);
   if (index === undefined) return refused('zone', `There is no zone "${zone}"`);
   const read = model.readers[index];
@@ -24,7 +24,7 @@ export function takeTyped(model: QuestionModel, board: Board, { zone, text }: Ty
 const typedCopy = (item: number, zone: number): Copy => copyOf(item, COPIES - 1 - zone);
 
 /** Takes any move of an item where the key is known: a drop, a put, or a typed answer. */
-export function takeWithKey(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {
-  if (isTyped(move)) return takeTyped(model, board, move);
-  return take(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
+export function placeByKey(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {
+  if (isTyped(move)) return placeTyped(model, board, move);
+  return placeChecked(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);
 }

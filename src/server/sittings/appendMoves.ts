@@ -39,11 +39,11 @@ interface Guard {
  * `taken`: somebody else went on from the same state. `refused`: what was read of the sitting does not hold any more.
  * Either way: look again.
  */
-export type Keeping = 'kept' | 'taken' | 'refused';
+export type Appended = 'kept' | 'taken' | 'refused';
 
 interface Waiting {
   readonly addition: Addition;
-  readonly stored: (done: Keeping) => void;
+  readonly stored: (done: Appended) => void;
   readonly failed: (error: unknown) => void;
 }
 
@@ -56,7 +56,7 @@ const lines = new WeakMap<Database, Waiting[]>();
  * go on from one state only the first is stored: `taken` for the other, who has to look again. What comes in together
  * is stored in one transaction: when a class checks at once, one flush of the disk serves several.
  */
-export function keep(db: Database, addition: Addition): Promise<Keeping> {
+export function appendMoves(db: Database, addition: Addition): Promise<Appended> {
   return new Promise((stored, failed) => {
     const line = lines.get(db);
     const waiting = { addition, stored, failed };

@@ -6,7 +6,7 @@ import { allowance, course, courseLearner, groupMember, release, releaseFor } fr
 import { type Time, timeFor } from './time';
 
 /** The condition that a release is for a learner: for all of the course, for a group they are in, or for them. */
-export const isFor = (db: Database, learnerId: string | SQL) =>
+export const isAssignedTo = (db: Database, learnerId: string | SQL) =>
   or(
     release.everyone,
     exists(
@@ -24,7 +24,7 @@ export const isFor = (db: Database, learnerId: string | SQL) =>
   );
 
 /** A release a learner may open, with their own dates and time. */
-export interface Reached extends Time {
+export interface AccessibleRelease extends Time {
   readonly release: string;
   readonly course: string;
   readonly opensAt: Date | null;
@@ -33,10 +33,10 @@ export interface Reached extends Time {
   readonly counts: Counts;
 }
 
-export async function reachedBy(
+export async function accessibleRelease(
   { db, person }: Pick<As<Learner>, keyof Context | 'person'>,
   releaseId: string,
-): Promise<Reached | null> {
+): Promise<AccessibleRelease | null> {
   const [found] = await db
     .select({
       release: release.title,
@@ -54,7 +54,7 @@ export async function reachedBy(
     .innerJoin(course, eq(course.id, release.courseId))
     .innerJoin(courseLearner, and(eq(courseLearner.courseId, course.id), eq(courseLearner.learnerId, person.id)))
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
-    .where(and(eq(release.id, releaseId), isNull(course.archivedAt), isFor(db, person.id)));
+    .where(and(eq(release.id, releaseId), isNull(course.archivedAt), isAssignedTo(db, person.id)));
   if (!found) return null;
   const { moreMinutes, moreSittings, closesLater, closesAt, minutes, sittings, ...rest } = found;
   return {
@@ -65,7 +65,7 @@ export async function reachedBy(
 }
 
 /** The learners a release is for; null: all of the course. */
-export async function whomFor(
+export async function eligibleLearners(
   db: Database,
   { id, everyone }: { readonly id: string; readonly everyone: boolean },
 ): Promise<ReadonlySet<string> | null> {

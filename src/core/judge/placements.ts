@@ -9,10 +9,10 @@ export interface Placed {
   readonly zone: string;
 }
 
-export type Placing = { ok: true; board: Board } | { ok: false; path: string; message: string };
+export type Arranged = { ok: true; board: Board } | { ok: false; path: string; message: string };
 
 /** An arrangement from placements in settling order; refused where the zones could not hold them. */
-export function place(model: QuestionModel, placements: readonly Placed[]): Placing {
+export function boardFromPlacements(model: QuestionModel, placements: readonly Placed[]): Arranged {
   const board = emptyBoard(model);
   for (const [i, placed] of placements.entries()) {
     const wrong = placeOne(model, board, placed);

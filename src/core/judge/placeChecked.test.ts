@@ -5,9 +5,9 @@ import { random, seedOf } from '../random/random';
 import { learnerEdition } from '../sitting/learnerEdition';
 import { emptyBoard } from './board';
 import { copyOf, idOf, questionModel, sceneModel } from './model';
+import { placeChecked } from './placeChecked';
 import type { Drop, Outcome, Put } from './placement';
 import { heldIn, respond } from './response';
-import { take } from './take';
 
 const item = (id: string, more: Record<string, unknown> = {}) => ({
   id,
@@ -202,8 +202,8 @@ describe('on random questions', () => {
         next,
         server.items.map(({ id }) => id),
       )) {
-        const one = take(server, there, drop, () => false);
-        const other = take(browser, here, { ...drop, item: names.item.get(drop.item) as string }, null);
+        const one = placeChecked(server, there, drop, () => false);
+        const other = placeChecked(browser, here, { ...drop, item: names.item.get(drop.item) as string }, null);
         expect(other).toEqual(one);
         compared++;
       }
@@ -226,7 +226,7 @@ describe('on random questions', () => {
       [{ item: 'a', zone: 'rack', at: -1 }, 'refused'],
       [{ item: 'a', zone: 'rack' }, 'unknown'],
     ];
-    for (const [move, to] of moves) expect(take(model, board, move, null).to).toBe(to);
+    for (const [move, to] of moves) expect(placeChecked(model, board, move, null).to).toBe(to);
     expect(board).toEqual(emptyBoard(model));
     expect(board.zoneOf.has(copyOf(0, 0))).toBe(false);
   });

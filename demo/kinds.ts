@@ -112,7 +112,7 @@ export function kindQuestions(kept: Kept): Question[] {
         'Draw fifty seeds',
         'Soak them overnight',
         'Lay them on moist paper',
-        'Keep them at twenty degrees',
+        'Cancel at twenty degrees',
         'Count what has come up',
       ].join('\n'),
     ),

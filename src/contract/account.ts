@@ -5,7 +5,7 @@ import { MAX_PASSWORD, MIN_PASSWORD } from './limits';
 import { file, json, type Operation } from './operation';
 import type { SecurityWhat } from './vocabulary';
 
-/** What holds for the whole installation. */
+/** The settings of the installation. */
 export interface InstallationSettings {
   /** Teachers bring any account into a course at once, without asking whose it is. */
   readonly directEnrolment: boolean;
@@ -33,7 +33,7 @@ export interface SessionRow {
 }
 
 /**
- * What is kept of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601.
+ * Data of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601.
  */
 export interface PersonalData {
   format: 'vault-drop/personal-data';
@@ -142,17 +142,17 @@ export const accountOperations = {
   },
   'GET /api/me': {
     who: 'learner',
-    does: 'All that is kept of the learner who asks, as a file.',
+    does: 'All data of the learner who asks, as a file.',
     answer: file('application/json'),
   },
   'GET /api/installation': {
     who: 'teacher',
-    does: 'What holds for the whole installation.',
+    does: 'The settings of the installation.',
     answer: json<InstallationView>(),
   },
   'PUT /api/installation': {
     who: 'teacher',
-    does: 'Changes what holds for the whole installation: an administrator’s to do.',
+    does: 'Changes the settings of the installation. Administrators only.',
     body: installation,
     answer: json<InstallationView>(),
   },
@@ -176,7 +176,7 @@ export const accountOperations = {
   },
   'GET /api/health': {
     who: 'anyone',
-    does: 'Whether the application can keep what it is sent.',
+    does: 'Whether the application can store what it is sent.',
     answer: file('application/json'),
   },
   'GET /api/ping': {

@@ -25,7 +25,7 @@ export interface ReleaseRow {
   practice: boolean;
   createdAt: Date;
   edition: number;
-  /** How many learners have begun it. */
+  /** How many learners have started it. */
   sat: number;
 }
 
@@ -169,7 +169,7 @@ export const courseOperations = {
   'GET /api/courses/{id}': { who: 'teacher', does: 'A course and its releases.', answer: json<CourseView>() },
   'PATCH /api/courses/{id}': {
     who: 'teacher',
-    does: 'Renames a course, puts it away or brings it back, or sets its join code.',
+    does: 'Renames a course, archives it or brings it back, or sets its join code.',
     body: courseChange,
     answer: json<CourseSaved>(),
   },
@@ -223,7 +223,7 @@ export const courseOperations = {
   },
   'DELETE /api/courses/{id}/removals/{removal}': {
     who: 'teacher',
-    does: 'Takes a removal back: what was removed is there again, and is named by what named it.',
+    does: 'Undoes a removal: what was removed is there again, with everything that referred to it.',
     answer: json<CourseParts>(),
   },
   'GET /api/courses/{id}/teachers': { who: 'teacher', does: 'Who teaches a course.', answer: json<TeacherRow[]>() },

@@ -68,7 +68,7 @@ export const mediaOperations = {
   'GET /api/media': { who: 'teacher', does: 'The teacher’s media.', answer: json<MediumRow[]>() },
   'POST /api/media': {
     who: 'teacher',
-    does: 'Keeps a picture, a sound or a film, held against what it claims to be.',
+    does: 'Stores a picture, a sound or a film, after checking that it is what it claims to be.',
     sends: '*/*',
     query: newMedium,
     maxBytes: MAX_FILE_BYTES,
@@ -81,7 +81,7 @@ export const mediaOperations = {
   },
   'DELETE /api/media/usage': {
     who: 'teacher',
-    does: 'Takes away the media that nothing of the teacher’s uses.',
+    does: 'Deletes the teacher’s media that nothing uses.',
     answer: json<MediaUsage>(),
   },
 } as const satisfies Readonly<Record<string, Operation>>;

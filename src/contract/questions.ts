@@ -216,13 +216,13 @@ export const questionOperations = {
   'GET /api/questions/{id}': { who: 'teacher', does: 'A question with its revision.', answer: json<StoredQuestion>() },
   'PATCH /api/questions/{id}': {
     who: 'teacher',
-    does: 'Deletes a question or brings it back, or keeps it as a starting point.',
+    does: 'Deletes a question or brings it back, or makes it a starting point.',
     body: questionChange,
     answer: json<null>(),
   },
   'POST /api/questions/{id}/copies': {
     who: 'teacher',
-    does: 'Copies a question as it is kept, or (with a document) keeps what the author has in front of them.',
+    does: 'Copies a question as it is stored, or (with a document) stores what the author has on the screen as a copy.',
     body: copyBody,
     maxBytes: 2 * 1024 * 1024,
     answer: json<{ id: string }>(),
@@ -252,7 +252,7 @@ export const questionOperations = {
   },
   'DELETE /api/bin': {
     who: 'teacher',
-    does: 'Empties the bin: what lies in it goes for good.',
+    does: 'Empties the bin: its questions are deleted for good.',
     answer: json<{ questions: number }>(),
   },
   'GET /api/packages': {

@@ -179,7 +179,7 @@ export const releaseOperations = {
   },
   'PUT /api/releases/{id}/allowances': {
     who: 'teacher',
-    does: 'Allows one learner more time, more sittings or other dates; null: no longer.',
+    does: 'Allows one learner more time, more sittings or other dates; null takes the allowance away.',
     body: allowed,
     answer: json<SettingsView>(),
   },

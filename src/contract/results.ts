@@ -150,7 +150,7 @@ export const resultOperations = {
   },
   'GET /api/releases/{id}/analysis': {
     who: 'teacher',
-    does: 'How a release was answered: figures, who put what where, drops, who tried everything.',
+    does: 'How a release was answered: figures, who put what where, drops, trial and error.',
     answer: json<Analysis>(),
   },
 } as const satisfies Readonly<Record<string, Operation>>;

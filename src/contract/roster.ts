@@ -46,7 +46,7 @@ export interface RosterPlan {
 export interface RosterTaken {
   made: { name: string; username: string; password: string }[];
   joined: number;
-  /** Who is asked, and says yes or no by themselves. */
+  /** Who is invited, and says yes or no by themselves. */
   invited: number;
   removed: number;
 }
@@ -77,7 +77,7 @@ export const rosterOperations = {
   },
   'DELETE /api/courses/{id}/learners': {
     who: 'teacher',
-    does: 'Takes learners off the roster. What they did is kept.',
+    does: 'Removes learners from the course. Their answers and marks stay.',
     body: takenOff,
     answer: json<{ removed: number }>(),
   },
@@ -93,7 +93,7 @@ export const rosterOperations = {
   },
   'GET /api/courses/{id}/left': {
     who: 'teacher',
-    does: 'Who is not on the roster any more, and of whom the course still keeps something.',
+    does: 'Former learners: not enrolled any more, and the course still has data of them.',
     answer: json<LeftRow[]>(),
   },
   'POST /api/courses/{id}/roster': {

@@ -191,7 +191,7 @@ export const sittingOperations = {
   },
   'POST /api/sittings/{id}/moves': {
     who: 'learner',
-    does: 'Keeps a learner’s moves, in order and each once, and judges what is to be judged among them.',
+    does: 'Stores a learner’s moves, in order and each once, and judges them where that is due.',
     body: sentMoves,
     // As many moves as are taken at once, with room to spare.
     maxBytes: 256 * 1024,

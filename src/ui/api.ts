@@ -21,8 +21,8 @@ export type ApiResult<T> = { readonly ok: true; readonly value: T } | { readonly
 
 const OFFLINE: ApiError = {
   code: 'offline',
-  message: 'The line is down',
-  nextStep: 'What you did is kept here and goes out when the line is back.',
+  message: 'You are offline',
+  nextStep: 'What you did is saved here and sent when you are back.',
 };
 const UNREADABLE: ApiError = {
   code: 'unexpected',

@@ -10,6 +10,6 @@ export async function sendMedium(file: File): Promise<StoredMedium | string> {
   if (result.ok) return result.value;
   const { code, message, problems, nextStep } = result.error;
   return code === 'offline'
-    ? 'The file could not be sent: the line is down. Try again when it is back.'
+    ? 'You are offline, so the file could not be sent. Try again when you are back.'
     : `${message}. ${problems?.[0]?.message ?? nextStep}`;
 }

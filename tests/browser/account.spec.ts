@@ -80,7 +80,7 @@ test('a learner is asked into a course by a teacher who does not know them, and 
   await press(teacher, 'From a list…');
   await teacher.getByLabel(/^Name, user name/).fill(`Somebody,asked.${mark}`);
   await press(teacher, 'See what will change');
-  await expect(teacher.getByText('is asked, and says yes or no')).toBeVisible();
+  await expect(teacher.getByText('is invited, and says yes or no')).toBeVisible();
   await expect(teacher.getByText('Moss Ings')).toHaveCount(0);
   await press(teacher, 'Take it');
   const moss = await (await browser.newContext()).newPage();

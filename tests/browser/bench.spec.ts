@@ -89,9 +89,9 @@ test('another tab that changed the question meanwhile is not overwritten, and no
   await page.getByLabel('Title of the question').fill('From this tab');
   await page.getByLabel('Title of the question').press('Enter');
   await expect(page.getByRole('alert')).toContainText('This question was changed somewhere else meanwhile');
-  await expect(page.getByText('not kept')).toBeVisible();
+  await expect(page.getByText('not saved')).toBeVisible();
   await expect(page.getByLabel('Title of the question')).toHaveValue('From this tab');
-  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await page.getByRole('button', { name: 'Save mine as a copy' }).click();
   await page.waitForURL((url) => !url.pathname.endsWith(id));
   await expect(page.getByLabel('Title of the question')).toHaveValue('From this tab (copy)');
 });
@@ -102,7 +102,7 @@ test('while the line is down changes wait, and go out when it is back', async ({
   await context.setOffline(true);
   await page.getByLabel('Title of the question').fill('Typed without a line');
   await page.getByLabel('Title of the question').press('Enter');
-  await expect(page.getByText('waiting for the line')).toBeVisible();
+  await expect(page.getByText('offline: not saved yet')).toBeVisible();
   await context.setOffline(false);
   await kept(page);
   expect(

@@ -64,7 +64,7 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await page.reload();
   await expect(page.getByRole('row', { name: /Fern Aske/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take Fern Aske off the roster' }).click();
-  await press(page, 'Take them off');
+  await press(page, 'Remove from the course');
   await expect(page.getByRole('row', { name: /Fern Aske/ })).toHaveCount(0);
 
   const colleague = await (await signedIn(browser, 'tamsin')).newPage();
@@ -72,12 +72,12 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await expect(colleague.getByText('It is Odile Marsh’s.')).toBeVisible();
   await expect(colleague.getByRole('button', { name: /Put the course away/ })).toHaveCount(0);
   await open(page, `/courses/${course}/settings`);
-  await press(page, 'Put the course away…');
-  await press(page, 'Put it away');
-  await expect(page.getByText('put away: learners do not see it')).toBeVisible();
+  await press(page, 'Archive the course…');
+  await press(page, 'Archive the course');
+  await expect(page.getByText('archived: learners do not see it')).toBeVisible();
   await ready(page);
   await press(page, 'Bring it back');
-  await expect(page.getByText('put away: learners do not see it')).toHaveCount(0);
+  await expect(page.getByText('archived: learners do not see it')).toHaveCount(0);
 });
 
 test('a release told of after the end: its check list, silence, the mark in the gradebook, and a correction applied', async ({
@@ -103,8 +103,8 @@ test('a release told of after the end: its check list, silence, the mark in the 
   await press(page, 'Publish…');
   await page.getByRole('radio', { name: /Yard/ }).check();
   await expect(page.getByText('Nothing is in the way.')).toBeVisible();
-  await page.getByText('What learners are told', { exact: true }).click();
-  await page.getByLabel('They are told it').selectOption('finished');
+  await page.getByText('Feedback', { exact: true }).click();
+  await page.getByLabel('They see it').selectOption('finished');
   await expect(page.getByText('each question is checked once, when the sitting ends')).toBeVisible();
   await accessible(page);
   await press(page, 'Release now');
@@ -120,7 +120,7 @@ test('a release told of after the end: its check list, silence, the mark in the 
   await expect(learner.getByText('You have finished.')).toContainText('0.5 of 7 marks');
   await ready(learner);
   await learner.getByRole('link', { name: 'Look at your answer' }).click();
-  await expect(learner.getByRole('link', { name: 'Back to what it came to' })).toBeVisible();
+  await expect(learner.getByRole('link', { name: 'Back to your mark' })).toBeVisible();
   await expect(learner.locator('.playing [data-verdict="wrong"], .playing [data-state="wrong"]').first()).toBeVisible();
   await accessible(learner);
   expect(said).toEqual([]);

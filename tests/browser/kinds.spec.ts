@@ -204,7 +204,7 @@ test('Sort and Label: from a table to a rehearsable question; laid out anew; ano
   await expect(page.getByRole('textbox', { name: 'x of Must stay moist' })).not.toHaveValue(before);
   await page.getByLabel('Kind of question').selectOption('pick');
   await expect(page.getByRole('dialog')).toContainText('zones: “Stands drying”, “Must stay moist”');
-  await press(page, 'Leave it as it is');
+  await press(page, 'Cancel');
   await expect(page.getByRole('textbox', { name: 'x of Must stay moist' })).toBeVisible();
   const sorted = await published(page);
   const { page: learner } = await sitDown(browser, 'sorrel', sorted);
@@ -337,8 +337,8 @@ test('a stock list is made from a question, found, changed, drawn from, and take
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
   await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nElder\tMoist\nRowan\tMoist', 'Four herbs and trees');
-  await press(page, 'Keep the items as a stock list');
-  await expect(page.getByText('Kept as a stock list')).toBeVisible();
+  await press(page, 'Save the items as a stock list');
+  await expect(page.getByText('Saved as a stock list')).toBeVisible();
   await open(page, '/lists');
   await accessible(page);
   await page.getByLabel('Find').fill('rowan');

@@ -34,7 +34,7 @@ test('every page asks who one is, and what one may', async ({ page, context }) =
   await signIn(page, 'yarrow');
   for (const path of ['/vault', '/courses', `/bench/${DEMO.drying}`, `/releases/${DEMO.release}/results`]) {
     expect((await page.goto(path))?.status(), path).toBe(403);
-    await expect(page.getByRole('heading', { name: 'This is not yours to see' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'You cannot open this' })).toBeVisible();
   }
   await accessible(page);
   expect((await page.goto('/nowhere'))?.status()).toBe(404);

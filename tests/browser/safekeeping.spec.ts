@@ -129,7 +129,7 @@ test('a learner’s data: the learner has them as a file, the teacher too, and t
 
   await open(page, `/courses/${DEMO.course}/learners`);
   await page.getByLabel('Find by name').fill('bryn');
-  await press(page, 'What is kept of Bryn Tarr');
+  await press(page, 'Data of Bryn Tarr');
   const dialog = page.getByRole('dialog');
   await accessible(page);
   const file = JSON.parse(await saved(page, () => dialog.getByRole('link', { name: 'Save it as a file' }).click()));

@@ -68,7 +68,7 @@ test('the line drops in the middle of a drag: the page says so, goes on, and sen
   await accessible(page);
   await context.setOffline(false);
   await expect(page.getByText('Gravel does not belong in Sieve: it went back.')).toBeVisible();
-  await expect(page.getByText('The line is down')).toHaveCount(0);
+  await expect(page.getByText('You are offline')).toHaveCount(0);
   await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, not placed');
   expect(new Set(sent.flat()).size).toBe(4);
   await page.reload();
@@ -84,7 +84,7 @@ test('moves kept while the line is down survive the tab: the next page sends the
   await context.route('**/moves', (route) => route.abort());
   await byMouse(page, 'Barley', 'Dry');
   await byMouse(page, 'Acorn', 'Moist');
-  await expect(page.getByText('The line is down')).toBeVisible();
+  await expect(page.getByText('You are offline')).toBeVisible();
   await page.close();
   await context.unroute('**/moves');
   const again = await context.newPage();
@@ -112,13 +112,13 @@ test('of two windows of one browser the later has the sitting, until the earlier
   const second = await context.newPage();
   await second.goto(`/sit/${releaseId}`);
   await ready(second);
-  await expect(page.getByText('You went on with this in another window.')).toBeVisible();
+  await expect(page.getByText('You continued this in another window.')).toBeVisible();
   await expect(tag(page, 'Acorn')).toHaveAttribute('aria-disabled', 'true');
   await byMouse(second, 'Acorn', 'Moist');
   await expect(tag(second, 'Acorn')).toHaveAccessibleName('Acorn, in Moist');
-  await press(page, 'Go on here');
+  await press(page, 'Continue here');
   await expect(tag(page, 'Acorn')).toHaveAccessibleName('Acorn, in Moist');
-  await expect(second.getByText('You went on with this in another window.')).toBeVisible();
+  await expect(second.getByText('You continued this in another window.')).toBeVisible();
 });
 
 test('time is the server’s: the page counts it down, and what was placed is checked at the end', async ({
@@ -261,7 +261,7 @@ test('a server that is killed between moves and started again loses none and dou
       setTimeout(start, 700);
     });
     await up();
-    await expect(page.getByText('The line is down')).toHaveCount(0, { timeout: 30_000 });
+    await expect(page.getByText('You are offline')).toHaveCount(0, { timeout: 30_000 });
     await expect
       .poll(
         () =>

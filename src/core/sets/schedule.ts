@@ -31,7 +31,7 @@ export function scheduleProblems<Moment extends Date | string>({
       ? [{ path: 'dueAt' as const, message: 'It would close before it is due.' }]
       : []),
     ...(feedbackLevel !== 'nothing' && feedbackTime === 'closed' && !closesAt
-      ? [{ path: 'closesAt' as const, message: 'Learners are told once it has closed, so it has to close.' }]
+      ? [{ path: 'closesAt' as const, message: 'Learners see feedback once it has closed, so it has to close.' }]
       : []),
   ];
 }

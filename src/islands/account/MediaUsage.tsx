@@ -37,9 +37,9 @@ export function MediaUsage() {
           list or release of yours.{' '}
           {asking ? (
             <>
-              They go for good.{' '}
+              They are deleted for good.{' '}
               <button type="button" className="btn btn-primary btn-sm" onClick={() => void ask('DELETE')}>
-                Clear them
+                Delete them
               </button>{' '}
               <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking(false)}>
                 Cancel
@@ -47,7 +47,7 @@ export function MediaUsage() {
             </>
           ) : (
             <button type="button" className="btn btn-edge btn-sm" onClick={() => setAsking(true)}>
-              Clear what nothing uses…
+              Delete unused files…
             </button>
           )}
         </p>

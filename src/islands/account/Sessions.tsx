@@ -10,15 +10,15 @@ type Event = Wire<SecurityRow>;
 const WHAT: Readonly<Record<string, string>> = {
   signedIn: 'Signed in',
   signInRefused: 'A sign-in was refused',
-  accountLocked: 'Shut for ten minutes after wrong passwords',
+  accountLocked: 'Locked for ten minutes after wrong passwords',
   signedOutEverywhere: 'Signed out everywhere else',
   passwordChanged: 'The password was changed',
-  passwordReset: 'The password was set anew',
+  passwordReset: 'The password was reset',
   accountMade: 'The account was made',
   adminGiven: 'Became an administrator',
   adminTaken: 'Is no administrator any more',
-  secondFactorOn: 'A second factor was begun',
-  secondFactorOff: 'The second factor was taken away',
+  secondFactorOn: 'A second factor was set up',
+  secondFactorOff: 'The second factor was removed',
 };
 
 /** What a browser calls itself, in a word or two. */

@@ -8,10 +8,10 @@ interface Props {
 }
 
 const WORDS: Record<number, string> = {
-  401: 'That name and password do not go together.',
-  422: 'That name and password do not go together.',
-  400: 'That name and password do not go together.',
-  429: 'Too many wrong passwords for this account. Wait ten minutes, sign in where you have signed in before, or ask for a new password: a learner their teacher, a teacher whoever runs this.',
+  401: 'The user name or the password is wrong.',
+  422: 'The user name or the password is wrong.',
+  400: 'The user name or the password is wrong.',
+  429: 'Too many wrong passwords for this account. Wait ten minutes, sign in where you have signed in before, or ask for a new password: learners ask their teacher, teachers ask the administrator.',
 };
 
 const MANY_AT_ONCE = 'Many people are signing in from here at this moment. Wait a minute and try again.';

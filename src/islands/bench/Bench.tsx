@@ -46,15 +46,15 @@ const SOON_MS = 1200;
 export function Bench({
   question,
   revision,
-  keptAt,
+  savedAt,
   access,
 }: {
   question: JsonText<Question>;
   revision: number;
-  keptAt: Moment;
+  savedAt: Moment;
   access: BenchState['access'];
 }) {
-  const [store] = useState(() => benchStore(fromJson(question), revision, new Date(keptAt), access));
+  const [store] = useState(() => benchStore(fromJson(question), revision, new Date(savedAt), access));
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
   useProving(store);
@@ -162,6 +162,6 @@ function Said({ store }: { store: BenchStore }) {
 
 /** The question as the server has it, once everything is kept. */
 async function asKept(store: BenchStore): Promise<{ questionId: string; revision: number }> {
-  if (!(await store.autoSave.flush())) throw new Error('Your last changes are not kept yet. Publish when they are.');
+  if (!(await store.autoSave.flush())) throw new Error('Your last changes are not saved yet. Publish when they are.');
   return { questionId: store.getState().question.id, revision: store.autoSave.revision() };
 }

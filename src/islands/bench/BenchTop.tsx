@@ -4,24 +4,24 @@ import { clock } from '../../ui/when';
 import { Typed } from './parts/Typed';
 import { type BenchState, type BenchStore, mayChange } from './store';
 
-function keepingInWords(keeping: BenchState['saving']): string {
-  switch (keeping.state) {
-    case 'kept':
-      return `kept ${clock(keeping.at)}`;
-    case 'keeping':
-      return 'keeping…';
-    case 'down':
-      return 'waiting for the line';
+function savingInWords(saving: BenchState['saving']): string {
+  switch (saving.state) {
+    case 'saved':
+      return `saved at ${clock(saving.at)}`;
+    case 'saving':
+      return 'saving…';
+    case 'offline':
+      return 'offline: not saved yet';
     case 'movedOn':
     case 'refused':
-      return 'not kept';
+      return 'not saved';
   }
 }
 
 /** Where the question is kept, its title, what was kept when; undo, redo, Rehearse, Publish. */
 export function BenchTop({ store }: { store: BenchStore }) {
   const title = store((s) => s.question.title);
-  const keeping = store((s) => s.saving);
+  const saving = store((s) => s.saving);
   const canUndo = store((s) => s.past.length > 0);
   const canRedo = store((s) => s.future.length > 0);
   const changeable = store(mayChange);
@@ -43,7 +43,7 @@ export function BenchTop({ store }: { store: BenchStore }) {
         onTyped={(typed) => store.getState().do(setQuestion(store.getState().question, 'title', typed))}
       />
       <span className="figures text-sm text-mute whitespace-nowrap" role="status">
-        {changeable ? keepingInWords(keeping) : 'shared with you: to look at, not to change'}
+        {changeable ? savingInWords(saving) : 'shared with you: to look at, not to change'}
       </span>
       <span className="grow" />
       <button

@@ -87,7 +87,7 @@ const NOTHING: Pull = { draft: new Map(), guides: [] };
 export function benchStore(
   question: Question,
   revision: number,
-  keptAt: Date,
+  savedAt: Date,
   access: BenchState['access'] = 'own',
 ): BenchStore {
   const pull = create<Pull>()(() => NOTHING);
@@ -101,7 +101,7 @@ export function benchStore(
       access,
       past: [],
       future: [],
-      saving: { state: 'kept', at: keptAt },
+      saving: { state: 'saved', at: savedAt },
       selection: new Set<Ref>(),
       station: 'layOut',
       snapping: ALL_SNAPPING,
@@ -153,7 +153,7 @@ export function benchStore(
       say: (said) => set({ said }),
     };
   });
-  const kept = autoSave(question.id, revision, (keeping) => store.setState({ saving: keeping }));
+  const kept = autoSave(question.id, revision, (saving) => store.setState({ saving: saving }));
   const release = () => {
     const { draft } = pull.getState();
     pull.setState(NOTHING);

@@ -47,7 +47,7 @@ const columnsIn = (zone: string | null): Columns<Release> => [
     cell: ({ row: { original } }) => when(original.closesAt, zone),
   },
   { id: 'edition', accessorKey: 'edition', header: 'edition' },
-  { id: 'sat', accessorKey: 'sat', header: 'have begun' },
+  { id: 'sat', accessorKey: 'sat', header: 'have started' },
   {
     id: 'settings',
     enableSorting: false,

@@ -155,7 +155,7 @@ function CoTeachers({ course, told }: Told) {
   return (
     <Part
       title="Co-teachers"
-      about={`They do all that you do here but put the course away, choose its teachers, or erase what is kept of a learner. It is ${course.right === 'own' ? 'yours' : `${course.owner}’s`}.`}
+      about={`They can do all that you do here, except archive the course, choose its teachers, or erase a learner’s data. It is ${course.right === 'own' ? 'yours' : `${course.owner}’s`}.`}
     >
       <ul>
         {teachers.data?.map((one) => (
@@ -167,7 +167,7 @@ function CoTeachers({ course, told }: Told) {
                 type="button"
                 className="btn btn-quiet btn-sm"
                 onClick={() => void set(one.username ?? '', false)}
-                aria-label={`${one.name} teaches here no longer`}
+                aria-label={`${one.name} does not teach here any more`}
               >
                 Take away
               </button>
@@ -175,7 +175,7 @@ function CoTeachers({ course, told }: Told) {
           </li>
         ))}
       </ul>
-      {teachers.data?.length === 0 && <p>Nobody beside {course.right === 'own' ? 'you' : course.owner}.</p>}
+      {teachers.data?.length === 0 && <p>Nobody besides {course.right === 'own' ? 'you' : course.owner}.</p>}
       {course.right === 'own' && (
         <form
           className="flex items-start gap-2 mt-3"
@@ -207,25 +207,25 @@ function Archive({ course, told }: Told) {
   };
   return (
     <Part
-      title={course.archived ? 'Put away' : 'Put it away'}
-      about="Learners do not see a course that is put away, and nothing in it can be begun. All of it is kept."
+      title={course.archived ? 'Archived' : 'Archive the course'}
+      about="Learners do not see an archived course, and nothing in it can be started. Nothing is deleted."
     >
       <button
         type="button"
         className="btn btn-edge"
         onClick={() => (course.archived ? void set(false) : setAsked(true))}
       >
-        {course.archived ? 'Bring it back' : 'Put the course away…'}
+        {course.archived ? 'Bring it back' : 'Archive the course…'}
       </button>
       {asked && (
-        <Dialog title="Put the course away?" onClose={() => setAsked(false)}>
+        <Dialog title="Archive the course?" onClose={() => setAsked(false)}>
           <p>
-            {course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer. What they
-            have answered is kept, and you can bring it back at any time.
+            {course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer. Their answers
+            stay, and you can bring the course back at any time.
           </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>
-              Keep it open
+              Cancel
             </button>
             <button type="button" className="btn btn-primary" data-autofocus onClick={() => void set(true)}>
               Put it away

@@ -47,7 +47,7 @@ export function Courses({ rows }: { rows: Row[] }) {
           <DataTable
             rows={rows.filter((row) => row.archived)}
             columns={columns}
-            caption="Courses put away"
+            caption="Archived courses"
             numeric={['learners']}
             rowKey={(row) => row.id}
           />

@@ -17,7 +17,11 @@ export function JoinCode({ course }: { course: Course }) {
     const saved = await api('PATCH /api/courses/{id}', { id: course.id, body: { join: to, from: revision } });
     const theirs = saved.ok ? null : conflictIn<Pick<Course, 'join'>>(saved.error);
     const now = saved.ok ? saved.value : theirs && { join: theirs.content.join, revision: theirs.revision };
-    setProblem(saved.ok ? '' : `${saved.error.message}. ${now ? 'This is how it is now.' : saved.error.nextStep}`);
+    setProblem(
+      saved.ok
+        ? ''
+        : `${saved.error.message}. ${now ? 'It was changed meanwhile. This is how it is now.' : saved.error.nextStep}`,
+    );
     if (!now) return;
     setJoin(now.join);
     setRevision(now.revision);
@@ -35,8 +39,8 @@ export function JoinCode({ course }: { course: Course }) {
           </p>
           <p className={over ? 'text-brick' : 'text-mute'}>
             {join.until
-              ? `${over ? 'It held' : 'It holds'} until ${moment(new Date(join.until))}.`
-              : 'It holds until you take it away.'}
+              ? `${over ? 'It was valid' : 'It is valid'} until ${moment(new Date(join.until))}.`
+              : 'It is valid until you remove it.'}
           </p>
           <p className="mt-2">
             Learners type it at <span className="figures">/join</span>. Who has no account makes one there.
@@ -50,7 +54,7 @@ export function JoinCode({ course }: { course: Course }) {
           <p className="text-mute">With a code people come into the course by themselves.</p>
           <Field
             className="mt-2"
-            label="It holds until the end of"
+            label="It is valid until the end of"
             type="date"
             value={until}
             min={inDays(0)}

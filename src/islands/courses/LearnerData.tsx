@@ -25,12 +25,12 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
     if (!done.ok) return setProblem(`${done.error.message}. ${done.error.nextStep}`);
     onErased(
       done.value.account
-        ? `All that was kept of ${learner.name} is erased, and the account with it.`
-        : `What this course kept of ${learner.name} is erased.`,
+        ? `All data of ${learner.name} is erased, and the account with it.`
+        : `This course’s data of ${learner.name} is erased.`,
     );
   };
   return (
-    <Dialog title={`What is kept of ${learner.name}`} onClose={onClose}>
+    <Dialog title={`Data of ${learner.name}`} onClose={onClose}>
       <p>
         Their name and groups, their sittings with every move and its time, their marks, and what they were allowed
         beyond the others.
@@ -49,8 +49,8 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
         >
           <h3 className="text-lg">Erase it</h3>
           <p>
-            Their sittings and marks in this course go for good, out of the results too. If they are in no other course,
-            so does the account. Backups made before still have it until they are thrown away.
+            Their sittings and marks in this course are deleted for good, from the results too. If they are in no other
+            course, the account is deleted as well. Older backups still have it until they are deleted.
           </p>
           <Field
             label={`To erase it, type ${name}`}
@@ -64,7 +64,7 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
           />
           <div className="flex gap-2 justify-end">
             <button type="button" className="btn btn-quiet" onClick={onClose}>
-              Keep it
+              Cancel
             </button>
             <button type="submit" className="btn btn-error" disabled={busy || typed === ''}>
               Erase it for good

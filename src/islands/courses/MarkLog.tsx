@@ -4,7 +4,7 @@ import { Part } from './Part';
 
 const WHAT: Record<string, string> = {
   markSet: 'set a mark by hand',
-  markSetBack: 'took back a mark set by hand',
+  markSetBack: 'removed a mark set by hand',
   editionMade: 'made a correction',
   editionApplied: 'applied a correction to marks',
   allowed: 'changed what a learner is allowed',
@@ -25,7 +25,7 @@ export function MarkLog({ courseId }: { courseId: string }) {
   return (
     <Part
       title="Who changed marks"
-      about="Every change of a mark, and of what marks rest on. It cannot be altered: where a learner is erased, only that something was changed stays."
+      about="Every change of a mark, and of what marks depend on. It cannot be altered: when a learner is erased, only the fact that something was changed stays."
     >
       {entries.data?.length === 0 && <p>Nothing has been changed yet.</p>}
       <Scrolls label="Changes, the newest first" className="max-h-96">

@@ -27,7 +27,7 @@ export function RemovalDialog({ courseId, kind, row, onClose, onRemove }: Props)
   });
   return (
     <Dialog title={`Remove the ${WORDS[kind]} “${row.title}”?`} onClose={onClose}>
-      {effects.isPending && <p role="status">Looking at what rests on it…</p>}
+      {effects.isPending && <p role="status">Looking up what depends on it…</p>}
       {effects.error && <p className="text-brick">{effects.error.message}</p>}
       {effects.data && <Said kind={kind} effects={effects.data} />}
       <div className="flex justify-end gap-2 mt-4">
@@ -57,7 +57,7 @@ function Said({ kind, effects: { releases, learners, forNobody, marks } }: { kin
         <p>
           {learners === 0
             ? 'Nobody is in it.'
-            : `${count(learners, 'learner')} will be in it no longer. They stay in the course.`}
+            : `${count(learners, 'learner')} will not be in it any more. They stay in the course.`}
         </p>
       )}
       {forNobody.length > 0 && (
@@ -85,7 +85,7 @@ function Said({ kind, effects: { releases, learners, forNobody, marks } }: { kin
           </ul>
         </>
       )}
-      <p className="text-mute">It can be undone, and stands in “Who changed marks”.</p>
+      <p className="text-mute">It can be undone, and is recorded in “Who changed marks”.</p>
     </div>
   );
 }

@@ -35,7 +35,7 @@ export function ResetPassword({
         )}
         <div className="flex gap-2 justify-end">
           <button type="button" className="btn btn-quiet" onClick={onClose}>
-            Leave it
+            Cancel
           </button>
           <button type="submit" className="btn btn-primary" disabled={formState.isSubmitting}>
             Set the password

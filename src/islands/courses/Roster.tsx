@@ -82,7 +82,7 @@ function Learners({ course }: { course: Course }) {
   const removeLearner = async (learner: Learner) => {
     const done = await api('DELETE /api/courses/{id}/learners', { id: course.id, body: { learners: [learner.id] } });
     setLeaving(null);
-    if (done.ok) toast(`${learner.name} is off the roster. What they did is kept.`);
+    if (done.ok) toast(`${learner.name} is not enrolled any more. Their answers and marks are still here.`);
     else toast.error(`${done.error.message}. ${done.error.nextStep}`);
     await again();
   };
@@ -173,8 +173,8 @@ function Learners({ course }: { course: Course }) {
                           type="button"
                           className="btn btn-quiet btn-sm"
                           onClick={() => setKept(learner)}
-                          aria-label={`What is kept of ${learner.name}`}
-                          title={`What is kept of ${learner.name}`}
+                          aria-label={`Data of ${learner.name}`}
+                          title={`Data of ${learner.name}`}
                         >
                           <FileUser size={15} aria-hidden />
                         </button>
@@ -182,8 +182,8 @@ function Learners({ course }: { course: Course }) {
                           type="button"
                           className="btn btn-quiet btn-sm"
                           onClick={() => setLeaving(learner)}
-                          aria-label={`Take ${learner.name} off the roster`}
-                          title={`Take ${learner.name} off the roster`}
+                          aria-label={`Remove ${learner.name} from the course`}
+                          title={`Remove ${learner.name} from the course`}
                         >
                           <UserMinus size={15} aria-hidden />
                         </button>
@@ -208,10 +208,8 @@ function Learners({ course }: { course: Course }) {
         {(left.data?.length ?? 0) > 0 && (
           <details className="mt-6">
             <summary className="cursor-pointer">
-              {left.data?.length === 1
-                ? 'One who is not here any more'
-                : `${left.data?.length} who are not here any more`}
-              , of whom something is kept
+              {left.data?.length === 1 ? 'One former learner' : `${left.data?.length} former learners`}, whose data is
+              still here
             </summary>
             <ul className="mt-2">
               {left.data?.map((learner) => (
@@ -222,9 +220,9 @@ function Learners({ course }: { course: Course }) {
                     type="button"
                     className="btn btn-quiet btn-sm"
                     onClick={() => setKept(learner)}
-                    aria-label={`What is kept of ${learner.name}`}
+                    aria-label={`Data of ${learner.name}`}
                   >
-                    <FileUser size={15} aria-hidden /> What is kept
+                    <FileUser size={15} aria-hidden /> Data
                   </button>
                 </li>
               ))}
@@ -268,14 +266,14 @@ function Learners({ course }: { course: Course }) {
         />
       )}
       {leaving && (
-        <Dialog title={`Take ${leaving.name} off the roster?`} onClose={() => setLeaving(null)}>
+        <Dialog title={`Remove ${leaving.name} from the course?`} onClose={() => setLeaving(null)}>
           <p>
-            They do not see this course any more, and leave its groups. Their account and what they did are kept: put on
-            the roster again, they find it as it was.
+            They do not see this course any more, and leave its groups. Their account, answers and marks stay: if you
+            enrol them again, they find everything as it was.
           </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setLeaving(null)}>
-              Keep them
+              Cancel
             </button>
             <button
               type="button"
@@ -283,7 +281,7 @@ function Learners({ course }: { course: Course }) {
               data-autofocus
               onClick={() => void removeLearner(leaving)}
             >
-              Take them off
+              Remove from the course
             </button>
           </div>
         </Dialog>

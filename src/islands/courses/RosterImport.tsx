@@ -8,9 +8,9 @@ type Taken = RosterTaken;
 
 const WILL = {
   make: 'a new account',
-  join: 'comes into the course',
-  invite: 'is asked, and says yes or no',
-  stay: 'is there already',
+  join: 'is enrolled',
+  invite: 'is invited, and says yes or no',
+  stay: 'is enrolled already',
 } as const;
 const MAX_BYTES = 2_000_000;
 const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
@@ -73,7 +73,7 @@ export function RosterImport({
           </label>
           <p className="text-mute mb-2">
             From a spreadsheet or a CSV file, with or without a line of headings. Without a password one is made.
-            Several groups have | between them. A user name that exists comes into the course as it is.
+            Several groups have | between them. A user name that exists is enrolled as it is.
           </p>
           <textarea
             id="roster-text"
@@ -94,7 +94,7 @@ export function RosterImport({
             {people(plan.lines.filter(({ will }) => will === 'make').length)} with a new account,{' '}
             {plan.lines.filter(({ will }) => will === 'join').length} who have one,{' '}
             {plan.lines.some(({ will }) => will === 'invite') &&
-              `${plan.lines.filter(({ will }) => will === 'invite').length} who are asked, since you share no course with them, `}
+              `${plan.lines.filter(({ will }) => will === 'invite').length} who are invited, because you share no course with them, `}
             {plan.lines.filter(({ will }) => will === 'stay').length} there already
             {plan.newGroups.length > 0 && `; new groups: ${plan.newGroups.join(', ')}`}.
           </p>
@@ -131,7 +131,7 @@ export function RosterImport({
                     <td className="figures text-sm">{line}</td>
                     <td>
                       {name}
-                      {knownAs && <span className="text-mute"> (keeps this name)</span>}
+                      {knownAs && <span className="text-mute"> (this name stays)</span>}
                     </td>
                     <td className="figures text-sm">{username}</td>
                     <td>{groups.join(', ')}</td>
@@ -150,7 +150,7 @@ export function RosterImport({
                 onChange={(event) => setRemoveOthers(event.target.checked)}
               />
               <span>
-                Take off the roster who is not in the list: {people(plan.others.length)} (
+                Remove those who are not in the list: {people(plan.others.length)} (
                 {plan.others
                   .slice(0, 5)
                   .map(({ name }) => name)
@@ -168,7 +168,7 @@ export function RosterImport({
       )}
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={plan ? () => setPlan(null) : onClose}>
-          {plan ? 'Back to the list' : 'Leave it'}
+          {plan ? 'Back to the list' : 'Cancel'}
         </button>
         {plan ? (
           <button
@@ -200,7 +200,7 @@ function TakenReport({ taken: { made, joined, invited, removed }, onClose }: { t
     <Dialog title="The roster is changed" onClose={onClose} wide>
       <p>
         {people(made.length)} with a new account, {joined} who had one, {invited > 0 && `${invited} who are asked, `}
-        {removed} taken off.
+        {removed} removed.
       </p>
       {made.length > 0 && (
         <>

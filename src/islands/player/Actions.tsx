@@ -4,22 +4,23 @@ import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
 import { tryInWords, zoneName } from './words';
 
-const LINES: Record<PlayerState['line'], string> = {
-  kept: '',
+const CONNECTION_IN_WORDS: Record<PlayerState['connection'], string> = {
+  saved: '',
   sending: '',
-  down: 'The line is down. Go on: your moves are kept in this browser and go out when it is back. Checking has to wait for it.',
-  signedOut: 'You are signed out. Your moves are kept in this browser: sign in again and come back.',
-  failed: 'The server could not take your moves. They are kept in this browser and sent again.',
-  taken: 'You went on with this in another window.',
+  offline:
+    'You are offline. Carry on: your moves are saved in this browser and sent when you are back. Checking has to wait until then.',
+  signedOut: 'You are signed out. Your moves are saved in this browser: sign in again and come back.',
+  failed: 'The server could not save your moves. They are saved in this browser and sent again.',
+  takenOver: 'You continued this in another window.',
 };
 
 /** Check, put everything back, a hint, the model answer, and where one stands. */
 export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
-  const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, line, checking } = store(
-    useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, line, checking }) => ({
+  const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking } = store(
+    useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking }) => ({
       ...{ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, checking },
       // That something is on its way changes nothing here.
-      line: line === 'sending' ? ('kept' as const) : line,
+      connection: connection === 'sending' ? ('saved' as const) : connection,
     })),
   );
   const { check, hint, move, goOn, showModel } = store.getState();
@@ -56,7 +57,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
           type="button"
           className="btn btn-primary btn-lg"
           onClick={check}
-          disabled={checking || line === 'down' || line === 'taken'}
+          disabled={checking || connection === 'offline' || connection === 'takenOver'}
         >
           {checking ? 'Checking…' : (buttons.check ?? 'Check')}
         </button>
@@ -95,10 +96,10 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
 
 /** What the page has to say: the overall word, what is said of zones, hints, and how the line is. */
 export function Words({ store }: { store: PlayerStore }) {
-  const { told, best, ended, hints, line, notice, model } = store(
-    useShallow(({ told, best, ended, hints, line, notice, model }) => ({
+  const { told, best, ended, hints, connection, notice, model } = store(
+    useShallow(({ told, best, ended, hints, connection, notice, model }) => ({
       ...{ told, best, ended, hints, notice, model },
-      line: line === 'sending' ? ('kept' as const) : line,
+      connection: connection === 'sending' ? ('saved' as const) : connection,
     })),
   );
   const outcome = told?.try ?? null;
@@ -141,17 +142,17 @@ export function Words({ store }: { store: PlayerStore }) {
           </p>
         )}
         {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass">{notice}</p>}
-        {LINES[line] && (
+        {CONNECTION_IN_WORDS[connection] && (
           <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick">
-            {LINES[line]}{' '}
-            {line === 'signedOut' && (
+            {CONNECTION_IN_WORDS[connection]}{' '}
+            {connection === 'signedOut' && (
               <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
                 Sign in
               </a>
             )}
-            {line === 'taken' && (
+            {connection === 'takenOver' && (
               <button type="button" className="link-brass cursor-pointer" onClick={() => location.reload()}>
-                Go on here
+                Continue here
               </button>
             )}
           </p>

@@ -100,7 +100,7 @@ function Sitting({ sitting, onMove }: SittingProps) {
   useEffect(() => {
     const back = () => void store.getState().flush();
     window.addEventListener('online', back);
-    const giveBack = inThisWindow(sitting.id, () => store.setState({ line: 'taken', held: null }));
+    const giveBack = inThisWindow(sitting.id, () => store.setState({ connection: 'takenOver', held: null }));
     recallSounds();
     return () => {
       window.removeEventListener('online', back);
@@ -152,7 +152,7 @@ function Looking({ sitting: { place } }: { sitting: SittingView }) {
         </a>
       )}
       <a className="btn btn-primary" href="?">
-        Back to what it came to
+        Back to your mark
       </a>
     </>
   );
@@ -212,7 +212,7 @@ function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProp
     if (answer?.error.code === 'sittingFinished') return location.reload();
     const words = answer
       ? `${answer.error.message}. ${answer.error.nextStep}`
-      : 'Not all of your moves are kept yet: go on when the line is back.';
+      : 'Not all of your moves are saved yet: continue when you are online again.';
     store.setState({ notice: words });
     setBusy(false);
   };

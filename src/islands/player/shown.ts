@@ -18,7 +18,7 @@ export function useDisplayed(store: PlayerStore): Displayed {
   const own = store((s) => s.board);
   const waiting = store((s) => s.waiting);
   const modelAnswer = store((s) => (s.showsModel ? s.modelAnswer : null));
-  const locked = store((s) => s.ended || s.checking || s.showsModel || s.line === 'taken');
+  const locked = store((s) => s.ended || s.checking || s.showsModel || s.connection === 'takenOver');
   const board = useMemo(() => (modelAnswer ? boardFrom(model, modelAnswer) : own), [model, modelAnswer, own]);
   const shown = useMemo(
     () => shownCopies(model, board, modelAnswer ? new Map() : waiting),

@@ -26,7 +26,7 @@ import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } f
 import { turnedAwayInWords } from './words';
 
 /** Where the moves are. `down`: nothing answers; `taken`: this sitting is open in another window of this browser. */
-export type Connection = 'kept' | 'sending' | 'down' | 'signedOut' | 'failed' | 'taken';
+export type Connection = 'saved' | 'sending' | 'offline' | 'signedOut' | 'failed' | 'takenOver';
 
 export interface PlayerState {
   readonly view: SittingView;
@@ -48,7 +48,7 @@ export interface PlayerState {
   readonly media: Readonly<Record<string, LearnerMedium>>;
   /** Zones whose lid is shut. */
   readonly shut: ReadonlySet<number>;
-  readonly line: Connection;
+  readonly connection: Connection;
   readonly checking: boolean;
   /** Picked up by a press, to be put down by another. */
   readonly held: Copy | null;
@@ -249,7 +249,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
         last = there.last;
         set({
           ...fromView(there),
-          line: 'kept',
+          connection: 'saved',
           checking: false,
           held: null,
           notice: `${message}. The page now shows where you are.`,
@@ -257,19 +257,19 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
         return;
       }
       if (code === 'notSignedIn' || code === 'notAllowed') {
-        set({ line: 'signedOut', checking: false });
+        set({ connection: 'signedOut', checking: false });
         return;
       }
-      set({ line: code === 'offline' || code === 'unavailable' ? 'down' : 'failed' });
+      set({ connection: code === 'offline' || code === 'unavailable' ? 'offline' : 'failed' });
       retry = setTimeout(() => void get().flush(), RETRY_MS);
     };
 
     const sendAll = async (): Promise<boolean> => {
       while (waiting.length > 0) {
-        set({ line: get().line === 'down' ? 'down' : 'sending' });
+        set({ connection: get().connection === 'offline' ? 'offline' : 'sending' });
         const batch = waiting.slice(0, MAX_AT_ONCE);
         const result = await send(last, batch);
-        if (get().line === 'taken') return false;
+        if (get().connection === 'takenOver') return false;
         if (!result.ok) {
           refused(result.error.code, result.error.message, result.error.detail);
           return false;
@@ -277,7 +277,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
         last = result.value.last;
         waiting = waiting.slice(batch.length);
         remember();
-        set({ line: 'kept' });
+        set({ connection: 'saved' });
         adopt(result.value, batch);
       }
       return true;
@@ -285,7 +285,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
 
     return {
       ...fromView(view),
-      line: 'kept',
+      connection: 'saved',
       checking: false,
       held: null,
       notice: '',
@@ -309,7 +309,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
       cancel: () => set({ dragging: false, states: put(get().states, scene()) }),
 
       move: (move) => {
-        if (get().ended || get().checking || get().line === 'taken') return null;
+        if (get().ended || get().checking || get().connection === 'takenOver') return null;
         const outcome = apply(move);
         if (outcome?.to !== 'refused') queue(move);
         return outcome;
@@ -338,7 +338,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
       },
 
       check: () => {
-        if (get().ended || get().checking || get().line === 'taken') return;
+        if (get().ended || get().checking || get().connection === 'takenOver') return;
         set({ checking: true, held: null, notice: '' });
         queue({ kind: 'check' });
       },
@@ -363,7 +363,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
 
       flush: () => {
         clearTimeout(retry);
-        if (get().line === 'taken') return Promise.resolve(false);
+        if (get().connection === 'takenOver') return Promise.resolve(false);
         sending ??= sendAll().finally(() => {
           sending = null;
         });
@@ -433,7 +433,7 @@ function firstWords(model: SceneModel, told: Told | null): Copy | null {
 
 type FromView = Omit<
   PlayerState,
-  | 'line'
+  | 'connection'
   | 'checking'
   | 'held'
   | 'notice'

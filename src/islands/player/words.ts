@@ -120,7 +120,7 @@ function lineInWords(code: Reckoning['lines'][number]['code'], zone: string, cou
     case 'wrong':
       return `${plural(count, 'does', 'do')} not belong in ${zone}`;
     case 'heldToRange':
-      return 'A question never gives less than nothing';
+      return 'The mark cannot go below zero';
     case 'earlierTries':
       return `You needed ${plural(count, 'try', 'tries')} before this one`;
     case 'rounded':

@@ -33,7 +33,8 @@ export function CheckList({ questions, draft, onKnown }: Props) {
     if (deferred && question.zones.some(({ welcome }) => welcome === 'keyed'))
       own.push({
         severity: 'note',
-        message: 'Its zones turn nothing away here, since that would tell what belongs: it is judged at the end.',
+        message:
+          'Its zones turn nothing away here, because that would show what belongs there: it is checked at the end.',
       });
     if (deferred && question.hints.length > 0)
       own.push({ severity: 'note', message: 'Its hints are not given: there is one try, at the end.' });

@@ -142,7 +142,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
         </div>
       </Fold>
       <Fold
-        title="What learners are told"
+        title="Feedback"
         now={
           draft.feedbackLevel === 'nothing'
             ? 'nothing'
@@ -152,7 +152,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
       >
         <div className="grid sm:grid-cols-2 gap-4">
           <Choose
-            label="Of their answers they are told"
+            label="Feedback level"
             value={draft.feedbackLevel}
             onChange={(feedbackLevel) => set({ feedbackLevel })}
             options={FEEDBACK_LEVELS.filter(
@@ -162,7 +162,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
           />
           {draft.feedbackLevel !== 'nothing' && (
             <Choose
-              label="They are told it"
+              label="They see it"
               value={draft.feedbackTime}
               onChange={(feedbackTime) => set({ feedbackTime })}
               options={FEEDBACK_TIMES.filter((when) => !published || (when === 'atOnce') !== deferred).map((when) => [
@@ -174,9 +174,9 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
         </div>
         <p className="text-mute mt-2">
           {deferred
-            ? 'They place and go on: each question is checked once, when the sitting ends. Tries, hints and judging as it lands do not apply.'
-            : 'Where a question tells less, that holds.'}
-          {published && ' Whether they are told something at once was fixed when it was published.'}
+            ? 'Deferred feedback: each question is checked once, when the sitting ends. Tries, hints and judging as it lands do not apply.'
+            : 'If a question gives less feedback, that applies.'}
+          {published && ' Whether they get feedback at once was fixed when it was published.'}
         </p>
       </Fold>
     </div>

@@ -23,8 +23,8 @@ const LABELS: Readonly<Record<string, string>> = {
   counts: 'Which attempt counts',
   practice: 'Practice',
   categoryId: 'Category',
-  feedbackLevel: 'What learners are told',
-  feedbackTime: 'When they are told',
+  feedbackLevel: 'Feedback',
+  feedbackTime: 'When they see it',
   audience: 'For whom',
 };
 const inWordsOf = (value: unknown): string =>
@@ -239,7 +239,7 @@ function ChooseLearner({
       </ul>
       <div className="flex justify-end mt-3">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Leave it
+          Cancel
         </button>
       </div>
     </Dialog>
@@ -295,7 +295,7 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
       </div>
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Leave it
+          Cancel
         </button>
         <button
           type="button"

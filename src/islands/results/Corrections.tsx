@@ -98,8 +98,8 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
           Correct it
         </h2>
         <p className="text-mute mb-3">
-          What learners answered is kept as it was: a correction makes edition {view.number + 1}. You see what it would
-          do to each mark before you decide whether it does.
+          Learners’ answers stay as they were: a correction makes edition {view.number + 1}. You see what it would do to
+          each mark before you decide whether it does.
         </p>
         <ol>
           {view.questions.map((question, i) => (
@@ -159,7 +159,7 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
                   </details>
                 ) : (
                   <p className="text-mute">
-                    for who begins since; not applied to marks already given{' '}
+                    for those who start from then on; not applied to marks already given{' '}
                     {number === newest?.number && (
                       <button
                         type="button"
@@ -189,7 +189,7 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
               Not yet
             </button>
             <button type="button" className="btn btn-edge" disabled={busy} onClick={() => make(false)}>
-              For who begins from now on
+              For those who start from now on
             </button>
             <button type="button" className="btn btn-primary" disabled={busy} onClick={() => make(true)}>
               Apply it to marks too
@@ -259,7 +259,7 @@ function Differences({ preview: { questions, changes, sittings, byHand }, spare,
       ))}
       <p className="mt-3 mb-1" data-testid="would-change">
         {sittings === 0
-          ? 'Nobody has begun it.'
+          ? 'Nobody has started it.'
           : changes.length === 0
             ? `No mark of ${sittings} sittings would change.`
             : `${changes.length} of ${sittings} sittings would have another mark:`}

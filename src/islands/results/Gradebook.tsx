@@ -91,9 +91,9 @@ function Grades({ courseId }: { courseId: string }) {
         />
         <p className="text-mute grow pb-2">
           {categories.length > 0
-            ? `The whole is weighted: ${categories.map(({ title, weight }) => `${title} ${weights > 0 ? Math.round((weight / weights) * 100) : 0} %`).join(', ')}.`
-            : 'The whole is all points against all that could be had.'}{' '}
-          What is missing counts nothing; what is to come does not count.
+            ? `The total is weighted: ${categories.map(({ title, weight }) => `${title} ${weights > 0 ? Math.round((weight / weights) * 100) : 0} %`).join(', ')}.`
+            : 'The total is all points out of all that could be earned.'}{' '}
+          What is missing counts as zero; what is still to come does not count.
         </p>
         <a className="btn btn-primary" href={`/courses/${courseId}/gradebook.csv`} download>
           Gradebook as CSV
@@ -248,8 +248,8 @@ function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
         onSubmit={handleSubmit((mark) => onKeep({ ...mark, reason: mark.reason.trim(), above: isAbove && mark.above }))}
       >
         <p className="text-mute mb-3">
-          Now: {inWords(cell)}. Set by hand it stays so whatever the sittings come to, until you take it back. Who set
-          it, when and why is on record.
+          Now: {inWords(cell)}. A mark set by hand stays, whatever the sittings earn, until you remove it. Who set it,
+          when and why is recorded.
         </p>
         <div className="grid sm:grid-cols-2 gap-4">
           <Field
@@ -266,16 +266,16 @@ function ByHand({ row, release, cell, onClose, onKeep }: ByHandProps) {
         {isAbove && (
           <label className="flex items-center gap-2 mt-3">
             <input type="checkbox" className="checkbox checkbox-sm" {...register('above')} />
-            {points} is more than the {cell.outOf} there are to be had. I mean it.
+            {points} is more than the {cell.outOf} that can be earned. Set it anyway.
           </label>
         )}
         <div className="flex flex-wrap justify-end gap-2 mt-4">
           <button type="button" className="btn btn-quiet" onClick={onClose}>
-            Leave it
+            Cancel
           </button>
           {cell.byHand !== null && (
             <button type="button" className="btn btn-edge" onClick={() => onKeep(null)}>
-              Take it back
+              Remove it
             </button>
           )}
           <button type="submit" className="btn btn-primary" disabled={isAbove && !watch('above')}>

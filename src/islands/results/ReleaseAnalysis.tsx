@@ -112,11 +112,11 @@ function Figures({ id }: { id: string }) {
       )}
       <section aria-labelledby="sweepers">
         <h3 id="sweepers" className="text-lg">
-          Tried everything until it fitted
+          Trial and error
         </h3>
         <p className="text-mute">
-          Who took at least two items, and half of all they had right at last, through two wrong zones or more before
-          the right one; through all the wrong ones where there are no more than three.
+          Learners who took at least two items, and half of all they had right in the end, through two or more wrong
+          zones before the right one (through all the wrong ones if there are at most three).
         </p>
         {sweepers.length === 0 && <p className="mt-1">Nobody.</p>}
         <ul className="mt-1">

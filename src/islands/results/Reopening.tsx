@@ -37,8 +37,8 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
       {asked && (
         <Dialog title={`Open the attempt of ${learner} again?`} onClose={() => setAsked(false)}>
           <p className="mb-3">
-            It goes on where it was before it ended: what was placed stays, and the checks that ended it do not count.
-            Its mark is open until it ends again. It stands in “Who changed marks”.
+            It continues where it was before it ended: what was placed stays, and the checks that ended it do not count.
+            Its mark is open until it ends again. This is recorded in “Who changed marks”.
           </p>
           {minutes !== null && (
             <Field

@@ -19,11 +19,11 @@ export function facilityInWords(facility: number | null): string {
  */
 export function discriminationInWords(discrimination: number | null): string {
   if (discrimination === null) return '';
-  if (discrimination >= 0.4) return 'It tells strong from weak very well.';
-  if (discrimination >= 0.3) return 'It tells strong from weak well.';
-  if (discrimination >= 0.2) return 'It tells strong from weak a little.';
+  if (discrimination >= 0.4) return 'It separates strong from weak very well.';
+  if (discrimination >= 0.3) return 'It separates strong from weak well.';
+  if (discrimination >= 0.2) return 'It separates strong from weak a little.';
   return discrimination >= 0
-    ? 'It hardly tells strong from weak.'
+    ? 'It hardly separates strong from weak.'
     : 'Who did well elsewhere did worse here: look at its key.';
 }
 
@@ -36,9 +36,9 @@ export function reliabilityInWords(alpha: number | null, questions: number, lear
         ? 'It takes five learners to say how reliable a set is.'
         : 'It cannot be said: learners were asked different questions, or all marks are alike.';
   if (alpha >= 0.9) return 'Answered again, learners would stand in nearly the same order.';
-  if (alpha >= 0.7) return 'The total is reliable enough to tell learners apart.';
+  if (alpha >= 0.7) return 'The total is reliable enough to compare learners.';
   return alpha >= 0.5
-    ? 'The total tells learners apart roughly: do not rest much on single marks.'
+    ? 'The total compares learners only roughly: do not rely on single marks.'
     : 'The questions have little in common, or are too few: do not compare learners by the total.';
 }
 

@@ -172,8 +172,8 @@ function Editor({ set: given }: { set: Given }) {
           </h2>
           {gone > 0 && (
             <p role="status" className="text-brick mb-2">
-              {gone === 1 ? 'One question of this set is' : `${gone} questions of this set are`} not yours to use any
-              more: deleted, or shared no longer. With the next change the set goes on without.
+              {gone === 1 ? 'One question of this set is' : `${gone} questions of this set are`} not available any more:
+              deleted, or not shared with you any more. With the next change they leave the set.
             </p>
           )}
           {questions.length > 0 && <Figures sections={set.sections} />}

@@ -28,7 +28,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
     (was, shelf) => {
       onChoose(shelf.parentId ?? '');
       toast(`“${shelf.title}” was removed`, {
-        description: 'What stood on it stands where it stood.',
+        description: 'Its questions and shelves are where the shelf was.',
         duration: UNDO_MS,
         action: { label: 'Undo', onClick: () => back.mutate({ shelf, was }) },
       });

@@ -338,7 +338,7 @@ function EmptyBin() {
   );
   return (
     <p className="flex items-center gap-3 mb-3">
-      <span className="text-mute">What was deleted lies here until the bin is emptied.</span>
+      <span className="text-mute">What was deleted stays here until the bin is emptied.</span>
       <button type="button" className="btn btn-edge btn-sm" onClick={() => setAsking(true)}>
         Empty the bin…
       </button>
@@ -350,7 +350,7 @@ function EmptyBin() {
           </p>
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" data-autofocus onClick={() => setAsking(false)}>
-              Leave them there
+              Cancel
             </button>
             <button
               type="button"

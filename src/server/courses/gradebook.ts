@@ -309,7 +309,7 @@ export async function setMark(
       problems: [
         {
           path: 'mark.above',
-          message: `${mark.points} is more than the ${outOf} there are to be had. Say that you mean it.`,
+          message: `${mark.points} is more than the ${outOf} that can be earned. Confirm that you mean it.`,
         },
       ],
     });

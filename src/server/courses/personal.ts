@@ -295,7 +295,7 @@ async function eraseAccount(
   return gone !== undefined;
 }
 
-/** Who is not on the roster any more, and of whom the course still keeps something. */
+/** Former learners: not enrolled any more, and the course still has data of them. */
 export async function listFormerLearners(as: As<Teacher>, courseId: string): Promise<Result<LeftRow[]>> {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');

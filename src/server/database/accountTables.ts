@@ -127,7 +127,7 @@ export const securityEvent = sqliteTable(
   (t) => [index('security_event_at').on(t.at), index('security_event_user').on(t.userId, t.n)],
 );
 
-/** What holds for the whole installation. */
+/** The settings of the installation. */
 export const installation = sqliteTable('installation', {
   name: text('name').primaryKey(),
   value: text('value', { mode: 'json' }).$type<unknown>().notNull(),

@@ -19,7 +19,7 @@ const ABOUT = `Everything Vault Drop's own pages do goes through these endpoints
 
 Whoever asks is known by the cookie that signing in sets. A write is taken only with an \`Origin\` header that names the application itself. An answer in JSON is
 \`{"ok": true, "value": …}\`, or \`{"ok": false, "error": …}\` with a code of the list below and a sentence for people. Ids of what is made are the client's (UUIDs), so that a
-request may be sent again. What is not theirs to see does not exist for them: 404.`;
+request may be sent again. What they have no permission to see answers 404, as if it did not exist.`;
 
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const failure = (codes: readonly (keyof typeof errors)[]) => ({
@@ -80,7 +80,7 @@ const FAILED: JsonSchema = {
             required: ['path', 'message'],
           },
         },
-        detail: { description: 'What the client needs to go on, such as the other version.' },
+        detail: { description: 'What the client needs to continue, such as the other version.' },
       },
       required: ['code', 'message', 'nextStep'],
     },

@@ -67,7 +67,7 @@ async function store(as: As<Teacher>, name: string, kept: StoredMedium, file: st
   if (!there && (await mediaUsed(as, as.person.id)) + kept.weight > as.config.mediaQuota)
     return refuse(
       name,
-      `Your media would be more than the ${Math.round(as.config.mediaQuota / 1024 / 1024)} MB you may have. Clear what nothing uses, on the page of your account`,
+      `Your media would be more than the ${Math.round(as.config.mediaQuota / 1024 / 1024)} MB you may have. Delete unused files on the page of your account`,
     );
   await as.files.putFile(kept.hash, file);
   await as.db

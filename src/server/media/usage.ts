@@ -48,7 +48,7 @@ export async function clearUnused(as: As<Teacher>): Promise<Result<MediaUsage>> 
   const unused = (await unusedOf(as)).map(({ hash }) => hash);
   for (let from = 0; from < unused.length; from += AT_ONCE) {
     const some = unused.slice(from, from + AT_ONCE);
-    // Asked again in the statement that deletes: something may have begun to use one meanwhile.
+    // Asked again in the statement that deletes: something may have started to use one meanwhile.
     const gone = await as.db
       .delete(medium)
       .where(

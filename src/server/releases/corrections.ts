@@ -122,7 +122,7 @@ async function corrected(
       else if (!fits.ok)
         problems.push({
           path,
-          message: `“${before.title}”: items, zones or how they take were changed. Moves that were made cannot be judged by that: publish it anew.`,
+          message: `“${before.title}”: items, zones or how they take were changed. Moves that were made cannot be judged by that: publish it again.`,
         });
       else after = there.row.document;
     }

@@ -98,7 +98,7 @@ async function regradeOne(
       moves,
     });
     if (worked.ok && worked.value.ok) return worked.value.value;
-    throw new Error(`Sitting ${one.id} could not be judged anew in its time`);
+    throw new Error(`Sitting ${one.id} could not be judged again within its time limit`);
   }
   return regrade(one, await movesOf(db, one.id), edition, asked);
 }

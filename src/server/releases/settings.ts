@@ -138,7 +138,7 @@ export async function changeSettings(
     problems.push({
       path: 'feedbackTime',
       message:
-        'Whether learners are told something at once is fixed when it is published: marks rest on it. Publish it again to change that.',
+        'Whether learners get feedback at once is fixed when it is published, because marks depend on it. Publish it again to change that.',
     });
   if (problems.length > 0) return fail('invalid', { problems });
   const saved = await as.db.transaction(async (tx) => {

@@ -39,7 +39,7 @@ interface Guard {
  * `taken`: somebody else went on from the same state. `refused`: what was read of the sitting does not hold any more.
  * Either way: look again.
  */
-export type Appended = 'kept' | 'taken' | 'refused';
+export type Appended = 'stored' | 'taken' | 'refused';
 
 interface Waiting {
   readonly addition: Addition;
@@ -97,7 +97,7 @@ async function keepTogether(db: Database, together: readonly Waiting[]): Promise
       together.map(({ addition }) => addition),
     );
     together.forEach(({ stored }, i) => {
-      stored(done[i] ? 'kept' : 'refused');
+      stored(done[i] ? 'stored' : 'refused');
     });
   } catch (error) {
     const [only] = together;

@@ -72,7 +72,7 @@ async function closed(context: Context, open: OpenSitting, at: Date): Promise<Op
 }
 
 async function keepAll({ db }: Context, additions: readonly Addition[]): Promise<boolean> {
-  for (const addition of additions) if ((await appendMoves(db, addition)) !== 'kept') return false;
+  for (const addition of additions) if ((await appendMoves(db, addition)) !== 'stored') return false;
   return true;
 }
 

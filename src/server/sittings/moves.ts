@@ -92,7 +92,7 @@ async function tryToReceive(
       tried: next.standing.tries.count > before,
       by,
     });
-    if ((await appendMoves(db, addition)) !== 'kept') return 'again';
+    if ((await appendMoves(db, addition)) !== 'stored') return 'again';
   }
   const stored = last - checkpointed >= CHECKPOINT_EVERY ? await storeCheckpoint(db, next, last) : checkpointed;
   remember(sittingId, {

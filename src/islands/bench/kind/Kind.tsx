@@ -94,14 +94,14 @@ function KeepAsStock({ store }: { store: BenchStore }) {
     });
     setBusy(false);
     if (kept.ok)
-      toast.success('Kept as a stock list', {
+      toast.success('Saved as a stock list', {
         action: { label: 'Stock lists', onClick: () => location.assign('/lists') },
       });
     else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.nextStep });
   };
   return (
     <button type="button" className="btn btn-quiet btn-sm" disabled={!some || busy} onClick={() => void keep()}>
-      Keep the items as a stock list
+      Save the items as a stock list
     </button>
   );
 }
@@ -152,7 +152,7 @@ function ChangeKind({ store }: { store: BenchStore }) {
           )}
           <div className="flex justify-end gap-2 mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setTo(null)}>
-              Leave it as it is
+              Cancel
             </button>
             {change && (
               <button

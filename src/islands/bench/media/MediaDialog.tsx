@@ -95,7 +95,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
           choose: () => onChoose(id as MediaId),
         }))}
       />
-      {others.length > 0 && <h3 className="font-semibold mt-4">KeptMedium for other questions</h3>}
+      {others.length > 0 && <h3 className="font-semibold mt-4">Saved for other questions</h3>}
       <Choices
         entries={others.map((one) => ({
           key: one.hash,
@@ -105,7 +105,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
           choose: () => again(one),
         }))}
       />
-      {kept.isError && <p className="text-brick mt-2">What was kept earlier cannot be shown: the line is down.</p>}
+      {kept.isError && <p className="text-brick mt-2">You are offline: what was saved earlier cannot be shown.</p>}
     </Dialog>
   );
 }

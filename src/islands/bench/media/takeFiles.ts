@@ -22,7 +22,7 @@ export async function sendFile(file: File, { scene: { width, height } }: Questio
   const { code, message, problems, nextStep } = result.error;
   if (code === 'offline')
     toast.error('The file could not be sent', {
-      description: 'The line is down. Nothing was changed: try again when it is back.',
+      description: 'You are offline. Nothing was changed: try again when you are back.',
     });
   else toast.error(message, { description: problems?.[0]?.message ?? nextStep, duration: 10_000 });
   return null;

@@ -18,7 +18,7 @@ export function Later({
     <ErrorBoundary
       fallback={
         <p role="alert" className="bg-brick-wash border border-brick px-3 py-2">
-          This part could not be fetched. Your changes are safe; load the page again when the line is back.{' '}
+          This part could not be loaded. Your changes are safe. Reload the page when you are online again.{' '}
           {onGiveUp && (
             <button type="button" className="link-brass cursor-pointer" onClick={onGiveUp}>
               Close

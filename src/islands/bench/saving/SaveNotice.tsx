@@ -4,24 +4,25 @@ import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import type { BenchStore } from '../store';
 
-/** What stands in the way of keeping, and the ways on. Nothing is dropped without being asked. */
+/** What stands in the way of saving, and the ways on. Nothing is dropped without being asked. */
 export function SaveNotice({ store }: { store: BenchStore }) {
-  const keeping = store((s) => s.saving);
+  const saving = store((s) => s.saving);
   const [dropping, setDropping] = useState(false);
-  if (keeping.state === 'down')
+  if (saving.state === 'offline')
     return (
       <Bar>
-        The line is down. Go on: your changes are kept in this tab and go out when it is back. Do not close it before.
+        You are offline. Carry on: your changes stay in this tab and are saved when you are back. Do not close it before
+        then.
       </Bar>
     );
-  if (keeping.state === 'refused')
+  if (saving.state === 'refused')
     return (
       <Bar>
-        {keeping.error.message}: {keeping.error.problems?.[0]?.message ?? keeping.error.nextStep} Undo it, or change it;
-        it is kept then.
+        {saving.error.message}: {saving.error.problems?.[0]?.message ?? saving.error.nextStep} Undo it, or change it; it
+        is saved then.
       </Bar>
     );
-  if (keeping.state !== 'movedOn') return null;
+  if (saving.state !== 'movedOn') return null;
 
   const asCopy = async () => {
     const id = crypto.randomUUID();
@@ -39,11 +40,11 @@ export function SaveNotice({ store }: { store: BenchStore }) {
   return (
     <>
       <Bar>
-        <strong>{keeping.error.message}.</strong> Your changes since then are still here, but they cannot be kept on top
+        <strong>{saving.error.message}.</strong> Your changes since then are still here, but they cannot be saved on top
         of the other version.
         <span className="grow" />
         <button type="button" className="btn btn-primary btn-sm" onClick={() => void asCopy()}>
-          Keep mine as a copy
+          Save mine as a copy
         </button>
         <button type="button" className="btn btn-edge btn-sm" onClick={() => setDropping(true)}>
           Take the other version…
@@ -51,7 +52,7 @@ export function SaveNotice({ store }: { store: BenchStore }) {
       </Bar>
       {dropping && (
         <Dialog title="Take the other version?" onClose={() => setDropping(false)}>
-          <p>What you changed here since it was last kept is lost then.</p>
+          <p>What you changed here since it was last saved is lost then.</p>
           <div className="flex gap-2 justify-end mt-4">
             <button type="button" className="btn btn-quiet" onClick={() => setDropping(false)}>
               Stay here

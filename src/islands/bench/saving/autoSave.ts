@@ -3,9 +3,9 @@ import { type ApiError, api } from '../../../ui/api';
 
 /** What has become of the author's changes. */
 export type SaveState =
-  | { readonly state: 'kept'; readonly at: Date }
-  | { readonly state: 'keeping' }
-  | { readonly state: 'down' }
+  | { readonly state: 'saved'; readonly at: Date }
+  | { readonly state: 'saving' }
+  | { readonly state: 'offline' }
   | { readonly state: 'movedOn'; readonly error: ApiError }
   | { readonly state: 'refused'; readonly error: ApiError };
 
@@ -26,7 +26,7 @@ const RETRY_MS = 3000;
  * Autosave: edits go out in batches on the revision they were made on. A batch whose answer was lost is sent again
  * under the same id, and counts once.
  */
-export function autoSave(questionId: string, from: number, tell: (keeping: SaveState) => void): AutoSave {
+export function autoSave(questionId: string, from: number, tell: (saving: SaveState) => void): AutoSave {
   let revision = from;
   let waiting: Edit[] = [];
   let batch: { id: string; edits: Edit[] } | null = null;
@@ -45,7 +45,7 @@ export function autoSave(questionId: string, from: number, tell: (keeping: SaveS
       batch = { id: crypto.randomUUID(), edits: waiting };
       waiting = [];
     }
-    tell({ state: 'keeping' });
+    tell({ state: 'saving' });
     const result = await api('POST /api/questions/{id}/edits', {
       id: questionId,
       body: { id: batch.id, from: revision, edits: batch.edits },
@@ -55,7 +55,7 @@ export function autoSave(questionId: string, from: number, tell: (keeping: SaveS
       revision = result.value.revision;
       batch = null;
       if (waiting.length > 0) return later(PAUSE_MS);
-      return tell({ state: 'kept', at: new Date(result.value.changedAt) });
+      return tell({ state: 'saved', at: new Date(result.value.changedAt) });
     }
     const { error } = result;
     if (error.code === 'questionMovedOn') {
@@ -64,7 +64,7 @@ export function autoSave(questionId: string, from: number, tell: (keeping: SaveS
     }
     if (down) {
       later(RETRY_MS);
-      return tell({ state: 'down' });
+      return tell({ state: 'offline' });
     }
     // Refused as it stands: it goes out again together with the author's next change, which may be the mend.
     waiting = [...batch.edits, ...waiting];
@@ -87,7 +87,7 @@ export function autoSave(questionId: string, from: number, tell: (keeping: SaveS
     add: (step) => {
       waiting.push(...step);
       if (stopped || step.length === 0) return;
-      if (!down) tell({ state: 'keeping' });
+      if (!down) tell({ state: 'saving' });
       later(PAUSE_MS);
     },
     flush,

@@ -33,7 +33,7 @@ export function Versions({ store }: { store: BenchStore }) {
       {versions.isPending && <p className="text-mute">Looking them up…</p>}
       {versions.isError && (
         <p className="text-brick">
-          They cannot be shown: the line is down. What you change is kept in this tab until it is back.
+          You are offline, so they cannot be shown. What you change stays in this tab until you are back.
         </p>
       )}
       {versions.data && (
@@ -77,7 +77,7 @@ function OneVersion({ store, revision, onDone }: { store: BenchStore; revision: 
   const then = found.data?.question;
   const step = useMemo(() => (then ? difference(now, then) : []), [now, then]);
   const source = useMemo(() => benchMedia(then?.media ?? {}), [then]);
-  if (found.isError) return <p className="text-brick">This version cannot be shown: the line is down.</p>;
+  if (found.isError) return <p className="text-brick">You are offline, so this version cannot be shown.</p>;
   if (!then) return <p className="text-mute">Looking it up…</p>;
   const changes = changesInWords(now, then, step);
   return (
@@ -100,7 +100,7 @@ function OneVersion({ store, revision, onDone }: { store: BenchStore; revision: 
       )}
       <div className="flex gap-2 justify-end mt-3">
         <button type="button" className="btn btn-quiet" onClick={onDone}>
-          Leave it
+          Cancel
         </button>
         <button
           type="button"

@@ -12,13 +12,13 @@ interface Props {
 
 /** On to the next question, or to the end: held back until a check where the author wants it, and not by mistake. */
 export function Onward({ store, busy, onNext, onFinish }: Props) {
-  const { view, tries, ended, line, checking } = store(
-    useShallow(({ view, tries, ended, line, checking }) => ({
+  const { view, tries, ended, connection, checking } = store(
+    useShallow(({ view, tries, ended, connection, checking }) => ({
       view,
       tries,
       ended,
       checking,
-      line: line === 'sending' ? ('kept' as const) : line,
+      connection: connection === 'sending' ? ('saved' as const) : connection,
     })),
   );
   const unchecked = store(
@@ -30,7 +30,8 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const { place } = view;
   const isLast = place.at === place.count - 1;
   const held = view.question.show.nextOnlyAfterCheck && tries === 0;
-  const wait = held || busy || checking || line === 'down' || line === 'taken' || line === 'signedOut';
+  const wait =
+    held || busy || checking || connection === 'offline' || connection === 'takenOver' || connection === 'signedOut';
   // What is left behind cannot be come back to.
   const final = isLast || !place.goBack;
   const go = isLast ? onFinish : onNext;

@@ -384,7 +384,7 @@ describe('a release', () => {
       { judging: 'onLand', feedback: { right: say('Well done.'), partly: say('Partly.'), wrong: null } },
     );
     const sitting = await sitter(as, releaseId);
-    expect(sitting.view).toMatchObject({ place: { quiet: true }, question: { judging: 'onCheck', tries: 1 } });
+    expect(sitting.view).toMatchObject({ place: { deferred: true }, question: { judging: 'onCheck', tries: 1 } });
     expect(await sitting.take(sitting.put('barley', 'dry'))).toMatchObject({ told: null, best: null, ended: false });
     expect(await sitting.send(1, sitting.move({ kind: 'check' }))).toMatchObject({ code: 'invalid' });
     expect(must(await finish(as, sitting.view.id))).toMatchObject({

@@ -1,4 +1,4 @@
-import { bed, cell, kept, openCopy } from './bench';
+import { bed, cell, openCopy, saved } from './bench';
 import { accessible, call, centre, dragTo, expect, open, test } from './support';
 
 test('zones and items are moved, resized, typed, renamed and deleted; undo takes each back', async ({ page }) => {
@@ -30,7 +30,7 @@ test('zones and items are moved, resized, typed, renamed and deleted; undo takes
   await page.getByRole('button', { name: 'Item Acorn' }).click();
   await page.keyboard.press('Delete');
   await expect(page.getByRole('button', { name: 'Item Acorn' })).toHaveCount(0);
-  await kept(page);
+  await saved(page);
   const undo = page.getByRole('button', { name: 'Undo' });
   while (await undo.isEnabled()) await undo.click();
   await expect(cell(page, 'x of Must stay moist')).toHaveValue('495');
@@ -39,7 +39,7 @@ test('zones and items are moved, resized, typed, renamed and deleted; undo takes
   await expect(page.getByRole('checkbox', { name: 'Acorn belongs in Must stay moist' })).toBeChecked();
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(cell(page, 'x of Must stay moist')).not.toHaveValue('495');
-  await kept(page);
+  await saved(page);
   const before = await cell(page, 'x of Must stay moist').inputValue();
   await page.reload();
   await expect(cell(page, 'x of Must stay moist')).toHaveValue(before);
@@ -75,7 +75,7 @@ test('another tab that changed the question meanwhile is not overwritten, and no
   await open(other, `/bench/${id}`);
   await other.getByLabel('Title of the question').fill('From the other tab');
   await other.getByLabel('Title of the question').press('Enter');
-  await expect(other.getByText(/^kept/)).toBeVisible();
+  await expect(other.getByText(/^saved at/)).toBeVisible();
   await expect
     .poll(
       async () =>
@@ -104,7 +104,7 @@ test('while the line is down changes wait, and go out when it is back', async ({
   await page.getByLabel('Title of the question').press('Enter');
   await expect(page.getByText('offline: not saved yet')).toBeVisible();
   await context.setOffline(false);
-  await kept(page);
+  await saved(page);
   expect(
     (await call<{ value: { question: { title: string } } }>(context, 'GET', `/api/questions/${id}`)).body.value.question
       .title,
@@ -135,7 +135,7 @@ test('Proof says what is in the way, and shows where', async ({ page }) => {
 
 test('Behaviour is set for several zones at once, in one step', async ({ page, context }) => {
   const id = await openCopy(page);
-  const kept = async () =>
+  const stored = async () =>
     (
       await call<{ value: { question: { zones: unknown[]; items: { id: string; copies: unknown }[] } } }>(
         context,
@@ -155,7 +155,7 @@ test('Behaviour is set for several zones at once, in one step', async ({ page, c
   await page.getByRole('radio', { name: 'swap' }).check({ force: true });
   await accessible(page);
   await expect
-    .poll(async () => (await kept()).zones)
+    .poll(async () => (await stored()).zones)
     .toMatchObject(
       ['Stands drying', 'Must stay moist'].map((label) => ({
         label,
@@ -178,5 +178,5 @@ test('Behaviour is set for several zones at once, in one step', async ({ page, c
   await page.getByRole('button', { name: 'Item Gravel' }).click();
   await cell(page, 'How many copies').fill('3');
   await cell(page, 'How many copies').press('Enter');
-  await expect.poll(async () => (await kept()).items.find((item) => item.id === 'gravel')?.copies).toBe(3);
+  await expect.poll(async () => (await stored()).items.find((item) => item.id === 'gravel')?.copies).toBe(3);
 });

@@ -30,7 +30,7 @@ export const tag = (page: Page, name: string) => page.getByRole('button', { name
 export const cell = (page: Page, name: string) => page.getByLabel(name, { exact: true });
 export const station = (page: Page, name: RegExp) =>
   page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name });
-export const kept = (page: Page) => expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+export const saved = (page: Page) => expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
 
 /** Types a value into a field and takes it. */
 export async function typed(field: Locator, text: string): Promise<void> {
@@ -39,7 +39,7 @@ export async function typed(field: Locator, text: string): Promise<void> {
 }
 
 /** The question as the server keeps it. */
-export async function keptQuestion(page: Page, id: string): Promise<Question> {
+export async function storedQuestion(page: Page, id: string): Promise<Question> {
   return (await call<{ value: { question: Question } }>(page.context(), 'GET', `/api/questions/${id}`)).body.value
     .question;
 }

@@ -63,7 +63,7 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await expect(fresh.getByText(`You are in “Weighing ${mark}” now.`)).toBeVisible();
   await page.reload();
   await expect(page.getByRole('row', { name: /Fern Aske/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take Fern Aske off the roster' }).click();
+  await page.getByRole('button', { name: 'Remove Fern Aske from the course' }).click();
   await press(page, 'Remove from the course');
   await expect(page.getByRole('row', { name: /Fern Aske/ })).toHaveCount(0);
 

@@ -107,7 +107,7 @@ for (const [kind, { make, wrong, right }] of Object.entries(KINDS))
         if (hand === 'lists') await press(seat.page, 'As a list');
         for (const [item, zone] of wrong) await move(seat.page, item, zone);
         await checked(seat, kind === 'Count' ? 'Nothing is in a wrong place' : 'One is in a wrong place.');
-        if (kind !== 'Count') await press(seat.page, 'Go on');
+        if (kind !== 'Count') await press(seat.page, 'Try again');
         for (const [item, zone] of right) await move(seat.page, item, zone);
         await checked(seat, 'All of it is right.');
         expect(seat.said).toEqual([]);
@@ -222,7 +222,7 @@ test('Mark in a text: words are spots of two kinds, found by mouse, by the keys 
   await onto('Marker', 'dried');
   await onto('Marker', 'seed');
   await checked(mouse, 'One is in a wrong place.');
-  await press(mouse.page, 'Go on');
+  await press(mouse.page, 'Try again');
   await onto('Noun', 'seed');
   await checked(mouse, 'All of it is right.');
 

@@ -48,7 +48,7 @@ test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong 
   await expect(learner.getByText('One is in a wrong place.')).toBeVisible();
   await expect(learner.getByText('Mark 1 of 2')).toBeVisible();
   await accessible(learner);
-  await press(learner, 'Go on');
+  await press(learner, 'Try again');
   await byKeys(learner, 'dried', 'Gap 1');
   await press(learner, 'Check');
   await expect(learner.getByText('All of it is right.')).toBeVisible();
@@ -108,7 +108,7 @@ test('Gaps are answered from menus and by typing, with the spellings that were s
   await expect(learner.getByText('2 are in a wrong place.')).toBeVisible();
   await expect(learner.getByRole('textbox', { name: 'Gap 1, wrong' })).toBeVisible();
   await accessible(learner);
-  await press(learner, 'Go on');
+  await press(learner, 'Try again');
   await expect(learner.getByRole('textbox', { name: 'Gap 1' })).toHaveValue('');
   await learner.getByRole('textbox', { name: 'Gap 1' }).fill('radicel');
   await learner.keyboard.press('Enter');
@@ -170,7 +170,7 @@ test('Pick: chosen in place by a press, a key and a finger; what is wrong costs'
   await expect(tag(learner, 'Acorn')).toHaveAttribute('aria-pressed', 'true');
   await press(learner, 'Check');
   await expect(learner.getByText('One is in a wrong place.')).toBeVisible();
-  await press(learner, 'Go on');
+  await press(learner, 'Try again');
   await expect(tag(learner, 'Acorn')).toHaveAttribute('aria-pressed', 'false');
   await press(learner, 'As a list');
   await press(learner, 'Pick Poppy');
@@ -259,7 +259,7 @@ test('Mark: zones become hidden spots; found with the pointer, by named places w
   await dragTo(learner, flags.last(), at(0.5, 0.4));
   await press(learner, 'Check');
   await expect(learner.getByText('One is in a wrong place.')).toBeVisible();
-  await press(learner, 'Go on');
+  await press(learner, 'Try again');
   await press(learner, 'As a list');
   await learner.getByLabel('Move Flag', { exact: true }).last().click();
   await learner.getByRole('list', { name: 'Where Flag may go' }).getByRole('button', { name: 'Zone 2' }).click();

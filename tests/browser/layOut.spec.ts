@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { bed, cell, kept, keptQuestion, onScene, openCopy, station, tag, typed } from './bench';
+import { bed, cell, onScene, openCopy, saved, station, storedQuestion, tag, typed } from './bench';
 import { accessible, dragTo, expect, test } from './support';
 
 const drag = async (page: Page, from: { x: number; y: number }, to: { x: number; y: number }) => {
@@ -29,8 +29,8 @@ test('zones are drawn: a box, an oval, and by corners that are pulled, typed and
   }
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Select', exact: true }).click();
-  await kept(page);
-  const zones = (await keptQuestion(page, id)).zones.slice(2);
+  await saved(page);
+  const zones = (await storedQuestion(page, id)).zones.slice(2);
   expect(zones.map(({ shape }) => shape.type)).toEqual(['rect', 'ellipse', 'polygon']);
   expect(zones[2]?.shape).toMatchObject({ points: [expect.anything(), expect.anything(), expect.anything()] });
 
@@ -41,12 +41,12 @@ test('zones are drawn: a box, an oval, and by corners that are pulled, typed and
   await page.keyboard.press('Shift+ArrowRight');
   await typed(cell(page, 'y of corner 1'), '+5');
   await page.locator('.bench-corner-new').first().press('Enter');
-  await kept(page);
-  const shape = (await keptQuestion(page, id)).zones[4]?.shape;
+  await saved(page);
+  const shape = (await storedQuestion(page, id)).zones[4]?.shape;
   expect(shape?.type === 'polygon' && shape.points.length).toBe(4);
   for (let i = 0; i < 4; i++) await undo(page).click();
-  await kept(page);
-  expect((await keptQuestion(page, id)).zones[4]?.shape).toEqual(zones[2]?.shape);
+  await saved(page);
+  expect((await storedQuestion(page, id)).zones[4]?.shape).toEqual(zones[2]?.shape);
 });
 
 test('things are selected by marquee, arranged, grouped, locked, veiled and reordered, one step each', async ({
@@ -81,8 +81,8 @@ test('things are selected by marquee, arranged, grouped, locked, veiled and reor
   await bed(page, 'Must stay moist').click({ modifiers: ['Shift'], position: { x: 120, y: 90 } });
   await typed(cell(page, 'width of Must stay moist'), '300');
   await page.getByRole('button', { name: 'Same width' }).click();
-  await kept(page);
-  const widths = (await keptQuestion(page, id)).zones.map(({ shape }) => (shape.type === 'rect' ? shape.w : 0));
+  await saved(page);
+  const widths = (await storedQuestion(page, id)).zones.map(({ shape }) => (shape.type === 'rect' ? shape.w : 0));
   expect(widths[0]).toBe(widths[1]);
   expect(widths[0]).toBeGreaterThan(0);
 
@@ -98,8 +98,11 @@ test('things are selected by marquee, arranged, grouped, locked, veiled and reor
   await expect(page.locator('[data-ref="item:gravel"]')).toBeHidden();
   await list.getByRole('button', { name: 'Gravel: out of sight' }).click();
   await list.getByRole('button', { name: 'Stands drying: one forward' }).click();
-  await kept(page);
-  expect((await keptQuestion(page, id)).zones.map(({ label }) => label)).toEqual(['Must stay moist', 'Stands drying']);
+  await saved(page);
+  expect((await storedQuestion(page, id)).zones.map(({ label }) => label)).toEqual([
+    'Must stay moist',
+    'Stands drying',
+  ]);
   await accessible(page);
 });
 
@@ -125,8 +128,8 @@ test('turned by the handle and by typing, duplicated in place and in a row, matc
   await typed(cell(page, 'x of Gravel'), '600');
   await tag(page, 'Gravel').click();
   await page.getByRole('button', { name: 'Outline as a zone' }).click();
-  await kept(page);
-  const riding = (await keptQuestion(page, id)).zones.at(-1);
+  await saved(page);
+  const riding = (await storedQuestion(page, id)).zones.at(-1);
   expect(riding).toMatchObject({ ridesOn: 'gravel', shape: { type: 'rect', x: 0, y: 0, w: 135, h: 49 } });
 });
 
@@ -143,8 +146,8 @@ test('what is copied is pasted into another question, with what the key says of 
   await page.keyboard.press('ControlOrMeta+v');
   await expect(page.getByRole('button', { name: 'Item Barley' })).toHaveCount(1);
   await expect(page.locator('[data-said]')).toHaveText('3 pasted');
-  await kept(page);
-  const question = await keptQuestion(page, id);
+  await saved(page);
+  const question = await storedQuestion(page, id);
   expect(question.key).toEqual([expect.objectContaining({ zone: 'dry', belongs: ['barley', 'poppy'] })]);
   // The clipboard holds the labels too, and lines of a text become items.
   await page.evaluate(() => navigator.clipboard.writeText('Teasel\nYarrow'));
@@ -234,8 +237,8 @@ test('nothing needs the mouse: a zone and an item are made, placed, named and wi
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
   await page.keyboard.press('Shift+ArrowDown');
-  await kept(page);
-  const question = await keptQuestion(page, id);
+  await saved(page);
+  const question = await storedQuestion(page, id);
   expect(question.key.find(({ zone }) => zone === 'zone-1')?.belongs).toEqual(['barley', 'acorn']);
   await page.getByRole('button', { name: 'Versions' }).focus();
   await page.keyboard.press('?');

@@ -1,4 +1,4 @@
-import { cell, kept, keptQuestion, openCopy, tag, typed } from './bench';
+import { cell, openCopy, saved, storedQuestion, tag, typed } from './bench';
 import { accessible, expect, test } from './support';
 
 test('the Ledger calculates, fills down, sorts and renames many; its selection and the scene’s are one', async ({
@@ -23,8 +23,8 @@ test('the Ledger calculates, fills down, sorts and renames many; its selection a
   await cell(page, 'family of Barley').press('Enter');
   await cell(page, 'family of Barley').focus();
   await page.getByRole('button', { name: 'Fill down: family' }).click();
-  await kept(page);
-  expect((await keptQuestion(page, id)).items.map(({ family }) => family).slice(0, 5)).toEqual([
+  await saved(page);
+  expect((await storedQuestion(page, id)).items.map(({ family }) => family).slice(0, 5)).toEqual([
     'seed',
     'seed',
     'seed',
@@ -36,8 +36,8 @@ test('the Ledger calculates, fills down, sorts and renames many; its selection a
   await page.getByLabel('Common beginning of the names').fill('Sachet ');
   await page.getByLabel('Counted from').fill('07');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
-  await kept(page);
-  expect((await keptQuestion(page, id)).items.map(({ label }) => label).slice(0, 5)).toEqual([
+  await saved(page);
+  expect((await storedQuestion(page, id)).items.map(({ label }) => label).slice(0, 5)).toEqual([
     'Sachet 07',
     'Sachet 08',
     'Sachet 09',
@@ -75,9 +75,9 @@ test('a block goes out to a spreadsheet and comes back in, as one step', async (
   await cell(page, 'Name of Stands drying').focus();
   await page.keyboard.press('ControlOrMeta+v');
   await expect(cell(page, 'width of Moist')).toHaveValue('420');
-  await kept(page);
+  await saved(page);
   expect(
-    (await keptQuestion(page, id)).zones.map(({ label, shape }) => [label, shape.type === 'rect' && shape.w]),
+    (await storedQuestion(page, id)).zones.map(({ label, shape }) => [label, shape.type === 'rect' && shape.w]),
   ).toEqual([
     ['Dry', 400],
     ['Moist', 420],

@@ -36,7 +36,7 @@ export async function pasted(page: Page, kind: string, text: string, title: stri
 
 /** Publishes what is at the Bench to the demo's course; gives the release. */
 export async function published(page: Page): Promise<string> {
-  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
   await press(page, 'Publish…');
   await page.getByRole('radio', { name: /Tarn Hollow induction/ }).check();
   await press(page, 'Release now');

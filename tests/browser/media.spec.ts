@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { cell, kept, keptQuestion, openCopy, tag, typed } from './bench';
+import { cell, openCopy, saved, storedQuestion, tag, typed } from './bench';
 import { dropFiles, pasted, published, station } from './making';
 import { press, signedIn, sitDown } from './player';
 import { accessible, expect, signIn, test } from './support';
@@ -26,8 +26,8 @@ test('a picture is dropped on the scene, made light, described, and worn by an i
   await page.getByRole('button', { name: 'Picture: choose' }).click();
   await page.getByRole('dialog', { name: 'A picture' }).getByRole('button', { name: 'cold-room', exact: true }).click();
   await expect(tag(page, 'Barley').locator('img')).toBeVisible();
-  await kept(page);
-  const question = await keptQuestion(page, id);
+  await saved(page);
+  const question = await storedQuestion(page, id);
   expect(question.media).toEqual({
     'cold-room': expect.objectContaining({
       kind: 'picture',
@@ -74,8 +74,8 @@ test('media are their teacher’s alone, and nothing in them runs', async ({ pag
     },
   ]);
   await expect(page.locator('[data-ref^="fixture:"] img')).toBeVisible();
-  await kept(page);
-  const hash = (await keptQuestion(page, id)).media.bean?.hash;
+  await saved(page);
+  const hash = (await storedQuestion(page, id)).media.bean?.hash;
   const mine = await page.request.get(`/media/${hash}`);
   expect(mine.status()).toBe(200);
   expect(mine.headers()).toMatchObject({

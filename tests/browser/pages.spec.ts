@@ -39,7 +39,7 @@ test('every page asks who one is, and what one may', async ({ page, context }) =
   await accessible(page);
   expect((await page.goto('/nowhere'))?.status()).toBe(404);
   await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
-  await page.getByRole('link', { name: 'Go to your releases' }).click();
+  await page.getByRole('link', { name: 'Go to your assignments' }).click();
   await expect(page).toHaveURL(/\/sit$/);
 
   for (const [method, path, data] of [

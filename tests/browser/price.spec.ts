@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
-import { cell, kept, keptQuestion, onScene, openNew, station } from './bench';
+import { cell, onScene, openNew, saved, station, storedQuestion } from './bench';
 import { centre, expect, test } from './support';
 
 /** What a hand's work costs, in seconds. */
@@ -58,8 +58,8 @@ test('a question of six items and two groups, from nothing, for at most 60 s', a
   const at = (item: string, zone: string) => centre(page.getByRole('checkbox', { name: `${item} belongs in ${zone}` }));
   await hand.drag(await at('Barley', 'Dry'), await at('Onion', 'Dry'));
   await hand.drag(await at('Acorn', 'Moist'), await at('Oak', 'Moist'));
-  await kept(page);
-  const { title, key } = await keptQuestion(page, id);
+  await saved(page);
+  const { title, key } = await storedQuestion(page, id);
   expect([title, key.map(({ belongs }) => belongs?.length)]).toEqual(['Dry or moist?', [3, 3]]);
   await station(page, /^Proof/).click();
   await expect(page.getByText('can be solved').locator('..')).toContainText('yes');
@@ -111,8 +111,8 @@ test('a picture with twelve labels, from nothing, for at most 240 s', async ({ p
   await hand.press(station(page, /^Key/));
   for (const [i, part] of parts.entries())
     await hand.press(page.getByRole('checkbox', { name: `${part} belongs in Zone ${i + 1}`, exact: true }));
-  await kept(page);
-  expect((await keptQuestion(page, id)).key.map(({ belongs }) => belongs?.length)).toEqual(Array(12).fill(1));
+  await saved(page);
+  expect((await storedQuestion(page, id)).key.map(({ belongs }) => belongs?.length)).toEqual(Array(12).fill(1));
   console.log(`The price of a picture with twelve labels: ${hand.seconds().toFixed(1)} s`);
   expect(hand.seconds()).toBeLessThanOrEqual(240);
 });

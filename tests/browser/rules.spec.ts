@@ -117,7 +117,7 @@ for (const { name, move, list = false, options } of HANDS)
     if (list) await expect(page.getByRole('region', { name: 'Bin' })).toContainText('Gravel is no chaff.');
     else await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, in Bin, wrong. Gravel is no chaff.');
     await accessible(page);
-    await press(page, 'Go on');
+    await press(page, 'Try again');
     await at('Gravel', 'Not placed');
     await move(page, 'Chaff', 'Bin');
     await press(page, 'Check');

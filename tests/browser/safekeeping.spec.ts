@@ -139,7 +139,7 @@ test('a learner’s data: the learner has them as a file, the teacher too, and t
   await expect(dialog.getByRole('alert')).toHaveText(`That is not ${name}.`);
   await dialog.getByLabel(`To erase it, type ${name}`).fill(name);
   await dialog.getByRole('button', { name: 'Erase it for good' }).click();
-  await expect(page.getByText('All that was kept of Bryn Tarr is erased, and the account with it.')).toBeVisible();
+  await expect(page.getByText('All data of Bryn Tarr is erased, and the account with it.')).toBeVisible();
   await expect(page.getByText('Nobody is called that.')).toBeVisible();
   expect(said).toEqual([]);
   // The page that is still open does not go on.

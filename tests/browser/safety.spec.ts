@@ -57,7 +57,7 @@ test('the line drops in the middle of a drag: the page says so, goes on, and sen
   await context.setOffline(true);
   await page.mouse.move(to.x, to.y, { steps: 5 });
   await page.mouse.up();
-  await expect(page.getByText('The line is down. Go on')).toBeVisible();
+  await expect(page.getByText('You are offline. Carry on')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Check' })).toBeDisabled();
   // What only the server can judge waits; everything else goes on.
   await byMouse(page, 'Gravel', 'Sieve');

@@ -26,7 +26,7 @@ async function author(page: Page, hand: Hand, title: string): Promise<string> {
   await hand.type(page.getByLabel('Prompt', { exact: true }), 'Move each seed to where it may be stored.');
   await hand.type(page.getByLabel('Maximum mark'), '6');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
   await accessible(page);
   await hand.press(page.getByRole('button', { name: 'Publish…' }));
   await hand.choose(page.getByRole('radio', { name: /Tarn Hollow induction/ }));
@@ -78,7 +78,7 @@ for (const [way, username, handOf, options, kind] of WAYS)
     await learner.reload();
     await expect(learner.getByText('One is in a wrong place. Mark 4 of 6')).toBeVisible();
     await ready(learner);
-    await hand.press(learner.getByRole('button', { name: 'Go on' }));
+    await hand.press(learner.getByRole('button', { name: 'Try again' }));
     await expect(learner.getByRole('button', { name: 'Acorn, not placed' })).toBeVisible();
     await hand.move(item(learner, 'Acorn'), zone(learner, 'Must stay moist'), ['ArrowRight', 'ArrowRight']);
     await hand.press(learner.getByRole('button', { name: 'Check' }));
@@ -86,7 +86,7 @@ for (const [way, username, handOf, options, kind] of WAYS)
     await hand.press(learner.getByRole('button', { name: 'Finish' }));
     await expect(learner.getByText('6 of 6 marks')).toBeVisible();
     await accessible(learner);
-    await hand.press(learner.getByRole('link', { name: 'Back to your releases' }));
+    await hand.press(learner.getByRole('link', { name: 'Back to your assignments' }));
     await expect(learner.getByRole('row', { name: new RegExp(title) })).toContainText('finished');
     expect(sent).toEqual([kind, kind, kind, 'check', kind, 'check']);
 

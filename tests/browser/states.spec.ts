@@ -155,7 +155,7 @@ test('judged as it lands: at once, with its words, a wrong one a try, and home w
   await page.reload();
   await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, in Moist, wrong');
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-  await press(page, 'Go on');
+  await press(page, 'Try again');
   await byKeys(page, 'Acorn', 'Moist');
   // Two tries went before, each a quarter of four.
   await expect(page.getByText('All of it is right. Mark 2 of 4')).toBeVisible();
@@ -188,7 +188,7 @@ for (const [afterMiss, there] of [
     await expect(page.getByText('One is in a wrong place. Mark 2 of 4')).toBeVisible();
     await press(page, 'Help me');
     await expect(page.getByText('Grains ripen dry.')).toBeVisible();
-    if (afterMiss !== 'leave') await press(page, 'Go on');
+    if (afterMiss !== 'leave') await press(page, 'Try again');
     for (const [i, label] of ['Barley', 'Gravel'].entries())
       await expect(tag(page, label)).toHaveAccessibleName(`${label}, ${there[i]}`);
     await byMouse(page, 'Acorn', 'Moist');

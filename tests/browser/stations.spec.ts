@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { bed, cell, kept, keptQuestion, openCopy, station, tag, typed } from './bench';
+import { bed, cell, openCopy, saved, station, storedQuestion, tag, typed } from './bench';
 import { accessible, centre, DEMO, expect, test } from './support';
 
 test('Measures: what does not fit is seen and made to fit; items as wide as the zone', async ({ page }) => {
@@ -10,8 +10,8 @@ test('Measures: what does not fit is seen and made to fit; items as wide as the 
   await page.getByRole('button', { name: 'Make it hold them' }).click();
   await expect(page.getByText(/needs 4 · room for [4-9]/)).toBeVisible();
   await page.getByRole('button', { name: 'Make its items as wide as it is' }).click();
-  await kept(page);
-  const question = await keptQuestion(page, id);
+  await saved(page);
+  const question = await storedQuestion(page, id);
   expect(
     question.items.filter(({ id: item }) => question.key[0]?.belongs?.includes(item)).map(({ size }) => size.w),
   ).toEqual([396, 396, 396, 396]);
@@ -46,17 +46,17 @@ test('Key: cells are painted, needs and values set, the rest belongs nowhere; gh
   await expect(page.getByRole('row', { name: /^needs/ })).toContainText('3');
   await page.getByRole('radio', { name: 'all in order' }).check({ force: true });
   await page.getByRole('button', { name: 'Onion: earlier' }).click();
-  await kept(page);
-  expect((await keptQuestion(page, id)).key[0]).toMatchObject({
+  await saved(page);
+  expect((await storedQuestion(page, id)).key[0]).toMatchObject({
     sequence: true,
     belongs: ['barley', 'poppy', 'onion', 'field-pea'],
   });
-  expect((await keptQuestion(page, id)).items[0]?.value).toBe(2.5);
+  expect((await storedQuestion(page, id)).items[0]?.value).toBe(2.5);
 
   await tag(page, 'Acorn').click();
   await page.getByRole('button', { name: 'All but the selected do' }).click();
-  await kept(page);
-  expect((await keptQuestion(page, id)).key.map(({ zone, belongs }) => [zone, belongs])).toEqual([
+  await saved(page);
+  expect((await storedQuestion(page, id)).key.map(({ zone, belongs }) => [zone, belongs])).toEqual([
     ['moist', ['acorn']],
     ['dry', []],
   ]);
@@ -81,8 +81,8 @@ test('Behaviour: the threshold is seen on the scene, a lid, what may be moved ag
   await page.getByRole('radio', { name: 'as each item lands' }).check({ force: true });
   await tag(page, 'Gravel').click();
   await page.getByRole('radio', { name: 'stays', exact: true }).check({ force: true });
-  await kept(page);
-  const question = await keptQuestion(page, id);
+  await saved(page);
+  const question = await storedQuestion(page, id);
   expect(question.zones[1]).toMatchObject({
     reach: { rule: 'share', share: 0.6 },
     lid: { label: 'Cold store', startsOpen: false },
@@ -118,8 +118,8 @@ test('Looks: worn by picking, changed for all who wear them, hard to read said a
     .click();
   await page.getByRole('radio', { name: 'shrink away' }).check({ force: true });
   await page.getByRole('checkbox', { name: 'Put away when taken' }).check();
-  await kept(page);
-  expect(Object.values((await keptQuestion(page, id)).looks)).toEqual([
+  await saved(page);
+  expect(Object.values((await storedQuestion(page, id)).looks)).toEqual([
     expect.objectContaining({
       of: 'item',
       putAway: true,
@@ -148,8 +148,8 @@ test('Words & marks: feedback by the cell, hints, buttons, and what five typical
   await page.getByRole('radio', { name: 'after every check' }).check({ force: true });
   await page.getByText('Words on the buttons').click();
   await typed(cell(page, 'Words on the button: Check'), 'Store them');
-  await kept(page);
-  const question = await keptQuestion(page, id);
+  await saved(page);
+  const question = await storedQuestion(page, id);
   const words = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
   expect(question.feedback.right).toMatchObject(words('Every one of them keeps.'));
   expect(question.key[0]?.says?.items).toMatchObject({ gravel: words('Gravel is no seed.') });
@@ -218,7 +218,7 @@ test('Rehearse plays the question as a learner has it, filled in at a press, at 
 test('versions are looked at, compared and brought back', async ({ page }) => {
   const id = await openCopy(page);
   await typed(cell(page, 'Name of Must stay moist'), 'Moist');
-  await kept(page);
+  await saved(page);
   await page.getByRole('button', { name: 'Versions' }).click();
   const dialog = page.getByRole('dialog', { name: 'Versions' });
   await dialog.getByRole('button', { name: /as it was made/ }).click();
@@ -227,8 +227,8 @@ test('versions are looked at, compared and brought back', async ({ page }) => {
   await accessible(page);
   await dialog.getByRole('button', { name: 'Bring it back' }).click();
   await expect(cell(page, 'Name of Must stay moist')).toBeVisible();
-  await kept(page);
-  expect((await keptQuestion(page, id)).zones[1]?.label).toBe('Must stay moist');
+  await saved(page);
+  expect((await storedQuestion(page, id)).zones[1]?.label).toBe('Must stay moist');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(cell(page, 'Name of Moist')).toBeVisible();
   expect((await page.request.get(`/api/questions/${randomUUID()}/versions`)).status()).toBe(404);

@@ -9,7 +9,7 @@ test('the Vault: shelves in shelves, tags, search in titles and words, and the b
   const page = await teacher.newPage();
   const name = `Seeds of ${Date.now() % 1e6}`;
   await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nQuillwort\tMoist', name);
-  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
   await open(page, '/vault');
   const shelves = page.getByRole('navigation', { name: 'Shelves' });
   const shelf = (title: string) => shelves.getByRole('button', { name: new RegExp(`^${title}`) });
@@ -115,7 +115,7 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
   const page = await owner.newPage();
   const name = `Shared ${Date.now() % 1e6}`;
   await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nElder\tMoist', name);
-  await expect(page.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
   await open(page, '/vault');
   await press(page, 'New shelf');
   await page.getByLabel('Name of the shelf').fill(name);
@@ -161,7 +161,7 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
   await other.getByLabel('Add items').fill('Fern');
   await press(other, 'Add them');
   await expect(other.getByText('4 items · 2 zones')).toBeVisible();
-  await expect(other.getByText(/^kept \d\d:\d\d$/)).toBeVisible();
+  await expect(other.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
 
   const id = other.url().split('/').at(-1) ?? '';
   const set = crypto.randomUUID();

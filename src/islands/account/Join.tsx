@@ -29,7 +29,7 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
       <div role="status">
         <p className="text-lg">You are in “{joined}” now.</p>
         <a className="btn btn-primary mt-4" href={signedIn ? '/sit' : '/sign-in?to=/sit'}>
-          {signedIn ? 'To your releases' : 'Sign in'}
+          {signedIn ? 'To your assignments' : 'Sign in'}
         </a>
       </div>
     );

@@ -64,7 +64,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
       )}
       {goes && !showsModel && (
         <button type="button" className="btn btn-primary btn-lg" onClick={goOn}>
-          Go on
+          Try again
         </button>
       )}
       {!ended && !showsModel && (

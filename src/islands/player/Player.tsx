@@ -74,7 +74,7 @@ function Header({
         <span className="grow" />
         {children}
         <a className="link-brass" href="/sit">
-          All releases
+          All assignments
         </a>
       </div>
     </header>

@@ -70,7 +70,7 @@ export async function backUp(
 ): Promise<Manifest> {
   const source = fileOf(databaseUrl);
   if (!(await exists(source))) throw new BackupProblem(`There is no database at ${source}.`);
-  if (await exists(to)) throw new BackupProblem(`${to} is enrolled already.`);
+  if (await exists(to)) throw new BackupProblem(`${to} is there already.`);
   // Whole or not at all: under another name first.
   const part = `${to}.part`;
   await rm(part, { recursive: true, force: true });

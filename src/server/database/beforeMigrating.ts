@@ -22,7 +22,7 @@ async function firstPending(db: Database, migrationsFolder: string): Promise<str
 
 /**
  * Copies a database file before migrations change its tables, to `FILE.before-TAG` beside it, where `TAG` names the
- * first of them. A copy that is enrolled already is from the same state, and stays. `makePrivate` makes a file that nobody
+ * first of them. A copy that is there already is from the same state, and stays. `makePrivate` makes a file that nobody
  * else may read.
  */
 export async function copyBeforeMigrating(

@@ -43,7 +43,7 @@ export function roomOf({ scene, tray }: Question): Box {
 const MARGIN = 28;
 
 /**
- * A box of the size wanted, in the middle of the room, stepped down while something of the same place is enrolled already.
+ * A box of the size wanted, in the middle of the room, moved down a step while something is there already.
  */
 export function placeFor(question: Question, size: { w: number; h: number }): Box {
   const room = roomOf(question);

@@ -46,7 +46,7 @@ export function BeforeIt({
           </button>
         )}
         <a className="btn btn-edge btn-lg" href="/sit">
-          Back to your releases
+          Back to your assignments
         </a>
       </div>
     </main>

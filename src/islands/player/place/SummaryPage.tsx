@@ -95,7 +95,7 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
       {another && <p className="mt-6">You may try again. {COUNTS[counts]}</p>}
       <div className="flex flex-wrap gap-3 mt-4">
         <a className="btn btn-primary" href="/sit">
-          Back to your releases
+          Back to your assignments
         </a>
         {another && (
           <button type="button" className="btn btn-edge" onClick={() => void again()}>

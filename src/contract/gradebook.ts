@@ -48,7 +48,7 @@ export interface GradesSought {
   readonly sort?: GradeSort;
 }
 
-/** `above`: more than there is to be had is meant. */
+/** `above`: the mark may exceed the maximum. */
 export interface HandMark {
   readonly points: number;
   readonly reason: string;

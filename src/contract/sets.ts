@@ -14,7 +14,7 @@ export interface SourceContent {
   readonly text: string;
   readonly medium: { readonly hash: string; readonly kind: MediumKind; readonly description: string } | null;
   readonly captions: string;
-  /** Of a film that lies elsewhere. */
+  /** For a film at another address. */
   readonly address?: string | undefined;
 }
 

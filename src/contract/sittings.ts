@@ -32,7 +32,7 @@ export interface SourceView {
   text: Rich | null;
   medium: { kind: MediumKind; description: string } | null;
   captioned: boolean;
-  /** Of a film that lies elsewhere. */
+  /** For a film at another address. */
   address: string | null;
 }
 

@@ -29,7 +29,7 @@ export async function makeApp(config: Config): Promise<App> {
   };
 }
 
-// Kept on globalThis: the development server loads this module again after each edit, and each time would open another
+// Held on globalThis: the development server reloads this module after each edit, and each reload would open another
 // connection.
 const shared = globalThis as unknown as { vaultDrop?: Promise<App> };
 
@@ -41,7 +41,7 @@ async function startApp(): Promise<App> {
   return { ...serving, jobs: startJobs(serving) };
 }
 
-/** This process's one application. A failed start is tried again by whoever asks next. */
+/** The application of this process. After a failed start, the next request tries again. */
 export function theApp(): Promise<App> {
   shared.vaultDrop ??= startApp().catch((error: unknown) => {
     delete shared.vaultDrop;

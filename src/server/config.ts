@@ -14,11 +14,11 @@ import {
 import { dirname, join, resolve } from 'node:path';
 
 export interface Config {
-  /** Where data and media are kept. */
+  /** The folder of the database and the media. */
   readonly data: string;
   readonly databaseUrl: string;
   readonly databaseAuthToken: string | undefined;
-  /** The address people use; null: whatever loopback name or IP address they came by. */
+  /** The public address; null: any loopback name or IP address that a request came by. */
   readonly publicUrl: URL | null;
   readonly secret: string;
   /** The demo shows its accounts on the sign-in page. */
@@ -27,7 +27,7 @@ export interface Config {
   readonly logLevel: string;
   /** How many bytes of media one teacher may have. */
   readonly mediaQuota: number;
-  /** How long things are kept, in days; null: until somebody deletes them. */
+  /** Retention, in days; null: until somebody deletes them. */
   readonly keep: {
     readonly binDays: number | null;
     readonly logDays: number | null;
@@ -36,13 +36,15 @@ export interface Config {
   readonly root: string;
 }
 
-/** What keeps the application from starting, in a sentence for whoever started it. */
+/** Why the application cannot start, as a sentence for the person who started it. */
 export class StartProblem extends Error {}
 
-/** Where a restore puts what it is going to put in place: there only while it runs, or after it was interrupted. */
+/** The folder of a restore in progress: it exists only while a restore runs, or after one was interrupted. */
 export const RESTORING = 'restoring';
 
-/** Reads the configuration from the environment; a value that makes no sense stops the start with a sentence. */
+/**
+ * Reads the configuration from the environment. Throws a StartProblem with a sentence for a value that makes no sense.
+ */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const root = env.VAULT_DROP_ROOT ?? process.cwd();
   const data = resolve(root, env.VAULT_DROP_DATA ?? 'data');
@@ -54,7 +56,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   return settings(env, root, data);
 }
 
-/** The same where a restore may have been interrupted, for the command that deals with it. */
+/** The same, for the command that finishes or undoes an interrupted restore. */
 export function readConfigForRestore(env: NodeJS.ProcessEnv): Pick<Config, 'data' | 'databaseUrl'> {
   const data = resolve(env.VAULT_DROP_ROOT ?? process.cwd(), env.VAULT_DROP_DATA ?? 'data');
   makeFolder(data);
@@ -108,8 +110,8 @@ function secretIn(env: NodeJS.ProcessEnv, data: string): string {
 }
 
 /**
- * The sign-in secret: made at the first start, whole or not at all, readable by the owner alone; whoever starts second
- * reads what the first has written.
+ * The sign-in secret. It is created at the first start, readable by the owner alone; of two processes that start at
+ * once, the second reads what the first has written.
  */
 function storedSecret(file: string): string {
   if (!existsSync(file)) {
@@ -127,8 +129,8 @@ function storedSecret(file: string): string {
 }
 
 /**
- * Makes a folder that only its owner may look into, part by part: Node's own way of making all of them at once does not
- * end where the system refuses one oddly.
+ * Makes a folder that only its owner may read, one level at a time: Node's recursive mkdir can loop for ever when the
+ * system refuses a path with an unusual error.
  */
 function makeFolder(path: string): void {
   try {

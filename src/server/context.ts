@@ -14,20 +14,20 @@ export interface Person {
   readonly twoFactor?: boolean | undefined;
 }
 
-/** What every server function is given first: where things are kept and what time it is. */
+/** The first argument of every server function: the stores and the clock. */
 export interface Context {
   readonly db: Database;
   readonly files: MediaFiles;
   readonly work: WorkPool;
   readonly config: Config;
   readonly now: () => Date;
-  /** A clock that goes on evenly, whatever the machine's is set to, in milliseconds; left out: as `now`. */
+  /** A steady clock that setting the machine's clock does not change, in milliseconds; left out: `now`. */
   readonly steady?: (() => number) | undefined;
   /** Where a request came from. */
   readonly address?: string | undefined;
 }
 
-/** The same, with who is asking. */
+/** The context with the person who asks. */
 export interface As<Who extends Person = Person> extends Context {
   readonly person: Who;
 }

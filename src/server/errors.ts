@@ -1,6 +1,6 @@
 import type { Problem } from '../core';
 
-/** The one closed table of what can go wrong: its HTTP status and its words (what happened, and what to do). */
+/** Every expected error: its HTTP status, what happened, and the next step. */
 export const errors = {
   badRequest: [400, 'That request could not be read', 'Go back and try again.'],
   notSignedIn: [401, 'You are not signed in', 'Sign in, then come back to this page.'],
@@ -56,9 +56,7 @@ export const errors = {
 export type ErrorCode = keyof typeof errors;
 export const statusOf = (code: ErrorCode) => errors[code][0];
 
-/**
- * What is expected to go wrong is a value. `detail` goes to the client with it: only what the person asking may see.
- */
+/** Expected errors are values. `detail` is sent to the client: it holds only what the person who asks may see. */
 export interface Failure {
   readonly ok: false;
   readonly code: ErrorCode;

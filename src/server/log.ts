@@ -1,13 +1,16 @@
 import pino from 'pino';
 
-/** Of a statement that failed its first words: its values are what people sent, tokens and addresses among them. */
+/**
+ * Of a failed statement only the first words are logged: its values are what people sent, tokens and addresses among
+ * them.
+ */
 const MAX_STATEMENT = 200;
 const shortened = (text: string): string => {
   const [statement = ''] = text.split('\nparams: ');
   return statement.length > MAX_STATEMENT ? `${statement.slice(0, MAX_STATEMENT)}…` : statement;
 };
 
-/** An error for the log: its kind, its words and its stack, and what caused it; nothing else that may hang on it. */
+/** An error for the log: its class, message, stack and cause, and nothing else that may be attached to it. */
 export function errorForLog(error: unknown): unknown {
   if (!(error instanceof Error)) return { message: shortened(String(error)) };
   const { code } = error as { code?: unknown };
@@ -24,8 +27,8 @@ export function errorForLog(error: unknown): unknown {
 const SECRET = ['password', 'cookie', 'token', 'params'];
 
 /**
- * Structured logs, a JSON line each, on standard error: standard output belongs to whoever started the program.
- * Passwords, cookies and the values of statements never reach it.
+ * Structured logs on standard error, one JSON line each: standard output belongs to whoever started the program.
+ * Passwords, cookies and values of statements are never logged.
  */
 export const log = pino(
   {

@@ -6,12 +6,12 @@ import { canWrite } from './database/open';
 import { log } from './log';
 import { incomingFolder } from './media/incoming';
 
-/** Can the application store what it is sent: a row in the database, and a file among the media? */
+/** True if the application can write: a row to the database and a file to the media. */
 export async function canStore({ db, config }: Pick<Context, 'db' | 'config'>): Promise<boolean> {
   return (await canWrite(db)) && canWriteFile(incomingFolder(config));
 }
 
-/** How long things are kept, in days; null: until somebody deletes them. */
+/** Retention, in days; null: until somebody deletes them. */
 export const retention = ({ config }: Pick<Context, 'config'>): Context['config']['keep'] => config.keep;
 
 async function canWriteFile(folder: string): Promise<boolean> {
@@ -27,7 +27,10 @@ async function canWriteFile(folder: string): Promise<boolean> {
   }
 }
 
-/** Is an error the storage's: a full disk, a locked or unreadable database, a folder that cannot be written? */
+/**
+ * True if an error comes from the storage: a full disk, a locked or unreadable database, a folder without write
+ * permission.
+ */
 export function isOfStorage(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const { code = '', cause } = error as { code?: unknown; cause?: unknown };

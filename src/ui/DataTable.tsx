@@ -24,7 +24,7 @@ interface Props<Row extends RowData> {
   rowKey: (row: Row) => string;
 }
 
-/** A table people compare numbers in: one row a thing, sorted by a press on a heading. */
+/** A sortable table of numbers, one row for each thing. */
 export function DataTable<Row extends RowData>({
   rows,
   columns,

@@ -17,7 +17,7 @@ export function Dialog({
   useEffect(() => {
     const shown = dialog.current;
     shown?.showModal();
-    // The browser puts the focus on the first thing that takes it; this is the one it is for.
+    // The browser focuses the first focusable element; this is the right one.
     shown?.querySelector<HTMLElement>('[data-autofocus]')?.focus();
     return () => shown?.close();
   }, []);

@@ -2,7 +2,7 @@ import { type ComponentProps, useId } from 'react';
 
 type Props = ComponentProps<'input'> & { label: string; hint?: string | undefined; problem?: string | undefined };
 
-/** A labelled input with its hint and what is wrong with it. */
+/** A labelled input with its hint and its problem. */
 export function Field({ label, hint, problem, className = '', ...input }: Props) {
   const id = useId();
   const described = [hint ? `${id}-hint` : '', problem ? `${id}-problem` : ''].filter(Boolean).join(' ');

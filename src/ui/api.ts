@@ -9,7 +9,7 @@ import type {
   Wire,
 } from '../contract';
 
-/** What an endpoint answered when it could not do what was asked; `code` "offline" when nothing answered at all. */
+/** An endpoint's error; `code` is "offline" if there was no answer. */
 export interface ApiError {
   readonly code: string;
   readonly message: string;
@@ -30,19 +30,17 @@ const UNREADABLE: ApiError = {
   nextStep: 'Try again in a moment.',
 };
 
-/**
- * The parameters of the path by their names, and the body (or the file) and the query where the operation takes any.
- */
+/** The path parameters by name, and the body (or file) and query if the operation has them. */
 export type Asking<Name extends OperationName> = ParametersFor<Name> &
   (SentBodyFor<Name> extends null ? unknown : { readonly body: SentBodyFor<Name> }) &
   (TakesFile<Name> extends true ? { readonly file: Blob } : unknown) &
   (QueryFor<Name> extends null ? unknown : { readonly query?: Partial<QueryFor<Name>> });
 
-/** Left out where nothing has to be said. */
+/** Optional if the operation takes nothing. */
 type Rest<Name extends OperationName> =
   Record<never, never> extends Asking<Name> ? [asking?: Asking<Name>] : [asking: Asking<Name>];
 
-/** What an operation answers with, as it comes over the network. */
+/** The answer of an operation, as it arrives over the network. */
 export type Answer<Name extends OperationName> = Wire<AnswerFor<Name>>;
 
 /** The address of an operation, its parameters put in; empty query parameters are left out. */
@@ -58,7 +56,7 @@ export function addressOf<Name extends OperationName>(name: Name, ...[asking]: R
   return query === '' ? path : `${path}?${query}`;
 }
 
-/** Asks an endpoint. Never throws: a line that is down is an answer too. */
+/** Calls an endpoint. Never throws: being offline is an answer too. */
 export async function api<Name extends OperationName>(
   name: Name,
   ...rest: Rest<Name>
@@ -73,7 +71,7 @@ export async function api<Name extends OperationName>(
     return { ok: false, error: OFFLINE };
   }
   try {
-    // Its type is the operation's by contract, which the server is held to.
+    // The contract gives the type, and the server is checked against the contract.
     return (await response.json()) as ApiResult<Answer<Name>>;
   } catch {
     return { ok: false, error: response.status >= 502 ? OFFLINE : UNREADABLE };
@@ -81,8 +79,8 @@ export async function api<Name extends OperationName>(
 }
 
 /**
- * What somebody else wrote meanwhile, where a write was refused for it (`changedMeanwhile`); else null. Its content is
- * of the kind that was to be written.
+ * The other person's version, if a write was refused because of it (`changedMeanwhile`); else null. It has the type of
+ * what was to be written.
  */
 export const conflictIn = <Content>({ code, detail }: ApiError): Revised<Content> | null =>
   code === 'changedMeanwhile' ? (detail as Revised<Content>) : null;
@@ -96,7 +94,7 @@ function contentOf(
   return body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
 }
 
-/** What was answered, made into something else; what went wrong stays. */
+/** Maps the value of an answer; errors stay as they are. */
 export const mapped = <From, To>(answer: ApiResult<From>, to: (value: From) => To): ApiResult<To> =>
   answer.ok ? { ok: true, value: to(answer.value) } : answer;
 

@@ -1,2 +1,2 @@
-/** A mark as it is shown: two decimals at most. What it counts is kept as it is. */
+/** A mark for display: at most two decimals. Stored marks are not rounded. */
 export const shownMark = (mark: number): number => Math.round(mark * 100) / 100;

@@ -4,15 +4,14 @@ import type { ObjectSchema } from 'yup';
 import type { ApiError } from './api';
 
 /**
- * A form over a schema of the contract: what the server would refuse is said at its field before it is sent. `refused`
- * says at their fields what it refuses all the same, and the rest at the root.
+ * A form with a schema of the contract: problems are shown at their fields before anything is sent. `refused` shows the
+ * server's problems at their fields, and the rest at the root.
  */
 export function useRequestForm<Values extends FieldValues>(
   schema: ObjectSchema<Values>,
   defaultValues: NoInfer<DefaultValues<Values>>,
 ) {
-  // The resolver's types tell apart what is typed and what it is read as; the schemas of the contract turn nothing into
-  // another type.
+  // The resolver's types separate input and output; the schemas of the contract convert nothing.
   const resolver = yupResolver(schema as ObjectSchema<FieldValues>) as unknown as Resolver<Values>;
   const form = useForm<Values>({ resolver, defaultValues });
   const refused = ({ message, nextStep, problems = [] }: ApiError) => {

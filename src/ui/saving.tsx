@@ -8,7 +8,7 @@ import { Dialog } from './Dialog';
 interface Options<Content> {
   readonly first: Revised<Content>;
   readonly write: (content: Content, from: number) => Promise<ApiResult<Revised<Content>>>;
-  /** Where a collision is, and what stands there, in words. */
+  /** A collision in words: where it is, and the values. */
   readonly inWords: (collision: Collision) => {
     readonly where: string;
     readonly mine: string;
@@ -19,9 +19,9 @@ interface Options<Content> {
 type Choices = ReadonlyMap<Collision, 'mine' | 'theirs'>;
 
 /**
- * Saves something whole on the revision it came from. Where somebody else has saved it meanwhile, what does not collide
- * is merged and saved; what does is asked for, place by place. `save` says what is saved then; null: nothing, and
- * `problem` says why.
+ * Saves something whole with the revision it came from. If somebody else has saved it meanwhile, changes that do not
+ * collide are merged and saved; for the others the person is asked, one by one. `save` returns what is saved; null:
+ * nothing, and `problem` says why.
  */
 export function useSaving<Content>({ first, write, inWords }: Options<Content>) {
   const [saved, setSaved] = useState(first);
@@ -32,7 +32,7 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
   } | null>(null);
   const base = useRef(first);
 
-  /** Changes go out one after another: each on the revision that the one before led to. */
+  /** Changes are sent one after another, each with the revision of the one before. */
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const save = (content: Content): Promise<Content | null> => {
     const mine = line.current.then(() => saveNow(content));
@@ -82,7 +82,7 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
   const dialog = asking && (
     <CollisionDialog collisions={asking.collisions} inWords={inWords} onAnswer={asking.answer} />
   );
-  /** What is edited from here on is edited on another revision. */
+  /** Later edits are made on the new revision. */
   const adopt = (now: Revised<Content>) => {
     base.current = now;
     setSaved(now);
@@ -96,7 +96,7 @@ interface DialogProps {
   onAnswer: (choices: Choices | null) => void;
 }
 
-/** What two people changed, each in their own way: which of the two is it to be? */
+/** The dialog for collisions: which of two people's changes to save. */
 function CollisionDialog({ collisions, inWords, onAnswer }: DialogProps): ReactNode {
   const [choices, setChoices] = useState<Choices>(new Map(collisions.map((one) => [one, 'mine'] as const)));
   return (

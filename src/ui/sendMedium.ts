@@ -2,8 +2,8 @@ import type { StoredMedium } from '../contract';
 import { api } from './api';
 
 /**
- * Keeps a file among the teacher's media; else says in a sentence why not. Pictures are made no larger than is needed
- * to show them beside a question.
+ * Stores a file among the teacher's media; else returns the reason. Pictures are scaled down to the size needed beside
+ * a question.
  */
 export async function sendMedium(file: File): Promise<StoredMedium | string> {
   const result = await api('POST /api/media', { file, query: { name: file.name || 'file', width: 1280, height: 960 } });

@@ -3,8 +3,8 @@ import { NO_ZONE, ZONE_COOKIE } from './zone';
 const YEAR_SECONDS = 365 * 24 * 3600;
 
 /**
- * FeedbackLevel the server the browser's zone. A page that says times in another one is asked for again: once, since the cookie
- * is there then.
+ * Tells the server the browser's time zone. A page drawn in another zone is loaded again: once, because the cookie is
+ * there then.
  */
 export function tellZone(): void {
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone || NO_ZONE;

@@ -4,7 +4,7 @@ import { zone } from './zone';
 
 const here = () => ({ in: tz(zone()) });
 
-/** A moment as people say it, in the reader's zone: the time today, the day before that. */
+/** A time in the reader's zone, as people say it: today's time, or the day with it. */
 export const moment = (at: Date): string =>
   isSameDay(at, new Date(), here()) ? clock(at) : format(at, 'd MMM yyyy, HH:mm', here());
 export const ago = (at: Date): string => formatDistanceToNow(at, { addSuffix: true });

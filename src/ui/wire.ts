@@ -1,6 +1,6 @@
 import type { JsonText, Wire } from '../contract';
 
-/** A value as JSON has it, for what a page hands to its islands. */
+/** A value as JSON values, for the props of an island. */
 export function toWire<Value>(value: Value): Wire<Value> {
   const made = (part: unknown): unknown => {
     if (part instanceof Date) return part.toISOString();
@@ -11,6 +11,6 @@ export function toWire<Value>(value: Value): Wire<Value> {
   return made(value) as Wire<Value>;
 }
 
-/** The same as one text, which a page writes in far less time than a value in many parts. */
+/** A value as one JSON text, which a page writes much faster than a value with many parts. */
 export const toJson = <Value>(value: Value): JsonText<Value> => JSON.stringify(value);
 export const fromJson = <Value>(text: JsonText<Value>): Wire<Value> => JSON.parse(text) as Wire<Value>;

@@ -1,15 +1,14 @@
 /**
- * The reader's time zone: of their browser, which tells it by a cookie, so that a page drawn on the server says the
- * same as one drawn here.
+ * The reader's time zone, from the browser by a cookie, so that the server's page shows the same times as the browser.
  */
 export const ZONE_COOKIE = 'vault-drop.zone';
-/** Until a browser has told its zone. */
+/** The zone before the browser has sent its own. */
 export const NO_ZONE = 'UTC';
 
-/** Set by the server: the zone of whoever the page that is drawn now is for. */
+/** Set by the server: the zone of the person the page is drawn for. */
 const onServer = globalThis as unknown as { vaultDropZone?: () => string };
 
-/** The zone times are said in: on a page the one it was drawn with, so that what is drawn anew is as it was. */
+/** The zone in which times are shown: on a page the one it was drawn with, so that hydration gives the same. */
 export const zone = (): string =>
   typeof document === 'undefined'
     ? (onServer.vaultDropZone?.() ?? NO_ZONE)

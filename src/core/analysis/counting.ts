@@ -4,7 +4,7 @@ export interface Came {
   readonly outOf: number;
   readonly finished: boolean;
 }
-/** Which of several sittings counts. */
+/** Which of several attempts counts. */
 export type CountsRule = 'best' | 'last' | 'first' | 'average';
 export interface Mark {
   readonly points: number;

@@ -14,7 +14,7 @@ export interface Frame {
   readonly passedOver: boolean;
   readonly board: Board;
   readonly tries: number;
-  /** How the board was judged as it stood then; null: not since something was moved. */
+  /** How the board was last judged: not at all, by the last try, or as something landed. */
   readonly judged: Try | null;
   /** This move was, or brought about, a try. */
   readonly tried: Try | null;

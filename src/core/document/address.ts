@@ -1,4 +1,4 @@
-/** Is a text the address of something elsewhere on the web, over https? */
+/** True if a text is an https address. */
 export function isAddress(text: string): boolean {
   try {
     const { protocol, hostname } = new URL(text);

@@ -9,7 +9,7 @@ const DEEPEST = 64;
 const MAX_ENTRIES = 10_000;
 const MAX_VALUES = 400_000;
 
-/** What a text or value may have at most. `values`: entries of all lists and objects together. */
+/** The limits of a text or value. `values`: entries of all lists and objects together. */
 export interface GuardLimits {
   readonly characters: number;
   readonly depth: number;
@@ -21,8 +21,7 @@ type Guarded = { ok: true; value: unknown } | { ok: false; problems: Problem[] }
 const refuse = (message: string, path = ''): Guarded => ({ ok: false, problems: [{ path, message }] });
 
 /**
- * JSON text to a value, refusing first what is too long, too deep or too much: all three are seen without building
- * anything.
+ * Parses JSON text. Text that is too long, too deep or has too many values is refused first, before anything is built.
  */
 export function guardText(text: string, limits: GuardLimits = DOCUMENT_LIMITS): Guarded {
   if (text.length > limits.characters) return refuse(`The document is longer than ${limits.characters} characters.`);
@@ -36,10 +35,7 @@ export function guardText(text: string, limits: GuardLimits = DOCUMENT_LIMITS): 
   }
 }
 
-/**
- * How deep a JSON text is nested, and how many values are in it: a comma or a bracket that opens begins one. One pass,
- * nothing is built.
- */
+/** The depth of a JSON text and the number of its values (a comma or an opening bracket starts one), in one pass. */
 function sizeOf(text: string): { deepest: number; values: number } {
   let depth = 0;
   let deepest = 0;
@@ -61,7 +57,7 @@ function sizeOf(text: string): { deepest: number; values: number } {
 }
 
 /**
- * The same for a value that came another way (a request's body), and the one name that could reach an object's
+ * The same for a value that is parsed already (a request's body). It also refuses the name that could reach an object's
  * prototype.
  */
 export function guardValue(value: unknown): Guarded {

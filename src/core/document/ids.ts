@@ -1,6 +1,6 @@
 /**
- * Branded ids: an item's id does not fit where a zone's belongs. All are 1 to 64 characters of `[A-Za-z0-9_-]`, or any
- * short text without control characters in imported files.
+ * Branded ids: an item's id cannot be passed as a zone's. New ids are 1 to 64 characters of `[A-Za-z0-9_-]`; imported
+ * files may have any text of 1 to 100 characters without control characters.
  */
 declare const brand: unique symbol;
 type Branded<Name extends string> = string & { readonly [brand]: Name };

@@ -87,7 +87,7 @@ export const list = <Inner extends Anything>(inner: Inner, most: number) =>
 export const dictionary = <Inner extends Anything>(inner: Inner, most: number) => {
   const entriesOf = (value: unknown) => {
     const names = value !== null && typeof value === 'object' && !Array.isArray(value) ? Object.keys(value) : [];
-    // What is refused for its length alone is not looked through.
+    // A list that is too long is refused before its entries are checked.
     return object(Object.fromEntries((names.length > most ? [] : names).map((name) => [name, inner as never])))
       .typeError('has to be an object')
       .default(undefined)

@@ -11,7 +11,7 @@ export const mediaId = () => identifier<MediaId>();
 
 /** Characters of captions: some hours of speech. */
 export const MAX_CAPTIONS = 200_000;
-/** Is a text WebVTT, as far as its signature tells? (W3C WebVTT, section 4.1.) */
+/** True if a text has the signature of WebVTT (W3C WebVTT, section 4.1). */
 export const isWebVtt = (text: string): boolean => /^\uFEFF?WEBVTT(?:[ \t\n\r]|$)/.test(text);
 
 /** Something shown or said: words, a picture, a sound, or several of them. */

@@ -39,8 +39,7 @@ export function parseQuestion(value: unknown): Parsed {
 }
 
 /**
- * A document of another format or a newer version is refused for that reason alone: whatever else is odd about it
- * follows from it.
+ * A document of another format or a newer version is refused for that reason alone: everything else follows from it.
  */
 function headerProblems(value: unknown): Problem[] {
   if (value === null || typeof value !== 'object' || Array.isArray(value))

@@ -6,7 +6,8 @@ import type { Problem } from './problem';
 import { MAX_CORNERS, type Question } from './schema';
 
 /**
- * What a schema of shapes cannot see: that names are unique and exist, and that the parts of a key entry go together.
+ * What a schema of shapes cannot check: that names are unique and exist, and that the parts of a key entry fit
+ * together.
  */
 export function referenceProblems(question: Question): Problem[] {
   const problems = [

@@ -168,8 +168,8 @@ const button = () => words(60).nullable().default(null);
 const buttonsSchema = record({ check: button(), reset: button(), hint: button(), next: button() });
 
 /**
- * What the Bench keeps for the author and learners never get: `item:`, `zone:` or `fixture:` and an id. Veiled things
- * are out of the author's sight alone.
+ * Settings of the Bench that learners never get: lists of `item:`, `zone:` or `fixture:` and an id. Veiled things are
+ * hidden on the Bench only.
  */
 const thing = () =>
   words(110)

@@ -7,7 +7,7 @@ import { withSlots } from './slots';
 import { add, setLook, setMedium, setQuestion } from './steps';
 import { type Ref, refTo, type ThingKind } from './things';
 
-/** Things taken out of a question with all they need to stand in another: what is copied and pasted. */
+/** Copies of things with everything they need in another question: for the clipboard. */
 export interface Clipping {
   readonly format: 'vault-drop/clipping';
   readonly items: readonly Item[];

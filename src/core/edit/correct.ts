@@ -2,7 +2,7 @@ import type { Question } from '../document/schema';
 import { difference } from './difference';
 import type { Edit, Step } from './edit';
 
-/** What of a question may be corrected once it has been answered: nothing that moves were made with. */
+/** What can be corrected in a question after it was answered: nothing that moves depend on. */
 const QUESTION_FIELDS = new Set([
   'title',
   'prompt',
@@ -46,7 +46,7 @@ export function correction(
 ): { readonly ok: true; readonly step: Step } | { readonly ok: false; readonly inTheWay: Step } {
   const step = difference(from, to);
   const inTheWay = step.filter((edit) => !isCorrection(edit));
-  // Whether a zone is typed into at all is how it takes.
+  // Whether a zone is typed into decides how it takes items, so it cannot change.
   const typedNow = new Map(from.zones.map(({ id, typed }) => [id, typed !== null]));
   const turned = to.zones.filter(({ id, typed }) => typedNow.get(id) !== (typed !== null));
   const all =

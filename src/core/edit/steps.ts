@@ -175,7 +175,7 @@ function reordered(
   return next;
 }
 
-/** The moves that bring a list into another order, from its front on. */
+/** The moves that sort a list into another order, from its front on. */
 export function moves(list: ListField, order: readonly string[], wanted: readonly string[]): Step {
   const now = [...order];
   return wanted.flatMap((ref, to): Edit[] => {

@@ -2,7 +2,7 @@ import type { Fixture, Item, Question, Zone } from '../document/schema';
 import type { ListField } from './edit';
 
 /**
- * What stands on a scene: an item, a zone or a fixture. Ids are unique only among their own kind, so a thing is known
+ * A thing on the scene: an item, a zone or a fixture. Ids are unique only within their kind, so a thing is identified
  * by both.
  */
 export type ThingKind = 'item' | 'zone' | 'fixture';

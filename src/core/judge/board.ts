@@ -3,16 +3,16 @@ import { type Copy, copyOf } from './copy';
 import type { SceneModel } from './model';
 
 /**
- * An arrangement while moves are taken: which copies each zone holds, in the zone's order. `settledAt` numbers the
- * settlings, for what depends on who came first; `letGo` is where a copy was let go last, for zones that keep it there
- * and for loose copies.
+ * An arrangement while moves are applied: the copies in each zone, in the zone's order. `settledAt` numbers the
+ * settlings, for rules about who came first; `letGo` is where a copy was last let go, for zones that leave it there and
+ * for loose copies.
  */
 export interface Board {
   readonly zones: Copy[][];
   readonly zoneOf: Map<Copy, number>;
   readonly settledAt: Map<Copy, number>;
   readonly letGo: Map<Copy, Point>;
-  /** What was typed into a zone, as it was typed; gone with what the zone holds. */
+  /** The texts typed into zones, exactly as typed; removed with the zone's content. */
   readonly texts: Map<number, string>;
   clock: number;
 }

@@ -17,14 +17,13 @@ interface SavedTry {
 }
 
 /**
- * Where a question of a sitting stood after some of its moves, as JSON: what judging comes to is worked out again from
- * arrangements, so that nothing of the key is in it. It is of the question it was made with, and of none that judges
- * otherwise.
+ * The state of a question after some of its moves, as JSON. Judgements are worked out again from the arrangements, so
+ * nothing of the key is in it. It fits only the question it was made with.
  */
 export interface Checkpoint {
   readonly board: SavedBoard;
   readonly goingHome: readonly Copy[];
-  /** How the board was judged as it stood: not at all, by the last try, or as something landed. */
+  /** How the board was last judged: not at all, by the last try, or as something landed. */
   readonly judged: 'no' | 'lastTry' | 'landing';
   readonly ended: boolean;
   readonly turnedAway: number;

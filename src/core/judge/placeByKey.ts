@@ -5,8 +5,8 @@ import { placeChecked } from './placeChecked';
 import { isTyped, type Outcome, type Placement, refused, type TypedAnswer } from './placement';
 
 /**
- * Takes a typed answer. What is typed is no piece of anything: it is a copy of its own, numbered from the last back, so
- * that it never is one that lies in the tray. Family, welcome and capacity are not asked.
+ * Places a typed answer. It is a copy of its own, numbered down from the last, so that it never collides with a copy in
+ * the tray. Family, welcome and capacity do not apply.
  */
 export function placeTyped(model: QuestionModel, board: Board, { zone, text }: TypedAnswer): Outcome {
   const index = model.zoneAt.get(zone);
@@ -23,7 +23,7 @@ export function placeTyped(model: QuestionModel, board: Board, { zone, text }: T
 
 const typedCopy = (item: number, zone: number): Copy => copyOf(item, COPIES - 1 - zone);
 
-/** Takes any move of an item where the key is known: a drop, a put, or a typed answer. */
+/** Places any move by the key: a drop, a put, or a typed answer. */
 export function placeByKey(model: QuestionModel, board: Board, move: Placement | TypedAnswer): Outcome {
   if (isTyped(move)) return placeTyped(model, board, move);
   return placeChecked(model, board, move, (zone, item) => model.entryOf[zone]?.belongs.has(item) === true);

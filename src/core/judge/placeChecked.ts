@@ -4,8 +4,8 @@ import { copyOf, type SceneModel } from './model';
 import { type Drop, isPut, type Keyed, type Outcome, type Placement, type Put, putDown, refused } from './placement';
 
 /**
- * Takes one drop or put that may come from anywhere: what is wrong with it is said with its place, and the board is
- * then as before; else it is placed.
+ * Checks one drop or put from an untrusted source and places it. If it is invalid, the outcome has the place and a
+ * sentence, and the board is unchanged.
  */
 export function placeChecked(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
   return faultOf(model, board, move) ?? putDown(model, board, move, keyed);

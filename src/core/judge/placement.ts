@@ -46,16 +46,15 @@ export type Outcome =
    * The board is as before.
    */
   | { readonly to: 'unknown'; readonly zone: number | null }
-  /** The input is at fault: `path` within the move, and a sentence. The board is as before. */
+  /** The input is invalid: `path` within the move, and a sentence. The board is unchanged. */
   | { readonly to: 'refused'; readonly path: string; readonly message: string };
 
 /** Is the item keyed to the zone? Null where the key is not known, as in a learner's browser. */
 export type Keyed = ((zone: number, item: number) => boolean) | null;
 
 /**
- * Places one sound drop or put in the arrangement the last one left; `board` is changed in place. Whether it is sound
- * is for `take` to ask first, where it comes from outside: the learner's page, which makes its moves itself, goes
- * without those questions and their sentences.
+ * Places one valid drop or put; `board` is changed in place. Untrusted moves go through `placeChecked` first; the
+ * learner's page, which makes its moves itself, does without those checks and their sentences.
  */
 export function putDown(model: SceneModel, board: Board, move: Placement, keyed: Keyed): Outcome {
   const copy = copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0);

@@ -6,10 +6,7 @@ import { placeByKey } from './placeByKey';
 import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from './placement';
 import { type Verdict, verdicts } from './verdict';
 
-/**
- * What a learner does, in the order it was done. Everything about a sitting follows from its moves. A typed answer is a
- * put.
- */
+/** What a learner does. Everything about an attempt follows from its moves, in order. A typed answer is a put. */
 export type Move =
   | ({ readonly kind: 'drop' | 'put' } & Placement)
   | ({ readonly kind: 'put' } & TypedAnswer)
@@ -27,8 +24,8 @@ export interface EndedTry extends Try {
   readonly board: Board;
 }
 /**
- * The tries of a question: how many there were, the last, and the first of those with the highest mark. The others are
- * the moves' to tell.
+ * The tries of a question: their number, the last one, and the first of those with the highest mark. Others can be
+ * replayed from the moves.
  */
 export interface Tries {
   readonly count: number;
@@ -38,17 +35,14 @@ export interface Tries {
 export const NO_TRIES: Tries = { count: 0, last: null, best: null };
 
 /**
- * Where a question of a sitting stands. `goingHome` are the copies that go home once the learner goes on after the last
- * check.
+ * The state of a question in an attempt. `goingHome`: the copies that return home when the learner continues after the
+ * last check.
  */
 export interface Standing {
   readonly board: Board;
   readonly tries: Tries;
   readonly goingHome: readonly Copy[];
-  /**
-   * How the board was judged as it stands: by a check, or since each landing is judged. Null: something was moved
-   * since, or nothing was judged yet.
-   */
+  /** How the present board was judged: by a check, or as each item landed. Null: not judged since the last move. */
   readonly judged: Try | null;
   readonly ended: boolean;
   readonly turnedAway: number;
@@ -72,7 +66,7 @@ export type MoveResult =
 
 const refused = (path: string, message: string): MoveResult => ({ ok: false, reason: 'refused', path, message });
 
-/** The standing after one more move. `standing.board` is used up: take the one returned. */
+/** The state after one more move. `standing.board` is changed in place: use the returned state. */
 export function applyMove(model: QuestionModel, standing: Standing, move: Move): MoveResult {
   if (standing.ended) return { ok: false, reason: 'ended' };
   if (move.kind === 'hint') {
@@ -112,10 +106,7 @@ function applyPlacement(model: QuestionModel, standing: Standing, move: Placemen
   };
 }
 
-/**
- * What the document says of picking an item up: some stay in their place, some may be moved only until they have
- * settled.
- */
+/** The document's rules for picking an item up: some are only picked in place, some cannot be moved once settled. */
 function mayMove(model: QuestionModel, board: Board, move: Placement): MoveResult | null {
   const index = model.itemAt.get(move.item);
   const item = index === undefined ? undefined : model.question.items[index];
@@ -133,8 +124,8 @@ function landedCopy(model: QuestionModel, board: Board, move: Placement | TypedA
 }
 
 /**
- * Judged as it lands: a try ends with a landing that is judged wrong, and with one that completes the answer. What
- * landed before is judged anew with it.
+ * Judging on landing: a try ends with a landing that is wrong, or one that completes the answer. Earlier landings are
+ * judged again with it.
  */
 function landed(model: QuestionModel, standing: Standing, copy: Copy | null): Standing {
   const now = judgeTry(model, standing);
@@ -173,8 +164,8 @@ export function hintsLeft({ question }: QuestionModel, { tries, hints, ended }: 
 }
 
 /**
- * The standing after all moves, from where they were made; a move that is refused now (it was taken when it was made)
- * is a bug or a damaged store.
+ * The state after all moves. A move that is refused now (it was accepted when it was made) means a bug or a damaged
+ * database.
  */
 export function replay(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   return moves.reduce((standing, move, i) => {
@@ -188,8 +179,8 @@ export function replay(model: QuestionModel, moves: readonly Move[], from: Stand
 }
 
 /**
- * The standing that moves come to by a corrected question, in which they were not made: one that cannot be taken any
- * more (what was a miss is right now and has ended the question, or a hint is not there any more) is passed over.
+ * The state of the moves under a corrected question. A move that cannot be applied any more (a miss that is right now
+ * and has ended the question, or a hint that does not exist any more) is skipped.
  */
 export function rejudge(model: QuestionModel, moves: readonly Move[], from: Standing = untouched(model)): Standing {
   let now = from;
@@ -200,7 +191,7 @@ export function rejudge(model: QuestionModel, moves: readonly Move[], from: Stan
   return now;
 }
 
-/** The try whose mark is the question's so far, the best or the last as the question says; null before the first. */
+/** The try that counts so far, the best or the last; null before the first. */
 export const countingTry = ({ question: { marks } }: QuestionModel, { last, best }: Tries): EndedTry | null =>
   marks.tryCounts === 'last' ? last : best;
 

@@ -5,7 +5,7 @@ import { placeByKey } from './placeByKey';
 import type { Placement, TypedAnswer } from './placement';
 import { boardFromPlacements, type Placed } from './placements';
 
-/** An answer from outside, judged: `fault` says what is wrong with it, and where in it. */
+/** A judged answer; `fault`: what is wrong with the input, and where. */
 export type Responded =
   | { readonly ok: true; readonly judged: Judged; readonly board: Board; readonly turnedAway: number }
   | { readonly ok: false; readonly fault: string };

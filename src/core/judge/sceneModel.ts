@@ -5,12 +5,9 @@ import { type Board, emptyBoard, lowestFree, settle } from './board';
 import { COPIES, type Copy, copyOf, itemOf, UNREAD } from './copy';
 import { homes } from './homes';
 
-// What placing needs of a question: all that a learner's page has of the model.
+// The part of a question that placing needs: all that a learner's page has of the model.
 
-/**
- * What of an item and a zone placing needs to know. A question has it all, and so has a learner edition, under drawn
- * names.
- */
+/** What placing needs to know of items and zones. A learner edition has it too, under drawn names. */
 export interface Placeable {
   readonly id: string;
   readonly size: { readonly w: number; readonly h: number };
@@ -42,7 +39,7 @@ export interface Placing {
   readonly items: readonly Placeable[];
   readonly zones: readonly Taking[];
   readonly tray: Tray | null;
-  /** There are zones that are not known here, so that where a drop comes to is not either. */
+  /** Some zones are not known here, so the outcome of a drop is not known either. */
   readonly hides?: boolean;
 }
 
@@ -104,8 +101,8 @@ export function sceneModel(source: Placing, at: readonly Point[] = homes(source)
       ridesOn,
       family: zone.family,
       reach: zone.reach,
-      // What a hidden zone turned away, or moved, would tell where it is: it takes what comes and leaves it where it
-      // is, and a check judges.
+      // Turning an item away, or moving it, would show where a hidden zone is: it accepts everything, leaves it where
+      // it is, and a check judges it.
       keyedOnly: !zone.hidden && zone.welcome === 'keyed',
       capacity: zone.hidden ? Infinity : (zone.capacity ?? Infinity),
       swaps: !zone.hidden && zone.whenFull === 'swap',

@@ -10,12 +10,12 @@ export type ItemEvent =
   | { readonly type: 'over'; readonly zone: boolean }
   | { readonly type: 'settled'; readonly putAway: boolean }
   | { readonly type: 'turnedAway' }
-  /** Only the server can say, and the line is down. */
+  /** Only the server can tell, and the browser is offline. */
   | { readonly type: 'waiting' }
   /** Let go in no zone, put back, or sent home. */
   | { readonly type: 'released' }
   | { readonly type: 'judged'; readonly verdict: Verdict; readonly putAway: boolean }
-  /** The learner goes on after feedback, or what was shown for a moment has been seen. */
+  /** The learner continues after feedback, or a brief effect is over. */
   | { readonly type: 'wentOn' };
 
 /** The next state of a copy. An event that means nothing in a state leaves it as it is. */

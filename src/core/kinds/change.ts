@@ -3,7 +3,7 @@ import { listedIn } from '../edit/keying';
 import type { Listing } from './listing';
 import { FROM_TEXT, type FromText, propose } from './propose';
 
-/** A question as another kind, and what of it is not kept, in words. */
+/** A question changed to another kind, and what is lost, in words. */
 export interface Change {
   readonly question: Question;
   readonly lost: readonly string[];

@@ -148,7 +148,7 @@ function order(question: Question, { rows, text }: Listing, layout: Layout | nul
       { sequence: true },
     ),
   ];
-  // A try that was missed leaves the order as it is, to be mended.
+  // After a miss the order stays as it is, to be corrected.
   const made = alike({ ...question, items, zones: [zone], key, afterMiss: 'leave' }, WIDE_TAG);
   const begun = startedWrong(made);
   return { ok: true, question: code ? asCode(begun, true, code) : downThePage(begun, layout) };

@@ -2,15 +2,15 @@ import type { Question } from '../document/schema';
 import type { QuestionModel } from '../judge/model';
 
 /**
- * How much learners are told of an answer: nothing, what is right and wrong, the author's words for it too, a model
- * answer too. Each holds what those before it do.
+ * The feedback levels: nothing; what is right and wrong; the author's feedback too; a model answer too. Each includes
+ * those before it.
  */
 export const FEEDBACK_LEVELS = ['nothing', 'verdicts', 'feedback', 'modelAnswer'] as const;
 export type FeedbackLevel = (typeof FEEDBACK_LEVELS)[number];
 
 /**
- * A question that is answered in silence: checked once, at the end of the sitting. Its key and marks are as they were;
- * its zones turn nothing away that is not keyed to them, which would tell the key.
+ * A question with deferred feedback: it is checked once, when the attempt ends. Its key and marks are unchanged; its
+ * zones do not turn items away by the key, because that would show the key.
  */
 export const deferFeedback = (question: Question): Question => ({
   ...question,
@@ -23,8 +23,8 @@ export const deferFeedback = (question: Question): Question => ({
 });
 
 /**
- * The same model, saying no more than is allowed; what its author does not say, it does not say either. What it judges
- * does not change.
+ * The same model with feedback limited to a level; a question that gives less still gives less. How it judges does not
+ * change.
  */
 export function limitFeedback(model: QuestionModel, feedbackLevel: FeedbackLevel): QuestionModel {
   if (feedbackLevel === 'modelAnswer') return model;

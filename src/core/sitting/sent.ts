@@ -2,7 +2,7 @@ import { type Copy, copyOf, type QuestionModel } from '../judge/model';
 import { applyMove, type Move, type MoveResult, type Standing } from '../judge/replay';
 import type { Names } from './learnerEdition';
 
-/** A move as a learner's browser sends it: drawn names, and an id it made. */
+/** A move as a learner's browser sends it: with drawn names, and an id made by the browser. */
 export type SentMove =
   | {
       readonly id: string;
@@ -28,7 +28,7 @@ export type SentMove =
   | { readonly id: string; readonly kind: 'check' }
   | { readonly id: string; readonly kind: 'hint' };
 
-/** The move in the document's own names; else the field whose drawn name is not of this sitting. */
+/** The move with the document's own ids; else the field whose drawn name is unknown in this attempt. */
 export function inOwnNames(sent: SentMove, names: Names): Move | 'item' | 'zone' {
   if (sent.kind === 'reset' || sent.kind === 'check' || sent.kind === 'hint') return { kind: sent.kind };
   if ('text' in sent) {
@@ -47,17 +47,17 @@ export function inOwnNames(sent: SentMove, names: Names): Move | 'item' | 'zone'
   return { ...rest, item, zone };
 }
 
-/** What came of moves sent together. */
+/** The result of a batch of moves. */
 export type BatchResult =
   | {
       readonly ok: true;
       readonly standing: Standing;
-      /** Those that were taken, in order: what is kept of them. */
+      /** The applied moves in order, to be stored. */
       readonly taken: readonly { readonly id: string; readonly move: Move }[];
       readonly turnedAway: readonly TurnedAway[];
       /**
-       * Those that could not be taken any more, since what came before them was judged otherwise than the browser could
-       * know, or ended the question.
+       * The number of skipped moves: an earlier move was judged differently than the browser could know, or ended the
+       * question.
        */
       readonly passedOver: number;
     }
@@ -71,8 +71,8 @@ export interface TurnedAway {
 }
 
 /**
- * Takes moves that were made one after another. A name or copy that the sitting does not have refuses them all; a move
- * that cannot be taken where things stand now is passed over. `standing` is used up.
+ * Applies moves in order. An unknown name or copy refuses them all; a move that cannot be applied in the present state
+ * is skipped. `standing` is changed in place.
  */
 export function applyBatch(
   model: QuestionModel,
@@ -103,7 +103,7 @@ export function applyBatch(
   return { ok: true, standing: now, taken, turnedAway, passedOver: sent.length - taken.length };
 }
 
-/** A place in a zone's order that is not there any more is its end. */
+/** If the place in a zone's order does not exist any more, the item goes to the end. */
 function applyOrAppend(model: QuestionModel, standing: Standing, move: Move): MoveResult & { readonly move: Move } {
   const result = applyMove(model, standing, move);
   if (result.ok || result.reason !== 'refused' || result.path !== 'at') return { ...result, move };

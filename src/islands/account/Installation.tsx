@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { api } from '../../ui/api';
 
-/** What an administrator sets for the whole installation. */
+/** The administrator's settings of the installation. */
 export function Installation({ directEnrolment: given }: { directEnrolment: boolean }) {
   const [directEnrolment, setDirectEnrolment] = useState(given);
   const [said, setSaid] = useState('');

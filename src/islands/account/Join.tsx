@@ -3,10 +3,10 @@ import { string } from 'yup';
 import { joining, registering } from '../../contract';
 import { api, Field, useRequestForm } from '../../ui';
 
-/** Into a course by its code: with an account at once, without one by making it. */
+/** Joins a course by its code: at once with an account, or by making one. */
 export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
   const [joined, setJoined] = useState<string | null>(null);
-  // Who is signed in types the code alone.
+  // Signed-in learners type only the code.
   const schema = signedIn
     ? joining.shape({ name: string().defined(), username: string().defined(), password: string().defined() })
     : registering;

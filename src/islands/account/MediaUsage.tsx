@@ -9,7 +9,7 @@ const size = (bytes: number) =>
       ? `${Math.round(bytes / 1024 / 1024)} MB`
       : `${(bytes / 1024 ** 3).toFixed(1)} GB`;
 
-/** How much a teacher's media take, and a way to clear what nothing uses. */
+/** The size of a teacher's media, and a button that deletes unused files. */
 export function MediaUsage() {
   const [usage, setUsage] = useState<Usage | null>(null);
   const [asking, setAsking] = useState(false);

@@ -21,7 +21,7 @@ const WHAT: Readonly<Record<string, string>> = {
   secondFactorOff: 'The second factor was removed',
 };
 
-/** What a browser calls itself, in a word or two. */
+/** A browser's name from its user agent, in a word or two. */
 function named(browser: string | null): string {
   if (!browser) return 'an unknown browser';
   const name = ['Edg', 'Firefox', 'Chrome', 'Safari'].find((one) => browser.includes(`${one}/`)) ?? 'a browser';
@@ -29,7 +29,7 @@ function named(browser: string | null): string {
   return `${name === 'Edg' ? 'Edge' : name}${system ? ` on ${system}` : ''}`;
 }
 
-/** Where one is signed in, with a way to end it, and what happened to the account. */
+/** The sessions of the account, each with a button that ends it, and its security events. */
 export function Sessions() {
   const [sessions, setSessions] = useState<Session[] | null>(null);
   const [events, setEvents] = useState<Event[]>([]);

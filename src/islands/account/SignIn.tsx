@@ -21,7 +21,7 @@ const codeOf = (answer: Response): Promise<unknown> =>
     () => null,
   );
 
-/** Null: nothing answered. */
+/** Null: no answer. */
 const post = (path: string, body: object): Promise<Response | null> =>
   fetch(`/api/auth/${path}`, {
     method: 'POST',

@@ -23,8 +23,8 @@ import { type BenchState, type BenchStore, benchStore } from './store';
 import { WordsAndMarks } from './words/WordsAndMarks';
 
 /**
- * What is opened now and then comes apart from the rest, and is fetched once the Bench stands: then it is there when
- * the line is down, too.
+ * Parts that are seldom opened are loaded separately, once the Bench is shown, so that they are there when the author
+ * goes offline.
  */
 const parts = {
   rehearse: () => import('./rehearse/Rehearse'),
@@ -40,8 +40,8 @@ const Kind = lazy(() => parts.kind().then((m) => ({ default: m.Kind })));
 const SOON_MS = 1200;
 
 /**
- * The workspace where one question is made. `question`: as JSON, one text, which a page writes in far less time than
- * value by value.
+ * The workspace where one question is made. `question`: as one JSON text, which a page can write much faster than many
+ * values.
  */
 export function Bench({
   question,
@@ -60,7 +60,7 @@ export function Bench({
   useProving(store);
   const dropping = useFileDrop(store);
   useEffect(() => {
-    // One that cannot be had now is asked for again when it is opened.
+    // A part that cannot be loaded now is loaded again when it is opened.
     const fetchAll = () => Object.values(parts).map((part) => part().catch(() => null));
     const soon = setTimeout(fetchAll, SOON_MS);
     return () => clearTimeout(soon);
@@ -125,7 +125,7 @@ function Panel({ store }: { store: BenchStore }) {
   }
 }
 
-/** What lies open over the Bench. */
+/** The dialog that is open over the Bench. */
 function Over({ store }: { store: BenchStore }) {
   const open = store((s) => s.open);
   const close = () => store.getState().show(null);
@@ -150,7 +150,7 @@ function Over({ store }: { store: BenchStore }) {
   }
 }
 
-/** What a screen reader hears of what was done. */
+/** Announces actions to screen readers. */
 function Said({ store }: { store: BenchStore }) {
   const said = store((s) => s.said);
   return (
@@ -160,7 +160,7 @@ function Said({ store }: { store: BenchStore }) {
   );
 }
 
-/** The question as the server has it, once everything is kept. */
+/** The question as the server has it, once everything is saved. */
 async function asKept(store: BenchStore): Promise<{ questionId: string; revision: number }> {
   if (!(await store.autoSave.flush())) throw new Error('Your last changes are not saved yet. Publish when they are.');
   return { questionId: store.getState().question.id, revision: store.autoSave.revision() };

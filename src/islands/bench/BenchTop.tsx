@@ -18,7 +18,7 @@ function savingInWords(saving: BenchState['saving']): string {
   }
 }
 
-/** Where the question is kept, its title, what was kept when; undo, redo, Rehearse, Publish. */
+/** The top line: the shelf, the title, when it was saved; undo, redo, Rehearse, Publish. */
 export function BenchTop({ store }: { store: BenchStore }) {
   const title = store((s) => s.question.title);
   const saving = store((s) => s.saving);

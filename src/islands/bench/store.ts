@@ -19,14 +19,14 @@ import {
 import { type AutoSave, autoSave, type SaveState } from './saving/autoSave';
 
 export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
-/** What a press on the scene does: select and move, or draw a zone or a line. */
+/** The tool: select and move, or draw a zone or a line. */
 export type Tool = 'select' | 'rect' | 'ellipse' | 'polygon' | 'line';
 export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'versions' | 'rename';
 
-/** The bench session: the question as it is edited, and what is gone with the tab (selection, zoom, undo). */
+/** The state of the Bench: the edited question, and what ends with the tab (selection, zoom, undo). */
 export interface BenchState {
   readonly question: Question;
-  /** What one may do with it: a colleague’s may be shared to be looked at or used alone. */
+  /** The author's right: a colleague's question may be shared for viewing or use only. */
   readonly access: 'own' | 'see' | 'use' | 'edit';
   readonly past: readonly Step[];
   readonly future: readonly Step[];
@@ -37,7 +37,7 @@ export interface BenchState {
   /** Stage pixels for one scene unit; "fit": what the room allows. */
   readonly zoom: number | 'fit';
   readonly tool: Tool;
-  /** What lies open over the Bench. */
+  /** The dialog that is open over the Bench. */
   readonly open: Panel | null;
   /** Behaviour shows the look book, at this look. */
   readonly book: boolean;
@@ -46,9 +46,9 @@ export interface BenchState {
   readonly shareTried: number | null;
   /** The model answer is shown on the scene. */
   readonly modelShown: boolean;
-  /** The last proof, and the question it is of: while the author goes on, that of a moment ago. */
+  /** The last proof and the question it belongs to; while the author edits, it is that of a moment ago. */
   readonly proved: { readonly of: Question; readonly proof: Proof } | null;
-  /** What a screen reader is told. */
+  /** The announcement for screen readers. */
   readonly said: string;
 
   do(step: Step, said?: string): void;
@@ -61,10 +61,7 @@ export interface BenchState {
   say(words: string): void;
 }
 
-/**
- * What is being pulled, before it becomes an edit: apart from the rest, so that nothing but what moves is drawn while
- * it does.
- */
+/** What is being dragged, before it becomes an edit: separate, so that only what moves is rendered. */
 export interface Pull {
   readonly draft: ReadonlyMap<Ref, Frame>;
   readonly guides: readonly Guide[];
@@ -75,7 +72,7 @@ export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
   readonly pull: UseBoundStore<StoreApi<Pull>>;
   /** The scale at which the scene is shown now: stage pixels for one scene unit. */
   readonly shown: { scale: number };
-  /** Makes what was pulled one step. */
+  /** Makes the drag one step. */
   readonly release: () => void;
 };
 

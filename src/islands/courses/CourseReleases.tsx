@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { type Columns, DataTable, elsewhere, moment } from '../../ui';
 import type { Course, Release } from './course';
 
-/** A time as the reader has it, and in the course's zone where that is another. */
+/** A time in the reader's zone, and in the course's zone if that differs. */
 function when(text: string | null, zone: string | null) {
   if (text === null) return <span aria-hidden>–</span>;
   const there = elsewhere(new Date(text), zone);

@@ -119,7 +119,7 @@ function Zone({ course }: { course: Course }) {
         value={chosen ?? NONE}
         onChange={async ({ target: { value } }) => {
           setChosen(value || null);
-          // Its name is saved on the same revision: the page has to know of it.
+          // The name is saved on the same revision, so the page has to update it.
           if (await save({ zone: value || null })) location.reload();
         }}
       >

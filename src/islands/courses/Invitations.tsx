@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { InvitationRow } from '../../contract';
 import { api } from '../../ui/api';
 
-/** The courses a learner is asked into: they say yes or no. */
+/** A learner's invitations, to accept or decline. */
 export function Invitations({ invitations: given }: { invitations: readonly InvitationRow[] }) {
   const [invitations, setInvitations] = useState(given);
   const [problem, setProblem] = useState('');

@@ -7,7 +7,7 @@ import type { Course } from './course';
 const DAYS = 14;
 const inDays = (days: number) => asTypedDay(new Date(Date.now() + days * 86_400_000));
 
-/** The code by which people join a course by themselves, until a day. */
+/** The join code of a course, and the day until which it is valid. */
 export function JoinCode({ course }: { course: Course }) {
   const [join, setJoin] = useState(course.join);
   const [revision, setRevision] = useState(course.revision);

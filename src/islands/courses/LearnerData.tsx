@@ -11,7 +11,7 @@ interface Props {
   onErased: (said: string) => void;
 }
 
-/** What a course keeps of a learner: as a file, or erased, after the user name was typed. */
+/** A learner's data in a course: download it, or erase it after typing the user name. */
 export function LearnerData({ course, learner, onClose, onErased }: Props) {
   const [typed, setTyped] = useState('');
   const [busy, setBusy] = useState(false);

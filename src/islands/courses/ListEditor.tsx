@@ -7,7 +7,7 @@ interface Named {
   readonly title: string;
 }
 interface Props<Row extends Named> {
-  /** What one of them is called. */
+  /** The name of one entry. */
   one: string;
   rows: readonly Row[];
   most: number;
@@ -19,7 +19,7 @@ interface Props<Row extends Named> {
   more?: (row: Row, onSet: (row: Row) => void) => ReactNode;
 }
 
-/** A short list of named things: named anew, put in order, added to. */
+/** An editor of a short list of named things: rename, sort, add. */
 export function ListEditor<Row extends Named>({
   one,
   rows,

@@ -16,7 +16,7 @@ const WHAT: Record<string, string> = {
   reopened: 'opened a finished attempt again',
 };
 
-/** Who changed marks, or what they rest on. */
+/** Who changed marks, or what marks depend on. */
 export function MarkLog({ courseId }: { courseId: string }) {
   const entries = useQuery({
     queryKey: ['audit'],

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-/** A part of a page of settings. */
+/** A section of a settings page. */
 export function Part({ title, about, children }: { title: string; about: string; children: ReactNode }) {
   return (
     <section className="mb-9" aria-label={title}>

@@ -79,7 +79,7 @@ export function PartsEditor({
       ),
     inWords: placeInWords(parts.categories, 'category'),
   });
-  // Shown at once; the answer says how it is.
+  // Shown at once; the answer corrects it.
   const save = async (what: 'units' | 'categories', rows: Unit[] | Category[]) => {
     adopt({ ...parts, [what]: rows });
     const done =
@@ -119,7 +119,7 @@ export function PartsEditor({
     await queries.invalidateQueries({ queryKey: ['audit'] });
     reopen(now);
   };
-  /** The revisions have gone on: what is edited from here is edited on the new ones. */
+  /** The revisions have changed: later edits are made on the new ones. */
   const reopen = (now: Parts) => {
     units.adopt({ revision: now.unitsRevision, content: { units: now.units } });
     categories.adopt({ revision: now.categoriesRevision, content: { categories: now.categories } });

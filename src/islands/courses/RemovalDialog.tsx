@@ -18,7 +18,7 @@ const percent = (share: number | null) => (share === null ? 'none' : `${Math.rou
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 const SHOWN = 8;
 
-/** What removing it does, to whom and to which marks, before it is removed. */
+/** The effects of a removal, on whom and on which marks, before it is confirmed. */
 export function RemovalDialog({ courseId, kind, row, onClose, onRemove }: Props) {
   const effects = useQuery({
     queryKey: ['removal', kind, row.id],

@@ -32,7 +32,7 @@ export function Roster({ course }: { course: Course }) {
 
 type Page = RosterPage;
 
-/** Who is in a course, and the ways in which people come into it. */
+/** The roster of a course, and the ways to enrol learners. */
 function Learners({ course }: { course: Course }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
@@ -57,7 +57,7 @@ function Learners({ course }: { course: Course }) {
   const groups = parts.data?.groups ?? [];
 
   const inGroup = async (learner: Learner, group: Parts['groups'][number], is: boolean) => {
-    // Shown at once; the answer says how it is. A reading under way would bring back what was before.
+    // Shown at once; the answer corrects it.
     await queries.cancelQueries({ queryKey: ['roster'] });
     const groups = is ? [...learner.groups, group.id] : learner.groups.filter((one) => one !== group.id);
     queries.setQueryData<InfiniteData<Page>>(

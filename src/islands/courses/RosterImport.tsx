@@ -15,7 +15,7 @@ const WILL = {
 const MAX_BYTES = 2_000_000;
 const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
 
-/** A list of learners, pasted or from a file: what it would change is shown first, line by line. */
+/** Imports a list of learners, pasted or from a file, after a preview line by line. */
 export function RosterImport({
   courseId,
   onClose,

@@ -15,7 +15,7 @@ const linesIn = (value: unknown) => (Array.isArray(value) ? `${value.length} of 
 const asText = (rows: StockList['rows']) => rows.map((cells) => cells.join('\t')).join('\n');
 const kindOf = ({ rows }: Pick<StockList, 'rows'>) => (rows.some((cells) => cells.length > 1) ? 'pairs' : 'words');
 
-/** Lists kept for reuse: found by what stands in them, edited as text, taken away with undo. */
+/** Stock lists: searched by content, edited as text, deleted with undo. */
 export function StockLists({ lists: given }: { lists: StockList[] }) {
   const [lists, setLists] = useState(given);
   const [sought, setSought] = useState('');

@@ -14,12 +14,12 @@ const CONNECTION_IN_WORDS: Record<PlayerState['connection'], string> = {
   takenOver: 'You continued this in another window.',
 };
 
-/** Check, put everything back, a hint, the model answer, and where one stands. */
+/** Check, put everything back, a hint, the model answer, and the learner's progress. */
 export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
   const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking } = store(
     useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking }) => ({
       ...{ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, checking },
-      // That something is on its way changes nothing here.
+      // Sending makes no difference here, so it causes no new render.
       connection: connection === 'sending' ? ('saved' as const) : connection,
     })),
   );
@@ -29,7 +29,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const all =
     items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) +
     zones.filter(({ typed }) => typed).length;
-  // What lies where something hidden may be counts as placed.
+  // With hidden zones, a loose copy counts as placed.
   const placed =
     new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
   const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
@@ -94,7 +94,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   );
 }
 
-/** What the page has to say: the overall word, what is said of zones, hints, and how the line is. */
+/** The messages of the page: the overall feedback, the feedback of zones, hints, and the connection. */
 export function Words({ store }: { store: PlayerStore }) {
   const { told, best, ended, hints, connection, notice, model } = store(
     useShallow(({ told, best, ended, hints, connection, notice, model }) => ({

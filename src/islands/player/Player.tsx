@@ -22,8 +22,8 @@ export type Finished = Wire<contract.Finished>;
 type Opened = Wire<contract.Opened>;
 
 /**
- * The page on which people answer: questions one after another, and what they came to. `json`: what was opened, as one
- * text (`ui/wire.ts` says why).
+ * The learner's page: the questions one after another, and the summary. `json`: the opened release as one text (see
+ * `ui/wire.ts`).
  */
 export function Player({ json }: { json: JsonText<contract.Opened> }) {
   const [now, setNow] = useState<Opened>(() => fromJson(json));
@@ -142,7 +142,7 @@ function Sitting({ sitting, onMove }: SittingProps) {
   );
 }
 
-/** The way through answers that are looked at again. */
+/** Navigation through finished answers. */
 function Looking({ sitting: { place } }: { sitting: SittingView }) {
   return (
     <>
@@ -181,7 +181,7 @@ function Switches({ store, list }: { store: PlayerStore; list: ListChoice }) {
   );
 }
 
-/** The place in the set as this page has brought it on. */
+/** The learner's place in the set, as this page has moved it. */
 function usePlace(store: PlayerStore): SittingView['place'] {
   const place = store((s) => s.view.place);
   const tries = store((s) => s.tries);
@@ -196,7 +196,7 @@ function usePlace(store: PlayerStore): SittingView['place'] {
   );
 }
 
-/** On to another question, or to the end, once everything that was done here is kept. */
+/** Goes to another question, or to the end, once all moves here are saved. */
 function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove']) {
   const [busy, setBusy] = useState(false);
   const leave = async <T,>(
@@ -227,7 +227,7 @@ function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProp
         scrollTo({ top: 0 });
       },
     );
-  // What it came to is a page of its own, so that going back there shows it again.
+  // The summary has its own address, so that going back shows it again.
   const finish = () =>
     void leave(
       () => finishSitting(sitting.id),

@@ -10,8 +10,8 @@ import type { PlayerStore } from './store';
 import { useStateSounds } from './useStateSounds';
 
 /**
- * As wide as the room allows while the whole scene, its prompt and the actions stay in view, and no narrower than its
- * smallest item needs: a CSS length.
+ * The width of the scene as a CSS length: as wide as possible with the whole scene, its prompt and the actions in view,
+ * but not below the size its smallest item needs.
  */
 export function pageWidth(question: LearnerQuestion): string {
   const { width, height } = question.scene;
@@ -24,8 +24,8 @@ export interface ListChoice {
 }
 
 /**
- * One question to answer: its title, the instruction, the scene with its tray, and one line of actions. `onward` is the
- * way on.
+ * One question: its title, the prompt, the scene with its tray, and one line of actions. `onward` is the button to the
+ * next question.
  */
 export function Playing({ store, list, onward }: { store: PlayerStore; list: ListChoice; onward: ReactNode }) {
   const question = store((s) => s.view.question);
@@ -80,7 +80,7 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
 
 const KEPT = 'vault-drop.asList';
 
-/** Whether this browser was last used with lists. Read after the page is shown, since the server cannot know it. */
+/** Whether this browser last used the list view. Read after the first render, because the server cannot know it. */
 export function useListChoice(): ListChoice {
   const [asList, setAsList] = useState(false);
   useEffect(() => {
@@ -97,7 +97,7 @@ export function useListChoice(): ListChoice {
       try {
         localStorage.setItem(KEPT, next ? 'yes' : 'no');
       } catch {
-        // Then it is forgotten with the page.
+        // Storage is full or forbidden: the choice lasts as long as the page.
       }
     },
   };

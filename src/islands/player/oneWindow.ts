@@ -1,6 +1,6 @@
 /**
- * Of the windows of one browser, the last to open a sitting has it: those before are told, and stop. Where a browser
- * has no locks (a page without https), the server alone sees to it that two windows do not fork a sitting.
+ * Of several windows of one browser, the last one that opened an attempt owns it: earlier ones are told, and stop. In a
+ * browser without locks (a page without https) only the server prevents two windows from forking an attempt.
  */
 export function inThisWindow(sitting: string, onTaken: () => void): () => void {
   if (!navigator.locks) return () => undefined;

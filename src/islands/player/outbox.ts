@@ -1,7 +1,7 @@
 import type { SentMove } from './types';
 
 /**
- * Moves not yet known to be kept by the server, in order. They live in this browser's storage, so that neither a reload
+ * The moves that the server has not confirmed yet, in order. They are stored in this browser, so that neither a reload
  * nor a closed laptop loses one.
  */
 export interface Outbox {
@@ -25,10 +25,7 @@ export function readOutbox(of: Of): Outbox | null {
   }
 }
 
-/**
- * A browser that lets nothing be stored still sends moves at once; only what the line did not take is lost with the tab
- * then.
- */
+/** If the browser forbids storage, moves are still sent at once; only unsent moves are lost with the tab. */
 export function storeOutbox(of: Of, box: Outbox): void {
   try {
     if (box.moves.length === 0) localStorage.removeItem(place(of));

@@ -12,7 +12,7 @@ export interface Displayed {
   readonly locked: boolean;
 }
 
-/** What the page draws: the learner's arrangement, or the model answer while that is looked at. */
+/** The arrangement that is drawn: the learner's, or the model answer while it is shown. */
 export function useDisplayed(store: PlayerStore): Displayed {
   const model = store((s) => s.model);
   const own = store((s) => s.board);
@@ -27,7 +27,7 @@ export function useDisplayed(store: PlayerStore): Displayed {
   return { board, shown, locked };
 }
 
-/** What a screen reader hears of a copy: its name, where it is, how it was judged, what is said of it. */
+/** The name of a copy for screen readers: its label, place, verdict and feedback. */
 export function spokenOf(state: PlayerState, { copy, item, zone, home, heap }: Shown): string {
   const where =
     zone !== null

@@ -1,7 +1,9 @@
 import type { Howl } from 'howler';
 import { create } from 'zustand';
 
-/** One switch for all sound of the page. Until the learner's first gesture nothing sounds, whatever it says. */
+/**
+ * The switch for all sound of the page. Before the learner's first gesture nothing sounds, because browsers forbid it.
+ */
 interface Sounds {
   readonly on: boolean;
   turn(on: boolean): void;
@@ -24,12 +26,12 @@ export const useSounds = create<Sounds>()((set) => ({
     try {
       localStorage.setItem(KEPT, on ? 'on' : 'off');
     } catch {
-      // Then it is forgotten with the page.
+      // Storage is full or forbidden: the choice lasts as long as the page.
     }
   },
 }));
 
-/** What this browser was last told; read after the page is shown, since the server cannot know it. */
+/** The last choice in this browser. Read after the first render, because the server cannot know it. */
 export const recallSounds = () => useSounds.setState({ on: kept() });
 
 const howls = new Map<string, Promise<Howl>>();

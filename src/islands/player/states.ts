@@ -30,7 +30,7 @@ export const stateOf = ({ items }: States, copy: Copy): ItemState => items.get(c
 const isFull = ({ model, board }: Scene, zone: number) =>
   (board.zones[zone]?.length ?? 0) >= (model.zones[zone]?.capacity ?? Infinity);
 
-/** Does its look put the copy away when it is taken? */
+/** True if the look hides the copy once it is placed. */
 function isPutAway({ question }: Scene, copy: Copy): boolean {
   const look = question.looks[question.items[itemOf(copy)]?.look ?? ''];
   return look?.of === 'item' && look.putAway;
@@ -53,8 +53,8 @@ export function placesFor({ model, board }: Pick<Scene, 'model' | 'board'>, copy
 }
 
 /**
- * Where a press puts what stays in its place: into its zone, and by another press out of it; where there are several,
- * through them. Null: home.
+ * The next place of an item that is picked in place: its zone, then out of it; with several zones, each in turn. Null:
+ * home.
  */
 export function nextPick(scene: Pick<Scene, 'model' | 'board'>, copy: Copy, zone: number | null): number | null {
   const places = [null, ...placesFor(scene, copy)];
@@ -76,7 +76,7 @@ function couldTake(scene: Scene, zone: number, copy: Copy, places: readonly numb
   );
 }
 
-/** As a board stands, with the verdicts it was given. */
+/** The states of a board at rest, with its verdicts. */
 export function resting(
   scene: Scene,
   verdicts: ReadonlyMap<Copy, Verdict> = new Map(),
@@ -124,8 +124,8 @@ export function movedOver(states: States, scene: Scene, copy: Copy, over: number
 }
 
 /**
- * What was moved has been let go; `scene` is as it stands after. Only what it came to shows for a moment: all others
- * are at rest.
+ * The states after letting go; `scene` is the board afterwards. Only the outcome is shown for a moment: everything else
+ * is at rest.
  */
 export function letGo(scene: Scene, copy: Copy, outcome: Outcome): States {
   const after = resting(scene);
@@ -144,7 +144,7 @@ export function letGo(scene: Scene, copy: Copy, outcome: Outcome): States {
   return { items, zones };
 }
 
-/** What was shown for a moment has been seen. */
+/** Ends the states that last only for a moment. */
 export function seen(states: States, scene: Scene): States {
   const items = new Map(states.items);
   for (const [copy, state] of items)

@@ -25,7 +25,10 @@ import { letGo, movedOver, pickedUp, resting, type States, seen } from './states
 import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } from './types';
 import { turnedAwayInWords } from './words';
 
-/** Where the moves are. `down`: nothing answers; `taken`: this sitting is open in another window of this browser. */
+/**
+ * Whether the moves are saved. `offline`: no answer; `takenOver`: another window of this browser has opened the
+ * attempt.
+ */
 export type Connection = 'saved' | 'sending' | 'offline' | 'signedOut' | 'failed' | 'takenOver';
 
 export interface PlayerState {
@@ -33,10 +36,10 @@ export interface PlayerState {
   readonly model: SceneModel;
   readonly board: Board;
   readonly states: States;
-  /** Copies that wait for the server's word, and where they lie meanwhile; null: where they have settled. */
+  /** Copies that wait for the server's verdict, and where they lie meanwhile; null: where they have settled. */
   readonly waiting: ReadonlyMap<Copy, { x: number; y: number } | null>;
   readonly verdicts: ReadonlyMap<Copy, Verdict>;
-  /** What is told of the board as it stands, until the learner goes on. */
+  /** The feedback on the present board, until the learner continues. */
   readonly told: Told | null;
   readonly tries: number;
   readonly best: { mark: number; max: number } | null;
@@ -53,16 +56,16 @@ export interface PlayerState {
   /** Picked up by a press, to be put down by another. */
   readonly held: Copy | null;
   /**
-   * The one that the pointer or the focus is on: it alone has its part in the drag-and-drop library, which redraws all
-   * it has when a drag begins and ends.
+   * The item under the pointer or the focus: only this one is registered with the drag-and-drop library, which renders
+   * everything it knows when a drag begins and ends.
    */
   readonly armed: Copy | null;
   readonly dragging: boolean;
-  /** Moved last: it comes to rest by itself, everything else glides. */
+  /** The item moved last: it is animated separately, everything else glides. */
   readonly moved: Copy | null;
   /**
-   * What was let go last, with all it carried, and how far from its rest that was, in scene units: it comes to rest
-   * from there. `turn` tells one time from the next.
+   * The copies let go last, and how far they were from their rest, in scene units: they are animated from there. `turn`
+   * tells one time from the next.
    */
   readonly came: {
     readonly copies: ReadonlySet<Copy>;
@@ -76,7 +79,7 @@ export interface PlayerState {
 
   arm(copy: Copy): void;
   hold(copy: Copy | null): void;
-  /** A gesture has picked a copy up, is over a zone, or let it go where it was. */
+  /** A gesture picked a copy up, is over a zone, or cancelled. */
   pickUp(copy: Copy): void;
   over(copy: Copy, zone: number | null): void;
   cancel(): void;
@@ -86,34 +89,34 @@ export interface PlayerState {
   goOn(): void;
   check(): void;
   hint(): void;
-  /** The board as the next move finds it: once the wrong ones have gone home. */
+  /** The board for the next move, after wrong copies have gone home. */
   next(): Board;
   point(copy: Copy | null): void;
   turnLid(zone: number): void;
   showModel(on: boolean): void;
-  /** Sends what is still to be sent; true: all of it is kept. */
+  /** Sends the remaining moves; true: all of them are saved. */
   flush(): Promise<boolean>;
 }
 export type PlayerStore = UseBoundStore<StoreApi<PlayerState>>;
 
 const RETRY_MS = 2000;
-/** As long as a state that passes is to be seen. */
+/** How long a passing state is shown, in milliseconds. */
 const MOMENT_MS = 900;
 
-/** How moves get to whoever has the key: the server, or at the Bench the rehearsal beside it. */
+/** Sends moves to the judge: the server, or the rehearsal in the page. */
 export type Send = (after: number, moves: readonly SentMove[]) => Promise<ApiResult<MovesAnswer>>;
 
 export interface PlayerOptions {
   readonly send: Send;
-  /** Does what is not sent yet outlive the page? */
+  /** True if unsent moves are stored in the browser. */
   readonly stored: boolean;
-  /** The sitting has ended elsewhere or is otherwise than this page can know: it has to be opened anew. */
+  /** The attempt has changed elsewhere and has to be opened again. */
   readonly reopen: () => void;
 }
 
 /**
- * The state of one question in one page. Moves are taken here at once, by the same core as on the server, and sent
- * after.
+ * The state of one question on the page. Moves are applied here at once, by the same core as on the server, and sent
+ * afterwards.
  */
 export function playerStore(view: SittingView, { send, stored: kept, reopen }: PlayerOptions): PlayerStore {
   let last = view.last;
@@ -134,7 +137,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
       passing = setTimeout(() => set({ states: seen(get().states, scene()) }), MOMENT_MS);
     };
 
-    /** The board after the wrong ones have gone home, if the last check left some to go. */
+    /** The board after the wrong copies of the last check have gone home. */
     const goneOn = (): Board => {
       const board = cloneBoard(get().board);
       for (const copy of get().told?.goingHome ?? []) sendHome(get().model, board, named(copy));
@@ -170,7 +173,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
       const board = goneOn();
       const copy = named(move);
       let outcome = putDown(model, board, move, null);
-      // Its place in the order went home with others.
+      // The place in the order does not exist any more, because others have gone home.
       if (outcome.to === 'refused' && outcome.path === 'at')
         outcome = putDown(model, board, { ...move, at: undefined }, null);
       if (outcome.to === 'refused') return outcome;
@@ -178,7 +181,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
       unknown.delete(copy);
       if (outcome.to === 'unknown')
         unknown.set(copy, 'x' in move ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone ?? -1, copy));
-      // Where each landing is judged, what has landed waits for its verdict.
+      // With judging on landing, a landed copy waits for its verdict.
       if (now.question.judging === 'onLand' && outcome.to === 'zone') unknown.set(copy, null);
       const states = letGo(scene(board), copy, outcome);
       const items = new Map(states.items);
@@ -197,7 +200,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
     const adopt = (answer: MovesAnswer, sent: readonly SentMove[]) => {
       const { told, tries, best, ended, hints, hintsLeft, modelAnswer } = answer;
       set({ tries, best, ended, hints, hintsLeft, modelAnswer, media: { ...get().media, ...answer.media } });
-      // While others are on their way, the arrangement of the last of them is the one that counts.
+      // While more moves are on their way, only the answer to the last one counts.
       if (waiting.length > 0) return;
       const board = answer.board ? boardFrom(get().model, answer.board) : get().board;
       const checked = sent.some((one) => one.kind === 'check');
@@ -238,7 +241,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
         code === 'sittingFinished' ||
         code === 'notFound'
       ) {
-        // The server's arrangement stands. Without one in the answer, the page is drawn anew from it.
+        // The server's arrangement wins. Without one in the answer, the page is drawn again from it.
         waiting = [];
         remember();
         if (code !== 'sittingMovedOn' || !detail) {
@@ -374,7 +377,8 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
 
   const outbox = kept ? readOutbox(box) : null;
   if (outbox && outbox.after <= view.last) {
-    // Moves made before a reload that the server has not confirmed: it takes those it does not know, in order and once.
+    // Moves from before a reload that the server has not confirmed: it stores those it does not know, in order and
+    // once.
     waiting = outbox.moves;
     last = outbox.after;
     if (waiting.some((m) => m.kind === 'check')) store.setState({ checking: true });
@@ -390,10 +394,10 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
 
 const MAX_AT_ONCE = 200;
 
-/** A page that is hidden paints nothing. */
+/** A hidden page paints nothing, so no frame would come. */
 const NO_PAINT_MS = 100;
 
-/** What can wait until the hand has seen what it did: once, after the next frame is painted. */
+/** Runs work after the next painted frame, so that the learner sees the effect of the gesture first. */
 function afterPaint(work: () => void): void {
   let done = false;
   const once = () => {
@@ -404,7 +408,7 @@ function afterPaint(work: () => void): void {
   setTimeout(once, NO_PAINT_MS);
 }
 
-/** Everything that was in hand is where it was. */
+/** The copies in hand are back where they were. */
 function put(states: States, scene: Parameters<typeof seen>[1]): States {
   const rest = resting(scene);
   const items = new Map(states.items);
@@ -424,7 +428,7 @@ const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> =>
 const satisfiedIn = (model: SceneModel, told: Told | null): Map<number, boolean> =>
   new Map(told?.try?.zones.map(({ zone, satisfied }) => [model.zoneAt.get(zone) as number, satisfied]));
 
-/** The copy beside which something is said first: a wrong one, if there is one. */
+/** The copy whose feedback is shown first: a wrong one, if there is one. */
 function firstWords(model: SceneModel, told: Told | null): Copy | null {
   const verdicts = verdictsIn(model, told);
   const copies = told?.says.flatMap(({ of }) => (of ? [copyNamed(model, of)] : [])) ?? [];

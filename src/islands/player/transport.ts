@@ -13,10 +13,10 @@ export const goToQuestion = (id: string, question: number) =>
 export const beginSitting = (id: string) => api('POST /api/releases/{id}/sittings', { id });
 export const finishSitting = (id: string) => api('POST /api/sittings/{id}/finish', { id });
 
-/** The widths pictures are had in (src/server/media/widths.ts). */
+/** The widths in which pictures are served (src/server/media/widths.ts). */
 const WIDTHS = [160, 320, 640, 1280, 2560] as const;
 
-/** Where a sitting's media are had from, by the names they have in it; pictures as wide as they are shown. */
+/** The URLs of an attempt's media by their drawn names; pictures in the width at which they are shown. */
 export const sittingMedia =
   ({ id, place }: Pick<SittingView, 'id' | 'place'>, media: PlayerState['media']): MediaSource =>
   (name) => {

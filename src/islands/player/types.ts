@@ -3,7 +3,7 @@ import type { SentMove } from '../../core';
 
 export type { BoardView, NamedCopy, SentMove, Told, TryView } from '../../core';
 
-// What the server says of a sitting, as it comes over the network.
+// The server's answers about an attempt.
 export type Place = contract.Place;
 export type SittingView = contract.Wire<contract.SittingView>;
 export type MovesAnswer = contract.Wire<contract.MovesAnswer>;

@@ -10,7 +10,7 @@ export interface Moving {
   readonly put: (copy: Copy, zone: number | null, at?: number) => void;
 }
 
-/** Makes moves of the page, and says what they came to. */
+/** Makes moves on the page, and announces their outcome. */
 export function useMoving(store: PlayerStore, say: (words: string) => void): Moving {
   const make = useCallback(
     (copy: Copy, move: LocalMove) => {

@@ -10,7 +10,7 @@ import {
 } from '../../core';
 import type { MovesAnswer, Told, TryView } from './types';
 
-/** What the page says, on screen or to a screen reader. */
+/** The messages of the page, on screen or for screen readers. */
 interface Source {
   readonly model: SceneModel;
   readonly view: { readonly question: LearnerQuestion };

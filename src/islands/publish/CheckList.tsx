@@ -8,7 +8,7 @@ import { useProofs } from './useProofs';
 interface Props {
   questions: readonly string[];
   draft: Draft;
-  /** How many errors stand in it; null while it is being worked out. */
+  /** The number of its errors; null while it is being proved. */
   onKnown: (errors: number | null) => void;
 }
 
@@ -18,7 +18,7 @@ interface Line {
   readonly found: readonly Pick<Finding, 'severity' | 'message'>[];
 }
 
-/** What is in the way before it goes out: Proof's findings of each question, and what does not go with how it runs. */
+/** The check list before publishing: Proof's findings of each question, and what contradicts the settings. */
 export function CheckList({ questions, draft, onKnown }: Props) {
   const proofs = useProofs(questions);
   const done = questions.every((id) => proofs.has(id));

@@ -7,13 +7,13 @@ import { CheckList } from './CheckList';
 import { ReleaseFields } from './ReleaseFields';
 import { DEFAULT_DRAFT, type Draft, sent, wrongIn } from './settings';
 
-/** What is published: a question as it stands at a revision, or a set. */
+/** The thing to publish: a question at a revision, or a set. */
 export type Content = { questionId: string; revision: number } | { setId: string };
 
 type Job = JobView;
 const LOOK_MS = 400;
 
-/** Resolved once a job is done; says how far it has come meanwhile, and throws what went wrong. */
+/** Resolves once a job is done, reports its progress meanwhile, and throws if it failed. */
 async function finished(id: string, tell: (job: Job) => void): Promise<void> {
   for (;;) {
     const job = await ask('GET /api/jobs/{id}', { id });
@@ -25,15 +25,15 @@ async function finished(id: string, tell: (job: Job) => void): Promise<void> {
 }
 
 interface Props {
-  /** The questions that go out. */
+  /** The questions to publish. */
   questions: readonly string[];
   prepare: () => Promise<Content>;
   onClose: () => void;
 }
 
 /**
- * Choose a course and how it runs, see what is in the way, and release what there is. `prepare` gives it as the server
- * has it, once everything is kept; it throws a sentence where it is not.
+ * The dialog for publishing: choose a course and the settings, see the check list, release. `prepare` returns what the
+ * server has, once everything is saved; it throws a sentence if not.
  */
 export function PublishDialog({ questions, prepare, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
@@ -47,7 +47,7 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
     queryKey: ['courses'],
     queryFn: async () => (await ask('GET /api/courses')).filter(({ archived }) => !archived),
   });
-  // What is proved is what is kept.
+  // The proof is of the stored questions.
   const kept = useQuery({ queryKey: ['kept', id], queryFn: prepare, retry: false, gcTime: 0 });
   const publish = useMutation({
     mutationFn: async (courseId: string) => {

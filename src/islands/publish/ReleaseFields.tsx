@@ -27,13 +27,13 @@ interface Props {
   courseId: string;
   draft: Draft;
   onChange: (draft: Draft) => void;
-  /** It is published: whether learners are told something at once stays as it is. */
+  /** True once it is published: then it cannot change whether feedback is deferred. */
   published?: boolean;
-  /** Each part is open from the start. */
+  /** True if every section starts unfolded. */
   unfolded?: boolean;
 }
 
-/** How a release runs: for whom, when, how it counts, and what learners are told. */
+/** The settings of a release: for whom, when, how it counts, and the feedback. */
 export function ReleaseFields({ courseId, draft, onChange, published = false, unfolded = false }: Props) {
   const parts = useQuery({
     queryKey: ['parts', courseId],
@@ -42,7 +42,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
   const set = (to: Partial<Draft>) => onChange({ ...draft, ...to });
   const wrong = wrongIn(draft);
   const { units = [], categories = [], groups = [], zone = null } = parts.data ?? {};
-  /** A hint, and before it the time that was typed as it is in the course's zone, where that is another. */
+  /** The hint, preceded by the typed time in the course's zone if that differs. */
   const hint = (words: string, typed: string) => {
     const there = typed === '' ? null : elsewhere(typedTime(typed), zone);
     return there === null ? words : `${there}. ${words}`;

@@ -51,7 +51,7 @@ export function ReleaseSettings({ id, view }: { id: string; view: View }) {
   );
 }
 
-/** How a release that is out runs from now on, and what single learners are allowed beyond the others. */
+/** The settings of a published release, and the allowances of single learners. */
 function Settings({ id, view: given }: { id: string; view: View }) {
   const [view, setView] = useState(given);
   const [draft, setDraft] = useState(drafted(given.settings));

@@ -7,7 +7,7 @@ import { asTyped as timeAsTyped, typedTime } from '../../ui/when';
 import { toWire } from '../../ui/wire';
 
 /**
- * How a release runs, as it is typed: numbers as texts, times of the reader's zone. An empty `sittings`: any number.
+ * The settings of a release as typed: numbers as texts, times in the reader's zone. An empty `sittings`: any number.
  */
 export type Draft = Omit<Sent, 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings'> & {
   readonly [Field in 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings']: string;
@@ -43,23 +43,20 @@ export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sitting
   sittings: sittings === null ? '' : String(sittings),
 });
 
-/** As a release runs unless its teacher says otherwise. */
+/** The defaults of a release, as typed. */
 export const DEFAULT_DRAFT: Draft = drafted(toWire(DEFAULT_SETTINGS));
 
 export const whole = (text: string, least: number, most: number) =>
   text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);
 
-/** By field the first that is wrong with it, in the order of the fields. */
+/** The first problem of each field, in the order of the fields. */
 function firstOfEach(problems: readonly FieldProblem[]): Readonly<Record<string, string>> {
   const first = new Map<string, string>();
   for (const { path, message } of problems) if (!first.has(path)) first.set(path, message);
   return Object.fromEntries(first);
 }
 
-/**
- * What of it cannot be sent, by field: by the schema that the server holds it against, and by the rules that the core
- * has for its times.
- */
+/** The problems of a draft by field: by the contract's schema, and by the core's rules for its times. */
 export function wrongIn(draft: Draft): Partial<Record<keyof Draft, string>> {
   const { audience } = draft;
   return {

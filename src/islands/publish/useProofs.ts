@@ -13,8 +13,8 @@ export interface Proved {
 }
 
 /**
- * Proves questions of the Vault as they are kept, one after another in a worker. Null: it could not be had. What is
- * still to come is not there.
+ * Proves stored questions one after another in a worker. Null: it could not be loaded. Questions that are not proved
+ * yet are missing.
  */
 export function useProofs(ids: readonly string[]): ReadonlyMap<string, Proved | null> {
   const [known, setKnown] = useState<ReadonlyMap<string, Proved | null>>(new Map());

@@ -19,8 +19,7 @@ const nameIn = (list: readonly { id: string; label: string }[], id: string) =>
   list.find((one) => one.id === id)?.label || id;
 
 /**
- * What can be corrected in a release. `json`: the view as one text (`ui/wire.ts` says why); null: it is large, and read
- * once the page stands.
+ * The corrections page. `json`: the view as one text (see `ui/wire.ts`); null: it is large and loaded after the page.
  */
 export function Corrections({ id, json }: { id: string; json: JsonText<CorrectionView> | null }) {
   const [view, setView] = useState<View | null>(() => (json === null ? null : fromJson(json)));
@@ -44,8 +43,8 @@ export function Corrections({ id, json }: { id: string; json: JsonText<Correctio
 }
 
 /**
- * The editions of a release, and the making of the next: seen as a difference, with what it would do to marks, before
- * anything is done.
+ * The editions of a release, and a correction: shown as a difference with its effect on marks, before anything is
+ * changed.
  */
 function Correcting({ view, onChange: setView }: { view: View; onChange: (view: View) => void }) {
   const [changes, setChanges] = useState<ReadonlyMap<number, Change>>(new Map());
@@ -232,7 +231,7 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
 
 interface DifferencesProps {
   preview: Preview;
-  /** Are marks that would fall left as they are? */
+  /** Whether marks that would fall stay as they are. */
   spare: boolean;
   onSpare: (spare: boolean) => void;
 }

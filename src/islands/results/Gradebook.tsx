@@ -29,7 +29,7 @@ export function Gradebook({ courseId }: { courseId: string }) {
   );
 }
 
-/** Learners by releases; drawn are the rows in sight, and more come as they are scrolled to. */
+/** The gradebook: learners by releases. Only visible rows are drawn, and more are loaded on scrolling. */
 function Grades({ courseId }: { courseId: string }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
@@ -221,7 +221,7 @@ function inWords({ points, outOf, state, late, byHand }: Cell): string {
   return `${mark}${late ? ', late' : ''}${byHand !== null ? ', set by hand' : ''}`;
 }
 
-/** `above`: more than there is to be had is meant. */
+/** `above`: the mark may exceed the maximum. */
 type Mark = Required<HandMark>;
 
 interface ByHandProps {

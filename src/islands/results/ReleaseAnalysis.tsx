@@ -16,7 +16,7 @@ export function ReleaseAnalysis({ id }: { id: string }) {
   );
 }
 
-/** How a release was answered: the whole, question by question, and who tried everything. */
+/** The analysis of a release: as a whole, by question, and trial and error. */
 function Figures({ id }: { id: string }) {
   const found = useQuery({ queryKey: ['analysis', id], queryFn: () => ask('GET /api/releases/{id}/analysis', { id }) });
   const [open, setOpen] = useState<number | null>(null);

@@ -11,7 +11,7 @@ interface Props {
   minutes: number | null;
 }
 
-/** Opens a finished attempt again, after asking: for one that was shut by mistake. */
+/** Reopens a finished attempt after a confirmation, for one that was finished by mistake. */
 export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
   const [asked, setAsked] = useState(false);
   const [left, setLeft] = useState('10');

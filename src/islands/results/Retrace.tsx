@@ -14,10 +14,7 @@ const SPEEDS = [1, 4, 16] as const;
 /** No pause is played longer than this, in milliseconds. */
 const LONGEST = 4000;
 
-/**
- * A sitting played back move by move: nothing was filmed, the core plays the stored moves again. `json`: what is
- * played, as one text.
- */
+/** An attempt played back move by move: the core replays the stored moves. `json`: the record, as one text. */
 export function Retrace({ json }: { json: JsonText<Played> }) {
   const [{ questions }] = useState(() => fromJson(json));
   const begun = questions.findIndex(({ moves }) => moves.length > 0);

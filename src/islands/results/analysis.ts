@@ -13,10 +13,7 @@ export function facilityInWords(facility: number | null): string {
     : 'Nearly nobody had it right: look at its key and its words.';
 }
 
-/**
- * How well it tells strong from weak. The bounds are those of Ebel & Frisbie, Essentials of Educational Measurement,
- * 1991, table 13.1.
- */
+/** The discrimination of a question in words. */
 export function discriminationInWords(discrimination: number | null): string {
   if (discrimination === null) return '';
   if (discrimination >= 0.4) return 'It separates strong from weak very well.';
@@ -27,7 +24,7 @@ export function discriminationInWords(discrimination: number | null): string {
     : 'Who did well elsewhere did worse here: look at its key.';
 }
 
-/** How far the total could be trusted. */
+/** The reliability of the total in words. */
 export function reliabilityInWords(alpha: number | null, questions: number, learners: number): string {
   if (alpha === null)
     return questions < 2

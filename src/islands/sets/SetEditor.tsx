@@ -13,7 +13,7 @@ import { useGuessing } from './useGuessing';
 
 const client = new QueryClient();
 
-/** `gone`: how many of its questions are not the teacher's to use any more. */
+/** `gone`: the number of questions the teacher may not use any more. */
 type Given = SetContent & { readonly gone: number; readonly revision: number };
 
 /** A set as it is stored. Its parts have names here, so that changes of two people can be told apart. */
@@ -110,7 +110,7 @@ function Editor({ set: given }: { set: Given }) {
       theirs: saidOf(theirs),
     }),
   });
-  // What is known of questions beside their ids: their titles and marks.
+  // The titles and marks of questions, by id.
   const known = useRef(new Map(entriesIn(given.sections).map((one) => [one.id, one])));
 
   const keep = (next: SetContent) => {
@@ -121,7 +121,7 @@ function Editor({ set: given }: { set: Given }) {
     line.current = line.current.then(async () => {
       const content = stored(next);
       const saved = await save(content);
-      // While a later change is on its way, not all is saved.
+      // Not everything is saved while a later change is being sent.
       if (saved && change !== changes.current) return true;
       setState(saved ? 'saved' : 'failed');
       if (saved && JSON.stringify(saved) !== JSON.stringify(content)) {
@@ -229,7 +229,7 @@ function Figures({ sections }: { sections: SetContent['sections'] }) {
   );
 }
 
-/** What can be put into the set: found in titles and words, the first of what is found. */
+/** The search for questions to add: by titles and words, the first results. */
 function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (entry: Entry) => void }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());

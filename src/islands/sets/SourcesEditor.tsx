@@ -13,7 +13,7 @@ export interface Source {
     readonly description: string;
   } | null;
   readonly captions: string;
-  /** Of a film that lies elsewhere. */
+  /** For a film at another address. */
   readonly address?: string | undefined;
   readonly questions: readonly string[];
 }
@@ -28,7 +28,7 @@ const hasNothing = ({ text, medium, address }: Source) => text.trim() === '' && 
 
 /** Material that stands beside questions of the set while they are answered. */
 export function SourcesEditor({ sources, questions, onChange }: Props) {
-  // One that has nothing in it yet is kept only here.
+  // An empty source is not saved yet.
   const [fresh, setFresh] = useState<Source | null>(null);
   const set = (next: Source) => {
     if (next.id === fresh?.id && hasNothing(next)) return setFresh(next);

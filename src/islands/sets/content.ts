@@ -24,7 +24,7 @@ export const withoutQuestion = (sections: readonly Part[], id: string): Part[] =
     .map((part) => ({ ...part, questions: part.questions.filter((one) => one.id !== id) }))
     .filter(({ questions, title, draw }) => questions.length > 0 || title !== '' || draw);
 
-/** A question goes one place on or back; beyond the end of its part it comes into the next one. */
+/** Moves a question one place on or back; beyond the end of its section it goes into the next one. */
 export function shifted(sections: readonly Part[], part: number, at: number, by: 1 | -1): Part[] {
   const from = sections[part];
   const entry = from?.questions[at];
@@ -47,7 +47,7 @@ export const partShifted = (sections: readonly Part[], part: number, by: 1 | -1)
 export const withPart = (sections: readonly Part[], part: number, to: Partial<Part>): Part[] =>
   changed(sections, part, to);
 
-/** A part goes, and its questions come to the one before it (or after, where it is the first). */
+/** Removes a section; its questions go to the one before it (or after, if it is the first). */
 export function withoutPart(sections: readonly Part[], part: number): Part[] {
   const { questions = [] } = sections[part] ?? {};
   const rest = sections.filter((_, i) => i !== part);
@@ -59,7 +59,7 @@ export function withoutPart(sections: readonly Part[], part: number): Part[] {
     : changed(rest, into, { questions: part === 0 ? [...questions, ...there] : [...there, ...questions] });
 }
 
-/** The draw a part begins with: half of its questions, each for what most of them count. */
+/** The initial draw of a section: half of its questions, each for the points most of them have. */
 export function firstDraw({ questions }: Part): Draw {
   const counts = questions.map((one) => pointsOf({ draw: null }, one));
   const often = (points: number) => counts.filter((one) => one === points).length;

@@ -3,8 +3,8 @@ import { useProofs } from '../publish/useProofs';
 import { entriesIn, type Part } from './content';
 
 /**
- * `undefined` while it is being worked out; null: the set gives no points. `unsaid`: the titles of questions of which
- * it cannot be said, taken as never guessed.
+ * `undefined` while it is being worked out; null: the set gives no points. `unsaid`: titles of questions without a
+ * figure, counted as never guessed.
  */
 export type GuessingLevel =
   | (Guessed & Pick<Guessing, 'method'> & { readonly unsaid: readonly string[] })

@@ -14,14 +14,14 @@ import { type ReactNode, useState } from 'react';
 import { mayStandOn, useDelete, useMoveShelf, usePutOnto } from './moving';
 import type { Row, Shelf } from './useVault';
 
-/** What is dragged about in the Vault: a question (with it those that are chosen, if it is), or a shelf. */
+/** What can be dragged in the Vault: a question (with all chosen ones, if it is one of them), or a shelf. */
 type Dragged = { readonly question: Row } | { readonly shelf: Shelf };
-/** Where it may be let go: a shelf of one's own, none (for a shelf: at the top), the bin. */
+/** Where it can be dropped: the teacher's own shelf, no shelf (for a shelf: the top), the bin. */
 export type Goal = { readonly shelf: Shelf } | 'none' | 'top' | 'bin';
 
-/** A press becomes a drag after so many CSS px, so that a click is one still. */
+/** The distance after which a press becomes a drag, in CSS px, so that clicks stay clicks. */
 const SLACK = 6;
-/** The same is done, and told of, by the menus and dialogs; a drag by mouse says nothing beside. */
+/** The menus and dialogs do the same and announce it, so a drag by mouse announces nothing. */
 const SILENT = {
   onDragStart: () => undefined,
   onDragOver: () => undefined,
@@ -104,7 +104,7 @@ export function useDragged(id: string, what: Dragged | null) {
   return { dragRef: setNodeRef, listeners, isDragging };
 }
 
-/** Makes a place where what is dragged may be let go. `isOver`: it hangs over it, and would be taken. */
+/** Makes a drop target. `isOver`: something that it would accept is over it. */
 export function useGoal(id: string, goal: Goal | null, shelves: readonly Shelf[]) {
   const { setNodeRef, isOver, active } = useDroppable({ id: `goal-${id}`, data: { goal }, disabled: goal === null });
   const what = active?.data.current as Dragged | undefined;

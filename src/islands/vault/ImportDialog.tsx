@@ -6,10 +6,10 @@ const send = ({ file, id }: { file: File; id: string }) => ask('POST /api/packag
 
 const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 
-/** Takes a package in, and says what came in and what did not. Nothing that is there is changed. */
+/** Imports a package, and reports what was imported and what was not. Nothing existing is changed. */
 export function ImportDialog({ onClose }: { onClose: () => void }) {
   const client = useQueryClient();
-  // The same file sent again (the line was down) comes in once.
+  // The same file sent again (after being offline) is imported once.
   const [id, setId] = useState(() => crypto.randomUUID());
   const [file, setFile] = useState<File | null>(null);
   const sending = useMutation({ mutationFn: send, onSuccess: () => client.invalidateQueries() });

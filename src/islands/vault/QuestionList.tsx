@@ -29,9 +29,7 @@ const plural = (n: number, word: string) => (n === 0 ? '' : `${n} ${word}${n ===
 const findingsInWords = ({ error, warning, note }: Row['findings']) =>
   [plural(error, 'error'), plural(warning, 'warning'), plural(note, 'note')].filter(Boolean).join(', ') || 'none';
 
-/**
- * What is found in the Vault, as long as it may be: only what is in sight is drawn, and only its pages are asked for.
- */
+/** The result of a search in the Vault, of any length: only visible rows are drawn, and only their pages are loaded. */
 export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, empty }: Props) {
   const body = useRef<HTMLTableSectionElement>(null);
   const [count, setCount] = useState(first.page.total);

@@ -135,8 +135,8 @@ interface EntryProps {
 }
 
 /**
- * A shelf in the list, or what stands for all, none and the bin: pressed, it is looked at; questions and shelves are
- * dragged onto it.
+ * An entry of the shelf list: a shelf, or all, none or the bin. A press opens it; questions and shelves can be dragged
+ * onto it.
  */
 function Entry({ id, title, goal, shelf, shelves, isChosen, onChoose }: EntryProps) {
   const { dragRef, listeners } = useDragged(`shelf-${id}`, shelf?.access === 'own' ? { shelf } : null);
@@ -330,7 +330,7 @@ const RIGHTS_IN_WORDS: Readonly<Record<Right, string>> = {
   edit: 'change it',
 };
 
-/** With whom a shelf is shared, and what they may do. */
+/** The colleagues a shelf is shared with, and their rights. */
 function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) {
   const { register, handleSubmit, reset, formState } = useRequestForm(shelfShare.omit(['from']), {
     username: '',

@@ -6,7 +6,7 @@ import { benchMedia } from '../bench/media/source';
 const WIDTH = 84;
 const HEIGHT = 52;
 
-/** A small picture of a question's scene as it is now: drawn, not kept, and fetched when it comes in sight. */
+/** A small picture of a question's scene, drawn when it comes into view. */
 export function SmallPicture({ id, changedAt }: { id: string; changedAt: string }) {
   const found = useQuery({
     queryKey: ['picture', id, changedAt],

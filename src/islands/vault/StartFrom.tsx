@@ -9,7 +9,7 @@ const NO_MEDIA = () => null;
 const WIDTH = 196;
 
 interface Props {
-  /** Questions of the author's own that others are begun with. */
+  /** The author's own starting points. */
   own: readonly { id: string; title: string; kind: Kind }[];
   onBegin: (from: { example: Kind } | { copyOf: string }) => void;
   onClose: () => void;

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Dialog } from '../../ui';
 import { ask } from '../../ui/api';
 
-/** Who uses a question where. */
+/** The uses of a question. */
 export function UsesDialog({ id, title, onClose }: { id: string; title: string; onClose: () => void }) {
   const uses = useQuery({
     queryKey: ['uses', id],

@@ -28,17 +28,17 @@ import {
 } from './useVault';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
-/** A search begins so long after the last key. */
+/** The pause after the last key before a search, in milliseconds. */
 const TYPING_MS = 250;
 
 interface Props {
-  /** What the address asked for, and its first page as the server drew it. */
+  /** The search in the address, and its first page from the server. */
   asked: string;
   page: Page;
   shelves: Shelf[];
 }
 
-/** Where all questions are kept: on shelves, found by words, tags, kind, findings and use. */
+/** The Vault: all questions, on shelves, searched by words, tags, kind, findings and use. */
 export function Vault(props: Props) {
   const [client] = useState(vaultClient);
   return (
@@ -57,7 +57,7 @@ function Inside({ asked, page, shelves: given }: Props) {
   const [importing, setImporting] = useState(false);
   const shelves = useShelves(given).data;
   const seek = (change: Partial<Sought>) => {
-    // Typed words come later than they were typed: what else was sought meanwhile stays.
+    // Typed words are applied with a delay; filters changed meanwhile stay.
     setSought((now) => ({ ...now, ...change }));
     if ('shelf' in change) setChosen(new Set());
     window.scrollTo({ top: 0 });
@@ -174,7 +174,7 @@ function Starting({
   return <StartFrom own={own.data?.rows ?? []} onBegin={onBegin} onClose={onClose} />;
 }
 
-/** What the list is narrowed to. */
+/** The filters of the list. */
 function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<Sought>) => void }) {
   const [words, setWords] = useState(sought.words);
   const tags = useTags().data ?? [];
@@ -237,7 +237,7 @@ function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<
   );
 }
 
-/** What can be done with all that are chosen. */
+/** Actions on all chosen questions. */
 function ForChosen({
   chosen,
   shelves,
@@ -326,7 +326,7 @@ function ForChosen({
   );
 }
 
-/** Takes what lies in the bin away for good, after asking. */
+/** Empties the bin for good, after a confirmation. */
 function EmptyBin() {
   const [asking, setAsking] = useState(false);
   const empty = useWrite(

@@ -2,7 +2,7 @@ import { toast } from 'sonner';
 import { ask } from '../../ui';
 import { changeMany, type Shelf, useWrite } from './useVault';
 
-/** As long as what was done can be taken back at a press. */
+/** How long the Undo button is shown, in milliseconds. */
 export const UNDO_MS = 15_000;
 
 /** The shelves of one's own that a shelf may stand on: neither itself nor one that stands on it. */
@@ -20,7 +20,7 @@ export function sharedWith(shelves: readonly Shelf[], id: string | null): string
   return [...names];
 }
 
-/** Who has it too from now on, in words; undefined: nobody. */
+/** Who can see it from now on, in words; undefined: nobody else. */
 export const alsoFor = (names: readonly string[]) =>
   names.length === 0 ? undefined : `Shared, as that shelf is, with ${names.join(', ')}.`;
 

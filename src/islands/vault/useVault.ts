@@ -10,17 +10,17 @@ export type Row = Wire<VaultRow>;
 export type Page = Wire<VaultPage>;
 export type Shelf = ShelfRow;
 
-/** What is looked for; empty: everything. Which words there are is the contract's. */
+/** A search; empty: everything. The contract has the allowed words. */
 export type Sought = {
   readonly [Field in Exclude<keyof contract.Sought, 'from'>]-?: NonNullable<contract.Sought[Field]> | '';
 };
 export const EVERYTHING: Sought = { shelf: '', words: '', kind: '', findings: '', use: '', tag: '', sort: '' };
 
-/** Of what is looked for the fields that are not empty. */
+/** The fields of a search that are not empty. */
 const namedIn = (sought: Sought): contract.Sought =>
   Object.fromEntries(Object.entries(sought).filter(([, value]) => value !== ''));
 
-/** The part of an address that says what is looked for. */
+/** A search as query string parameters. */
 export function searchOf(sought: Sought): URLSearchParams {
   return new URLSearchParams(Object.entries(namedIn(sought)).map(([name, value]) => [name, String(value)]));
 }
@@ -31,7 +31,7 @@ export const soughtFrom = (search: URLSearchParams): Sought => {
 
 export const vaultClient = () => new QueryClient({ defaultOptions: { queries: { staleTime: 20_000, retry: 1 } } });
 
-/** The pages that are in sight, and how many questions there are of them all. `first`: the page the server drew. */
+/** The visible pages, and the total number of questions. `first`: the page from the server. */
 export function usePages(sought: Sought, numbers: readonly number[], first: { sought: Sought; page: Page }) {
   const drawn = searchOf(first.sought).toString() === searchOf(sought).toString();
   const pages = useQueries({
@@ -56,8 +56,8 @@ const sayFailure = (error: Error) => {
 };
 
 /**
- * A write to the Vault: what it changed is asked for again, and what went wrong is said.
- * `stored`: as soon as the server has it, before anything on the page is new; `shown`: once the page has what changed.
+ * A write to the Vault: invalidates what it changed and reports errors. `stored`: called when the server has it, before
+ * the page is refreshed; `shown`: called when the page shows the change.
  */
 export function useWrite<In, Out = unknown>(
   write: (input: In) => Promise<Out>,

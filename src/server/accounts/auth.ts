@@ -10,7 +10,7 @@ import { allowsOrigin } from './origins';
 import { hash, verify } from './password';
 import { signInLimit } from './signInLimit';
 
-/** What a request to the sign-in library may have at most, in bytes. */
+/** The largest request body for the sign-in library, in bytes. */
 export const MAX_AUTH_BYTES = 16 * 1024;
 
 /**
@@ -74,10 +74,10 @@ export function makeAuth(db: Database, config: Config) {
         madeBy: { type: 'string', required: false, input: false },
       },
     },
-    // Looked up with each request: a sign-out holds at once, in every process.
+    // The session is read with each request, so that a sign-out applies at once in every process.
     session: { expiresIn: 14 * 24 * 3600, updateAge: 24 * 3600 },
-    // Per address; wide enough for a school behind one. Those of signing in are in signInLimit: the library's own begin
-    // anew only after a whole window without any request.
+    // Per address, wide enough for a school that shares one. Sign-in itself is limited in signInLimit.ts, because the
+    // library's window restarts only after a pause without requests.
     rateLimit: {
       enabled: true,
       storage: 'database',
@@ -87,7 +87,7 @@ export function makeAuth(db: Database, config: Config) {
     },
     advanced: {
       cookiePrefix: cookiePrefix(config.publicUrl),
-      // The prefix is ours: the library's own would be `__Secure-`.
+      // The prefix is set here: the library's own
       useSecureCookies: false,
       defaultCookieAttributes: { secure, httpOnly: true, sameSite: 'lax', path: '/' },
       ipAddress: { ipAddressHeaders: ['x-client-ip'] },

@@ -3,7 +3,7 @@ import type { Role } from '../context';
 /** The demo's accounts, shown on the sign-in page of the demo and nowhere else. */
 export const DEMO_PASSWORD = 'seedlings-26';
 export const DEMO_TEACHER = { username: 'odile', name: 'Odile Marsh' };
-/** With whom the demo's teacher shares a shelf. */
+/** The colleague with whom the demo's teacher shares a shelf. */
 export const DEMO_COLLEAGUE = { username: 'tamsin', name: 'Tamsin Reeve' };
 export const DEMO_LEARNERS = [
   ['wren', 'Wren Tallow'],

@@ -9,16 +9,16 @@ export interface Limit {
   readonly windowMs: number;
 }
 const MINUTE = 60_000;
-/** How often what may be asked for. Each by whom it is said: an address, an account, a code. */
+/** The rate limits. The subject of each is named beside it: an address, an account, a code. */
 export const LIMITS = {
   /** Wrong passwords for one account. */
   'sign-in': { max: 5, windowMs: 10 * MINUTE },
-  /** Sign-ins from one address: a school behind one begins its lesson. */
+  /** Sign-ins from one address, for a school that shares one. */
   'sign-in-address': { max: 300, windowMs: MINUTE },
   'change-password': { max: 5, windowMs: 10 * MINUTE },
   /** A class of thirty joins from one address within some minutes. */
   'joining-address': { max: 60, windowMs: 10 * MINUTE },
-  /** Codes that are none. */
+  /** Wrong join codes. */
   'joining-guess': { max: 10, windowMs: 10 * MINUTE },
   'joining-code': { max: 500, windowMs: 10 * MINUTE },
   upload: { max: 200, windowMs: 10 * MINUTE },
@@ -26,8 +26,8 @@ export const LIMITS = {
 export type Limited = keyof typeof LIMITS;
 
 /**
- * Counts one more and says how often that makes within the stretch of time: in one statement, before what is limited is
- * done, so that many at once count as many.
+ * Counts a request and returns how many there were in the window. It is one statement, before the limited action, so
+ * that requests that arrive at once are all counted.
  */
 export async function countOne(db: Database, what: Limited, whose: string, now: number): Promise<number> {
   const { windowMs } = LIMITS[what];
@@ -46,7 +46,7 @@ export async function countOne(db: Database, what: Limited, whose: string, now: 
   return row?.count ?? 1;
 }
 
-/** May it be done once more? */
+/** True if one more request is allowed. */
 export const mayOnceMore = async (
   { db, now }: Pick<Context, 'db' | 'now'>,
   what: Limited,
@@ -56,17 +56,17 @@ export const mayOnceMore = async (
 const MAX_WHOSE = 200;
 const keyOf = (what: Limited, whose: string) => `${what} ${whose.slice(0, MAX_WHOSE)}`;
 
-/** It went well: nothing is held against them any more. */
+/** Clears the counter after a success. */
 export const forgive = async (db: Pick<Database, 'delete'>, what: Limited, whose: string): Promise<void> => {
   const key = keyOf(what, whose);
-  // With whatever is counted apart for single browsers.
+  // The counters of single browsers too.
   await db
     .delete(requestCount)
     .where(or(eq(requestCount.key, key), like(requestCount.key, sql`${`${literally(key)} %`} escape '\\'`)));
 };
 
 const LONGEST_MS = Math.max(...Object.values(LIMITS).map(({ windowMs }) => windowMs));
-/** Clears what is too long ago to count. */
+/** Deletes counters of windows that are over. */
 export const clearCounts = async ({ db, now }: Pick<Context, 'db' | 'now'>): Promise<void> => {
   await db.delete(requestCount).where(lt(requestCount.since, now().getTime() - LONGEST_MS));
 };

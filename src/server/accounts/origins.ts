@@ -2,8 +2,8 @@ import { isIP } from 'node:net';
 import type { Config } from '../config';
 
 /**
- * May a write come from this origin? With PUBLIC_URL set, from there alone. Without it, from the very address it is
- * sent to, as long as that is localhost or a bare IP address: a name could be pointed at this machine by somebody else.
+ * True if a write may come from this origin. With PUBLIC_URL set, only from there. Without it, only from the address it
+ * is sent to, if that is localhost or a bare IP address: somebody else could point a name at this machine.
  */
 export function allowsOrigin(config: Pick<Config, 'publicUrl'>, origin: string, host: string | null): boolean {
   if (config.publicUrl) return origin === config.publicUrl.origin;

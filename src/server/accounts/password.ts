@@ -14,7 +14,7 @@ export const hash = (password: string) => inTurn(() => argonHash(password.normal
 export const verify = ({ hash: kept, password }: { hash: string; password: string }) =>
   inTurn(() => argonVerify(kept, password.normalize('NFKC')).catch(() => false));
 
-/** The common passwords that `@zxcvbn-ts/language-common` ships, read when the first is asked for. */
+/** The common passwords of `@zxcvbn-ts/language-common`, loaded on first use. */
 let common: ReadonlySet<string> | null = null;
 function isCommon(password: string): boolean {
   common ??= new Set(
@@ -27,7 +27,7 @@ function isCommon(password: string): boolean {
   return common.has(password.toLowerCase());
 }
 
-/** Why a password is not taken; null: it is. */
+/** Why a password is refused; null: it is accepted. */
 export function passwordProblem(password: string, username: string): string | null {
   if (password.length < MIN_PASSWORD) return `A password has at least ${MIN_PASSWORD} characters.`;
   if (password.length > MAX_PASSWORD) return `A password has at most ${MAX_PASSWORD} characters.`;

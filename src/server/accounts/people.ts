@@ -20,7 +20,7 @@ const placeholderEmail = () => `${randomUUID()}@accounts.invalid`;
 
 const normal = (username: string) => username.trim().toLowerCase();
 
-/** Makes an account. The name people sign in with is told apart without regard to case. */
+/** Makes an account. User names that differ only in case are the same. */
 export async function makePerson({ db, now }: Context, person: NewPerson): Promise<Result<{ id: string }>> {
   const username = normal(person.username);
   const taken = await db.query.user.findFirst({ where: eq(user.username, username) });
@@ -58,8 +58,8 @@ export async function makePerson({ db, now }: Context, person: NewPerson): Promi
 }
 
 /**
- * Sets a password, signs the account out everywhere, and opens it if it was shut for wrong ones. `by`: who did it;
- * null: whoever runs the installation.
+ * Sets a password, signs the account out everywhere, and unlocks it after wrong passwords. `by`: who did it; null: the
+ * administrator's command.
  */
 export async function setPassword(
   { db, now, address }: Context,
@@ -98,7 +98,7 @@ export async function resetLearnerPassword(
 
 const AT_ONCE = 500;
 
-/** The names of people by their ids; who is not here any more is left out. */
+/** The names of people by id; deleted accounts are left out. */
 export async function namesOf(
   { db }: Pick<Context, 'db'>,
   ids: Iterable<string>,

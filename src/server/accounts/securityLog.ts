@@ -7,18 +7,15 @@ import { log } from '../log';
 
 export interface SecurityEvent {
   readonly what: SecurityWhat;
-  /** Whose account it is about, and who did it. */
+  /** The account it is about, and who did it. */
   readonly userId?: string | null | undefined;
   readonly by?: string | null | undefined;
   readonly address?: string | null | undefined;
-  /** Nothing secret. */
+  /** Details, without secrets. */
   readonly detail?: string | undefined;
 }
 
-/**
- * Notes what bears on security, in the database and in the log. What it is about goes on even if that cannot be
- * written.
- */
+/** Records a security event in the database and in the log. A failure to record it does not stop the action. */
 export async function noteSecurity(
   { db, now }: { readonly db: Pick<Database, 'insert'>; readonly now: () => Date },
   event: SecurityEvent,
@@ -33,7 +30,7 @@ export async function noteSecurity(
 
 const MAX_ROWS = 50;
 
-/** What happened to the account of the person who asks, the newest first. */
+/** The security events of the person who asks, newest first. */
 export const myEvents = ({ db, person }: As): Promise<SecurityRow[]> =>
   db
     .select({ at: securityEvent.at, what: securityEvent.what, address: securityEvent.address })

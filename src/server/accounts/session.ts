@@ -1,10 +1,7 @@
 import type { Person } from '../context';
 import type { Auth } from './auth';
 
-/**
- * Who sent these headers; null for nobody. `setCookies` are what better-auth wants sent back, when it makes a session
- * last longer.
- */
+/** The person whose session these headers carry; null: none. `setCookies` renew the session's cookies. */
 export async function personOf(auth: Auth, headers: Headers): Promise<{ person: Person | null; setCookies: string[] }> {
   if (!headers.has('cookie')) return { person: null, setCookies: [] };
   const found = await auth.api.getSession({ headers, returnHeaders: true });

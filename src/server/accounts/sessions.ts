@@ -5,7 +5,7 @@ import { session } from '../database/accountTables';
 import { fail, ok, type Result } from '../errors';
 import { noteSecurity } from './securityLog';
 
-/** Where the person is signed in, the latest first. `token`: of the sign-in that asks. */
+/** The sessions of the person, latest first. `token`: the session of the request. */
 export async function listSessions({ db, person, now }: As, token: string): Promise<SessionRow[]> {
   const rows = await db
     .select()

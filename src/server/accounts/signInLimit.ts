@@ -17,16 +17,15 @@ const accountOf = (body: unknown) =>
     .slice(0, 100);
 
 /**
- * A browser in which an account was signed in once: it is counted apart, so that nobody else can lock its owner out.
+ * A browser that has signed in to an account before has its own counter, so that nobody else can lock the owner out.
  */
 const KNOWN = 'vault-drop.known';
 const KNOWN_SECONDS = 365 * 24 * 3600;
 
 /**
- * Five wrong passwords for one account within ten minutes shut it for the rest of them: counted before a password is
- * looked at, so that many tries at once are many. That limit is by account, not by address: a class sits behind one
- * address and signs in at the same minute. How many passwords one address may have looked at in a minute is limited as
- * well.
+ * Five wrong passwords for one account within ten minutes lock it for the rest of them. Tries are counted before the
+ * password is checked, so that parallel tries are all counted. The limit is by account, not by address: a class shares
+ * one address and signs in within the same minute. Password checks per address and minute are limited as well.
  */
 export function signInLimit(db: Database, config: Pick<Config, 'secret'>) {
   const context = { db, now: () => new Date() };

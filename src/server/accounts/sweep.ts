@@ -5,13 +5,13 @@ import { clearCounts } from './limit';
 import { clearEvents } from './securityLog';
 
 const DAY_MS = 24 * 3600 * 1000;
-/** Finished jobs are kept for a while: whoever asked may still want to know. */
+/** Finished jobs stay for a while, so that the person who started them can still see the result. */
 const JOB_DAYS = 7;
-/** Attempts cleared at once: others get their turn in between. */
+/** Attempts deleted at once; other requests run in between. */
 const AT_ONCE = 50;
 
 /**
- * Clears what is kept no longer: counts of requests, security events, jobs, what lies in bins, and (where a time is
+ * Deletes what is past its retention: request counters, security events, jobs, deleted questions, and (if a limit is
  * set) old attempts.
  */
 export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Promise<void> {
@@ -29,8 +29,8 @@ export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Pr
 }
 
 /**
- * Clears attempts that ended before a time, with their moves: the database lets moves go of those alone whose data are
- * being erased.
+ * Deletes attempts that ended before a time, with their moves. The database allows moves to be deleted only for
+ * learners who stand in `erasing`.
  */
 async function clearAttempts({ db }: Pick<Context, 'db'>, before: Date): Promise<number> {
   const old = await db

@@ -6,7 +6,7 @@ import { pipeline } from 'node:stream/promises';
 import { createClient } from '@libsql/client';
 import { mediumAt } from '../media/files';
 
-/** What `backup.json` says of the folder it stands in. */
+/** The content of `backup.json`. */
 export interface Manifest {
   readonly format: 'vault-drop/backup';
   readonly version: 1;
@@ -15,15 +15,15 @@ export interface Manifest {
   /** The version of the application that made it. */
   readonly application: string;
   readonly database: { readonly sha256: string; readonly bytes: number };
-  /** The SHA-256 of each medium, which is its name too. */
+  /** The SHA-256 of each medium, which is also its file name. */
   readonly media: readonly string[];
   /**
-   * The SHA-256 of the sign-in secret; left out where it is not in a file, and in backups from before it stood here.
+   * The SHA-256 of the sign-in secret; left out if the secret is not in a file, and in backups from before this field.
    */
   readonly secret?: string | undefined;
 }
 
-/** Where an application keeps its things. */
+/** The places of an application's data. */
 export interface StoredData {
   readonly data: string;
   readonly databaseUrl: string;
@@ -35,7 +35,7 @@ export const MEDIA = 'media';
 export const SECRET = 'secret';
 const BUSY_TIMEOUT_MS = 30_000;
 
-/** What is expected to go wrong, in a sentence for whoever typed the command. */
+/** An expected error, as a sentence for the person who ran the command. */
 export class BackupProblem extends Error {}
 
 export async function sha256Of(file: string): Promise<string> {
@@ -50,7 +50,7 @@ export const exists = (path: string): Promise<boolean> =>
     () => false,
   );
 
-/** The file a database lies in; a database on a server is that server's to back up. */
+/** The file of a database. A database on a server has its own backups. */
 export function fileOf(databaseUrl: string): string {
   if (!databaseUrl.startsWith('file:'))
     throw new BackupProblem('The database is on a libSQL server: it is backed up there. Media are in the data folder.');
@@ -58,9 +58,9 @@ export function fileOf(databaseUrl: string): string {
 }
 
 /**
- * Copies database and media into a folder that is not there yet, while the application runs. The database is copied by
- * `VACUUM INTO`: one transaction's view of it (https://www.sqlite.org/lang_vacuum.html). Media never change and are
- * written before anything names them, so those copied afterwards are all that the copy names.
+ * Copies database and media into a new folder while the application runs. The database is copied by `VACUUM INTO`, one
+ * transaction's view (https://www.sqlite.org/lang_vacuum.html). Media never change and are written before a row names
+ * them, so the media copied afterwards include all that the copy names.
  */
 export async function backUp(
   { data, databaseUrl }: StoredData,
@@ -71,7 +71,7 @@ export async function backUp(
   const source = fileOf(databaseUrl);
   if (!(await exists(source))) throw new BackupProblem(`There is no database at ${source}.`);
   if (await exists(to)) throw new BackupProblem(`${to} is there already.`);
-  // Whole or not at all: under another name first.
+  // Written under another name first, so that it is complete or absent.
   const part = `${to}.part`;
   await rm(part, { recursive: true, force: true });
   await mkdir(join(part, MEDIA), { recursive: true, mode: 0o700 });
@@ -100,7 +100,7 @@ export async function backUp(
   return manifest;
 }
 
-/** Copies media from the one place to the other, by their hashes. */
+/** Copies media from one folder to another, by their hashes. */
 export async function copyMedia(from: string, to: string, hashes: readonly string[]): Promise<void> {
   for (const hash of hashes) {
     const target = mediumAt(join(to, MEDIA), hash);
@@ -109,7 +109,7 @@ export async function copyMedia(from: string, to: string, hashes: readonly strin
   }
 }
 
-/** The media in a folder, by their hashes; a file that is still being written has another name. */
+/** The hashes of the media in a folder. A file that is still being written has another name. */
 async function mediaIn(folder: string): Promise<string[]> {
   if (!(await exists(folder))) return [];
   const all = await readdir(folder, { recursive: true });

@@ -34,7 +34,7 @@ const manifestSchema = object({
     .optional(),
 });
 
-/** Reads a backup's `backup.json` and holds every file of it against what that says. */
+/** Reads a backup's `backup.json` and checks every file of the backup against it. */
 export async function checked(from: string): Promise<Manifest> {
   let manifest: Manifest;
   try {
@@ -59,19 +59,19 @@ export async function checked(from: string): Promise<Manifest> {
 }
 
 /**
- * What stands in `restoring` once everything is copied and before anything is moved: from then on a restore can be
- * finished or taken back.
+ * The plan in `restoring`, written once everything is copied and before anything is moved: from then on a restore can
+ * be finished or undone.
  */
 interface Swap {
-  /** Where what was there is set aside; null: there was nothing. */
+  /** The folder to which the old data was moved; null: there was none. */
   readonly setAside: string | null;
   readonly hasSecret: boolean;
 }
 const SWAP = 'swap.json';
 
 /**
- * Puts a backup in the place of what an application keeps, which must not run meanwhile. What was there is set aside
- * beside it, and its place is returned; null: there was nothing. The backup itself is left as it is.
+ * Puts a backup in place of an application's data, while the application is stopped. The old data is moved aside;
+ * returns where to (null: there was none). The backup itself stays as it is.
  */
 export async function restore(
   from: string,
@@ -111,7 +111,7 @@ async function writeWhole(file: string, text: string, move: typeof rename): Prom
   await move(`${file}.part`, file);
 }
 
-/** What is moved: its name in `restoring` and where things are set aside, and where it belongs. */
+/** What is moved: its name in `restoring` and among the old data, and its proper path. */
 const movedBy = (
   { data, databaseUrl }: StoredData,
   { hasSecret }: Swap,
@@ -124,15 +124,15 @@ const movedBy = (
 const filesOf = (name: string): readonly string[] => (name === DATABASE ? ['', '-wal', '-shm'] : ['']);
 
 /**
- * Moves what was there aside and the new in its place. What was done before is passed over, so that it can be gone on
- * with wherever it was interrupted.
+ * Moves the old data aside and the new data into place. Steps done before are skipped, so that an interrupted run can
+ * be continued.
  */
 async function swap(kept: StoredData, how: Swap, move: typeof rename = rename): Promise<void> {
   const part = join(kept.data, RESTORING);
   const { setAside } = how;
   if (setAside) await mkdir(setAside, { recursive: true, mode: 0o700 });
   for (const [name, place] of movedBy(kept, how)) {
-    // As long as the new is still here, what stands there is the old.
+    // While the new file is still here, the file in place is the old one.
     if (!(await exists(join(part, name)))) continue;
     for (const end of filesOf(name)) {
       if (!(await exists(`${place}${end}`))) continue;
@@ -151,7 +151,7 @@ async function interrupted({ data }: StoredData): Promise<{ part: string; how: S
   return { part, how: (await exists(file)) ? (JSON.parse(await readFile(file, 'utf8')) as Swap) : null };
 }
 
-/** Finishes a restore that was interrupted. */
+/** Finishes an interrupted restore. */
 export async function finishRestore(kept: StoredData): Promise<void> {
   const { how } = await interrupted(kept);
   if (!how)
@@ -161,7 +161,7 @@ export async function finishRestore(kept: StoredData): Promise<void> {
   await swap(kept, how);
 }
 
-/** Takes a restore back that was interrupted: everything is as it was before. */
+/** Undoes an interrupted restore: everything is as before. */
 export async function takeBackRestore(kept: StoredData): Promise<void> {
   const { part, how } = await interrupted(kept);
   for (const [name, place] of how ? movedBy(kept, how) : []) {
@@ -178,8 +178,8 @@ export async function takeBackRestore(kept: StoredData): Promise<void> {
 }
 
 /**
- * Leaving WAL wants the database for itself: it is refused while another process has it open
- * (https://www.sqlite.org/wal.html). It also folds the log into the file.
+ * Leaving WAL mode needs exclusive access, so it fails while another process has the database open
+ * (https://www.sqlite.org/wal.html). It also merges the log into the file.
  */
 async function refuseIfRunning(database: string): Promise<void> {
   const client = createClient({ url: `file:${database}`, timeout: 1000 });

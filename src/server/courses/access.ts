@@ -2,7 +2,7 @@ import { and, eq, exists, or, type SQL, sql } from 'drizzle-orm';
 import type { As, Teacher } from '../context';
 import { course, courseLearner, courseTeacher, release } from '../database/tables';
 
-/** What a teacher may do with a course: all of it, or all but to give it away. */
+/** What a teacher may do with a course: everything (its owner), or everything except its ownership. */
 export type CourseRight = 'own' | 'teach';
 type CourseRow = typeof course.$inferSelect;
 
@@ -18,7 +18,7 @@ export const isTaughtBy = ({ db, person }: Pick<As<Teacher>, 'db' | 'person'>): 
     ),
   );
 
-/** A course of the teacher's, and what they may do with it; null: it is none of theirs. */
+/** A course of the teacher's with their right; null: not theirs. */
 export async function courseOf(as: As<Teacher>, id: string): Promise<{ row: CourseRow; right: CourseRight } | null> {
   const [row] = await as.db
     .select()
@@ -27,7 +27,7 @@ export async function courseOf(as: As<Teacher>, id: string): Promise<{ row: Cour
   return row ? { row, right: row.ownerId === as.person.id ? 'own' : 'teach' } : null;
 }
 
-/** Is a learner on a course's roster? */
+/** True if the learner is enrolled in the course. */
 export const isOnRoster = async ({ db }: Pick<As, 'db'>, courseId: string, learnerId: string): Promise<boolean> =>
   (await db.query.courseLearner.findFirst({
     where: and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)),

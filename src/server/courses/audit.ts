@@ -15,7 +15,7 @@ export interface AuditEntry {
   readonly detail: Record<string, unknown>;
 }
 
-/** Records who changed marks, or what they rest on. */
+/** Records who changed marks, or what marks depend on. */
 export async function record(
   { db, person, now }: Pick<As, 'person' | 'now'> & { db: Pick<Database, 'insert'> },
   entry: AuditEntry,
@@ -25,7 +25,7 @@ export async function record(
 
 const MOST = 500;
 
-/** Who changed marks in a course, the newest first. */
+/** Who changed marks in a course, newest first. */
 export async function listAudit(as: As<Teacher>, courseId: string): Promise<Result<AuditRow[]>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const rows = await as.db

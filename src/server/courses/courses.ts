@@ -7,7 +7,7 @@ import { fail, ok, type Result } from '../errors';
 import { courseOf, isTaughtBy } from './access';
 import { newCode } from './join';
 
-/** The courses the teacher owns or teaches, those put away last. */
+/** The courses the teacher owns or teaches, archived ones last. */
 export async function listCourses(as: As<Teacher>): Promise<CourseRow[]> {
   const rows = await as.db
     .select({
@@ -31,7 +31,7 @@ export async function listCourses(as: As<Teacher>): Promise<CourseRow[]> {
   }));
 }
 
-/** `id` is the client's, so that making it twice makes it once. */
+/** `id` is made by the client, so that a repeated request makes one course. */
 export async function makeCourse(
   { db, person, now }: As<Teacher>,
   id: string,
@@ -134,7 +134,7 @@ export async function changeCourse(
   });
 }
 
-/** Who teaches a course beside its owner. */
+/** The co-teachers of a course. */
 export async function listTeachers(as: As<Teacher>, courseId: string): Promise<Result<TeacherRow[]>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   return ok(
@@ -147,7 +147,7 @@ export async function listTeachers(as: As<Teacher>, courseId: string): Promise<R
   );
 }
 
-/** The owner lets a colleague teach the course, or no longer. A co-teacher may leave by themselves. */
+/** The owner makes a colleague a co-teacher, or not any more. A co-teacher may leave by themselves. */
 export async function setTeacher(
   as: As<Teacher>,
   courseId: string,

@@ -1,14 +1,14 @@
 import type { Database } from '../database/open';
 
 /**
- * The order of learners by their whole marks, as the first page of a gradebook found it: the pages after it go on in
- * the same order, whatever becomes of marks meanwhile, so that nobody is shown twice or passed over, and need not work
- * out everybody again. Nothing rests on it: forgotten, it is found anew.
+ * The order of learners by their overall marks, as the first page of a gradebook found it. Later pages use the same
+ * order even if marks change meanwhile, so that nobody is shown twice or skipped, and need not work out everybody
+ * again. It is a cache: if it is lost, the order is worked out again.
  */
 const MAX_KEPT = 50;
 const kept = new WeakMap<Database, Map<string, readonly string[]>>();
 
-/** Whose gradebook, of which course, sorted how, narrowed to which words. */
+/** The key of an order: the teacher, the course, the sorting and the search words. */
 export type OrderKey = readonly [personId: string, courseId: string, sort: string, words: string];
 
 const nameOf = (key: OrderKey) => JSON.stringify(key);
@@ -22,7 +22,7 @@ export function rememberOrder(db: Database, key: OrderKey, learners: readonly st
   if (orders.size > MAX_KEPT && oldest !== undefined) orders.delete(oldest);
 }
 
-/** Sorts learners as they were remembered, those who came since at the end; null: nothing is remembered. */
+/** Sorts learners in the cached order, newly enrolled ones last; null: there is none. */
 export function asRemembered<T extends { readonly id: string }>(
   db: Database,
   key: OrderKey,

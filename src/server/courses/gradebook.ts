@@ -48,7 +48,7 @@ export async function openGradebook(
         total: inOrder.length,
         from,
       });
-    // By the whole: that of everybody has to be known first.
+    // Sorted by the overall mark, which has to be worked out for everybody first.
     const all = await gradeEverybody(as, releases, categories, everybody);
     const sign = sort === 'lowest' ? 1 : -1;
     all.sort((a, b) =>
@@ -75,13 +75,13 @@ export async function openGradebook(
 }
 
 /**
- * The releases of a course that count, and its categories. `anew`: what ran out of time is what it came to; only where
- * there may be such a sitting, a query a release.
+ * The counting releases of a course, and its categories. `closing`: finish overdue attempts first (one query for each
+ * release with an end or a time limit).
  */
 async function columnsOf(
   as: As<Teacher>,
   courseId: string,
-  anew: boolean,
+  closing: boolean,
 ): Promise<{ releases: ReleaseRow[]; categories: GradebookPage['categories'] }> {
   const { db } = as;
   const found = await db
@@ -89,7 +89,8 @@ async function columnsOf(
     .from(release)
     .where(and(eq(release.courseId, courseId), eq(release.practice, false)))
     .orderBy(asc(release.createdAt));
-  if (anew) for (const { id, closesAt, minutes } of found) if (closesAt || minutes !== null) await closeOverdue(as, id);
+  if (closing)
+    for (const { id, closesAt, minutes } of found) if (closesAt || minutes !== null) await closeOverdue(as, id);
   const categories = await db
     .select({ id: category.id, title: category.title, weight: category.weight })
     .from(category)
@@ -212,7 +213,7 @@ async function gradeRows(
   });
 }
 
-/** The overall mark of everybody in a course; `without`: as if there were no such category. */
+/** The overall mark of everybody in a course; `without`: as if that category did not exist. */
 export async function overallMarks(
   as: As<Teacher>,
   courseId: string,
@@ -225,15 +226,15 @@ export async function overallMarks(
   return rows.map(({ learnerId, name, whole }) => ({ learnerId, name, overall: whole }));
 }
 
-/** The overall mark at eight places: whoever adds up the line in another order gets the same. */
+/** The overall mark, rounded to eight places, so that the order of adding up does not matter. */
 const rounded = (n: number): number => Number(n.toFixed(8));
-/** A number as CSV has it: every digit that tells it from another. */
+/** A number for CSV, with all its digits. */
 const exact = (n: number): string => String(n);
 
 /**
- * The whole gradebook as CSV (RFC 4180, UTF-8): a line for each learner, each mark with what it is out of, and what
- * each category comes to. The overall mark follows from the line: the points of a category against what they are out
- * of, the categories by their weights.
+ * The gradebook as CSV (RFC 4180, UTF-8): a line for each learner, with each mark and its maximum, and the sum of each
+ * category. The overall mark follows from the line: the points of a category out of its maximum, and the categories by
+ * weight.
  */
 export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<Result<string>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
@@ -287,8 +288,8 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
 }
 
 /**
- * Sets a learner's mark of a release by hand, with a reason, out of what there is to be had now; null: what the
- * sittings came to counts again.
+ * Sets a learner's mark of a release by hand, with a reason, out of the present maximum; null: the attempts count
+ * again.
  */
 export async function setMark(
   as: As<Teacher>,
@@ -342,7 +343,7 @@ export async function setMark(
   return ok(null);
 }
 
-/** What a learner could have had of a release: of the sitting that counts, else of one that begins now. */
+/** The most a learner can earn in a release: in the attempt that counts, else in one started now. */
 async function outOfNow({ db }: As<Teacher>, row: typeof release.$inferSelect, learnerId: string): Promise<number> {
   const { outOf, asks } = await editionOf(db, row.id, row.edition);
   const counts = countingMark(

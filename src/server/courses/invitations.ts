@@ -7,9 +7,7 @@ import { course, courseGroup, courseInvitation, courseLearner, groupMember } fro
 import { fail, ok, type Result } from '../errors';
 import { isTaughtBy } from './access';
 
-/**
- * Of some accounts, those whose person the teacher knows: they made the account, or teach that learner in some course.
- */
+/** Those of some accounts that the teacher knows: they made the account, or teach that learner in another course. */
 export async function knownLearners(as: As<Teacher>, ids: readonly string[]): Promise<ReadonlySet<string>> {
   const known = new Set<string>();
   for (let from = 0; from < ids.length; from += 500) {
@@ -38,14 +36,14 @@ export async function knownLearners(as: As<Teacher>, ids: readonly string[]): Pr
   return known;
 }
 
-/** May the teacher bring an account into a course at once? Else its owner is asked. */
+/** True if the teacher may enrol an account at once. Otherwise its owner is invited. */
 export async function mayEnrol(as: As<Teacher>, ids: readonly string[]): Promise<(id: string) => boolean> {
   if ((await installationSettings(as)).directEnrolment) return () => true;
   const known = await knownLearners(as, ids);
   return (id) => known.has(id);
 }
 
-/** Asks learners into a course. Asking again changes nothing but the groups they would come into. */
+/** Invites learners to a course. Repeating it changes only the groups they would join. */
 export async function invite(
   { db, person, now }: As<Teacher>,
   courseId: string,
@@ -61,7 +59,7 @@ export async function invite(
       });
 }
 
-/** The courses a learner is asked into. */
+/** The invitations of a learner. */
 export const listInvitations = ({
   db,
   person,
@@ -74,7 +72,7 @@ export const listInvitations = ({
     .where(and(eq(courseInvitation.learnerId, person.id), isNull(course.archivedAt)))
     .orderBy(asc(course.title));
 
-/** The learner says yes (they are in the course from then on) or no. */
+/** The learner accepts an invitation, and is enrolled, or declines it. */
 export async function answerInvitation(
   { db, person, now }: As<Learner>,
   courseId: string,
@@ -106,7 +104,7 @@ export async function answerInvitation(
   });
 }
 
-/** How many are asked into a course and have not answered. */
+/** The number of open invitations to a course. */
 export async function countInvited({ db }: Pick<Context, 'db'>, courseId: string): Promise<number> {
   const [row] = await db
     .select({ n: sql<number>`count(*)` })

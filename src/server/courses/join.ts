@@ -6,17 +6,17 @@ import type { As, Context, Learner } from '../context';
 import { course, courseLearner } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
-/** Letters and digits that are not taken for one another when read aloud or written on a board. */
+/** Letters and digits that are not confused when read aloud or written on a board. */
 const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const LENGTH = 8;
 
-/** A code to join by: 40 bits, so that guessing one takes longer than any holds. */
+/** A join code: 40 bits, so that guessing one takes longer than it is valid. */
 export const newCode = (): string => Array.from({ length: LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
 
-/** As it was meant: without spaces and dashes, in capitals. */
+/** The code in capitals, without spaces and dashes. */
 const meant = (code: string) => code.toUpperCase().replace(/[\s-]/g, '');
 
-/** The course a code is of, while it holds. */
+/** The course of a valid code. */
 async function courseBy({ db, now }: Context, code: string) {
   return db.query.course.findFirst({
     columns: { id: true, title: true, ownerId: true },
@@ -43,7 +43,7 @@ export async function joinCourse(as: As<Learner>, code: string): Promise<Result<
   return ok({ course: found.title });
 }
 
-/** Somebody who has no account makes one with a code, and joins its course. Its owner may reset the password. */
+/** A person without an account makes one with a join code, and joins the course. Its owner may reset the password. */
 export async function registerWith(
   context: Context,
   code: string,

@@ -6,7 +6,7 @@ import { type Failure, fail, ok, type Result } from '../errors';
 import { courseOf, isOnRoster } from './access';
 import { record } from './audit';
 
-/** What a course is divided into: units, weight categories, groups of learners. */
+/** The parts of a course: units, weight categories, groups of learners. */
 export async function listParts(as: As<Teacher>, courseId: string): Promise<Result<CourseParts>> {
   const { db } = as;
   const found = await courseOf(as, courseId);
@@ -41,7 +41,7 @@ export async function listParts(as: As<Teacher>, courseId: string): Promise<Resu
 
 const refused = (message: string) => fail('invalid', { problems: [{ path: 'id', message }] });
 
-/** What was changed meanwhile: the list as it is now, and its revision. */
+/** The conflict: the list as it is now, and its revision. */
 async function movedOn(as: As<Teacher>, courseId: string, what: 'units' | 'categories'): Promise<Failure> {
   const parts = await listParts(as, courseId);
   return parts.ok
@@ -52,8 +52,7 @@ async function movedOn(as: As<Teacher>, courseId: string, what: 'units' | 'categ
 }
 
 /**
- * Saves the units as they are given, in their order. `from`: the revision they were made on, where it matters. None is
- * removed by that: see `removals.ts`.
+ * Saves the units in the given order. `from`: the revision they were changed on. It removes none: see `removals.ts`.
  */
 export async function saveUnits(
   as: As<Teacher>,
@@ -91,7 +90,7 @@ export async function saveUnits(
   return saved ? listParts(as, courseId) : movedOn(as, courseId, 'units');
 }
 
-/** Saves the weight categories as they are given. A weight that changes is on record: marks rest on it. */
+/** Saves the weight categories. A changed weight is recorded, because marks depend on it. */
 export async function saveCategories(
   as: As<Teacher>,
   courseId: string,
@@ -135,7 +134,7 @@ export async function saveCategories(
 
 type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
 
-/** Raises a revision of a course, if it is the one a write was made on. */
+/** Raises a revision of a course, if the write was made on the present one. */
 export async function raise(
   tx: Transaction,
   courseId: string,
@@ -150,7 +149,7 @@ export async function raise(
   return raised.length > 0;
 }
 
-/** Makes a group, or gives it another name. `from`: the revision it was made on; null: there was none. */
+/** Makes or renames a group. `from`: the revision it was changed on; null: it is new. */
 export async function saveGroup(
   as: As<Teacher>,
   courseId: string,
@@ -182,7 +181,7 @@ export async function saveGroup(
   });
 }
 
-/** A learner of the course is in a group, or no longer. */
+/** Puts a learner of the course into a group, or takes them out. */
 export async function setMember(
   as: As<Teacher>,
   courseId: string,

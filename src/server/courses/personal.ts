@@ -35,7 +35,7 @@ import { record } from './audit';
 const iso = (at: Date): string => at.toISOString();
 const isoOrNull = (at: Date | null): string | null => at && iso(at);
 
-/** All that is kept of the learner who asks. Marks are in it as far as they are told. */
+/** All data of the learner who asks. Marks are in it as far as the learner may see them. */
 export async function myData(as: As<Learner>): Promise<Result<PersonalData>> {
   const { db, person } = as;
   const sessions = await db.select().from(session).where(eq(session.userId, person.id)).orderBy(asc(session.createdAt));
@@ -58,7 +58,7 @@ export async function myData(as: As<Learner>): Promise<Result<PersonalData>> {
     : fail('notFound');
 }
 
-/** What a course holds of a learner, for one of its teachers. */
+/** A learner's data in a course, for one of its teachers. */
 export async function dataOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<PersonalData>> {
   const found = await courseOf(as, courseId);
   if (!found || !(await isHeld(as, courseId, learnerId))) return fail('notFound');
@@ -66,7 +66,7 @@ export async function dataOf(as: As<Teacher>, courseId: string, learnerId: strin
   return data ? ok(data) : fail('notFound');
 }
 
-/** The condition that a course has something of a learner: a place on its roster, a sitting, a mark. */
+/** The condition that a course has data of a learner: an enrolment, an attempt, a mark. */
 const holds = ({ db }: Pick<Context, 'db'>, learnerId: string) =>
   or(
     inArray(
@@ -92,7 +92,7 @@ const isHeld = async (as: Pick<Context, 'db'>, courseId: string, learnerId: stri
       .where(and(eq(course.id, courseId), holds(as, learnerId)))
   ).length > 0;
 
-/** `allMarks`: marks that the learner is not told too. */
+/** `allMarks`: also the marks that the learner may not see. */
 async function fileOf(
   context: Context,
   learnerId: string,
@@ -167,7 +167,7 @@ async function courseData(
   return { title, onRosterSince: place ? iso(place.addedAt) : null, groups: groups.map((one) => one.title), releases };
 }
 
-/** How many moves are read before others have their turn. */
+/** Moves read at once; other requests run in between. */
 const AT_ONCE = 1000;
 async function movesOf(db: Database, sittingId: string, { models }: OpenEdition): Promise<PersonalSitting['moves']> {
   const all: PersonalSitting['moves'] = [];
@@ -191,7 +191,7 @@ async function movesOf(db: Database, sittingId: string, { models }: OpenEdition)
   }
 }
 
-/** A move with labels in place of ids; what has none goes by its id. */
+/** A move with labels instead of ids, if there are labels. */
 function inLabels(
   body: Move,
   model: OpenEdition['models'][number] | undefined,
@@ -208,9 +208,9 @@ function inLabels(
 }
 
 /**
- * Erases all that a course holds of a learner: sittings, marks, their places on the roster and in groups. Of the audit
- * list it stays that something was changed, when and by whom, under an id that then leads nowhere. The account goes
- * with it where it is in no other course and was made in this one. Its owner alone may.
+ * Erases a learner's data in a course: attempts, marks, enrolment and groups. The audit list keeps only that something
+ * was changed, when and by whom, under an id that leads nowhere. The account is deleted as well if it is in no other
+ * course and was made in this one. Only the course's owner may do this.
  */
 export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<Erased>> {
   const { db } = as;
@@ -266,7 +266,7 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
 
 type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
 
-/** Takes the account away where nothing is left of it anywhere, and a teacher of the course made it. */
+/** Deletes the account if no course has data of it and a teacher of this course made it. */
 async function eraseAccount(
   tx: Transaction,
   learnerId: string,

@@ -49,7 +49,7 @@ async function found(
   };
 }
 
-/** What removing it would do. Nothing is changed. */
+/** A preview of the removal. */
 export async function removalEffects(
   as: As<Teacher>,
   courseId: string,
@@ -107,8 +107,8 @@ async function marksWithout(as: As<Teacher>, courseId: string, categoryId: strin
 }
 
 /**
- * Removes it; what named it goes on without. `id` is the client's, so that asking twice removes once, and undoing has a
- * name.
+ * Removes the part; what referred to it stays without. `id` is made by the client, so that a repeated request removes
+ * once, and undoing can name it.
  */
 export async function remove(
   as: As<Teacher>,
@@ -149,7 +149,9 @@ export async function remove(
   return done ? listParts(as, courseId) : fail('notFound');
 }
 
-/** Takes a removal back: it is there again, and named by what named it, where that names nothing else since. */
+/**
+ * Undoes a removal: the part is there again, and what referred to it does so again, if it has not got another since.
+ */
 export async function undoRemoval(as: As<Teacher>, courseId: string, id: string): Promise<Result<CourseParts>> {
   const { db, now } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');

@@ -12,7 +12,7 @@ import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
 import { invite, knownLearners, mayEnrol } from './invitations';
 
-/** Who is on a course's roster and has these words in the name or user name. */
+/** The learners of a course with these words in the name or user name. */
 function onRoster(courseId: string, words: string): SQL | undefined {
   const part = `%${literally(words.trim())}%`;
   return and(
@@ -23,7 +23,7 @@ function onRoster(courseId: string, words: string): SQL | undefined {
   );
 }
 
-/** A page of a course's learners by name; `words`: in names and user names. */
+/** A page of a course's learners, sorted by name; `words`: searched in names and user names. */
 export async function listRoster(
   as: As<Teacher>,
   courseId: string,
@@ -62,7 +62,7 @@ export async function listRoster(
   });
 }
 
-/** Everybody on a course's roster by name; `words`: in names and user names. */
+/** All learners of a course, sorted by name; `words`: searched in names and user names. */
 export const everybodyOn = (
   { db }: Pick<As, 'db'>,
   courseId: string,
@@ -82,7 +82,7 @@ const groupsOf = ({ db }: As<Teacher>, courseId: string, learners: readonly stri
     .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
     .where(and(eq(courseGroup.courseId, courseId), inArray(groupMember.learnerId, [...learners])));
 
-/** Makes a learner's account and puts the learner into the teacher's course. */
+/** Makes a learner's account and enrols it in the teacher's course. */
 export async function makeLearner(
   as: As<Teacher>,
   courseId: string,
@@ -94,7 +94,10 @@ export async function makeLearner(
   return made;
 }
 
-/** Takes learners off the roster. Their accounts and what they did are kept: who comes back finds it again. */
+/**
+ * Ends the enrolment of learners. Their accounts, answers and marks stay, and are there again if they are enrolled
+ * again.
+ */
 export async function removeLearner(
   as: As<Teacher>,
   courseId: string,
@@ -113,7 +116,7 @@ export async function removeLearner(
   return ok({ removed: gone.length });
 }
 
-/** Characters up to which a list is read at once; a longer one on a thread of its own. Null: it takes too long. */
+/** Longer lists, in characters, are read in a worker thread. Null: it takes too long. */
 const SHORT = 50_000;
 const READ_MS = 10_000;
 async function readLong({ work }: As<Teacher>, text: string): Promise<ReturnType<typeof readRoster> | null> {
@@ -122,7 +125,7 @@ async function readLong({ work }: As<Teacher>, text: string): Promise<ReturnType
   return worked.ok ? worked.value : null;
 }
 
-/** What taking a list would change. Nothing is changed. */
+/** A preview of importing a list. */
 export async function planRoster(as: As<Teacher>, courseId: string, text: string): Promise<Result<RosterPlan>> {
   const found = await planned(as, courseId, text);
   return found.ok ? ok(found.value.plan) : found;
@@ -174,7 +177,7 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
   const plan: RosterPlan = {
     lines: taken.map(({ line, name, username, groups: of, account }) => ({
       line,
-      // The name behind a user name is shown to who knows the person.
+      // The full name of an account is shown only to a teacher who knows the person.
       name: account && knows(account.id) ? account.name : name,
       username,
       groups: of,
@@ -197,8 +200,8 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
 const MAX_MADE = 500;
 
 /**
- * Takes a list: makes accounts, brings learners into the course and into groups; `removeOthers`: takes off who is not
- * in it. Taken again, it changes nothing more.
+ * Imports a list: makes accounts, enrols learners and puts them into groups; `removeOthers`: ends the enrolment of
+ * everybody else. Repeating it changes nothing more.
  */
 export async function importRoster(
   as: As<Teacher>,

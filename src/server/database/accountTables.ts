@@ -1,7 +1,7 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { SecurityWhat } from '../../contract';
 
-// The tables better-auth keeps (names and columns are its own), and what limits sign-in tries for one account.
+// The tables of better-auth (it sets their names and columns), and the counters of sign-in tries.
 const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
 
 export const user = sqliteTable(
@@ -19,9 +19,9 @@ export const user = sqliteTable(
     role: text('role', { enum: ['teacher', 'learner'] })
       .notNull()
       .default('learner'),
-    /** The teacher who made a learner's account, and alone may reset its password. */
+    /** The teacher who made a learner's account: only they may reset its password. */
     madeBy: text('made_by'),
-    /** May change what holds for the whole installation. */
+    /** True if the teacher may change the settings of the installation. */
     isAdmin: integer('is_admin', { mode: 'boolean' }).notNull().default(false),
     twoFactorEnabled: integer('two_factor_enabled', { mode: 'boolean' }).notNull().default(false),
   },
@@ -104,21 +104,21 @@ export const rateLimit = sqliteTable('rate_limit', {
   lastRequest: integer('last_request').notNull(),
 });
 
-/** How often something was asked for within a stretch of time, by what is limited and whom: `joining 203.0.113.5`. */
+/** Request counters, by limit and subject: `joining 203.0.113.5`. */
 export const requestCount = sqliteTable('request_count', {
   key: text('key').primaryKey(),
   count: integer('count').notNull(),
   since: integer('since').notNull(),
 });
 
-/** What happened that bears on security: kept for as long as is set, then cleared. */
+/** Security events, deleted after their retention. */
 export const securityEvent = sqliteTable(
   'security_event',
   {
     n: integer('n').primaryKey({ autoIncrement: true }),
     at: moment('at').notNull(),
     what: text('what').$type<SecurityWhat>().notNull(),
-    /** Whose account it is about, and who did it; null: nobody who is known. */
+    /** The account it is about, and who did it; null: unknown. */
     userId: text('user_id'),
     by: text('by'),
     address: text('address'),

@@ -9,7 +9,7 @@ interface Journal {
   readonly entries: readonly { readonly tag: string; readonly when: number }[];
 }
 
-/** The tag of the first migration that this database has not had; null: it is up to date, or new. */
+/** The tag of the first migration this database still needs; null: it is up to date, or new. */
 async function firstPending(db: Database, migrationsFolder: string): Promise<string | null> {
   const known = await db.all<{ name: string }>(
     sql`select name from sqlite_master where type = 'table' and name = '__drizzle_migrations'`,
@@ -21,9 +21,9 @@ async function firstPending(db: Database, migrationsFolder: string): Promise<str
 }
 
 /**
- * Copies a database file before migrations change its tables, to `FILE.before-TAG` beside it, where `TAG` names the
- * first of them. A copy that is there already is from the same state, and stays. `makePrivate` makes a file that nobody
- * else may read.
+ * Copies a database file before migrations change its tables, to `FILE.before-TAG` beside it; `TAG` is the first
+ * migration to come. An existing copy is of the same state, and stays. `makePrivate` makes the copy readable by its
+ * owner only.
  */
 export async function copyBeforeMigrating(
   db: Database,
@@ -35,7 +35,7 @@ export async function copyBeforeMigrating(
   if (tag === null) return;
   const copy = `${file}.before-${tag}`;
   if (existsSync(copy)) return;
-  // Whole or not at all, and of two processes that start at once each into a file of its own.
+  // Written under a name of its own first: complete or absent, also when two processes start at once.
   const part = `${copy}.${process.pid}.part`;
   try {
     await makePrivate(part);

@@ -3,7 +3,7 @@ import { user } from './accountTables';
 
 /** A time, in milliseconds since 1970. */
 export const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
-/** Whose it is. */
+/** The owner. */
 export const owner = (name: string) =>
   text(name)
     .notNull()

@@ -10,16 +10,16 @@ export const course = sqliteTable(
     title: text('title').notNull(),
     ownerId: owner('owner_id'),
     createdAt: moment('created_at').notNull(),
-    /** Put away: its teachers see it, its learners do not. */
+    /** Archived: its teachers see it, its learners do not. */
     archivedAt: moment('archived_at'),
-    /** Who knows it may join until then. */
+    /** Whoever knows the code may join until this time. */
     joinCode: text('join_code').unique(),
     joinUntil: moment('join_until'),
-    /** The zone its times are meant in (IANA); null: none is said. */
+    /** The time zone of its times (IANA); null: none. */
     zone: text('zone'),
     /**
-     * How often its name, zone and join code, its units, and its weight categories were saved: a write names the
-     * revision it was made on.
+     * Revisions of the course itself, of its units and of its weight categories: a write names the revision it was made
+     * on.
      */
     revision: integer('revision').notNull().default(1),
     unitsRevision: integer('units_revision').notNull().default(1),
@@ -28,7 +28,7 @@ export const course = sqliteTable(
   (t) => [index('course_of_owner').on(t.ownerId)],
 );
 
-/** Who teaches a course beside its owner. */
+/** The co-teachers of a course. */
 export const courseTeacher = sqliteTable(
   'course_teacher',
   {
@@ -48,7 +48,7 @@ const inCourse = () =>
     .notNull()
     .references(() => course.id, { onDelete: 'cascade' });
 
-/** A part of a course, in an order. */
+/** A part of a course, in which releases stand. */
 export const unit = sqliteTable(
   'unit',
   {
@@ -60,9 +60,7 @@ export const unit = sqliteTable(
   (t) => [index('unit_of_course').on(t.courseId)],
 );
 
-/**
- * What releases of a course count together: their marks make so much of the whole, in parts of the sum of all weights.
- */
+/** Releases that count together: their share of the overall mark, as a part of the sum of all weights. */
 export const category = sqliteTable(
   'category',
   {
@@ -113,10 +111,7 @@ export const courseLearner = sqliteTable(
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('course_of_learner').on(t.learnerId)],
 );
 
-/**
- * A learner with an account who is asked into a course by a teacher who shares none with them: they say yes or no on
- * their first page.
- */
+/** An invitation of a learner by a teacher who shares no course with them. They answer on their first page. */
 export const courseInvitation = sqliteTable(
   'course_invitation',
   {
@@ -128,13 +123,13 @@ export const courseInvitation = sqliteTable(
       .references(() => user.id, { onDelete: 'cascade' }),
     by: owner('by'),
     at: moment('at').notNull(),
-    /** Groups of the course they come into with it. */
+    /** The groups they would join. */
     groups: text('groups', { mode: 'json' }).$type<string[]>().notNull().default([]),
   },
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('invitation_of_learner').on(t.learnerId)],
 );
 
-/** Who changed marks, or what they rest on: append-only (the database itself sees to it, see the migrations). */
+/** Who changed marks, or what marks depend on. Append-only: the database enforces it (see the migrations). */
 export const audit = sqliteTable(
   'audit',
   {
@@ -151,8 +146,8 @@ export const audit = sqliteTable(
 );
 
 /**
- * Whose data of a course are being erased: there only within the transaction that does it. Moves can be deleted and
- * details of the audit list emptied for them alone (the database itself sees to it, see the migrations).
+ * Learners whose data in a course is being erased: there are rows only within the transaction that does it. Only for
+ * them does the database allow moves to be deleted and details of the audit list to be emptied (see the migrations).
  */
 export const erasing = sqliteTable(
   'erasing',
@@ -161,8 +156,8 @@ export const erasing = sqliteTable(
 );
 
 /**
- * A unit, a weight category or a group that was removed, with all that named it: what undoing needs. `id` is the
- * client's.
+ * A removed unit, weight category or group with everything that referred to it, for undoing. `id` is made by the
+ * client.
  */
 export const removal = sqliteTable(
   'removal',
@@ -180,7 +175,7 @@ export const removal = sqliteTable(
 
 export interface Removed {
   readonly row: { readonly id: string; readonly title: string; readonly weight?: number; readonly position?: number };
-  /** The releases that named it. */
+  /** The releases that referred to it. */
   readonly releases: readonly string[];
   /** Of a group: its learners. */
   readonly learners: readonly string[];

@@ -3,8 +3,8 @@ import type { JobState } from '../../contract';
 import { moment, owner } from './columns';
 
 /**
- * Work that takes longer than a request: any process takes it, one at a time, and holds it by a lease that it renews.
- * `id` is the client's.
+ * Work that takes longer than a request. One process at a time works on it, under a lease that it renews. `id` is made
+ * by the client.
  */
 export const job = sqliteTable(
   'job',
@@ -14,13 +14,13 @@ export const job = sqliteTable(
     ownerId: owner('owner_id'),
     input: text('input', { mode: 'json' }).$type<unknown>().notNull(),
     state: text('state').$type<JobState>().notNull().default('waiting'),
-    /** So many of so many parts are done. */
+    /** Parts done, of all parts. */
     done: integer('done').notNull().default(0),
     total: integer('total').notNull().default(0),
     attempts: integer('attempts').notNull().default(0),
-    /** Until when whoever works on it has it: then another may take it. */
+    /** The end of the lease: after it another process may take the job. */
     leasedUntil: moment('leased_until'),
-    /** What came of it, as an endpoint would answer. */
+    /** Its result, as an endpoint would answer. */
     result: text('result', { mode: 'json' }).$type<unknown>(),
     createdAt: moment('created_at').notNull(),
     finishedAt: moment('finished_at'),

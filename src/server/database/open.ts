@@ -14,7 +14,7 @@ import * as tables from './tables';
 const schema = { ...accountTables, ...tables };
 export type Database = LibSQLDatabase<typeof schema>;
 
-/** Opens the database, a file or a libSQL server by the same code, and brings its tables up to date. */
+/** Opens the database (a file, or a libSQL server) and migrates its tables. */
 export async function openDatabase(
   config: Pick<Config, 'databaseUrl' | 'databaseAuthToken' | 'root'>,
 ): Promise<Database> {
@@ -30,7 +30,7 @@ export async function openDatabase(
 const pathIn = (url: string): string => url.slice('file:'.length);
 
 /**
- * The file, made before SQLite makes it, so that nobody else may read it: what is written beside it takes its rights.
+ * Creates the file before SQLite does, readable by its owner only; SQLite gives the same rights to the files beside it.
  */
 async function makePrivate(file: string): Promise<void> {
   const handle = await open(file, 'a', 0o600);
@@ -50,15 +50,15 @@ async function openFile(url: string): Promise<Database> {
   return db;
 }
 
-/**
- * A libSQL server keeps its own durability and its own lock; foreign keys are on by default there as in the file
- * client.
- */
+/** A libSQL server has its own durability and locking; foreign keys are on by default, as in the file client. */
 function openServer(url: string, authToken: string | undefined): Database {
   return drizzle(createClient(authToken === undefined ? { url } : { url, authToken }), { schema });
 }
 
-/** Can the database be written? A row is: what changes nothing writes nothing, even where the disk is full. */
+/**
+ * True if the database can be written. A row is changed, because a write that changes nothing succeeds even if the disk
+ * is full.
+ */
 export async function canWrite(db: Database): Promise<boolean> {
   try {
     await db.run(

@@ -17,27 +17,27 @@ export const release = sqliteTable(
     releasedBy: owner('released_by'),
     createdAt: moment('created_at').notNull(),
     unitId: text('unit_id').references(() => unit.id, { onDelete: 'set null' }),
-    /** Nobody begins before it; null: from the start. */
+    /** No attempt starts before it; null: at once. */
     opensAt: moment('opens_at'),
-    /** What is finished after it is late; null: nothing is. */
+    /** Attempts finished after it are late; null: none is. */
     dueAt: moment('due_at'),
-    /** Nothing is taken after it; null: it stays open. */
+    /** No move is accepted after it; null: it stays open. */
     closesAt: moment('closes_at'),
-    /** How long a sitting may take, in minutes; null: as long as it likes. */
+    /** The time limit of an attempt in minutes; null: none. */
     minutes: integer('minutes'),
-    /** How many a learner may have; null: any number. */
+    /** The attempts a learner may have; null: any number. */
     sittings: integer('sittings').default(1),
-    /** Which of several sittings counts. */
+    /** Which of several attempts counts. */
     counts: text('counts').$type<Counts>().notNull().default('best'),
-    /** It does not count. */
+    /** Practice: it is not in the gradebook. */
     practice: integer('practice', { mode: 'boolean' }).notNull().default(false),
     categoryId: text('category_id').references(() => category.id, { onDelete: 'set null' }),
-    /** How much learners are told of an answer, at most (the author of a question may tell less), and when. */
+    /** The highest feedback level (a question may give less), and when it is given. */
     feedbackLevel: text('feedback_level').$type<FeedbackLevel>().notNull().default('modelAnswer'),
     feedbackTime: text('feedback_time').$type<FeedbackTime>().notNull().default('atOnce'),
-    /** It is for all of the course; else for those of `release_for`. */
+    /** Assigned to the whole course; else to those in `release_for`. */
     everyone: integer('everyone', { mode: 'boolean' }).notNull().default(true),
-    /** The edition new sittings are of. */
+    /** The edition of new attempts. */
     edition: integer('edition').notNull().default(1),
     /** How often its settings were saved: a write names the revision it was made on. */
     revision: integer('revision').notNull().default(1),
@@ -58,7 +58,7 @@ const ofLearner = () =>
     .notNull()
     .references(() => user.id, { onDelete: 'cascade' });
 
-/** Whom a release is for, where it is not for all: a group or a learner a row. */
+/** The groups and learners a release is assigned to, if not to the whole course. */
 export const releaseFor = sqliteTable(
   'release_for',
   {
@@ -66,7 +66,7 @@ export const releaseFor = sqliteTable(
     groupId: text('group_id').references(() => courseGroup.id, { onDelete: 'cascade' }),
     learnerId: text('learner_id').references(() => user.id, { onDelete: 'cascade' }),
   },
-  // One of the two is always null, and SQLite's nulls differ from one another.
+  // One of the two is always null, and SQLite treats nulls as different from one another.
   (t) => [
     uniqueIndex('release_for_one').on(t.releaseId, sql`coalesce(${t.groupId}, '')`, sql`coalesce(${t.learnerId}, '')`),
     index('release_for_group').on(t.groupId),
@@ -74,7 +74,7 @@ export const releaseFor = sqliteTable(
   ],
 );
 
-/** What one learner is allowed beyond the others. Null: as for all. */
+/** A learner's allowances beyond the release's settings. Null: as for everybody. */
 export const allowance = sqliteTable(
   'allowance',
   {
@@ -89,8 +89,8 @@ export const allowance = sqliteTable(
 );
 
 /**
- * A mark a teacher set by hand, in points, in place of what the sittings came to. `outOf`: what there was to be had
- * when it was set, which later editions leave alone; null: what there is.
+ * A mark set by hand, in points, instead of the attempts' score. `outOf`: the maximum when it was set, which later
+ * editions do not change; null: the present maximum.
  */
 export const markOverride = sqliteTable(
   'mark_override',
@@ -106,7 +106,7 @@ export const markOverride = sqliteTable(
   (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] }), index('mark_by_hand_of_learner').on(t.learnerId)],
 );
 
-/** What applying an edition did to marks, learner by learner, in points. */
+/** The effect of applying an edition on each learner's mark, in points. */
 export const regrade = sqliteTable(
   'regrade',
   {
@@ -115,41 +115,39 @@ export const regrade = sqliteTable(
     by: owner('by'),
     at: moment('at').notNull(),
     changes: text('changes', { mode: 'json' }).$type<MarkChange[]>().notNull(),
-    /** How many sittings were left as they were, since their marks would have fallen. */
+    /** The number of attempts that were spared because their marks would have fallen. */
     spared: integer('spared').notNull().default(0),
   },
   (t) => [primaryKey({ columns: [t.releaseId, t.edition] })],
 );
 
 /**
- * By which rules moves are taken. 2: hidden zones, and in deferred feedback those that welcome by the key, turn nothing
- * away. Moves that were made by earlier rules are taken as far as they can be.
+ * The version of the move rules. 2: hidden zones, and with deferred feedback zones that welcome by the key, turn
+ * nothing away. Moves made under earlier rules are replayed as far as possible.
  */
 export const MOVE_RULES = 2;
 
-/** What an edition holds: the questions of its set, whole, as they were. */
+/** The content of an edition: complete copies of its questions. */
 export interface EditionContent {
   readonly questions: readonly Question[];
-  /**
-   * By question, one full-mark arrangement where learners may see it; left out in editions from before there was any.
-   */
+  /** One full-mark arrangement for each question whose learners may see it; left out in older editions. */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
-  /** {@link MOVE_RULES} as it was; left out in editions from before there were any. */
+  /** {@link MOVE_RULES} when it was made; left out in older editions. */
   readonly moveRules?: number;
-  /** Nothing is told during a sitting: each question is checked once, at its end. */
+  /** Deferred feedback: each question is checked once, when the attempt ends. */
   readonly quiet?: boolean;
-  /** By question: it does not count, and is asked of nobody who has not come to it. */
+  /** Struck questions: they do not count, and are not asked any more. */
   readonly struck?: readonly boolean[];
-  /** By question, what it counts; left out in editions from before there were points: as many as its marks. */
+  /** The points of each question; left out in older editions: its marks. */
   readonly points?: readonly number[];
-  /** Parts of the questions, in their order; left out: one part with all of them. */
+  /** Sections in their order; left out: one section with all questions. */
   readonly sections?: readonly EditionSection[];
-  /** Each beside the questions named by their places. */
+  /** Sources, each beside the questions with these indices. */
   readonly sources?: readonly (SourceContent & { readonly questions: readonly number[] })[];
 }
 
-/** Unchangeable: the database itself refuses to alter or delete one (see the migrations). */
+/** Immutable: the database refuses to change or delete one */
 export const edition = sqliteTable(
   'edition',
   {
@@ -159,7 +157,7 @@ export const edition = sqliteTable(
     number: integer('number').notNull(),
     content: text('content', { mode: 'json' }).$type<EditionContent>().notNull(),
     createdAt: moment('created_at').notNull(),
-    /** Of a correction: what it is for, and by whom. */
+    /** The reason for a correction, and who made it. */
     reason: text('reason').notNull().default(''),
     madeBy: text('made_by'),
   },
@@ -177,31 +175,25 @@ export const sitting = sqliteTable(
       .notNull()
       .references(() => user.id),
     number: integer('number').notNull(),
-    /** What is drawn for this sitting (names, the tray's order) is drawn from it. */
+    /** The seed of everything drawn for this attempt (names, the tray's order). */
     seed: text('seed').notNull(),
     startedAt: moment('started_at').notNull(),
-    /**
-     * The edition it is of and judged by: that of every move to come (the database itself sees to it, see the
-     * migrations).
-     */
+    /** The edition by which it is judged. The database accepts moves of this edition only (see the migrations). */
     edition: integer('edition').notNull().default(1),
-    /** The edition it was begun in, which says what it is asked. */
+    /** The edition in which it was started, which decides its questions. */
     began: integer('began').notNull().default(1),
-    /** What all of its questions count, in points. */
+    /** The points of all its questions together. */
     outOf: real('out_of').notNull().default(0),
-    /** How many questions the learner has come to beyond the first. */
+    /** The index of the furthest question reached. */
     reached: integer('reached').notNull().default(0),
     /**
-     * When the learner said so, or time was up: from then on the database itself takes no move (see the migrations).
+     * When the learner finished it or the time was up. From then on the database accepts no moves (see the migrations).
      */
     finishedAt: moment('finished_at'),
-    /**
-     * How much time it has used up to `usedAt`, in milliseconds, measured so that a clock that is set does not change
-     * it. Null: it is counted from `startedAt`.
-     */
+    /** The time used up to `usedAt`, in milliseconds by the steady clock. Null: counted from `startedAt`. */
     usedMs: integer('used_ms'),
     usedAt: integer('used_at'),
-    /** It was opened again: the checks that ended it, up to the move of this number, do not count. */
+    /** Set when it was reopened: final checks up to this move number do not count. */
     reopenedAfter: integer('reopened_after').notNull().default(0),
   },
   (t) => [
@@ -223,15 +215,15 @@ export const move = sqliteTable(
     question: integer('question').notNull(),
     body: text('body', { mode: 'json' }).$type<Move>().notNull(),
     at: moment('at').notNull(),
-    /** A check of what was left unchecked, made when the sitting ended. */
+    /** A final check, made when the attempt ended. */
     ending: integer('ending', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [primaryKey({ columns: [t.sittingId, t.n] }), uniqueIndex('move_id').on(t.sittingId, t.id)],
 );
 
 /**
- * A cache of where a question of a sitting stood after the moves up to `n`, judged by an edition: opening it goes on
- * from there. It can be worked out again from the moves.
+ * A cache of a question's state after the moves up to `n`, judged by an edition. It can be worked out again from the
+ * moves.
  */
 export const checkpoint = sqliteTable(
   'checkpoint',
@@ -247,7 +239,7 @@ export const checkpoint = sqliteTable(
   (t) => [primaryKey({ columns: [t.sittingId, t.question] })],
 );
 
-/** A cache of what the moves say of one question of a sitting; it can be worked out again from them. */
+/** A cache of the score of one question of an attempt. It can be worked out again from the moves. */
 export const standing = sqliteTable(
   'standing',
   {
@@ -258,7 +250,7 @@ export const standing = sqliteTable(
     tries: integer('tries').notNull(),
     mark: real('mark').notNull(),
     max: real('max').notNull(),
-    /** What the mark is worth in the set. */
+    /** The points the mark is worth. */
     points: real('points').notNull().default(0),
     fullMarks: integer('full_marks', { mode: 'boolean' }).notNull(),
     ended: integer('ended', { mode: 'boolean' }).notNull(),
@@ -268,8 +260,8 @@ export const standing = sqliteTable(
 );
 
 /**
- * A cache of what a sitting's moves say, for the results of its release: worked out when it ends, and again once there
- * are moves beyond `upto`, or it is judged by another edition. `body`: by question; null: it was not touched.
+ * A cache of an attempt's digests, for the results of its release: worked out when it ends, and again after moves
+ * beyond `upto` or under another edition. `body`: by question; null: not answered.
  */
 export const digest = sqliteTable('digest', {
   sittingId: text('sitting_id')
@@ -280,7 +272,7 @@ export const digest = sqliteTable('digest', {
   body: text('body', { mode: 'json' }).$type<(Digest | null)[]>().notNull(),
 });
 
-/** Which questions of the Vault a release was made of. */
+/** The questions of the Vault that a release was made from. */
 export const releaseQuestion = sqliteTable(
   'release_question',
   {

@@ -2,14 +2,14 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { type Client, createClient, type Transaction, type TransactionMode } from '@libsql/client';
 
 /**
- * One connection to a SQLite file, and one queue before it. The libSQL client by itself opens up to twenty connections;
- * a PRAGMA holds for one of them only; its busy wait blocks the event loop, so that a lock held in this very process is
- * never released meanwhile; and a connection that met SQLITE_BUSY once keeps an unfinished statement and fails from
- * then on until it is opened anew. All four are met here: while another process holds the lock, what waits is tried
- * again and again, each time for a moment only.
+ * One connection to a SQLite file, with one queue in front of it. It works around four properties of the libSQL client:
+ * it opens up to twenty connections, so that a PRAGMA holds for one of them only; its busy wait blocks the event loop,
+ * so that a lock held in this process is never released meanwhile; after one SQLITE_BUSY a connection keeps an
+ * unfinished statement and fails until it is opened again. So while another process holds the lock, a waiting statement
+ * is retried, each time for a moment only.
  */
 const PRAGMAS = ['journal_mode=WAL', 'synchronous=FULL', 'foreign_keys=ON', 'cache_size=-16000', 'temp_store=MEMORY'];
-/** How long one try blocks the event loop, how long there is nothing between two, and how long it is tried. */
+/** Milliseconds for which one try blocks the event loop, between two tries, and of all tries together. */
 const BUSY_TIMEOUT_MS = 100;
 const PAUSE_MS = 50;
 const BUSY_LIMIT_MS = 5000;
@@ -18,7 +18,7 @@ const LONGEST_TRANSACTION_MS = 10_000;
 const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
 const isBusy = (error: unknown) => /^SQLITE_(BUSY|LOCKED)/.test((error as { code?: string } | null)?.code ?? '');
 
-/** Waits its turn; the function it gets back lets the next one go. */
+/** Waits for its turn; the returned function lets the next one run. */
 function turnstile() {
   let last: Promise<unknown> = Promise.resolve();
   return (): Promise<() => void> => {
@@ -35,8 +35,8 @@ function turnstile() {
 export interface SqliteClient {
   readonly client: Client;
   /**
-   * Runs the body of a transaction so that a call on the client itself in it throws, instead of waiting for ever for
-   * its own turn.
+   * Runs the body of a transaction. A call on the client itself inside it throws, because it would wait for its own
+   * turn for ever.
    */
   readonly within: <T>(body: () => Promise<T>) => Promise<T>;
 }
@@ -67,8 +67,8 @@ export async function openSqlite(url: string, onLongTransaction: (ms: number) =>
     await setUp();
   };
   /**
-   * Tries until the lock is had. What met a lock has changed nothing: it was one statement, one batch, or the beginning
-   * of a transaction.
+   * Retries until the lock is free. A try that met a lock has changed nothing: it was one statement, one batch, or the
+   * beginning of a transaction.
    */
   const patiently = async <T>(work: () => Promise<T>): Promise<T> => {
     const until = performance.now() + BUSY_LIMIT_MS;

@@ -1,4 +1,4 @@
-// Every table but those of the accounts, by what it is part of.
+// All tables except those of the accounts.
 export * from './courseTables';
 export * from './jobTables';
 export * from './releaseTables';

@@ -13,7 +13,7 @@ import type { WordPicture } from '../../core/kinds';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 
-/** A folder of the Vault; `parentId` null: at the top. */
+/** A shelf of the Vault; `parentId` null: at the top. */
 export const shelf = sqliteTable(
   'shelf',
   {
@@ -53,7 +53,7 @@ export const question = sqliteTable(
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
     deletedAt: moment('deleted_at'),
-    /** Its owner begins others with it. */
+    /** A starting point for new questions. */
     startingPoint: integer('starting_point', { mode: 'boolean' }).notNull().default(false),
     /** Null: on no shelf. */
     shelfId: text('shelf_id').references(() => shelf.id),
@@ -76,7 +76,7 @@ export const questionTag = sqliteTable(
 );
 
 /**
- * What a question is found by. The full-text index `question_search` (FTS5) is over it and kept by triggers (see the
+ * The searchable words of a question. Triggers update the full-text index `question_search` (FTS5) over them (see the
  * migrations); `n` is its row there.
  */
 export const questionWords = sqliteTable('question_words', {
@@ -91,7 +91,7 @@ export const questionWords = sqliteTable('question_words', {
 });
 
 /**
- * Every batch of edits a question took, by the revision it led to. `batchId` is the client's: a batch sent twice counts
+ * Every batch of edits to a question, by the revision it made. `batchId` is made by the client: a repeated batch counts
  * once.
  */
 export const questionRevision = sqliteTable(
@@ -112,7 +112,7 @@ export const questionRevision = sqliteTable(
   ],
 );
 
-/** A teacher's picture, sound or film; its bytes are kept once by their SHA-256, whoever sent them. */
+/** A teacher's picture, sound or film; its bytes are stored once by their SHA-256, whoever uploaded them. */
 export const medium = sqliteTable(
   'medium',
   {
@@ -137,19 +137,19 @@ export const questionSet = sqliteTable(
     ownerId: owner('owner_id'),
     title: text('title').notNull(),
     sections: text('sections', { mode: 'json' }).$type<SetSection[]>().notNull().default([]),
-    /** May learners go back to a question they have left? */
+    /** True if learners may return to earlier questions. */
     goBack: integer('go_back', { mode: 'boolean' }).notNull(),
-    /** Each beside the questions named by their ids. */
+    /** Sources, each beside the questions with these ids. */
     sources: text('sources', { mode: 'json' }).$type<SetSource[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
-    /** How often it was saved: a write names the revision it was made on. */
+    /** The revision: a write names the one it was made on. */
     revision: integer('revision').notNull().default(1),
   },
   (t) => [index('set_of_owner').on(t.ownerId, t.changedAt)],
 );
 
-/** A list of words or pairs kept for reuse: the cells of each line. */
+/** A reusable list of words or pairs: the cells of each line. */
 export const stockList = sqliteTable(
   'stock_list',
   {
@@ -157,11 +157,11 @@ export const stockList = sqliteTable(
     ownerId: owner('owner_id'),
     title: text('title').notNull(),
     rows: text('rows', { mode: 'json' }).$type<string[][]>().notNull(),
-    /** Pictures of the owner's media, by the words they belong to. */
+    /** Pictures of the owner's media, by word. */
     pictures: text('pictures', { mode: 'json' }).$type<WordPicture[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),
     changedAt: moment('changed_at').notNull(),
-    /** How often it was saved: a write names the revision it was made on. */
+    /** The revision: a write names the one it was made on. */
     revision: integer('revision').notNull().default(1),
   },
   (t) => [index('list_of_owner').on(t.ownerId, t.changedAt)],

@@ -4,12 +4,12 @@ import type { AnySchema, ValidateFunction } from 'ajv';
 
 const BASE = 'https://vault-drop.example/docs/api/openapi.json';
 
-/** A schema of the API document by its place, such as `['paths', '/api/tags', 'get', …]`; null: there is none. */
+/** A schema of the API document by its path, such as `['paths', '/api/tags', 'get', …]`; null if there is none. */
 export type ApiSchemas = (place: readonly string[]) => ValidateFunction | null;
 
 /**
- * The schemas of `docs/api/openapi.json`, ready to hold values against. For development and tests: `ajv` is not there
- * otherwise.
+ * The schemas of `docs/api/openapi.json`, compiled for validation. For development and tests only: `ajv` is not
+ * installed in production.
  */
 export async function apiSchemas(root: string): Promise<ApiSchemas> {
   const { default: Ajv } = await import('ajv/dist/2020.js');
@@ -31,11 +31,11 @@ export async function apiSchemas(root: string): Promise<ApiSchemas> {
   };
 }
 
-/** What is against a schema in a value, each with its place. */
+/** The problems of a value under a schema, each with its path. */
 export const problemsAgainst = (validate: ValidateFunction, value: unknown): string[] =>
   validate(value) ? [] : (validate.errors ?? []).map(({ instancePath, message }) => `${instancePath} ${message}`);
 
-/** Where the API document has the schema of an answer. */
+/** The path of an answer's schema in the API document. */
 export const placeOfAnswer = (name: string): string[] => {
   const [method = '', path = ''] = name.split(' ');
   return ['paths', path, method.toLowerCase(), 'responses', '200', 'content', 'application/json', 'schema'];
@@ -44,8 +44,8 @@ export const placeOfAnswer = (name: string): string[] => {
 let schemas: Promise<ApiSchemas> | null = null;
 
 /**
- * In development and in tests: throws where an answer is not what the contract says it is, with the place. The types
- * hold most of that already; they do not see what a database or a cast brings in.
+ * In development and in tests: throws, with the path, if an answer does not fit the contract. The compiler checks most
+ * of that already, but not what a database or a cast brings in.
  */
 export async function checkAnswer(root: string, name: string, answer: Response): Promise<void> {
   if (process.env.NODE_ENV === 'production') return;

@@ -3,8 +3,8 @@ import { rm, stat } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 
 /**
- * An answer of bytes, whole or the part that was asked for (RFC 9110, 14). What is sent is a file of somebody's:
- * nothing in it may run, whatever it is opened as.
+ * An answer of bytes, whole or the requested range (RFC 9110, 14). The bytes are somebody's file, so the headers forbid
+ * a browser to run anything in them.
  */
 export function bytesAnswer(request: Request, bytes: Uint8Array, type: string): Response {
   const headers: Record<string, string> = {
@@ -30,7 +30,7 @@ export const savedJson = (value: unknown, title: string): Response =>
   savedAs(JSON.stringify(value, null, 2), 'application/json', title, 'json');
 
 /**
- * What makes a browser save an answer, named after what it is of (RFC 6266; who reads no `filename*` gets a plain
+ * The header that makes a browser save an answer as a file (RFC 6266; clients that ignore `filename*` get a plain
  * name).
  */
 function saving(type: string, title: string, extension: string): Record<string, string> {
@@ -45,7 +45,7 @@ function saving(type: string, title: string, extension: string): Record<string, 
 export const savedAs = (content: string | Uint8Array, type: string, title: string, extension: string): Response =>
   new Response(content as BodyInit, { headers: saving(type, title, extension) });
 
-/** A file to be saved, sent as it is read, and removed once it is sent or nobody reads it any more. */
+/** A file as a download: streamed, and removed once it is sent or the client is gone. */
 export async function savedFile(file: string, type: string, title: string, extension: string): Promise<Response> {
   const { size } = await stat(file);
   const stream = createReadStream(file);

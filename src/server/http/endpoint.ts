@@ -28,14 +28,14 @@ import { failed, failedAs, json } from './respond';
 
 type PersonOf<Who extends Asker> = Who extends 'teacher' ? Teacher : Who extends 'learner' ? Learner : Person;
 
-/** A route, and the operation of the contract that it answers. */
+/** A route with the operation of the contract that it answers. */
 export type Endpoint<Name extends string = string> = APIRoute & { readonly operation: Name };
 
-/** The route of an operation whose request is read in a way of its own. */
+/** The route of an operation that reads its request itself. */
 export const endpointOf = <Name extends OperationName>(operation: Name, route: APIRoute): Endpoint<Name> =>
   Object.assign(route, { operation });
 
-/** Reads a body as JSON and holds it against a schema, without turning one type into another. */
+/** Reads a JSON body and validates it, without converting types. */
 export async function bodyOf<S extends Schema>(
   request: Request,
   schema: S,
@@ -54,8 +54,8 @@ export async function bodyOf<S extends Schema>(
 }
 
 /**
- * Reads the query parameters: words, made into numbers where the schema wants them. An empty one is left out, unless it
- * only has to be named.
+ * Reads the query string parameters as texts, or as numbers if the schema wants numbers. An empty one counts as left
+ * out, unless it is a flag.
  */
 export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
   const read = readQuery(search);
@@ -81,7 +81,7 @@ export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchPara
   }
 }
 
-/** What is unexpected is converted here, once: logged with its stack, answered without it. */
+/** Unexpected errors are converted here, once: logged with the stack, answered without it. */
 export function guarded(handler: (app: App, context: APIContext) => Promise<Response>): APIRoute {
   return async (context) => {
     try {
@@ -94,7 +94,7 @@ export function guarded(handler: (app: App, context: APIContext) => Promise<Resp
   };
 }
 
-/** The person who asks, if they are of the role; else why not. */
+/** The person who asks, if they have the role; else the error. */
 export function allowed<Who extends Asker>(person: Person | null, who: Who): Result<PersonOf<Who>> {
   if (!person) return fail('notSignedIn');
   return who === 'signedIn' || person.role === who ? { ok: true, value: person as PersonOf<Who> } : fail('notAllowed');
@@ -107,15 +107,15 @@ interface Asked<Name extends OperationName> {
   readonly as: As<PersonOf<Operations[Name]['who']>> & Pick<App, 'jobs'>;
   readonly body: BodyFor<Name>;
   readonly query: QueryFor<Name>;
-  /** Of the path; `id` once more, since most have one. */
+  /** The path parameters; `id` also by itself, because most paths have one. */
   readonly params: ParametersFor<Name>;
   readonly id: string;
-  /** The token of the sign-in it is asked under. */
+  /** The session token of the request. */
   readonly session: string;
   readonly request: Request;
 }
 
-/** What is answered: a file as it is, anything else in our envelope. */
+/** Answers a file as it is, anything else in the JSON envelope. */
 type Given<Name extends OperationName> = Operations[Name]['answer'] extends FileAnswer
   ? Response | Failure
   : Result<AnswerFor<Name>>;
@@ -147,7 +147,7 @@ export function openEndpoint<Name extends NamesFor<'anyone'>>(
   return endpointOf(name, route);
 }
 
-/** An endpoint for one role: who asks and what they send are checked before `answer` is called with them. */
+/** An endpoint for one role: the person and the request are checked before `answer` is called with them. */
 export function endpoint<Name extends NamesFor<'teacher' | 'learner' | 'signedIn'>>(
   name: Name,
   answer: (asked: Asked<Name>) => Promise<Given<Name>>,
@@ -178,7 +178,7 @@ export function endpoint<Name extends NamesFor<'teacher' | 'learner' | 'signedIn
       params,
       request,
     };
-    // The schemas that were read by are the operation's own: TypeScript cannot follow that through a name.
+    // The request was read by the operation's own schemas, which TypeScript cannot follow through the operation's name.
     return answered(app, name, await answer(asked as unknown as Asked<Name>));
   });
   return endpointOf(name, route);

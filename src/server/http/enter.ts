@@ -3,7 +3,10 @@ import { type App, theApp } from '../app';
 import type { As, Learner, Role, Teacher } from '../context';
 import type { ErrorCode } from '../errors';
 
-/** A page for one role: who asks, or the answer to give instead (sign-in, or the page that says why not). */
+/**
+ * The person for a page of one role, or the response to send instead: the sign-in page, or the page that says why it
+ * cannot be opened.
+ */
 export async function enter<R extends Role>(
   page: Pick<AstroGlobal, 'locals' | 'redirect' | 'rewrite' | 'url'>,
   role: R,
@@ -18,7 +21,7 @@ export async function enter<R extends Role>(
 export const problem = (page: Pick<AstroGlobal, 'rewrite'>, code: ErrorCode): Promise<Response> =>
   page.rewrite(`/problem/${code}`);
 
-/** Where a page may send people on to after sign-in: a path of our own, never another host. */
+/** The page to open after sign-in: a path of this application, never another host. */
 export function ownPath(to: string | null): string {
   return to && /^\/(?![/\\])[\w\-./~%?=&]*$/.test(to) ? to : '/';
 }

@@ -2,7 +2,7 @@ import type { Schema } from 'yup';
 import { guardText } from '../../core/document';
 import { fail, type Result } from '../errors';
 
-/** How deep a JSON body may be nested, and how many values may be in it. */
+/** Limits of a JSON body: its nesting, and the number of its values. */
 const MAX_DEPTH = 64;
 const MAX_VALUES = 200_000;
 /** Query parameters of one address. */
@@ -11,7 +11,7 @@ const MAX_QUERY = 24_000;
 /** Names that reach an object's prototype. */
 const UNSAFE_NAMES: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'prototype']);
 
-/** The bytes of a request's body, counted as they come; `tooLarge` as soon as there are more than may be. */
+/** The bytes of a request's body, counted as they arrive; `tooLarge` as soon as the limit is passed. */
 export async function readBytes(request: Request, maxBytes: number): Promise<Result<Buffer>> {
   if (Number(request.headers.get('content-length') ?? 0) > maxBytes) return fail('tooLarge');
   const chunks: Uint8Array[] = [];
@@ -24,7 +24,7 @@ export async function readBytes(request: Request, maxBytes: number): Promise<Res
   return { ok: true, value: Buffer.concat(chunks) };
 }
 
-/** What comes of a request's body, in pieces. */
+/** The chunks of a request's body. */
 export async function* chunksOf(request: Request): AsyncGenerator<Uint8Array> {
   const reader = request.body?.getReader();
   if (!reader) return;
@@ -35,9 +35,7 @@ export async function* chunksOf(request: Request): AsyncGenerator<Uint8Array> {
   }
 }
 
-/**
- * A JSON body as a value: refused by its size, its depth and the number of its values before anything is built from it.
- */
+/** A JSON body as a value. It is refused by its size, depth and number of values before anything is built from it. */
 export async function readJson(request: Request, maxBytes: number): Promise<Result<unknown>> {
   const bytes = await readBytes(request, maxBytes);
   if (!bytes.ok) return bytes;
@@ -50,7 +48,7 @@ export async function readJson(request: Request, maxBytes: number): Promise<Resu
   return guarded;
 }
 
-/** Query parameters as they are named: refused where there are too many, or a name is unsafe. */
+/** Query string parameters by name: refused if there are too many, or if a name is unsafe. */
 export function readQuery(search: URLSearchParams): Result<readonly (readonly [string, string])[]> {
   const all = [...search];
   const size = all.reduce((sum, [name, value]) => sum + name.length + value.length, 0);
@@ -59,7 +57,7 @@ export function readQuery(search: URLSearchParams): Result<readonly (readonly [s
   return { ok: true, value: all };
 }
 
-/** The part of a schema that limits lists: a list with its longest length and what is in it, or an object's fields. */
+/** The part of a schema that limits lists: the longest length and the entries of a list, or the fields of an object. */
 type Lengths =
   | { readonly type: 'list'; readonly max: number; readonly inner: Lengths | null }
   | { readonly type: 'object'; readonly fields: readonly (readonly [string, Lengths])[] };
@@ -91,7 +89,7 @@ function lengthsIn(schema: Schema): Lengths | null {
   return inside.length > 0 ? { type: 'object', fields: inside } : null;
 }
 
-/** The places of lists without a limit in a schema: none, says a test. */
+/** The paths of lists without a limit in a schema. A test asserts that there are none. */
 export function unlimitedLists(schema: Schema): string[] {
   const found: string[] = [];
   const look = (lengths: Lengths | null, path: string) => {
@@ -104,9 +102,7 @@ export function unlimitedLists(schema: Schema): string[] {
   return found;
 }
 
-/**
- * Entries of all lists of a body together, where none of them alone may have more: lists within lists would multiply.
- */
+/** Entries in all lists of a body together: nested lists would multiply their own limits. */
 const MAX_ENTRIES = 2000;
 const longest = (lengths: Lengths | null): number =>
   !lengths
@@ -116,8 +112,8 @@ const longest = (lengths: Lengths | null): number =>
       : Math.max(...lengths.fields.map(([, inner]) => longest(inner)));
 
 /**
- * The first list of a value that is longer than its schema allows, or with which there are too many entries in all,
- * looked for before any entry is validated; null: none.
+ * The first list that is longer than its schema allows, or that makes too many entries in all; null if there is none.
+ * It runs before any entry is validated.
  */
 export function tooLong(schema: Schema, value: unknown): { path: string; message: string } | null {
   const lengths = lengthsOf(schema);

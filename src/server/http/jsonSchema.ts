@@ -4,13 +4,13 @@ import type { JsonSchema } from '../../contract/shapes';
 export type { JsonSchema };
 
 /**
- * What a Yup schema takes, as JSON Schema. What only a function can tell (that one of two fields is given, say) is
- * looser here than it is there.
+ * A Yup schema as JSON Schema. Rules that only a function can test (for example, that one of two fields is given) are
+ * looser here.
  */
 export const jsonSchemaOf = (schema: Schema): JsonSchema => of(schema.describe());
 
 type Params = Readonly<Record<string, unknown>>;
-/** The keywords a test of Yup's comes to, by its name. */
+/** The JSON Schema keywords of a Yup test, by its name. */
 const OF_STRING: Readonly<Record<string, (params: Params) => JsonSchema>> = {
   min: ({ min }) => ({ minLength: min }),
   max: ({ max }) => ({ maxLength: max }),

@@ -4,12 +4,12 @@ import { errors, statusOf } from '../errors';
 import { type JsonSchema, jsonSchemaOf } from './jsonSchema';
 
 /**
- * An endpoint as the document needs it: its operation, and what its answer has as its value (null: its answer is a
- * file, or is not in our envelope).
+ * An endpoint for the API document: its operation and the schema of its answer's value (null: the answer is a file, or
+ * has no envelope).
  */
 export interface DocumentedOperation {
   readonly method: string;
-  /** With its parameters in braces. */
+  /** The path, with its parameters in braces. */
   readonly path: string;
   readonly operation: Operation;
   readonly value: JsonSchema | null;
@@ -26,7 +26,7 @@ const failure = (codes: readonly (keyof typeof errors)[]) => ({
   description: codes.map((code) => errors[code][1]).join('; '),
   content: { 'application/json': { schema: ref('Failed') } },
 });
-/** What goes wrong alike stands once, by its codes. */
+/** Responses with the same error codes are written once. */
 type Failures = Record<string, ReturnType<typeof failure>>;
 
 /** The whole API as an OpenAPI 3.1 document (https://spec.openapis.org/oas/v3.1.0). */
@@ -171,7 +171,7 @@ const idOf = (method: string, path: string): string =>
 function queryOf(query: ObjectSchema<Record<string, unknown>>): object[] {
   return Object.entries(query.fields).map(([name, field]) => {
     const schema = field as Schema;
-    // One that only has to be named.
+    // A flag: its name is enough.
     const named = schema.type === 'boolean' ? { allowEmptyValue: true } : {};
     return { name, in: 'query', required: !schema.describe().optional, ...named, schema: jsonSchemaOf(schema) };
   });

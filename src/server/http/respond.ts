@@ -11,7 +11,7 @@ export const json = (value: unknown, status = 200, headers: Record<string, strin
     headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers },
   });
 
-/** Problems of one answer: more help nobody. */
+/** Problems listed in one answer: more would not help. */
 const MAX_PROBLEMS = 20;
 
 export function failed({ code, problems, detail }: Failure): Response {

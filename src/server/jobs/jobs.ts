@@ -4,17 +4,17 @@ import type { As, Context, Teacher } from '../context';
 import { job } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
-/** How long whoever takes a job has it before another may, unless the lease is renewed. */
+/** The time after which another process may take a job whose lease was not renewed, in milliseconds. */
 export const LEASE_MS = 30_000;
 const MAX_ATTEMPTS = 3;
 
 export interface NewJob {
-  /** The client's, so that asking twice makes one. */
+  /** Made by the client, so that a repeated request makes one job. */
   readonly id: string;
   readonly kind: string;
   readonly ownerId: string;
   readonly input: unknown;
-  /** Of how many parts it is. */
+  /** The number of its parts. */
   readonly total: number;
 }
 
@@ -22,7 +22,7 @@ export async function addJob({ db, now }: Context, { id, kind, ownerId, input, t
   await db.insert(job).values({ id, kind, ownerId, input, total, createdAt: now() }).onConflictDoNothing();
 }
 
-/** A job of the person's, as far as it has come. */
+/** A job of the person's with its progress. */
 export async function openJob({ db, person }: As<Teacher>, id: string): Promise<Result<JobView>> {
   const row = await db.query.job.findFirst({ where: and(eq(job.id, id), eq(job.ownerId, person.id)) });
   if (!row) return fail('notFound');
@@ -39,8 +39,8 @@ export async function openJob({ db, person }: As<Teacher>, id: string): Promise<
 export type JobRow = typeof job.$inferSelect;
 
 /**
- * Takes the job that has waited longest, or whose holder has not been heard of: in one statement, so that of two
- * processes one gets it.
+ * Takes the oldest waiting job, or one whose lease has run out, in one statement, so that only one of two processes
+ * gets it.
  */
 export async function takeJob({ db, now }: Pick<Context, 'db' | 'now'>): Promise<JobRow | null> {
   const at = now();
@@ -59,7 +59,7 @@ export async function takeJob({ db, now }: Pick<Context, 'db' | 'now'>): Promise
   return taken ?? null;
 }
 
-/** Gives up what was tried too often: whoever held it ended each time. */
+/** Gives up jobs that were tried too often: each time the process ended. */
 export async function failLost({ db, now }: Pick<Context, 'db' | 'now'>): Promise<void> {
   await db
     .update(job)
@@ -90,7 +90,7 @@ export async function endJob(
       state: result.ok ? 'done' : 'failed',
       finishedAt: now(),
       result: result.ok ? null : { code: result.code, problems: result.problems ?? null },
-      // What it was made of is in what it made.
+      // The input is not needed any more: it is in the result.
       input: {},
       ...(result.ok ? { done: sql`${job.total}` } : {}),
     })

@@ -7,7 +7,7 @@ import { log } from '../log';
 import { publishPrepared } from '../releases/publish';
 import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs';
 
-/** What a kind of job does. `progress` says how many of its parts are done. */
+/** The work of a kind of job. `progress` reports how many parts are done. */
 type Work = (
   context: Context,
   ownerId: string,
@@ -31,23 +31,20 @@ async function run(context: Context, taken: JobRow): Promise<void> {
     await endJob(context, taken.id, result);
   } catch (error) {
     log.error({ err: error, job: taken.id }, 'a job failed');
-    // Its lease runs out, and it is tried again.
+    // The lease runs out, and the job is tried again.
   } finally {
     clearInterval(keepAlive);
   }
 }
 
 export interface JobRunner {
-  /** There is something to do: look at once. */
+  /** A job was added: look at once. */
   wake(): void;
-  /** Takes no further job; resolved once the present one is done. */
+  /** Stops taking jobs; resolves once the present one is done. */
   stop(): Promise<void>;
 }
 
-/**
- * Works on jobs one after another, as long as there are any; looks for them now and then, since other processes add
- * some too.
- */
+/** Works on jobs one after another, and looks for new ones at intervals, because other processes add jobs too. */
 export function startJobs(context: Context): JobRunner {
   let working: Promise<void> | null = null;
   let stopped = false;

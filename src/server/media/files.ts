@@ -3,16 +3,16 @@ import { copyFile, mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/
 import { dirname, join } from 'node:path';
 
 /**
- * Where media are kept, by the SHA-256 of their bytes: once, however often they are used. A folder here; another place
- * is another of these.
+ * The store of media, by the SHA-256 of their bytes: each is stored once, however often it is used. Here it is a
+ * folder; another store can implement this interface.
  */
 export interface MediaFiles {
   has(hash: string): Promise<boolean>;
   put(hash: string, bytes: Uint8Array): Promise<void>;
-  /** The same from a file, which is left where it is. */
+  /** The same from a file, which stays where it is. */
   putFile(hash: string, file: string): Promise<void>;
   get(hash: string): Promise<Uint8Array | null>;
-  /** Where its bytes are on this machine. */
+  /** The path of its bytes on this machine. */
   fileOf(hash: string): string;
   remove(hash: string): Promise<void>;
 }
@@ -32,7 +32,7 @@ export function mediaFolder(root: string): MediaFiles {
         throw error;
       },
     );
-  /** Whole or not at all: under another name first. */
+  /** Written under another name first, so that it is complete or absent. */
   const place = async (hash: string, write: (part: string) => Promise<void>) => {
     if (await has(hash)) return;
     const file = fileOf(hash);

@@ -8,7 +8,7 @@ import type { Config } from '../config';
 import { fail, type Result } from '../errors';
 import { chunksOf } from '../http/gate';
 
-/** Where files wait that came in and are not taken yet. */
+/** The folder of uploads that are not stored yet. */
 export const incomingFolder = ({ data }: Pick<Config, 'data'>): string => join(data, 'incoming');
 
 async function ready(config: Pick<Config, 'data'>): Promise<string> {
@@ -19,10 +19,7 @@ async function ready(config: Pick<Config, 'data'>): Promise<string> {
 
 class TooLarge extends Error {}
 
-/**
- * Writes a request's body to a file as it comes; `use` gets the file, which is gone afterwards. More than `maxBytes` is
- * not read.
- */
+/** Writes a request's body to a temporary file as it arrives and calls `use` with it. Reading stops at `maxBytes`. */
 export async function withUpload<T>(
   config: Pick<Config, 'data'>,
   request: Request,
@@ -44,7 +41,7 @@ export async function withUpload<T>(
   });
 }
 
-/** The same for bytes that are here already. */
+/** The same for bytes in memory. */
 export const withBytes = <T>(
   config: Pick<Config, 'data'>,
   bytes: Uint8Array,
@@ -65,11 +62,11 @@ async function withFile<T>(
   }
 }
 
-/** A name for a file among the incoming ones that is not there yet. Whoever writes it removes it. */
+/** A new path among the incoming files. Whoever writes it removes it. */
 export const temporaryFile = async (config: Pick<Config, 'data'>): Promise<string> =>
   join(await ready(config), randomUUID());
 
-/** A folder of its own among the incoming files, gone afterwards with all that is in it. */
+/** A temporary folder among the incoming files, removed afterwards. */
 export async function withFolder<T>(config: Pick<Config, 'data'>, use: (folder: string) => Promise<T>): Promise<T> {
   const folder = join(await ready(config), randomUUID());
   await mkdir(folder, { mode: 0o700 });
@@ -82,7 +79,7 @@ export async function withFolder<T>(config: Pick<Config, 'data'>, use: (folder: 
 
 const DAY_MS = 24 * 3600 * 1000;
 
-/** Clears what a process that ended too soon left behind. */
+/** Deletes the leftovers of processes that ended too soon. */
 export async function clearIncoming(config: Pick<Config, 'data'>, now: Date): Promise<void> {
   const folder = await ready(config);
   for (const name of await readdir(folder)) {

@@ -3,12 +3,12 @@ import type { MediumKind, MediumType } from '../../contract';
 interface Known {
   readonly kind: MediumKind;
   readonly words: string;
-  /** What browsers and file systems call it. */
+  /** Its names in browsers and file systems. */
   readonly claims: readonly string[];
   readonly endings: readonly string[];
 }
 
-/** The types that are taken, by the one name each goes by here. */
+/** The accepted types, by their name in the application. */
 export const TYPES = {
   'image/png': { kind: 'picture', words: 'PNG', claims: ['image/png'], endings: ['png'] },
   'image/jpeg': { kind: 'picture', words: 'JPEG', claims: ['image/jpeg', 'image/jpg'], endings: ['jpg', 'jpeg'] },
@@ -34,7 +34,7 @@ export const TYPES = {
 
 const entries = Object.entries(TYPES) as [MediumType, Known][];
 
-/** The type that is meant by a name it goes by, or by the ending of a file's name; null: none that is taken. */
+/** The type of a MIME type or a file ending; null: not accepted. */
 export function typeClaimed(claimed: string, name: string): MediumType | null {
   const ending = /\.([^.]+)$/.exec(name)?.[1]?.toLowerCase() ?? '';
   const byName = entries.find(([, { endings }]) => endings.includes(ending));

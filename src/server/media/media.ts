@@ -8,18 +8,18 @@ import { withBytes, withFolder } from './incoming';
 import { TAKEN, TYPES, typeClaimed } from './kinds';
 import { mediaUsed } from './usage';
 
-/** Bytes of a file as it comes. */
+/** The largest upload, in bytes. */
 const MOST: Readonly<Record<MediumKind, number>> = { picture: 25_000_000, sound: 12_000_000, film: 60_000_000 };
 const MAX_WORDS: Readonly<Record<MediumKind, string>> = { picture: '25 MB', sound: '12 MB', film: '60 MB' };
 
 interface Claim {
   readonly name: string;
-  /** What the browser says it is. */
+  /** The MIME type that the browser sent. */
   readonly claimed: string;
-  /** The scene, in its units: pictures are made no larger than it needs. */
+  /** The size of the scene, in scene units: pictures are scaled down to what it needs. */
   readonly room: { readonly width: number; readonly height: number };
 }
-/** A file that came in: where it is, or its bytes. */
+/** An uploaded file: its path or its bytes. */
 export type Upload = Claim & ({ readonly file: string } | { readonly bytes: Uint8Array });
 
 const PREPARE_MS = 15_000;
@@ -28,8 +28,8 @@ const refuse = (name: string, message: string) =>
   fail('notTaken', { problems: [{ path: 'file', message: `"${name}": ${message}.` }] });
 
 /**
- * Takes a file of the teacher's: held against what it claims to be, made safe and light, kept once by its content.
- * Sending it again is sending it once.
+ * Stores a teacher's file: checked against its claimed type, made safe and light, stored once by its content. Repeating
+ * it changes nothing.
  */
 export async function storeMedium(as: As<Teacher>, upload: Upload): Promise<Result<StoredMedium>> {
   return 'file' in upload
@@ -77,7 +77,7 @@ async function store(as: As<Teacher>, name: string, kept: StoredMedium, file: st
   return ok(kept);
 }
 
-/** One of the teacher's media, by its content. */
+/** One of the teacher's media, by its hash. */
 export async function readMedium(
   as: As<Teacher>,
   hash: string,
@@ -89,7 +89,7 @@ export async function readMedium(
   return row && bytes ? ok({ bytes, type: row.type }) : fail('notFound');
 }
 
-/** The teacher's media, the newest first: to be used again without sending them again. */
+/** The teacher's media, newest first, for use in other questions. */
 export async function listMedia({ db, person }: As<Teacher>): Promise<MediumRow[]> {
   return db
     .select({

@@ -8,15 +8,15 @@ export interface Encoded {
   readonly height: number;
 }
 
-/** Pixels. More is no picture for a page, and what unpacks to more is refused before it is unpacked. */
+/** The most pixels of a picture. Larger ones are refused before they are decoded. */
 const MAX_PIXELS = 60_000_000;
 /** A scene is shown at up to twice its units on sharp screens. */
 const SHARP_SCREENS = 2;
 const QUALITY = 82;
 
 /**
- * A picture as the scene needs it: upright, no larger than twice the room it has, without what the camera noted, in the
- * lighter of its own type and WebP. Null: it cannot be read.
+ * A picture for the scene: upright, at most twice the size of its room, without the camera's metadata, in the lighter
+ * of its own type and WebP. Null: unreadable.
  */
 export async function encodePicture(
   bytes: Uint8Array,
@@ -54,7 +54,7 @@ export async function encodePicture(
   }
 }
 
-/** A stored picture in its own type, no wider than so many pixels; the picture itself where that is lighter. */
+/** A stored picture in its own type, scaled down to a width; the picture itself if that is lighter. */
 export async function narrowPicture({
   bytes,
   type,
@@ -70,7 +70,7 @@ export async function narrowPicture({
   return made.length < bytes.length ? made : bytes;
 }
 
-/** How large a drawing is by itself, in its own units; null: it cannot be drawn. */
+/** The natural size of a drawing; null: it cannot be drawn. */
 export async function sizeOfSvg(bytes: Uint8Array): Promise<{ width: number; height: number } | null> {
   try {
     const { width, height } = await sharp(bytes, { limitInputPixels: MAX_PIXELS }).metadata();

@@ -9,19 +9,19 @@ import { TYPES, typeCalled } from './kinds';
 import { encodePicture, sizeOfSvg } from './pictures';
 import { looksLikeSvg, safeSvg } from './svg';
 
-/** A file as it came, and what it is to become. */
+/** An uploaded file, and how to prepare it. */
 export interface ToPrepare {
   readonly file: string;
-  /** What it says it is. */
+  /** Its claimed type. */
   readonly expected: MediumType;
-  /** The scene, in its units: pictures are made no larger than it needs. */
+  /** The size of the scene, in scene units: pictures are scaled down to what it needs. */
   readonly room: { readonly width: number; readonly height: number };
-  /** Where what is made of it is written. */
+  /** The path for the result. */
   readonly folder: string;
 }
 export interface Prepared {
   readonly hash: string;
-  /** Where it is: the file itself, if it stays as it is. */
+  /** The path of the result: the file itself if it stays unchanged. */
   readonly file: string;
   readonly type: MediumType;
   readonly weight: number;
@@ -34,8 +34,8 @@ export type Preparing =
 const refuse = (message: string): Preparing => ({ ok: false, message });
 
 /**
- * A file held against what it claims to be, made safe and light: the sentence that says why it is not taken, or where
- * it is now. Sounds and films stay as they are: what is in them is played, never run.
+ * Checks a file against its claimed type and makes it safe and light. Returns the reason for a refusal, or the result.
+ * Sounds and films stay as they are: their content is played, never run.
  */
 export async function prepareMedium({ file, expected, room, folder }: ToPrepare): Promise<Preparing> {
   const found = await typeOf(file);
@@ -63,7 +63,7 @@ export async function prepareMedium({ file, expected, room, folder }: ToPrepare)
   return size ? written(folder, safe.bytes, expected, size) : refuse('This drawing cannot be drawn');
 }
 
-/** Enough of a file to tell what it is, in bytes. */
+/** The bytes needed to recognise a file's type. */
 const HEAD = 64 * 1024;
 
 async function typeOf(file: string): Promise<MediumType | null> {

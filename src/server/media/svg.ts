@@ -1,6 +1,6 @@
-/** Characters. A drawing that is larger is a picture. */
+/** The longest drawing, in characters. */
 const MAX_CHARACTERS = 1_000_000;
-/** An honest drawing comes near neither: beyond them, making it safe takes longer than it may. */
+/** Limits that no honest drawing comes near: beyond them, sanitising takes longer than it may. */
 const MAX_ELEMENTS = 5_000;
 const MAX_DEPTH = 64;
 const MAX_ATTRIBUTES = 500;
@@ -22,8 +22,8 @@ const ACTIVE = new Set([
 const SCRIPTED = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'handler', 'listener']);
 
 /**
- * Where the root element of a drawing begins: after white space, an XML declaration, comments and a DOCTYPE without
- * definitions. Null: it is no drawing.
+ * The start of a drawing's root element, after white space, an XML declaration, comments and a DOCTYPE without
+ * definitions. Null: not a drawing.
  */
 function rootOf(text: string): number | null {
   let at = text.startsWith('\uFEFF') ? 1 : 0;
@@ -47,14 +47,13 @@ const endOf = (text: string, mark: string, from: number): number => {
   return found === -1 ? -1 : found + mark.length;
 };
 
-/** How much of a file is looked at to tell whether it is a drawing, in bytes. */
+/** The bytes that are searched for a drawing's root element. */
 const HEAD = 4096;
 export const looksLikeSvg = (head: Uint8Array): boolean =>
   rootOf(new TextDecoder().decode(head.subarray(0, HEAD))) !== null;
 
 /**
- * How many elements a drawing has, how deep they stand in one another, and the most attributes one of them has: one
- * pass over its text.
+ * The number of elements of a drawing, their depth, and the most attributes of one of them, in one pass over its text.
  */
 function sizeOf(text: string): { elements: number; depth: number; attributes: number } {
   let elements = 0;
@@ -86,10 +85,7 @@ const unescaped = (text: string): string =>
     hex ? String.fromCodePoint(Math.min(Number.parseInt(hex, 16), 0x10ffff)) : '',
   );
 
-/**
- * Does an attribute ask for something at another place? What stays within the drawing, or is a picture written into it,
- * does not.
- */
+/** True if an attribute refers to another place. References within the drawing, and embedded pictures, do not. */
 function pointsOutside(name: string, value: string): boolean {
   if (name.endsWith('href')) return !/^(?:#|data:image\/(?:png|jpeg|webp|gif);)/i.test(value.trim());
   const plain = unescaped(value).toLowerCase();
@@ -104,10 +100,7 @@ export type SafeSvg =
   | { readonly ok: false; readonly message: string };
 const refuse = (message: string): SafeSvg => ({ ok: false, message });
 
-/**
- * The drawing with nothing in it that could act or ask another place for something; or the sentence that says why it is
- * not taken.
- */
+/** The drawing without anything that could run or load something from elsewhere; or the reason for a refusal. */
 export async function safeSvg(bytes: Uint8Array): Promise<SafeSvg> {
   const text = new TextDecoder().decode(bytes);
   if (text.length > MAX_CHARACTERS) return refuse('This drawing is larger than 1 MB: save it as PNG or WebP');
@@ -145,7 +138,7 @@ export async function safeSvg(bytes: Uint8Array): Promise<SafeSvg> {
     if (outside) return refuse('This drawing asks for something at another place: put what it needs into it');
     const drawing = body.querySelector('svg');
     if (!drawing) return refuse('This drawing cannot be read');
-    // Written as XML, which is how a picture's file is read.
+    // Serialised as XML, because picture files are read as XML.
     return { ok: true, bytes: new TextEncoder().encode(new window.XMLSerializer().serializeToString(drawing)) };
   } catch {
     return refuse('This drawing cannot be read');

@@ -13,10 +13,7 @@ export async function mediaUsed({ db }: Pick<Context, 'db'>, ownerId: string): P
   return row?.bytes ?? 0;
 }
 
-/**
- * The hashes of a teacher's media that something of theirs names: a question (in the bin too), a set, a list, or what
- * they published.
- */
+/** The hashes of a teacher's media that are in use: by a question (deleted ones too), a set, a list, or a release. */
 const usedBy = (ownerId: string) => sql`(
   select m.value ->> '$.hash' from question, json_each(question.document, '$.media') m where question.owner_id = ${ownerId}
   union select s.value ->> '$.medium.hash' from question_set, json_each(question_set.sources) s where question_set.owner_id = ${ownerId} and s.value ->> '$.medium.hash' is not null
@@ -43,12 +40,12 @@ export async function mediaUsage(as: As<Teacher>): Promise<Result<MediaUsage>> {
 
 const AT_ONCE = 500;
 
-/** Takes away what nothing of the teacher's uses; the bytes too, where nobody else has them. */
+/** Deletes the teacher's unused media, and their bytes if nobody else has them. */
 export async function clearUnused(as: As<Teacher>): Promise<Result<MediaUsage>> {
   const unused = (await unusedOf(as)).map(({ hash }) => hash);
   for (let from = 0; from < unused.length; from += AT_ONCE) {
     const some = unused.slice(from, from + AT_ONCE);
-    // Asked again in the statement that deletes: something may have started to use one meanwhile.
+    // Checked again in the deleting statement: something may have started to use one meanwhile.
     const gone = await as.db
       .delete(medium)
       .where(

@@ -3,13 +3,10 @@ import type { WorkPool } from '../work/pool';
 import type { MediaFiles } from './files';
 import { TYPES } from './kinds';
 
-/**
- * The widths pictures are had in, in pixels. What a page asks for is one of these, so that nobody fills the store with
- * others.
- */
+/** The widths in which pictures are served, in pixels. Other widths are refused, so that nobody can fill the store. */
 const WIDTHS = [160, 320, 640, 1280, 2560];
 
-/** A picture no wider than it is shown, made at the first asking and kept; drawings, sounds and films as they are. */
+/** A picture scaled to the width at which it is shown, made on first use and cached; other media as they are. */
 export async function inWidth(
   { files, work }: { readonly files: MediaFiles; readonly work: WorkPool },
   hash: string,
@@ -24,7 +21,7 @@ export async function inWidth(
   const whole = await files.get(hash);
   if (!whole) return null;
   const made = await work.run('narrowPicture', { bytes: whole, type, width });
-  // Rather a picture that is wider than needed than none.
+  // Better a picture that is too wide than none.
   if (!made.ok) return whole;
   await files.put(name, made.value);
   return made.value;

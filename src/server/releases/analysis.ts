@@ -28,8 +28,8 @@ const MAX_DROPS = 4000;
 const AT_ONCE = 500;
 
 /**
- * How a release was answered: of each learner's first sitting, since later ones are answered by people who have seen
- * it.
+ * How a release was answered, from each learner's first attempt: later attempts are by people who have seen the
+ * questions.
  */
 export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Result<Analysis>> {
   const { db } = as;
@@ -63,7 +63,7 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   );
   const digests = await digestsOf(as, releaseId, sat);
 
-  // A question that was asked and never touched earned nothing; of one that was not drawn nothing is said.
+  // A question that was asked and not answered earned 0; a question that was not drawn counts as missing.
   const shares = await Promise.all(
     sat.map(async ({ id, seed, began }) => {
       const asked = new Set((await editionOf(db, releaseId, began)).asked(drawer(seed, 'questions')));
@@ -123,7 +123,7 @@ interface Stood {
 async function standingsOf({ db }: As<Teacher>, ids: readonly string[]): Promise<Map<string, Map<number, Stood>>> {
   const all = new Map<string, Map<number, Stood>>();
   for (let i = 0; i < ids.length; i += AT_ONCE) {
-    // A row a sitting: reading a row costs more than what is in it.
+    // One row per sitting: reading a row costs more than parsing its JSON.
     const rows = await db
       .select({
         sittingId: standing.sittingId,

@@ -10,8 +10,8 @@ import { editionOf, type OpenEdition } from './editions';
 import { endOf, timeFor, usedBy } from './time';
 
 /**
- * Is a learner told what they came to: by how much the release tells, when, and whether all of its questions show their
- * marks.
+ * True if the learner may see the marks: by the feedback level, by its time, and if all of the release's questions show
+ * their marks.
  */
 export const showsMarks = (
   row: Pick<typeof release.$inferSelect, 'feedbackLevel' | 'feedbackTime'>,
@@ -21,7 +21,7 @@ export const showsMarks = (
 ): boolean =>
   feedbackLevelAfter({ ...row, closesAt }, now) !== null && models.every(({ question }) => question.show.mark);
 
-/** The releases that are for a learner, of the courses they belong to, the newest first. */
+/** The releases assigned to a learner, newest first. */
 export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[]> {
   const { db, person } = as;
   const at = as.now();

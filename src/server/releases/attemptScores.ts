@@ -3,7 +3,7 @@ import { roundMark } from '../../core';
 import type { Database } from '../database/open';
 import { sitting, standing } from '../database/tables';
 
-/** What a sitting came to, as its cached standings have it. */
+/** The score of an attempt, from its cached standings. */
 export interface AttemptScore {
   readonly id: string;
   readonly releaseId: string;
@@ -18,13 +18,13 @@ export interface AttemptScore {
   readonly points: number;
   /** Null before the first check. */
   readonly tries: number | null;
-  /** Something was dropped, put, typed or checked in it: an attempt without any of that does not count. */
+  /** True if the learner placed, typed or checked anything: an attempt without that does not count. */
   readonly acted: boolean;
   /** How many of its questions have ended. */
   readonly ended: number;
 }
 
-/** The sittings that meet a condition, in the order in which each learner began them. */
+/** The attempts that meet a condition, in the order in which each learner started them. */
 export async function attemptScores(db: Database, condition: SQL | undefined): Promise<AttemptScore[]> {
   const rows = await db
     .select({
@@ -56,7 +56,7 @@ export async function attemptScores(db: Database, condition: SQL | undefined): P
   }));
 }
 
-/** The sittings that have come to something: those in which something was done, and which were checked or are over. */
+/** The attempts that count: the learner did something, and the attempt was checked or has ended. */
 export const startedAttempts = (
   sittings: readonly AttemptScore[],
   asks: number,

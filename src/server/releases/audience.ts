@@ -5,7 +5,7 @@ import type { Database } from '../database/open';
 import { allowance, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
 import { type Time, timeFor } from './time';
 
-/** The condition that a release is for a learner: for all of the course, for a group they are in, or for them. */
+/** The condition that a release is assigned to a learner: to the whole course, to one of their groups, or to them. */
 export const isAssignedTo = (db: Database, learnerId: string | SQL) =>
   or(
     release.everyone,
@@ -28,7 +28,7 @@ export interface AccessibleRelease extends Time {
   readonly release: string;
   readonly course: string;
   readonly opensAt: Date | null;
-  /** How many sittings they may have; null: any number. */
+  /** How many attempts they may have; null: any number. */
   readonly sittings: number | null;
   readonly counts: Counts;
 }
@@ -64,7 +64,7 @@ export async function accessibleRelease(
   };
 }
 
-/** The learners a release is for; null: all of the course. */
+/** The learners a release is assigned to; null: the whole course. */
 export async function eligibleLearners(
   db: Database,
   { id, everyone }: { readonly id: string; readonly everyone: boolean },

@@ -97,7 +97,7 @@ const named = (changes: readonly MarkChange[], names: ReadonlyMap<string, string
     .map((one) => ({ ...one, name: names.get(one.learnerId) ?? 'somebody who is not here any more' }))
     .sort((a, b) => byName.compare(a.name, b.name));
 
-/** The content a correction makes, or what is in its way. */
+/** The content of the corrected edition, or the problems of the correction. */
 async function corrected(
   as: As<Teacher>,
   content: EditionContent,
@@ -154,7 +154,7 @@ async function corrected(
   return ok({ ...content, questions, struck, modelAnswers });
 }
 
-/** What a correction would change, and what it would do to marks already given: nothing is changed yet. */
+/** A preview: what a correction would change, and its effect on marks already given. */
 export async function previewCorrection(
   as: As<Teacher>,
   releaseId: string,
@@ -211,7 +211,7 @@ async function previewOf(
   };
 }
 
-/** What becomes of a sitting's mark: nothing, or another. */
+/** The effect of an edition on one attempt's mark; null: none. */
 function changeOf(
   { sittingId, learnerId, points, outOf }: Regraded,
   was: Pick<MarkChange['before'], 'points' | 'outOf'> | undefined,
@@ -227,7 +227,7 @@ const regradingBy = ({ db, work }: As<Teacher>, content: EditionContent): Regrad
   return { db, work, content: () => (text ??= JSON.stringify(content)) };
 };
 
-/** What an edition would do to every mark. */
+/** The effect of an edition on every mark. */
 async function changesBy(
   as: As<Teacher>,
   releaseId: string,
@@ -243,8 +243,8 @@ async function changesBy(
 }
 
 /**
- * Makes the next edition: who begins from now on is asked it. `number` is the one the teacher means to make, so that it
- * is made once.
+ * Makes the next edition, which attempts from now on are asked. `number` is the number the teacher expects, so that a
+ * repeated request makes one edition.
  */
 export async function makeEdition(
   as: As<Teacher>,
@@ -273,7 +273,7 @@ export async function makeEdition(
   return ok({ number });
 }
 
-/** What applying an edition that is made would do to marks already given. */
+/** A preview: the effect on marks already given if an existing edition is applied. */
 export async function previewEdition(
   as: As<Teacher>,
   releaseId: string,
@@ -288,7 +288,7 @@ export async function previewEdition(
 
 const MAX_PASSES = 5;
 
-/** The sittings that have moves beyond those that were looked at. */
+/** The attempts with newer moves than those that were replayed. */
 async function wentOn(
   db: As<Teacher>['db'],
   releaseId: string,
@@ -305,9 +305,8 @@ async function wentOn(
 }
 
 /**
- * Applies the newest edition to marks already given, and to sittings under way: all or nothing, once, and kept on
- * record learner by learner. `spare`: a sitting whose mark would fall stays as it is, and is judged by its own edition
- * from then on too.
+ * Applies the newest edition to marks already given and to running attempts: all or nothing, once, and recorded for
+ * each learner. `spare`: an attempt whose mark would fall keeps it, and stays on its own edition.
  */
 export async function applyEdition(
   as: As<Teacher>,
@@ -332,8 +331,8 @@ export async function applyEdition(
       )
     : [];
   const spared = losing.map(({ sittingId }) => sittingId);
-  // First the sittings are made its own: from then on no move is taken that was judged by another edition. Then they
-  // are worked out, from moves that stand.
+  // First the attempts are moved to the edition, so that no move judged by another edition is stored from then on. Then
+  // they are replayed from the stored moves.
   const meant = and(eq(sitting.releaseId, releaseId), notInArray(sitting.id, spared));
   await db.update(sitting).set({ edition: number }).where(meant);
   const was = new Map((await attemptScores(db, meant)).map((one) => [one.id, one]));
@@ -344,7 +343,7 @@ export async function applyEdition(
     changes.push(...changeOf(one, was.get(one.sittingId)));
     all.push(one);
   }
-  // A sitting that went on meanwhile is worked out once more.
+  // An attempt with new moves is replayed again.
   for (let pass = 0; pass < MAX_PASSES; pass++) {
     const went = await wentOn(db, releaseId, all);
     if (went.size === 0) break;

@@ -6,7 +6,7 @@ import { editionOf } from './editions';
 import { FEW_MOVES, lastMoveOf, movesOf, movesText, withEdition } from './manyMoves';
 import { digestsIn } from './replays';
 
-/** How many sittings are read at once: others get their turn in between. */
+/** Attempts read at once; other requests run in between. */
 const AT_ONCE = 100;
 const breathe = () => new Promise((resolve) => setImmediate(resolve));
 
@@ -15,10 +15,12 @@ interface Sat {
   readonly edition: number;
 }
 
-/** What a sitting did, by question; null: it was not touched. */
+/** The digest of each question; null: not answered. */
 type Digests = readonly (Digest | null)[];
 
-/** What the sittings of a release did with each question: kept, and worked out where they went on since. By sitting. */
+/**
+ * The digests of a release's attempts by question, from the cache, or worked out again for attempts with newer moves.
+ */
 export async function digestsOf(
   context: Pick<Context, 'db' | 'work'>,
   releaseId: string,
@@ -26,7 +28,7 @@ export async function digestsOf(
 ): Promise<Map<string, Digests>> {
   const { db } = context;
   const lasts = new Map<string, number>();
-  // By the primary key, a look a sitting: the moves themselves are not gone through.
+  // One look-up by primary key per attempt; the moves are not scanned.
   const lastOf = sql<number | null>`(select max(made.n) from move made where made.sitting_id = sitting.id)`;
   for (const { id, last } of await db
     .select({ id: sitting.id, last: lastOf })
@@ -62,7 +64,7 @@ export async function digestsOf(
 }
 
 /**
- * Works out what one sitting did, and keeps it: once it is finished, or else when its release is looked at. Null: it
+ * Works out the digest of one attempt and caches it, when the attempt ends or when its release is analysed. Null: it
  * takes too long for now.
  */
 export async function workOut(

@@ -18,36 +18,33 @@ import { type EditionContent, MOVE_RULES, release } from '../database/tables';
 
 export interface OpenEdition {
   readonly number: number;
-  /** Its moves were taken by the rules of today, so that each can be taken again. */
+  /** True if its moves were judged by the present move rules, so that each can be replayed exactly. */
   readonly ruled: boolean;
-  /** As they are judged. */
+  /** The models by which answers are judged. */
   readonly models: readonly QuestionModel[];
-  /** The same, saying no more than is allowed. */
+  /** The same models, limited to a feedback level. */
   readonly withFeedback: (feedbackLevel: FeedbackLevel) => readonly QuestionModel[];
-  /** Nothing is told during a sitting: each question is checked once, at its end. */
+  /** Deferred feedback: each question is checked once, when the attempt ends. */
   readonly deferred: boolean;
   /** By question: it does not count. */
   readonly struck: readonly boolean[];
-  /** The questions a sitting that begins with this edition is asked, by their places. */
+  /** The indices of the questions that an attempt of this edition is asked. */
   readonly asked: (next: Random) => readonly number[];
-  /** By question; null: none that may be shown. */
+  /** The model answer of each question; null: none that may be shown. */
   readonly modelAnswers: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack: boolean;
-  /** By question, what it counts: nothing once it is struck. */
+  /** The points of each question; 0 if it is struck. */
   readonly points: readonly number[];
-  /** Parts of the questions that are not struck, each a place in `models`, in their order. */
+  /** The sections, as indices into `models`, without struck questions. */
   readonly sections: readonly Section<number>[];
   /** How many questions a sitting has. */
   readonly asks: number;
-  /** What a sitting comes to at most, in points. */
+  /** The most points an attempt can earn. */
   readonly outOf: number;
   readonly sources: NonNullable<EditionContent['sources']>;
 }
 
-/**
- * Editions never change, so what was worked out from one may be kept: at most this many, the one used longest ago
- * leaving first. Each process has its own and none needs another's.
- */
+/** Editions never change, so parsed editions are cached, each process for itself. */
 const MAX_KEPT = 100;
 const kept = new Map<string, OpenEdition>();
 
@@ -95,7 +92,7 @@ export function openContent(number: number, content: EditionContent): OpenEditio
     },
     deferred: quiet,
     struck,
-    // Where a sitting draws, it draws by places among those that are left.
+    // Questions are drawn by position among those that are not struck.
     asked: (next) => {
       const left = sections.flatMap((section) => section.questions);
       return asked(sections, next).map((i) => left[i] as number);
@@ -110,7 +107,7 @@ export function openContent(number: number, content: EditionContent): OpenEditio
   };
 }
 
-/** The edition new sittings of a release are of. */
+/** The edition of new attempts. */
 export async function editionInForce(db: Database, releaseId: string): Promise<number> {
   const row = await db.query.release.findFirst({ columns: { edition: true }, where: eq(release.id, releaseId) });
   return row?.edition ?? 1;

@@ -6,7 +6,7 @@ import { moveCounts } from '../sittings/standing';
 import type { Worked } from '../work/pool';
 import type { EditionText, MovesText, Replayed } from './replays';
 
-/** Up to so many moves a sitting is worked out at once; beyond, in a worker thread. */
+/** Attempts with more moves than this are replayed in a worker thread. */
 export const FEW_MOVES = 300;
 
 /** How many moves a sitting has, its last number. */
@@ -23,7 +23,7 @@ export const movesOf = (db: Database, sittingId: string) =>
     .where(and(eq(move.sittingId, sittingId), moveCounts))
     .orderBy(asc(move.n));
 
-/** The same as one JSON text: reading each as a row takes many times as long. */
+/** The moves as one JSON text: reading a row for each takes many times as long. */
 export async function movesText(db: Database, sittingId: string): Promise<MovesText> {
   const [row] = await db.all<{ moves: string }>(
     sql`select coalesce(json_group_array(json_array(n, question, json(body), at)), '[]') as moves from (${movesOf(db, sittingId)})`,
@@ -32,8 +32,8 @@ export async function movesText(db: Database, sittingId: string): Promise<MovesT
 }
 
 /**
- * Runs a task that needs an edition: without its content at first, since the thread may have it. Null: it could not be
- * done in its time.
+ * Runs a worker task that needs an edition. Its content is sent only if the thread does not have it. Null: it ran out
+ * of time.
  */
 export async function withEdition<Value>(
   { db }: Pick<Context, 'db'>,

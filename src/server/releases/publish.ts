@@ -22,14 +22,14 @@ import { audienceRows, settingsProblems, settingsRow } from './settings';
 export type Content = { readonly questionId: string; readonly revision: number } | { readonly setId: string };
 
 export interface Publication {
-  /** The client's, so that publishing twice is publishing once. */
+  /** Made by the client, so that a repeated request publishes once. */
   readonly id: string;
   readonly courseId: string;
-  /** Left out: as is usual. */
+  /** Left out: the defaults. */
   readonly settings?: Partial<ReleaseSettings>;
 }
 
-/** What is published, frozen: the questions as they were when the teacher said so. */
+/** The frozen content of a publication: the questions as they were when the teacher published. */
 export interface Prepared {
   readonly id: string;
   readonly courseId: string;
@@ -39,8 +39,8 @@ export interface Prepared {
 }
 
 /**
- * Looks at what is to be published: null, it is published already; a failure that says what is in the way; or what goes
- * out.
+ * Prepares a publication: null if it is published already, an error if something is in the way, else the frozen
+ * content.
  */
 export async function preparePublication(
   as: As<Teacher>,
@@ -94,12 +94,12 @@ export async function preparePublication(
   });
 }
 
-/** Characters of all questions of a release: what is read and made ready when somebody opens it. */
+/** Characters of all questions of a release together: all of them are read when somebody opens it. */
 const MAX_CONTENT = 8_000_000;
 const sizeOf = (questions: readonly Question[]): number =>
   questions.reduce((sum, question) => sum + JSON.stringify(question).length, 0);
 
-/** The media that learners would be shown and that are not there: not the publisher's, or their bytes are gone. */
+/** The media that learners need and that are missing: not among the publisher's, or without their bytes. */
 async function missingMedia(
   as: As<Teacher>,
   questions: readonly Question[],
@@ -131,21 +131,18 @@ async function missingMedia(
   );
 }
 
-/** How many model answers have to be found for it. */
+/** The number of model answers to be found. */
 export const answersToFind = ({ content: { questions } }: Prepared): number =>
   questions.filter(({ show }) => show.modelAnswer !== 'never').length;
 
-/**
- * Publishes to a course what the teacher has, frozen as edition 1. Model answers are found first, outside the
- * transaction.
- */
+/** Publishes a question or a set to a course as edition 1. Model answers are found first, outside the transaction. */
 export async function publish(as: As<Teacher>, publication: Publication & Content): Promise<Result<{ id: string }>> {
   const prepared = await preparePublication(as, publication);
   if (!prepared.ok) return prepared;
   return prepared.value ? publishPrepared(as, as.person.id, prepared.value) : ok({ id: publication.id });
 }
 
-/** The same at once where no model answer has to be found; else as a job, which says how far it has come. */
+/** Publishes at once if no model answer has to be found; else starts a job that reports its progress. */
 export async function beginPublishing(
   as: As<Teacher>,
   publication: Publication & Content,
@@ -163,10 +160,10 @@ export async function beginPublishing(
   return done.ok ? ok({ id, job: null }) : done;
 }
 
-/** Dates as a job has them: texts. */
+/** A job stores dates as texts. */
 const asDate = (value: Date | string | null): Date | null => (value === null ? null : new Date(value));
 
-/** Finds the model answers and publishes: once, however often it is tried. */
+/** Finds the model answers and publishes. Repeating it publishes once. */
 export async function publishPrepared(
   { db, work, now }: Context,
   publisher: string,
@@ -181,7 +178,7 @@ export async function publishPrepared(
   };
   let done = 0;
   const modelAnswers: Awaited<ReturnType<typeof findModelAnswer>>[] = [];
-  // One after another: each has its own time, and the other threads stay free for whoever waits for an answer.
+  // One after another: each has its own time limit, and the other threads stay free for requests.
   for (const question of content.questions) {
     modelAnswers.push(await findModelAnswer(work, question));
     if (question.show.modelAnswer !== 'never') await progress(++done);
@@ -205,7 +202,7 @@ export async function publishPrepared(
   return ok({ id });
 }
 
-/** A model answer, found in a worker thread; none where there is none to be shown, or none was found in the time. */
+/** The model answer, found in a worker thread; null if it is not shown or not found in time. */
 export async function findModelAnswer(
   work: Context['work'],
   question: Question,
@@ -231,7 +228,7 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
   });
 }
 
-/** What no learner could answer. */
+/** The problems that would make a question impossible to answer. */
 export function publishProblems(question: Question): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, message: string) => problems.push({ path, message });

@@ -9,14 +9,14 @@ import { FEW_MOVES, lastMoveOf, movesOf, movesText } from './manyMoves';
 
 type StandingRow = typeof standing.$inferInsert;
 
-/** What a sitting comes to by an edition. */
+/** The score of an attempt under an edition. */
 export interface Regraded {
   readonly sittingId: string;
   readonly learnerId: string;
   readonly outOf: number;
   readonly points: number;
   readonly standings: readonly StandingRow[];
-  /** The number of the last move that was looked at, 0 where there is none. */
+  /** The number of the last move that was replayed; 0 if there is none. */
   readonly last: number;
 }
 
@@ -27,12 +27,12 @@ interface Sat {
   readonly began: number;
 }
 
-/** How many sittings are read at once: others get their turn in between. */
+/** Attempts read at once; other requests run in between. */
 const AT_ONCE = 50;
 
 /**
- * Every sitting of a release (or those of `only`), worked out anew from its moves by an edition. It is the same replay
- * that a sitting is gone on with, and played back with.
+ * Replays every attempt of a release (or those in `only`) under an edition. It is the same replay by which an attempt
+ * continues.
  */
 export async function* regraded(
   context: Regrading,
@@ -54,12 +54,12 @@ export async function* regraded(
     }
 }
 
-/** What working out anew needs. `content`: the edition as JSON text, for sittings of many moves. */
+/** What a replay needs. `content`: the edition as JSON text, for attempts with many moves. */
 export interface Regrading extends Pick<Context, 'db' | 'work'> {
   readonly content: () => string;
 }
 
-/** One sitting by an edition. */
+/** Replays one attempt under an edition. */
 export async function regradeSitting(
   context: Pick<Context, 'db' | 'work'>,
   edition: OpenEdition,

@@ -3,9 +3,9 @@ import type { EditionContent } from '../database/tables';
 import { type OpenEdition, openContent } from './editions';
 import { type Regraded, regrade } from './regrade';
 
-// What is worked out from many moves in a worker thread: from JSON texts, as the database gives them.
+// Replays of attempts with many moves, for worker threads: from JSON texts, as the database gives them.
 
-/** An edition by its name, with its content as JSON text; null: the thread may have it already. */
+/** An edition by its name, with its content as JSON text; null if the thread may have it already. */
 export interface EditionText {
   readonly name: string;
   readonly number: number;
@@ -24,7 +24,7 @@ export const movesIn = (text: MovesText) =>
 const MAX_EDITIONS = 8;
 const editions = new Map<string, OpenEdition>();
 
-/** Editions never change, so a thread keeps those it was given last. */
+/** Editions never change, so a thread caches the latest ones. */
 function opened({ name, number, content }: EditionText): OpenEdition | null {
   const known = editions.get(name);
   if (known) return known;
@@ -36,7 +36,7 @@ function opened({ name, number, content }: EditionText): OpenEdition | null {
   return edition;
 }
 
-/** What a sitting did, by question; null: it was not touched. */
+/** The digest of each question; null: not answered. */
 export function digestMoves({
   edition: text,
   moves,
@@ -59,7 +59,7 @@ export const digestsIn = (
     return made.length > 0 ? digestOf(model, made) : null;
   });
 
-/** A sitting judged by an edition. `asked`: the questions it is asked. */
+/** An attempt judged under an edition. `asked`: the indices of its questions. */
 export function regradeMoves({
   edition: text,
   sitting,

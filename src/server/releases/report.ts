@@ -23,7 +23,7 @@ import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
 import { attemptScores, ofLearners, startedAttempts } from './attemptScores';
 import { editionOf } from './editions';
 
-/** One learner's results of a course with the feedback, as they go on paper. */
+/** One learner's results in a course with the feedback, for printing. */
 export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<LearnerReport>> {
   const { db } = as;
   const found = await courseOf(as, courseId);

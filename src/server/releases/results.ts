@@ -12,13 +12,13 @@ import { attemptScores, startedAttempts } from './attemptScores';
 import { eligibleLearners } from './audience';
 import { editionOf } from './editions';
 
-/** When a sitting's first or last move was made, in milliseconds; null: there is none. */
+/** The time of an attempt's first or last move, in milliseconds; null: no moves. */
 const timeOf = (order: 'asc' | 'desc') =>
   sql<
     number | null
   >`(select made.at from move made where made.sitting_id = sitting.id order by made.n ${sql.raw(order)} limit 1)`;
 
-/** Every learner a release is for, whether they have sat or not. */
+/** Every learner a release is assigned to, with or without an attempt. */
 export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
   const { db } = as;
   const found = await releaseOf(as, releaseId);
@@ -28,7 +28,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   const [learners, came, spans, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
     everybodyOn(as, its.courseId),
     attemptScores(db, eq(sitting.releaseId, releaseId)),
-    // By the primary key, two looks a sitting: the moves themselves are not gone through.
+    // Two look-ups by primary key per attempt; the moves are not scanned.
     db
       .select({ sittingId: sitting.id, first: timeOf('asc'), last: timeOf('desc') })
       .from(sitting)

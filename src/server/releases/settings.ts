@@ -15,7 +15,7 @@ import type { Database } from '../database/open';
 import { allowance, category, courseGroup, courseLearner, release, releaseFor, unit } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 
-/** What of the settings does not go together, or is of another course. */
+/** The settings that contradict one another, or name something of another course. */
 export async function settingsProblems(db: Database, courseId: string, settings: ReleaseSettings): Promise<Problem[]> {
   const { unitId, categoryId, audience } = settings;
   const problems: Problem[] = scheduleProblems(settings);
@@ -121,8 +121,8 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
 }
 
 /**
- * Changes how a release runs; `from`: the revision it was made on, where it matters. Whether it is answered in silence
- * stays as it was published: marks rest on it.
+ * Changes the settings of a release; `from`: the revision they were changed on. Whether feedback is deferred stays as
+ * it was published, because marks depend on it.
  */
 export async function changeSettings(
   as: As<Teacher>,
@@ -170,7 +170,7 @@ export async function changeSettings(
   return saved ? openSettings(as, releaseId) : movedOn(as, releaseId);
 }
 
-/** What was changed meanwhile: the settings as they are now, and their revision. */
+/** The conflict: the settings as they are now, and their revision. */
 async function movedOn(as: As<Teacher>, releaseId: string): Promise<Failure> {
   const now = await openSettings(as, releaseId);
   return now.ok
@@ -178,7 +178,7 @@ async function movedOn(as: As<Teacher>, releaseId: string): Promise<Failure> {
     : now;
 }
 
-/** Allows one learner more time, another date or more sittings; null: as for all again. */
+/** Allows one learner more time, another date or more attempts; null removes the allowance. */
 export async function setAllowance(
   as: As<Teacher>,
   releaseId: string,

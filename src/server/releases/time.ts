@@ -1,4 +1,4 @@
-/** How long a learner has: as for all, and what they are allowed beyond that. */
+/** The time a learner has: that of everybody, with their own allowance. */
 export interface Time {
   readonly closesAt: Date | null;
   readonly minutes: number | null;
@@ -13,7 +13,7 @@ export const timeFor = (
   minutes: all.minutes === null ? null : all.minutes + (allowed?.moreMinutes ?? 0),
 });
 
-/** The clocks: what time it is, and one that goes on evenly whatever the machine's clock is set to, in milliseconds. */
+/** The wall clock, and a steady clock in milliseconds that setting the machine's clock does not change. */
 export interface Clocks {
   readonly now: () => Date;
   readonly steady?: (() => number) | undefined;
@@ -21,8 +21,8 @@ export interface Clocks {
 export const steadyNow = ({ now, steady }: Clocks): number => steady?.() ?? now().getTime();
 
 /**
- * How much of its time a sitting has used, in milliseconds. A clock that was set back while the server was down counts
- * for nothing.
+ * The time an attempt has used, in milliseconds. If the wall clock was set back while the server was down, no time is
+ * added.
  */
 export function usedBy(
   { startedAt, usedMs, usedAt }: { startedAt: Date; usedMs: number | null; usedAt: number | null },
@@ -32,7 +32,7 @@ export function usedBy(
   return (usedMs ?? 0) + Math.max(0, steadyNow(clocks) - since);
 }
 
-/** When a sitting that has used so much of its time has to end. Null: when the learner likes. */
+/** When an attempt has to end, by its used time; null: no limit. */
 export function endOf(usedMs: number, { closesAt, minutes }: Time, now: Date): Date | null {
   const ends = [closesAt, minutes === null ? null : new Date(now.getTime() + minutes * 60_000 - usedMs)].flatMap(
     (end) => end?.getTime() ?? [],
@@ -41,8 +41,8 @@ export function endOf(usedMs: number, { closesAt, minutes }: Time, now: Date): D
 }
 
 /**
- * A clock that starts at the machine's time and goes on evenly from there: the machine's own may be set forward or back
- * meanwhile. `latest`: the latest time that is on record; a machine that starts behind it goes on from there.
+ * A steady clock that starts at the machine's time: setting the machine's clock later does not change it. `latest`: the
+ * latest recorded time; a machine that starts behind it continues from there.
  */
 export function steadyClock(latest = 0): () => number {
   const began = Math.max(Date.now(), latest);

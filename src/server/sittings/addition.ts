@@ -4,16 +4,16 @@ import type { At } from './standing';
 
 interface Adding {
   readonly taken: readonly { readonly id: string; readonly move: Move }[];
-  /** The number of the first of them. */
+  /** The number of the first move. */
   readonly first: number;
   readonly at: Date;
-  /** There was a try among them: the mark the question has come to is stored too. */
+  /** A try is among them, so the question's standing is stored too. */
   readonly tried: boolean;
-  /** A learner's moves, sent while they were signed in so (null: not asked), or the checks that end a sitting. */
+  /** The session the moves were sent under (null: not checked), or the final checks of an attempt. */
   readonly by: { readonly session: string | null; readonly steady: number } | 'ending';
 }
 
-/** What moves add to the record. */
+/** The rows that moves add. */
 export function additionOf(
   { sitting: open, question, points, model, standing }: At,
   { taken, first, at, tried, by }: Adding,

@@ -2,10 +2,7 @@ import { type SQL, sql } from 'drizzle-orm';
 import type { Move } from '../../core';
 import type { Database } from '../database/open';
 
-/**
- * What one request adds to the record of a sitting: its moves, and what the question has come to when there was a check
- * among them.
- */
+/** The rows of one request: its moves, and the question's standing if a check is among them. */
 export interface Addition {
   readonly sittingId: string;
   readonly edition: number;
@@ -13,8 +10,8 @@ export interface Addition {
   readonly at: Date;
   readonly moves: readonly { readonly n: number; readonly id: string; readonly body: Move }[];
   /**
-   * What was read of the sitting before its learner's moves were judged: they are stored only while it still holds.
-   * Null: the checks that end a sitting.
+   * What was read before the moves were judged: they are stored only if it is still true. Null: the final checks of an
+   * attempt.
    */
   readonly guard: Guard | null;
   readonly standing: {
@@ -36,8 +33,8 @@ interface Guard {
 }
 
 /**
- * `taken`: somebody else went on from the same state. `refused`: what was read of the sitting does not hold any more.
- * Either way: look again.
+ * `taken`: another request has stored a move with the same number. `refused`: what was read is not true any more. In
+ * both cases: read again.
  */
 export type Appended = 'stored' | 'taken' | 'refused';
 
@@ -52,9 +49,9 @@ const MAX_MOVES = 1000;
 const lines = new WeakMap<Database, Waiting[]>();
 
 /**
- * Adds to the record, all or nothing. The numbers of the moves are their place in the primary key, so that of two who
- * go on from one state only the first is stored: `taken` for the other, who has to look again. What comes in together
- * is stored in one transaction: when a class checks at once, one flush of the disk serves several.
+ * Appends moves, all or nothing. A move's number is part of the primary key, so of two requests that continue from the
+ * same state only the first is stored, and the other gets `taken`. Requests that arrive together share one transaction:
+ * when a class checks at once, one flush of the disk serves several.
  */
 export function appendMoves(db: Database, addition: Addition): Promise<Appended> {
   return new Promise((stored, failed) => {
@@ -72,7 +69,7 @@ export function appendMoves(db: Database, addition: Addition): Promise<Appended>
 
 async function keepAll(db: Database, line: Waiting[]): Promise<void> {
   while (line.length > 0) {
-    // Requests whose bytes are here already get to join.
+    // Requests that have already arrived join the batch.
     await new Promise((resolve) => setImmediate(resolve));
     await keepTogether(db, takeFrom(line));
   }
@@ -107,7 +104,7 @@ async function keepTogether(db: Database, together: readonly Waiting[]): Promise
   }
 }
 
-/** Stores additions in one transaction; by addition, whether it was stored. */
+/** Stores additions in one transaction; returns for each whether it was stored. */
 async function write(db: Database, additions: readonly Addition[]): Promise<boolean[]> {
   const each = additions.map(statementsOf);
   const [first, ...rest] = each.flat().map((statement) => db.run(statement));
@@ -121,7 +118,7 @@ async function write(db: Database, additions: readonly Addition[]): Promise<bool
   });
 }
 
-/** First the moves, where what was read of the sitting still holds; then what rests on them, where they were stored. */
+/** First the moves, if what was read is still true; then the rows that depend on them, if they were stored. */
 function statementsOf({ sittingId, edition, question, at, moves, guard, standing }: Addition): SQL[] {
   const when = at.getTime();
   const rows = JSON.stringify(moves.map(({ n, id, body }) => [n, id, JSON.stringify(body)]));
@@ -158,6 +155,6 @@ const held = ({ reached, reopenedAfter, usedMs, session }: Guard, when: number):
     where release_for.release_id = release.id and (release_for.learner_id = sitting.learner_id or group_member.learner_id = sitting.learner_id)))
   ${session === null ? sql`` : sql`and exists (select 1 from session where session.token = ${session} and session.user_id = sitting.learner_id and session.expires_at > ${when})`}`;
 
-/** The driver's error stands beneath drizzle's. */
+/** Drizzle wraps the driver's error. */
 const says = (error: unknown, what: RegExp): boolean =>
   error instanceof Error && (what.test(error.message) || says(error.cause, what));

@@ -4,8 +4,8 @@ import type { Random } from '../../core';
 const BYTES = 4;
 
 /**
- * What is drawn for one question of a sitting, by its place in the edition, or (`questions`) which of them it is asked:
- * always the same for its seed, and nothing that was drawn tells what comes next (SHA-256 in counter mode).
+ * The random source of one question of an attempt, by its index in the edition, or (`questions`) of the choice of
+ * questions: always the same for its seed, and unpredictable from earlier draws (SHA-256 in counter mode).
  */
 export function drawer(seed: string, of: number | 'questions'): Random {
   let block = 0;

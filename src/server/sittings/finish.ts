@@ -13,14 +13,14 @@ import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } f
 
 const MAX_ATTEMPTS = 4;
 
-/** The learner says that they are done. Saying it again changes nothing. */
+/** The learner finishes the attempt. Repeating it changes nothing. */
 export async function finish(as: As<Learner>, sittingId: string): Promise<Result<Summary>> {
   const mine = await sittingOf(as, sittingId, as.person.id);
   if (!mine) return fail('notFound');
   return ok(await summaryOf(as, await closed(as, mine, as.now())));
 }
 
-/** How much is told of a finished sitting; null: nothing, for now or for good. */
+/** The feedback level of a finished attempt at this time; null: no feedback, for now or ever. */
 export function feedbackLevelAfter(
   { feedbackLevel, feedbackTime, closesAt }: Pick<OpenSitting, 'feedbackLevel' | 'feedbackTime' | 'closesAt'>,
   now: Date,
@@ -29,14 +29,14 @@ export function feedbackLevelAfter(
   return feedbackTime === 'closed' && (closesAt === null || closesAt > now) ? null : feedbackLevel;
 }
 
-/** The sitting, finished at its end if that has passed. */
+/** Finishes the attempt if its time is up. */
 export async function closedIfOver(context: Context, open: OpenSitting): Promise<OpenSitting> {
   return open.finishedAt === null && open.endsAt !== null && open.endsAt <= context.now()
     ? closed(context, open, open.endsAt)
     : open;
 }
 
-/** Finishes what has run out of time of a release, so that what is looked at is what it came to. */
+/** Finishes all attempts of a release whose time is up, so that their scores are final. */
 export async function closeOverdue(context: Context, releaseId: string): Promise<void> {
   const running = await sittingsWhere(
     context,
@@ -50,8 +50,8 @@ export async function closeOverdue(context: Context, releaseId: string): Promise
 }
 
 /**
- * Finished at a time: an arrangement that was not checked is checked once if a try is left. From then on the database
- * takes no move of it.
+ * Finishes an attempt: an unchecked arrangement is checked once if a try is left. From then on the database refuses
+ * moves.
  */
 async function closed(context: Context, open: OpenSitting, at: Date): Promise<OpenSitting> {
   if (open.finishedAt) return open;
@@ -76,7 +76,7 @@ async function keepAll({ db }: Context, additions: readonly Addition[]): Promise
   return true;
 }
 
-/** The checks that are still to be made, one for each question that was left with something unchecked; null: none. */
+/** The final checks, one for each question with an unchecked arrangement; null: none. */
 async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise<Addition[] | null> {
   const record = await recordOf(db, open);
   let n = open.last;
@@ -98,7 +98,7 @@ async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise
 
 const isUnchecked = ({ standing: { ended, judged, board } }: At) => !ended && judged === null && board.zoneOf.size > 0;
 
-/** The account of a finished sitting, question by question. */
+/** The summary of a finished attempt, question by question. */
 export async function summaryOf({ db, now }: Context, open: OpenSitting): Promise<Summary> {
   const record = await recordOf(db, open);
   const feedbackLevel = feedbackLevelAfter(open, now());

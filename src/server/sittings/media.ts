@@ -9,8 +9,8 @@ import { drawer } from './draw';
 import { askedOf, sittingOf } from './standing';
 
 /**
- * A picture, sound or film of a learner's sitting, by the name drawn for it there. What belongs to feedback and hints
- * is not there before the first try. `width`: of a picture, in pixels, as wide as it is shown.
+ * A medium of a learner's attempt, by its drawn name. Media of feedback and hints are not available before the first
+ * try. `width`: the width in pixels at which a picture is shown.
  */
 export async function sittingMedium(
   as: As<Learner>,
@@ -60,7 +60,7 @@ async function bytesOf(as: As<Learner>, releaseId: string, hash: string, width: 
   return row && bytes ? ok({ bytes, type: row.type }) : fail('notFound');
 }
 
-/** The medium of a source, or its captions: as soon as a question beside which it stands has been come to. */
+/** The medium or captions of a source, available once the learner has reached a question beside which it stands. */
 export async function sittingSource(
   as: As<Learner>,
   sittingId: string,

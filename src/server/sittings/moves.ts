@@ -13,20 +13,20 @@ import { type Remembered, recall, remember } from './recent';
 import { type At, askedOf, atOf, isSignedIn, type OpenSitting, recordOf, sittingOf } from './standing';
 import { viewOf } from './view';
 
-/** How often another process may get in between before that is taken for something worse. */
+/** How often to retry after another process has stored moves first. */
 const MAX_ATTEMPTS = 4;
-/** Moves of one sitting: an honest one comes near neither. */
+/** Limits of moves per attempt: honest use comes near neither. */
 const MAX_MOVES = 10_000;
 const MAX_IN_A_MINUTE = 2_000;
 const MINUTE_MS = 60_000;
-/** How many moves go by before where they led is stored. */
+/** Moves between two stored checkpoints. */
 const CHECKPOINT_EVERY = 200;
-/** How long moves are taken before others get their turn, in milliseconds. */
+/** Milliseconds of judging before other requests run. */
 const TURN_MS = 25;
 
 /**
- * Stores a learner's moves, in order and each once, and judges what is to be judged among them. `session`: the token of
- * the sign-in they were let in by, if it was not looked up yet.
+ * Stores a learner's moves, in order and each once, and judges them where that is due. `session`: the session token, if
+ * it is still to be checked.
  */
 export async function receiveMoves(
   context: Context,
@@ -65,13 +65,13 @@ async function tryToReceive(
   const known =
     again || sent.after !== open.last ? await knownOf(db, sittingId, sent.moves) : new Map<string, number>();
   const { fresh, seen } = unknownOf(known, sent);
-  // Another window went on. Then nothing is taken, and the page is told where it stands.
+  // Another window has continued: nothing is stored, and the page gets the present state.
   if (fresh.length > 0 && seen !== open.last) return fail('sittingMovedOn', { detail: viewOf(at) });
   if (open.last + fresh.length > MAX_MOVES) return fail('sittingFull');
   if (fresh.length > 0 && (await isTooFast(context, open, fresh.length))) return fail('tooMany');
 
   const before = at.standing.tries.count;
-  // Of moves sent again, those after the one that ended the question were passed over then, and are now.
+  // Moves after the one that ended the question were skipped the first time, and are skipped now.
   const passed = fresh.length < sent.moves.length && at.standing.ended;
   const took =
     passed || fresh.length === 0
@@ -109,7 +109,7 @@ async function tryToReceive(
 
 const NOTHING = { ok: true, taken: [], turnedAway: [] } as const;
 
-/** Where the question stands: as it is remembered, if nobody has gone on since; else from the record. */
+/** The state of the question: from memory if no other process has continued since, else from the database. */
 async function lookUp(
   db: Database,
   open: OpenSitting,
@@ -135,7 +135,7 @@ async function lookUp(
   return { at: atOf(open, record, place), checkpointed: record.checkpoints.get(question)?.n ?? 0 };
 }
 
-/** The numbers under which moves that were sent are stored already. */
+/** The numbers of the moves that are stored already, by id. */
 async function knownOf(
   db: Database,
   sittingId: string,
@@ -149,8 +149,8 @@ async function knownOf(
 }
 
 /**
- * The moves that come after the last one that is known, and up to which number the browser knows the sitting. A move
- * before a known one was passed over when that one was taken.
+ * The moves after the last stored one, and the last number the browser knows. A move before a stored one was skipped
+ * when that one was stored.
  */
 function unknownOf(
   known: ReadonlyMap<string, number>,
@@ -163,7 +163,7 @@ function unknownOf(
   };
 }
 
-/** Were so many moves made within a minute that these are too many? A look at one move says so. */
+/** True if the learner makes too many moves a minute. One look at one older move tells. */
 async function isTooFast({ db, now }: Context, { id, last }: OpenSitting, more: number): Promise<boolean> {
   const n = last + more - MAX_IN_A_MINUTE;
   if (n < 1) return false;
@@ -173,7 +173,7 @@ async function isTooFast({ db, now }: Context, { id, last }: OpenSitting, more: 
   return row !== undefined && row.at > now().getTime() - MINUTE_MS;
 }
 
-/** Takes moves a few at a time, so that others get their turn where each takes long. */
+/** Applies moves a few at a time, so that other requests run in between if each move takes long. */
 async function applyInTurns(
   { model, edition: { names }, standing }: At,
   moves: readonly SentMove[],
@@ -185,7 +185,7 @@ async function applyInTurns(
     const some = moves.slice(from, from + n);
     const now: BatchResult = applyBatch(model, names, took?.ok ? took.standing : standing, some);
     if (!now.ok) {
-      // Those before them ended the question.
+      // An earlier move ended the question.
       if (now.reason === 'ended' && took?.ok) return { ...took, passedOver: took.passedOver + moves.length - from };
       return now.reason === 'ended'
         ? now
@@ -207,10 +207,7 @@ async function applyInTurns(
   return took ?? { ok: true, standing, taken: [], turnedAway: [], passedOver: 0 };
 }
 
-/**
- * Stores where a question stands. It is a cache: a process that is late with an older one does not put it in the place
- * of a newer.
- */
+/** Stores a checkpoint of a question. It is a cache: an older checkpoint never replaces a newer one. */
 async function storeCheckpoint(
   db: Database,
   { sitting: { id, edition }, question, standing }: At,

@@ -11,10 +11,7 @@ import { closedIfOver, feedbackLevelAfter, summaryOf } from './finish';
 import { askedOf, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 import { endsOf, placeOf, sourcesOf, viewOf } from './view';
 
-/**
- * What the learner wants: to open it where they are; to begin, where the first sitting is not begun yet or the last is
- * finished.
- */
+/** `open`: continue where they are; `begin`: start the first attempt, or another after the last has ended. */
 export type Intent = 'open' | 'begin';
 
 const latest = async (as: As<Learner>, releaseId: string) =>
@@ -23,8 +20,8 @@ const latest = async (as: As<Learner>, releaseId: string) =>
   )[0];
 
 /**
- * The learner opens a release: their last sitting of it, or a new one, at a place they have come to (`place`), else at
- * the furthest.
+ * Opens a release for the learner: their last attempt or a new one, at the given `place` or else at the furthest they
+ * have reached.
  */
 export async function openRelease(
   as: As<Learner>,
@@ -61,7 +58,7 @@ export async function openRelease(
         },
       });
     const seed = randomBytes(24).toString('base64url');
-    // Two tabs opened at once begin one sitting.
+    // Two tabs opened at once start one attempt.
     await db
       .insert(sitting)
       .values({
@@ -90,7 +87,7 @@ export async function openRelease(
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
 }
 
-/** The learner goes to a place of their sitting: one they have been at, where going back is allowed, or the next. */
+/** Goes to another question of the attempt: an earlier one, if going back is allowed, or the next. */
 export async function goTo(as: As<Learner>, sittingId: string, place: number): Promise<Result<SittingView>> {
   const { db, person } = as;
   const found = await sittingOf(as, sittingId, person.id);
@@ -126,7 +123,7 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
   if (!at) throw new Error(`Sitting ${open.id} has come to place ${allowed}, which its edition does not have`);
   return {
     ...viewOf(at),
-    // What is finished is looked at only.
+    // A finished attempt can only be viewed.
     ...(open.finishedAt ? { ended: true, hintsLeft: 0 } : {}),
     release: titles.release,
     course: titles.course,

@@ -1,18 +1,18 @@
 import type { LearnerEdition, Standing } from '../../core';
 
 /**
- * Where a question stood after the last moves this process took, so that the next need not be replayed: only what moves
- * and an edition determine. Whatever else there is to know of a sitting is read with each request; `last` tells whether
- * another process has gone on since.
+ * The state of a question after the last moves this process stored, so that the next moves need no replay. It holds
+ * only what moves and an edition determine; everything else is read with each request. `last` shows whether another
+ * process has continued since.
  */
 export interface Remembered {
   readonly question: number;
-  /** The edition it was judged by. */
+  /** The edition by which it was judged. */
   readonly edition: number;
   readonly reopenedAfter: number;
-  /** The number of the sitting's last move. */
+  /** The number of the attempt's last move. */
   readonly last: number;
-  /** The number of the last move that its checkpoint has. */
+  /** The last move in the stored checkpoint. */
   readonly checkpointed: number;
   readonly standing: Standing;
   readonly sent: LearnerEdition;
@@ -21,7 +21,7 @@ export interface Remembered {
 const MAX_REMEMBERED = 2000;
 const remembered = new Map<string, Remembered>();
 
-/** Takes the memory out: whoever has it may use it up, and puts back what came of it. */
+/** Takes the state out of the memory, because judging changes it in place. The caller puts the new state back. */
 export function recall(sittingId: string): Remembered | null {
   const found = remembered.get(sittingId) ?? null;
   remembered.delete(sittingId);

@@ -11,8 +11,8 @@ import { steadyNow, timeFor } from '../releases/time';
 import { recall } from './recent';
 
 /**
- * Opens a finished attempt again, as it was before it ended: the checks that ended it do not count. Where it has so
- * many minutes, `minutes` of them are left. It is on record.
+ * Reopens a finished attempt as it was before it ended: the final checks do not count. If it has a time limit,
+ * `minutes` are left. This is recorded.
  */
 export async function reopen(
   as: As<Teacher>,
@@ -66,7 +66,7 @@ export async function reopen(
     );
   });
   recall(sittingId);
-  // What was checked while it ran counts as it did.
+  // Checks made while it ran still count.
   const again = await regradeSitting(as, await editionOf(db, releaseId, row.edition), sittingId);
   if (again.standings.length > 0)
     await db

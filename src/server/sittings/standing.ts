@@ -22,52 +22,49 @@ import { editionOf, type OpenEdition } from '../releases/editions';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
 
-/**
- * A sitting as it stands in the database now, with what its release says of it: read with each request, since all of it
- * can change.
- */
+/** An attempt with its release, as stored now. It is read with each request, because all of it can change. */
 export interface OpenSitting {
   readonly id: string;
   readonly releaseId: string;
   readonly learnerId: string;
   readonly seed: string;
-  /** The number of its edition, and of the one it was begun in. */
+  /** Its edition, and the edition in which it was started. */
   readonly edition: number;
   readonly began: number;
-  /** The furthest place the learner has come to, from 0. */
+  /** The furthest question the learner has reached, from 0. */
   readonly reached: number;
   readonly finishedAt: Date | null;
-  /** Which of the learner's sittings it is, from 1. */
+  /** The number of the attempt, from 1. */
   readonly number: number;
   readonly feedbackLevel: FeedbackLevel;
   readonly feedbackTime: FeedbackTime;
   readonly closesAt: Date | null;
-  /** When the release closes or the time given is up, whichever comes first; null: never. */
+  /** When the release closes or the time is up, whichever comes first; null: never. */
   readonly endsAt: Date | null;
-  /** It has so many minutes, of which it has used so many milliseconds. */
+  /** Its time limit in minutes, and the milliseconds used of it. */
   readonly timed: boolean;
   readonly usedMs: number;
   readonly reopenedAfter: number;
   /** The number of its last move, 0 before the first. */
   readonly last: number;
-  /** The learner is on the roster, the release is for them, and the course is not archived. */
+  /** True if the learner is enrolled, the release is assigned to them, and the course is not archived. */
   readonly available: boolean;
 }
 
-/** One question of a sitting as its moves leave it. */
+/** One question of an attempt after its moves. */
 export interface At extends Sat {
   readonly sitting: OpenSitting;
-  /** Its place among the questions the sitting is asked, and in the edition. */
+  /** Its index among the attempt's questions, and in the edition. */
   readonly place: number;
   readonly question: number;
-  /** What it counts. */
+  /** Its points. */
   readonly points: number;
   readonly goBack: boolean;
   readonly deferred: boolean;
   readonly standing: Standing;
 }
 
-/** The condition that a sitting's release is still there for its learner. */
+/** The condition that the learner may still open the attempt's release. */
 export const isAvailable = (db: Database): SQL => sql`(${course.archivedAt} is null
   and exists (select 1 from ${courseLearner} where ${courseLearner.courseId} = ${course.id} and ${courseLearner.learnerId} = ${sitting.learnerId})
   and ${isAssignedTo(db, sql`${sitting.learnerId}`)})`;
@@ -135,7 +132,7 @@ const prepare = (db: Database) =>
     and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId'))),
   ).prepare();
 
-/** A learner's sitting. Asked for with every request of theirs, so the statement is made ready once. */
+/** A learner's attempt. It is read with every request, so the statement is prepared once. */
 export async function sittingOf(
   context: Clocks & Pick<Context, 'db'>,
   id: string,
@@ -156,7 +153,7 @@ const prepareSession = (db: Database) =>
     .where(and(eq(session.token, sql.placeholder('token')), eq(session.userId, sql.placeholder('userId'))))
     .prepare();
 
-/** Is somebody still signed in where they were given a ticket? */
+/** True if the session of the ticket still exists. */
 export async function isSignedIn(
   { db, now }: Pick<Context, 'db' | 'now'>,
   token: string,
@@ -175,10 +172,7 @@ interface Recorded {
   readonly body: Move;
 }
 
-/**
- * What a sitting is made of: its checkpoints, its moves since them, its edition, and which of that's questions it is
- * asked, by their places.
- */
+/** The record of an attempt: its checkpoints, the moves after them, its edition, and the indices of its questions. */
 export interface SittingRecord {
   readonly moves: readonly Recorded[];
   readonly checkpoints: ReadonlyMap<number, { readonly n: number; readonly body: Checkpoint }>;
@@ -186,10 +180,10 @@ export interface SittingRecord {
   readonly asked: readonly number[];
 }
 
-/** The condition that a move counts: it is not a check that ended a sitting which was opened again. */
+/** The condition that a move counts: it is not a final check of an attempt that was reopened. */
 export const moveCounts = sql`not (${move.ending} and ${move.n} <= (select reopened.reopened_after from sitting reopened where reopened.id = ${move.sittingId}))`;
 
-/** Reads a sitting; `question`: as far as one question needs it. */
+/** Reads the record of an attempt; `question`: only the moves of that question. */
 export async function recordOf(db: Database, open: OpenSitting, question?: number): Promise<SittingRecord> {
   const of = (table: typeof move | typeof checkpoint) =>
     question === undefined ? undefined : eq(table.question, question);
@@ -207,14 +201,14 @@ export async function recordOf(db: Database, open: OpenSitting, question?: numbe
   return { moves, checkpoints, ...(await askedOf(db, open)) };
 }
 
-/** A sitting's edition, and which of its questions the sitting is asked. */
+/** The edition of an attempt and the indices of its questions. */
 export async function askedOf(db: Database, open: OpenSitting): Promise<Pick<SittingRecord, 'edition' | 'asked'>> {
   const edition = await editionOf(db, open.releaseId, open.edition);
   const began = open.began === open.edition ? edition : await editionOf(db, open.releaseId, open.began);
   return { edition, asked: began.asked(drawer(open.seed, 'questions')) };
 }
 
-/** Where a question of a sitting stands: from its checkpoint on by the moves since. */
+/** The state of a question: its checkpoint and the moves after it. */
 function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSitting, question: number): Standing {
   const model = edition.models[question] as OpenEdition['models'][number];
   const from = checkpoints.get(question);
@@ -229,14 +223,14 @@ function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSi
 }
 
 interface Given {
-  /** How much is told of it, at most; left out: as it is while the sitting runs. */
+  /** The highest feedback level; left out: that of a running attempt. */
   readonly feedbackLevel?: FeedbackLevel | undefined;
-  /** Where it stands, and what its learner's browser has of it, where that is known. */
+  /** The state and the learner edition, if they are known. */
   readonly standing?: Standing | undefined;
   readonly sent?: LearnerEdition | undefined;
 }
 
-/** One question of a sitting, by its place; null: there is no such place. */
+/** One question of an attempt by its index; null: no such index. */
 export function atOf(
   open: OpenSitting,
   record: SittingRecord,

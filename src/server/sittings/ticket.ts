@@ -1,9 +1,8 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto';
 
 /**
- * A sitting's ticket: a signed, HttpOnly cookie that lets a learner's moves in without looking the session up each
- * time. It is bound to the sign-in it was given under, so that it is worth nothing once the learner has signed out of
- * that browser, and it is short-lived.
+ * The ticket of an attempt: a signed HttpOnly cookie that lets a learner's moves in without a session look-up each
+ * time. It is bound to the session it was given under, so it is worthless after signing out, and it is short-lived.
  */
 export const TICKET_SECONDS = 600;
 
@@ -22,7 +21,7 @@ export function makeTicket(secret: string, { sittingId, learnerId }: Ticket, ses
   return `${body}.${sign(secret, body).toString('base64url')}`;
 }
 
-/** What a ticket says, if it is ours, of now and of this sign-in; else null. */
+/** The content of a ticket, if it is genuine, current and of this session; else null. */
 export function readTicket(
   secret: string,
   text: string | undefined,

@@ -8,8 +8,8 @@ import { allows, shelvesSeen } from './shelves';
 type Row = typeof question.$inferSelect;
 
 /**
- * A question the teacher may do so much with: their own, or on a shelf that is shared with them. What was deleted is
- * its owner's alone.
+ * A question for which the teacher has the right: their own, or on a shelf shared with them. Deleted questions are the
+ * owner's alone.
  */
 export async function accessTo(
   as: As<Teacher>,
@@ -24,7 +24,7 @@ export async function accessTo(
   return access && allows(access, right) ? { row, access } : null;
 }
 
-/** The media of a question become the teacher's own too: their bytes are kept once, whoever's they are. */
+/** Adds the media of a question to the teacher's own. Their bytes are stored once. */
 export async function adoptMedia(
   { db, person, now }: As<Teacher>,
   { media }: Pick<Question, 'media'>,
@@ -44,8 +44,8 @@ export async function adoptMedia(
 }
 
 /**
- * The media of a question that a colleague changes: what they have is its owner's from then on too, so that it reaches
- * everybody who uses the question. Those that neither has are given back.
+ * Adds the colleague's media in a question to its owner's, so that everybody who uses the question can see them.
+ * Returns those that neither has.
  */
 export async function shareMedia(
   { db, person, now }: As<Teacher>,

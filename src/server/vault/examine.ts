@@ -15,12 +15,12 @@ import type { Context } from '../context';
 import { fail, ok, type Result } from '../errors';
 import { wordsOf } from './words';
 
-/** A valid question, and what is stored beside it. */
+/** A valid question with the columns that are stored beside it. */
 export interface Examined {
   readonly id: string;
   readonly title: string;
   readonly kind: Kind;
-  /** The document as JSON text, as it is stored: cheaper to hand from thread to thread than the document. */
+  /** The document as JSON text, as it is stored: cheaper to pass between threads than an object. */
   readonly text: string;
   readonly findings: FindingCounts;
   readonly words: string;
@@ -34,7 +34,7 @@ export type Examining =
 /** Characters of a document as it is stored. */
 const MAX_TEXT = 2_000_000;
 
-/** Holds a document against the schema and works out what is stored beside it. */
+/** Validates a document and works out the columns stored beside it. */
 export function examineQuestion({ document }: { readonly document: unknown }): Examining {
   const parsed = parseQuestion(document);
   return parsed.ok ? examinedFrom(parsed.question) : parsed;
@@ -80,27 +80,24 @@ function examinedFrom(question: Question): Examining {
   };
 }
 
-/** A stored document with the defaults of fields that were not there when it was stored. */
+/** A stored document, with defaults for fields that are newer than it. */
 export function completeDocument({ document }: { readonly document: unknown }): Question | null {
   const parsed = parseQuestion(document);
   return parsed.ok ? parsed.question : null;
 }
 
-/** The same, on a thread of its own if it is large; a document that has become invalid as it is. */
+/** The same, in a worker thread if it is large. A document that is not valid any more is returned as it is. */
 export async function completed({ work }: Pick<Context, 'work'>, document: Question): Promise<Question> {
   if (isSmall(document)) return completeDocument({ document }) ?? document;
   const worked = await work.run('completeDocument', { document }, EXAMINE_MS);
   return (worked.ok ? worked.value : null) ?? document;
 }
 
-/**
- * Up to so many items times zones, and so many entries in all, a question is examined in less time than a thread takes
- * to be asked.
- */
+/** Smaller questions (by items times zones, and by entries) are examined in less time than asking a thread takes. */
 const SMALL_PAIRS = 600;
 const SMALL_ENTRIES = 150;
 
-/** Small enough to be worked on at once. */
+/** True if the document is small enough for the request thread. */
 export function isSmall(document: unknown): boolean {
   const { items, zones, key, fixtures } = (document ?? {}) as Record<string, unknown>;
   const sizes = [items, zones, key, fixtures].map((list) => (Array.isArray(list) ? list.length : 0)) as [
@@ -113,12 +110,12 @@ export function isSmall(document: unknown): boolean {
   return nItems * nZones <= SMALL_PAIRS && sizes.reduce((sum, n) => sum + n, 0) <= SMALL_ENTRIES;
 }
 
-/** What a small batch of edits may add to a small document. */
+/** The most that a small batch of edits can add. */
 const SMALL_EDITS = 60;
 const EXAMINE_MS = 15_000;
 const TOO_HARD = { problems: [{ path: '', message: 'This question takes too long to look through: make two of it.' }] };
 
-/** Holds a document against the schema, on a thread of its own if it is large. */
+/** Validates a document, in a worker thread if it is large. */
 export async function examined({ work }: Pick<Context, 'work'>, document: unknown): Promise<Result<Examined>> {
   const known = isSmall(document) ? examineQuestion({ document }) : null;
   return known ? resultOf(known) : fromWork(await work.run('examineQuestion', { document }, EXAMINE_MS));

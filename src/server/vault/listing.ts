@@ -96,7 +96,7 @@ function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings,
       ),
     );
   if (kind) all.push(eq(question.kind, kind));
-  // In the very words of the index over them.
+  // The same expressions as in the index.
   const [errors, warnings] = [
     sql.raw("json_extract(findings, '$.error')"),
     sql.raw("json_extract(findings, '$.warning')"),
@@ -121,7 +121,7 @@ function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings,
   return all.filter((one): one is SQL => one !== undefined);
 }
 
-/** The tags the teacher's questions have, the most used first. */
+/** The tags of the teacher's questions, most used first. */
 export async function listTags({ db, person }: As<Teacher>): Promise<{ tag: string; questions: number }[]> {
   return db
     .select({ tag: questionTag.tag, questions: count() })
@@ -133,7 +133,7 @@ export async function listTags({ db, person }: As<Teacher>): Promise<{ tag: stri
     .limit(200);
 }
 
-/** Who uses a question where: the sets it stands in, and the releases it is in, of anybody's. */
+/** The uses of a question: the sets and releases it is in, of any teacher. */
 export async function usesOf(as: As<Teacher>, id: string): Promise<Result<Uses>> {
   const { db, person } = as;
   if (!(await accessTo(as, id, 'see'))) return fail('notFound');

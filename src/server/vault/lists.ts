@@ -11,7 +11,7 @@ interface Content {
   readonly pictures?: WordPicture[] | undefined;
 }
 
-/** The teacher's stock lists, the one changed last first. */
+/** The teacher's stock lists, latest change first. */
 export async function listLists({ db, person }: As<Teacher>): Promise<ListRow[]> {
   const found = await db.query.stockList.findMany({
     where: eq(stockList.ownerId, person.id),
@@ -27,7 +27,7 @@ export async function listLists({ db, person }: As<Teacher>): Promise<ListRow[]>
   }));
 }
 
-/** A new list. `id` is the client's, so that making it twice makes it once. */
+/** A new list. `id` is made by the client, so that a repeated request makes one. */
 export async function makeList(
   as: As<Teacher>,
   { id, title, rows, pictures = [] }: Content & { readonly id: string },
@@ -42,7 +42,7 @@ export async function makeList(
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
-/** Saves a list as it is given; `from`: the revision it was made on, where it matters. */
+/** Saves a list; `from`: the revision it was changed on. */
 export async function saveList(
   as: As<Teacher>,
   id: string,
@@ -67,13 +67,13 @@ export async function saveList(
 const movedOn = ({ revision, title, rows, pictures }: typeof stockList.$inferSelect): Failure =>
   fail('changedMeanwhile', { detail: { revision, content: { title, rows, pictures } } });
 
-/** Takes a list away; the questions made from it stay as they are. */
+/** Deletes a list; questions made from it stay as they are. */
 export async function removeList(as: As<Teacher>, id: string): Promise<Result<null>> {
   await as.db.delete(stockList).where(and(eq(stockList.id, id), eq(stockList.ownerId, as.person.id)));
   return ok(null);
 }
 
-/** Every picture is one of the teacher's own media. */
+/** Each picture has to be one of the teacher's own media. */
 async function pictureProblems(
   { db, person }: As<Teacher>,
   pictures: readonly WordPicture[],

@@ -15,9 +15,9 @@ import {
 import { tooLong } from '../http/gate';
 import { type Examined, examineQuestion } from './examine';
 
-// What is done to packages in a worker thread: from files to files, without a database.
+// Work on packages in a worker thread: from files to files, without a database.
 
-/** A medium to be packed: where its bytes are. */
+/** A medium to be packed, with the path of its bytes. */
 export interface MediumToPack {
   readonly hash: string;
   readonly ending: string;
@@ -45,7 +45,7 @@ export async function packInto({
   }
 }
 
-/** What is in a package: its questions, sets and media are files in a folder. */
+/** The content of a package, unpacked: its questions, sets and media are files in a folder. */
 export interface ReadPackage {
   readonly shelves: readonly PackedShelf[];
   readonly questions: readonly {
@@ -103,13 +103,13 @@ export function readPackage({
 }
 
 /**
- * Under which ids things of a package come in: names within the client's id of the import, so that the same package
- * sent again makes the same ids.
+ * The ids of imported things: UUIDs in the namespace of the import's id, so that the same package imported again makes
+ * the same ids.
  */
 export interface Importing {
   readonly importId: string;
   readonly personId: string;
-  /** Media by the hashes the package has, and the hashes they have here. */
+  /** Media: the hash in the package, and the hash after import. */
   readonly media: ReadonlyMap<string, string>;
 }
 export const renewedId = (
@@ -122,7 +122,7 @@ export type ExaminedPart =
   | { readonly ok: true; readonly was: string; readonly value: Examined }
   | { readonly ok: false; readonly message: string };
 
-/** A question of a package under its id and with its media as they are here. */
+/** A question of a package with its new id and the imported media. */
 export function examinePacked({
   file,
   importing,
@@ -153,8 +153,8 @@ export function examinePacked({
 }
 
 /**
- * A set of a package with the ids and media as they are here; else a sentence that says what is wrong with it.
- * `questions`: by the ids they had.
+ * A set of a package with the new ids and the imported media; else the reason for a refusal. `questions`: by their ids
+ * in the package.
  */
 export function readPackedSet({
   file,

@@ -13,12 +13,12 @@ import { changeMany, storeNew } from './questions';
 import { makeSet, openSet, saveSet } from './sets';
 import { makeShelf, shelvesSeen } from './shelves';
 
-/** What is packed: questions, a shelf with all that stands on it, or a set with its questions. */
+/** What to pack: questions, a shelf with its questions and shelves, or a set with its questions. */
 export type ToPack = { readonly questions: readonly string[] } | { readonly shelf: string } | { readonly set: string };
 
 const MAX_QUESTIONS = 2000;
 
-/** Packs what the teacher may use, with its media, as one zip: into a file. */
+/** Writes what the teacher may use, with its media, into one zip file. */
 export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): Promise<Result<{ name: string }>> {
   const chosen = await chosenBy(as, what);
   if (!chosen.ok) return chosen;
@@ -41,7 +41,7 @@ export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): 
   const onThese = new Set(shelves.map(({ id }) => id));
   const questions: Package['questions'][number][] = [];
   for (const id of ids) {
-    // Others get their turn in between.
+    // Other requests run in between.
     await new Promise((resolve) => setImmediate(resolve));
     const found = await accessTo(as, id, 'use');
     if (!found || found.row.deletedAt) continue;
@@ -124,8 +124,8 @@ const READ_MS = 30_000;
 const EXAMINE_MS = 15_000;
 
 /**
- * Takes a package in: checked like anything that comes from outside, under new ids, beside what is there. `importId` is
- * the client's: the same package sent again under it makes the same ids, so that it comes in once.
+ * Imports a package: validated like all input, under new ids, beside what is there. `importId` is made by the client:
+ * the same package imported again under it makes the same ids, so that it is imported once.
  */
 export function importPackage(as: As<Teacher>, importId: string, file: string): Promise<Result<Imported>> {
   return withFolder(as.config, async (folder) => {
@@ -195,8 +195,8 @@ async function takeIn(
 }
 
 /**
- * Each shelf after the one it stands on; what stands on none that is there, in a circle or too deep stands at the top.
- * By the ids they had.
+ * Shelves sorted so that each comes after its parent. A shelf whose parent is missing, in a circle or too deep stands
+ * at the top. By their ids in the package.
  */
 async function takeShelves(
   as: As<Teacher>,

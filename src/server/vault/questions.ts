@@ -26,20 +26,23 @@ export async function openQuestion(as: As<Teacher>, id: string): Promise<Result<
 }
 
 /**
- * The same, for somebody who may do so much with it. A colleague's media become one's own, so that what is made of them
- * shows them.
+ * The same with another right. A colleague's media become the teacher's own, so that what is made of them can show
+ * them.
  */
 export async function openWith(as: As<Teacher>, id: string, right: Right): Promise<Result<StoredQuestion>> {
   const found = await accessTo(as, id, right);
   if (!found || found.row.deletedAt) return fail('notFound');
   const { row, access } = found;
-  // A document kept before a field was there gets the field's default.
+  // A document from before a field existed gets the field's default.
   const document = await completed(as, row.document);
   await adoptMedia(as, document, row.ownerId);
   return ok({ question: document, access, revision: row.revision, changedAt: row.changedAt });
 }
 
-/** Keeps a document as a new question of the teacher's. `id` is the client's, so that making it twice makes it once. */
+/**
+ * Saves a document as a new question of the teacher's. `id` is made by the client, so that a repeated request makes
+ * one.
+ */
 export async function saveNew(
   as: As<Teacher>,
   document: Question,
@@ -49,7 +52,7 @@ export async function saveNew(
   return whole.ok ? storeNew(as, whole.value, shelfId) : whole;
 }
 
-/** Stores a question that was examined. */
+/** Stores an examined question. */
 export async function storeNew(
   as: As<Teacher>,
   { id, title, kind, text, findings, words }: Examined,
@@ -81,14 +84,11 @@ export async function storeNew(
   return row ? ok({ id: row.id }) : fail('notFound');
 }
 
-/** An empty question, or a finished example of a kind to be changed. */
+/** An empty question, or a finished example of a kind. */
 export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
   saveNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'), shelfId);
 
-/**
- * Keeps the client's whole document as a question of its own: what is left to do when another tab has changed the one
- * it came from.
- */
+/** Saves the client's whole document as a new question: the way out when another tab has changed the original. */
 export async function saveAsCopy(
   as: As<Teacher>,
   id: string,
@@ -107,15 +107,15 @@ export async function saveAsCopy(
 }
 
 export async function copyQuestion(as: As<Teacher>, id: string, copyId: string): Promise<Result<{ id: string }>> {
-  // Reading is copying: who may look at it may write it down.
+  // Whoever may look at a question may copy it.
   const found = await openWith(as, id, 'see');
   if (!found.ok) return found;
-  // Beside the one it is of, where that shelf is one's own.
+  // On the same shelf, if that is the teacher's own.
   const shelfId = found.value.access === 'own' ? ((await own(as, id))?.shelfId ?? null) : null;
   return saveAsCopy(as, copyId, found.value.question, shelfId);
 }
 
-/** Deletes a question, or (`deleted` false) brings it back. Doing either twice is doing it once. */
+/** Deletes a question, or (`deleted` false) brings it back. Repeating it changes nothing. */
 export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean): Promise<Result<null>> {
   const row = await own(as, id);
   if (!row) return fail('notFound');
@@ -127,10 +127,7 @@ export async function setDeleted(as: As<Teacher>, id: string, deleted: boolean):
   return ok(null);
 }
 
-/**
- * Changes many of the teacher's own questions; those that are not theirs are passed over. Doing it twice is doing it
- * once.
- */
+/** Changes many of the teacher's own questions; others are skipped. Repeating it changes nothing. */
 export async function changeMany(
   as: As<Teacher>,
   { ids, shelfId, deleted, addTags = [], removeTags = [] }: ManyChange,
@@ -171,7 +168,7 @@ export async function changeMany(
   return ok({ changed, stood });
 }
 
-/** Takes what lies in the teacher's bin away for good. What was published of it stays with its release. */
+/** Deletes the questions in the teacher's bin for good. Their releases stay. */
 export async function emptyBin(as: As<Teacher>): Promise<Result<{ questions: number }>> {
   const gone = await as.db
     .delete(question)
@@ -180,7 +177,7 @@ export async function emptyBin(as: As<Teacher>): Promise<Result<{ questions: num
   return ok({ questions: gone.length });
 }
 
-/** Keeps a question as one that others are begun with, or no longer. */
+/** Makes a question a starting point for new ones, or not any more. */
 export async function setStartingPoint(as: As<Teacher>, id: string, startingPoint: boolean): Promise<Result<null>> {
   if (!(await own(as, id))) return fail('notFound');
   await as.db.update(question).set({ startingPoint }).where(eq(question.id, id));
@@ -188,8 +185,8 @@ export async function setStartingPoint(as: As<Teacher>, id: string, startingPoin
 }
 
 /**
- * Applies a batch of edits to the revision it was made on; refuses it, with the present revision, when another has come
- * in between.
+ * Applies a batch of edits to the revision it was made on; refuses it, with the present revision, if another batch came
+ * first.
  */
 export async function editQuestion(
   as: As<Teacher>,

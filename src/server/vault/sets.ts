@@ -6,7 +6,7 @@ import { medium, question, questionSet } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { allows, shelvesSeen } from './shelves';
 
-/** The teacher's sets, the one changed last first. */
+/** The teacher's sets, latest change first. */
 export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
   const rows = await db.query.questionSet.findMany({
     where: eq(questionSet.ownerId, person.id),
@@ -20,7 +20,7 @@ export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
   }));
 }
 
-/** An empty set. `id` is the client's, so that making it twice makes it once. */
+/** An empty set. `id` is made by the client, so that a repeated request makes one. */
 export async function makeSet(as: As<Teacher>, id: string, title: string): Promise<Result<{ id: string }>> {
   const at = as.now();
   await as.db
@@ -30,9 +30,7 @@ export async function makeSet(as: As<Teacher>, id: string, title: string): Promi
   return (await own(as, id)) ? ok({ id }) : fail('notFound');
 }
 
-/**
- * A set with its questions in their order; those that are not the teacher's to use any more are left out, and counted.
- */
+/** A set with its questions in order; those the teacher may not use any more are left out, and counted. */
 export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
   const found = await own(as, id);
   if (!found) return fail('notFound');
@@ -59,8 +57,8 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
 const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions }) => questions.map(({ id }) => id));
 
 /**
- * Saves a set as it is given; `from`: the revision it was made on, where it matters. Each question is the teacher's to
- * use, and stands in it once.
+ * Saves a set; `from`: the revision it was changed on. The teacher must have the right to use each question, and a
+ * question can be in a set once.
  */
 export async function saveSet(
   as: As<Teacher>,
@@ -99,13 +97,13 @@ export async function saveSet(
   return saved ? ok({ id, revision: saved.revision }) : movedOn(as, id);
 }
 
-/** What was changed meanwhile: the set as it is now, and its revision. */
+/** The conflict: the set as it is now, and its revision. */
 async function movedOn(as: As<Teacher>, id: string): Promise<Failure> {
   const now = await openSet(as, id);
   return now.ok ? fail('changedMeanwhile', { detail: { revision: now.value.revision, content: now.value } }) : now;
 }
 
-/** A medium is the teacher's own; captions are WebVTT, which a player reads. */
+/** A medium has to be the teacher's own; captions have to be WebVTT. */
 async function sourceProblems(
   as: As<Teacher>,
   sources: readonly SetSource[],
@@ -138,7 +136,7 @@ async function sourceProblems(
 const own = ({ db, person }: As<Teacher>, id: string) =>
   db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
 
-/** Those the teacher may use: their own, and colleagues' on shelves that are shared for it. */
+/** The questions the teacher may use: their own, and colleagues' on shelves shared with that right. */
 async function usableQuestions(
   as: As<Teacher>,
   ids: readonly string[],

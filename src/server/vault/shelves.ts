@@ -5,7 +5,7 @@ import { user } from '../database/accountTables';
 import { question, shelf, shelfShare } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
-/** Could somebody with this access do what the right allows? */
+/** True if the access includes the right. */
 export const allows = (access: Access, right: Right): boolean =>
   access === 'own' || RIGHTS.indexOf(access) >= RIGHTS.indexOf(right);
 
@@ -18,7 +18,7 @@ interface Seen {
 }
 
 /**
- * Every shelf the teacher may see: their own, those shared with them, and what stands on those, with the larger of two
+ * Every shelf the teacher may see: their own, those shared with them, and the shelves on those, with the larger of two
  * rights.
  */
 export async function shelvesSeen({ db, person }: As<Teacher>): Promise<Map<string, Seen>> {
@@ -57,7 +57,7 @@ export async function shelvesSeen({ db, person }: As<Teacher>): Promise<Map<stri
   return seen;
 }
 
-/** The shelves of the Vault, each with how many questions stand on it. */
+/** The shelves of the Vault, each with its number of questions. */
 export async function listShelves(as: As<Teacher>): Promise<ShelfRow[]> {
   const seen = await shelvesSeen(as);
   if (seen.size === 0) return [];
@@ -102,7 +102,7 @@ export async function listShelves(as: As<Teacher>): Promise<ShelfRow[]> {
 const ownShelf = ({ db, person }: As<Teacher>, id: string) =>
   db.query.shelf.findFirst({ where: and(eq(shelf.id, id), eq(shelf.ownerId, person.id)) });
 
-/** A new shelf. `id` is the client's, so that making it twice makes it once. */
+/** A new shelf. `id` is made by the client, so that a repeated request makes one. */
 export async function makeShelf(
   as: As<Teacher>,
   { id, title, parentId }: { id: string; title: string; parentId: string | null },
@@ -115,7 +115,7 @@ export async function makeShelf(
   return (await ownShelf(as, id)) ? ok({ id }) : fail('notFound');
 }
 
-/** Names a shelf, or puts it onto another; never onto itself or one that stands on it. */
+/** Renames a shelf or moves it onto another; never onto itself or one beneath it. */
 export async function changeShelf(
   as: As<Teacher>,
   id: string,
@@ -138,15 +138,15 @@ export async function changeShelf(
 }
 
 /**
- * A shelf and those it stands on, looked up in the statement that relies on them: of two who put two shelves onto each
- * other at once, one is too late.
+ * A shelf and its ancestors, read in the statement that relies on them: of two teachers who put two shelves onto each
+ * other at once, the second is refused.
  */
 const under = (id: string) => sql`(
   with recursive beneath (id) as (select ${id} union select shelf.parent_id from shelf join beneath on shelf.id = beneath.id where shelf.parent_id is not null)
   select id from beneath
 )`;
 
-/** Takes a shelf away. What stood on it stands where the shelf stood: the ids say what, so that it can be put back. */
+/** Removes a shelf. Its questions and shelves move to where it stood. Returns their ids, so that it can be undone. */
 export async function removeShelf(
   as: As<Teacher>,
   id: string,
@@ -170,8 +170,8 @@ export async function removeShelf(
 }
 
 /**
- * Shares a shelf with a colleague by their user name, with so much of a right, or (null) no longer. `from`: the right
- * they had, as far as the teacher knows.
+ * Shares a shelf with a colleague by their user name, with a right, or (null) not any more. `from`: the right they had,
+ * as far as the teacher knows.
  */
 export async function shareShelf(
   as: As<Teacher>,

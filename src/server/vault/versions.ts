@@ -8,10 +8,10 @@ import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
 import { completed } from './examine';
 
-/** A pause of the author's after which what follows is another version. */
+/** The pause after which further edits make a new version. */
 const PAUSE_MS = 3 * 60 * 1000;
 
-/** The versions of a teacher's question, the newest first; the first of all is the question as it was made. */
+/** The versions of a teacher's question, newest first; the oldest is the question as it was made. */
 export async function listVersions(as: As<Teacher>, id: string): Promise<Result<VersionRow[]>> {
   const { db } = as;
   const row = (await accessTo(as, id, 'see'))?.row;
@@ -35,7 +35,7 @@ export async function listVersions(as: As<Teacher>, id: string): Promise<Result<
   return ok(versions.reverse());
 }
 
-/** The question as it was at a revision: what came after is taken back, the newest first. */
+/** The question at a revision: later edits are undone, newest first. */
 export async function versionAt(
   as: As<Teacher>,
   id: string,

@@ -12,7 +12,7 @@ export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<W
   const points: number[] = [];
   for (const section of found.value.sections)
     for (const entry of section.questions) {
-      // Others get their turn in between.
+      // Other requests run in between.
       await new Promise((resolve) => setImmediate(resolve));
       const one = await openWith(as, entry.id, 'use');
       if (!one.ok) return one;

@@ -6,8 +6,8 @@ import { questionTag, questionWords } from '../database/tables';
 type Writes = Pick<Database, 'insert' | 'select'>;
 
 /**
- * Everything a question says to learners or is called by its author, for the search: every label and every run of text
- * in it. What things look like is no word of it.
+ * The searchable words of a question: every label and every run of text in it. Names of colours and the like do not
+ * belong to them.
  */
 export function wordsOf(document: Question): string {
   const found: string[] = [];
@@ -18,7 +18,7 @@ export function wordsOf(document: Question): string {
   return found.join(' ');
 }
 
-/** Brings what a question is found by up to the document as it is now. */
+/** Updates the searchable words of a question. */
 export async function noteWords(
   db: Writes,
   questionId: string,
@@ -31,7 +31,7 @@ export async function noteWords(
     .onConflictDoUpdate({ target: questionWords.questionId, set: { title, words: all } });
 }
 
-/** Brings the tags a question is found by up to those it has. */
+/** Updates the searchable tags of a question. */
 export async function noteTags(db: Writes & Pick<Database, 'update'>, questionId: string): Promise<void> {
   const rows = await db
     .select({ tag: questionTag.tag })
@@ -43,10 +43,7 @@ export async function noteTags(db: Writes & Pick<Database, 'update'>, questionId
     .where(eq(questionWords.questionId, questionId));
 }
 
-/**
- * What was typed, as a query of FTS5: every word has to be there, the last one perhaps only begun. Null: there is
- * nothing to look for.
- */
+/** A search as an FTS5 query: every word is required, the last one may be a prefix. Null: no words. */
 export function asMatch(typed: string): string | null {
   const words = typed.match(/[\p{L}\p{N}\p{M}]+/gu);
   return words ? words.map((word, i) => `"${word}"${i === words.length - 1 ? '*' : ''}`).join(' ') : null;

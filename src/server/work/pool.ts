@@ -21,18 +21,18 @@ export interface WorkPool {
 
 const DEADLINE_MS = 20_000;
 const MAX_WAITING = 200;
-/** Of a thread's heap, in MB. Pictures are decoded outside it, within a limit of pixels. */
+/** The heap limit of a thread, in MB. Pictures are decoded outside the heap, within a limit of pixels. */
 const MAX_HEAP_MB = 512;
 const IDLE_MS = 60_000;
 
-/** Of a build the bundle that was made for it; else the source itself, which tsx reads. */
+/** The worker of a build is its own bundle; without a build, the source, which tsx reads. */
 function workerOf(root: string): { filename: string; execArgv: string[] } {
   const built = join(root, 'dist/work/worker.mjs');
   if (process.env.NODE_ENV === 'production' && existsSync(built)) return { filename: built, execArgv: [] };
   return { filename: join(root, 'src/server/work/worker.ts'), execArgv: ['--import', 'tsx'] };
 }
 
-/** Tasks wait in a queue of ours, not in the pool's, where their deadlines would run already. */
+/** Tasks wait in our own queue, because in the pool's queue their deadlines would already run. */
 function openPool(root: string): WorkPool {
   const threads = Math.max(2, Math.min(4, availableParallelism()));
   const pool = new Piscina({
@@ -54,7 +54,7 @@ function openPool(root: string): WorkPool {
   };
 }
 
-// Kept on globalThis: the development server loads this module again after each edit, and each time would start other
+// Held on globalThis: the development server reloads this module after each edit, and each reload would start other
 // threads.
 const shared = globalThis as unknown as { vaultDropPools?: Map<string, WorkPool> };
 

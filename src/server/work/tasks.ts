@@ -6,7 +6,7 @@ import { digestMoves, regradeMoves } from '../releases/replays';
 import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
 import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
 
-/** What runs in worker threads: each takes and gives plain data, and knows neither database nor network. */
+/** The tasks of the worker threads: each takes and returns plain data, and knows neither database nor network. */
 export const TASKS = {
   prepareMedium,
   narrowPicture,

@@ -1,17 +1,17 @@
 import PQueue from 'p-queue';
 
 /**
- * What came of a task. `tooLong`: its deadline passed; `tooMuch`: it needed more memory than it may; `busy`: too many
- * wait already.
+ * The result of a task. `tooLong`: its deadline passed; `tooMuch`: it needed more memory than allowed; `busy`: too many
+ * tasks wait.
  */
 export type Worked<Value> =
   | { readonly ok: true; readonly value: Value }
   | { readonly ok: false; readonly reason: 'tooLong' | 'tooMuch' | 'busy' };
 
-/** A few tasks at once; the others wait their turn. A task's deadline runs from when its turn comes. */
+/** Runs a few tasks at once; the others wait. A task's deadline starts with its turn. */
 export interface Turns {
   take<Value>(task: (deadline: AbortSignal) => Promise<Value>, deadlineMs: number): Promise<Worked<Value>>;
-  /** Forgets those that wait. */
+  /** Drops waiting tasks. */
   clear(): void;
 }
 

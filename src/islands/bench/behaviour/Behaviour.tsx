@@ -9,10 +9,7 @@ import { ZoneBehaviour } from './ZoneBehaviour';
 
 const MAX_TRIES = 100;
 
-/**
- * What zones do with items, items on their own and the question as a whole: set for one or for many at once; and how
- * all of them look.
- */
+/** The rules of zones, of items and of the question, for one or for many at once, and how all of them look. */
 export function Behaviour({ store }: { store: BenchStore }) {
   const book = store((s) => s.book);
   const question = store((s) => s.question);
@@ -60,7 +57,7 @@ export function Behaviour({ store }: { store: BenchStore }) {
   );
 }
 
-/** When it is judged, what goes back after a miss, how often one may try, and the order things start in. */
+/** When it is judged, what goes back after a miss, the number of tries, and the start order. */
 function WholeQuestion({ store, question }: { store: BenchStore; question: Question }) {
   const act = store.getState().do;
   const { tray } = question;

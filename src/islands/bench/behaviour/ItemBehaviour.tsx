@@ -7,7 +7,7 @@ import type { BenchStore } from '../store';
 
 const MAX_COPIES = 10_000;
 
-/** Copies, family and what becomes of an item let go outside every zone, of one or many items. */
+/** Copies, family and the behaviour of an item let go outside every zone, for one or many items. */
 export function ItemBehaviour({ store, items }: { store: BenchStore; items: readonly Item[] }) {
   const set = <Field extends keyof Item>(field: Field, to: Item[Field]) => {
     const { question, do: act } = store.getState();

@@ -50,7 +50,7 @@ function settleBy(rule: Settle['rule'], before: Settle): Settle {
   }
 }
 
-/** Reach, welcome, capacity and settle, of one or many zones. */
+/** Reach, welcome, capacity and settle, for one or many zones. */
 export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: readonly Zone[] }) {
   const set = <Field extends keyof Zone>(field: Field, to: (zone: Zone) => Zone[Field]) => {
     const { question, do: act } = store.getState();
@@ -154,7 +154,7 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
   );
 }
 
-/** The share by its number or by a slider; what it comes to is shown on the scene while it is pulled. */
+/** The share as a number or by a slider; its effect is shown on the scene while the slider moves. */
 function ShareSetting({
   share,
   onSet,

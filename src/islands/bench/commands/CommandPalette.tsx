@@ -5,7 +5,7 @@ import type { BenchStore } from '../store';
 import { COMMANDS, isFor } from './commands';
 import { keysInWords } from './keys';
 
-/** Every command and every thing on the scene by its name: nothing needs the mouse. */
+/** Every command and every thing on the scene, found by name: nothing needs the mouse. */
 export function CommandPalette({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selected = store((s) => s.selection.size);
@@ -53,7 +53,7 @@ export function CommandPalette({ store }: { store: BenchStore }) {
                 onSelect={() => {
                   close();
                   store.getState().select([thing.ref]);
-                  // The dialog gives the focus back to where it was; then it goes to the thing.
+                  // The dialog first returns the focus, then it moves to the thing.
                   setTimeout(() =>
                     document.querySelector<HTMLElement>(`[data-ref="${CSS.escape(thing.ref)}"]`)?.focus(),
                   );

@@ -135,7 +135,7 @@ export function spaceSelected(store: BenchStore, axis: Axis, gap?: number): void
   );
 }
 
-/** All the size of the first that was selected. */
+/** Gives everything selected the size of the first. */
 export function sizeSelected(store: BenchStore, what: 'width' | 'height' | 'both'): void {
   const chosen = chosenFrames(store);
   const first = chosen[0];
@@ -152,7 +152,7 @@ export function sizeSelected(store: BenchStore, what: 'width' | 'height' | 'both
   );
 }
 
-/** The size of what was selected is that of another thing. */
+/** Gives everything selected the size of another thing. */
 export function matchSize(store: BenchStore, other: Ref): void {
   const chosen = chosenFrames(store);
   const like = framesOf(store.getState().question).get(other);
@@ -196,7 +196,7 @@ export function groupSelected(store: BenchStore, together: boolean): void {
   act(setGroup(question, selection, together), together ? 'Grouped' : 'No longer a group');
 }
 
-/** Locked or out of sight, all or (where all are) none. */
+/** Locks or hides everything selected, or undoes that if all are already. */
 export function noteSelected(store: BenchStore, note: 'locked' | 'veiled'): void {
   const { question, selection, do: act } = store.getState();
   if (selection.size === 0) return;

@@ -9,7 +9,7 @@ import { addThings, removeSelected } from './arranging';
 const TYPE = 'application/x-vault-drop';
 const BY = { x: 12, y: 12 };
 
-/** What is selected, on the clipboard: whole for another question, and its labels for other programs. */
+/** Copies the selection to the clipboard: complete for another question, and its labels for other programs. */
 export function copied(store: BenchStore, event: ClipboardEvent, cut: boolean): void {
   const { question, selection } = store.getState();
   if (selection.size === 0 || !event.clipboardData || String(document.getSelection() ?? '') !== '') return;
@@ -49,7 +49,7 @@ export function pasted(store: BenchStore, event: ClipboardEvent): void {
   addThings(store, 'items', items, `${items.length} items made`);
 }
 
-/** A clipping comes from outside the page: what it makes is held against the format before it is taken. */
+/** A clipping comes from outside the page, so its result is validated against the format. */
 function pasteClipping(store: BenchStore, text: string): void {
   const { question, do: act, select } = store.getState();
   try {

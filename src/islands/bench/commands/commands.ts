@@ -22,13 +22,13 @@ import {
   turnSelected,
 } from './arranging';
 
-/** Where a key means the command: anywhere on the page (not while typing), or on the scene alone. */
+/** Where the shortcut works: anywhere on the page (not while typing), or on the scene only. */
 type Where = 'page' | 'scene';
 
 export interface Command {
   readonly words: string;
   readonly group: string;
-  /** "Mod" is Ctrl, or the command key of a Mac. Left out: to be had in the list of commands alone. */
+  /** "Mod" is Ctrl, or the command key of a Mac. Left out: only in the list of commands. */
   readonly keys?: readonly string[];
   readonly where?: Where;
   readonly needs?: 'one' | 'some' | 'several';
@@ -43,7 +43,9 @@ const addFixture = (make: (question: Question) => Fixture) => (store: BenchStore
   addThings(store, 'fixtures', [make(store.getState().question)], 'Made');
 const ROW_GAP = 12;
 
-/** Everything the Bench can be told, once: the keys, the list under "?" and the list of commands are made of it. */
+/**
+ * Every command of the Bench, defined once: the shortcuts, the list under "?" and the list of commands come from it.
+ */
 export const COMMANDS: readonly Command[] = [
   { group: 'The Bench', words: 'Undo', keys: ['Mod+Z'], run: (store) => store.getState().undo() },
   { group: 'The Bench', words: 'Redo', keys: ['Mod+Shift+Z', 'Mod+Y'], run: (store) => store.getState().redo() },
@@ -322,11 +324,11 @@ export function isFor({ needs }: Command, selected: number): boolean {
   }
 }
 
-/** How a press of keys is written in the table: modifiers in this order, then the key. */
+/** How shortcuts are written in the table: modifiers in this order, then the key. */
 export function pressOf(event: KeyboardEvent): string {
   const letter = event.key.length === 1 ? event.key.toUpperCase() : event.key;
   const sign = event.key.length === 1 && !/[a-z0-9]/i.test(event.key);
-  // Of a sign, Shift is how it is typed.
+  // For a sign, Shift is part of typing it.
   return [
     event.ctrlKey || event.metaKey ? 'Mod' : '',
     event.altKey ? 'Alt' : '',

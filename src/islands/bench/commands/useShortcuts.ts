@@ -22,7 +22,7 @@ export function useShortcuts(store: BenchStore): void {
       const inScene = event.target instanceof Element && event.target.closest('[data-bench-scene]') !== null;
       const press = pressOf(event);
       const { selection, open } = store.getState();
-      // What opens over the Bench may still be on its way: keys are not for what lies beneath it.
+      // A dialog may still be opening: keys are not for what lies beneath it.
       if (open !== null) return;
       const meant = COMMANDS.find(
         (command) =>
@@ -31,7 +31,7 @@ export function useShortcuts(store: BenchStore): void {
           isFor(command, selection.size),
       );
       if (!meant || over) return;
-      // A field has its own undo, and signs are typed in it.
+      // A field has its own undo, and takes typed characters.
       if (typing && !['Mod+Enter', 'Mod+K'].includes(press) && !press.startsWith('Alt+')) return;
       event.preventDefault();
       meant.run(store);

@@ -6,7 +6,7 @@ import type { BenchStore } from '../store';
 import { KeyGrid } from './KeyGrid';
 import { ZoneKey } from './ZoneKey';
 
-/** What belongs where, how much of it each zone needs, and what it is worth there. */
+/** The Key station: what belongs where, how many each zone needs, and what they are worth. */
 export function Key({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);

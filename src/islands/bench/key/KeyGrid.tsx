@@ -34,9 +34,9 @@ export interface CellProps {
 interface Props {
   store: BenchStore;
   caption: string;
-  /** What stands in a cell; it carries `data-row` and `data-column`. */
+  /** The element of a cell, with `data-row` and `data-column`. */
   cell: (props: CellProps) => ReactNode;
-  /** Shift and an arrow: what the cell that is left is, the next becomes. */
+  /** Shift and an arrow copy the state of this cell to the next. */
   onCarry?: (from: CellProps, to: CellProps) => void;
   foot?: ReactNode;
 }

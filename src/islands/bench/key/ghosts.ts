@@ -44,7 +44,7 @@ function ghostsIn(model: QuestionModel, board: Board, zone: number): Ghost[] {
   });
 }
 
-/** Where the item would come to rest in each zone it belongs to, were it the first there: its ghosts. */
+/** The ghosts of an item: where it would rest in each zone it belongs to, as the first one there. */
 export function ghostsOf(question: Question, id: ItemId): Ghost[] {
   const model = modelOf(question);
   const item = model.itemAt.get(id);

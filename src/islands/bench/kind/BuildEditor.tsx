@@ -27,8 +27,7 @@ export function BuildEditor({ store }: { store: BenchStore }) {
 }
 
 /**
- * The files kept by the server and entered into a question, in their order; null where one was refused (which has been
- * said), and nothing is entered then.
+ * Uploads files and adds them to a question, in order; null if one was refused (and reported): then nothing is added.
  */
 async function entrusted(
   question: Question,

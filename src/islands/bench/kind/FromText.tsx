@@ -97,7 +97,7 @@ function FromStock({ onTake }: { onTake: (text: string, pictures: readonly WordP
   );
 }
 
-/** From a pasted list, table or text to a question that can be rehearsed: proposed, seen, then taken. */
+/** Makes a question from a pasted list, table or text: a proposal with a preview, to be accepted. */
 export function FromText({ store, onClose }: { store: BenchStore; onClose: () => void }) {
   const question = store((s) => s.question);
   const [kind, setKind] = useState<Kind>(isProposable(question.kind) ? question.kind : 'sort');

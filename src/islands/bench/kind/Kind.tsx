@@ -106,7 +106,7 @@ function KeepAsStock({ store }: { store: BenchStore }) {
   );
 }
 
-/** Another kind: what would be lost is said before it is done. */
+/** Changes the kind, after saying what would be lost. */
 function ChangeKind({ store }: { store: BenchStore }) {
   const [to, setTo] = useState<Question['kind'] | null>(null);
   const question = store((s) => s.question);

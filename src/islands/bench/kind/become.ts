@@ -2,7 +2,7 @@ import { difference, type Question } from '../../../core';
 import { LAYOUTS, type Layout } from '../../../core/kinds';
 import type { BenchStore } from '../store';
 
-/** Makes the question what a kind makes of it, as one step. */
+/** Changes the question to a kind, as one step. */
 export function become(store: BenchStore, make: (question: Question) => Question, said: string): void {
   const { question, do: act } = store.getState();
   act(difference(question, make(question)), said);

@@ -49,7 +49,7 @@ function Row({ label, actions }: { label: string; actions: readonly Action[] }) 
   );
 }
 
-/** Lining up, spacing, sizing, copying, grouping: what is done with what is selected. */
+/** Actions on the selection: lining up, spacing, sizing, copying, grouping. */
 export function Arrange({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);

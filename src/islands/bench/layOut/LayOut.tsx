@@ -9,7 +9,7 @@ import { OrderList } from './OrderList';
 import { SceneSettings } from './SceneSettings';
 import { Selected } from './Selected';
 
-/** What is on the scene: adding to it, and all that can be said of what is selected. */
+/** The Lay out station: adding to the scene, and the properties of the selection. */
 export function LayOut({ store }: { store: BenchStore }) {
   const selected = store((s) => s.selection.size);
   const weight = store((s) => weightOf(s.question));

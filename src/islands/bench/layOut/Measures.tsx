@@ -20,8 +20,8 @@ import { type BenchStore, framesOf } from '../store';
 const SAFE = 12;
 
 /**
- * What authors would else measure by eye: whether what is needed fits each zone, whether titles stay readable, whether
- * anything is too near the edge.
+ * Measures that authors would otherwise judge by eye: whether the needed items fit each zone, whether titles stay
+ * readable, whether anything is too near the edge.
  */
 export function Measures({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);

@@ -49,7 +49,7 @@ export function ZoneShape({ store, zone }: { store: BenchStore; zone: Zone }) {
   const carriers = question.items.filter(({ copies }) => copies === 1);
   const ride = (id: string) => {
     const ridesOn = (carriers.find((item) => item.id === id)?.id ?? null) as Zone['ridesOn'];
-    // It stays where it is on the scene.
+    // Its place on the scene does not change.
     const standing = onScene(shape, zone.rotation, carrierOf(question, zone));
     const carried = setZone(question, zone.id, 'ridesOn', ridesOn);
     const now = applyAll(question, carried);

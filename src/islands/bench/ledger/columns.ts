@@ -17,7 +17,7 @@ import {
 import { numberOrChange } from '../parts/numbers';
 import { framesOf } from '../store';
 
-/** What a cell takes: the step that keeps it, or why it cannot. */
+/** Sets a cell's value: the step, or why it is refused. */
 export type Taken = { readonly ok: true; readonly step: Step } | { readonly ok: false; readonly problem: string };
 
 export interface LedgerColumn {
@@ -25,7 +25,7 @@ export interface LedgerColumn {
   readonly words: string;
   readonly numeric: boolean;
   readonly width: string;
-  /** What stands in the cell; null: the thing has nothing of the kind. */
+  /** The cell's value; null: the thing has no such property. */
   readonly read: (thing: Thing, frame: Frame | null) => string | null;
   readonly take: (question: Question, ref: Ref, text: string) => Taken;
 }
@@ -141,7 +141,7 @@ export const COLUMNS: readonly LedgerColumn[] = [
 export const readCell = (question: Question, thing: Thing, column: LedgerColumn): string | null =>
   column.read(thing, framesOf(question).get(thing.ref) ?? null);
 
-/** A change of several cells as one step; the first that cannot be taken stops it all. */
+/** Changes several cells as one step; the first refusal stops all of it. */
 export function takeCells(
   question: Question,
   cells: readonly { readonly ref: Ref; readonly column: LedgerColumn; readonly text: string }[],
@@ -150,7 +150,7 @@ export function takeCells(
   const steps: Step[] = [];
   for (const { ref, column, text } of cells) {
     const thing = thingAt(now, ref);
-    // What a thing has nothing of is passed over: a block reaches over rows of different kinds.
+    // Cells without a value are skipped: a block may cover rows of different kinds.
     if (!thing || readCell(now, thing, column) === null) continue;
     const taken = column.take(now, ref, text);
     if (!taken.ok) return no(`${thing.is.label || thing.is.id}, ${column.words}: ${taken.problem}`);

@@ -166,7 +166,7 @@ function Sample({ look, state }: { look: Look; state: string }) {
   );
 }
 
-/** How well the words stand out in the state; below 4.5 to 1 it says so. */
+/** The contrast of the words in a state, with a warning below 4.5 to 1. */
 function Contrast({ look, state }: { look: Look; state: string }) {
   const { fill, text } = coloursIn(look, state);
   const found = contrast(fill, text);

@@ -37,7 +37,7 @@ interface Props {
   onChoose: (id: MediaId) => void;
 }
 
-/** Choosing a medium: what the question has, what was kept for others, or a file by choice, drop or paste. */
+/** Choosing a medium: one of the question, one stored for other questions, or a file by choice, drop or paste. */
 export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const question = store((s) => s.question);
   const [sending, setSending] = useState(false);

@@ -11,11 +11,11 @@ interface Props {
   kind: Medium['kind'];
   value: string | null;
   onChoose: (id: MediaId | null) => void;
-  /** It has to have one: it can be changed, not taken away. */
+  /** A medium is required: it can be changed but not removed. */
   needed?: boolean;
 }
 
-/** A picture, sound or film chosen from those of the question, those kept earlier, or a file. */
+/** A field for a picture, sound or film: one of the question's, one stored earlier, or a file. */
 export function MediumField({ store, label, kind, value, onChoose, needed = false }: Props) {
   const medium = store((s) => (value === null ? undefined : s.question.media[value]));
   const [open, setOpen] = useState(false);

@@ -3,14 +3,14 @@ import type { MediaSource } from '../../../scene';
 
 export const mediumUrl = (hash: string) => `/media/${hash}`;
 
-/** Where the Bench has a question's media from: the author's own, by their content. */
+/** The Bench's source of media: the author's own, by their hashes. */
 export const benchMedia =
   (media: Question['media']): MediaSource =>
   (id) => {
     const medium = Object.hasOwn(media, id) ? media[id] : undefined;
     if (!medium) return null;
     const { kind, captions, description, decorative } = medium;
-    // What is not kept yet is nowhere but here.
+    // A file that is not stored yet exists only here.
     return {
       url: mediumUrl(medium.hash),
       kind,

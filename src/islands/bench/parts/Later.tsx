@@ -2,8 +2,8 @@ import { type ReactNode, Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 
 /**
- * A part that comes when it is asked for. When it cannot (the line is down), it says so, and the rest of the Bench goes
- * on.
+ * A part that is loaded when it is needed. If it cannot be loaded (offline), it says so, and the rest of the Bench
+ * works on.
  */
 export function Later({
   waiting = null,

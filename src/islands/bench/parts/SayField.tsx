@@ -14,7 +14,7 @@ interface Props {
   lines?: number;
 }
 
-/** Something said or shown: words, a picture, a sound, or several of them; nothing of them is nothing said. */
+/** A field for words, a picture, a sound, or several of them; empty means nothing is said. */
 export function SayField({ store, label, value, onChange, lines = 1 }: Props) {
   const now = value ?? NOTHING;
   const set = (change: Partial<Say>) => {

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { numberFrom } from './numbers';
 import { Typed } from './Typed';
 
-/** A line of what is set: its name, and what it is set to. */
+/** A line of settings: a name and its control. */
 export function Setting({ label, children }: { label: string; children: ReactNode }) {
   return (
     <div className="grid grid-cols-[5.5rem_1fr] items-center gap-x-2 border-b border-rule py-1.5">

@@ -1,7 +1,7 @@
 import type { FindingCode } from '../../../core';
 import type { Station } from '../store';
 
-/** Where each finding is mended. */
+/** The station at which each finding is fixed. */
 const STATIONS: Readonly<Record<FindingCode, Station>> = {
   nothingKeyed: 'key',
   unsolvable: 'key',

@@ -15,10 +15,7 @@ function quickFindings(question: Question): readonly Finding[] {
  */
 const FEW = 80;
 
-/**
- * What Proof finds in the question as it stands: at once what is quick to see, and all of it as soon as the worker has
- * been through.
- */
+/** The findings of the present question: the quick ones at once, all of them when the worker is done. */
 export function useFindings(store: BenchStore): readonly Finding[] {
   const question = store((s) => s.question);
   const proved = store((s) => s.proved);

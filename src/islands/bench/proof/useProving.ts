@@ -6,7 +6,7 @@ import type { BenchStore } from '../store';
 const PAUSE_MS = 250;
 const MAX_MS = 4000;
 
-/** Keeps the bench's proof up with its question, in a worker. */
+/** Proves the question in a worker, again after each edit. */
 export function useProving(store: BenchStore): void {
   useEffect(() => {
     const { prove, stop } = prover();

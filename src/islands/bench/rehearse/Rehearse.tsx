@@ -16,7 +16,7 @@ type Width = (typeof WIDTHS)[number];
 type Hand = 'pointer' | 'finger' | 'keyboard';
 const HANDS: readonly Hand[] = ['pointer', 'finger', 'keyboard'];
 
-/** The question as a learner has it, at once. Nothing is recorded. */
+/** The question as a learner sees it. Nothing is recorded. */
 export function Rehearse({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const proved = store((s) => s.proved);
@@ -159,7 +159,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
   );
 }
 
-/** Once it has ended, there is only to begin anew. */
+/** After the end it can only start over. */
 function Again({ store, onAgain }: { store: PlayerStore; onAgain: () => void }) {
   const ended = store((s) => s.ended);
   return (

@@ -27,7 +27,7 @@ export const needsModelAnswer = (fill: Fill) => fill === 'allRight' || fill === 
 
 const MAX_COPIES = 60;
 
-/** Each copy in a zone its family allows and that has room, or at home, as chance will have it. */
+/** Each copy at random: in a zone that its family and capacity allow, or at home. */
 function guessed(model: QuestionModel, seed: number): Board {
   const next = random(seed);
   const board = cloneBoard(model.start);
@@ -57,7 +57,7 @@ function boardFor(
   return fill === 'allInOneZone' && first ? allIn(model, first.id) : null;
 }
 
-/** The moves that bring a rehearsal from its start to the answer: as a learner would make them, by name. */
+/** The moves from the start to the answer, as a learner would make them. */
 export function movesFor(
   { model, names }: Rehearsal,
   fill: Fill,

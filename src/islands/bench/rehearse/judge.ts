@@ -17,8 +17,8 @@ import type { Send } from '../../player/store';
 import type { SittingView } from '../../player/types';
 
 /**
- * A sitting that nobody keeps: the question as a learner has it, judged beside it by the same core that judges on the
- * server.
+ * A rehearsal's attempt, which is not stored: the question as a learner sees it, judged in the page by the same core as
+ * on the server.
  */
 export interface Rehearsal {
   readonly view: SittingView;

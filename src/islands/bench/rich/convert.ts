@@ -4,7 +4,7 @@ import type { Rich } from '../../../core';
 type Block = Rich['blocks'][number];
 type Run = Extract<Block, { type: 'paragraph' }>['runs'][number];
 
-/** Our rich text as the editor holds it while it is edited: what is kept is ours alone. */
+/** Converts our rich text to the editor's form; only our form is stored. */
 export function toEditor(rich: Rich | null): JSONContent {
   const content = (rich?.blocks ?? []).map(blockToEditor);
   return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
@@ -38,7 +38,7 @@ function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run): JSONC
   return text ? [{ type: 'text', text, marks }] : [];
 }
 
-/** What the editor holds as our rich text; null where it holds nothing but white space. */
+/** Converts the editor's content to our rich text; null if it is only white space. */
 export function fromEditor(doc: JSONContent): Rich | null {
   const blocks = (doc.content ?? []).flatMap(blockFromEditor);
   const empty = blocks.every((block) =>
@@ -87,6 +87,6 @@ function runFromEditor(node: JSONContent): Run[] {
   return node.type === 'text' && node.text ? [{ text: node.text, ...style } as Run] : [];
 }
 
-/** Do two texts say the same in the same form? A switch that is off says what one left out does. */
+/** True if two texts have the same words and form. A switch that is off equals one that is left out. */
 export const sameText = (a: Rich | null, b: Rich | null): boolean =>
   JSON.stringify(fromEditor(toEditor(a))) === JSON.stringify(fromEditor(toEditor(b)));

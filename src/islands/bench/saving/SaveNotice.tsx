@@ -4,7 +4,7 @@ import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import type { BenchStore } from '../store';
 
-/** What stands in the way of saving, and the ways on. Nothing is dropped without being asked. */
+/** Why saving failed, and what the author can do. Nothing is discarded without asking. */
 export function SaveNotice({ store }: { store: BenchStore }) {
   const saving = store((s) => s.saving);
   const [dropping, setDropping] = useState(false);

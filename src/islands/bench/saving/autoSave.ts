@@ -1,7 +1,7 @@
 import type { Edit, Step } from '../../../core';
 import { type ApiError, api } from '../../../ui/api';
 
-/** What has become of the author's changes. */
+/** Whether the author's changes are saved. */
 export type SaveState =
   | { readonly state: 'saved'; readonly at: Date }
   | { readonly state: 'saving' }
@@ -11,11 +11,11 @@ export type SaveState =
 
 export interface AutoSave {
   add(step: Step): void;
-  /** Sends what is not kept yet, at once; true when everything is kept then. */
+  /** Sends unsaved edits now; true if everything is saved afterwards. */
   flush(): Promise<boolean>;
   pending(): boolean;
   revision(): number;
-  /** What is not kept is given up: it stands in a copy now, or was dropped on purpose. */
+  /** Drops unsaved edits: they are in a copy now, or were discarded on purpose. */
   abandon(): void;
 }
 
@@ -23,7 +23,7 @@ const PAUSE_MS = 700;
 const RETRY_MS = 3000;
 
 /**
- * Autosave: edits go out in batches on the revision they were made on. A batch whose answer was lost is sent again
+ * Autosave: sends edits in batches with the revision they were made on. A batch whose answer was lost is sent again
  * under the same id, and counts once.
  */
 export function autoSave(questionId: string, from: number, tell: (saving: SaveState) => void): AutoSave {
@@ -66,7 +66,7 @@ export function autoSave(questionId: string, from: number, tell: (saving: SaveSt
       later(RETRY_MS);
       return tell({ state: 'offline' });
     }
-    // Refused as it stands: it goes out again together with the author's next change, which may be the mend.
+    // The batch was refused: it is sent again together with the author's next edit, which may fix it.
     waiting = [...batch.edits, ...waiting];
     batch = null;
     tell({ state: 'refused', error });

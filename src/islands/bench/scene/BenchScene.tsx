@@ -26,7 +26,7 @@ import { useZoomAndPan } from './useZoomAndPan';
 import './bench.css';
 
 const MARGIN = 14;
-/** Smaller than this nothing on the scene can be pressed any more: it scrolls instead. */
+/** The smallest scale at which things can still be pressed; below it the scene scrolls. */
 const MIN_FIT = 0.5;
 
 const refUnder = (target: EventTarget | null) =>

@@ -10,8 +10,8 @@ import type { BenchStore } from '../store';
 import { changesInWords } from './inWords';
 
 /**
- * How the question stood at each pause: to look at, to compare with how it stands, and to bring back as one step that
- * can be undone.
+ * The versions of the question, one for each pause: to view, to compare, and to bring back as one step that can be
+ * undone.
  */
 export function Versions({ store }: { store: BenchStore }) {
   const id = store((s) => s.question.id);
@@ -19,7 +19,7 @@ export function Versions({ store }: { store: BenchStore }) {
   const [chosen, setChosen] = useState<number | null>(null);
   const versions = useQuery({
     queryKey: ['versions', id],
-    // What is not kept yet is kept first, so that nothing is missing from the list.
+    // Unsaved edits are saved first, so that nothing is missing from the list.
     queryFn: async () => {
       await store.autoSave.flush();
       return ask('GET /api/questions/{id}/versions', { id });

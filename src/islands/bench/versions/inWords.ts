@@ -26,7 +26,7 @@ const KIND_OF = Object.fromEntries(Object.entries(LIST_OF).map(([kind, list]) =>
   ThingKind
 >;
 
-/** What a step changes, a line for each thing, in words: for those who compare two versions. */
+/** Describes a step in words, a line for each thing, for comparing two versions. */
 export function changesInWords(from: Question, to: Question, step: Step): string[] {
   const lines = new Map<string, Set<string>>();
   const say = (what: string, change: string) => lines.set(what, (lines.get(what) ?? new Set()).add(change));

@@ -26,7 +26,7 @@ const ORDERS: readonly [MarksOf['sequenceRule'], string][] = [
 ];
 const MOST = 1e6;
 
-/** The maximum mark, how it is earned and lost, and what five typical answers come to. */
+/** The maximum mark, how it is earned and lost, and the marks of five typical answers. */
 export function Marks({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const { marks } = question;
@@ -120,7 +120,7 @@ function inWords(question: Question, { typical, about }: TypicalAnswer): string 
   }
 }
 
-/** "If a learner does this, they get that": worked out by the same core that will mark them. */
+/** The marks of typical answers, worked out by the same core that marks learners. */
 function IfThen({ store, question }: { store: BenchStore; question: Question }) {
   const proved = store((s) => s.proved);
   const full = proved?.of === question ? proved.proof.modelAnswer?.placements : undefined;

@@ -24,7 +24,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
   const { make, put } = useMoving(store, say);
   const byCopy = useMemo(() => new Map(shown.map((one) => [one.copy, one])), [shown]);
 
-  // Whoever moved something finds it again where it went.
+  // The focus follows what was moved.
   const moved = useRef<Copy | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: when the lists have changed
   useEffect(() => {

@@ -8,7 +8,7 @@ const at = (moment: string) =>
     new Date(moment),
   );
 
-/** What there is before a sitting begins: when it opens, or how long one will have. */
+/** The page before an attempt starts: when the release opens, or how long the learner will have. */
 export function BeforeIt({
   before: { id, release, course, questions, minutes, closesAt, opensAt },
 }: {

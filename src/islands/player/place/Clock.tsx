@@ -7,7 +7,7 @@ const inWords = (seconds: number) =>
     ? `${Math.floor(seconds / 3600)} h ${Math.floor((seconds % 3600) / 60)} min`
     : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
-/** How much time is left, by the server's clock as it was when the page was made. `onOver`: when it is up. */
+/** The time left, by the server's clock when the page was made. `onOver`: called when it is up. */
 export function Clock({ seconds, onOver }: { seconds: number; onOver: () => void }) {
   const [left, setLeft] = useState(seconds);
   const over = useRef(onOver);

@@ -10,7 +10,7 @@ interface Props {
   onFinish: () => void;
 }
 
-/** On to the next question, or to the end: held back until a check where the author wants it, and not by mistake. */
+/** The button to the next question or the end: disabled until a check if the author wants that, with a confirmation. */
 export function Onward({ store, busy, onNext, onFinish }: Props) {
   const { view, tries, ended, connection, checking } = store(
     useShallow(({ view, tries, ended, connection, checking }) => ({
@@ -32,10 +32,10 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const held = view.question.show.nextOnlyAfterCheck && tries === 0;
   const wait =
     held || busy || checking || connection === 'offline' || connection === 'takenOver' || connection === 'signedOut';
-  // What is left behind cannot be come back to.
+  // The learner cannot return to this question.
   const final = isLast || !place.goBack;
   const go = isLast ? onFinish : onNext;
-  // In silence nothing ends before all of it does.
+  // With deferred feedback no question ends before the attempt does.
   const undone = place.deferred
     ? isLast
       ? 0

@@ -2,7 +2,7 @@ import { RichText } from '../../../scene/RichText';
 import type { SittingView } from '../types';
 import './sources.css';
 
-/** What stands beside a question: open on a wide page, folded away by whoever needs the room. */
+/** The sources beside a question: open on a wide page, and foldable. */
 export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) {
   return (
     <aside className="sources" aria-label="Beside the question">
@@ -29,7 +29,7 @@ function Shown({
   source: SittingView['sources'][number];
 }) {
   if (address) {
-    // Nothing elsewhere is contacted: the player that would be there has a stand-in.
+    // No other host is contacted: the external player has a stand-in.
     const asked = new URLSearchParams({ address, ...(captioned ? { captions: `${url}?captions` } : {}) });
     return (
       <iframe

@@ -1,6 +1,6 @@
 import type { Place } from '../types';
 
-/** Where one is in a set: a block for each question, to press where one may go there. */
+/** The progress in a set: a block for each question, a link if the learner may go there. */
 export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo: (question: number) => void }) {
   if (place.count === 1) return null;
   const stateOf = (question: number) =>

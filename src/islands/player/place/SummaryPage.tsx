@@ -16,7 +16,7 @@ const COUNTS = {
   average: 'The average of your attempts counts.',
 };
 
-/** The end: what each question came to and how, as far as the author shows it. */
+/** The summary: the mark of each question and how it came about, as far as the author shows it. */
 export function SummaryPage({ title, summary: { questions, total, review, releaseId, another, counts } }: Props) {
   const [problem, setProblem] = useState('');
   const again = async () => {

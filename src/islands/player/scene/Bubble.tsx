@@ -5,7 +5,7 @@ import type { PlayerState, PlayerStore } from '../store';
 
 const CLEAR = 8;
 
-/** What is said of a copy, beside it: below where there is room, else above. */
+/** The feedback of a copy, beside it: below if there is room, else above. */
 export function Bubble({
   store,
   boxOf,

@@ -17,8 +17,8 @@ import { stateOf } from '../states';
 import type { PlayerStore } from '../store';
 
 /**
- * What a copy carries: those that rest in the zones riding on it, and so on; itself first. `at`: from its own top left,
- * in scene units.
+ * The copies that a copy carries in the zones riding on it, and so on; itself first. `at`: from its own top left, in
+ * scene units.
  */
 export interface Carried {
   readonly copy: Copy;
@@ -37,7 +37,7 @@ export function carriedWith(model: SceneModel, board: Board, copy: Copy): Carrie
   });
 }
 
-/** What is in hand, with all it carries, as it is moved over everything else on the page. */
+/** The copy in hand with everything it carries, drawn over the page while it moves. */
 export function InHand({ store, carried, scale }: { store: PlayerStore; carried: readonly Carried[]; scale: number }) {
   const question = store((s) => s.view.question);
   const model = store((s) => s.model);

@@ -13,16 +13,16 @@ interface Props {
   copy: Copy;
   item: LearnerQuestion['items'][number];
   look: Look | undefined;
-  /** Its unrotated top left on the stage in pixels; null: it lies in a row of the dock, or in a slot. */
+  /** Its unrotated top left on the stage in pixels; null: it is in a row of the dock, or in a slot. */
   left: number | null;
   top: number | null;
   scale: number;
-  /** How many lie here; null: endless. */
+  /** The number of copies here; null: endless. */
   heap: number | null;
-  /** What a screen reader hears: the label, where it is, how it was judged, what is said of it. */
+  /** The name for screen readers: the label, its place, its verdict, its feedback. */
   spoken: string;
   locked: boolean;
-  /** Is carried along by what is in hand. */
+  /** True if it is carried along by the item in hand. */
   away: boolean;
   inHand: boolean;
   /** It lies in a slot of a text, as wide as that. */
@@ -32,13 +32,13 @@ interface Props {
   onPress: (copy: Copy) => void;
 }
 
-/** How what was let go comes to rest: beside any motion of its look. */
+/** The transition of an item that comes to rest, apart from any motion of its look. */
 const TO_REST = { duration: 180, easing: 'ease-out' };
-/** What the page knows of one item beside its state. */
+/** The facts about one item, apart from its state. */
 const [HELD, MOVED, ARMED] = [1, 2, 4];
 const wantsLessMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
-/** One copy as a paper tag that can be dragged, pressed, or taken up with the keyboard. */
+/** One copy as a paper tag that can be dragged, pressed, or picked up with the keyboard. */
 export const MovableItem = memo(function MovableItem({
   store,
   copy,
@@ -58,7 +58,7 @@ export const MovableItem = memo(function MovableItem({
 }: Props) {
   const state = store((s) => stateOf(s.states, copy));
   const came = store((s) => (s.came?.copies.has(copy) ? s.came : null));
-  // As one number: of each item the store asks this with each of its changes.
+  // Packed into one bit mask, so that the selector returns a primitive and runs cheaply for every item on every change.
   const marked = store(
     (s) => (s.held === copy ? HELD : 0) | (s.moved === copy ? MOVED : 0) | (s.armed === copy ? ARMED : 0),
   );
@@ -85,7 +85,7 @@ export const MovableItem = memo(function MovableItem({
         TO_REST,
       );
   }, [turn]);
-  // Whoever was on it before the page listened has not armed it yet.
+  // An item that was hovered or focused before hydration is not armed yet.
   const caught = () => {
     if (!listeners.current) flushSync(() => store.getState().arm(copy));
     return listeners.current;
@@ -114,7 +114,7 @@ export const MovableItem = memo(function MovableItem({
       tabIndex={0}
       aria-roledescription={picked === null ? 'draggable' : undefined}
       data-picked={picked ?? undefined}
-      // What DndContext says of how to move things, by its own id.
+      // The instructions of DndContext, by its own id.
       aria-describedby={picked === null ? 'scene' : undefined}
       onMouseDown={(event) => picked === null && caught()?.onMouseDown?.(event)}
       onTouchStart={(event) => picked === null && caught()?.onTouchStart?.(event)}
@@ -142,7 +142,7 @@ export const MovableItem = memo(function MovableItem({
 
 type Listeners = ReturnType<typeof useDraggable>['listeners'];
 
-/** The library's part in an item: it catches the gesture on the item's own element. */
+/** The drag-and-drop library's part of an item: it catches the gesture on the item's element. */
 function Grip({
   copy,
   element,

@@ -59,13 +59,13 @@ export function SceneFrame({
   const model = store((s) => s.model);
   const held = store((s) => s.held);
   const shut = store((s) => s.shut);
-  // What is said and how it was judged changes with these.
+  // The feedback and the verdicts change with these.
   const told = store((s) => s.told);
   const { board, shown, locked } = useDisplayed(store);
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const { scale: fitting, docked, crop } = useStageScale(frame, question);
-  // Where the page lays out every zone, a narrow one lays out all of it, at full size.
+  // If every zone is a slot, a narrow page lays out everything at full size.
   const flows = docked && question.zones.length > 0 && question.zones.every(({ shape }) => shape.type === 'slot');
   const scale = flows ? 1 : fitting;
   const [hand, setHand] = useState<readonly Carried[]>([]);
@@ -78,7 +78,7 @@ export function SceneFrame({
     scale,
     onMove: (copy, move) => {
       const carried = carriedWith(model, store.getState().board, copy).map((one) => one.copy);
-      // Into the dock and out of it there is no one way on the scene.
+      // Between dock and scene there is no path to animate.
       if (make(copy, move) && move.kind === 'drop' && !docked) store.getState().comeToRest(carried, move);
     },
     onStart: (copy, byKey) => {
@@ -105,7 +105,7 @@ export function SceneFrame({
       const zone = latest.current.shown.find((s) => s.copy === copy)?.zone ?? null;
       state.point(copy);
       if (state.ended || state.checking || state.showsModel) return;
-      // Something is held and a tag that lies in a zone was pressed: the zone is meant.
+      // While something is held, a press on a tag in a zone means the zone.
       if (state.held !== null && state.held !== copy && zone !== null) return latest.current.put(state.held, zone);
       if (isSettledForGood(state.view.question, copy, zone)) return;
       if (state.view.question.items[itemOf(copy)]?.stays) return latest.current.put(copy, nextPick(state, copy, zone));
@@ -122,7 +122,7 @@ export function SceneFrame({
     [store],
   );
 
-  /** What may lie loose is put down wherever the scene is pressed. */
+  /** Items that may lie loose are put down wherever the scene is pressed. */
   const pressScene = (event: MouseEvent) => {
     const item = held === null ? undefined : question.items[itemOf(held)];
     const box = stage.current?.getBoundingClientRect();
@@ -268,7 +268,7 @@ export function SceneFrame({
   return (
     <Slots value={atSlot}>
       <DndContext
-        // Its own would count up on the server from one learner to the next.
+        // The default id would count up on the server from one learner to the next.
         id="scene"
         sensors={gesture.sensors}
         modifiers={gesture.modifiers}

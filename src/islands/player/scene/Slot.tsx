@@ -4,13 +4,14 @@ import { placesFor } from '../states';
 import type { PlayerStore } from '../store';
 import { itemName, VERDICTS, zoneName } from '../words';
 
-/** As long after the last key a text is kept, if nothing else has kept it before. */
+/** The pause after which a typed text is sent, in milliseconds. */
 const TYPING_MS = 1000;
 const MIN_CHARS = 8;
 const MAX_CHARS = 26;
 
 /**
- * How wide the slots of a question are, in characters: all alike, lest their width tell; the author may say otherwise.
+ * The width of slots in characters: all alike, because different widths would tell the answer; the author may set
+ * others.
  */
 export function slotChars({ items, zones }: LearnerQuestion, zone: number): number {
   const longest = Math.max(MIN_CHARS, ...items.map(({ label }) => label.length + 2));
@@ -66,7 +67,7 @@ export function Slot({ store, index, locked, draw, onPut }: Props) {
 
 type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidth: string } };
 
-/** What is typed into a zone. Kept with Enter, on leaving it, and a moment after the last key. */
+/** The input of a typed zone. The text is sent with Enter, on leaving, and after a pause. */
 export function TypedPart({ store, index, locked, style }: PartProps) {
   const kept = store((s) => s.board.texts.get(index) ?? '');
   const zone = store((s) => s.view.question.zones[index]);
@@ -105,7 +106,7 @@ export function TypedPart({ store, index, locked, style }: PartProps) {
   );
 }
 
-/** A slot answered from a menu: what is left of everything it could take. */
+/** A slot answered from a menu of the remaining items it could take. */
 export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pick<Props, 'onPut'>) {
   const state = store();
   const { model, board, verdicts } = state;
@@ -119,7 +120,7 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
     }
     return [];
   });
-  // By the alphabet: the author's own order could tell.
+  // Sorted by the alphabet: the author's order could give the answer away.
   const named = choices
     .map((copy) => ({ copy, name: itemName(state, itemOf(copy)) }))
     .sort((a, b) => a.name.localeCompare(b.name));

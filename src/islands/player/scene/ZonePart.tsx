@@ -14,7 +14,7 @@ interface Props {
   /** Where it stands now: a riding zone is moved with its carrier. */
   shape: Shape;
   rotation: number;
-  /** How many lie in it, and what their values add up to, where learners see that. */
+  /** The number of items in it and the sum of their values, if learners see that. */
   inside: number;
   total: number | null;
   locked: boolean;
@@ -22,7 +22,9 @@ interface Props {
   onPut: (zone: number) => void;
 }
 
-/** A zone as the learner meets it: its bed, its lid, the sum in it, and the place to press while something is held. */
+/**
+ * A zone on the learner's page: its bed, its lid, the sum in it, and the target for pressing while something is held.
+ */
 export const ZonePart = memo(function ZonePart({
   store,
   index,

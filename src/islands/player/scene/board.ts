@@ -39,13 +39,13 @@ export interface Shown {
   /** In which zone it rests; null: at home, or loose. */
   readonly zone: number | null;
   readonly home: boolean;
-  /** How many copies of its item are at home, where it lies on top of them; 1 elsewhere; null: endless. */
+  /** The number of copies in its pile at home; 1 elsewhere; null: endless. */
   readonly heap: number | null;
-  /** Lies under the one on top, to be seen as soon as that is taken. */
+  /** True for the copy under the top one, visible as soon as that is taken. */
   readonly beneath: boolean;
 }
 
-/** Every copy the page shows: those that are out, and of those at home the next one and the one beneath it. */
+/** Every copy the page shows: those not at home, and of each pile the top one and the one beneath it. */
 export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMap<Copy, Point | null>): Shown[] {
   const rest = new Map<Copy, Point>();
   model.zones.forEach((_, zone) => {

@@ -41,7 +41,7 @@ interface Options {
 }
 
 interface Target {
-  /** Nothing was chosen yet: letting go leaves it where it is. */
+  /** No place is chosen yet: letting go leaves the item where it is. */
   readonly chosen: boolean;
   readonly zone: number | null;
   readonly at: number | null;
@@ -74,7 +74,7 @@ const CLEAR_OF_FINGER = 14;
 const MAX_LIFT = 76;
 
 /**
- * How far what is dragged by a finger comes away from under it, upwards, to be seen: in CSS pixels. It goes where it is
+ * How far an item dragged by a finger is drawn above the finger, in CSS pixels, to be seen. It is dropped where it is
  * drawn.
  */
 function liftOf(event: Event | null, box: { readonly top: number; readonly height: number } | null): number {
@@ -106,21 +106,21 @@ function moved(
 }
 
 /**
- * What a gesture means on the scene. dnd-kit catches the pointer, the finger and the keys; the zone an item is over is
- * the core's to say. A pointer lets go at a place (a drop); the keyboard goes from zone to zone by name, and in zones
- * that keep an order from place to place (a put).
+ * The meaning of a gesture on the scene. dnd-kit catches the pointer, the finger and the keys; the core says over which
+ * zone an item is. A pointer drops at a place; the keyboard goes from zone to zone by name, and within ordered zones
+ * from place to place (a put).
  */
 export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onMove, onEnd }: Options) {
-  // Where on the item it was taken hold of, in scene units from its top left, and how far it came away from the finger.
+  // The grip: where the item was grabbed, in scene units from its top left, and how far it is drawn from the finger.
   const grip = useRef<{ on: Point; lift: number }>({ on: { x: 0, y: 0 }, lift: 0 });
-  // Where the pointer is on the screen. dnd-kit tells of a move once it is drawn, which at the end of a quick drag is
-  // one move late.
+  // The pointer on the screen. dnd-kit reports a move after it is drawn, so at the end of a quick drag it is one move
+  // behind.
   const pointerAt = useRef<Point>({ x: 0, y: 0 });
   const target = useRef<Target>(NOWHERE);
   const current = useRef<Copy | null>(null);
 
-  // Where the scene begins on the screen. Looked up with each move: at the end of a drag, when much is about to change,
-  // where it was with the last of them will do: what scrolls is a move too.
+  // The scene's origin on the screen, cached on every move so that onDragEnd needs no layout read. Scrolling counts as
+  // a move.
   const began = useRef<Point>({ x: 0, y: 0 });
   const findCorner = useCallback(() => {
     const box = stage.current?.getBoundingClientRect();
@@ -224,7 +224,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     }),
   );
 
-  /** Where the item is now, and the same point of it that was taken hold of. */
+  /** The item's place now, and the grip on it. */
   const whereNow = (): { at: Point; pointer: Point } => {
     const { on, lift } = grip.current;
     const stageCorner = began.current;
@@ -267,7 +267,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
 
   const over = useRef<number | null>(null);
   const onDragMove = (event: DragMoveEvent) => {
-    // dnd-kit tells of the last move after the end, where it could not be drawn in between.
+    // dnd-kit may report the last move after the end of the drag.
     if (current.current === null || isKeyboard(event.activatorEvent)) return;
     const copy = Number(event.active.id) as Copy;
     const { model, board } = store.getState();
@@ -305,7 +305,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
         zone: zone === null ? null : (model.zones[zone]?.id ?? null),
         ...(at === null ? {} : { at }),
       });
-      // Between the dock and the scene it is another element, which the keys go on with.
+      // In the dock and on the scene it is a different element, to which the focus moves.
       requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus());
       return;
     }
@@ -332,7 +332,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     store.getState().cancel();
   };
 
-  // The page is gone while something is in hand (another question, a reload of the island): nothing was moved.
+  // The page goes away during a drag (another question, a reload of the island): nothing was moved.
   useEffect(() => () => void (current.current !== null && store.getState().cancel()), [store]);
 
   return { sensors, modifiers: MODIFIERS, onDragStart, onDragMove, onDragEnd, onDragCancel };

@@ -24,7 +24,7 @@ export interface PaperSource {
 interface Props {
   title: string;
   sheet: Sheet;
-  /** Which drawing of it this is. */
+  /** The number of the variant. */
   seed: string;
   questions: readonly PaperQuestion[];
   sources: readonly PaperSource[];

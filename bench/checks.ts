@@ -7,10 +7,10 @@ const checks = (origin: string, sitters: readonly Sitter[]): Promise<number> =>
   sendings(
     origin,
     sitters,
-    (one) => ({ question: 0, after: one.last, moves: [{ id: randomUUID(), kind: 'check' }] }),
-    (one, { last, told }) => {
-      const judged = last === one.last + 1 && Boolean(told?.try);
-      one.last = last;
+    (sitter) => ({ question: 0, after: sitter.last, moves: [{ id: randomUUID(), kind: 'check' }] }),
+    (sitter, { last, told }) => {
+      const judged = last === sitter.last + 1 && Boolean(told?.try);
+      sitter.last = last;
       return judged;
     },
   );

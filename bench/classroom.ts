@@ -37,7 +37,7 @@ export async function publishTen(odile: As<Teacher>, tries: number | null): Prom
   const questions = Array.from({ length: QUESTIONS }, (_, i) =>
     seeds({ title: `Question ${i + 1}`, tries, afterMiss: 'leave' }),
   );
-  for (const one of questions) must(await saveNew(odile, one));
+  for (const question of questions) must(await saveNew(odile, question));
   const setId = randomUUID();
   must(await makeSet(odile, setId, 'Ten'));
   must(await saveSet(odile, setId, { title: 'Ten', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
@@ -75,10 +75,10 @@ async function seat(as: As<Learner>, releaseId: string): Promise<Seat> {
 }
 
 /** Signs in as people do, and gets the sitting's ticket with the first move. */
-export async function comeIn(origin: string, one: Seat): Promise<void> {
-  const moves = putsOf(one, 1);
-  await signIn(origin, one, one.username, moves);
-  taken(one, moves);
+export async function comeIn(origin: string, seat: Seat): Promise<void> {
+  const moves = putsOf(seat, 1);
+  await signIn(origin, seat, seat.username, moves);
+  taken(seat, moves);
 }
 
 interface Move {
@@ -87,21 +87,21 @@ interface Move {
 }
 
 /** Items put here and there; the ids are noted as sent. */
-export function putsOf(one: Seat, n: number): Move[] {
+export function putsOf(seat: Seat, n: number): Move[] {
   return Array.from({ length: n }, (_, i) => {
     const id = randomUUID();
-    one.sent.add(id);
+    seat.sent.add(id);
     return {
       id,
       kind: 'put',
-      item: one.items[(one.last + i) % one.items.length],
+      item: seat.items[(seat.last + i) % seat.items.length],
       copy: 0,
-      zone: one.zones[Math.floor((one.last + i) / one.items.length) % one.zones.length],
+      zone: seat.zones[Math.floor((seat.last + i) / seat.items.length) % seat.zones.length],
     };
   });
 }
-export const taken = (one: Seat, moves: readonly Move[]) => {
-  for (const { id } of moves) one.stored.add(id);
+export const taken = (seat: Seat, moves: readonly Move[]) => {
+  for (const { id } of moves) seat.stored.add(id);
 };
 
 /** One batch of ten after another. */
@@ -110,15 +110,15 @@ function batches(origin: string, seats: readonly Seat[]): Promise<number> {
   return sendings(
     origin,
     seats,
-    (one) => {
-      const moves = putsOf(one, BATCH);
-      under.set(one, moves);
-      return { question: 0, after: one.last, moves };
+    (seat) => {
+      const moves = putsOf(seat, BATCH);
+      under.set(seat, moves);
+      return { question: 0, after: seat.last, moves };
     },
-    (one, { last }) => {
-      if (last !== one.last + BATCH) return false;
-      one.last = last;
-      taken(one, under.get(one) ?? []);
+    (seat, { last }) => {
+      if (last !== seat.last + BATCH) return false;
+      seat.last = last;
+      taken(seat, under.get(seat) ?? []);
       return true;
     },
   );
@@ -174,45 +174,45 @@ export async function atPace(origin: string, seats: readonly Seat[]): Promise<Me
   const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
   let resent = 0;
   let errors = 0;
-  const timed = async (one: Seat, question: number, moves: readonly Move[], after: number): Promise<number> => {
+  const timed = async (seat: Seat, question: number, moves: readonly Move[], after: number): Promise<number> => {
     const began = performance.now();
-    const { last } = await send(origin, one, { question, after, moves });
+    const { last } = await send(origin, seat, { question, after, moves });
     latencies.push(performance.now() - began);
     return last;
   };
-  const sendOn = async (one: Seat, question: number, moves: readonly Move[]) => {
-    const after = one.last;
-    one.last = await timed(one, question, moves, after);
-    taken(one, moves);
-    if (one.last !== after + moves.length) errors++;
+  const sendOn = async (seat: Seat, question: number, moves: readonly Move[]) => {
+    const after = seat.last;
+    seat.last = await timed(seat, question, moves, after);
+    taken(seat, moves);
+    if (seat.last !== after + moves.length) errors++;
     if (Math.random() < RESENT) {
       resent++;
-      if ((await timed(one, question, moves, after)) !== one.last) errors++;
+      if ((await timed(seat, question, moves, after)) !== seat.last) errors++;
     }
   };
-  const goOn = async (one: Seat) => {
+  const goOn = async (seat: Seat) => {
     for (let question = 0; performance.now() < until; question = Math.min(question + 1, QUESTIONS - 1)) {
       // As the page does when it is opened: it learns where the sitting stands, too.
-      const opened = await post(origin, `/api/sittings/${one.sittingId}/at`, { question }, one.cookie);
+      const opened = await post(origin, `/api/sittings/${seat.sittingId}/at`, { question }, seat.cookie);
       const { value } = (await opened.json()) as {
         value: { last: number; question: { items: { id: string }[]; zones: { id: string }[] } };
       };
-      Object.assign(one, {
+      Object.assign(seat, {
         last: value.last,
         items: value.question.items.map(({ id }) => id),
         zones: value.question.zones.map(({ id }) => id),
       });
       for (let step = 0; step < 3 && performance.now() < until; step++) {
         await wait(1000 + Math.random() * 3000);
-        await sendOn(one, question, putsOf(one, 1 + Math.floor(Math.random() * 3)));
+        await sendOn(seat, question, putsOf(seat, 1 + Math.floor(Math.random() * 3)));
       }
       const check = { id: randomUUID(), kind: 'check' };
-      one.sent.add(check.id);
-      await sendOn(one, question, [check]);
+      seat.sent.add(check.id);
+      await sendOn(seat, question, [check]);
     }
   };
-  const failed = (await Promise.allSettled(seats.map(goOn))).filter((one) => one.status === 'rejected');
-  for (const one of failed) console.error(one.reason);
+  const failed = (await Promise.allSettled(seats.map(goOn))).filter((result) => result.status === 'rejected');
+  for (const result of failed) console.error(result.reason);
   const p99 = [...latencies].sort((a, b) => a - b)[Math.floor(latencies.length * 0.99)] ?? 0;
   return {
     name: `${seats.length} learners at their pace: p99 of ${latencies.length} requests in ${PACE_SECONDS} s (${resent} sent twice)`,
@@ -229,12 +229,12 @@ export function nothingLost(
   rows: readonly { sittingId: string; n: number; id: string }[],
 ): Measured {
   let [lost, doubled, foreign, gaps] = [0, 0, 0, 0];
-  for (const one of seats) {
-    const mine = rows.filter(({ sittingId }) => sittingId === one.sittingId).sort((a, b) => a.n - b.n);
+  for (const seat of seats) {
+    const mine = rows.filter(({ sittingId }) => sittingId === seat.sittingId).sort((a, b) => a.n - b.n);
     const ids = new Set(mine.map(({ id }) => id));
-    lost += [...one.stored].filter((id) => !ids.has(id)).length;
+    lost += [...seat.stored].filter((id) => !ids.has(id)).length;
     doubled += mine.length - ids.size;
-    foreign += mine.filter(({ id }) => !one.sent.has(id)).length;
+    foreign += mine.filter(({ id }) => !seat.sent.has(id)).length;
     gaps += mine.filter(({ n }, i) => n !== i + 1).length;
   }
   const wrong = lost + doubled + foreign + gaps;

@@ -41,7 +41,7 @@ process.exit(0);
 
 async function allCome(some: readonly Seat[]): Promise<void> {
   for (let i = 0; i < some.length; i += 8)
-    await Promise.all(some.slice(i, i + 8).map((one) => comeIn(bench.origin, one)));
+    await Promise.all(some.slice(i, i + 8).map((seat) => comeIn(bench.origin, seat)));
 }
 
 /**

@@ -494,7 +494,8 @@ try {
   const only = process.argv[2];
   for (const attack of attacks) if (!only || attack.name.includes(only)) outcomes.push(await attacked(attack, cookies));
   console.table(outcomes);
-  const worst = (of: 'loopMs' | 'pingMs') => outcomes.reduce((most, one) => (one[of] > most[of] ? one : most));
+  const worst = (of: 'loopMs' | 'pingMs') =>
+    outcomes.reduce((most, outcome) => (outcome[of] > most[of] ? outcome : most));
   const line = (name: string, of: 'loopMs' | 'pingMs'): Measured => {
     const { name: by, [of]: value } = worst(of);
     return { name, value: `${shown(value, ' ms')} (${by})`, goal: `≤ ${MAX_MS} ms`, met: value <= MAX_MS };

@@ -24,9 +24,9 @@ let resent = 0;
 try {
   await bench.start();
   for (let i = 0; i < seats.length; i += 8)
-    await Promise.all(seats.slice(i, i + 8).map((one) => comeIn(bench.origin, one)));
+    await Promise.all(seats.slice(i, i + 8).map((seat) => comeIn(bench.origin, seat)));
   let stored = seats.reduce((sum, { last }) => sum + last, 0);
-  const learners = Promise.all(seats.map((one) => goOn(one, (count) => (stored += count))));
+  const learners = Promise.all(seats.map((seat) => goOn(seat, (count) => (stored += count))));
   // A kill for each fiftieth of the moves, in the middle of what is being stored then.
   for (; kills < KILLS; kills++) {
     const from = (MOVES / KILLS) * kills + 20 + Math.random() * 150;
@@ -55,25 +55,25 @@ process.exit(0);
  * Some moves after another until the learner has made all of theirs; what was not answered for is sent again, with the
  * same ids.
  */
-async function goOn(one: Seat, tell: (count: number) => void): Promise<void> {
-  while (one.last < EACH) {
-    const moves = putsOf(one, Math.min(EACH - one.last, 1 + Math.floor(Math.random() * MAX_AT_ONCE)));
+async function goOn(seat: Seat, tell: (count: number) => void): Promise<void> {
+  while (seat.last < EACH) {
+    const moves = putsOf(seat, Math.min(EACH - seat.last, 1 + Math.floor(Math.random() * MAX_AT_ONCE)));
     for (let again = false; ; again = true) {
       if (again) resent++;
-      const answer = await send(bench.origin, one, { question: 0, after: one.last, moves }).catch((error: Error) => {
+      const answer = await send(bench.origin, seat, { question: 0, after: seat.last, moves }).catch((error: Error) => {
         // No answer, or none that can be relied on: the server is gone or has just come back.
         if (error instanceof TypeError || / 50[0-9] /.test(error.message)) return null;
         throw error;
       });
       if (answer) {
-        if (answer.last !== one.last + moves.length)
-          throw new Error(`${answer.last} moves are stored, and not ${one.last + moves.length}`);
+        if (answer.last !== seat.last + moves.length)
+          throw new Error(`${answer.last} moves are stored, and not ${seat.last + moves.length}`);
         break;
       }
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
-    one.last += moves.length;
-    taken(one, moves);
+    seat.last += moves.length;
+    taken(seat, moves);
     tell(moves.length);
     await new Promise((resolve) => setTimeout(resolve, 20));
   }

@@ -34,17 +34,17 @@ export async function post(origin: string, path: string, body: unknown, cookie =
   return response;
 }
 
-export async function send(origin: string, one: Sitter, sending: Sending): Promise<Answered> {
-  return ((await (await post(origin, movesOf(one), sending, one.cookie)).json()) as { value: Answered }).value;
+export async function send(origin: string, sitter: Sitter, sending: Sending): Promise<Answered> {
+  return ((await (await post(origin, movesOf(sitter), sending, sitter.cookie)).json()) as { value: Answered }).value;
 }
 
 /** Signs in as people do, and gets the sitting's ticket with the first moves. */
-export async function signIn(origin: string, one: Sitter, username: string, first: Sending['moves']): Promise<void> {
+export async function signIn(origin: string, sitter: Sitter, username: string, first: Sending['moves']): Promise<void> {
   const cookies = (response: Response) => response.headers.getSetCookie().map((line) => line.split(';')[0] ?? '');
   const session = cookies(await post(origin, '/api/auth/sign-in/username', { username, password: 'seedlings-26' }));
-  const answer = await post(origin, movesOf(one), { question: 0, after: 0, moves: first }, session.join('; '));
-  one.cookie = [...session, ...cookies(answer)].join('; ');
-  one.last = first.length;
+  const answer = await post(origin, movesOf(sitter), { question: 0, after: 0, moves: first }, session.join('; '));
+  sitter.cookie = [...session, ...cookies(answer)].join('; ');
+  sitter.last = first.length;
 }
 
 /** Answers of /api/ping a second. */

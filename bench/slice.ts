@@ -34,9 +34,9 @@ try {
   await bench.start();
   const sitters: Sitter[] = [];
   for (const { username, id } of sittings) {
-    const one: Sitter = { cookie: '', sittingId: id, last: 0 };
-    await signIn(ORIGIN, one, username, [{ id: randomUUID(), kind: 'reset' }]);
-    sitters.push(one);
+    const sitter: Sitter = { cookie: '', sittingId: id, last: 0 };
+    await signIn(ORIGIN, sitter, username, [{ id: randomUUID(), kind: 'reset' }]);
+    sitters.push(sitter);
   }
   const page = await (
     await fetch(`${ORIGIN}/sit/${releaseId}`, { headers: { cookie: sitters[0]?.cookie ?? '' } })

@@ -99,7 +99,7 @@ export function kindQuestions(kept: Kept): Question[] {
         const typed = gapsLaidOut(answeredBy(made, every(made), 'typed'));
         return {
           ...typed,
-          zones: typed.zones.map((one) => ({ ...one, typed: one.typed && { ...one.typed, slips: 1 } })),
+          zones: typed.zones.map((zone) => ({ ...zone, typed: zone.typed && { ...zone.typed, slips: 1 } })),
         };
       },
     ),

@@ -249,7 +249,7 @@ async function afterwards(
   const { questions } = must(await openCorrections(as, release));
   const bean = questions.findIndex(({ title }) => title === 'Parts of a germinating bean');
   const labelled = (list: readonly { id: string; label: string }[] | undefined, label: string) =>
-    list?.find((one) => one.label === label)?.id ?? '';
+    list?.find((candidate) => candidate.label === label)?.id ?? '';
   const item = labelled(questions[bean]?.document.items, 'Side root');
   const zone = labelled(questions[bean]?.document.zones, '5');
   const reason = 'The drawing does not tell the side root from the main root';
@@ -260,11 +260,9 @@ async function afterwards(
     }),
   );
   must(await applyEdition(as, release, 2, true));
-  const [first, second, last] = [roster[4], roster[11], roster.at(-1)].map((one) => one?.as.person.id ?? '') as [
-    string,
-    string,
-    string,
-  ];
+  const [first, second, last] = [roster[4], roster[11], roster.at(-1)].map(
+    (simulated) => simulated?.as.person.id ?? '',
+  ) as [string, string, string];
   must(
     await setAllowance(teacherAt(now - 6 * DAY), `${ID}0208`, first, {
       moreMinutes: 20,

@@ -91,7 +91,7 @@ async function keepMedia(as: As<Teacher>): Promise<Kept> {
   const kept: [string, Kept[string]][] = [];
   // Captions are no medium: they stand in the question of their film.
   for (const file of readdirSync(mediaFolder)
-    .filter((one) => extname(one) !== '.vtt')
+    .filter((candidate) => extname(candidate) !== '.vtt')
     .sort()) {
     const { hash, kind, weight } = must(
       await storeMedium(as, {
@@ -150,7 +150,9 @@ async function onShelves(as: As<Teacher>, questions: readonly Question[]): Promi
   for (const [title, on, ends, addTags] of SHELVES) {
     const { id } = must(await makeShelf(as, { id: randomUUID(), title, parentId: made.get(on ?? '') ?? null }));
     made.set(title, id);
-    const ids = questions.filter((one) => ends.some((end) => one.id.endsWith(end))).map((one) => one.id);
+    const ids = questions
+      .filter((question) => ends.some((end) => question.id.endsWith(end)))
+      .map((question) => question.id);
     if (ids.length > 0) must(await changeMany(as, { ids, shelfId: id, addTags }));
   }
   must(await shareShelf(as, made.get('Germination') ?? '', { username: DEMO_COLLEAGUE.username, right: 'use' }));

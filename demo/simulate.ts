@@ -192,7 +192,9 @@ class Answering {
         tried: new Set(),
       };
     });
-    const left = this.question.items.filter(({ id, copies }) => copies === 1 && !right.some((one) => one.item === id));
+    const left = this.question.items.filter(
+      ({ id, copies }) => copies === 1 && !right.some((modelPlacement) => modelPlacement.item === id),
+    );
     this.tasks = [
       ...placed,
       ...left.map(

@@ -55,7 +55,7 @@ const signIn = (username: string, password: string, cookie = '') =>
 const cookiesOf = (...answers: Response[]) =>
   answers
     .flatMap((answer) => answer.headers.getSetCookie().flatMap((one) => one.split(';')[0] ?? []))
-    .filter((one) => !one.endsWith('='))
+    .filter((candidate) => !candidate.endsWith('='))
     .join('; ');
 let n = 0;
 const someone = () => learner(odile, courseId, `learner.${++n}`);
@@ -135,8 +135,8 @@ describe('signing in', () => {
         '.',
       )[0] ?? '';
     const rows = await listSessions(who, token);
-    expect(rows.map((one) => one.here).filter(Boolean)).toHaveLength(1);
-    const other = rows.find((one) => !one.here);
+    expect(rows.map((row) => row.here).filter(Boolean)).toHaveLength(1);
+    const other = rows.find((row) => !row.here);
     must(await endSession(who, other?.id ?? ''));
     expect(await endSession(await someone(), rows[0]?.id ?? '')).toMatchObject({ code: 'notFound' });
     expect(must(await endOtherSessions(who, token))).toEqual({ ended: 1 });

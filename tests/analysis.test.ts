@@ -28,7 +28,7 @@ beforeAll(async () => {
   odile = await teacher(app, 'odile');
   courseId = await course(odile);
   const setId = randomUUID();
-  for (const one of questions) must(await saveNew(odile, one));
+  for (const question of questions) must(await saveNew(odile, question));
   must(await makeSet(odile, setId, 'Three'));
   must(await saveSet(odile, setId, { title: 'Three', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
   releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;
@@ -63,10 +63,10 @@ describe('the results of a release', () => {
     const analysis = must(await analysisOf(odile, releaseId));
     expect(analysis).toMatchObject({ learners: 8, outOf: 9 });
     const shares = [...marks].sort();
-    expect(analysis.questions.map((one) => one.facility)).toEqual(
+    expect(analysis.questions.map((question) => question.facility)).toEqual(
       [0, 1, 2].map((q) => expect.closeTo(facility(shares, q) as number, 9)),
     );
-    expect(analysis.questions.map((one) => one.discrimination)).toEqual(
+    expect(analysis.questions.map((question) => question.discrimination)).toEqual(
       [0, 1, 2].map((q) => expect.closeTo(discrimination(shares, [3, 3, 3], q) as number, 9)),
     );
     expect(analysis.alpha).toBeCloseTo(cronbach(shares, [3, 3, 3]) as number, 9);
@@ -89,7 +89,7 @@ describe('the results of a release', () => {
       const own = questions.map((question, q) =>
         digestOf(
           questionModel(question),
-          moves.filter((one) => one.question === q).map(({ body, at }) => ({ move: body, at: at.getTime() })),
+          moves.filter((move) => move.question === q).map(({ body, at }) => ({ move: body, at: at.getTime() })),
         ),
       );
       expect(row.body).toEqual(own);

@@ -98,7 +98,9 @@ describe('a backup', () => {
     const checks = await restored.db.select().from(move);
     for (const row of must(await resultsOf(again, releaseId)).rows) {
       const sat = await restored.db.query.sitting.findFirst({ where: eq(sitting.learnerId, row.learnerId) });
-      expect(row.tries).toBe(checks.filter((one) => one.sittingId === sat?.id && one.body.kind === 'check').length);
+      expect(row.tries).toBe(
+        checks.filter((check) => check.sittingId === sat?.id && check.body.kind === 'check').length,
+      );
     }
     expect(must(await readMedium(again, picture.hash)).bytes.length).toBeGreaterThan(0);
     expect(config.secret).not.toBe(app.config.secret);

@@ -56,7 +56,7 @@ beforeEach(async () => {
       feedback: { right: text('SECRET WORDS'), partly: text('SECRET WORDS'), wrong: text('SECRET WORDS') },
     }),
   );
-  for (const one of questions) must(await saveNew(odile, one));
+  for (const question of questions) must(await saveNew(odile, question));
   const setId = randomUUID();
   must(await makeSet(odile, setId, 'Week one'));
   must(

@@ -38,7 +38,7 @@ afterAll(() => done());
 async function ground(questions: Question[] = [seeds({ title: 'First' }), seeds({ title: 'Second' })]) {
   const courseId = await course(odile);
   const setId = randomUUID();
-  for (const one of questions) must(await saveNew(odile, one));
+  for (const question of questions) must(await saveNew(odile, question));
   must(await makeSet(odile, setId, 'Both'));
   must(await saveSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }));
   const releaseId = must(await publish(odile, { id: randomUUID(), courseId, setId })).id;

@@ -31,7 +31,7 @@ describe('a job', () => {
   it('is taken by one, however many look for it at once', async () => {
     const ids = [await newJob(), await newJob()];
     const taken = await Promise.all(Array.from({ length: 6 }, () => takeJob(app)));
-    expect(taken.flatMap((one) => one?.id ?? []).sort()).toEqual([...ids].sort());
+    expect(taken.flatMap((move) => move?.id ?? []).sort()).toEqual([...ids].sort());
     for (const id of ids) await endJob(app, id, { ok: true, value: null });
     expect(await takeJob(app)).toBeNull();
     expect(must(await openJob(odile, ids[0] ?? ''))).toMatchObject({ state: 'done', done: 1, total: 1 });
@@ -56,10 +56,16 @@ describe('publishing', () => {
   const hard = (i: number) => seeds({ title: `Question ${i}`, show: { modelAnswer: 'atTheEnd' } });
   async function setOf(n: number): Promise<string> {
     const questions = Array.from({ length: n }, (_, i) => hard(i));
-    for (const one of questions) must(await saveNew(odile, one));
+    for (const question of questions) must(await saveNew(odile, question));
     const id = randomUUID();
     must(await makeSet(odile, id, 'Hard'));
-    must(await saveSet(odile, id, { title: 'Hard', goBack: true, sections: inOrder(questions.map((one) => one.id)) }));
+    must(
+      await saveSet(odile, id, {
+        title: 'Hard',
+        goBack: true,
+        sections: inOrder(questions.map((question) => question.id)),
+      }),
+    );
     return id;
   }
 

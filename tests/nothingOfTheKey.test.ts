@@ -92,8 +92,8 @@ function* sent(question: Question): Generator<string> {
   };
   yield JSON.stringify(questionView(sat, standing));
   const seen = edition.question;
-  const [one, two] = seen.items;
-  if (!one) return;
+  const [learnerItem, two] = seen.items;
+  if (!learnerItem) return;
   const drop = (item: string, copy: number, x: number, y: number) => ({
     kind: 'drop',
     item,
@@ -103,15 +103,19 @@ function* sent(question: Question): Generator<string> {
     px: x + 3,
     py: y + 3,
   });
-  const more = one.copies === 1 ? 0 : 1;
+  const more = learnerItem.copies === 1 ? 0 : 1;
   const grid = seen.hides ? GRID.hidden : GRID.seen;
   for (let x = 0; x < seen.scene.width; x += grid)
     for (let y = 0; y < seen.scene.height; y += grid) {
-      if (!one.stays) yield told(drop(one.id, 0, x, y), drop(more ? one.id : (two?.id ?? one.id), more, x + 2, y + 2));
+      if (!learnerItem.stays)
+        yield told(
+          drop(learnerItem.id, 0, x, y),
+          drop(more ? learnerItem.id : (two?.id ?? learnerItem.id), more, x + 2, y + 2),
+        );
       // Something else that settles where it can be seen, and the first taken up again.
-      const [zone] = seen.zones.filter(({ family, floor }) => !floor && family === (two ?? one).family);
-      if (zone && !zone.typed) yield told({ kind: 'put', item: (two ?? one).id, copy: 0, zone: zone.id });
-      if (!one.stays) yield told(drop(one.id, 0, x + 5, y + 5));
+      const [zone] = seen.zones.filter(({ family, floor }) => !floor && family === (two ?? learnerItem).family);
+      if (zone && !zone.typed) yield told({ kind: 'put', item: (two ?? learnerItem).id, copy: 0, zone: zone.id });
+      if (!learnerItem.stays) yield told(drop(learnerItem.id, 0, x + 5, y + 5));
       yield told({ kind: 'reset' });
     }
   for (const zone of seen.zones)
@@ -213,7 +217,7 @@ it('a fixture, a look and a medium go out field by field', () => {
   const secret = { later: 'LATER FIELD' };
   const grown = {
     ...question,
-    fixtures: question.fixtures.map((one) => ({ ...one, ...secret })),
+    fixtures: question.fixtures.map((fixture) => ({ ...fixture, ...secret })),
     looks: Object.fromEntries(
       Object.entries(question.looks).map(([id, look]) => [
         id,

@@ -123,7 +123,7 @@ describe('what is kept of a learner', () => {
     const mine = must(await myData(ines));
     const points = Object.fromEntries(
       mine.courses.flatMap(({ releases }) =>
-        releases.map(({ title, sittings }) => [title, sittings.map((one) => one.points)]),
+        releases.map(({ title, sittings }) => [title, sittings.map((sitting) => sitting.points)]),
       ),
     );
     expect(points).toEqual({ 'Which stand drying?': [1], Untold: [1], Secret: [null] });

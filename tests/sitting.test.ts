@@ -45,10 +45,10 @@ async function setOf(
   questions: Question[],
   goBack: boolean,
   time = {},
-  sections = inOrder(questions.map((one) => one.id)),
+  sections = inOrder(questions.map((question) => question.id)),
 ): Promise<string> {
   const id = randomUUID();
-  for (const one of questions) must(await saveNew(odile, one));
+  for (const question of questions) must(await saveNew(odile, question));
   must(await makeSet(odile, id, 'Drying and storing'));
   must(await saveSet(odile, id, { title: 'Drying and storing', goBack, sections }));
   return give({ setId: id }, time);

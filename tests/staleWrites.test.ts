@@ -198,10 +198,10 @@ describe('removing what marks and releases rest on', () => {
     });
     const id = randomUUID();
     must(await remove(odile, courseId, { id, kind: 'group', of: group.id }));
-    expect((await assignedReleases(wren)).map((one) => one.id)).not.toContain(releaseId);
+    expect((await assignedReleases(wren)).map((assignedRelease) => assignedRelease.id)).not.toContain(releaseId);
     must(await undoRemoval(odile, courseId, id));
-    expect((await assignedReleases(wren)).map((one) => one.id)).toContain(releaseId);
-    expect((await assignedReleases(ash)).map((one) => one.id)).not.toContain(releaseId);
+    expect((await assignedReleases(wren)).map((assignedRelease) => assignedRelease.id)).toContain(releaseId);
+    expect((await assignedReleases(ash)).map((assignedRelease) => assignedRelease.id)).not.toContain(releaseId);
   });
 
   it('what is of another course is not there', async () => {
@@ -220,7 +220,7 @@ describe('a mark by hand', () => {
     const courseId = await course(odile);
     const setId = randomUUID();
     const questions = [seeds({ title: 'First' }), seeds({ title: 'Second' })];
-    for (const one of questions) must(await saveNew(odile, one));
+    for (const question of questions) must(await saveNew(odile, question));
     must(await makeSet(odile, setId, 'Both'));
     must(
       await saveSet(odile, setId, { title: 'Both', goBack: true, sections: inOrder(questions.map(({ id }) => id)) }),

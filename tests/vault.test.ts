@@ -114,11 +114,11 @@ describe('what is looked for', () => {
     expect(await titles(odile, { use: 'used' })).toEqual(['Faulty']);
     expect(await titles(odile, { use: 'unused' })).toEqual(['Order', 'Sound']);
     for (let i = 0; i < VAULT_PAGE; i++) await kept(odile, `Many ${i}`);
-    const [one, two] = [
+    const [vaultPage, two] = [
       await listVault(odile, { words: 'many', sort: 'title' }),
       await listVault(odile, { sort: 'title', from: VAULT_PAGE }),
     ];
-    expect([one.total, one.rows.length, two.total, two.rows.length]).toEqual([
+    expect([vaultPage.total, vaultPage.rows.length, two.total, two.rows.length]).toEqual([
       VAULT_PAGE,
       VAULT_PAGE,
       VAULT_PAGE + 3,

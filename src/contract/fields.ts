@@ -29,7 +29,7 @@ export const listOf = <T>(
       if (value === undefined || value === null) return true;
       if (value.length < min) return createError({ message: min === 1 ? 'is empty' : `At least ${min} entries` });
       if (value.length > max) return createError({ message: `At most ${max} entries` });
-      const wrong = value.findIndex((one) => !is(one));
+      const wrong = value.findIndex((candidate) => !is(candidate));
       return wrong === -1 || createError({ path: `${path}[${wrong}]`, message });
     })
     .meta({ json: { type: 'array', items: json, maxItems: max, ...(min > 0 ? { minItems: min } : {}) } });

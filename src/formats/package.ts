@@ -197,20 +197,20 @@ function readParts(texts: ReadonlyMap<string, readonly Uint8Array[]>, media: rea
     return value;
   };
   const text = (value: unknown) => (typeof value === 'string' ? value.slice(0, 100) : null);
-  const shelves = parts(lists.shelves).flatMap((one) => {
-    const [id, title] = [text(one.id), text(one.title)?.trim()];
-    return id && title ? [{ id, title, parentId: text(one.parentId) }] : [];
+  const shelves = parts(lists.shelves).flatMap((part) => {
+    const [id, title] = [text(part.id), text(part.title)?.trim()];
+    return id && title ? [{ id, title, parentId: text(part.parentId) }] : [];
   });
-  const questions = parts(lists.questions).flatMap((one) => {
-    const document = read(one.file);
-    const tags = (Array.isArray(one.tags) ? one.tags : [])
+  const questions = parts(lists.questions).flatMap((part) => {
+    const document = read(part.file);
+    const tags = (Array.isArray(part.tags) ? part.tags : [])
       .flatMap((tag) => (typeof tag === 'string' && tag.trim() !== '' ? [tag.trim().slice(0, 60)] : []))
       .slice(0, 20);
-    return document === undefined ? [] : [{ document, shelfId: text(one.shelfId), tags }];
+    return document === undefined ? [] : [{ document, shelfId: text(part.shelfId), tags }];
   });
-  const sets = parts(lists.sets).flatMap((one) => {
-    const content = read(one.file);
-    return content === undefined ? [] : [{ id: text(one.id) ?? '', content }];
+  const sets = parts(lists.sets).flatMap((part) => {
+    const content = read(part.file);
+    return content === undefined ? [] : [{ id: text(part.id) ?? '', content }];
   });
   return { ok: true, value: { shelves, questions, sets }, media, problems };
 }

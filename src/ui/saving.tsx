@@ -98,13 +98,13 @@ interface DialogProps {
 
 /** The dialog for collisions: which of two people's changes to save. */
 function CollisionDialog({ collisions, inWords, onAnswer }: DialogProps): ReactNode {
-  const [choices, setChoices] = useState<Choices>(new Map(collisions.map((one) => [one, 'mine'] as const)));
+  const [choices, setChoices] = useState<Choices>(new Map(collisions.map((collision) => [collision, 'mine'] as const)));
   return (
     <Dialog title="Somebody else changed this meanwhile" onClose={() => onAnswer(null)}>
       <p className="mb-3">What you both changed is below. Everything else of yours and of theirs is saved.</p>
       <ul className="grid gap-3">
-        {collisions.map((one, i) => {
-          const { where, mine, theirs } = inWords(one);
+        {collisions.map((collision, i) => {
+          const { where, mine, theirs } = inWords(collision);
           return (
             <li key={where}>
               <fieldset>
@@ -116,8 +116,8 @@ function CollisionDialog({ collisions, inWords, onAnswer }: DialogProps): ReactN
                         type="radio"
                         className="radio radio-sm"
                         name={`collision-${i}`}
-                        checked={choices.get(one) === choice}
-                        onChange={() => setChoices(new Map(choices).set(one, choice))}
+                        checked={choices.get(collision) === choice}
+                        onChange={() => setChoices(new Map(choices).set(collision, choice))}
                       />
                       {whose}: {words}
                     </label>

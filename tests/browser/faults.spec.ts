@@ -149,7 +149,7 @@ function asked(
 }
 
 test('told to end, it finishes what it has begun and ends by itself, whoever keeps a connection', async () => {
-  const { process: one, origin, ended } = await start();
+  const { process: childProcess, origin, ended } = await start();
   const agent = new http.Agent({ keepAlive: true, maxSockets: 4 });
   if (!origin) throw new Error('It did not start');
   let over = false;
@@ -174,7 +174,7 @@ test('told to end, it finishes what it has begun and ends by itself, whoever kee
     body: JSON.stringify({ username: 'nobody', password: 'seedlings-26' }),
   });
   await asked(origin, '/api/ping');
-  one.kill('SIGTERM');
+  childProcess.kill('SIGTERM');
   expect((await begun).statusCode).toBe(401);
   expect((await ended).code).toBe(0);
   await Promise.all(clients);

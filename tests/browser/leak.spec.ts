@@ -55,7 +55,7 @@ async function traffic(
 
   const page = await (await learner.request.get(`/sit/${releaseId}`)).text();
   const { items, zones } = openedIn(page).question;
-  const named = (things: typeof items, label: string) => things.find((one) => one.label === label)?.id ?? '';
+  const named = (things: typeof items, label: string) => things.find((thing) => thing.label === label)?.id ?? '';
   const names = LABELS.map((label) => named(items, label));
   const zoneName = named(zones, 'dry');
   expect([...names, zoneName].every((name) => name.length === 6)).toBe(true);

@@ -48,7 +48,7 @@ test('the Ledger calculates, fills down, sorts and renames many; its selection a
 
   await page.getByRole('columnheader', { name: 'name' }).getByRole('button').click();
   const names = () =>
-    page.locator('[data-cell$=" 0"]').evaluateAll((cells) => cells.map((one) => (one as HTMLInputElement).value));
+    page.locator('[data-cell$=" 0"]').evaluateAll((cells) => cells.map((cell) => (cell as HTMLInputElement).value));
   await expect.poll(names).toEqual([...(await names())].sort((a, b) => a.localeCompare(b)));
   await accessible(page);
 });

@@ -170,7 +170,7 @@ test('less motion where the system asks for less, and words that run from right 
   await expect(tag(page, 'Acorn').locator('.tag-words')).toHaveCSS('direction', 'ltr');
   await byMouse(page, 'شعير', 'Dry');
   const running = await page.evaluate(
-    () => document.getAnimations().filter((one) => Number(one.effect?.getTiming().duration) > 1).length,
+    () => document.getAnimations().filter((animation) => Number(animation.effect?.getTiming().duration) > 1).length,
   );
   expect(running).toBe(0);
   await expect(tag(page, 'شعير')).toHaveAccessibleName('شعير, in Dry');

@@ -210,13 +210,13 @@ test('an item is let in among others where it is dropped, and by the keys at the
   await byKeys(page, 'Four', 'Line');
   // Dropped on the upper half of the first.
   const first = await tag(page, 'Two').boundingBox();
-  const one = tag(page, 'One');
-  const box = await one.boundingBox();
+  const locator = tag(page, 'One');
+  const box = await locator.boundingBox();
   await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 10);
   await page.mouse.down();
   await page.mouse.move((first?.x ?? 0) + 20, (first?.y ?? 0) + 4, { steps: 8 });
   await page.mouse.up();
-  await expect(one).toHaveAccessibleName('One, in Line');
+  await expect(locator).toHaveAccessibleName('One, in Line');
   await page.waitForTimeout(400);
   expect(await order()).toEqual(['One', 'Two', 'Four']);
   await tag(page, 'Three').focus();

@@ -84,7 +84,7 @@ test('every page is for whom it is for, and for nobody else', async ({ browser }
   for (const rows of Object.values(table))
     for (const [path, told] of rows) {
       const statuses = await Promise.all(
-        people.map(async (one) => (await one.get(path, { maxRedirects: 0 })).status()),
+        people.map(async (person) => (await person.get(path, { maxRedirects: 0 })).status()),
       );
       expect([path, statuses]).toEqual([path, told]);
     }

@@ -25,8 +25,8 @@ export async function sitter(as: As<Learner>, releaseId: string, question?: numb
   const opened = must(await openRelease(as, releaseId));
   if (!opened.open) throw new Error('The sitting is finished');
   const view = question === undefined ? opened.open : must(await goTo(as, opened.open.id, question));
-  const item = (label: string) => view.question.items.find((one) => one.label === label)?.id ?? '';
-  const zone = (label: string) => view.question.zones.find((one) => one.label === label)?.id ?? '';
+  const item = (label: string) => view.question.items.find((item) => item.label === label)?.id ?? '';
+  const zone = (label: string) => view.question.zones.find((zone) => zone.label === label)?.id ?? '';
   let { last } = view;
   const move = (bare: Bare): SentMove => ({ id: randomUUID(), ...bare }) as SentMove;
   const send = async (after: number, ...moves: SentMove[]) => {
@@ -47,6 +47,6 @@ export async function sitter(as: As<Learner>, releaseId: string, question?: numb
         ...(at === undefined ? {} : { at }),
       }),
     drop: (label, x, y) => move({ kind: 'drop', item: item(label), copy: 0, x, y, px: x + 5, py: y + 5 }),
-    take: async (one) => must(await send(last, one)),
+    take: async (sentMove) => must(await send(last, sentMove)),
   };
 }

@@ -23,7 +23,7 @@ export const falls = (before: Mark, after: Mark): boolean => share(after) < shar
  * one.
  */
 function eligible<T extends Came>(sittings: readonly T[]): readonly T[] {
-  const finished = sittings.filter((one) => one.finished);
+  const finished = sittings.filter((sitting) => sitting.finished);
   return finished.length > 0 ? finished : sittings;
 }
 

@@ -78,7 +78,7 @@ function setFrame(question: Question, { ref, frame }: Framed, at: readonly Point
   const { x, y, w, h, rotation } = frame;
   switch (kindIn(ref)) {
     case 'item': {
-      const index = question.items.findIndex((one) => one.id === id);
+      const index = question.items.findIndex((item) => item.id === id);
       const item = question.items[index];
       const home = at[index];
       if (!item || !home) return [];
@@ -95,7 +95,7 @@ function setFrame(question: Question, { ref, frame }: Framed, at: readonly Point
         setFixture(question, id, field, frame[field]),
       );
     case 'zone': {
-      const zone = question.zones.find((one) => one.id === id);
+      const zone = question.zones.find((zone) => zone.id === id);
       if (!zone) return [];
       const carrier = carrierOf(question, zone, at);
       const now = onScene(zone.shape, zone.rotation, carrier);

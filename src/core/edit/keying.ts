@@ -25,7 +25,7 @@ export const listedIn = ({ items }: Question, { belongs }: Pick<KeyEntry, 'belon
 
 /** Does the item belong in the zone, by the key as it stands? */
 export function belongsIn(question: Question, { zone, item }: Cell): boolean {
-  const entry = question.key.find((one) => one.zone === zone);
+  const entry = question.key.find((entry) => entry.zone === zone);
   return entry !== undefined && listedIn(question, entry).includes(item);
 }
 

@@ -21,7 +21,7 @@ export function setQuestion<Field extends QuestionField>(question: Question, fie
 }
 
 function setIn(question: Question, list: ListField, id: string, field: string, to: unknown): Step {
-  const entry = question[list].find((one) => one.id === id);
+  const entry = question[list].find((candidate) => candidate.id === id);
   if (!entry) return [];
   const from = (entry as unknown as Record<string, unknown>)[field];
   return same(from, to) ? [] : [{ type: 'set', in: list, id, field, to, from }];
@@ -93,13 +93,13 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
     return setZone(question, one.id, 'typed', { ...one.typed, accept });
   });
   const texts = question.fixtures.flatMap(
-    (one): Step =>
-      one.type === 'text'
+    (fixture): Step =>
+      fixture.type === 'text'
         ? setFixture(
             question,
-            one.id,
+            fixture.id,
             'text',
-            withSlots(one.text, (slot) => (zone(slot) ? null : slot)),
+            withSlots(fixture.text, (slot) => (zone(slot) ? null : slot)),
           )
         : [],
   );

@@ -30,12 +30,12 @@ export function things({ items, zones, fixtures }: Question): Thing[] {
   const fixed = (front: boolean) =>
     fixtures
       .filter((f) => f.front === front)
-      .map((is): Thing => ({ kind: 'fixture', ref: refTo('fixture', is.id), is }));
+      .map((fixture): Thing => ({ kind: 'fixture', ref: refTo('fixture', fixture.id), is: fixture }));
   return [
     ...fixed(false),
-    ...zones.map((is): Thing => ({ kind: 'zone', ref: refTo('zone', is.id), is })),
+    ...zones.map((zone): Thing => ({ kind: 'zone', ref: refTo('zone', zone.id), is: zone })),
     ...fixed(true),
-    ...items.map((is): Thing => ({ kind: 'item', ref: refTo('item', is.id), is })),
+    ...items.map((item): Thing => ({ kind: 'item', ref: refTo('item', item.id), is: item })),
   ];
 }
 

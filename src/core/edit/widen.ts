@@ -46,7 +46,7 @@ function boundsOf(question: Question, entry: KeyEntry): [number, number | null] 
     case undefined: {
       const listed = listedIn(question, entry);
       const all = question.items.reduce(
-        (sum, one) => sum + (listed.includes(one.id) && one.copies !== 'endless' ? one.copies : 0),
+        (sum, item) => sum + (listed.includes(item.id) && item.copies !== 'endless' ? item.copies : 0),
         0,
       );
       return [all, all];

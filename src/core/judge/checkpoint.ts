@@ -61,7 +61,8 @@ export function checkpointOf({
   hints,
   tries: { count, last, best },
 }: Standing): Checkpoint {
-  const savedTry = (one: EndedTry | null): SavedTry | null => one && { number: one.number, board: saved(one.board) };
+  const savedTry = (endedTry: EndedTry | null): SavedTry | null =>
+    endedTry && { number: endedTry.number, board: saved(endedTry.board) };
   return {
     board: saved(board),
     goingHome: [...goingHome],
@@ -77,10 +78,10 @@ export function checkpointOf({
 export function standingFrom(model: QuestionModel, checkpoint: Checkpoint): Standing {
   const { goingHome, ended, turnedAway, hints, tries } = checkpoint;
   const board = restored(checkpoint.board);
-  const tryFrom = (one: SavedTry | null): EndedTry | null => {
-    if (!one) return null;
-    const then = restored(one.board);
-    return { ...judgedAt(model, then, one.number), number: one.number, board: then };
+  const tryFrom = (savedTry: SavedTry | null): EndedTry | null => {
+    if (!savedTry) return null;
+    const then = restored(savedTry.board);
+    return { ...judgedAt(model, then, savedTry.number), number: savedTry.number, board: then };
   };
   const last = tryFrom(tries.last);
   const best = tries.best && tries.best.number === last?.number ? last : tryFrom(tries.best);

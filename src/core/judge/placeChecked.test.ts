@@ -140,7 +140,7 @@ describe('placements given outright', () => {
       'placements[3].zone: Zone "rack" holds no more than 3',
     ],
   ])('%s', (_, placements, fault) => {
-    const responded = respond(model, { placements: placements.map((one) => ({ ...one, zone: 'rack' })) });
+    const responded = respond(model, { placements: placements.map((placement) => ({ ...placement, zone: 'rack' })) });
     expect(responded.ok ? null : responded.fault).toBe(fault);
   });
 });
@@ -202,9 +202,9 @@ describe('on random questions', () => {
         next,
         server.items.map(({ id }) => id),
       )) {
-        const one = placeChecked(server, there, drop, () => false);
+        const outcome = placeChecked(server, there, drop, () => false);
         const other = placeChecked(browser, here, { ...drop, item: names.item.get(drop.item) as string }, null);
-        expect(other).toEqual(one);
+        expect(other).toEqual(outcome);
         compared++;
       }
       expect(here.zones).toEqual(there.zones);

@@ -42,8 +42,10 @@ export function byGrid({ x, y, w, h }: Box, rows: number, columns: number): Corn
 /** The lines that were drawn on the scene: long, thin shapes. */
 export const linesOn = ({ fixtures }: Question): Extract<Fixture, { type: 'shape' }>[] =>
   fixtures.filter(
-    (one): one is Extract<Fixture, { type: 'shape' }> =>
-      one.type === 'shape' && one.shape.type === 'rect' && Math.max(one.w, one.h) >= 10 * Math.min(one.w, one.h),
+    (fixture): fixture is Extract<Fixture, { type: 'shape' }> =>
+      fixture.type === 'shape' &&
+      fixture.shape.type === 'rect' &&
+      Math.max(fixture.w, fixture.h) >= 10 * Math.min(fixture.w, fixture.h),
   );
 
 /** The pieces of a box along lines: each goes on through the whole of it. */
@@ -98,7 +100,9 @@ export function intoPieces(
   pieces: readonly Piece[],
   lines: readonly FixtureId[] = [],
 ): Question {
-  const whole = question.fixtures.find((one): one is Picture => one.type === 'picture' && one.id === picture);
+  const whole = question.fixtures.find(
+    (fixture): fixture is Picture => fixture.type === 'picture' && fixture.id === picture,
+  );
   if (!whole || pieces.length === 0) return question;
   const gone = new Set<string>([picture, ...lines]);
   const made = withPieces(question, pieces);

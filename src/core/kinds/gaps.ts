@@ -19,7 +19,7 @@ const idsOf = (entries: readonly { id: string }[]) => new Set<string>(entries.ma
 
 /** The text in which a question's gaps stand: the first that has one, else the first there is. */
 export function gapText({ fixtures }: Question): TextFixture | null {
-  const texts = fixtures.filter((one) => one.type === 'text') as TextFixture[];
+  const texts = fixtures.filter((fixture) => fixture.type === 'text') as TextFixture[];
   return texts.find(({ text }) => slotsIn(text).length > 0) ?? texts[0] ?? null;
 }
 
@@ -51,7 +51,9 @@ function cut(runs: readonly Run[], from: number, to: number): readonly [Run[], R
  * nowhere) it is the one for this gap. What is no words (white space, another gap) changes nothing.
  */
 export function liftOut(question: Question, fixture: string, { block, from, to }: Stretch): Question {
-  const text = question.fixtures.find((one): one is TextFixture => one.type === 'text' && one.id === fixture);
+  const text = question.fixtures.find(
+    (candidate): candidate is TextFixture => candidate.type === 'text' && candidate.id === fixture,
+  );
   const paragraph = text?.text.blocks[block];
   if (!text || paragraph?.type !== 'paragraph') return question;
   const [before, lifted, after] = cut(paragraph.runs, from, to);
@@ -77,8 +79,8 @@ export function liftOut(question: Question, fixture: string, { block, from, to }
   const isUsed = same && question.key.some(({ belongs }) => belongs?.includes(same.id));
   const item = same ? same.id : (freshId('word', idsOf(question.items)) as ItemId);
   const items = same
-    ? question.items.map((one) =>
-        isUsed && one.id === same.id && one.copies !== 'endless' ? { ...one, copies: one.copies + 1 } : one,
+    ? question.items.map((item) =>
+        isUsed && item.id === same.id && item.copies !== 'endless' ? { ...item, copies: item.copies + 1 } : item,
       )
     : [...question.items, newItem({ id: item, label, family: gap.family })];
   const typed: Zone['typed'] = like?.typed ? { ...like.typed, accept: { [item]: [label] } } : null;
@@ -99,41 +101,41 @@ export function liftOut(question: Question, fixture: string, { block, from, to }
  * elsewhere or there are more of it.
  */
 export function putBack(question: Question, zone: ZoneId): Question {
-  const entry = question.key.find((one) => one.zone === zone);
+  const entry = question.key.find((entry) => entry.zone === zone);
   const id = entry?.belongs?.[0];
-  const item = question.items.find((one) => one.id === id);
+  const item = question.items.find((item) => item.id === id);
   const restored = (runs: readonly Run[]): Run[] =>
     joined(runs.map((run) => (run.slot === zone ? ({ text: item?.label ?? '' } as Run) : run)));
-  const key = question.key.filter((one) => one.zone !== zone);
+  const key = question.key.filter((entry) => entry.zone !== zone);
   const used = key.some(({ belongs }) => belongs?.includes(id as ItemId));
-  const items = question.items.flatMap((one) => {
-    if (one.id !== id) return [one];
-    if (one.copies !== 'endless' && one.copies > 1) return [{ ...one, copies: one.copies - 1 }];
-    return used ? [one] : [];
+  const items = question.items.flatMap((item) => {
+    if (item.id !== id) return [item];
+    if (item.copies !== 'endless' && item.copies > 1) return [{ ...item, copies: item.copies - 1 }];
+    return used ? [item] : [];
   });
   return {
     ...question,
     items,
     key,
-    zones: question.zones.filter((one) => one.id !== zone),
+    zones: question.zones.filter((candidate) => candidate.id !== zone),
     fixtures: question.fixtures.map(
-      (one): Fixture =>
-        one.type === 'text'
+      (fixture): Fixture =>
+        fixture.type === 'text'
           ? {
-              ...one,
+              ...fixture,
               text: {
-                blocks: one.text.blocks.map((block) =>
+                blocks: fixture.text.blocks.map((block) =>
                   block.type === 'paragraph'
                     ? { ...block, runs: restored(block.runs) }
                     : { ...block, entries: block.entries.map(restored) },
                 ),
               },
             }
-          : one,
+          : fixture,
     ),
     start: question.start && {
       placements: question.start.placements.filter(
-        (placed) => placed.zone !== zone && items.some((one) => one.id === placed.item),
+        (placed) => placed.zone !== zone && items.some((item) => item.id === placed.item),
       ),
     },
     marks: { ...question.marks, max: Math.max(1, key.length) },

@@ -248,14 +248,14 @@ describe('another kind', () => {
 
 describe('a gap', () => {
   const text = (question: Question) =>
-    question.fixtures.flatMap((one) => (one.type === 'text' ? [plainText(one.text)] : [])).join('\n');
+    question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? [plainText(fixture.text)] : [])).join('\n');
   const whole = { ...blank, fixtures: made('gaps', 'Seed is weighed before drying. Seed is sealed.').fixtures };
   const plain: Question = {
     ...blank,
-    fixtures: whole.fixtures.map((one) =>
-      one.type === 'text'
+    fixtures: whole.fixtures.map((fixture) =>
+      fixture.type === 'text'
         ? {
-            ...one,
+            ...fixture,
             text: {
               blocks: [
                 {
@@ -266,7 +266,7 @@ describe('a gap', () => {
               ],
             },
           }
-        : one,
+        : fixture,
     ),
   };
 

@@ -195,7 +195,7 @@ const isPicture = (fixture: Fixture) => fixture.type === 'picture' || fixture.ty
 
 function heightAbove({ fixtures }: Question, layout: Layout): number {
   const stacked = fixtures.filter(
-    (one) => isText(one) || one.type === 'sound' || (layout !== 'ring' && isPicture(one)),
+    (fixture) => isText(fixture) || fixture.type === 'sound' || (layout !== 'ring' && isPicture(fixture)),
   );
   return stacked.reduce((sum, { h }) => sum + h + TEXT_GAP, 0);
 }

@@ -115,7 +115,7 @@ export const doMissesCost = ({ zones }: Question): boolean => zones.some(({ id }
 const WORDED = 84;
 /** Another kind of marker, like the first; it shows its name, to be told from the others. */
 export function withMarker(question: Question, label: string): Question {
-  const id = freshId('marker', new Set<string>(question.items.map((one) => one.id))) as ItemId;
+  const id = freshId('marker', new Set<string>(question.items.map((item) => item.id))) as ItemId;
   const like = question.items[0];
   const item = newMarker(id, label, {
     content: null,
@@ -147,7 +147,7 @@ export function withSpotOver(question: Question, label: string, { x, y, w, h }: 
     w: Math.ceil(w + 2 * AROUND),
     h: high,
   };
-  const id = freshId('spot', new Set<string>(question.zones.map((one) => one.id))) as ZoneId;
+  const id = freshId('spot', new Set<string>(question.zones.map((zone) => zone.id))) as ZoneId;
   const spotted = asSpots({ ...question, zones: [...question.zones, newZone({ id, label, shape })] });
   return like ? decidedBy(spotted, like.reach.rule === 'pointer' ? 'pointer' : 'centre') : spotted;
 }

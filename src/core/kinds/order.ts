@@ -50,7 +50,7 @@ export function withFixed(question: Question, end: End, fixed: boolean): Questio
 function fix(question: Question, end: End): Question {
   const sequence = sequenceOf(question);
   const id = end === 'first' ? sequence?.belongs?.[0] : sequence?.belongs?.at(-1);
-  const item = question.items.find((one) => one.id === id);
+  const item = question.items.find((item) => item.id === id);
   if (!item || !canFix(question, end)) return question;
   const box = { label: item.label, x: 0, y: 0, ...item.size, rotation: 0, front: false };
   const frame: Fixture = {
@@ -68,10 +68,10 @@ function fix(question: Question, end: End): Question {
     : { ...box, type: 'text', id: idOf(end), text: item.content?.text ?? richFromPlain(item.label) ?? { blocks: [] } };
   return {
     ...question,
-    items: question.items.filter((one) => one.id !== id),
+    items: question.items.filter((item) => item.id !== id),
     fixtures: [...question.fixtures, frame, face],
     key: question.key.map((entry) =>
-      entry === sequence ? { ...entry, belongs: (entry.belongs ?? []).filter((one) => one !== id) } : entry,
+      entry === sequence ? { ...entry, belongs: (entry.belongs ?? []).filter((candidate) => candidate !== id) } : entry,
     ),
     start: null,
   };
@@ -81,7 +81,7 @@ function loosen(question: Question, end: End): Question {
   const face = question.fixtures.find(({ id }) => id === idOf(end));
   const sequence = sequenceOf(question);
   if (!face || !sequence) return question;
-  const id = freshId('item', new Set<string>(question.items.map((one) => one.id))) as ItemId;
+  const id = freshId('item', new Set<string>(question.items.map((item) => item.id))) as ItemId;
   const label = face.label || (face.type === 'text' ? plainText(face.text).trim() : '');
   const item: Item = newItem({
     id,
@@ -96,7 +96,7 @@ function loosen(question: Question, end: End): Question {
   return {
     ...question,
     items: [...question.items, item],
-    fixtures: question.fixtures.filter((one) => one.id !== idOf(end) && one.id !== frameOf(end)),
+    fixtures: question.fixtures.filter((fixture) => fixture.id !== idOf(end) && fixture.id !== frameOf(end)),
     key: question.key.map((entry) => (entry === sequence ? { ...entry, belongs } : entry)),
     start: null,
   };
@@ -244,14 +244,16 @@ const faceWidth = (text: Rich): number =>
 
 /** As large as what is moved, or as the words of what is fixed need. */
 function fixedCell({ fixtures }: Question, { w, h }: Extent): Extent {
-  const words = fixtures.flatMap((one) => (isFixed(one) && one.type === 'text' ? [faceWidth(one.text)] : []));
+  const words = fixtures.flatMap((fixture) =>
+    isFixed(fixture) && fixture.type === 'text' ? [faceWidth(fixture.text)] : [],
+  );
   return { w: Math.ceil(Math.max(w, ...words.map((width) => width + PADDING + BESIDE))), h };
 }
 
 /** Frames and faces of what is fixed; words on the height of an item's. */
 function fixedPlaced({ fixtures }: Question, cell: Extent, at: Readonly<Record<End, Point>>): Fixture[] {
   return fixtures.map((fixture): Fixture => {
-    const end = ENDS.find((one) => fixture.id === idOf(one) || fixture.id === frameOf(one));
+    const end = ENDS.find((candidate) => fixture.id === idOf(candidate) || fixture.id === frameOf(candidate));
     if (!end) return fixture;
     const box = { ...at[end], ...cell };
     if (fixture.type === 'shape') return { ...fixture, ...box, shape: { type: 'rect', x: 0, y: 0, ...cell } };

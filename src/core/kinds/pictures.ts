@@ -26,7 +26,7 @@ export function withPictures(
   pictures: readonly WordPicture[],
   layout: Layout | null = null,
 ): Question {
-  const of = new Map(pictures.map((one) => [one.word, one]));
+  const of = new Map(pictures.map((picture) => [picture.word, picture]));
   const pictured = question.items.filter(({ label }) => of.has(label));
   if (pictured.length === 0 || question.kind === 'gaps') return question;
   const media: Record<string, Medium> = { ...question.media };

@@ -216,14 +216,14 @@ function longest(sentence: string): string[] {
 /** The text above, as high as it needs to be, and the words in a tray below. */
 export function gapsLaidOut(question: Question): Question {
   const sized = alike(question);
-  const fixtures = sized.fixtures.map((one): Fixture => {
-    if (one.type !== 'text' || one.id !== 'text') return one;
-    const lines = one.text.blocks.reduce((sum, block) => {
+  const fixtures = sized.fixtures.map((fixture): Fixture => {
+    if (fixture.type !== 'text' || fixture.id !== 'text') return fixture;
+    const lines = fixture.text.blocks.reduce((sum, block) => {
       const runs = block.type === 'paragraph' ? block.runs : block.entries.flat();
       // A gap is drawn as wide as the longest word at most, with its frame.
       return sum + linesNeeded(runs.map(({ text }) => text ?? 'm'.repeat(14)).join(''), FONT, TEXT_WIDTH);
     }, 0);
-    return { ...one, h: gapTextHeight(Math.max(2, lines)) };
+    return { ...fixture, h: gapTextHeight(Math.max(2, lines)) };
   });
   return laidOut({ ...sized, fixtures }, 'trayBelow');
 }
@@ -237,13 +237,13 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
           entries.map((label) => ({ label, right: RIGHT.test(heading) || !NOWHERE.test(heading) })),
         )
       : rows.map(([label = ''], i) => ({ label, right: i === 0 }));
-  const named = lines.filter(({ label }, i) => label !== '' && lines.findIndex((one) => one.label === label) === i);
+  const named = lines.filter(({ label }, i) => label !== '' && lines.findIndex((line) => line.label === label) === i);
   if (named.length < 2) return lacking('Put each choice on a line of its own: there have to be two or more.');
   if (!named.some(({ right }) => right))
     return lacking(
       'None of them is marked as right. Put “right” or “yes” beside those that are, or under a heading “Right:”.',
     );
-  const right = named.filter((one) => one.right);
+  const right = named.filter((candidate) => candidate.right);
   const { items, idOf } = itemsOf(
     named.map(({ label }) => label),
     { stays: true },

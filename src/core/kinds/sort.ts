@@ -71,7 +71,7 @@ export function groupPicture({ looks }: Question, { look }: Zone): string | null
  * Gives a group a picture in its middle, or takes it away: a look of its own, so that no other zone changes with it.
  */
 export function withGroupPicture(question: Question, id: ZoneId, picture: MediaId | null): Question {
-  const zone = question.zones.find((one) => one.id === id);
+  const zone = question.zones.find((zone) => zone.id === id);
   if (!zone) return question;
   const worn = zone.look !== null && Object.hasOwn(question.looks, zone.look) ? question.looks[zone.look] : undefined;
   const isOwn = worn !== undefined && question.zones.filter(({ look }) => look === zone.look).length === 1;
@@ -82,7 +82,7 @@ export function withGroupPicture(question: Question, id: ZoneId, picture: MediaI
   return {
     ...question,
     looks: { ...question.looks, [name]: { ...base, states } as Look },
-    zones: question.zones.map((one) => (one.id === id ? { ...one, look: name } : one)),
+    zones: question.zones.map((zone) => (zone.id === id ? { ...zone, look: name } : zone)),
   };
 }
 

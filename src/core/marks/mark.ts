@@ -23,15 +23,15 @@ export interface Judged {
   readonly rule: Marks['rule'];
 }
 
-function credit(model: QuestionModel, board: Board, one: Tally): Credited {
-  const { entry } = one;
+function credit(model: QuestionModel, board: Board, tally: Tally): Credited {
+  const { entry } = tally;
   const n = neededBy(entry);
-  if (entry.sum) return { tally: one, n, c: one.satisfied ? 1 : 0 };
+  if (entry.sum) return { tally: tally, n, c: tally.satisfied ? 1 : 0 };
   if (entry.sequence) {
     const placed = (board.zones[entry.zone] as Copy[]).map(itemOf);
-    return { tally: one, n, c: n * sequenceRules[model.question.marks.sequenceRule](entry.order, placed) };
+    return { tally: tally, n, c: n * sequenceRules[model.question.marks.sequenceRule](entry.order, placed) };
   }
-  return { tally: one, n, c: Math.min(one.right, entry.lo) };
+  return { tally: tally, n, c: Math.min(tally.right, entry.lo) };
 }
 
 /** The mark for a fraction at the given try (from 1), before it is rounded. */

@@ -28,8 +28,8 @@ export function resultOf(
     { satisfied: null, right: 0, wrong: 0, items: heldIn(model, board, z) },
   ]);
   for (const { entry, satisfied, right: r, wrong: w } of tallies) {
-    const one = zones[entry.zone] as [string, ZoneResult];
-    one[1] = { satisfied, right: r, wrong: w, items: one[1].items };
+    const zone = zones[entry.zone] as [string, ZoneResult];
+    zone[1] = { satisfied, right: r, wrong: w, items: zone[1].items };
   }
   return { id: id ?? null, mark, max, fraction, fullMarks, right, wrong, zones: Object.fromEntries(zones), turnedAway };
 }

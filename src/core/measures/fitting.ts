@@ -80,7 +80,7 @@ export function makeZoneHold(question: Question, model: QuestionModel, id: Zone[
   const index = model.zoneAt.get(id);
   const entry = index === undefined ? undefined : model.entryOf[index];
   const at = frames(question).find(({ ref }) => ref === refTo('zone', id));
-  const zone = question.zones.find((one) => one.id === id);
+  const zone = question.zones.find((zone) => zone.id === id);
   if (!entry || !at || !zone || entry.lo === 0) return [];
   const box = boxToHold(zone.settle, at.frame, neededBoxes(model, entry));
   if (!box) return [];

@@ -20,10 +20,11 @@ const GONE = Symbol('gone');
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const isEntries = (value: unknown): value is readonly Entry[] =>
-  Array.isArray(value) && value.every((one) => isRecord(one) && typeof one.id === 'string');
+  Array.isArray(value) && value.every((candidate) => isRecord(candidate) && typeof candidate.id === 'string');
 const isSame = (a: unknown, b: unknown): boolean => {
   if (a === b) return true;
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((one, i) => isSame(one, b[i]));
+  if (Array.isArray(a) && Array.isArray(b))
+    return a.length === b.length && a.every((candidate, i) => isSame(candidate, b[i]));
   if (!isRecord(a) || !isRecord(b)) return false;
   return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((name) => isSame(a[name], b[name]));
 };
@@ -61,9 +62,9 @@ function mergedEntries(
   path: readonly string[],
   choose: Choose,
 ): Entry[] {
-  const find = (list: readonly Entry[], id: string): unknown => list.find((one) => one.id === id) ?? GONE;
+  const find = (list: readonly Entry[], id: string): unknown => list.find((entry) => entry.id === id) ?? GONE;
   const result = new Map<string, Entry>();
-  for (const id of new Set([...theirs, ...mine].map((one) => one.id))) {
+  for (const id of new Set([...theirs, ...mine].map((entry) => entry.id))) {
     const one = merged(find(base, id), find(mine, id), find(theirs, id), [...path, id], choose);
     if (one !== GONE) result.set(id, one as Entry);
   }
@@ -71,11 +72,11 @@ function mergedEntries(
   const before = base.map(({ id }) => id);
   // Who put things into another order has theirs kept; both: the order that is stored.
   const reordered = !isSame(
-    before.filter((id) => mine.some((one) => one.id === id)),
+    before.filter((id) => mine.some((entry) => entry.id === id)),
     mine.map(({ id }) => id).filter((id) => before.includes(id)),
   );
   const theirsReordered = !isSame(
-    before.filter((id) => theirs.some((one) => one.id === id)),
+    before.filter((id) => theirs.some((entry) => entry.id === id)),
     theirs.map(({ id }) => id).filter((id) => before.includes(id)),
   );
   const [first, second] = reordered && !theirsReordered ? [mine, theirs] : [theirs, mine];

@@ -53,7 +53,7 @@ function look(model: QuestionModel, item: number, zone: number, scene: Box): Rea
       const at = { x: centre.x - body.w / 2, y: centre.y - body.h / 2 };
       if (!holds(reach, outline, body, at, pointer)) continue;
       const found = candidates(model, model.start, copy as Copy, at, pointer);
-      if (!found.some((one) => one.zone === zone)) continue;
+      if (!found.some((match) => match.zone === zone)) continue;
       const first = winner(found);
       if (first === zone || ridesOn >= 0) return WINS;
       lostTo ??= first;

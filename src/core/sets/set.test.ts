@@ -45,9 +45,11 @@ describe('what a sitting is asked', () => {
         const places = asked(all, random(seed));
         expect(places).toEqual([...new Set(places)].sort((a, b) => a - b));
         let first = 0;
-        for (const one of all) {
-          expect(places.filter((p) => p >= first && p < first + one.questions.length)).toHaveLength(asksOf(one));
-          first += one.questions.length;
+        for (const section of all) {
+          expect(places.filter((p) => p >= first && p < first + section.questions.length)).toHaveLength(
+            asksOf(section),
+          );
+          first += section.questions.length;
         }
         expect(asked(all, random(seed))).toEqual(places);
       }),

@@ -47,7 +47,7 @@ export const totalOf = (sections: readonly Section<Worth>[]): number =>
         sum +
         (section.draw
           ? asksOf(section) * section.draw.points
-          : section.questions.reduce((all, one) => all + pointsOf(section, one), 0)),
+          : section.questions.reduce((all, question) => all + pointsOf(section, question), 0)),
       0,
     ),
   );
@@ -101,14 +101,18 @@ export function guessingOf(sections: readonly Section<Worth & Guessed>[]): Guess
     if (questions.length === 0) continue;
     if (draw) {
       const k = asksOf(section);
-      share += (k * draw.points * questions.reduce((sum, one) => sum + one.expectedFraction, 0)) / questions.length;
+      share +=
+        (k * draw.points * questions.reduce((sum, question) => sum + question.expectedFraction, 0)) / questions.length;
       full *= meanProduct(
-        questions.map((one) => one.chanceOfFullMarks),
+        questions.map((question) => question.chanceOfFullMarks),
         k,
       );
     } else {
-      share += questions.reduce((sum, one) => sum + pointsOf(section, one) * one.expectedFraction, 0);
-      full *= questions.reduce((product, one) => product * (pointsOf(section, one) > 0 ? one.chanceOfFullMarks : 1), 1);
+      share += questions.reduce((sum, question) => sum + pointsOf(section, question) * question.expectedFraction, 0);
+      full *= questions.reduce(
+        (product, question) => product * (pointsOf(section, question) > 0 ? question.chanceOfFullMarks : 1),
+        1,
+      );
     }
   }
   return { expectedFraction: share / total, chanceOfFullMarks: full };

@@ -294,7 +294,7 @@ export const said = ({ kind, description, decorative, captions }: Medium): Learn
 function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
   const shown = new Set<string | null | undefined>([
     question.promptSound,
-    ...question.fixtures.map((one) => ('media' in one ? one.media : null)),
+    ...question.fixtures.map((fixture) => ('media' in fixture ? fixture.media : null)),
     ...question.items.flatMap(({ content }) => [content?.picture, content?.sound]),
     ...[...worn].flatMap((id) =>
       Object.values(

@@ -84,15 +84,15 @@ export function applyBatch(
   let now = standing;
   const taken: { id: string; move: Move }[] = [];
   const turnedAway: TurnedAway[] = [];
-  for (const [i, one] of sent.entries()) {
-    const move = inOwnNames(one, names);
+  for (const [i, sentMove] of sent.entries()) {
+    const move = inOwnNames(sentMove, names);
     if (typeof move === 'string') return { ok: false, reason: 'malformed', path: `[${i}].${move}` };
     if ('item' in move && 'copy' in move && !hasCopy(model, move.item, move.copy ?? 0))
       return { ok: false, reason: 'malformed', path: `[${i}].copy` };
     const result = applyOrAppend(model, now, move);
     if (!result.ok) continue;
     now = result.standing;
-    taken.push({ id: one.id, move: result.move });
+    taken.push({ id: sentMove.id, move: result.move });
     if (result.outcome?.to === 'turnedAway' && 'item' in move)
       turnedAway.push({
         copy: copyOf(model.itemAt.get(move.item) as number, move.copy ?? 0),

@@ -89,8 +89,8 @@ export function SecondFactor({ on: given, username }: { on: boolean; username: s
               <p className="figures break-all my-2">{begun.secret}</p>
               <p>Write these recovery codes down. Each signs you in once without the authenticator:</p>
               <ul className="figures columns-2 mt-1" data-testid="recovery-codes">
-                {begun.codes.map((one) => (
-                  <li key={one}>{one}</li>
+                {begun.codes.map((code) => (
+                  <li key={code}>{code}</li>
                 ))}
               </ul>
             </div>

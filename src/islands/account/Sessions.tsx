@@ -24,8 +24,11 @@ const WHAT: Readonly<Record<string, string>> = {
 /** A browser's name from its user agent, in a word or two. */
 function named(browser: string | null): string {
   if (!browser) return 'an unknown browser';
-  const name = ['Edg', 'Firefox', 'Chrome', 'Safari'].find((one) => browser.includes(`${one}/`)) ?? 'a browser';
-  const system = ['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux'].find((one) => browser.includes(one));
+  const name =
+    ['Edg', 'Firefox', 'Chrome', 'Safari'].find((candidate) => browser.includes(`${candidate}/`)) ?? 'a browser';
+  const system = ['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux'].find((candidate) =>
+    browser.includes(candidate),
+  );
   return `${name === 'Edg' ? 'Edge' : name}${system ? ` on ${system}` : ''}`;
 }
 

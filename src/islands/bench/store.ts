@@ -141,7 +141,7 @@ export function benchStore(
         const group = withGroups(now, [ref]);
         set({
           selection: selection.has(ref)
-            ? new Set([...selection].filter((one) => !group.has(one)))
+            ? new Set([...selection].filter((candidate) => !group.has(candidate)))
             : new Set([...selection, ...group]),
         });
       },

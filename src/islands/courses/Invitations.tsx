@@ -10,7 +10,7 @@ export function Invitations({ invitations: given }: { invitations: readonly Invi
     const done = await api(`${yes ? 'PUT' : 'DELETE'} /api/invitations/{course}`, { course: courseId });
     if (!done.ok) return setProblem(`${done.error.message}. ${done.error.nextStep}`);
     if (yes) return location.reload();
-    setInvitations((all) => all.filter((one) => one.courseId !== courseId));
+    setInvitations((all) => all.filter((invitationRow) => invitationRow.courseId !== courseId));
   };
   return (
     <section aria-label="Invitations" className="mb-6 grid gap-2">

@@ -89,7 +89,7 @@ export function PartsEditor({
   };
   const saveGroups = async (rows: Group[]) => {
     for (const { id, title } of rows) {
-      const before = parts.groups.find((one) => one.id === id);
+      const before = parts.groups.find((group) => group.id === id);
       if (before?.title === title) continue;
       const now = told(
         await api('PUT /api/courses/{id}/groups', {

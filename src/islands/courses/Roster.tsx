@@ -59,7 +59,7 @@ function Learners({ course }: { course: Course }) {
   const inGroup = async (learner: Learner, group: Parts['groups'][number], is: boolean) => {
     // Shown at once; the answer corrects it.
     await queries.cancelQueries({ queryKey: ['roster'] });
-    const groups = is ? [...learner.groups, group.id] : learner.groups.filter((one) => one !== group.id);
+    const groups = is ? [...learner.groups, group.id] : learner.groups.filter((candidate) => candidate !== group.id);
     queries.setQueryData<InfiniteData<Page>>(
       ['roster', words],
       (now) =>

@@ -26,7 +26,7 @@ export function WordPictures({ words, pictures, onChange, onProblem }: Props) {
     if (kept.kind !== 'picture') return onProblem('That is no picture: a list has pictures with its words.');
     onProblem('');
     onChange([
-      ...pictures.filter((one) => one.word !== word),
+      ...pictures.filter((picture) => picture.word !== word),
       { word, hash: kept.hash, weight: kept.weight, description: '' },
     ]);
   };
@@ -37,7 +37,7 @@ export function WordPictures({ words, pictures, onChange, onProblem }: Props) {
       </summary>
       <ul className="mt-1 grid sm:grid-cols-2 gap-x-6">
         {shown.map((word) => {
-          const picture = pictures.find((one) => one.word === word);
+          const picture = pictures.find((picture) => picture.word === word);
           return (
             <li key={word} className="flex items-center gap-2 border-b border-rule py-1 min-h-12">
               <span className="grow min-w-0 truncate" dir="auto">
@@ -54,7 +54,7 @@ export function WordPictures({ words, pictures, onChange, onProblem }: Props) {
                     type="button"
                     className="btn btn-quiet btn-xs"
                     aria-label={`Take the picture of ${word} away`}
-                    onClick={() => onChange(pictures.filter((one) => one !== picture))}
+                    onClick={() => onChange(pictures.filter((wordPicture) => wordPicture !== picture))}
                   >
                     <X size={13} aria-hidden />
                   </button>

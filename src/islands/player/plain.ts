@@ -11,4 +11,4 @@ export const plain = (rich: Rich | null): string =>
 
 /** The zones that the texts of a scene name as slots. */
 export const slotsOf = ({ fixtures }: { readonly fixtures: readonly Fixture[] }): string[] =>
-  fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : []));
+  fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : []));

@@ -43,7 +43,7 @@ function scene(more: Record<string, unknown> = {}) {
     random(seedOf('a learner')),
   );
   const model = sceneModel(question);
-  const zone = (label: string) => question.zones.findIndex((one) => one.label === label);
+  const zone = (label: string) => question.zones.findIndex((zone) => zone.label === label);
   const items = question.items.map(({ size }, i) => ({ i, size }));
   const rack = copyOf(items.find(({ size }) => size.w === 200)?.i ?? -1, 0);
   const [jar, tin] = items.filter(({ size }) => size.w === 40).map(({ i }) => copyOf(i, 0)) as [Copy, Copy];

@@ -203,7 +203,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
       // While more moves are on their way, only the answer to the last one counts.
       if (waiting.length > 0) return;
       const board = answer.board ? boardFrom(get().model, answer.board) : get().board;
-      const checked = sent.some((one) => one.kind === 'check');
+      const checked = sent.some((sentMove) => sentMove.kind === 'check');
       const judged = checked || (get().view.question.judging === 'onLand' && told !== null);
       const verdicts = judged ? verdictsIn(get().model, told) : get().verdicts;
       if (answer.board || judged) {
@@ -424,7 +424,7 @@ function middleOfZone(model: SceneModel, zone: number, copy: Copy): { x: number;
 }
 
 const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> =>
-  new Map(told?.verdicts.map((one) => [copyNamed(model, one), one.verdict]));
+  new Map(told?.verdicts.map((verdict) => [copyNamed(model, verdict), verdict.verdict]));
 const satisfiedIn = (model: SceneModel, told: Told | null): Map<number, boolean> =>
   new Map(told?.try?.zones.map(({ zone, satisfied }) => [model.zoneAt.get(zone) as number, satisfied]));
 

@@ -27,6 +27,6 @@ export const sittingMedia =
       ...medium,
       url,
       captions: medium.captioned && `${url}&captions`,
-      inWidth: (width) => `${url}&w=${WIDTHS.find((one) => one >= width) ?? WIDTHS.at(-1)}`,
+      inWidth: (width) => `${url}&w=${WIDTHS.find((candidate) => candidate >= width) ?? WIDTHS.at(-1)}`,
     };
   };

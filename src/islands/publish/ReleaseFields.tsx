@@ -250,7 +250,7 @@ function Audience({ courseId, groups, audience, problem, onChange }: AudiencePro
     enabled: audience !== null,
   });
   const toggled = (list: readonly string[], id: string, is: boolean) =>
-    is ? [...list, id] : list.filter((one) => one !== id);
+    is ? [...list, id] : list.filter((candidate) => candidate !== id);
   return (
     <fieldset className="mt-3">
       <legend className="font-semibold">For</legend>

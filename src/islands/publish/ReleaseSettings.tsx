@@ -142,24 +142,25 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
       <p className="text-mute mb-2">More time, more sittings or another date than the others have.</p>
       {view.allowances.length === 0 && <p>Nobody yet.</p>}
       <ul>
-        {view.allowances.map((one) => (
-          <li key={one.learnerId} className="flex items-center gap-2 border-b border-rule py-1.5">
+        {view.allowances.map((allowance) => (
+          <li key={allowance.learnerId} className="flex items-center gap-2 border-b border-rule py-1.5">
             <span className="grow">
-              <span className="font-semibold">{one.name}</span> <span className="text-mute">{inWords(one)}</span>
+              <span className="font-semibold">{allowance.name}</span>{' '}
+              <span className="text-mute">{inWords(allowance)}</span>
             </span>
             <button
               type="button"
               className="btn btn-quiet btn-sm"
-              aria-label={`Change it for ${one.name}`}
-              onClick={() => setEditing(one)}
+              aria-label={`Change it for ${allowance.name}`}
+              onClick={() => setEditing(allowance)}
             >
               Change
             </button>
             <button
               type="button"
               className="btn btn-quiet btn-sm"
-              aria-label={`As for all for ${one.name}`}
-              onClick={() => void put(one.learnerId, null)}
+              aria-label={`As for all for ${allowance.name}`}
+              onClick={() => void put(allowance.learnerId, null)}
             >
               As for all
             </button>
@@ -176,7 +177,7 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
           onChosen={({ id: learnerId, name }) => {
             setChoosing(false);
             setEditing(
-              view.allowances.find((one) => one.learnerId === learnerId) ?? {
+              view.allowances.find((allowance) => allowance.learnerId === learnerId) ?? {
                 learnerId,
                 name,
                 moreMinutes: 0,

@@ -14,9 +14,9 @@ type Preview = Wire<CorrectionPreview>;
 type Change = Omit<QuestionChange, 'question'>;
 
 const inWords = ({ message, problems, nextStep }: ApiError) =>
-  `${message}. ${problems?.map((one) => one.message).join(' ') ?? nextStep}`;
+  `${message}. ${problems?.map((problem) => problem.message).join(' ') ?? nextStep}`;
 const nameIn = (list: readonly { id: string; label: string }[], id: string) =>
-  list.find((one) => one.id === id)?.label || id;
+  list.find((candidate) => candidate.id === id)?.label || id;
 
 /**
  * The corrections page. `json`: the view as one text (see `ui/wire.ts`); null: it is large and loaded after the page.
@@ -87,7 +87,7 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
     });
   const newest = view.editions.at(-1);
   const changed = [...changes].some(
-    ([i, one]) => one.fromVault || one.accept.length > 0 || one.strike !== view.questions[i]?.struck,
+    ([i, change]) => change.fromVault || change.accept.length > 0 || change.strike !== view.questions[i]?.struck,
   );
 
   return (
@@ -376,7 +376,10 @@ function OneQuestion({ number, question: { title, points, document, vault }, cha
           disabled={item === '' || zone === ''}
           onClick={() => {
             onSet({
-              accept: [...change.accept.filter((one) => one.item !== item || one.zone !== zone), { item, zone }],
+              accept: [
+                ...change.accept.filter((candidate) => candidate.item !== item || candidate.zone !== zone),
+                { item, zone },
+              ],
             });
             setItem('');
             setZone('');

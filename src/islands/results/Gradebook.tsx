@@ -75,7 +75,7 @@ function Grades({ courseId }: { courseId: string }) {
   if (!first) return <p role="status">Adding up…</p>;
   const { releases, categories, total } = first;
   const weights = categories.reduce((sum, { weight }) => sum + weight, 0);
-  const categoryOf = (id: string | null) => categories.find((one) => one.id === id);
+  const categoryOf = (id: string | null) => categories.find((category) => category.id === id);
   const top = shown[0]?.start ?? 0;
   const bottom = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
   return (

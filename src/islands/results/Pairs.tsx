@@ -32,7 +32,7 @@ export function Pairs({ question: { document, pairs, answered } }: { question: Q
               <tr key={item}>
                 <td>{itemName(item)}</td>
                 {zones.map((zone) => {
-                  const pair = pairs.find((one) => one.item === item && one.zone === zone);
+                  const pair = pairs.find((pair) => pair.item === item && pair.zone === zone);
                   const ground =
                     !pair || pair.right === null
                       ? ''

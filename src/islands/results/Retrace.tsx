@@ -108,10 +108,10 @@ function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['q
         />
         <div className="relative h-3 mx-3" aria-hidden>
           {frames.map(
-            (one, i) =>
-              one.tried && (
+            (frame, i) =>
+              frame.tried && (
                 <span
-                  key={`${one.at} ${frames.indexOf(one)}`}
+                  key={`${frame.at} ${frames.indexOf(frame)}`}
                   className="absolute w-0.5 h-3 bg-brass"
                   style={{ left: `${(i / last) * 100}%` }}
                 />
@@ -186,18 +186,18 @@ function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['q
         </div>
       </div>
       <ol className="max-h-[36rem] overflow-auto self-start border border-rule bg-sheet min-w-64">
-        {frames.map((one, i) => (
+        {frames.map((frame, i) => (
           // A frame is its place in the sitting.
           // biome-ignore lint/suspicious/noArrayIndexKey: see above
           <li key={i}>
             <button
               type="button"
-              className={`w-full text-left px-3 py-1.5 border-b border-rule cursor-pointer ${i === at ? 'bg-brass-wash' : ''} ${one.tried ? 'font-semibold' : ''}`}
+              className={`w-full text-left px-3 py-1.5 border-b border-rule cursor-pointer ${i === at ? 'bg-brass-wash' : ''} ${frame.tried ? 'font-semibold' : ''}`}
               aria-current={i === at ? 'step' : undefined}
               onClick={() => go(i)}
             >
               <span className="figures text-sm text-mute pr-2">{sinceStart(frames, i)}</span>
-              {frameInWords(document, one)}
+              {frameInWords(document, frame)}
             </button>
           </li>
         ))}

@@ -1,9 +1,9 @@
 import type { KeyEntry, Question } from '../../core';
 
 const named = (list: readonly { readonly id: string; readonly label: string }[], id: string) =>
-  list.find((one) => one.id === id)?.label || id;
+  list.find((candidate) => candidate.id === id)?.label || id;
 const belongsIn = ({ items, key }: Question, zone: string): readonly string[] => {
-  const entry = key.find((one) => one.zone === zone);
+  const entry = key.find((entry) => entry.zone === zone);
   return entry ? (entry.belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id)) : [];
 };
 
@@ -27,7 +27,7 @@ export function keyInWords(before: Question, after: Question): string[] {
   return after.zones.flatMap(({ id }) => {
     const zone = named(after.zones, id);
     const [was, is] = [belongsIn(before, id), belongsIn(after, id)];
-    const needOf = ({ key }: Question) => needed(key.find((one) => one.zone === id)?.need);
+    const needOf = ({ key }: Question) => needed(key.find((entry) => entry.zone === id)?.need);
     return [
       ...is.filter((item) => !was.includes(item)).map((item) => `${named(after.items, item)} is right in ${zone} too`),
       ...was

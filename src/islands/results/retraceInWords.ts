@@ -1,7 +1,7 @@
 import { isTyped, type Question, type RetraceFrame } from '../../core';
 
 const named = (list: readonly { readonly id: string; readonly label: string }[], id: string, what: string) => {
-  const at = list.findIndex((one) => one.id === id);
+  const at = list.findIndex((candidate) => candidate.id === id);
   return list[at]?.label || `${what} ${at + 1}`;
 };
 

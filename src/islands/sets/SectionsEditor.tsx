@@ -59,7 +59,9 @@ export function SectionsEditor({
                 onPoints={(points) =>
                   onChange(
                     withPart(sections, s, {
-                      questions: part.questions.map((one) => (one.id === entry.id ? { ...one, points } : one)),
+                      questions: part.questions.map((question) =>
+                        question.id === entry.id ? { ...question, points } : question,
+                      ),
                     }),
                   )
                 }

@@ -101,7 +101,10 @@ function Editor({ set: given }: { set: Given }) {
       const conflict = conflictIn<SetContent>(answer.error);
       if (!conflict) return answer;
       const { revision, content: theirs } = conflict;
-      known.current = new Map([...known.current, ...entriesIn(theirs.sections).map((one) => [one.id, one] as const)]);
+      known.current = new Map([
+        ...known.current,
+        ...entriesIn(theirs.sections).map((entry) => [entry.id, entry] as const),
+      ]);
       return { ok: false, error: { ...answer.error, detail: { revision, content: stored(theirs) } } };
     },
     inWords: ({ path, mine, theirs }) => ({
@@ -111,12 +114,12 @@ function Editor({ set: given }: { set: Given }) {
     }),
   });
   // The titles and marks of questions, by id.
-  const known = useRef(new Map(entriesIn(given.sections).map((one) => [one.id, one])));
+  const known = useRef(new Map(entriesIn(given.sections).map((entry) => [entry.id, entry])));
 
   const keep = (next: SetContent) => {
     setSet(next);
     setState('saving');
-    for (const one of entriesIn(next.sections)) known.current.set(one.id, one);
+    for (const entry of entriesIn(next.sections)) known.current.set(entry.id, entry);
     const change = ++changes.current;
     line.current = line.current.then(async () => {
       const content = stored(next);

@@ -33,7 +33,9 @@ export function SourcesEditor({ sources, questions, onChange }: Props) {
   const set = (next: Source) => {
     if (next.id === fresh?.id && hasNothing(next)) return setFresh(next);
     setFresh(null);
-    onChange(next.id === fresh?.id ? [...sources, next] : sources.map((one) => (one.id === next.id ? next : one)));
+    onChange(
+      next.id === fresh?.id ? [...sources, next] : sources.map((source) => (source.id === next.id ? next : source)),
+    );
   };
   const shown = fresh ? [...sources, fresh] : sources;
   return (
@@ -201,7 +203,7 @@ function One({
                   ...draft,
                   questions: event.target.checked
                     ? [...draft.questions, id]
-                    : draft.questions.filter((one) => one !== id),
+                    : draft.questions.filter((question) => question !== id),
                 })
               }
             />

@@ -11,7 +11,7 @@ export type SetContent = Pick<SetView, 'id' | 'title' | 'goBack'> & {
 export const entriesIn = (sections: readonly Part[]): Entry[] => sections.flatMap(({ questions }) => questions);
 
 const changed = (sections: readonly Part[], at: number, to: Partial<Part>): Part[] =>
-  sections.map((one, i) => (i === at ? { ...one, ...to } : one));
+  sections.map((section, i) => (i === at ? { ...section, ...to } : section));
 
 /** A question is put at the end of the last part. */
 export function withQuestion(sections: readonly Part[], entry: Entry): Part[] {
@@ -21,7 +21,7 @@ export function withQuestion(sections: readonly Part[], entry: Entry): Part[] {
 
 export const withoutQuestion = (sections: readonly Part[], id: string): Part[] =>
   sections
-    .map((part) => ({ ...part, questions: part.questions.filter((one) => one.id !== id) }))
+    .map((part) => ({ ...part, questions: part.questions.filter((question) => question.id !== id) }))
     .filter(({ questions, title, draw }) => questions.length > 0 || title !== '' || draw);
 
 /** Moves a question one place on or back; beyond the end of its section it goes into the next one. */
@@ -61,10 +61,10 @@ export function withoutPart(sections: readonly Part[], part: number): Part[] {
 
 /** The initial draw of a section: half of its questions, each for the points most of them have. */
 export function firstDraw({ questions }: Part): Draw {
-  const counts = questions.map((one) => pointsOf({ draw: null }, one));
-  const often = (points: number) => counts.filter((one) => one === points).length;
+  const counts = questions.map((question) => pointsOf({ draw: null }, question));
+  const often = (points: number) => counts.filter((count) => count === points).length;
   return {
     count: Math.max(1, Math.ceil(questions.length / 2)),
-    points: counts.reduce((most, one) => (often(one) > often(most) ? one : most), counts[0] ?? 1),
+    points: counts.reduce((most, count) => (often(count) > often(most) ? count : most), counts[0] ?? 1),
   };
 }

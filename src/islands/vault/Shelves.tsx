@@ -177,7 +177,7 @@ function Branch({
     .map((shelf) => (
       <li key={shelf.id}>
         {entry(shelf)}
-        {shelves.some((one) => one.parentId === shelf.id) && (
+        {shelves.some((shelfRow) => shelfRow.parentId === shelf.id) && (
           <ul className="ps-4 grid gap-0.5">
             <Branch shelves={shelves} parentId={shelf.id} entry={entry} />
           </ul>
@@ -342,7 +342,7 @@ function ShareDialog({ shelf, onClose }: { shelf: Shelf; onClose: () => void }) 
     (_, { right }) => right !== null && reset({ username: '', right }),
   );
   const knownRight = (username: string) =>
-    shelf.shares.find((one) => one.username === username.toLowerCase())?.right ?? null;
+    shelf.shares.find((share) => share.username === username.toLowerCase())?.right ?? null;
   return (
     <Dialog title={`Share “${shelf.title}”`} onClose={onClose}>
       <p className="text-mute mb-2">With everything on it and on the shelves that stand on it.</p>

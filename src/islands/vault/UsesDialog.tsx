@@ -19,15 +19,15 @@ export function UsesDialog({ id, title, onClose }: { id: string; title: string; 
         <>
           <h3 className="font-semibold">Sets</h3>
           <ul className="mb-3">
-            {sets.map((one) => (
-              <li key={one.id} className="border-b border-rule py-1">
-                {one.mine ? (
-                  <a className="link-brass" href={`/sets/${one.id}`}>
-                    {one.title}
+            {sets.map((set) => (
+              <li key={set.id} className="border-b border-rule py-1">
+                {set.mine ? (
+                  <a className="link-brass" href={`/sets/${set.id}`}>
+                    {set.title}
                   </a>
                 ) : (
                   <>
-                    {one.title} <span className="text-mute">{one.by}</span>
+                    {set.title} <span className="text-mute">{set.by}</span>
                   </>
                 )}
               </li>
@@ -39,18 +39,18 @@ export function UsesDialog({ id, title, onClose }: { id: string; title: string; 
         <>
           <h3 className="font-semibold">Releases</h3>
           <ul>
-            {releases.map((one) => (
-              <li key={one.id} className="border-b border-rule py-1">
-                {one.mine ? (
-                  <a className="link-brass" href={`/releases/${one.id}/results`}>
-                    {one.title}
+            {releases.map((release) => (
+              <li key={release.id} className="border-b border-rule py-1">
+                {release.mine ? (
+                  <a className="link-brass" href={`/releases/${release.id}/results`}>
+                    {release.title}
                   </a>
                 ) : (
-                  one.title
+                  release.title
                 )}{' '}
                 <span className="text-mute">
-                  {one.course}
-                  {one.mine ? '' : `, ${one.by}`}
+                  {release.course}
+                  {release.mine ? '' : `, ${release.by}`}
                 </span>
               </li>
             ))}

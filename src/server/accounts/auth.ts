@@ -57,7 +57,8 @@ export function makeAuth(db: Database, config: Config) {
     appName: 'Vault Drop',
     logger: {
       level: 'error',
-      log: (_level, message, ...more) => log.error({ err: more.find((one) => one instanceof Error) }, message),
+      log: (_level, message, ...more) =>
+        log.error({ err: more.find((candidate) => candidate instanceof Error) }, message),
     },
     trustedOrigins: async (request) => originOf(request),
     database: drizzleAdapter(db, { provider: 'sqlite', schema: accountTables, transaction: true }),

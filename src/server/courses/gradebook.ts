@@ -158,11 +158,11 @@ async function gradeRows(
   const at = now();
   const key = (releaseId: string, learnerId: string) => `${releaseId} ${learnerId}`;
   const sittings = new Map<string, AttemptScore[]>();
-  for (const one of came) {
-    const of = key(one.releaseId, one.learnerId);
+  for (const attempt of came) {
+    const of = key(attempt.releaseId, attempt.learnerId);
     const list = sittings.get(of);
-    if (list) list.push(one);
-    else sittings.set(of, [one]);
+    if (list) list.push(attempt);
+    else sittings.set(of, [attempt]);
   }
   const handOf = new Map(byHand.map((one) => [key(one.releaseId, one.learnerId), one]));
   const allowedOf = new Map(allowed.map((one) => [key(one.releaseId, one.learnerId), one]));
@@ -173,20 +173,20 @@ async function gradeRows(
   );
 
   return learners.map(({ id: learnerId, name, username }) => {
-    const cells = releases.map((one): GradeCell => {
-      const of = key(one.id, learnerId);
+    const cells = releases.map((release): GradeCell => {
+      const of = key(release.id, learnerId);
       const mine = sittings.get(of) ?? [];
-      const touched = startedAttempts(mine, one.asks);
-      const counts = countingMark(touched, one.counts);
+      const touched = startedAttempts(mine, release.asks);
+      const counts = countingMark(touched, release.counts);
       const hand = handOf.get(of);
-      const due = allowedOf.get(of)?.dueAt ?? one.dueAt;
-      const closes = allowedOf.get(of)?.closesAt ?? one.closesAt;
+      const due = allowedOf.get(of)?.dueAt ?? release.dueAt;
+      const closes = allowedOf.get(of)?.closesAt ?? release.closesAt;
       const last = touched.findLast(({ finished }) => finished)?.finishedAt ?? null;
       const over = (due ?? closes) !== null && ((due ?? closes) as Date) <= at;
-      const forThem = one.everyone || isFor.has(of) || mine.length > 0;
+      const forThem = release.everyone || isFor.has(of) || mine.length > 0;
       return {
         points: hand ? hand.points : counts && roundMark(counts.points),
-        outOf: roundMark((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? one.outOf),
+        outOf: roundMark((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? release.outOf),
         state:
           hand || touched.some(({ finished }) => finished)
             ? 'done'
@@ -221,7 +221,9 @@ export async function overallMarks(
 ): Promise<{ learnerId: string; name: string; overall: number | null }[]> {
   const { releases, categories } = await columnsOf(as, courseId, false);
   const left = categories.filter(({ id }) => id !== without);
-  const counting = releases.map((one) => (one.categoryId === without ? { ...one, categoryId: null } : one));
+  const counting = releases.map((release) =>
+    release.categoryId === without ? { ...release, categoryId: null } : release,
+  );
   const rows = await gradeEverybody(as, counting, left, await everybodyOn(as, courseId));
   return rows.map(({ learnerId, name, whole }) => ({ learnerId, name, overall: whole }));
 }
@@ -240,7 +242,7 @@ export async function gradebookCsv(as: As<Teacher>, courseId: string): Promise<R
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const { releases, categories } = await columnsOf(as, courseId, true);
   const rows = await gradeEverybody(as, releases, categories, await everybodyOn(as, courseId));
-  const titled = (id: string | null) => categories.find((one) => one.id === id);
+  const titled = (id: string | null) => categories.find((category) => category.id === id);
   const remarks = (cell: GradeCell) =>
     [
       cell.state === 'missing' && 'missing',

@@ -75,8 +75,8 @@ export async function saveUnits(
         ),
       ),
     );
-  if (there.some((one) => one.courseId !== courseId)) return refused('This unit belongs to another course.');
-  if (there.some(({ id }) => !units.some((one) => one.id === id)))
+  if (there.some((row) => row.courseId !== courseId)) return refused('This unit belongs to another course.');
+  if (there.some(({ id }) => !units.some((unit) => unit.id === id)))
     return refused('A unit is removed by itself, not by leaving it out.');
   const saved = await as.db.transaction(async (tx) => {
     if (!(await raise(tx, courseId, 'unitsRevision', from))) return false;
@@ -112,11 +112,11 @@ export async function saveCategories(
         ),
       ),
     );
-  if (there.some((one) => one.courseId !== courseId)) return refused('This category belongs to another course.');
-  if (there.some(({ id }) => !categories.some((one) => one.id === id)))
+  if (there.some((row) => row.courseId !== courseId)) return refused('This category belongs to another course.');
+  if (there.some(({ id }) => !categories.some((category) => category.id === id)))
     return refused('A category is removed by itself, not by leaving it out.');
   const weights = categories.flatMap(({ id, title, weight }) => {
-    const before = there.find((one) => one.id === id)?.weight ?? null;
+    const before = there.find((row) => row.id === id)?.weight ?? null;
     return before === weight ? [] : [{ title, before, weight }];
   });
   const saved = await as.db.transaction(async (tx) => {

@@ -48,11 +48,11 @@ export async function myData(as: As<Learner>): Promise<Result<PersonalData>> {
   return data
     ? ok({
         ...data,
-        signedIn: sessions.map((one) => ({
-          since: iso(one.createdAt),
-          until: iso(one.expiresAt),
-          address: one.ipAddress,
-          browser: one.userAgent,
+        signedIn: sessions.map((session) => ({
+          since: iso(session.createdAt),
+          until: iso(session.expiresAt),
+          address: session.ipAddress,
+          browser: session.userAgent,
         })),
       })
     : fail('notFound');
@@ -102,7 +102,7 @@ async function fileOf(
   const who = await context.db.query.user.findFirst({ where: and(eq(user.id, learnerId), eq(user.role, 'learner')) });
   if (!who) return null;
   const told: PersonalCourse[] = [];
-  for (const one of courses) told.push(await courseData(context, learnerId, one, allMarks));
+  for (const course of courses) told.push(await courseData(context, learnerId, course, allMarks));
   return {
     format: 'vault-drop/personal-data',
     version: 1,
@@ -141,15 +141,15 @@ async function courseData(
     const sittings: PersonalSitting[] = [];
     const told =
       allMarks || showsMarks(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
-    for (const one of came) {
-      const edition = await editionOf(db, row.id, one.edition);
+    for (const attempt of came) {
+      const edition = await editionOf(db, row.id, attempt.edition);
       sittings.push({
-        number: one.number,
-        startedAt: iso(one.startedAt),
-        finishedAt: isoOrNull(one.finishedAt),
-        points: told ? roundMark(one.points) : null,
-        outOf: roundMark(one.outOf),
-        moves: await movesOf(db, one.id, edition),
+        number: attempt.number,
+        startedAt: iso(attempt.startedAt),
+        finishedAt: isoOrNull(attempt.finishedAt),
+        points: told ? roundMark(attempt.points) : null,
+        outOf: roundMark(attempt.outOf),
+        moves: await movesOf(db, attempt.id, edition),
       });
     }
     releases.push({
@@ -164,7 +164,12 @@ async function courseData(
       sittings,
     });
   }
-  return { title, onRosterSince: place ? iso(place.addedAt) : null, groups: groups.map((one) => one.title), releases };
+  return {
+    title,
+    onRosterSince: place ? iso(place.addedAt) : null,
+    groups: groups.map((group) => group.title),
+    releases,
+  };
 }
 
 /** Moves read at once; other requests run in between. */
@@ -198,7 +203,7 @@ function inLabels(
 ): Omit<PersonalSitting['moves'][number], 'n' | 'at' | 'question'> {
   if (body.kind !== 'drop' && body.kind !== 'put') return { kind: body.kind };
   const label = (list: readonly { readonly id: string; readonly label: string }[] | undefined, id: string) =>
-    list?.find((one) => one.id === id)?.label || id;
+    list?.find((candidate) => candidate.id === id)?.label || id;
   const zone = (id: string) => label(model?.question.zones, id);
   if (isTyped(body)) return { kind: body.kind, zone: zone(body.zone), text: body.text };
   const item = label(model?.question.items, body.item);

@@ -45,7 +45,7 @@ async function found(
   return {
     row: { id, title, ...(weight === undefined ? {} : { weight }), ...(position === undefined ? {} : { position }) },
     releases: naming.map((one) => one.id),
-    learners: learners.map((one) => one.id),
+    learners: learners.map((learner) => learner.id),
   };
 }
 
@@ -75,14 +75,14 @@ export async function removalEffects(
           .where(
             inArray(
               releaseFor.releaseId,
-              releases.map((one) => one.id),
+              releases.map((release) => release.id),
             ),
           )
       : [];
   const forNobody =
     kind === 'group'
       ? releases
-          .filter((one) => !others.some((row) => row.releaseId === one.id && row.groupId !== id))
+          .filter((release) => !others.some((row) => row.releaseId === release.id && row.groupId !== id))
           .map(({ title }) => title)
       : [];
   return ok({
@@ -97,7 +97,9 @@ const MAX_MARKS = 2000;
 
 async function marksWithout(as: As<Teacher>, courseId: string, categoryId: string): Promise<RemovalEffects['marks']> {
   const before = await overallMarks(as, courseId);
-  const after = new Map((await overallMarks(as, courseId, categoryId)).map((one) => [one.learnerId, one.overall]));
+  const after = new Map(
+    (await overallMarks(as, courseId, categoryId)).map((overallMark) => [overallMark.learnerId, overallMark.overall]),
+  );
   return before
     .flatMap(({ learnerId, name, overall }) => {
       const then = after.get(learnerId) ?? null;
@@ -171,7 +173,7 @@ export async function undoRemoval(as: As<Teacher>, courseId: string, id: string)
       if (there.length > 0)
         await tx
           .insert(releaseFor)
-          .values(there.map((one) => ({ releaseId: one.id, groupId: of, learnerId: null })))
+          .values(there.map((row) => ({ releaseId: row.id, groupId: of, learnerId: null })))
           .onConflictDoNothing();
       if (content.learners.length > 0)
         await tx

@@ -55,7 +55,7 @@ export async function listRoster(
     rows: rows.map(({ madeBy, ...row }) => ({
       ...row,
       mine: madeBy === person.id,
-      groups: members.flatMap((one) => (one.learnerId === row.id ? [one.groupId] : [])),
+      groups: members.flatMap((member) => (member.learnerId === row.id ? [member.groupId] : [])),
     })),
     total: total?.n ?? 0,
     from,

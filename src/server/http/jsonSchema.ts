@@ -39,7 +39,7 @@ function of(field: SchemaFieldDescription): JsonSchema {
   } = field as SchemaDescription & { meta?: { json?: JsonSchema } };
   const base: JsonSchema = meta?.json ?? {
     ...(type === 'mixed' ? {} : { type }),
-    ...(oneOf.length > 0 ? { enum: oneOf.filter((one) => one !== null) } : {}),
+    ...(oneOf.length > 0 ? { enum: oneOf.filter((candidate) => candidate !== null) } : {}),
     ...Object.assign({}, ...tests.map(({ name, params }) => KEYWORDS[type]?.[name ?? '']?.(params ?? {}) ?? {})),
     ...(type === 'array' && 'innerType' in field && field.innerType
       ? { items: of(field.innerType as SchemaFieldDescription) }

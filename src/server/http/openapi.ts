@@ -37,9 +37,11 @@ export function openApiOf(
 ): JsonSchema {
   const paths: Record<string, Record<string, unknown>> = {};
   const responses: Failures = { anyOther: { ...failure([]), description: 'It could not be done' } };
-  for (const one of operations) {
-    paths[one.path] ??= {};
-    Object.assign(paths[one.path] as object, { [one.method.toLowerCase()]: operationOf(one, responses) });
+  for (const operation of operations) {
+    paths[operation.path] ??= {};
+    Object.assign(paths[operation.path] as object, {
+      [operation.method.toLowerCase()]: operationOf(operation, responses),
+    });
   }
   return {
     openapi: '3.1.0',

@@ -62,8 +62,8 @@ export const startedAttempts = (
   asks: number,
 ): (AttemptScore & { readonly finished: boolean })[] =>
   sittings
-    .filter((one) => one.acted && (one.tries !== null || one.finishedAt))
-    .map((one) => ({ ...one, finished: one.finishedAt !== null || one.ended === asks }));
+    .filter((sitting) => sitting.acted && (sitting.tries !== null || sitting.finishedAt))
+    .map((sitting) => ({ ...sitting, finished: sitting.finishedAt !== null || sitting.ended === asks }));
 
 export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>
   and(inArray(sitting.releaseId, [...releases]), inArray(sitting.learnerId, [...learners]));

@@ -94,7 +94,7 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
 const byName = new Intl.Collator('en', { numeric: true });
 const named = (changes: readonly MarkChange[], names: ReadonlyMap<string, string>): NamedChange[] =>
   changes
-    .map((one) => ({ ...one, name: names.get(one.learnerId) ?? 'somebody who is not here any more' }))
+    .map((change) => ({ ...change, name: names.get(change.learnerId) ?? 'somebody who is not here any more' }))
     .sort((a, b) => byName.compare(a.name, b.name));
 
 /** The content of the corrected edition, or the problems of the correction. */
@@ -144,7 +144,7 @@ async function corrected(
   if (problems.length > 0) return fail('invalid', { problems });
   const changed =
     questions.some((question, i) => question !== content.questions[i]) ||
-    struck.some((is, i) => is !== (content.struck?.[i] ?? false));
+    struck.some((candidate, i) => candidate !== (content.struck?.[i] ?? false));
   if (!changed) return fail('invalid', { problems: [{ path: 'changes', message: 'Nothing would be changed.' }] });
   const modelAnswers = await Promise.all(
     questions.map((question, i) =>
@@ -235,7 +235,9 @@ async function changesBy(
   content: EditionContent,
 ): Promise<{ changes: MarkChange[]; sittings: number }> {
   const { db } = as;
-  const now = new Map((await attemptScores(db, eq(sitting.releaseId, releaseId))).map((one) => [one.id, one]));
+  const now = new Map(
+    (await attemptScores(db, eq(sitting.releaseId, releaseId))).map((attemptScore) => [attemptScore.id, attemptScore]),
+  );
   const changes: MarkChange[] = [];
   for await (const one of regraded(regradingBy(as, content), releaseId, openContent(number, content)))
     changes.push(...changeOf(one, now.get(one.sittingId)));
@@ -335,7 +337,7 @@ export async function applyEdition(
   // they are replayed from the stored moves.
   const meant = and(eq(sitting.releaseId, releaseId), notInArray(sitting.id, spared));
   await db.update(sitting).set({ edition: number }).where(meant);
-  const was = new Map((await attemptScores(db, meant)).map((one) => [one.id, one]));
+  const was = new Map((await attemptScores(db, meant)).map((attemptScore) => [attemptScore.id, attemptScore]));
   const ids = new Set(was.keys());
   const changes: MarkChange[] = [];
   const all: Regraded[] = [];

@@ -195,7 +195,7 @@ export async function publishPrepared(
     if (whom.length > 0) await tx.insert(releaseFor).values(whom);
     await tx
       .insert(releaseQuestion)
-      .values(content.questions.map((one) => ({ releaseId: id, questionId: one.id })))
+      .values(content.questions.map((question) => ({ releaseId: id, questionId: question.id })))
       .onConflictDoNothing();
     await tx.insert(edition).values({ releaseId: id, number: 1, content: { ...content, modelAnswers }, createdAt: at });
   });
@@ -233,7 +233,9 @@ export function publishProblems(question: Question): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, message: string) => problems.push({ path, message });
   if (question.key.length === 0) say('key', 'No zone has a key, so no answer could be judged.');
-  const inTexts = new Set<string>(question.fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : [])));
+  const inTexts = new Set<string>(
+    question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : [])),
+  );
   const open = question.zones.filter(({ typed }) => !typed);
   const isForPicking = (family: string | null) =>
     question.items.some((item) => item.stays && (family === null || family === item.family));

@@ -47,9 +47,9 @@ export async function* regraded(
     .where(eq(sitting.releaseId, releaseId));
   const sat = only ? all.filter(({ id }) => only.has(id)) : all;
   for (let i = 0; i < sat.length; i += AT_ONCE)
-    for (const one of sat.slice(i, i + AT_ONCE)) {
-      const began = one.began === edition.number ? edition : await editionOf(db, releaseId, one.began);
-      yield await regradeOne(context, edition, one, began.asked(drawer(one.seed, 'questions')));
+    for (const attempt of sat.slice(i, i + AT_ONCE)) {
+      const began = attempt.began === edition.number ? edition : await editionOf(db, releaseId, attempt.began);
+      yield await regradeOne(context, edition, attempt, began.asked(drawer(attempt.seed, 'questions')));
       await new Promise((resolve) => setImmediate(resolve));
     }
 }
@@ -118,7 +118,7 @@ export function regrade(
 ): Regraded {
   const standings = asked.flatMap((question): StandingRow[] => {
     const model = models[question];
-    const mine = moves.filter((one) => one.question === question);
+    const mine = moves.filter((move) => move.question === question);
     const last = mine.at(-1);
     if (!model || !last) return [];
     const now: Standing = rejudge(
@@ -145,7 +145,7 @@ export function regrade(
     sittingId: id,
     learnerId,
     outOf: roundMark(asked.reduce((sum, question) => sum + (points[question] ?? 0), 0)),
-    points: roundMark(standings.reduce((sum, one) => sum + (one.points ?? 0), 0)),
+    points: roundMark(standings.reduce((sum, standing) => sum + (standing.points ?? 0), 0)),
     standings,
     last: moves.at(-1)?.n ?? 0,
   };

@@ -109,11 +109,11 @@ function linesOf(
   const { question } = model;
   return zones.flatMap((held, z) => {
     const zone = question.zones[z];
-    const entry = question.key.find((one) => one.zone === zone?.id);
+    const entry = question.key.find((entry) => entry.zone === zone?.id);
     return held.map((copy, i) => {
       const id = idOf(model, copy);
       return {
-        item: question.items.find((one) => one.id === id)?.label || id,
+        item: question.items.find((item) => item.id === id)?.label || id,
         zone: `${zone?.label || `No. ${z + 1}`}${entry?.sequence ? `, ${i + 1}` : ''}`,
         verdict: judged.get(copy) ?? 'none',
         said: plainText(entry?.says?.items[id]?.text ?? null),

@@ -23,10 +23,10 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   const { db } = as;
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
-  const { row: its, course } = found;
+  const { row, course } = found;
   await closeOverdue(as, releaseId);
   const [learners, came, spans, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
-    everybodyOn(as, its.courseId),
+    everybodyOn(as, row.courseId),
     attemptScores(db, eq(sitting.releaseId, releaseId)),
     // Two look-ups by primary key per attempt; the moves are not scanned.
     db
@@ -35,8 +35,8 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       .where(eq(sitting.releaseId, releaseId)),
     db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId)),
     db.select().from(allowance).where(eq(allowance.releaseId, releaseId)),
-    eligibleLearners(db, its),
-    editionOf(db, releaseId, its.edition),
+    eligibleLearners(db, row),
+    editionOf(db, releaseId, row.edition),
   ]);
   const spanOf = new Map(
     spans.flatMap(({ sittingId, first, last }) =>
@@ -44,7 +44,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
     ),
   );
   const byLearner = new Map<string, typeof came>();
-  for (const one of came) byLearner.set(one.learnerId, [...(byLearner.get(one.learnerId) ?? []), one]);
+  for (const attempt of came) byLearner.set(attempt.learnerId, [...(byLearner.get(attempt.learnerId) ?? []), attempt]);
   const handOf = new Map(byHand.map((one) => [one.learnerId, one]));
   const dueOf = new Map(allowed.map((one) => [one.learnerId, one.dueAt]));
 
@@ -55,8 +55,8 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       const last = mine.at(-1);
       const set = handOf.get(learnerId);
       const touched = startedAttempts(mine, asks);
-      const counts = countingMark(touched, its.counts);
-      const due = dueOf.get(learnerId) ?? its.dueAt;
+      const counts = countingMark(touched, row.counts);
+      const due = dueOf.get(learnerId) ?? row.dueAt;
       return {
         learnerId,
         name,
@@ -75,18 +75,18 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
         late: due !== null && (last?.finishedAt ?? null) !== null && (last?.finishedAt as Date) > due,
         seconds: last ? (spanOf.get(last.id) ?? null) : null,
         sittings: mine
-          .filter((one) => one.tries !== null || one.finishedAt)
+          .filter((attemptScore) => attemptScore.tries !== null || attemptScore.finishedAt)
           .map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: roundMark(outOf) })),
       };
     });
   return ok({
     release: {
       id: releaseId,
-      title: its.title,
+      title: row.title,
       course: course.title,
-      courseId: its.courseId,
-      edition: its.edition,
-      createdAt: its.createdAt,
+      courseId: row.courseId,
+      edition: row.edition,
+      createdAt: row.createdAt,
     },
     rows,
   });

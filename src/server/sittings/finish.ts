@@ -124,8 +124,11 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
     id: open.id,
     finishedAt: open.finishedAt ?? now(),
     questions,
-    total: questions.every((one) => one.earned !== null)
-      ? { mark: sumOf(questions.map((one) => one.earned ?? 0)), max: sumOf(questions.map(({ points }) => points)) }
+    total: questions.every((question) => question.earned !== null)
+      ? {
+          mark: sumOf(questions.map((question) => question.earned ?? 0)),
+          max: sumOf(questions.map(({ points }) => points)),
+        }
       : null,
     review: feedbackLevel !== null,
   };

@@ -191,7 +191,7 @@ export async function recordOf(db: Database, open: OpenSitting, question?: numbe
     .select({ question: checkpoint.question, n: checkpoint.n, body: checkpoint.body })
     .from(checkpoint)
     .where(and(eq(checkpoint.sittingId, open.id), eq(checkpoint.edition, open.edition), of(checkpoint)));
-  const checkpoints = new Map(marks.map((one) => [one.question, one]));
+  const checkpoints = new Map(marks.map((mark) => [mark.question, mark]));
   const since = sql`${move.n} > coalesce((select seen.n from checkpoint seen where seen.sitting_id = ${move.sittingId} and seen.question = ${move.question} and seen.edition = ${open.edition}), 0)`;
   const moves = await db
     .select({ n: move.n, edition: move.edition, body: move.body, question: move.question })
@@ -212,9 +212,11 @@ export async function askedOf(db: Database, open: OpenSitting): Promise<Pick<Sit
 function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSitting, question: number): Standing {
   const model = edition.models[question] as OpenEdition['models'][number];
   const from = checkpoints.get(question);
-  const mine = moves.filter((one) => one.question === question);
+  const mine = moves.filter((move) => move.question === question);
   const judged =
-    mine.some((one) => one.edition !== open.edition) || open.reopenedAfter > 0 || !edition.ruled ? rejudge : replay;
+    mine.some((candidate) => candidate.edition !== open.edition) || open.reopenedAfter > 0 || !edition.ruled
+      ? rejudge
+      : replay;
   return judged(
     model,
     mine.map(({ body }) => body),

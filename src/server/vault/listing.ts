@@ -118,7 +118,7 @@ function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings,
     const used = sql`(${question.id} in (select ${releaseQuestion.questionId} from ${releaseQuestion}) or ${question.id} in (select j.value ->> '$.id' from ${questionSet}, json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j))`;
     all.push(use === 'used' ? used : sql`not ${used}`);
   }
-  return all.filter((one): one is SQL => one !== undefined);
+  return all.filter((candidate): candidate is SQL => candidate !== undefined);
 }
 
 /** The tags of the teacher's questions, most used first. */

@@ -172,7 +172,7 @@ export function readPackedSet({
   const given = content as { sections?: unknown; sources?: unknown };
   const list = (value: unknown) =>
     (Array.isArray(value) ? value : []).filter(
-      (one): one is Record<string, unknown> => typeof one === 'object' && one !== null,
+      (candidate): candidate is Record<string, unknown> => typeof candidate === 'object' && candidate !== null,
     );
   const here = (ids: unknown) => (Array.isArray(ids) ? ids : []).flatMap((id) => questions.get(String(id)) ?? []);
   const sections = list(given.sections).map((section) => ({

@@ -85,9 +85,9 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
     const { id, title, goBack, sources } = found.value;
     const sections = found.value.sections.map(({ questions, ...section }) => ({
       ...section,
-      questions: questions.map((one) => ({ id: one.id, points: one.points })),
+      questions: questions.map((question) => ({ id: question.id, points: question.points })),
     }));
-    const ids = sections.flatMap(({ questions }) => questions.map((one) => one.id));
+    const ids = sections.flatMap(({ questions }) => questions.map((question) => question.id));
     return ok({ name: title, ids, shelves: [], sets: [{ id, content: { title, goBack, sections, sources } }] });
   }
   const seen = await shelvesSeen(as);

@@ -37,8 +37,8 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
   const known = await usableQuestions(as, idsIn(found.sections));
   const sections = found.sections.map(({ questions, ...section }) => ({
     ...section,
-    questions: questions.flatMap(({ id: one, points }) => {
-      const row = known.get(one);
+    questions: questions.flatMap(({ id, points }) => {
+      const row = known.get(id);
       return row ? [{ ...row, points }] : [];
     }),
   }));
@@ -73,11 +73,11 @@ export async function saveSet(
   const known = await usableQuestions(as, ids);
   let n = 0;
   const problems = sections.flatMap(({ questions }, s) =>
-    questions.flatMap(({ id: one }, i) => {
+    questions.flatMap(({ id }, i) => {
       const path = `sections[${s}].questions[${i}]`;
-      if (!known.has(one))
+      if (!known.has(id))
         return [{ path, message: 'This question is not in your Vault, nor shared with you for use.' }];
-      return ids.indexOf(one) < n++ ? [{ path, message: 'This question stands in the set twice.' }] : [];
+      return ids.indexOf(id) < n++ ? [{ path, message: 'This question stands in the set twice.' }] : [];
     }),
   );
   problems.push(...(await sourceProblems(as, sources)));

@@ -14,10 +14,10 @@ export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<W
     for (const entry of section.questions) {
       // Other requests run in between.
       await new Promise((resolve) => setImmediate(resolve));
-      const one = await openWith(as, entry.id, 'use');
-      if (!one.ok) return one;
-      questions.push(one.value.question);
-      points.push(pointsOf(section, { max: one.value.question.marks.max, points: entry.points }));
+      const result = await openWith(as, entry.id, 'use');
+      if (!result.ok) return result;
+      questions.push(result.value.question);
+      points.push(pointsOf(section, { max: result.value.question.marks.max, points: entry.points }));
     }
   const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({
     title,

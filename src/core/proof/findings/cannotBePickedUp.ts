@@ -54,7 +54,7 @@ function uncovered(model: QuestionModel, { corners, box }: Body, over: readonly 
         x > width ||
         y > height ||
         !inPolygon(corners, x, y, 0) ||
-        over.some((one) => inPolygon(one.corners, x, y, 0))
+        over.some((body) => inPolygon(body.corners, x, y, 0))
       )
         continue;
       area += CELL * CELL;

@@ -257,10 +257,10 @@ it('there is a case for every finding', () => expect(Object.keys(CASES).sort()).
 
 describe.each(FINDING_CODES)('%s', (code) => {
   it.each(CASES[code])('is found, and not in a neighbour of it (%#)', (provokes, not) => {
-    const [hit] = found(provokes).filter((one) => one.code === code);
+    const [hit] = found(provokes).filter((match) => match.code === code);
     expect(hit?.message).toMatch(/^[A-Z"“].*\.$/s);
     expect(hit?.mend).toMatch(/^[A-Z].*\.$/s);
-    expect(found(not).filter((one) => one.code === code)).toEqual([]);
+    expect(found(not).filter((match) => match.code === code)).toEqual([]);
   });
 });
 
@@ -277,7 +277,7 @@ const NO_MEND: readonly FindingCode[] = [
 describe.each(FINDING_CODES.filter((code) => !NO_MEND.includes(code)))('the mend of %s', (code) => {
   it.each(CASES[code])('mends it in one step (%#)', (provokes) => {
     const question = seeds(provokes);
-    const [hit] = found(provokes).filter((one) => one.code === code);
+    const [hit] = found(provokes).filter((match) => match.code === code);
     if (!hit) throw new Error('not found');
     const mend = mendOf(question, hit);
     // A start order without a tray is the author's to change: which homes are meant?
@@ -288,7 +288,7 @@ describe.each(FINDING_CODES.filter((code) => !NO_MEND.includes(code)))('the mend
     expect(parsed.ok ? [] : parsed.problems).toEqual([]);
     expect(
       prove(questionModel(after), 1000, clock).findings.filter(
-        (one) => one.code === code && one.where.join() === hit.where.join(),
+        (finding) => finding.code === code && finding.where.join() === hit.where.join(),
       ),
     ).toEqual([]);
   });

@@ -6,7 +6,9 @@ import type { FindingRule } from './finding';
  * family they take other words anyway.
  */
 export const gapWidthsDiffer: FindingRule = ({ model: { question } }) => {
-  const inText = new Set<string>(question.fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : [])));
+  const inText = new Set<string>(
+    question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : [])),
+  );
   const byFamily = new Map<string | null, typeof question.zones>();
   for (const zone of question.zones)
     if (inText.has(zone.id)) byFamily.set(zone.family, [...(byFamily.get(zone.family) ?? []), zone]);

@@ -7,7 +7,7 @@ export const neverWins: FindingRule = ({ model, reachable }) =>
   model.entries.flatMap((entry) => {
     if (isTrap(entry)) return [];
     const found = couldBelong(model, entry).map((item) => reachable(item, entry.zone));
-    const lost = found.find((one) => one.can === 'loses');
+    const lost = found.find((match) => match.can === 'loses');
     if (lost?.can !== 'loses' || found.some(({ can }) => can === 'wins')) return [];
     return [
       {

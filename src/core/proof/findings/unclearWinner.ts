@@ -20,8 +20,8 @@ export const unclearWinner: FindingRule = ({ model }) => {
       if (!a || !b || !meet(a.box, b.box)) return [];
       const item = keyedToEither(model, i, j);
       if (item === undefined) return [];
-      const [one, other] = [cornersOf(a), cornersOf(b)];
-      const share = sharedArea(one, other) / Math.min(Math.abs(signedArea(one)), Math.abs(signedArea(other)));
+      const [corners, other] = [cornersOf(a), cornersOf(b)];
+      const share = sharedArea(corners, other) / Math.min(Math.abs(signedArea(corners)), Math.abs(signedArea(other)));
       if (share <= MAX_SHARED) return [];
       return [
         {

@@ -77,8 +77,8 @@ function scoredZone(shares: Shares, entry: EntryModel, e: number, outcomes: Outc
   );
   const at = new Map<string, number>();
   const scores: number[] = [];
-  for (const one of found)
-    for (const { score } of one)
+  for (const match of found)
+    for (const { score } of match)
       if (!at.has(sumName(score))) {
         at.set(sumName(score), scores.length);
         scores.push(score);

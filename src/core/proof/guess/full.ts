@@ -40,7 +40,7 @@ export function fullMarkWays(setting: Setting, budget: Budget, mostStates = MAX_
   );
 
   const classes = inOrder(forced.classes);
-  const lastOf = entries.map((_, e) => classes.findLastIndex((one) => one.entries.includes(e)));
+  const lastOf = entries.map((_, e) => classes.findLastIndex((candidate) => candidate.entries.includes(e)));
   const counted = entries.map(({ sequence }) => !sequence);
   let states = new Map<string, State>();
   const start: State = { held: entries.map(() => 0), sums: entries.map(() => 0), left: counts.map(() => 0), ways: 1n };

@@ -71,7 +71,9 @@ export function outcomesOf(setting: Setting, wrongCosts: number, budget: Budget)
     if (r === 0) return [{ score: -costs, ways: factorial(k) }];
     const { sequenceRule } = setting.model.question.marks;
     const there = entry.order.map((item) =>
-      classes.some((one, i) => (taken[i] as number) > 0 && one.item === item && one.entries.includes(e)),
+      classes.some(
+        (candidate, i) => (taken[i] as number) > 0 && candidate.item === item && candidate.entries.includes(e),
+      ),
     );
     const present = {
       k,

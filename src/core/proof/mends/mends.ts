@@ -33,7 +33,7 @@ const mend = (words: string, step: Step): Mend | null => (step.length > 0 ? { wo
 const rules: { readonly [Code in FindingCode]?: MendRule } = {
   needMoreThanExist: (at) => {
     const zone = zoneIn(at);
-    const entry = at.question.key.find((one) => one.zone === zone?.id);
+    const entry = at.question.key.find((entry) => entry.zone === zone?.id);
     if (!zone || !entry) return null;
     const exist = (entry.belongs ?? []).reduce(
       (sum, id) => sum + Number(at.question.items.find((item) => item.id === id)?.copies ?? 0),
@@ -97,7 +97,7 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
       : mend('Let each try cost a tenth', setQuestion(question, 'marks', { ...question.marks, tryCosts: 0.1 })),
   labelDoesNotFit: roomForWords,
   contrastLow: ({ question, where }) => {
-    const id = where.find((one) => Object.hasOwn(question.looks, one));
+    const id = where.find((candidate) => Object.hasOwn(question.looks, candidate));
     const look = id === undefined ? undefined : question.looks[id];
     if (id === undefined || !look) return null;
     const names = new Set(['rest', ...Object.keys(look.states)]);
@@ -119,7 +119,7 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
     );
   },
   noDescription: ({ question, where }) => {
-    const id = where.find((one) => Object.hasOwn(question.media, one));
+    const id = where.find((candidate) => Object.hasOwn(question.media, candidate));
     const medium = id === undefined ? undefined : question.media[id];
     return id !== undefined && medium
       ? mend('Mark it as decorative', setMedium(question, id, { ...medium, decorative: true }))
@@ -140,7 +140,7 @@ function uncovered(at: At, id: string | undefined, both: readonly string[]): Men
   const step = reorder(at.question, new Set([refTo('zone', id)]), 'front');
   const covered = findings(questionModel(applyAll(at.question, step))).some(
     ({ code, where }) =>
-      (code === 'neverWins' || code === 'keyedButTurnedAway') && both.some((one) => where.includes(one)),
+      (code === 'neverWins' || code === 'keyedButTurnedAway') && both.some((candidate) => where.includes(candidate)),
   );
   return covered ? apart({ ...at, where: both }) : mend('Put it in front', step);
 }
@@ -162,8 +162,8 @@ const LATTICE = 8;
 
 /** The place nearest to where it is that is wholly on the scene and that no other item lies on. */
 function intoTheOpen(question: Question, ref: Ref): Step {
-  const all = frames(question).filter((one) => one.ref.startsWith('item:'));
-  const mine = all.find((one) => one.ref === ref)?.frame;
+  const all = frames(question).filter((frame) => frame.ref.startsWith('item:'));
+  const mine = all.find((candidate) => candidate.ref === ref)?.frame;
   if (!mine) return [];
   const others = all.flatMap((one) => (one.ref === ref ? [] : [one.frame]));
   const { width, height } = question.scene;
@@ -177,7 +177,7 @@ function intoTheOpen(question: Question, ref: Ref): Step {
 }
 
 function ontoScene(question: Question, ref: Ref): Step {
-  const found = frames(question).find((one) => one.ref === ref);
+  const found = frames(question).find((frame) => frame.ref === ref);
   if (!found) return [];
   const { frame } = found;
   const { width, height } = question.scene;

@@ -99,8 +99,8 @@ export function solveUpright(puzzle: Puzzle, budget: Budget): Answer | null {
   const circle = answer && circleIn(puzzle, answer);
   if (!circle) return answer;
   for (const { entry, item } of circle) {
-    const without = puzzle.entries.map((one, e) =>
-      e === entry ? { ...one, items: one.items.filter((other) => other !== item) } : one,
+    const without = puzzle.entries.map((puzzleEntry, e) =>
+      e === entry ? { ...puzzleEntry, items: puzzleEntry.items.filter((other) => other !== item) } : puzzleEntry,
     );
     const found = solveUpright({ ...puzzle, entries: without }, budget);
     if (found) return found;

@@ -19,7 +19,7 @@ function wantsOf(entry: KeyEntry | undefined): Wants {
 /** How many of what belongs a zone needs, by number, by value or in order. */
 export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
   const question = store((s) => s.question);
-  const entry = question.key.find((one) => one.zone === zone.id);
+  const entry = question.key.find((entry) => entry.zone === zone.id);
   const wants = wantsOf(entry);
   const act = store.getState().do;
   const set = (change: Partial<Omit<KeyEntry, 'zone'>>) => act(setEntry(store.getState().question, zone.id, change));

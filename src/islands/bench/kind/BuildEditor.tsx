@@ -51,7 +51,7 @@ function Cutting({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
   const tool = store((s) => s.tool);
-  const pictures = question.fixtures.filter((one): one is PictureFixture => one.type === 'picture');
+  const pictures = question.fixtures.filter((fixture): fixture is PictureFixture => fixture.type === 'picture');
   const picture = pictures.find(({ id }) => selection.has(refTo('fixture', id))) ?? pictures[0];
   const [rows, setRows] = useState('2');
   const [columns, setColumns] = useState('3');

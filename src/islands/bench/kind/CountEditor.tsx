@@ -60,7 +60,7 @@ export function CountEditor({ store }: { store: BenchStore }) {
 
 function Container({ store, zone, label }: { store: BenchStore; zone: ZoneId; label: string }) {
   const question = store((s) => s.question);
-  const entry = question.key.find((one) => one.zone === zone);
+  const entry = question.key.find((entry) => entry.zone === zone);
   const items: ItemId[] =
     entry?.belongs && entry.belongs.length > 0 ? entry.belongs : question.items.slice(0, 1).map(({ id }) => id);
   const hasValues = question.items.some(({ value }) => value !== null);
@@ -75,7 +75,7 @@ function Container({ store, zone, label }: { store: BenchStore; zone: ZoneId; la
     become(
       store,
       (now) => {
-        const { need, sum } = now.key.find((one) => one.zone === zone) ?? { need: null, sum: null };
+        const { need, sum } = now.key.find((entry) => entry.zone === zone) ?? { need: null, sum: null };
         const n = numbers.n ?? (need && 'n' in need ? need.n : 1);
         const min = numbers.min ?? (need?.rule === 'between' ? need.min : n);
         const max = Math.max(min, numbers.max ?? (need?.rule === 'between' ? need.max : n));

@@ -38,7 +38,7 @@ function FromStock({ onTake }: { onTake: (text: string, pictures: readonly WordP
   const all = lists.data?.ok ? lists.data.value : [];
   if (all.length === 0) return null;
   const take = (id: string, count: string, draw: number) => {
-    const list = all.find((one) => one.id === id);
+    const list = all.find((candidate) => candidate.id === id);
     if (!list) return;
     const n = Number(count);
     const rows =

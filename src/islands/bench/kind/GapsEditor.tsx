@@ -348,7 +348,7 @@ function Spellings({ store, zone }: { store: BenchStore; zone: Zone }) {
   const set = (next: Partial<NonNullable<Zone['typed']>>) =>
     store.getState().do(setZone(store.getState().question, zone.id, 'typed', { ...typed, ...next }));
   const read = tried.trim() === '' ? null : readTyped(question, zone.id, tried);
-  const entry: KeyEntry | undefined = question.key.find((one) => one.zone === zone.id);
+  const entry: KeyEntry | undefined = question.key.find((entry) => entry.zone === zone.id);
   const right = read !== null && read !== undefined && entry?.belongs?.includes(read as never);
   return (
     <fieldset className="border border-rule px-3 py-2 mt-2">

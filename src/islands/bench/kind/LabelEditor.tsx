@@ -19,7 +19,7 @@ export function LabelEditor({ store }: { store: BenchStore }) {
   const selection = store((s) => s.selection);
   const tool = store((s) => s.tool);
   const zones = question.zones.filter(({ id }) => selection.has(refTo('zone', id)));
-  const picture = question.fixtures.find((one): one is PictureFixture => one.type === 'picture');
+  const picture = question.fixtures.find((fixture): fixture is PictureFixture => fixture.type === 'picture');
   const cover = async () => {
     if (!picture) return;
     const shapes: ShapeFixture[] = [];

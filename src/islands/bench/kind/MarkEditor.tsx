@@ -153,7 +153,9 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                   label={`Name of place ${i + 1}`}
                   className="input input-sm grow min-w-0"
                   value={place.label}
-                  onTyped={(words) => setPlaces(places.map((one, j) => (i === j ? { ...one, label: words } : one)))}
+                  onTyped={(words) =>
+                    setPlaces(places.map((place, j) => (i === j ? { ...place, label: words } : place)))
+                  }
                 />
                 {(['x', 'y'] as const).map((axis) => (
                   <Typed
@@ -165,7 +167,7 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                       words.trim() !== '' && Number.isFinite(Number(words)) ? null : 'A number is needed'
                     }
                     onTyped={(words) =>
-                      setPlaces(places.map((one, j) => (i === j ? { ...one, [axis]: Number(words) } : one)))
+                      setPlaces(places.map((place, j) => (i === j ? { ...place, [axis]: Number(words) } : place)))
                     }
                   />
                 ))}
@@ -202,7 +204,9 @@ export function MarkEditor({ store }: { store: BenchStore }) {
                 onClick={() =>
                   setPlaces([
                     ...places,
-                    ...placesOfSpots(hidden).filter(({ x, y }) => !places.some((one) => one.x === x && one.y === y)),
+                    ...placesOfSpots(hidden).filter(
+                      ({ x, y }) => !places.some((place) => place.x === x && place.y === y),
+                    ),
                   ])
                 }
               >

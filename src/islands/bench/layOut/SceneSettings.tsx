@@ -14,7 +14,7 @@ export function SceneSettings({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const { scene, tray, kind } = question;
   const act = store.getState().do;
-  const kinds = KINDS.filter((one) => ON_SCENE.includes(one) || one === kind);
+  const kinds = KINDS.filter((candidate) => ON_SCENE.includes(candidate) || candidate === kind);
   const side = (to: Tray['side'] | 'none') => {
     if (to !== 'none') return act(setQuestion(question, 'tray', { ...(tray ?? TRAY), side: to }));
     // Without a tray every item has a home of its own: where it stands now.
@@ -36,10 +36,10 @@ export function SceneSettings({ store }: { store: BenchStore }) {
           value={kind}
           onChange={(event) => act(setQuestion(question, 'kind', event.target.value as Kind))}
         >
-          {kinds.map((one) => (
-            <option key={one} value={one}>
-              {one[0]?.toUpperCase()}
-              {one.slice(1)}
+          {kinds.map((kind) => (
+            <option key={kind} value={kind}>
+              {kind[0]?.toUpperCase()}
+              {kind.slice(1)}
             </option>
           ))}
         </select>

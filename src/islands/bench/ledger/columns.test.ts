@@ -3,7 +3,7 @@ import { seeds } from '../../../../tests/support/seeds';
 import { applyAll, type Ref } from '../../../core';
 import { COLUMNS, type LedgerColumn, rowsAsText, takeCells } from './columns';
 
-const column = (id: string) => COLUMNS.find((one) => one.id === id) as LedgerColumn;
+const column = (id: string) => COLUMNS.find((ledgerColumn) => ledgerColumn.id === id) as LedgerColumn;
 const cell = (ref: Ref, id: string, text: string) => ({ ref, column: column(id), text });
 
 describe('cells of the Ledger', () => {

@@ -44,7 +44,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const kept = useQuery({ queryKey: ['media'], queryFn: () => ask('GET /api/media') });
   const mine = Object.entries(question.media).filter(([, medium]) => medium.kind === kind);
   const others = (kept.data ?? []).filter(
-    (one) => one.kind === kind && !mine.some(([, { hash }]) => hash === one.hash),
+    (candidate) => candidate.kind === kind && !mine.some(([, { hash }]) => hash === candidate.hash),
   );
   const take = async (files: readonly File[]) => {
     const file = files[0];

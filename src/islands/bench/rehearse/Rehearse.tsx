@@ -35,7 +35,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
   const play = useMemo<{ rehearsal: Rehearsal; player: PlayerStore }>(() => {
     const made = rehearsal(question, `rehearsal ${run}`, () => model.current);
     const touch = (moves: readonly SentMove[]) => {
-      const moved = moves.findLast((one) => one.kind === 'drop' || one.kind === 'put');
+      const moved = moves.findLast((move) => move.kind === 'drop' || move.kind === 'put');
       const id = moved && 'item' in moved ? made.names.itemId.get(moved.item) : undefined;
       if (id !== undefined) setTouched(refTo('item', id));
     };

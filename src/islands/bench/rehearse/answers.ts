@@ -51,7 +51,7 @@ function boardFor(
   seed: number,
 ): Board | null {
   if (fill === 'random') return guessed(model, seed);
-  const typical = typicalAnswers(model, full).find((one) => one.typical === fill);
+  const typical = typicalAnswers(model, full).find((typicalAnswer) => typicalAnswer.typical === fill);
   if (typical) return typical.board;
   const first = model.zones[0];
   return fill === 'allInOneZone' && first ? allIn(model, first.id) : null;

@@ -74,7 +74,7 @@ function blockFromEditor(node: JSONContent): Block[] {
 }
 
 function runFromEditor(node: JSONContent): Run[] {
-  const mark = (type: string) => node.marks?.find((one) => one.type === type);
+  const mark = (type: string) => node.marks?.find((mark) => mark.type === type);
   const style = {
     ...(mark('bold') ? { strong: true } : {}),
     ...(mark('italic') ? { em: true } : {}),

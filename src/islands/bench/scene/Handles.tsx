@@ -54,7 +54,7 @@ export function Handles({ store, stage, scale, ref }: Props) {
   useLayoutEffect(() => {
     const veiled = new Set<string>(question.bench.veiled);
     setTargets(
-      tool === 'select' ? refs.flatMap((one) => (veiled.has(one) ? [] : (elementOf(stage.current, one) ?? []))) : [],
+      tool === 'select' ? refs.flatMap((ref) => (veiled.has(ref) ? [] : (elementOf(stage.current, ref) ?? []))) : [],
     );
   }, [refs, stage, question, tool]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the handles follow whatever moves their target

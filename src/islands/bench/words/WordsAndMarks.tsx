@@ -182,7 +182,7 @@ function Hints({ store }: { store: BenchStore }) {
             label={`Hint ${i + 1}`}
             value={hint}
             onChange={(say) =>
-              set(hints.map((one, j) => (i === j ? (say ?? { text: null, picture: null, sound: null }) : one)))
+              set(hints.map((hint, j) => (i === j ? (say ?? { text: null, picture: null, sound: null }) : hint)))
             }
           />
         </div>

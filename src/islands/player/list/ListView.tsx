@@ -22,7 +22,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
   const { question } = view;
   const { board, shown, locked } = useDisplayed(store);
   const { make, put } = useMoving(store, say);
-  const byCopy = useMemo(() => new Map(shown.map((one) => [one.copy, one])), [shown]);
+  const byCopy = useMemo(() => new Map(shown.map((shown) => [shown.copy, shown])), [shown]);
 
   // The focus follows what was moved.
   const moved = useRef<Copy | null>(null);
@@ -37,18 +37,18 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
     put(copy, zone, at);
   };
 
-  const row = (one: Shown, beside: readonly Way[]) => {
-    const item = question.items[one.item] as LearnerQuestion['items'][number];
-    const name = itemName(state, one.item);
-    const places = placesFor(state, one.copy).filter((zone) => zone !== one.zone);
+  const row = (shown: Shown, beside: readonly Way[]) => {
+    const item = question.items[shown.item] as LearnerQuestion['items'][number];
+    const name = itemName(state, shown.item);
+    const places = placesFor(state, shown.copy).filter((zone) => zone !== shown.zone);
     const ways: Way[] = [
       ...question.places.map(({ label, x, y }) => ({
         name: label,
         go: () => {
-          moved.current = one.copy;
-          make(one.copy, {
+          moved.current = shown.copy;
+          make(shown.copy, {
             kind: 'drop',
-            ...nameOf(model, one.copy),
+            ...nameOf(model, shown.copy),
             x: x - item.size.w / 2,
             y: y - item.size.h / 2,
             px: x,
@@ -56,26 +56,28 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
           });
         },
       })),
-      ...places.map((zone) => ({ name: zoneName(state, zone), go: () => go(one.copy, zone) })),
-      ...(one.home ? [] : [{ name: 'Back to the others', go: () => go(one.copy, null) }]),
+      ...places.map((zone) => ({ name: zoneName(state, zone), go: () => go(shown.copy, zone) })),
+      ...(shown.home ? [] : [{ name: 'Back to the others', go: () => go(shown.copy, null) }]),
       ...beside,
     ];
     return (
       <Entry
-        key={one.copy}
+        key={shown.copy}
         store={store}
-        one={one}
+        one={shown}
         item={item}
         name={name}
         menu={
           item.stays ? (
-            <Pick store={store} one={one} name={name} locked={locked} onPut={go} />
+            <Pick store={store} one={shown} name={name} locked={locked} onPut={go} />
           ) : (
             <MoveMenu
-              copy={one.copy}
+              copy={shown.copy}
               name={name}
               ways={ways}
-              disabled={locked || (one.zone !== null && !item.again) || stateOf(state.states, one.copy) === 'putAway'}
+              disabled={
+                locked || (shown.zone !== null && !item.again) || stateOf(state.states, shown.copy) === 'putAway'
+              }
             />
           )
         }
@@ -92,7 +94,9 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
       ...(at < held.length - 1 ? [{ name: 'Later here', go: () => go(copy, zone, at + 1) }] : []),
     ];
   };
-  const waiting = shown.filter((one) => one.zone === null && !one.beneath && !isOnlyChosen(model, question, one.item));
+  const waiting = shown.filter(
+    (shown) => shown.zone === null && !shown.beneath && !isOnlyChosen(model, question, shown.item),
+  );
   return (
     <div className="as-a-list" data-told={state.told !== null || undefined}>
       <h2 id="list-heading" tabIndex={-1} className="sr-only">
@@ -149,7 +153,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
         {waiting.length === 0 ? (
           <p className="text-mute">Everything is placed</p>
         ) : (
-          <ul>{waiting.map((one) => row(one, []))}</ul>
+          <ul>{waiting.map((shown) => row(shown, []))}</ul>
         )}
       </section>
     </div>
@@ -159,7 +163,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
 /** Picks what stays in its place, or takes it out again. */
 function Pick({
   store,
-  one,
+  one: shown,
   name,
   locked,
   onPut,
@@ -173,14 +177,14 @@ function Pick({
   return (
     <button
       type="button"
-      id={`move-${one.copy}`}
+      id={`move-${shown.copy}`}
       className="btn btn-edge btn-sm"
-      aria-pressed={one.zone !== null}
+      aria-pressed={shown.zone !== null}
       aria-label={`Pick ${name}`}
       disabled={locked}
-      onClick={() => onPut(one.copy, nextPick(store.getState(), one.copy, one.zone))}
+      onClick={() => onPut(shown.copy, nextPick(store.getState(), shown.copy, shown.zone))}
     >
-      {one.zone === null ? 'Pick' : 'Picked'}
+      {shown.zone === null ? 'Pick' : 'Picked'}
     </button>
   );
 }
@@ -193,13 +197,13 @@ interface EntryProps {
   menu: React.ReactNode;
 }
 
-function Entry({ store, one, item, name, menu }: EntryProps) {
+function Entry({ store, one: shown, item, name, menu }: EntryProps) {
   const state = store();
-  const verdict = state.showsModel ? 'none' : (state.verdicts.get(one.copy) ?? 'none');
-  const waits = state.waiting.has(one.copy) && !state.showsModel;
+  const verdict = state.showsModel ? 'none' : (state.verdicts.get(shown.copy) ?? 'none');
+  const waits = state.waiting.has(shown.copy) && !state.showsModel;
   const said = state.showsModel
     ? undefined
-    : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === one.copy);
+    : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === shown.copy);
   const { text = null, picture = null, sound = null } = item.content ?? {};
   const heard = useMediaSource()(sound ?? '');
   return (
@@ -211,11 +215,11 @@ function Entry({ store, one, item, name, menu }: EntryProps) {
           </span>
         )}
         <span className="font-semibold">{text ? <RichText rich={text} /> : item.label || (picture ? '' : name)}</span>
-        {one.heap === null && <span className="text-mute"> as many as you like</span>}
-        {one.heap !== null && one.heap > 1 && <span className="text-mute figures"> {one.heap} left</span>}
+        {shown.heap === null && <span className="text-mute"> as many as you like</span>}
+        {shown.heap !== null && shown.heap > 1 && <span className="text-mute figures"> {shown.heap} left</span>}
         {verdict !== 'none' && <span className={`list-verdict list-${verdict}`}>{verdict}</span>}
         {waits && <span className="text-mute"> waits to be judged</span>}
-        {one.zone === null && !one.home && !waits && <span className="text-mute"> lies loose</span>}
+        {shown.zone === null && !shown.home && !waits && <span className="text-mute"> lies loose</span>}
         {heard && (
           // biome-ignore lint/a11y/useMediaCaption: its description is its name
           <audio

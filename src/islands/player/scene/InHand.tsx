@@ -27,13 +27,13 @@ export interface Carried {
 
 export function carriedWith(model: SceneModel, board: Board, copy: Copy): Carried[] {
   const base = standsAt(model, board, copy);
-  const gather = (one: Copy): Copy[] => [
-    one,
-    ...(model.items[itemOf(one)]?.carries ?? []).flatMap((zone) => (board.zones[zone] ?? []).flatMap(gather)),
+  const gather = (copy: Copy): Copy[] => [
+    copy,
+    ...(model.items[itemOf(copy)]?.carries ?? []).flatMap((zone) => (board.zones[zone] ?? []).flatMap(gather)),
   ];
-  return gather(copy).map((one) => {
-    const at = standsAt(model, board, one);
-    return { copy: one, at: { x: at.x - base.x, y: at.y - base.y } };
+  return gather(copy).map((copy) => {
+    const at = standsAt(model, board, copy);
+    return { copy: copy, at: { x: at.x - base.x, y: at.y - base.y } };
   });
 }
 

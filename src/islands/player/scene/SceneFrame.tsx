@@ -77,7 +77,7 @@ export function SceneFrame({
     stage,
     scale,
     onMove: (copy, move) => {
-      const carried = carriedWith(model, store.getState().board, copy).map((one) => one.copy);
+      const carried = carriedWith(model, store.getState().board, copy).map((carried) => carried.copy);
       // Between dock and scene there is no path to animate.
       if (make(copy, move) && move.kind === 'drop' && !docked) store.getState().comeToRest(carried, move);
     },
@@ -156,17 +156,17 @@ export function SceneFrame({
       : null;
   };
 
-  const drawn = (one: Shown, where: 'stage' | 'dock' | 'slot') => {
+  const drawn = (shown: Shown, where: 'stage' | 'dock' | 'slot') => {
     const inDock = where === 'dock';
     const onStage = where === 'stage';
-    const item = question.items[one.item] as LearnerQuestion['items'][number];
-    if (one.beneath)
+    const item = question.items[shown.item] as LearnerQuestion['items'][number];
+    if (shown.beneath)
       return (
         <div
-          key={one.copy}
+          key={shown.copy}
           className={`tag beneath ${inDock ? 'beneath-docked' : ''}`}
           style={{
-            ...(inDock ? {} : px({ ...one.at, ...item.size }, scale)),
+            ...(inDock ? {} : px({ ...shown.at, ...item.size }, scale)),
             width: item.size.w * scale,
             height: item.size.h * scale,
           }}
@@ -177,21 +177,21 @@ export function SceneFrame({
       );
     return (
       <MovableItem
-        key={one.copy}
+        key={shown.copy}
         store={store}
-        copy={one.copy}
+        copy={shown.copy}
         item={item}
         look={item.look === null ? undefined : question.looks[item.look]}
-        left={onStage ? one.at.x * scale : null}
-        top={onStage ? one.at.y * scale : null}
+        left={onStage ? shown.at.x * scale : null}
+        top={onStage ? shown.at.y * scale : null}
         scale={scale}
-        heap={one.heap}
-        spoken={spokenOf(store.getState(), one)}
-        locked={locked || isSettledForGood(question, one.copy, one.zone)}
-        away={away.has(one.copy)}
-        inHand={hand[0]?.copy === one.copy}
+        heap={shown.heap}
+        spoken={spokenOf(store.getState(), shown)}
+        locked={locked || isSettledForGood(question, shown.copy, shown.zone)}
+        away={away.has(shown.copy)}
+        inHand={hand[0]?.copy === shown.copy}
         inSlot={where === 'slot'}
-        picked={item.stays ? one.zone !== null : null}
+        picked={item.stays ? shown.zone !== null : null}
         onPress={press}
       />
     );
@@ -245,22 +245,24 @@ export function SceneFrame({
     />
   );
   const out = shown.filter(
-    (one) =>
-      !hidden.has(one.copy) && !isOnlyChosen(model, question, one.item) && !(one.zone !== null && slots.has(one.zone)),
+    (shown) =>
+      !hidden.has(shown.copy) &&
+      !isOnlyChosen(model, question, shown.item) &&
+      !(shown.zone !== null && slots.has(shown.zone)),
   );
-  const isDocked = (one: Shown) => (flows ? one.zone === null : isInDock(one));
-  const onStage = out.filter((one) => (flows ? false : !isDocked(one)));
+  const isDocked = (shown: Shown) => (flows ? shown.zone === null : isInDock(shown));
+  const onStage = out.filter((shown) => (flows ? false : !isDocked(shown)));
   const stageParts = (
     <>
       {fixtures(false)}
       {question.zones.map((zone, i) => (zone.ridesOn === null && zone.shape.type !== 'slot' ? zonePart(i) : null))}
       {fixtures(true)}
       {putBack && band && !docked && <div style={{ position: 'absolute', ...px(band, scale) }}>{putBack}</div>}
-      {onStage.map((one) => [
-        drawn(one, 'stage'),
-        ...(one.beneath || hand.some(({ copy }) => copy === one.copy)
+      {onStage.map((shown) => [
+        drawn(shown, 'stage'),
+        ...(shown.beneath || hand.some(({ copy }) => copy === shown.copy)
           ? []
-          : (model.items[one.item]?.carries ?? []).map(zonePart)),
+          : (model.items[shown.item]?.carries ?? []).map(zonePart)),
       ])}
       <Bubble store={store} boxOf={boxOf} width={crop.w * scale} height={crop.h * scale} />
     </>
@@ -317,7 +319,7 @@ export function SceneFrame({
           {docked && (band || flows) && out.some(isDocked) && (
             <section className="docked-tray" aria-label="Items to place" style={{ '--scale': scale } as CSSProperties}>
               {putBack}
-              {out.filter(isDocked).map((one) => drawn(one, 'dock'))}
+              {out.filter(isDocked).map((shown) => drawn(shown, 'dock'))}
             </section>
           )}
         </div>

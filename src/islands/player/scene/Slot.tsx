@@ -72,7 +72,7 @@ export function TypedPart({ store, index, locked, style }: PartProps) {
   const kept = store((s) => s.board.texts.get(index) ?? '');
   const zone = store((s) => s.view.question.zones[index]);
   const verdict = store((s) =>
-    s.showsModel ? 'none' : (s.told?.typed.find((one) => one.zone === zone?.id)?.verdict ?? 'none'),
+    s.showsModel ? 'none' : (s.told?.typed.find((candidate) => candidate.zone === zone?.id)?.verdict ?? 'none'),
   );
   const [draft, setDraft] = useState<string | null>(null);
   const keep = () => {

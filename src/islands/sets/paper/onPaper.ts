@@ -37,7 +37,7 @@ function isChosenOnly({ zones }: Question, { family }: Question['items'][number]
  * its place.
  */
 export function zoneNames({ fixtures, zones }: Question): Map<string, string> {
-  const gaps = fixtures.flatMap((one) => (one.type === 'text' ? slotsIn(one.text) : []));
+  const gaps = fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : []));
   const numbers = new Map(gaps.map((id, i) => [id as string, `(${i + 1})`]));
   return new Map(zones.map((zone, i) => [zone.id, numbers.get(zone.id) ?? (zone.label || `No. ${i + 1}`)]));
 }

@@ -343,8 +343,8 @@ describe('a correction', () => {
     const sittings = await app.db.select().from(sitting).where(eq(sitting.releaseId, releaseId));
     expect(sittings).toHaveLength(12);
     let checked = 0;
-    for (const { id, edition: of } of sittings) {
-      expect(of).toBe(2);
+    for (const { id, edition } of sittings) {
+      expect(edition).toBe(2);
       const moves = await app.db.select().from(move).where(eq(move.sittingId, id)).orderBy(asc(move.n));
       const kept = await app.db.select().from(standing).where(eq(standing.sittingId, id));
       for (const [at, model] of models.entries()) {

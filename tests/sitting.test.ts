@@ -77,7 +77,7 @@ describe('what a learner is told', () => {
     expect(told).toMatchObject({
       try: { number: 1, fullMarks: false, mark: { mark: 1, max: 3 }, words: say('Nearly.') },
     });
-    expect(told?.says.map(({ of, said }) => [of !== null, said.text?.blocks])).toEqual([
+    expect(told?.says.map(({ of: namedCopy, said }) => [namedCopy !== null, said.text?.blocks])).toEqual([
       [false, say('Dry ones.').text.blocks],
       [true, say('Not a seed.').text.blocks],
     ]);
@@ -416,11 +416,11 @@ describe('media of a sitting', () => {
     const bytes = await sharp({ create: { width: 1600, height: 900, channels: 3, background: '#8a5c0d' } })
       .png()
       .toBuffer();
-    const kept = must(
+    const storedMedium = must(
       await storeMedium(odile, { name: 'plan.png', claimed: 'image/png', bytes, room: { width: 960, height: 540 } }),
     );
     const releaseId = await question({
-      media: { plan: { hash: kept.hash, kind: 'picture', decorative: true } },
+      media: { plan: { hash: storedMedium.hash, kind: 'picture', decorative: true } },
       fixtures: [{ type: 'picture', id: 'f', x: 0, y: 0, w: 40, h: 40, media: 'plan' }],
     });
     const as = await someone();

@@ -93,8 +93,8 @@ export function applyMove(model: QuestionModel, standing: Standing, move: Move):
 
 function applyPlacement(model: QuestionModel, standing: Standing, move: Placement | TypedAnswer): MoveResult {
   const { board } = standing;
-  const kept = isTyped(move) ? null : mayMove(model, board, move);
-  if (kept) return kept;
+  const moveResult = isTyped(move) ? null : mayMove(model, board, move);
+  if (moveResult) return moveResult;
   const outcome = placeByKey(model, board, move);
   if (outcome.to === 'refused') return refused(outcome.path, outcome.message);
   const next = { ...standing, turnedAway: standing.turnedAway + (outcome.to === 'turnedAway' ? 1 : 0) };

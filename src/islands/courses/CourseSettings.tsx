@@ -147,9 +147,9 @@ function CoTeachers({ course, told }: Told) {
     username: '',
   });
   const set = async (of: string, teaches: boolean) => {
-    const kept = await api('PUT /api/courses/{id}/teachers', { id, body: { username: of, teaches } });
-    if (!kept.ok) return teaches ? refused(kept.error) : void told(kept);
-    queries.setQueryData(['teachers'], kept.value);
+    const answer = await api('PUT /api/courses/{id}/teachers', { id, body: { username: of, teaches } });
+    if (!answer.ok) return teaches ? refused(answer.error) : void told(answer);
+    queries.setQueryData(['teachers'], answer.value);
     if (teaches) reset();
   };
   return (

@@ -71,12 +71,12 @@ function Learners({ course }: { course: Course }) {
           })),
         },
     );
-    const kept = await api('PUT /api/courses/{id}/groups/{group}', {
+    const answer = await api('PUT /api/courses/{id}/groups/{group}', {
       id: course.id,
       group: group.id,
       body: { learnerId: learner.id, isIn: is },
     });
-    if (!kept.ok) toast.error(`${kept.error.message}. ${kept.error.nextStep}`);
+    if (!answer.ok) toast.error(`${answer.error.message}. ${answer.error.nextStep}`);
     await again();
   };
   const removeLearner = async (learner: Learner) => {

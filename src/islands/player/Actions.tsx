@@ -103,7 +103,7 @@ export function Words({ store }: { store: PlayerStore }) {
     })),
   );
   const outcome = told?.try ?? null;
-  const zones = told?.says.filter(({ of }) => of === null) ?? [];
+  const zones = told?.says.filter(({ of: namedCopy }) => namedCopy === null) ?? [];
   return (
     <div className="mt-3 min-h-14 grid gap-2">
       <div role="status" className="grid gap-2">

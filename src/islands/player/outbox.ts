@@ -18,8 +18,8 @@ const place = ({ sitting, question }: Of) => `vault-drop.outbox.${sitting}.${que
 
 export function readOutbox(of: Of): Outbox | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(place(of)) ?? 'null') as Outbox | null;
-    return kept && Array.isArray(kept.moves) && kept.moves.length > 0 ? kept : null;
+    const outbox = JSON.parse(localStorage.getItem(place(of)) ?? 'null') as Outbox | null;
+    return outbox && Array.isArray(outbox.moves) && outbox.moves.length > 0 ? outbox : null;
   } catch {
     return null;
   }

@@ -41,7 +41,7 @@ export function spokenOf(state: PlayerState, { copy, item, zone, home, heap }: S
   const verdict = state.showsModel ? '' : VERDICTS[state.verdicts.get(copy) ?? 'none'];
   const said = state.showsModel
     ? undefined
-    : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === copy);
+    : state.told?.says.find(({ of: namedCopy }) => namedCopy && copyNamed(state.model, namedCopy) === copy);
   return `${itemName(state, item)}, ${where}${many}${verdict}${said ? `. ${plain(said.said.text)}` : ''}`;
 }
 

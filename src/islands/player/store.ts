@@ -118,7 +118,7 @@ export interface PlayerOptions {
  * The state of one question on the page. Moves are applied here at once, by the same core as on the server, and sent
  * afterwards.
  */
-export function playerStore(view: SittingView, { send, stored: kept, reopen }: PlayerOptions): PlayerStore {
+export function playerStore(view: SittingView, { send, stored, reopen }: PlayerOptions): PlayerStore {
   let last = view.last;
   let waiting: SentMove[] = [];
   let sending: Promise<boolean> | null = null;
@@ -126,7 +126,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
   let passing: ReturnType<typeof setTimeout> | undefined;
   const box = { sitting: view.id, question: view.place.at };
 
-  const remember = () => kept && storeOutbox(box, { after: last, moves: waiting });
+  const remember = () => stored && storeOutbox(box, { after: last, moves: waiting });
 
   const store = create<PlayerState>()((set, get) => {
     const named = (name: NamedCopy) => copyNamed(get().model, name);
@@ -375,7 +375,7 @@ export function playerStore(view: SittingView, { send, stored: kept, reopen }: P
     };
   });
 
-  const outbox = kept ? readOutbox(box) : null;
+  const outbox = stored ? readOutbox(box) : null;
   if (outbox && outbox.after <= view.last) {
     // Moves from before a reload that the server has not confirmed: it stores those it does not know, in order and
     // once.
@@ -431,7 +431,7 @@ const satisfiedIn = (model: SceneModel, told: Told | null): Map<number, boolean>
 /** The copy whose feedback is shown first: a wrong one, if there is one. */
 function firstWords(model: SceneModel, told: Told | null): Copy | null {
   const verdicts = verdictsIn(model, told);
-  const copies = told?.says.flatMap(({ of }) => (of ? [copyNamed(model, of)] : [])) ?? [];
+  const copies = told?.says.flatMap(({ of: namedCopy }) => (namedCopy ? [copyNamed(model, namedCopy)] : [])) ?? [];
   return copies.find((copy) => verdicts.get(copy) === 'wrong') ?? copies[0] ?? null;
 }
 

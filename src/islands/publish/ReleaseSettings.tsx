@@ -128,10 +128,12 @@ function Allowances({ id, view, onChange }: { id: string; view: View; onChange: 
   const [editing, setEditing] = useState<Allowance | null>(null);
   const [choosing, setChoosing] = useState(false);
   const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {
-    const kept = await api('PUT /api/releases/{id}/allowances', { id, body: { learnerId, allowed } });
-    if (!kept.ok)
-      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.nextStep}`);
-    onChange(kept.value);
+    const answer = await api('PUT /api/releases/{id}/allowances', { id, body: { learnerId, allowed } });
+    if (!answer.ok)
+      return void toast.error(
+        `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`,
+      );
+    onChange(answer.value);
     setEditing(null);
   };
   return (

@@ -61,12 +61,14 @@ function Grades({ courseId }: { courseId: string }) {
 
   const keep = async (mark: Mark | null) => {
     if (!setting) return;
-    const kept = await api('PUT /api/releases/{id}/marks', {
+    const answer = await api('PUT /api/releases/{id}/marks', {
       id: setting.release.id,
       body: { learnerId: setting.row.learnerId, mark },
     });
-    if (!kept.ok)
-      return void toast.error(`${kept.error.message}. ${kept.error.problems?.[0]?.message ?? kept.error.nextStep}`);
+    if (!answer.ok)
+      return void toast.error(
+        `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`,
+      );
     setSetting(null);
     await queries.invalidateQueries({ queryKey: ['grades'] });
   };

@@ -11,8 +11,8 @@ const hashing = new PQueue({ concurrency: 2 });
 const inTurn = <Value>(work: () => Promise<Value>): Promise<Value> => hashing.add(work, { throwOnTimeout: true });
 
 export const hash = (password: string) => inTurn(() => argonHash(password.normalize('NFKC'), ARGON));
-export const verify = ({ hash: kept, password }: { hash: string; password: string }) =>
-  inTurn(() => argonVerify(kept, password.normalize('NFKC')).catch(() => false));
+export const verify = ({ hash, password }: { hash: string; password: string }) =>
+  inTurn(() => argonVerify(hash, password.normalize('NFKC')).catch(() => false));
 
 /** The common passwords of `@zxcvbn-ts/language-common`, loaded on first use. */
 let common: ReadonlySet<string> | null = null;

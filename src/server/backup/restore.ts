@@ -75,11 +75,11 @@ const SWAP = 'swap.json';
  */
 export async function restore(
   from: string,
-  kept: StoredData,
+  storedData: StoredData,
   now: Date,
   move: typeof rename = rename,
 ): Promise<{ manifest: Manifest; setAside: string | null }> {
-  const { data, databaseUrl } = kept;
+  const { data, databaseUrl } = storedData;
   const database = fileOf(databaseUrl);
   const manifest = await checked(from);
   const part = join(data, RESTORING);
@@ -99,7 +99,7 @@ export async function restore(
   const setAside = there ? join(data, `before-${now.toISOString().replace(/[:.]/g, '-')}`) : null;
   const how: Swap = { setAside, hasSecret };
   await writeWhole(join(part, SWAP), JSON.stringify(how), move);
-  await swap(kept, how, move);
+  await swap(storedData, how, move);
   return { manifest, setAside };
 }
 
@@ -127,11 +127,11 @@ const filesOf = (name: string): readonly string[] => (name === DATABASE ? ['', '
  * Moves the old data aside and the new data into place. Steps done before are skipped, so that an interrupted run can
  * be continued.
  */
-async function swap(kept: StoredData, how: Swap, move: typeof rename = rename): Promise<void> {
-  const part = join(kept.data, RESTORING);
+async function swap(storedData: StoredData, how: Swap, move: typeof rename = rename): Promise<void> {
+  const part = join(storedData.data, RESTORING);
   const { setAside } = how;
   if (setAside) await mkdir(setAside, { recursive: true, mode: 0o700 });
-  for (const [name, place] of movedBy(kept, how)) {
+  for (const [name, place] of movedBy(storedData, how)) {
     // While the new file is still here, the file in place is the old one.
     if (!(await exists(join(part, name)))) continue;
     for (const end of filesOf(name)) {
@@ -152,19 +152,19 @@ async function interrupted({ data }: StoredData): Promise<{ part: string; how: S
 }
 
 /** Finishes an interrupted restore. */
-export async function finishRestore(kept: StoredData): Promise<void> {
-  const { how } = await interrupted(kept);
+export async function finishRestore(storedData: StoredData): Promise<void> {
+  const { how } = await interrupted(storedData);
   if (!how)
     throw new BackupProblem(
       'It was interrupted before all of the backup was copied: take it back with --take-back, then restore again.',
     );
-  await swap(kept, how);
+  await swap(storedData, how);
 }
 
 /** Undoes an interrupted restore: everything is as before. */
-export async function takeBackRestore(kept: StoredData): Promise<void> {
-  const { part, how } = await interrupted(kept);
-  for (const [name, place] of how ? movedBy(kept, how) : []) {
+export async function takeBackRestore(storedData: StoredData): Promise<void> {
+  const { part, how } = await interrupted(storedData);
+  for (const [name, place] of how ? movedBy(storedData, how) : []) {
     const isMoved = !(await exists(join(part, name)));
     if (isMoved && (await exists(place))) await rename(place, join(part, name));
     if (!how?.setAside) continue;

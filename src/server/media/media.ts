@@ -59,22 +59,27 @@ async function storeFile(as: As<Teacher>, { name, claimed, room }: Claim, file: 
   });
 }
 
-async function store(as: As<Teacher>, name: string, kept: StoredMedium, file: string): Promise<Result<StoredMedium>> {
+async function store(
+  as: As<Teacher>,
+  name: string,
+  storedMedium: StoredMedium,
+  file: string,
+): Promise<Result<StoredMedium>> {
   const there = await as.db.query.medium.findFirst({
     columns: { hash: true },
-    where: and(eq(medium.hash, kept.hash), eq(medium.ownerId, as.person.id)),
+    where: and(eq(medium.hash, storedMedium.hash), eq(medium.ownerId, as.person.id)),
   });
-  if (!there && (await mediaUsed(as, as.person.id)) + kept.weight > as.config.mediaQuota)
+  if (!there && (await mediaUsed(as, as.person.id)) + storedMedium.weight > as.config.mediaQuota)
     return refuse(
       name,
       `Your media would be more than the ${Math.round(as.config.mediaQuota / 1024 / 1024)} MB you may have. Delete unused files on the page of your account`,
     );
-  await as.files.putFile(kept.hash, file);
+  await as.files.putFile(storedMedium.hash, file);
   await as.db
     .insert(medium)
-    .values({ ...kept, ownerId: as.person.id, name: name.slice(0, 200), createdAt: as.now() })
+    .values({ ...storedMedium, ownerId: as.person.id, name: name.slice(0, 200), createdAt: as.now() })
     .onConflictDoNothing();
-  return ok(kept);
+  return ok(storedMedium);
 }
 
 /** One of the teacher's media, by its hash. */

@@ -109,8 +109,8 @@ async function missingMedia(
     ...questions.flatMap((question, i) =>
       Object.entries(question.media).map(([name, { hash }]) => ({ question: i, path: `media.${name}`, name, hash })),
     ),
-    ...sources.flatMap(({ title, medium: of }, i) =>
-      of ? [{ question: null, path: `sources[${i}].medium`, name: title, hash: of.hash }] : [],
+    ...sources.flatMap(({ title, medium }, i) =>
+      medium ? [{ question: null, path: `sources[${i}].medium`, name: title, hash: medium.hash }] : [],
     ),
   ];
   const hashes = [...new Set(shown.map(({ hash }) => hash))];

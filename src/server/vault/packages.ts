@@ -147,12 +147,12 @@ async function takeIn(
   const hashes = new Map<string, string>();
   const importing: Importing = { importId, personId: as.person.id, media: hashes };
   for (const { hash, ending, file } of media) {
-    const kept = await storeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', file, room: ROOM });
-    if (kept.ok) hashes.set(hash, kept.value.hash);
+    const result = await storeMedium(as, { name: `${hash.slice(0, 8)}.${ending}`, claimed: '', file, room: ROOM });
+    if (result.ok) hashes.set(hash, result.value.hash);
     else
       left.push({
         file: `media/${hash.slice(0, 8)}….${ending}`,
-        message: kept.problems?.[0]?.message ?? 'It was not taken.',
+        message: result.problems?.[0]?.message ?? 'It was not taken.',
       });
   }
   const made = await takeShelves(as, importing, shelves);
@@ -170,8 +170,8 @@ async function takeIn(
       continue;
     }
     const { was, value } = worked.value;
-    const kept = await storeNew(as, value, made.get(shelfId ?? '') ?? null);
-    if (!kept.ok) continue;
+    const result = await storeNew(as, value, made.get(shelfId ?? '') ?? null);
+    if (!result.ok) continue;
     if (tags.length > 0) await changeMany(as, { ids: [value.id], addTags: tags });
     ids.set(was, value.id);
     taken.push({ id: value.id, title: value.title });
@@ -187,9 +187,9 @@ async function takeIn(
     }
     const id = renewedId(importing, 'set', was);
     const there = await makeSet(as, id, set.title);
-    const kept = there.ok ? await saveSet(as, id, set) : there;
-    if (kept.ok) takenSets.push({ id, title: set.title });
-    else left.push({ file: `sets/${i + 1}.json`, message: kept.problems?.[0]?.message ?? 'It was not taken.' });
+    const result = there.ok ? await saveSet(as, id, set) : there;
+    if (result.ok) takenSets.push({ id, title: set.title });
+    else left.push({ file: `sets/${i + 1}.json`, message: result.problems?.[0]?.message ?? 'It was not taken.' });
   }
   return ok({ shelves: made.size, questions: taken, sets: takenSets, media: new Set(hashes.values()).size, left });
 }

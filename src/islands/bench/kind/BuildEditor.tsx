@@ -37,12 +37,12 @@ async function entrusted(
   const media: MediaId[] = [];
   const all: StoredMedium[] = [];
   for (const file of files) {
-    const kept = await sendFile(file, now);
-    if (!kept) return null;
-    const { id, step } = entered(now, kept, file.name);
+    const storedMedium = await sendFile(file, now);
+    if (!storedMedium) return null;
+    const { id, step } = entered(now, storedMedium, file.name);
     now = applyAll(now, step);
     media.push(id);
-    all.push(kept);
+    all.push(storedMedium);
   }
   return { question: now, media, kept: all };
 }

@@ -84,7 +84,7 @@ function KeepAsStock({ store }: { store: BenchStore }) {
       .filter(({ label }) => label !== '')
       .map(({ id, label }) => (pairs ? [label, zoneOf(id)] : [label]));
     setBusy(true);
-    const kept = await api('POST /api/lists', {
+    const answer = await api('POST /api/lists', {
       body: {
         id: crypto.randomUUID(),
         title: question.title || 'Untitled question',
@@ -93,11 +93,12 @@ function KeepAsStock({ store }: { store: BenchStore }) {
       },
     });
     setBusy(false);
-    if (kept.ok)
+    if (answer.ok)
       toast.success('Saved as a stock list', {
         action: { label: 'Stock lists', onClick: () => location.assign('/lists') },
       });
-    else toast.error(kept.error.message, { description: kept.error.problems?.[0]?.message ?? kept.error.nextStep });
+    else
+      toast.error(answer.error.message, { description: answer.error.problems?.[0]?.message ?? answer.error.nextStep });
   };
   return (
     <button type="button" className="btn btn-quiet btn-sm" disabled={!some || busy} onClick={() => void keep()}>

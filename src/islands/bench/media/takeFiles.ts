@@ -29,8 +29,8 @@ export async function sendFile(file: File, { scene: { width, height } }: Questio
 }
 
 /** The step that gives a question a medium, under a name made of the file's; one that it has already is used again. */
-export function entered(question: Question, kept: StoredMedium, name: string): { id: MediaId; step: Step } {
-  const there = Object.entries(question.media).find(([, { hash }]) => hash === kept.hash);
+export function entered(question: Question, storedMedium: StoredMedium, name: string): { id: MediaId; step: Step } {
+  const there = Object.entries(question.media).find(([, { hash }]) => hash === storedMedium.hash);
   if (there) return { id: there[0] as MediaId, step: [] };
   const stem = name
     .replace(/\.[^.]*$/, '')
@@ -39,15 +39,15 @@ export function entered(question: Question, kept: StoredMedium, name: string): {
     .replace(/^-+|(?<!-)-+$/g, '')
     .slice(0, 40);
   const taken = new Set(Object.keys(question.media));
-  const id = (stem && !taken.has(stem) ? stem : freshId(stem || kept.kind, taken)) as MediaId;
+  const id = (stem && !taken.has(stem) ? stem : freshId(stem || storedMedium.kind, taken)) as MediaId;
   const medium: Medium = {
-    hash: kept.hash,
-    kind: kept.kind,
+    hash: storedMedium.hash,
+    kind: storedMedium.kind,
     description: null,
     decorative: false,
     source: '',
     licence: '',
-    weight: kept.weight,
+    weight: storedMedium.weight,
     captions: null,
   };
   return { id, step: setMedium(question, id, medium) };
@@ -55,28 +55,29 @@ export function entered(question: Question, kept: StoredMedium, name: string): {
 
 /** Sends a file and gives it to the question. */
 export async function takeFile(store: BenchStore, file: File): Promise<{ id: MediaId; kept: StoredMedium } | null> {
-  const kept = await sendFile(file, store.getState().question);
-  if (!kept) return null;
+  const storedMedium = await sendFile(file, store.getState().question);
+  if (!storedMedium) return null;
   const { question, do: act } = store.getState();
-  const { id, step } = entered(question, kept, file.name);
+  const { id, step } = entered(question, storedMedium, file.name);
   act(step);
-  return { id, kept };
+  return { id, kept: storedMedium };
 }
 
 /** Files dropped on the scene or pasted: each becomes a fixture. */
 export async function takeFiles(store: BenchStore, files: readonly File[]): Promise<void> {
   store.getState().say(files.length === 1 ? 'Sending the file' : `Sending ${files.length} files`);
   for (const file of files) {
-    const kept = await sendFile(file, store.getState().question);
-    if (!kept) continue;
+    const storedMedium = await sendFile(file, store.getState().question);
+    if (!storedMedium) continue;
     const { question, do: act, select } = store.getState();
-    const { id, step } = entered(question, kept, file.name);
-    const natural = kept.width && kept.height ? { w: kept.width, h: kept.height } : null;
-    const fixture = mediumFixture(applyAll(question, step), kept.kind, id, natural);
+    const { id, step } = entered(question, storedMedium, file.name);
+    const natural =
+      storedMedium.width && storedMedium.height ? { w: storedMedium.width, h: storedMedium.height } : null;
+    const fixture = mediumFixture(applyAll(question, step), storedMedium.kind, id, natural);
     act([...step, ...add(question, 'fixtures', [fixture])], `${file.name} is on the scene`);
     select([refTo('fixture', fixture.id)]);
     toast.success(`${file.name || 'The file'} is on the scene`, {
-      description: `${inBytes(kept.weight)}. Describe it for those who do not see or hear it.`,
+      description: `${inBytes(storedMedium.weight)}. Describe it for those who do not see or hear it.`,
     });
   }
 }

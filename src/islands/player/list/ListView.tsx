@@ -203,7 +203,7 @@ function Entry({ store, one: shown, item, name, menu }: EntryProps) {
   const waits = state.waiting.has(shown.copy) && !state.showsModel;
   const said = state.showsModel
     ? undefined
-    : state.told?.says.find(({ of }) => of && copyNamed(state.model, of) === shown.copy);
+    : state.told?.says.find(({ of: namedCopy }) => namedCopy && copyNamed(state.model, namedCopy) === shown.copy);
   const { text = null, picture = null, sound = null } = item.content ?? {};
   const heard = useMediaSource()(sound ?? '');
   return (

@@ -22,7 +22,10 @@ export function Bubble({
   const model = store((s) => s.model);
   const bubble = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ w: 0, h: 0 });
-  const saying = pointed === null ? undefined : told?.says.find(({ of }) => of && copyNamed(model, of) === pointed);
+  const saying =
+    pointed === null
+      ? undefined
+      : told?.says.find(({ of: namedCopy }) => namedCopy && copyNamed(model, namedCopy) === pointed);
   const box = pointed === null || !saying ? null : boxOf(pointed);
   useLayoutEffect(() => {
     const { offsetWidth = 0, offsetHeight = 0 } = bubble.current ?? {};

@@ -4,6 +4,7 @@ export * from './account';
 export * from './corrections';
 export * from './courses';
 export * from './defaults';
+export * from './errors';
 export * from './gradebook';
 export * from './limits';
 export * from './lists';

@@ -1,5 +1,6 @@
 import type {
   AnswerFor,
+  ErrorCode,
   OperationName,
   ParametersFor,
   QueryFor,
@@ -11,7 +12,7 @@ import type {
 
 /** An endpoint's error; `code` is "offline" if there was no answer. */
 export interface ApiError {
-  readonly code: string;
+  readonly code: ErrorCode | 'offline';
   readonly message: string;
   readonly nextStep: string;
   readonly problems?: readonly { path: string; message: string }[];

@@ -100,7 +100,7 @@ function Sitting({ sitting, onMove }: SittingProps) {
   useEffect(() => {
     const back = () => void store.getState().flush();
     window.addEventListener('online', back);
-    const giveBack = inThisWindow(sitting.id, () => store.setState({ connection: 'takenOver', held: null }));
+    const giveBack = inThisWindow(sitting.id, () => store.getState().stop());
     recallSounds();
     return () => {
       window.removeEventListener('online', back);

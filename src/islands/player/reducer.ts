@@ -1,0 +1,351 @@
+import {
+  type Board,
+  type BoardView,
+  type Copy,
+  cloneBoard,
+  copyNamed,
+  itemOf,
+  type LearnerMedium,
+  numberOf,
+  type Outcome,
+  putDown,
+  type Said,
+  type SceneModel,
+  sceneModel,
+  sendHome,
+  standsAt,
+  startBoard,
+  type Verdict,
+} from '../../core';
+import { boardFrom } from './scene/board';
+import { letGo, movedOver, pickedUp, resting, type States, seen } from './states';
+import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } from './types';
+import { turnedAwayInWords } from './words';
+
+/**
+ * Whether the moves are saved. `offline`: no answer; `takenOver`: another window of this browser has opened the
+ * attempt.
+ */
+export type Connection = 'saved' | 'sending' | 'offline' | 'signedOut' | 'failed' | 'takenOver';
+
+/** One question as the page shows it. */
+export interface PlayerData {
+  readonly view: SittingView;
+  readonly model: SceneModel;
+  readonly board: Board;
+  readonly states: States;
+  /** Copies that wait for the server's verdict, and where they lie meanwhile; null: where they have settled. */
+  readonly waiting: ReadonlyMap<Copy, { x: number; y: number } | null>;
+  readonly verdicts: ReadonlyMap<Copy, Verdict>;
+  /** The feedback on the present board, until the learner continues. */
+  readonly told: Told | null;
+  readonly tries: number;
+  readonly best: { mark: number; max: number } | null;
+  readonly ended: boolean;
+  readonly hints: readonly Said[];
+  readonly hintsLeft: number;
+  readonly modelAnswer: BoardView | null;
+  readonly showsModel: boolean;
+  readonly media: Readonly<Record<string, LearnerMedium>>;
+  /** Zones whose lid is shut. */
+  readonly shut: ReadonlySet<number>;
+  readonly connection: Connection;
+  readonly checking: boolean;
+  /** Picked up by a press, to be put down by another. */
+  readonly held: Copy | null;
+  /**
+   * The item under the pointer or the focus: only this one is registered with the drag-and-drop library, which renders
+   * everything it knows when a drag begins and ends.
+   */
+  readonly armed: Copy | null;
+  readonly dragging: boolean;
+  /** The item moved last: it is animated separately, everything else glides. */
+  readonly moved: Copy | null;
+  /**
+   * The copies let go last, and how far they were from their rest, in scene units: they are animated from there. `turn`
+   * tells one time from the next.
+   */
+  readonly came: {
+    readonly copies: ReadonlySet<Copy>;
+    readonly x: number;
+    readonly y: number;
+    readonly turn: number;
+  } | null;
+  /** The copy beside which its feedback stands. */
+  readonly pointed: Copy | null;
+  readonly notice: string;
+}
+
+/** What can happen to a question on the page. */
+export type PlayerEvent =
+  | { readonly kind: 'armed'; readonly copy: Copy }
+  | { readonly kind: 'held'; readonly copy: Copy | null }
+  | { readonly kind: 'pickedUp'; readonly copy: Copy }
+  | { readonly kind: 'over'; readonly copy: Copy; readonly zone: number | null }
+  | { readonly kind: 'cancelled' }
+  /** Copies were let go with the first at a place of the scene. */
+  | { readonly kind: 'letGo'; readonly copies: readonly Copy[]; readonly from: { x: number; y: number } }
+  | { readonly kind: 'continued' }
+  | { readonly kind: 'checking' }
+  | { readonly kind: 'pointed'; readonly copy: Copy | null }
+  | { readonly kind: 'lidTurned'; readonly zone: number }
+  | { readonly kind: 'modelShown'; readonly on: boolean }
+  /** The states that last only for a moment are over. */
+  | { readonly kind: 'momentOver' }
+  | { readonly kind: 'connection'; readonly connection: Connection }
+  | {
+      readonly kind: 'answered';
+      readonly answer: MovesAnswer;
+      readonly batch: readonly SentMove[];
+      readonly more: boolean;
+    }
+  /** The server's state is another: the page shows it from now on. */
+  | { readonly kind: 'replaced'; readonly view: SittingView; readonly message: string };
+
+type Change = Partial<PlayerData>;
+
+/** The state after an event; the same object if nothing changed. */
+export function playerReducer<State extends PlayerData>(state: State, event: PlayerEvent): State {
+  const change = changeOf(state, event);
+  return change === null ? state : { ...state, ...change };
+}
+
+function changeOf(state: PlayerData, event: PlayerEvent): Change | null {
+  switch (event.kind) {
+    case 'armed':
+      return state.dragging || state.armed === event.copy ? null : { armed: event.copy };
+    case 'held':
+      return hold(state, event.copy);
+    case 'pickedUp':
+      return { dragging: true, held: null, pointed: null, states: pickedUp(state.states, sceneOf(state), event.copy) };
+    case 'over':
+      return { states: movedOver(state.states, sceneOf(state), event.copy, event.zone) };
+    case 'cancelled':
+      return { dragging: false, states: putBack(state) };
+    case 'letGo':
+      return comeToRest(state, event);
+    case 'continued':
+      return continued(state);
+    case 'checking':
+      return { checking: true, held: null, notice: '' };
+    case 'pointed':
+      return state.pointed === event.copy ? null : { pointed: event.copy };
+    case 'lidTurned': {
+      const shut = new Set(state.shut);
+      if (!shut.delete(event.zone)) shut.add(event.zone);
+      return { shut };
+    }
+    case 'modelShown':
+      return { showsModel: event.on, held: null };
+    case 'momentOver':
+      return { states: seen(state.states, sceneOf(state)) };
+    case 'connection':
+      return connected(event.connection);
+    case 'answered':
+      return answered(state, event);
+    case 'replaced':
+      return { ...dataOf(event.view), notice: `${event.message}. The page now shows where you are.` };
+  }
+}
+
+/** The state before the learner does anything. */
+export function dataOf(view: SittingView): PlayerData {
+  const model = sceneModel(view.question);
+  const board = boardFrom(model, view.board);
+  const verdicts = verdictsIn(model, view.told);
+  const { told, tries, best, ended, hints, hintsLeft, modelAnswer } = view;
+  return {
+    ...{ view, model, board, verdicts, told, tries, best, ended, hints, hintsLeft, modelAnswer },
+    states: resting({ model, board, question: view.question }, verdicts, satisfiedIn(model, told)),
+    waiting: new Map(),
+    showsModel: false,
+    media: { ...view.question.media, ...view.media },
+    shut: new Set(told ? [] : view.question.zones.flatMap(({ lid }, zone) => (lid && !lid.startsOpen ? [zone] : []))),
+    connection: 'saved',
+    checking: false,
+    held: null,
+    armed: null,
+    dragging: false,
+    moved: null,
+    came: null,
+    pointed: firstWords(model, told),
+    notice: '',
+  };
+}
+
+/** What every move of the board resets. */
+const MOVED = {
+  verdicts: new Map(),
+  told: null,
+  held: null,
+  notice: '',
+  pointed: null,
+  showsModel: false,
+  dragging: false,
+} as const satisfies Change;
+
+/**
+ * Makes a move on the page, by the same core as on the server. The outcome is null for a move that places no item; if
+ * it is refused, the state is unchanged.
+ */
+export function moveItem<State extends PlayerData>(
+  state: State,
+  move: LocalMove,
+): { readonly state: State; readonly outcome: Outcome | null } {
+  const { model, view } = state;
+  if (move.kind === 'reset') {
+    const board = startBoard(model, view.question.start);
+    const states = resting(sceneOf(state, board));
+    return { state: { ...state, ...MOVED, board, states, waiting: new Map(), moved: null }, outcome: null };
+  }
+  if (move.kind !== 'drop' && move.kind !== 'put') return { state, outcome: null };
+  const board = nextBoard(state);
+  if ('text' in move) {
+    const zone = model.zoneAt.get(move.zone) as number;
+    if (move.text.trim() === '') board.texts.delete(zone);
+    else board.texts.set(zone, move.text);
+    return { state: { ...state, ...MOVED, board, moved: null, states: resting(sceneOf(state, board)) }, outcome: null };
+  }
+  const copy = copyNamed(model, move);
+  let outcome = putDown(model, board, move, null);
+  // The place in the order does not exist any more, because others have gone home.
+  if (outcome.to === 'refused' && outcome.path === 'at')
+    outcome = putDown(model, board, { ...move, at: undefined }, null);
+  if (outcome.to === 'refused') return { state, outcome };
+  const waiting = new Map(state.waiting);
+  waiting.delete(copy);
+  if (outcome.to === 'unknown')
+    waiting.set(copy, 'x' in move ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone ?? -1, copy));
+  // With judging on landing, a landed copy waits for its verdict.
+  if (view.question.judging === 'onLand' && outcome.to === 'zone') waiting.set(copy, null);
+  const states = letGo(sceneOf(state, board), copy, outcome);
+  const items = new Map(states.items);
+  for (const other of waiting.keys()) items.set(other, 'waiting');
+  return { state: { ...state, ...MOVED, board, waiting, moved: copy, states: { ...states, items } }, outcome };
+}
+
+/** The board for the next move, after the wrong copies of the last check have gone home. */
+export function nextBoard({ board: now, told, model }: Pick<PlayerData, 'board' | 'told' | 'model'>): Board {
+  const board = cloneBoard(now);
+  for (const copy of told?.goingHome ?? []) sendHome(model, board, copyNamed(model, copy));
+  for (const zone of told?.goingEmpty ?? []) board.texts.delete(model.zoneAt.get(zone) as number);
+  return board;
+}
+
+function hold(state: PlayerData, copy: Copy | null): Change {
+  const held = state.ended || state.showsModel ? null : copy;
+  const states = putBack(state);
+  return { held, states: held === null ? states : pickedUp(states, sceneOf(state), held) };
+}
+
+function comeToRest(state: PlayerData, { copies, from }: Extract<PlayerEvent, { kind: 'letGo' }>): Change | null {
+  const [lead] = copies;
+  if (lead === undefined) return null;
+  const at = placeOf(state, lead);
+  return {
+    came: { copies: new Set(copies), x: from.x - at.x, y: from.y - at.y, turn: (state.came?.turn ?? 0) + 1 },
+  };
+}
+
+function continued(state: PlayerData): Change {
+  const board = nextBoard(state);
+  return {
+    board,
+    verdicts: new Map(),
+    pointed: null,
+    told: state.told && { ...state.told, says: [], typed: [], goingHome: [], goingEmpty: [] },
+    moved: null,
+    states: resting(sceneOf(state, board)),
+  };
+}
+
+const connected = (connection: Connection): Change => ({
+  connection,
+  ...(connection === 'signedOut' ? { checking: false } : {}),
+  ...(connection === 'takenOver' ? { held: null } : {}),
+});
+
+/** An answer of the server. While more moves are on their way, only the answer to the last one is about the board. */
+function answered(state: PlayerData, { answer, batch, more }: Extract<PlayerEvent, { kind: 'answered' }>): Change {
+  const { tries, best, ended, hints, hintsLeft, modelAnswer } = answer;
+  const media = { ...state.media, ...answer.media };
+  const known: Change = { connection: 'saved', tries, best, ended, hints, hintsLeft, modelAnswer, media };
+  if (more) return known;
+  const checked = batch.some((move) => move.kind === 'check');
+  const notice = noticeOf(state, answer);
+  return {
+    ...known,
+    ...judged(state, answer, checked),
+    ...(checked ? { checking: false } : {}),
+    ...(notice ? { notice } : {}),
+  };
+}
+
+function judged(state: PlayerData, answer: MovesAnswer, checked: boolean): Change {
+  const { model } = state;
+  const { told } = answer;
+  const isJudged = checked || (state.view.question.judging === 'onLand' && told !== null);
+  if (!answer.board && !isJudged) return {};
+  const board = answer.board ? boardFrom(model, answer.board) : state.board;
+  const verdicts = isJudged ? verdictsIn(model, told) : state.verdicts;
+  const states = resting(sceneOf(state, board), verdicts, satisfiedIn(model, isJudged ? told : null));
+  const items = new Map(states.items);
+  const zones = [...states.zones];
+  for (const turned of answer.turnedAway) {
+    items.set(copyNamed(model, turned), 'turnedAway');
+    const zone = turned.zone === null ? undefined : model.zoneAt.get(turned.zone);
+    if (zone !== undefined) zones[zone] = 'refusing';
+  }
+  return {
+    board,
+    states: { items, zones },
+    waiting: new Map(),
+    verdicts,
+    ...(isJudged ? { told, pointed: firstWords(model, told), shut: new Set<number>() } : {}),
+  };
+}
+
+const noticeOf = (state: PlayerData, { turnedAway, passedOver }: MovesAnswer): string =>
+  [
+    ...(turnedAway.length > 0 ? [turnedAwayInWords(state, turnedAway)] : []),
+    ...(passedOver > 0 ? ['Not all of your last moves could be taken: the page shows how it stands now.'] : []),
+  ].join(' ');
+
+const sceneOf = ({ model, view, board }: PlayerData, now = board) => ({ model, question: view.question, board: now });
+
+/** The states with the copies in hand back where they were. */
+function putBack(state: PlayerData): States {
+  const rest = resting(sceneOf(state));
+  const items = new Map(state.states.items);
+  for (const [copy, itemState] of items)
+    if (itemState === 'inHand' || itemState === 'overZone') items.set(copy, rest.items.get(copy) ?? 'rest');
+  return { items, zones: rest.zones };
+}
+
+function middleOfZone(model: SceneModel, zone: number, copy: Copy): { x: number; y: number } {
+  const box = model.zones[zone]?.outline?.box;
+  const { w, h } = model.items[itemOf(copy)] as SceneModel['items'][number];
+  return box ? { x: box.x + (box.w - w) / 2, y: box.y + (box.h - h) / 2 } : { x: 0, y: 0 };
+}
+
+const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> =>
+  new Map(told?.verdicts.map((verdict) => [copyNamed(model, verdict), verdict.verdict]));
+const satisfiedIn = (model: SceneModel, told: Told | null): Map<number, boolean> =>
+  new Map(told?.try?.zones.map(({ zone, satisfied }) => [model.zoneAt.get(zone) as number, satisfied]));
+
+/** The copy whose feedback is shown first: a wrong one, if there is one. */
+function firstWords(model: SceneModel, told: Told | null): Copy | null {
+  const verdicts = verdictsIn(model, told);
+  const copies = told?.says.flatMap(({ of }) => (of ? [copyNamed(model, of)] : [])) ?? [];
+  return copies.find((copy) => verdicts.get(copy) === 'wrong') ?? copies[0] ?? null;
+}
+
+/** A copy's name as the server and the moves know it. */
+export const nameOf = (model: SceneModel, copy: Copy): NamedCopy => ({
+  item: model.items[itemOf(copy)]?.id ?? '',
+  copy: numberOf(copy),
+});
+
+/** Where a copy is drawn: its unrotated top left. */
+export const placeOf = ({ model, board, waiting }: Pick<PlayerData, 'model' | 'board' | 'waiting'>, copy: Copy) =>
+  waiting.get(copy) ?? standsAt(model, board, copy);

@@ -1,5 +1,6 @@
 // Marks of a course.
 import { boolean, number, object, string } from 'yup';
+import type { CellState } from '../core';
 import { one } from './fields';
 import { file, json, type Operation } from './operation';
 import { page } from './roster';
@@ -19,7 +20,7 @@ export interface GradeCell {
   points: number | null;
   outOf: number;
   /** `notFor`: the release is not for this learner. `running`: under way, nothing finished. */
-  state: 'none' | 'running' | 'done' | 'missing' | 'notFor';
+  state: CellState;
   late: boolean;
   /** Set by hand: why. */
   byHand: string | null;

@@ -1,6 +1,7 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads
 // no Yup).
 
+export { type CellFacts, type CellState, cellState } from './analysis/cellState';
 export { type Came, type CountsRule, countingMark, countingSitting, falls, type Mark } from './analysis/counting';
 export { type Digest, digestOf, type ExhaustedItem, type Made, NOWHERE, usedTrialAndError } from './analysis/digest';
 export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';

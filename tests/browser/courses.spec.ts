@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { byMouse, press, signedIn, sitDown } from './player';
 import { accessible, call, expect, open, ready, signIn, test } from './support';
 
-test('a course: units, a roster from a list, groups, a join code, a co-teacher, put away and brought back', async ({
+test('a course: units, a roster from a list, groups, a join code, a co-teacher, archived and brought back', async ({
   page,
   browser,
 }) => {
@@ -70,7 +70,7 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   const colleague = await (await signedIn(browser, 'tamsin')).newPage();
   await open(colleague, `/courses/${course}/settings`);
   await expect(colleague.getByText('It is Odile Marsh’s.')).toBeVisible();
-  await expect(colleague.getByRole('button', { name: /Put the course away/ })).toHaveCount(0);
+  await expect(colleague.getByRole('button', { name: /Archive the course/ })).toHaveCount(0);
   await open(page, `/courses/${course}/settings`);
   await press(page, 'Archive the course…');
   await press(page, 'Archive the course');

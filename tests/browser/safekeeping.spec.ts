@@ -151,5 +151,5 @@ test('a learner’s data: the learner has them as a file, the teacher too, and t
   await stranger.getByLabel('User name').fill(name);
   await stranger.getByLabel('Password').fill('seedlings-26');
   await press(stranger, 'Sign in');
-  await expect(stranger.getByRole('alert')).toContainText('do not go together');
+  await expect(stranger.getByRole('alert')).toContainText('is wrong');
 });

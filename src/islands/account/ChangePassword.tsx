@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { MAX_PASSWORD, MIN_PASSWORD } from '../../contract/limits';
+import { Alert } from '../../ui/Alert';
 import { Field } from '../../ui/Field';
 
 /** Learners and teachers change their own password; other devices are signed out by it. */
@@ -61,16 +62,7 @@ export function ChangePassword({ username }: { username: string }) {
       <button type="submit" className="btn btn-primary self-start" disabled={isSubmitting}>
         Change password
       </button>
-      <p
-        role="status"
-        className={
-          said
-            ? `border-l-4 px-3 py-2 ${said.well ? 'bg-verdigris-wash border-verdigris' : 'bg-brick-wash border-brick'}`
-            : 'sr-only'
-        }
-      >
-        {said?.words}
-      </p>
+      <div role="status">{said && <Alert tone={said.well ? 'good' : 'problem'}>{said.words}</Alert>}</div>
     </form>
   );
 }

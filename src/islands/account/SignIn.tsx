@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { Alert } from '../../ui/Alert';
 import { Field } from '../../ui/Field';
 
 interface Props {
@@ -113,9 +114,9 @@ export function SignIn({ to, demo }: Props) {
         {...register('password', { required: 'Type your password' })}
       />
       {problem && (
-        <p role="alert" className="bg-brick-wash text-ink border-l-4 border-brick px-3 py-2">
+        <Alert tone="problem" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       <button type="submit" className="btn btn-primary" disabled={isSubmitting}>
         {isSubmitting ? 'Signing in…' : 'Sign in'}

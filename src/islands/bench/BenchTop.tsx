@@ -1,7 +1,7 @@
 import { History, Keyboard, Play, Redo2, Undo2 } from 'lucide-react';
 import { setQuestion } from '../../core';
+import { Typed } from '../../ui/Typed';
 import { clock } from '../../ui/when';
-import { Typed } from './parts/Typed';
 import { type BenchState, type BenchStore, mayChange } from './store';
 
 function savingInWords(saving: BenchState['saving']): string {

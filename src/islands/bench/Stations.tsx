@@ -1,5 +1,5 @@
 import type { Finding } from '../../core';
-import { guessingInWords } from './proof/figures';
+import { guessingInWords } from '../shared/guessing';
 import { stationOf } from './proof/stationOf';
 import { useFindings } from './proof/useFindings';
 import type { BenchStore, Station } from './store';

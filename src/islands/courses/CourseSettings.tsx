@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tan
 import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { coTeacher } from '../../contract';
-import { type ApiResult, api, ask, Dialog, Field, mapped, zone } from '../../ui';
+import { type ApiResult, api, ask, Field, mapped, zone } from '../../ui';
+import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
 import { useSaving } from '../../ui/saving';
 import type { Course } from './course';
@@ -218,20 +219,17 @@ function Archive({ course, told }: Told) {
         {course.archived ? 'Bring it back' : 'Archive the course…'}
       </button>
       {asked && (
-        <Dialog title="Archive the course?" onClose={() => setAsked(false)}>
+        <Confirm
+          title="Archive the course?"
+          action="Archive the course"
+          onConfirm={() => void set(true)}
+          onClose={() => setAsked(false)}
+        >
           <p>
             {course.learners === 1 ? 'One learner sees' : `${course.learners} learners see`} it no longer. Their answers
             stay, and you can bring the course back at any time.
           </p>
-          <div className="flex justify-end gap-2 mt-4">
-            <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>
-              Cancel
-            </button>
-            <button type="button" className="btn btn-primary" data-autofocus onClick={() => void set(true)}>
-              Put it away
-            </button>
-          </div>
-        </Dialog>
+        </Confirm>
       )}
     </Part>
   );

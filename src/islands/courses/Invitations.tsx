@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { InvitationRow } from '../../contract';
+import { Alert } from '../../ui/Alert';
 import { api } from '../../ui/api';
 
 /** A learner's invitations, to accept or decline. */
@@ -15,10 +16,7 @@ export function Invitations({ invitations: given }: { invitations: readonly Invi
   return (
     <section aria-label="Invitations" className="mb-6 grid gap-2">
       {invitations.map(({ courseId, course, teacher }) => (
-        <div
-          key={courseId}
-          className="flex flex-wrap items-center gap-3 bg-brass-wash border-l-4 border-brass px-4 py-3"
-        >
+        <Alert key={courseId} tone="notice" className="flex flex-wrap items-center gap-3 px-4 py-3">
           <p className="grow basis-80">
             <strong>{teacher}</strong> asks you into the course <strong>{course}</strong>. Its teachers will see your
             name and what you do in it.
@@ -31,7 +29,7 @@ export function Invitations({ invitations: given }: { invitations: readonly Invi
               No, thank you
             </button>
           </span>
-        </div>
+        </Alert>
       ))}
       {problem && (
         <p role="alert" className="text-brick">

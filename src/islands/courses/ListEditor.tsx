@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { Typed } from '../bench/parts/Typed';
+import { Typed } from '../../ui/Typed';
 
 interface Named {
   readonly id: string;

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RemovalEffects } from '../../contract';
-import { ask, Dialog } from '../../ui';
+import { ask } from '../../ui';
+import { Confirm } from '../../ui/Confirm';
 
 type Effects = RemovalEffects;
 export type Removable = 'unit' | 'category' | 'group';
@@ -26,19 +27,17 @@ export function RemovalDialog({ courseId, kind, row, onClose, onRemove }: Props)
     gcTime: 0,
   });
   return (
-    <Dialog title={`Remove the ${WORDS[kind]} “${row.title}”?`} onClose={onClose}>
+    <Confirm
+      title={`Remove the ${WORDS[kind]} “${row.title}”?`}
+      action="Remove it"
+      onConfirm={onRemove}
+      onClose={onClose}
+      disabled={!effects.data}
+    >
       {effects.isPending && <p role="status">Looking up what depends on it…</p>}
       {effects.error && <p className="text-brick">{effects.error.message}</p>}
       {effects.data && <Said kind={kind} effects={effects.data} />}
-      <div className="flex justify-end gap-2 mt-4">
-        <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Cancel
-        </button>
-        <button type="button" className="btn btn-primary" data-autofocus disabled={!effects.data} onClick={onRemove}>
-          Remove it
-        </button>
-      </div>
-    </Dialog>
+    </Confirm>
   );
 }
 

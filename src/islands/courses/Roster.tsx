@@ -12,6 +12,7 @@ import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { RosterPage } from '../../contract';
 import { api, ask, Dialog, Field } from '../../ui';
+import { Confirm } from '../../ui/Confirm';
 import type { Course, Learner, Parts } from './course';
 import { JoinCode } from './JoinCode';
 import { LearnerData } from './LearnerData';
@@ -266,25 +267,17 @@ function Learners({ course }: { course: Course }) {
         />
       )}
       {leaving && (
-        <Dialog title={`Remove ${leaving.name} from the course?`} onClose={() => setLeaving(null)}>
+        <Confirm
+          title={`Remove ${leaving.name} from the course?`}
+          action="Remove from the course"
+          onConfirm={() => void removeLearner(leaving)}
+          onClose={() => setLeaving(null)}
+        >
           <p>
             They do not see this course any more, and leave its groups. Their account, answers and marks stay: if you
             enrol them again, they find everything as it was.
           </p>
-          <div className="flex justify-end gap-2 mt-4">
-            <button type="button" className="btn btn-quiet" onClick={() => setLeaving(null)}>
-              Cancel
-            </button>
-            <button
-              type="button"
-              className="btn btn-primary"
-              data-autofocus
-              onClick={() => void removeLearner(leaving)}
-            >
-              Remove from the course
-            </button>
-          </div>
-        </Dialog>
+        </Confirm>
       )}
     </div>
   );

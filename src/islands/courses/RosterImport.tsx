@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { RosterPlan, RosterTaken, Wire } from '../../contract';
 import { api, Dialog, Scrolls } from '../../ui';
+import { Alert } from '../../ui/Alert';
 
 type Plan = Wire<RosterPlan>;
 type Taken = RosterTaken;
@@ -99,7 +100,7 @@ export function RosterImport({
             {plan.newGroups.length > 0 && `; new groups: ${plan.newGroups.join(', ')}`}.
           </p>
           {plan.problems.length > 0 && (
-            <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mb-3">
+            <Alert tone="problem" className="mb-3" role="alert">
               <p>
                 {plan.problems.length === 1 ? 'A line' : `${plan.problems.length} lines`} cannot be taken and{' '}
                 {plan.problems.length === 1 ? 'is' : 'are'} left out:
@@ -111,7 +112,7 @@ export function RosterImport({
                   </p>
                 ))}
               </Scrolls>
-            </div>
+            </Alert>
           )}
           <Scrolls label="Line by line" className="max-h-64">
             <table className="ledger-table w-full">

@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
+import { Alert } from '../../ui/Alert';
+import { actionsFor } from './actionsFor';
 import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
 import { tryInWords, zoneName } from './words';
@@ -24,60 +26,31 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
     })),
   );
   const { check, hint, move, goOn, showModel } = store.getState();
-  const { tries: limit, show, buttons, items, zones } = view.question;
-  const endless = items.some((item) => item.copies === 'endless');
-  const all =
-    items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) +
-    zones.filter(({ typed }) => typed).length;
-  // With hidden zones, a loose copy counts as placed.
-  const placed =
-    new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
-  const goes = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
-  const now = tries + (ended || told?.try ? 0 : 1);
-  const onLand = view.question.judging === 'onLand';
-  const { deferred } = view.place;
-  const counts = [
-    ...(deferred || view.place.finished ? [] : [limit === null ? `try ${now}` : `try ${now} of ${limit}`]),
-    ...(show.count
-      ? [
-          endless
-            ? `${placed} placed`
-            : items.some(({ stays }) => !stays)
-              ? `${placed} of ${all} placed`
-              : items[0]
-                ? `${placed} picked`
-                : `${placed} of ${all} filled`,
-        ]
-      : []),
-  ];
+  const can = actionsFor({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking });
+  const { buttons } = view.question;
   return (
     <div className="flex flex-wrap items-center gap-3 mt-4">
-      {!ended && !goes && !onLand && !showsModel && !deferred && (
-        <button
-          type="button"
-          className="btn btn-primary btn-lg"
-          onClick={check}
-          disabled={checking || connection === 'offline' || connection === 'takenOver'}
-        >
+      {can.check && (
+        <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={can.check === 'waits'}>
           {checking ? 'Checking…' : (buttons.check ?? 'Check')}
         </button>
       )}
-      {goes && !showsModel && (
+      {can.tryAgain && (
         <button type="button" className="btn btn-primary btn-lg" onClick={goOn}>
           Try again
         </button>
       )}
-      {!ended && !showsModel && (
+      {can.reset && (
         <button
           type="button"
           className="btn btn-edge"
           onClick={() => move({ kind: 'reset' })}
-          disabled={checking || (placed === 0 && board.letGo.size === 0)}
+          disabled={can.reset === 'waits'}
         >
           {buttons.reset ?? 'Put everything back'}
         </button>
       )}
-      {hintsLeft > 0 && (
+      {can.hint && (
         <button type="button" className="btn btn-edge" onClick={hint}>
           {buttons.hint ?? 'Hint'}
         </button>
@@ -87,7 +60,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
           {showsModel ? 'Show my answer' : 'Show a model answer'}
         </button>
       )}
-      <p className="figures text-mute">{showsModel ? 'a model answer' : counts.join(' · ')}</p>
+      <p className="figures text-mute">{can.words}</p>
       <span className="grow" />
       {onward}
     </div>
@@ -108,9 +81,7 @@ export function Words({ store }: { store: PlayerStore }) {
     <div className="mt-3 min-h-14 grid gap-2">
       <div role="status" className="grid gap-2">
         {outcome && told && (
-          <p
-            className={`border-l-4 px-4 py-3 text-lg ${outcome.fullMarks ? 'bg-verdigris-wash border-verdigris' : 'bg-brass-wash border-brass'}`}
-          >
+          <Alert tone={outcome.fullMarks ? 'good' : 'notice'} className="px-4 py-3 text-lg">
             {tryInWords(outcome, told, ended)}{' '}
             {outcome.mark && (
               <span className="figures whitespace-nowrap">
@@ -120,30 +91,34 @@ export function Words({ store }: { store: PlayerStore }) {
             {best && outcome.mark && best.mark !== outcome.mark.mark && (
               <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
             )}
-          </p>
+          </Alert>
         )}
         {outcome?.words && (
-          <div className="saying border-l-4 border-rule px-4 py-2 text-lg">
+          <Alert tone="plain" className="saying px-4 text-lg">
             <Saying said={outcome.words} width={220} />
-          </div>
+          </Alert>
         )}
         {zones.map(({ zone, said }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
-          <div key={i} className="saying border-l-4 border-rule px-4 py-2">
+          <Alert tone="plain" className="saying px-4" key={i}>
             {zone !== null && (
               <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>
             )}
             <Saying said={said} width={220} />
-          </div>
+          </Alert>
         ))}
         {!outcome && ended && (
-          <p className="border-l-4 px-4 py-3 text-lg bg-brass-wash border-brass figures">
+          <Alert tone="notice" className="px-4 py-3 text-lg figures">
             Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}
-          </p>
+          </Alert>
         )}
-        {notice && <p className="border-l-4 px-4 py-3 bg-brass-wash border-brass">{notice}</p>}
+        {notice && (
+          <Alert tone="notice" className="px-4 py-3">
+            {notice}
+          </Alert>
+        )}
         {CONNECTION_IN_WORDS[connection] && (
-          <p className="border-l-4 px-4 py-3 bg-brick-wash border-brick">
+          <Alert tone="problem" className="px-4 py-3">
             {CONNECTION_IN_WORDS[connection]}{' '}
             {connection === 'signedOut' && (
               <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
@@ -155,15 +130,15 @@ export function Words({ store }: { store: PlayerStore }) {
                 Continue here
               </button>
             )}
-          </p>
+          </Alert>
         )}
       </div>
       {hints.map((hint, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
-        <div key={i} className="saying border-l-4 border-brass px-4 py-2">
+        <Alert tone="notice" className="saying px-4" key={i}>
           <p className="font-semibold">{hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</p>
           <Saying said={hint} width={220} />
-        </div>
+        </Alert>
       ))}
     </div>
   );

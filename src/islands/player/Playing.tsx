@@ -2,6 +2,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import type { LearnerQuestion } from '../../core';
 import { useMediaSource } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
+import { Alert } from '../../ui/Alert';
 import { Actions, Words } from './Actions';
 import { ListView } from './list/ListView';
 import { SceneFrame } from './scene/SceneFrame';
@@ -55,12 +56,12 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
         />
       )}
       {narrow && !list.asList && (
-        <p className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3 border-l-4 border-brass bg-brass-wash px-3 py-2">
+        <Alert tone="notice" className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3">
           This scene is wider than your screen: push it aside to see the rest.
           <button type="button" className="btn btn-primary btn-sm" onClick={() => list.choose(true)}>
             Answer as a list
           </button>
-        </p>
+        </Alert>
       )}
       <div className="mt-4">
         {list.asList ? (

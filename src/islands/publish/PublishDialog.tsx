@@ -1,7 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { JobView } from '../../contract';
+import { Alert } from '../../ui/Alert';
 import { ApiFailure, ask } from '../../ui/api';
+import { Confirm } from '../../ui/Confirm';
 import { Dialog } from '../../ui/Dialog';
 import { CheckList } from './CheckList';
 import { ReleaseFields } from './ReleaseFields';
@@ -81,7 +83,26 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
       </Dialog>
     );
   return (
-    <Dialog title="Publish" onClose={onClose} wide>
+    <Confirm
+      title="Publish"
+      action={
+        !publish.isPending
+          ? 'Release now'
+          : progress
+            ? `Finding model answers: ${progress.done} of ${progress.total}`
+            : 'Publishing…'
+      }
+      cancel="Not yet"
+      onConfirm={() => courseId && publish.mutate(courseId)}
+      onClose={onClose}
+      disabled={
+        courseId === null ||
+        publish.isPending ||
+        Object.keys(wrongIn(draft)).length > 0 ||
+        (errors !== null && errors > 0 && !read)
+      }
+      wide
+    >
       {courses.isPending && <p role="status">Looking up your courses…</p>}
       {courses.isError && <p className="text-brick">{courses.error.message}</p>}
       {courses.data?.length === 0 && (
@@ -130,35 +151,13 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
         </label>
       )}
       {publish.isError && (
-        <div role="alert" className="bg-brick-wash border-l-4 border-brick px-3 py-2 mt-3">
+        <Alert tone="problem" className="mt-3" role="alert">
           <p>{publish.error.message}</p>
           {problems?.map(({ path, message }) => (
             <p key={path}>{message}</p>
           ))}
-        </div>
+        </Alert>
       )}
-      <div className="flex gap-2 justify-end mt-4">
-        <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Not yet
-        </button>
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={
-            courseId === null ||
-            publish.isPending ||
-            Object.keys(wrongIn(draft)).length > 0 ||
-            (errors !== null && errors > 0 && !read)
-          }
-          onClick={() => courseId && publish.mutate(courseId)}
-        >
-          {!publish.isPending
-            ? 'Release now'
-            : progress
-              ? `Finding model answers: ${progress.done} of ${progress.total}`
-              : 'Publishing…'}
-        </button>
-      </div>
-    </Dialog>
+    </Confirm>
   );
 }

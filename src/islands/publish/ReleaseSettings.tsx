@@ -4,6 +4,7 @@ import { Toaster, toast } from 'sonner';
 import type { AllowanceRow, SettingsView, Wire } from '../../contract';
 import { MAX_MINUTES, MAX_SITTINGS } from '../../contract/limits';
 import { api, ask, Dialog, Field, moment } from '../../ui';
+import { Confirm } from '../../ui/Confirm';
 import { useSaving } from '../../ui/saving';
 import type { Learner } from '../courses/course';
 import { ReleaseFields } from './ReleaseFields';
@@ -263,7 +264,20 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
   const [closes, setCloses] = useState(asTyped(of.closesAt));
   const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) <= most;
   return (
-    <Dialog title={`For ${of.name}`} onClose={onClose}>
+    <Confirm
+      title={`For ${of.name}`}
+      action="Allow it"
+      onConfirm={() =>
+        onKeep({
+          moreMinutes: Number(minutes),
+          moreSittings: Number(sittings),
+          dueAt: momentIn(due),
+          closesAt: momentIn(closes),
+        })
+      }
+      onClose={onClose}
+      disabled={!whole(minutes, MAX_MINUTES) || !whole(sittings, MAX_SITTINGS)}
+    >
       <div className="grid sm:grid-cols-2 gap-4">
         {timed && (
           <Field
@@ -296,26 +310,6 @@ function AllowanceDialog({ of, timed, onClose, onKeep }: AllowanceProps) {
           onChange={(event) => setCloses(event.target.value)}
         />
       </div>
-      <div className="flex justify-end gap-2 mt-4">
-        <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Cancel
-        </button>
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={!whole(minutes, MAX_MINUTES) || !whole(sittings, MAX_SITTINGS)}
-          onClick={() =>
-            onKeep({
-              moreMinutes: Number(minutes),
-              moreSittings: Number(sittings),
-              dueAt: momentIn(due),
-              closesAt: momentIn(closes),
-            })
-          }
-        >
-          Allow it
-        </button>
-      </div>
-    </Dialog>
+    </Confirm>
   );
 }

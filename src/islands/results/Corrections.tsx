@@ -4,8 +4,9 @@ import type { CorrectionPreview, CorrectionView, JsonText, QuestionChange, Wire 
 import { falls } from '../../core';
 import { type ApiError, api, Dialog, moment, shownMark } from '../../ui';
 import type { ApiResult } from '../../ui/api';
+import { Confirm } from '../../ui/Confirm';
 import { fromJson } from '../../ui/wire';
-import { changesInWords } from '../bench/versions/inWords';
+import { changesInWords } from '../shared/changesInWords';
 import { keyInWords } from './keyInWords';
 import { MarkChanges } from './MarkChanges';
 
@@ -197,32 +198,23 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
         </Dialog>
       )}
       {applying && (
-        <Dialog
+        <Confirm
           title={`Apply edition ${applying.number} to marks already given?`}
+          action="Apply it"
+          cancel="Not yet"
+          onConfirm={() =>
+            void doing(applied(applying.number), async () => {
+              toast(`Edition ${applying.number} is applied`);
+              setApplying(null);
+              await again();
+            })
+          }
           onClose={() => setApplying(null)}
+          disabled={busy}
           wide
         >
           <Differences preview={applying} spare={spare} onSpare={setSpare} />
-          <div className="flex justify-end gap-2 mt-4">
-            <button type="button" className="btn btn-quiet" onClick={() => setApplying(null)}>
-              Not yet
-            </button>
-            <button
-              type="button"
-              className="btn btn-primary"
-              disabled={busy}
-              onClick={() =>
-                void doing(applied(applying.number), async () => {
-                  toast(`Edition ${applying.number} is applied`);
-                  setApplying(null);
-                  await again();
-                })
-              }
-            >
-              Apply it
-            </button>
-          </div>
-        </Dialog>
+        </Confirm>
       )}
       <Toaster position="bottom-right" />
     </div>

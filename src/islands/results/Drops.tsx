@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { QuestionAnalysis } from '../../contract';
 import { MediaFrom, Sketch } from '../../scene';
-import { benchMedia } from '../bench/media/source';
+import { benchMedia } from '../shared/ownMedia';
 
 const WIDTH = 460;
 /** Scene units of one square of the density. */

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { MAX_MINUTES } from '../../contract/limits';
-import { api, Dialog, Field } from '../../ui';
+import { api, Field } from '../../ui';
+import { Confirm } from '../../ui/Confirm';
 import { whole } from '../publish/settings';
 
 interface Props {
@@ -35,7 +36,13 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
         Open it again…
       </button>
       {asked && (
-        <Dialog title={`Open the attempt of ${learner} again?`} onClose={() => setAsked(false)}>
+        <Confirm
+          title={`Open the attempt of ${learner} again?`}
+          action="Open it again"
+          onConfirm={() => void reopen()}
+          onClose={() => setAsked(false)}
+          disabled={wrong || busy}
+        >
           <p className="mb-3">
             It continues where it was before it ended: what was placed stays, and the checks that ended it do not count.
             Its mark is open until it ends again. This is recorded in “Who changed marks”.
@@ -55,15 +62,7 @@ export function Reopening({ releaseId, sittingId, learner, minutes }: Props) {
               {problem}
             </p>
           )}
-          <div className="flex justify-end gap-2 mt-4">
-            <button type="button" className="btn btn-quiet" onClick={() => setAsked(false)}>
-              Cancel
-            </button>
-            <button type="button" className="btn btn-primary" disabled={wrong || busy} onClick={() => void reopen()}>
-              Open it again
-            </button>
-          </div>
-        </Dialog>
+        </Confirm>
       )}
     </>
   );

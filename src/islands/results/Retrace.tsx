@@ -4,7 +4,7 @@ import type { JsonText, RetraceView, Wire } from '../../contract';
 import { type Copy, copyOf, isTyped, questionModel, type RetraceFrame, retrace } from '../../core';
 import { BoardSketch, MediaFrom } from '../../scene';
 import { fromJson } from '../../ui/wire';
-import { benchMedia } from '../bench/media/source';
+import { benchMedia } from '../shared/ownMedia';
 import { frameInWords, sinceStart } from './retraceInWords';
 
 type Played = Pick<RetraceView, 'questions'>;

@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { asksOf, pointsOf } from '../../core';
-import { numberFrom } from '../bench/parts/numbers';
-import { Typed } from '../bench/parts/Typed';
+import { numberFrom } from '../../ui/numbers';
+import { Typed } from '../../ui/Typed';
 import {
   type Entry,
   firstDraw,

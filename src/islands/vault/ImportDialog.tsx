@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ChangeEvent, useState } from 'react';
 import { ApiFailure, ask, Dialog, Scrolls } from '../../ui';
+import { Alert } from '../../ui/Alert';
 
 const send = ({ file, id }: { file: File; id: string }) => ask('POST /api/packages', { file, query: { id } });
 
@@ -34,9 +35,9 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
         <input type="file" accept=".zip,application/zip" className="file-input w-full" onChange={choose} />
       </label>
       {problem && (
-        <p role="alert" className="mt-2 border-l-4 border-brick bg-brick-wash px-3 py-2">
+        <Alert tone="problem" className="mt-2" role="alert">
           {problem}
-        </p>
+        </Alert>
       )}
       {done && (
         <section aria-label="What came in" className="mt-3" role="status">

@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import type * as contract from '../../contract';
 import { VAULT_PAGE } from '../../contract/limits';
 import { moment } from '../../ui';
+import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
 import { useDragged } from './Dragging';
 import { useDelete } from './moving';
@@ -50,8 +51,7 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
     pages.find((page) => page.from <= index && index < page.from + page.rows.length)?.rows[
       index - Math.floor(index / VAULT_PAGE) * VAULT_PAGE
     ];
-  if (failed && pages.length === 0)
-    return <p className="border-l-4 border-brick bg-brick-wash px-3 py-2">{failed.message}</p>;
+  if (failed && pages.length === 0) return <Alert tone="problem">{failed.message}</Alert>;
   if (total === 0) return empty;
   const [before, after] = [
     (shown[0]?.start ?? top) - top,

@@ -6,6 +6,7 @@ import { shelfShare } from '../../contract/shelves';
 import { RIGHTS, type Right } from '../../contract/vocabulary';
 import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
+import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
 import { type Goal, useDragged, useGoal } from './Dragging';
 import { alsoFor, mayStandOn, sharedWith, UNDO_MS, useMoveShelf } from './moving';
@@ -300,7 +301,7 @@ function RemoveDialog({
   const parent = shelves.find(({ id }) => id === shelf.parentId);
   const inner = shelves.filter(({ parentId }) => parentId === shelf.id).length;
   return (
-    <Dialog title={`Remove the shelf “${shelf.title}”?`} onClose={onClose}>
+    <Confirm title={`Remove the shelf “${shelf.title}”?`} action="Remove it" onConfirm={onRemove} onClose={onClose}>
       <p>
         {shelf.questions === 1 ? 'One question' : `${shelf.questions} questions`}
         {inner > 0 && (inner === 1 ? ' and one shelf' : ` and ${inner} shelves`)} will stand{' '}
@@ -312,15 +313,7 @@ function RemoveDialog({
           shelf that is shared.
         </p>
       )}
-      <div className="flex justify-end gap-2 mt-4">
-        <button type="button" className="btn btn-quiet" onClick={onClose}>
-          Cancel
-        </button>
-        <button type="button" className="btn btn-primary" data-autofocus onClick={onRemove}>
-          Remove it
-        </button>
-      </div>
-    </Dialog>
+    </Confirm>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { MediaFrom, Sketch } from '../../scene';
 import { ask } from '../../ui';
-import { benchMedia } from '../bench/media/source';
+import { benchMedia } from '../shared/ownMedia';
 
 const WIDTH = 84;
 const HEIGHT = 52;

@@ -3,7 +3,7 @@ import { KINDS, type Kind } from '../../core';
 import { exampleOf } from '../../core/kinds';
 import { MediaFrom, Sketch } from '../../scene';
 import { Dialog } from '../../ui/Dialog';
-import { KIND_NAMES, KIND_WORDS } from '../bench/kind/become';
+import { KIND_NAMES, KIND_WORDS } from '../shared/kindNames';
 
 const NO_MEDIA = () => null;
 const WIDTH = 196;

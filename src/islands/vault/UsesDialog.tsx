@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Dialog } from '../../ui';
+import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
 
 /** The uses of a question. */
@@ -13,7 +14,7 @@ export function UsesDialog({ id, title, onClose }: { id: string; title: string; 
   return (
     <Dialog title={`Where “${title}” is used`} onClose={onClose}>
       {uses.isPending && <p className="text-mute">Looking…</p>}
-      {uses.error && <p className="border-l-4 border-brick bg-brick-wash px-3 py-2">{uses.error.message}</p>}
+      {uses.error && <Alert tone="problem">{uses.error.message}</Alert>}
       {uses.data && sets.length + releases.length === 0 && <p>In no set, and never published.</p>}
       {sets.length > 0 && (
         <>

@@ -5,9 +5,11 @@ import { Toaster, toast } from 'sonner';
 import type { ManyChange } from '../../contract';
 import { MAX_AT_ONCE } from '../../contract/limits';
 import { KINDS, type Kind } from '../../core';
-import { Dialog, Field } from '../../ui';
+import { Field } from '../../ui';
+import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
-import { Later } from '../bench/parts/Later';
+import { Confirm } from '../../ui/Confirm';
+import { Later } from '../../ui/Later';
 import { Dragging } from './Dragging';
 import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
@@ -253,8 +255,9 @@ function ForChosen({
   const putOnto = usePutOnto(shelves, onDone);
   const remove = useDelete(onDone);
   return (
-    <div
-      className="flex flex-wrap items-center gap-2 mb-3 border-l-4 border-brass bg-brass-wash px-3 py-2"
+    <Alert
+      tone="notice"
+      className="flex flex-wrap items-center gap-2 mb-3"
       role="toolbar"
       aria-label="For what is chosen"
     >
@@ -322,7 +325,7 @@ function ForChosen({
       <button type="button" className="btn btn-quiet btn-sm" onClick={onDone}>
         Choose none
       </button>
-    </div>
+    </Alert>
   );
 }
 
@@ -343,25 +346,19 @@ function EmptyBin() {
         Empty the bin…
       </button>
       {asking && (
-        <Dialog title="Empty the bin?" onClose={() => setAsking(false)}>
+        <Confirm
+          title="Empty the bin?"
+          action="Empty it"
+          onConfirm={() => empty.mutate(undefined)}
+          onClose={() => setAsking(false)}
+          disabled={empty.isPending}
+          forGood
+        >
           <p>
             The questions in it and their versions are gone then, and cannot be brought back. What was published of them
             stays with its releases.
           </p>
-          <div className="flex justify-end gap-2 mt-4">
-            <button type="button" className="btn btn-quiet" data-autofocus onClick={() => setAsking(false)}>
-              Cancel
-            </button>
-            <button
-              type="button"
-              className="btn btn-primary"
-              disabled={empty.isPending}
-              onClick={() => empty.mutate(undefined)}
-            >
-              Empty it
-            </button>
-          </div>
-        </Dialog>
+        </Confirm>
       )}
     </p>
   );

@@ -7,7 +7,7 @@ import {
   type HandMark,
   ROSTER_PAGE,
 } from '../../contract';
-import { countingMark, type Entry, roundMark, wholeMark } from '../../core';
+import { cellState, countingMark, type Entry, roundMark, wholeMark } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { allowance, category, groupMember, markOverride, release, releaseFor } from '../database/tables';
@@ -182,23 +182,18 @@ async function gradeRows(
       const due = allowedOf.get(of)?.dueAt ?? release.dueAt;
       const closes = allowedOf.get(of)?.closesAt ?? release.closesAt;
       const last = touched.findLast(({ finished }) => finished)?.finishedAt ?? null;
-      const over = (due ?? closes) !== null && ((due ?? closes) as Date) <= at;
-      const forThem = release.everyone || isFor.has(of) || mine.length > 0;
+      const end = due ?? closes;
       return {
         points: hand ? hand.points : counts && roundMark(counts.points),
         outOf: roundMark((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? release.outOf),
-        state:
-          hand || touched.some(({ finished }) => finished)
-            ? 'done'
-            : !forThem
-              ? 'notFor'
-              : counts
-                ? 'running'
-                : over
-                  ? 'missing'
-                  : mine.length > 0
-                    ? 'running'
-                    : 'none',
+        state: cellState({
+          byHand: hand !== undefined,
+          assigned: release.everyone || isFor.has(of) || mine.length > 0,
+          counts: counts !== null,
+          finished: touched.some(({ finished }) => finished),
+          started: mine.length > 0,
+          over: end !== null && end <= at,
+        }),
         late: due !== null && last !== null && last > due,
         byHand: hand?.reason ?? null,
       };

@@ -1,8 +1,8 @@
 import { type Item, setCopies, setItem } from '../../../core';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 
 const MAX_COPIES = 10_000;

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { type Settle, setZone, type Zone } from '../../../core';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 
 const REACHES: readonly [Zone['reach']['rule'], string][] = [

@@ -1,7 +1,7 @@
 import { refTo, restNowhere, setItem, setValues } from '../../../core';
+import { Typed } from '../../../ui/Typed';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { KeyGrid } from './KeyGrid';
 import { ZoneKey } from './ZoneKey';

@@ -1,8 +1,8 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { dropEntry, type KeyEntry, listedIn, type Need, setEntry, setZone, type Zone } from '../../../core';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 
 type Wants = 'neutral' | 'trap' | 'all' | 'exactly' | 'atLeast' | 'between' | 'sequence' | 'sum';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { type ItemId, setCopies, setQuestion, type ZoneId } from '../../../core';
 import { type Amount, needing, withFrame, withStack } from '../../../core/kinds';
-import { numberFrom } from '../parts/numbers';
+import { numberFrom } from '../../../ui/numbers';
+import { Typed } from '../../../ui/Typed';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { become } from './become';
 

@@ -12,12 +12,14 @@ import {
   withPictures,
 } from '../../../core/kinds';
 import { MediaFrom, Sketch } from '../../../scene';
+import { Alert } from '../../../ui/Alert';
 import { api } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
-import { benchMedia } from '../media/source';
+import { KIND_NAMES } from '../../shared/kindNames';
+import { benchMedia } from '../../shared/ownMedia';
 import { Choice } from '../parts/Choice';
 import type { BenchStore } from '../store';
-import { become, KIND_NAMES, LAYOUT_OPTIONS } from './become';
+import { become, LAYOUT_OPTIONS } from './become';
 
 const HOW: Readonly<Record<Kind, string>> = {
   sort: 'Groups as headings with their entries under them, or two columns: entry and group. Under “None” stands what belongs nowhere.',
@@ -155,9 +157,7 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
         aria-live="polite"
       >
         {!proposed && <p className="text-mute">Paste above; what would be made of it stands here.</p>}
-        {proposed && !proposed.ok && (
-          <p className="border-l-4 border-brass bg-brass-wash px-3 py-2">{proposed.message}</p>
-        )}
+        {proposed && !proposed.ok && <Alert tone="notice">{proposed.message}</Alert>}
         {proposed?.ok && (
           <figure>
             <MediaFrom source={benchMedia(proposed.question.media)}>

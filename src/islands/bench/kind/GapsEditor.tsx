@@ -23,10 +23,10 @@ import {
   putBack,
   type Stretch,
 } from '../../../core/kinds';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { become } from './become';
 

@@ -9,10 +9,10 @@ import {
   placesOfSpots,
   withMarker,
 } from '../../../core/kinds';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { become } from './become';
 import { WordSpots } from './WordSpots';

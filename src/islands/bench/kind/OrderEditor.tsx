@@ -16,9 +16,9 @@ import {
   WIDE_TAG,
   withFixed,
 } from '../../../core/kinds';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { become } from './become';
 

@@ -1,9 +1,9 @@
 import type { ItemId, Question, Zone, ZoneId } from '../../../core';
 import { freshId, newItem, newZone } from '../../../core/document';
 import { alike, laidOut } from '../../../core/kinds';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 import { become } from './become';
 

@@ -1,9 +1,9 @@
 import { Circle, Film, Image, Plus, Square, Type, Volume2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import type { Fixture, MediaId, Medium } from '../../../core';
+import { mediumUrl } from '../../shared/ownMedia';
 import { addNextZone, addThings } from '../commands/arranging';
 import { MediaDialog } from '../media/MediaDialog';
-import { mediumUrl } from '../media/source';
 import type { BenchStore } from '../store';
 import { itemsNamed, mediumFixture, shapeFixture, textFixture } from './makings';
 

@@ -18,6 +18,7 @@ import {
 } from 'lucide-react';
 import { useState } from 'react';
 import { type Axis, gapsOf, nameOf, type Ref, things } from '../../../core';
+import { numberFrom } from '../../../ui/numbers';
 import {
   alignSelected,
   duplicateInRow,
@@ -29,7 +30,6 @@ import {
   sizeSelected,
   spaceSelected,
 } from '../commands/arranging';
-import { numberFrom } from '../parts/numbers';
 import { type BenchStore, framesOf } from '../store';
 
 type Action = readonly [words: string, Icon: LucideIcon, run: () => void];

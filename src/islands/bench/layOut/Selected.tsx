@@ -1,9 +1,9 @@
 import { Trash2, Undo2 } from 'lucide-react';
 import { type Item, idIn, kindIn, type Rich, rename, setFixture, setItem, type Thing, thingAt } from '../../../core';
+import { Typed } from '../../../ui/Typed';
 import { outlineSelected, removeSelected } from '../commands/arranging';
 import { MediumField } from '../media/MediumField';
 import { SayField } from '../parts/SayField';
-import { Typed } from '../parts/Typed';
 import { RichField } from '../rich/RichField';
 import type { BenchStore } from '../store';
 import { ShapeFixtureFields } from './ShapeFixtureFields';

@@ -10,10 +10,10 @@ import {
   setZone,
   type Zone,
 } from '../../../core';
+import { numberOrChange } from '../../../ui/numbers';
+import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
-import { numberOrChange } from '../parts/numbers';
 import { Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import type { BenchStore } from '../store';
 
 type Form = 'rect' | 'ellipse' | 'polygon';

@@ -1,6 +1,6 @@
 import type { CSSProperties } from 'react';
 import { type Frame, nameOf, type Thing } from '../../../core';
-import { Typed } from '../parts/Typed';
+import { Typed } from '../../../ui/Typed';
 import type { BenchStore } from '../store';
 import { COLUMNS } from './columns';
 

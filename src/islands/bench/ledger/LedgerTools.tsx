@@ -1,7 +1,7 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { applyAll, idIn, kindIn, rename, type Step, things } from '../../../core';
-import { numberFrom } from '../parts/numbers';
+import { numberFrom } from '../../../ui/numbers';
 import type { BenchStore } from '../store';
 import type { LedgerColumn } from './columns';
 

@@ -14,7 +14,7 @@ import {
   type Thing,
   thingAt,
 } from '../../../core';
-import { numberOrChange } from '../parts/numbers';
+import { numberOrChange } from '../../../ui/numbers';
 import { framesOf } from '../store';
 
 /** Sets a cell's value: the step, or why it is refused. */

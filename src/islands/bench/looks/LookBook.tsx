@@ -12,8 +12,8 @@ import {
   type ZoneState,
 } from '../../../core';
 import { dress, ItemFace, MediaFrom, motionIn, useMediaSource, ZoneBed } from '../../../scene';
-import { benchMedia } from '../media/source';
-import { Typed } from '../parts/Typed';
+import { Typed } from '../../../ui/Typed';
+import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
 import { dropLook, looksOf, makeLook, wearersOf } from './books';
 import { StyleFields } from './StyleFields';

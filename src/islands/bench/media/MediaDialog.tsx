@@ -6,8 +6,8 @@ import type { StoredMedium } from '../../../contract';
 import type { MediaId, Medium } from '../../../core';
 import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
+import { mediumUrl } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
-import { mediumUrl } from './source';
 import { entered, inBytes, takeFile } from './takeFiles';
 
 const WORDS: Readonly<Record<Medium['kind'], { title: string; types: string; accept: Record<string, string[]> }>> = {

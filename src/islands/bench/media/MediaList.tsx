@@ -2,9 +2,9 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { type Medium, type Question, setMedium } from '../../../core';
 import { isWebVtt } from '../../../core/document';
-import { Typed } from '../parts/Typed';
+import { Typed } from '../../../ui/Typed';
+import { mediumUrl } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
-import { mediumUrl } from './source';
 import { BUDGET, inBytes, weightOf } from './takeFiles';
 
 /** Every medium of the question: what is said of it, where it is from, how heavy it is in the learner's page. */

@@ -1,9 +1,9 @@
 import { Volume2, X } from 'lucide-react';
 import { useState } from 'react';
 import type { MediaId, Medium } from '../../../core';
+import { mediumUrl } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
 import { MediaDialog } from './MediaDialog';
-import { mediumUrl } from './source';
 
 interface Props {
   store: BenchStore;

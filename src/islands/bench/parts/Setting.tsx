@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { numberFrom } from './numbers';
-import { Typed } from './Typed';
+import { numberFrom } from '../../../ui/numbers';
+import { Typed } from '../../../ui/Typed';
 
 /** A line of settings: a name and its control. */
 export function Setting({ label, children }: { label: string; children: ReactNode }) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { numberFrom } from '../../../ui/numbers';
 import { common } from './common';
-import { numberFrom } from './numbers';
 
 describe('what several have in common', () => {
   it('is the value, or undefined where they differ', () => {

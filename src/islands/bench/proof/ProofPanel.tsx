@@ -1,8 +1,8 @@
 import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
 import { useMemo } from 'react';
 import { type Finding, mendOf, type Proof, refsOf } from '../../../core';
+import { oneIn } from '../../shared/guessing';
 import type { BenchStore } from '../store';
-import { oneIn } from './figures';
 import { useFindings } from './useFindings';
 
 const SEVERITIES = {

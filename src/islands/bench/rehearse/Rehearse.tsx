@@ -5,7 +5,7 @@ import { MediaFrom, type MediaSource } from '../../../scene';
 import { Playing, pageWidth } from '../../player/Playing';
 import { type PlayerStore, playerStore } from '../../player/store';
 import type { SentMove } from '../../player/types';
-import { benchMedia } from '../media/source';
+import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
 import { FILLS, type Fill, movesFor, needsModelAnswer } from './answers';
 import { type Rehearsal, rehearsal } from './judge';

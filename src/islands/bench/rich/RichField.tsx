@@ -1,6 +1,6 @@
 import { type ComponentProps, lazy } from 'react';
 import { plainText } from '../../../core/document';
-import { Later } from '../parts/Later';
+import { Later } from '../../../ui/Later';
 import './rich.css';
 
 // Tiptap weighs more than the rest of the Bench: it comes with the first text that is edited.

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { api } from '../../../ui/api';
-import { Dialog } from '../../../ui/Dialog';
+import { Confirm } from '../../../ui/Confirm';
 import type { BenchStore } from '../store';
 
 /** Why saving failed, and what the author can do. Nothing is discarded without asking. */
@@ -51,17 +51,16 @@ export function SaveNotice({ store }: { store: BenchStore }) {
         </button>
       </Bar>
       {dropping && (
-        <Dialog title="Take the other version?" onClose={() => setDropping(false)}>
+        <Confirm
+          title="Take the other version?"
+          action="Drop mine"
+          cancel="Stay here"
+          onConfirm={() => leave(location.href)}
+          onClose={() => setDropping(false)}
+          forGood
+        >
           <p>What you changed here since it was last saved is lost then.</p>
-          <div className="flex gap-2 justify-end mt-4">
-            <button type="button" className="btn btn-quiet" onClick={() => setDropping(false)}>
-              Stay here
-            </button>
-            <button type="button" className="btn btn-error" onClick={() => leave(location.href)}>
-              Drop mine
-            </button>
-          </div>
-        </Dialog>
+        </Confirm>
       )}
     </>
   );

@@ -11,7 +11,7 @@ import {
 import { carrierOf, onScene, type Ref, things } from '../../../core';
 import { plainText } from '../../../core/document';
 import { MediaFrom, RichText, Stage } from '../../../scene';
-import { benchMedia } from '../media/source';
+import { benchMedia } from '../../shared/ownMedia';
 import { type BenchStore, framesOf } from '../store';
 import { Corners } from './Corners';
 import { Drawing } from './Drawing';

@@ -5,9 +5,9 @@ import { difference } from '../../../core';
 import { MediaFrom, Sketch } from '../../../scene';
 import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
-import { benchMedia } from '../media/source';
+import { changesInWords } from '../../shared/changesInWords';
+import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
-import { changesInWords } from './inWords';
 
 /**
  * The versions of the question, one for each pause: to view, to compare, and to bring back as one step that can be

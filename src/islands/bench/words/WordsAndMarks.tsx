@@ -1,11 +1,11 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { type KeyEntry, type Question, refTo, setEntry, setQuestion } from '../../../core';
+import { Typed } from '../../../ui/Typed';
 import { MediumField } from '../media/MediumField';
 import { Choice } from '../parts/Choice';
 import { SayField } from '../parts/SayField';
 import { Section } from '../parts/Section';
 import { Setting } from '../parts/Setting';
-import { Typed } from '../parts/Typed';
 import { RichField } from '../rich/RichField';
 import type { BenchStore } from '../store';
 import { Marks } from './Marks';

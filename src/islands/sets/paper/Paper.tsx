@@ -1,7 +1,7 @@
 import type { Question, Rich } from '../../../core';
 import { MediaFrom, RichText, Sketch } from '../../../scene';
 import { Slots } from '../../../scene/slots';
-import { benchMedia, mediumUrl } from '../../bench/media/source';
+import { benchMedia, mediumUrl } from '../../shared/ownMedia';
 import { answersOf, onPaper, zoneNames } from './onPaper';
 import './paper.css';
 

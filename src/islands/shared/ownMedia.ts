@@ -1,5 +1,5 @@
-import type { Question } from '../../../core';
-import type { MediaSource } from '../../../scene';
+import type { Question } from '../../core';
+import type { MediaSource } from '../../scene';
 
 export const mediumUrl = (hash: string) => `/media/${hash}`;
 

@@ -1,4 +1,4 @@
-import { type Edit, LIST_OF, type Question, type Step, type ThingKind } from '../../../core';
+import { type Edit, LIST_OF, type Question, type Step, type ThingKind } from '../../core';
 
 const FIELDS: Readonly<Record<string, string>> = {
   label: 'name',

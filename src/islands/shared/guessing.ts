@@ -1,4 +1,4 @@
-import type { Guessing } from '../../../core';
+import type { Guessing } from '../../core';
 
 const grouped = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
 const percent = (share: number) => (share > 0 && share < 0.005 ? 'under 1 %' : `${Math.round(share * 100)} %`);

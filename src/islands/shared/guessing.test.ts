@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { guessingInWords, oneIn } from './figures';
+import { guessingInWords, oneIn } from './guessing';
 
 it.each([
   [1 / 19_683, '1 in 19,683'],

@@ -1,0 +1,60 @@
+import type { PlayerData } from './reducer';
+
+/** A button that is there: it can be pressed, or it waits. */
+type Button = 'ready' | 'waits';
+
+export interface ActionsOf {
+  readonly check: Button | null;
+  readonly tryAgain: boolean;
+  readonly reset: Button | null;
+  readonly hint: boolean;
+  /** The learner's progress in words. */
+  readonly words: string;
+}
+
+type Facts = Pick<
+  PlayerData,
+  'board' | 'view' | 'told' | 'tries' | 'ended' | 'hintsLeft' | 'modelAnswer' | 'showsModel' | 'connection' | 'checking'
+>;
+
+/** What a learner can do with the question now. */
+export function actionsFor(facts: Facts): ActionsOf {
+  const { board, view, told, ended, hintsLeft, showsModel, connection, checking } = facts;
+  const open = !ended && !showsModel;
+  const hasMissed = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
+  const isChecked = view.question.judging !== 'onLand' && !view.place.deferred;
+  const isCutOff = connection === 'offline' || connection === 'takenOver';
+  const isEmpty = placedOf(facts) === 0 && board.letGo.size === 0;
+  return {
+    check: open && isChecked && !hasMissed ? buttonOf(checking || isCutOff) : null,
+    tryAgain: hasMissed && !showsModel,
+    reset: open ? buttonOf(checking || isEmpty) : null,
+    hint: hintsLeft > 0,
+    words: showsModel ? 'a model answer' : [...tryInWords(facts), ...countInWords(facts)].join(' · '),
+  };
+}
+
+const buttonOf = (waits: boolean): Button => (waits ? 'waits' : 'ready');
+
+/** The number of copies placed. With hidden zones, a loose copy counts as placed. */
+const placedOf = ({ board, view }: Facts): number =>
+  new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
+
+function tryInWords({ view, told, tries, ended }: Facts): string[] {
+  if (view.place.deferred || view.place.finished) return [];
+  const now = tries + (ended || told?.try ? 0 : 1);
+  const limit = view.question.tries;
+  return [limit === null ? `try ${now}` : `try ${now} of ${limit}`];
+}
+
+function countInWords(facts: Facts): string[] {
+  const { show, items, zones } = facts.view.question;
+  if (!show.count) return [];
+  const placed = placedOf(facts);
+  if (items.some(({ copies }) => copies === 'endless')) return [`${placed} placed`];
+  const all =
+    items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) +
+    zones.filter(({ typed }) => typed).length;
+  if (items.some(({ stays }) => !stays)) return [`${placed} of ${all} placed`];
+  return [items.length > 0 ? `${placed} picked` : `${placed} of ${all} filled`];
+}

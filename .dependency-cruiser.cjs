@@ -27,10 +27,32 @@ const INDEXES = ['core', 'server'].map((layer) => ({
   to: { path: `^src/${layer}/`, pathNot: `^src/${layer}/((document|kinds)/)?index\\.ts$` },
 }));
 
+/** The folders of the server in their order: each may import those before it. What runs in a worker thread is apart. */
+const SERVER = [
+  'database',
+  'accounts',
+  'http',
+  'work',
+  'jobs',
+  'media',
+  'vault',
+  'courses',
+  'releases',
+  'sittings',
+  'results',
+];
+const serverRules = SERVER.map((folder, i) => ({
+  name: `server-${folder}-imports-only-what-comes-before-it`,
+  severity: 'error',
+  from: { path: `^src/server/${folder}/`, pathNot: ['^src/server/work/(tasks|worker)\\.ts$', '\\.test\\.ts$'] },
+  to: { path: SERVER.slice(i + 1).map((later) => `^src/server/${later}/`) },
+})).slice(0, -1);
+
 module.exports = {
   forbidden: [
     ...layerRules,
     ...INDEXES,
+    ...serverRules,
     {
       name: 'no-circles',
       severity: 'error',

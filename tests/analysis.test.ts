@@ -5,10 +5,10 @@ import { cronbach, digestOf, discrimination, facility, questionModel, random } f
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { digest, move } from '../src/server/database/tables';
-import { analysisOf } from '../src/server/releases/analysis';
-import { applyEdition, makeEdition } from '../src/server/releases/corrections';
 import { publish } from '../src/server/releases/publish';
-import { retraceOf } from '../src/server/releases/retrace';
+import { analysisOf } from '../src/server/results/analysis';
+import { applyEdition, makeEdition } from '../src/server/results/corrections';
+import { retraceOf } from '../src/server/results/retrace';
 import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';

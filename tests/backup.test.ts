@@ -19,7 +19,7 @@ import { restore } from '../src/server/backup/restore';
 import { readConfig } from '../src/server/config';
 import { move, sitting } from '../src/server/database/tables';
 import { readMedium, storeMedium } from '../src/server/media/media';
-import { resultsOf } from '../src/server/releases/results';
+import { resultsOf } from '../src/server/results/results';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 

@@ -7,15 +7,15 @@ import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
+import { publish } from '../src/server/releases/publish';
 import {
   applyEdition,
   makeEdition,
   openCorrections,
   previewCorrection,
   previewEdition,
-} from '../src/server/releases/corrections';
-import { publish } from '../src/server/releases/publish';
-import { resultsOf } from '../src/server/releases/results';
+} from '../src/server/results/corrections';
+import { resultsOf } from '../src/server/results/results';
 import { finish } from '../src/server/sittings/finish';
 import { goTo } from '../src/server/sittings/openRelease';
 import { editQuestion, saveNew } from '../src/server/vault/questions';

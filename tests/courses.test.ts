@@ -14,12 +14,12 @@ import {
 } from '../src/server/courses/courses';
 import { joinCourse, registerWith } from '../src/server/courses/join';
 import { listParts, saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
-import { remove } from '../src/server/courses/removals';
 import { importRoster, listRoster, makeLearner, planRoster, removeLearner } from '../src/server/courses/roster';
-import { assignedReleases } from '../src/server/releases/assignedReleases';
 import { publish } from '../src/server/releases/publish';
-import { resultsOf } from '../src/server/releases/results';
 import { changeSettings, openSettings, setAllowance } from '../src/server/releases/settings';
+import { assignedReleases } from '../src/server/results/assignedReleases';
+import { remove } from '../src/server/results/removals';
+import { resultsOf } from '../src/server/results/results';
 import { finish } from '../src/server/sittings/finish';
 import { openRelease } from '../src/server/sittings/openRelease';
 import { reopen } from '../src/server/sittings/reopen';

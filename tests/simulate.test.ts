@@ -4,8 +4,8 @@ import { type Simulated, simulated, sitThrough } from '../demo/simulate';
 import type { App } from '../src/server/app';
 import type { As, Teacher } from '../src/server/context';
 import { move, sitting } from '../src/server/database/tables';
-import { analysisOf } from '../src/server/releases/analysis';
-import { resultsOf } from '../src/server/releases/results';
+import { analysisOf } from '../src/server/results/analysis';
+import { resultsOf } from '../src/server/results/results';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 
 let app: App;

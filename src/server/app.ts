@@ -4,7 +4,7 @@ import { type Auth, makeAuth } from './accounts/auth';
 import { type Config, readConfig } from './config';
 import type { Context } from './context';
 import { openDatabase } from './database/open';
-import { type JobRunner, startJobs } from './jobs/runner';
+import { type JobRunner, startJobs } from './jobRunner';
 import { mediaFolder } from './media/files';
 import { clearIncoming } from './media/incoming';
 import { steadyClock } from './releases/time';

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { begun, dropFiles, pasted, published, station } from './making';
 import { bed, byKeys, byList, byMouse, type Mover, press, type Seat, signedIn, sitDown, tag } from './player';
-import { accessible, centre, dragTo, expect, test } from './support';
+import { accessible, centre, dragTo, expect, pageTimer, settled, test } from './support';
 
 type Placing = readonly (readonly [item: string, zone: string])[];
 
@@ -243,11 +243,11 @@ test('Mark in a text: words are spots of two kinds, found by mouse, by the keys 
       await tag(other, marker).last().focus();
       await other.keyboard.press('Space');
       await expect(tag(other, marker).last()).toHaveAttribute('aria-pressed', 'true');
-      await other.waitForTimeout(150);
+      await pageTimer(other);
       const heard = other.locator('[aria-live="assertive"]').last();
       for (let i = 0; i < 10 && (await heard.textContent()) !== place; i++) await other.keyboard.press('ArrowRight');
       await other.keyboard.press('Space');
-      await other.waitForTimeout(300);
+      await settled(other);
     }
     await press(other, 'Check');
     await expect(other.getByText('All of it is right.')).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { centre, dragTo, expect } from './support';
+import { centre, dragTo, expect, pageTimer } from './support';
 
 /** A way of working the pages: what a press, typing, and moving something come to with it. */
 export interface Hand {
@@ -63,7 +63,7 @@ export function keyboard(page: Page): Hand {
       await page.keyboard.press('Space');
       await expect(what).toHaveAttribute('aria-pressed', 'true');
       // dnd-kit listens to the keys from a later task on; no hand is as fast as this test.
-      await page.waitForTimeout(150);
+      await pageTimer(page);
       for (const key of keys) await page.keyboard.press(key);
       await page.keyboard.press('Space');
       await expect(what).toHaveAttribute('aria-pressed', 'false');
@@ -84,7 +84,7 @@ export function finger(page: Page): Hand {
       await what.scrollIntoViewIfNeeded();
       await fingerTo(page, what, await centre(to));
       // Chromium takes a touch within 300 ms of the last for the second half of a double tap, and sends no click.
-      await page.waitForTimeout(400);
+      await pageTimer(page, 301);
     },
   };
 }
@@ -100,7 +100,7 @@ export async function fingerTo(page: Page, what: Locator, target: { x: number; y
     await send('touchMove', { x: from.x + ((target.x - from.x) * i) / 10, y: from.y + ((target.y - from.y) * i) / 10 });
   // A finger comes to a stop before it lifts. One that lifts at full speed flings, and Chromium takes the next touch
   // for the one that ends the fling: no click.
-  await page.waitForTimeout(120);
+  await pageTimer(page, 120);
   await send('touchMove', target);
   await send('touchEnd');
 }

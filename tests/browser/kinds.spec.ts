@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { begun, pasted, published, sought, station } from './making';
 import { bed, byFinger, byKeys, byList, byMouse, press, signedIn, sitDown, tag } from './player';
-import { accessible, centre, dragTo, expect, open, test } from './support';
+import { accessible, centre, dragTo, expect, open, pageTimer, settled, test } from './support';
 
 const slot = (page: Page, index: number) => page.locator('.playing .slot').nth(index);
 const inGap = async (page: Page, word: string, index: number) =>
@@ -273,11 +273,11 @@ test('Mark: zones become hidden spots; found with the pointer, by named places w
     await tag(other, 'Flag').last().focus();
     await other.keyboard.press('Space');
     await expect(tag(other, 'Flag').last()).toHaveAttribute('aria-pressed', 'true');
-    await other.waitForTimeout(150);
+    await pageTimer(other);
     const heard = other.locator('[aria-live="assertive"]').last();
     for (let i = 0; i < 5 && (await heard.textContent()) !== zone; i++) await other.keyboard.press('ArrowRight');
     await other.keyboard.press('Space');
-    await other.waitForTimeout(300);
+    await settled(other);
   }
   await press(other, 'Check');
   await expect(other.getByText('All of it is right.')).toBeVisible();

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { bed, cell, onScene, openCopy, saved, station, storedQuestion, tag, typed } from './bench';
+import { origin } from './server';
 import { accessible, dragTo, expect, test } from './support';
 
 const drag = async (page: Page, from: { x: number; y: number }, to: { x: number; y: number }) => {
@@ -159,7 +160,7 @@ test('what is copied is pasted into another question, with what the key says of 
 /** A new question in the same page, whose clipboard is the one copied to. */
 async function openCopy2(page: Page): Promise<string> {
   const id = crypto.randomUUID();
-  await page.request.post('/api/questions', { data: { id }, headers: { origin: 'http://127.0.0.1:4497' } });
+  await page.request.post('/api/questions', { data: { id }, headers: { origin: origin() } });
   await page.goto(`/bench/${id}`);
   await expect(page.locator('.stage')).toBeVisible();
   return id;

@@ -5,9 +5,9 @@ import { eq } from 'drizzle-orm';
 import { openDatabase } from '../../src/server/database/open';
 import { sitting } from '../../src/server/database/tables';
 import { seeds } from '../support/seeds';
+import { origin, testServer } from './server';
 import { call, DEMO, expect, open, publishing, signIn, test } from './support';
 
-const DATA = process.env.VAULT_DROP_TEST_DATA ?? '';
 const LABELS = ['barley', 'poppy', 'acorn', 'gravel'];
 
 /** Publishes a document, kept through the API as a question of the teacher's. */
@@ -40,7 +40,7 @@ async function traffic(
 ): Promise<{ before: string[]; judged: string }> {
   await learner.request.get(`/sit/${releaseId}`);
   const db = await openDatabase({
-    databaseUrl: `file:${join(DATA, 'vault-drop.db')}`,
+    databaseUrl: `file:${join(testServer().data, 'vault-drop.db')}`,
     databaseAuthToken: undefined,
     root: process.cwd(),
   });
@@ -63,7 +63,7 @@ async function traffic(
   const send = async (after: number, move: Record<string, unknown>) => {
     const response = await learner.request.post(`/api/sittings/${sittingId}/moves`, {
       data: { question: 0, after, moves: [{ id: randomUUID(), ...move }] },
-      headers: { origin: 'http://127.0.0.1:4497' },
+      headers: { origin: origin() },
     });
     expect(response.status()).toBe(200);
     return bare(await response.text());

@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { cell, openCopy, saved, storedQuestion, tag, typed } from './bench';
 import { dropFiles, pasted, published, station } from './making';
 import { press, signedIn, sitDown } from './player';
+import { origin } from './server';
 import { accessible, expect, signIn, test } from './support';
 
 const photo = (width: number, height: number) =>
@@ -92,7 +93,7 @@ test('media are their teacher’s alone, and nothing in them runs', async ({ pag
     (
       await learner.request.post('/api/media?name=a.png', {
         data: Buffer.from('x'),
-        headers: { origin: 'http://127.0.0.1:4497' },
+        headers: { origin: origin() },
       })
     ).status(),
   ).toBe(403);

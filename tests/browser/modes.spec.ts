@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { bed, byKeys, byList, byMouse, give, giveSet, press, signedIn, sitDown, tag } from './player';
-import { centre, expect, open, test } from './support';
+import { centre, expect, open, pageTimer, test } from './support';
 
 const item = (label: string, more: Record<string, unknown> = {}) => ({
   id: label.toLowerCase(),
@@ -125,9 +125,11 @@ test('on a narrow screen the tray docks beneath, lists are offered first, and an
   await touch('touchStart', from);
   for (let i = 1; i <= 8; i++)
     await touch('touchMove', { x: from.x + ((to.x - from.x) * i) / 8, y: from.y + ((to.y + 30 - from.y) * i) / 8 });
-  await page.waitForTimeout(120);
-  const held = await page.locator('.in-hand .tag').boundingBox();
-  expect((held?.y ?? 0) + (held?.height ?? 0)).toBeLessThan(to.y + 30);
+  const bottom = async () => {
+    const held = await page.locator('.in-hand .tag').boundingBox();
+    return held ? held.y + held.height : Infinity;
+  };
+  await expect.poll(bottom).toBeLessThan(to.y + 30);
   await touch('touchEnd');
   await expect(tag(page, 'Barley')).toHaveAccessibleName('Barley, in Dry');
   await expect(docked.getByRole('button')).toHaveCount(2);
@@ -149,7 +151,15 @@ test('a page that is longer than the screen scrolls while something is dragged t
   await expect.poll(() => page.evaluate(() => scrollY)).toBeLessThan(before - 40);
   // Away from the edge it stands still again.
   await page.mouse.move(from.x + 60, 200, { steps: 3 });
-  await page.waitForTimeout(300);
+  const scrolled = () =>
+    page.evaluate(
+      () =>
+        new Promise((resolve) => {
+          const from = scrollY;
+          setTimeout(() => resolve(scrollY - from), 100);
+        }),
+    );
+  await expect.poll(scrolled).toBe(0);
   const place = await bed(page, 'Dry').boundingBox();
   await page.mouse.move((place?.x ?? 0) + 120, (place?.y ?? 0) + 90, { steps: 5 });
   await page.mouse.up();
@@ -187,7 +197,7 @@ test('a screen reader hears what is in hand, where it may go, and what happened 
   await expect(page.locator('#scene, [id^="DndDescribedBy"]').first()).toContainText('press Space');
   await page.keyboard.press('Space');
   await expect(heard).toHaveText('Acorn is in hand. It may go into Dry or Moist, or back. Choose with the arrow keys.');
-  await page.waitForTimeout(120);
+  await pageTimer(page);
   await page.keyboard.press('ArrowDown');
   await expect(heard).toHaveText('Over Dry');
   await page.keyboard.press('Enter');

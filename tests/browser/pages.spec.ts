@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sought } from './making';
+import { origin } from './server';
 import { accessible, call, DEMO, expect, open, ready, signIn, test } from './support';
 
 test('sign-in says what is wrong, and shuts an account after five wrong passwords', async ({ page }) => {
@@ -66,7 +67,7 @@ test('writes from another site, without a length, or too large are refused', asy
   expect(none.status()).toBe(403);
   const large = await request.post('/api/questions', {
     data: 'x'.repeat(11 * 1024 * 1024),
-    headers: { ...headers, origin: 'http://127.0.0.1:4497' },
+    headers: { ...headers, origin: origin() },
   });
   expect(large.status()).toBe(413);
   // Of the ways in that the library has, only the one by user name is open: its count of wrong passwords cannot be
@@ -80,7 +81,7 @@ test('writes from another site, without a length, or too large are refused', asy
   ]) {
     const closed = await request.post(`/api/auth/${way}`, {
       data: { email: 'odile@people.invalid', username: 'a.decoy', password: 'seedlings-26', name: 'x' },
-      headers: { ...headers, origin: 'http://127.0.0.1:4497' },
+      headers: { ...headers, origin: origin() },
     });
     expect([way, closed.status()]).toEqual([way, 404]);
   }

@@ -4,9 +4,8 @@ import { DEFAULT_SETTINGS } from '../../src/contract';
 import type { Sent } from '../../src/islands/publish/settings';
 import { seeds } from '../support/seeds';
 import { fingerTo } from './hands';
-import { call, centre, DEMO, dragTo, expect, open, publishing, watch } from './support';
-
-const ORIGIN = 'http://127.0.0.1:4497';
+import { origin } from './server';
+import { call, centre, DEMO, dragTo, expect, open, pageTimer, publishing, settled, watch } from './support';
 
 /** Somebody who is signed in, without going through the page for it. */
 export async function signedIn(
@@ -15,9 +14,9 @@ export async function signedIn(
   options: BrowserContextOptions = {},
 ): Promise<BrowserContext> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options });
-  const answer = await context.request.post(`${ORIGIN}/api/auth/sign-in/username`, {
+  const answer = await context.request.post(`${origin()}/api/auth/sign-in/username`, {
     data: { username, password: 'seedlings-26' },
-    headers: { origin: ORIGIN },
+    headers: { origin: origin() },
   });
   expect(answer.ok()).toBe(true);
   return context;
@@ -138,7 +137,7 @@ const byFinger: Mover = async (page, item, zone) => {
   const box = await what.boundingBox();
   // It comes away from under the finger, upwards: the finger goes as much lower as that.
   await fingerTo(page, what, { x: to.x, y: to.y + (box?.height ?? 0) / 2 + 14 });
-  await page.waitForTimeout(350);
+  await pageTimer(page, 301);
 };
 
 const MAX_KEYS = 40;
@@ -149,7 +148,7 @@ const byKeys: Mover = async (page, item, zone) => {
   await page.keyboard.press('Space');
   await expect(what).toHaveAttribute('aria-pressed', 'true');
   // dnd-kit listens to the keys from a later task on; no hand is as fast as this test.
-  await page.waitForTimeout(120);
+  await pageTimer(page);
   const heard = page.locator('[aria-live="assertive"]').last();
   for (let i = 0; i < MAX_KEYS; i++) {
     await page.keyboard.press('ArrowRight');
@@ -158,7 +157,7 @@ const byKeys: Mover = async (page, item, zone) => {
     if (i === MAX_KEYS - 1) throw new Error(`${zone} is not among the places for ${item}`);
   }
   await page.keyboard.press('Space');
-  await page.waitForTimeout(250);
+  await settled(page);
 };
 
 const byPresses: Mover = async (page, item, zone) => {

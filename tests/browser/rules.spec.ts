@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { bed, byKeys, byMouse, give, HANDS, press, sitDown, tag } from './player';
-import { accessible, dragTo, expect, test } from './support';
+import { accessible, dragTo, expect, pageTimer, settled, test } from './support';
 
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
 const item = (label: string, more: Record<string, unknown> = {}) => ({
@@ -159,7 +159,7 @@ test('each settle rule brings an item to rest where the core says, gliding there
     if (label === 'Corner') expect(await page.evaluate('window.glides')).toBeGreaterThan(0);
     await byMouse(page, `B${i}`, label);
   }
-  await page.waitForTimeout(600);
+  await settled(page);
   const scale = Number(
     await page.locator('.stage').evaluate((stage) => getComputedStyle(stage).getPropertyValue('--scale')),
   );
@@ -217,18 +217,18 @@ test('an item is let in among others where it is dropped, and by the keys at the
   await page.mouse.move((first?.x ?? 0) + 20, (first?.y ?? 0) + 4, { steps: 8 });
   await page.mouse.up();
   await expect(locator).toHaveAccessibleName('One, in Line');
-  await page.waitForTimeout(400);
+  await settled(page);
   expect(await order()).toEqual(['One', 'Two', 'Four']);
   await tag(page, 'Three').focus();
   await page.keyboard.press('Space');
   await expect(tag(page, 'Three')).toHaveAttribute('aria-pressed', 'true');
-  await page.waitForTimeout(120);
+  await pageTimer(page);
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('PageUp');
   await expect(page.locator('[aria-live="assertive"]').last()).toHaveText('Over Line, place 3');
   await page.keyboard.press('Space');
   await expect(tag(page, 'Three')).toHaveAccessibleName('Three, in Line');
-  await page.waitForTimeout(400);
+  await settled(page);
   expect(await order()).toEqual(['One', 'Two', 'Three', 'Four']);
   // The list has the same order, and changes it.
   await press(page, 'As a list');
@@ -236,7 +236,7 @@ test('an item is let in among others where it is dropped, and by the keys at the
   await page.getByRole('list', { name: 'Where Four may go' }).getByRole('button', { name: 'Earlier here' }).click();
   await expect(page.getByRole('region', { name: 'Line' }).locator('li')).toContainText(['One', 'Two', 'Four', 'Three']);
   await press(page, 'On the scene');
-  await page.waitForTimeout(400);
+  await settled(page);
   expect(await order()).toEqual(['One', 'Two', 'Four', 'Three']);
 });
 
@@ -260,7 +260,7 @@ test('zones ride on items with what they hold, over the scene and home', async (
   await byMouse(page, 'Lid', 'Top');
   await expect(tag(page, 'Lid')).toHaveAccessibleName('Lid, in Top');
   const offset = async () => {
-    await page.waitForTimeout(450);
+    await settled(page);
     const [jar, lid] = [await tag(page, 'Jar').boundingBox(), await tag(page, 'Lid').boundingBox()];
     return [Math.round((lid?.x ?? 0) - (jar?.x ?? 0)), Math.round((lid?.y ?? 0) - (jar?.y ?? 0))];
   };
@@ -300,7 +300,7 @@ test('what may lie loose stays where it is let go, dragged or pressed; a reset b
   await expect(tag(page, 'Twig')).toHaveAccessibleName('Twig, outside every zone');
   await tag(page, 'Twig').click();
   await page.mouse.click(spot.x + 100, spot.y + 90);
-  await page.waitForTimeout(400);
+  await settled(page);
   const box = await tag(page, 'Twig').boundingBox();
   expect(Math.abs((box?.x ?? 0) + (box?.width ?? 0) / 2 - spot.x - 100)).toBeLessThan(4);
   // Home for what goes home, and settled for good.

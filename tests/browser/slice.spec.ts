@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Browser, BrowserContextOptions, Page } from '@playwright/test';
 import { finger, type Hand, keyboard, mouse } from './hands';
-import { accessible, DEMO, expect, item, open, ready, signIn, test, watch, zone } from './support';
+import { accessible, DEMO, expect, item, open, pageTimer, ready, signIn, test, watch, zone } from './support';
 
 /** Makes a question of two groups at the Bench and publishes it; gives the address of its results. */
 async function author(page: Page, hand: Hand, title: string): Promise<string> {
@@ -114,7 +114,7 @@ test('from the keyboard an item can be put home again, or left where it was', as
   await poppy.focus();
   await page.keyboard.press('Space');
   await expect(poppy).toHaveAttribute('aria-pressed', 'true');
-  await page.waitForTimeout(150);
+  await pageTimer(page);
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Escape');
   await expect(poppy).toHaveAttribute('aria-pressed', 'false');

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser } from '@playwright/test';
 import { bed, byKeys, byMouse, give, press, signedIn, sitDown, tag } from './player';
+import { origin } from './server';
 import { accessible, centre, expect, test } from './support';
 
 const say = (text: string) => ({ text: { blocks: [{ type: 'paragraph', runs: [{ text }] }] } });
@@ -31,9 +32,9 @@ const TWO = {
 /** Keeps a sound of the demo's as the teacher's, to be named in a document. */
 async function sound(browser: Browser, name: string): Promise<Record<string, unknown>> {
   const teacher = await signedIn(browser, 'odile');
-  const answer = await teacher.request.post(`http://127.0.0.1:4497/api/media?name=${name}&width=960&height=540`, {
+  const answer = await teacher.request.post(`${origin()}/api/media?name=${name}&width=960&height=540`, {
     data: readFileSync(join('demo/media', name)),
-    headers: { 'content-type': 'audio/wav', origin: 'http://127.0.0.1:4497' },
+    headers: { 'content-type': 'audio/wav', origin: origin() },
   });
   const { value } = (await answer.json()) as { value: { hash: string; weight: number } };
   await teacher.close();

@@ -4,6 +4,8 @@ import { promisify } from 'node:util';
 import AxeBuilder from '@axe-core/playwright';
 import { type BrowserContext, test as base, expect, type Locator, type Page } from '@playwright/test';
 
+import { origin, type TestServer, testServer, withServer } from './server';
+
 export { expect };
 
 const PASSWORD = 'seedlings-26';
@@ -24,7 +26,14 @@ export function watch(page: Page): { readonly said: string[] } {
  * Every test's own page is watched, and whoever else came to sit at a browser in it leaves at its end: their pages
  * would go on working beside the tests to come.
  */
-export const test = base.extend<{ quiet: { readonly said: string[] } }>({
+export const test = base.extend<{ quiet: { readonly said: string[] } }, { server: TestServer }>({
+  /** Each worker has a server and data of its own: what its tests change, no other worker sees. */
+  server: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures it needs from the pattern
+    async ({}, use, { workerIndex }) => withServer(workerIndex, use),
+    { scope: 'worker', auto: true, timeout: 180_000 },
+  ],
+  baseURL: async ({ server }, use) => use(server.origin),
   quiet: [
     async ({ page, browser }, use) => {
       const watched = watch(page);
@@ -50,7 +59,7 @@ export async function signIn(page: Page, username: string, password = PASSWORD):
 /** A teacher's account of the test's own, made by the command that makes them. */
 export async function newTeacher(): Promise<{ username: string; password: string }> {
   const username = `teacher.${randomBytes(4).toString('hex')}`;
-  const env = { ...process.env, VAULT_DROP_DATA: process.env.VAULT_DROP_TEST_DATA };
+  const env = { ...process.env, VAULT_DROP_DATA: testServer().data };
   const made = promisify(execFile)('node', ['--import', 'tsx', 'scripts/account.ts', '--teacher', username], { env });
   made.child.stdin?.end();
   const password = (await made).stdout.match(/password: (\S+)/)?.[1];
@@ -73,11 +82,10 @@ export async function call<T>(
   path: string,
   data?: unknown,
 ): Promise<{ status: number; body: T }> {
-  const origin = 'http://127.0.0.1:4497';
-  const response = await context.request.fetch(`${origin}${path}`, {
+  const response = await context.request.fetch(`${origin()}${path}`, {
     method,
     ...(data === undefined ? {} : { data }),
-    headers: { origin },
+    headers: { origin: origin() },
   });
   return { status: response.status(), body: (await response.json().catch(() => null)) as T };
 }
@@ -119,14 +127,11 @@ export async function dragTo(page: Page, what: Locator, to: { x: number; y: numb
   await page.mouse.move(x, y, { steps: 8 });
   await page.mouse.up();
   // After a drag dnd-kit takes the click of the same press for 50 ms; no hand is as fast as this test.
-  await page.waitForTimeout(70);
+  await pageTimer(page, 50);
 }
 
-/**
- * No finding of axe that is serious or worse, once what is coming in (a dialog, a toast) is there: colours are what
- * they come to.
- */
-export async function accessible(page: Page): Promise<void> {
+/** Everything that moves on the page has come to rest. */
+export async function settled(page: Page): Promise<void> {
   await page.evaluate(() =>
     Promise.allSettled(
       document
@@ -135,6 +140,21 @@ export async function accessible(page: Page): Promise<void> {
         .map(({ finished }) => finished),
     ).then(() => null),
   );
+}
+
+/**
+ * Lets the timers of the page that were set before fire first, if they are as long at most: its timers fire in their
+ * order, so this is no guess at how fast the machine is.
+ */
+export const pageTimer = (page: Page, ms = 0): Promise<void> =>
+  page.evaluate((wait) => new Promise<void>((resolve) => setTimeout(resolve, wait)), ms);
+
+/**
+ * No finding of axe that is serious or worse, once what is coming in (a dialog, a toast) is there: colours are what
+ * they come to.
+ */
+export async function accessible(page: Page): Promise<void> {
+  await settled(page);
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();

@@ -1,5 +1,5 @@
 import { fingerTo } from './hands';
-import { accessible, DEMO, expect, item, open, signIn, test, zone } from './support';
+import { accessible, DEMO, expect, item, open, pageTimer, signIn, test, zone } from './support';
 
 test('a phone: dragged with a finger, kept, checked, gone on with after a reload', async ({ page }) => {
   await signIn(page, 'clover');
@@ -12,7 +12,7 @@ test('a phone: dragged with a finger, kept, checked, gone on with after a reload
   await expect(item(page, 'Barley')).toHaveAccessibleName('Barley, in Stands drying');
   // A tap picks up, another puts down. (Chromium takes a touch within 300 ms of the last for the second half of a
   // double tap, and sends no click.)
-  await page.waitForTimeout(400);
+  await pageTimer(page, 301);
   await item(page, 'Poppy').scrollIntoViewIfNeeded();
   await item(page, 'Poppy').tap();
   await page.getByRole('button', { name: 'Put Poppy into Stands drying' }).tap();

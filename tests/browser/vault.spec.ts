@@ -34,11 +34,12 @@ test('the Vault: shelves in shelves, tags, search in titles and words, and the b
     await new Promise((resolve) => setTimeout(resolve, 2000));
     await route.continue();
   });
+  const tags = page.waitForResponse('**/api/tags');
   await page.getByLabel('Put onto a shelf').selectOption({ label: `Inner ${name}` });
   await expect(shelf(`Inner ${name}`)).toContainText('1');
   await page.getByLabel(`Choose ${name}`, { exact: true }).check();
   await page.getByLabel('Tag', { exact: true }).fill(`week ${name}`);
-  await page.waitForTimeout(2500);
+  await tags;
   await page.getByLabel('Tag', { exact: true }).press('Enter');
   await page.unrouteAll({ behavior: 'wait' });
   await expect(page.getByRole('button', { name: `week ${name}`, exact: true })).toBeVisible();

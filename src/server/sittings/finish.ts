@@ -5,9 +5,9 @@ import { applyMove, earned, type FeedbackLevel, markSoFar, reckoning, roundMark 
 import type { As, Context, Learner } from '../context';
 import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { workOut } from '../releases/digests';
 import { additionOf } from './addition';
 import { type Addition, appendMoves } from './appendMoves';
+import { workOut } from './digests';
 import { recall } from './recent';
 import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 

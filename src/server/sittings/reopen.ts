@@ -5,10 +5,10 @@ import { record } from '../courses/audit';
 import { allowance, checkpoint, digest, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionOf } from '../releases/editions';
-import { lastMoveOf } from '../releases/manyMoves';
-import { regradeSitting } from '../releases/regrade';
 import { steadyNow, timeFor } from '../releases/time';
+import { lastMoveOf } from './manyMoves';
 import { recall } from './recent';
+import { regradeSitting } from './regrade';
 
 /**
  * Reopens a finished attempt as it was before it ended: the final checks do not count. If it has a time limit,

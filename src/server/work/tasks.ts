@@ -2,7 +2,7 @@ import { readRoster } from '../../formats/roster';
 import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
 import { modelAnswer } from '../releases/modelAnswer';
-import { digestMoves, regradeMoves } from '../releases/replays';
+import { digestMoves, regradeMoves } from '../sittings/replays';
 import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
 import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
 

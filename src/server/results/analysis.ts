@@ -19,10 +19,10 @@ import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
 import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { editionOf } from '../releases/editions';
+import { digestsOf } from '../sittings/digests';
 import { drawer } from '../sittings/draw';
 import { closeOverdue } from '../sittings/finish';
-import { digestsOf } from './digests';
-import { editionOf } from './editions';
 
 const MAX_DROPS = 4000;
 const AT_ONCE = 500;

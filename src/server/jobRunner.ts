@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm';
-import { sweep } from '../accounts/sweep';
-import type { Context } from '../context';
-import { user } from '../database/accountTables';
-import { fail, type Result } from '../errors';
-import { log } from '../log';
-import { publishPrepared } from '../releases/publish';
-import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs';
+import { sweep } from './accounts/sweep';
+import type { Context } from './context';
+import { user } from './database/accountTables';
+import { fail, type Result } from './errors';
+import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs/jobs';
+import { log } from './log';
+import { publishPrepared } from './releases/publish';
 
 /** The work of a kind of job. `progress` reports how many parts are done. */
 type Work = (

@@ -10,15 +10,15 @@ import {
 import { cellState, countingMark, type Entry, roundMark, wholeMark } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
+import { courseOf, isOnRoster, releaseOf } from '../courses/access';
+import { record } from '../courses/audit';
+import { everybodyOn, listRoster } from '../courses/roster';
 import { allowance, category, groupMember, markOverride, release, releaseFor } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type AttemptScore, attemptScores, ofLearners, startedAttempts } from '../releases/attemptScores';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
-import { courseOf, isOnRoster, releaseOf } from './access';
-import { record } from './audit';
+import { type AttemptScore, attemptScores, ofLearners, startedAttempts } from './attemptScores';
 import { asRemembered, type OrderKey, rememberOrder } from './gradeOrder';
-import { everybodyOn, listRoster } from './roster';
 
 /** A page of a course's gradebook: learners by its counting releases. */
 export async function openGradebook(

@@ -1,6 +1,6 @@
 import { type Digest, digestOf, type Move } from '../../core';
 import type { EditionContent } from '../database/tables';
-import { type OpenEdition, openContent } from './editions';
+import { type OpenEdition, openContent } from '../releases/editions';
 import { type Regraded, regrade } from './regrade';
 
 // Replays of attempts with many moves, for worker threads: from JSON texts, as the database gives them.

@@ -3,8 +3,8 @@ import { and, eq, sql } from 'drizzle-orm';
 import { earned, type Move, markSoFar, rejudge, roundMark, type Standing } from '../../core';
 import type { Context } from '../context';
 import { edition as editions, sitting, type standing } from '../database/tables';
-import { drawer } from '../sittings/draw';
-import { editionOf, type OpenEdition } from './editions';
+import { editionOf, type OpenEdition } from '../releases/editions';
+import { drawer } from './draw';
 import { FEW_MOVES, lastMoveOf, movesOf, movesText } from './manyMoves';
 
 type StandingRow = typeof standing.$inferInsert;

@@ -3,6 +3,8 @@ import type { Erased, LeftRow, PersonalCourse, PersonalData, PersonalRelease, Pe
 import { isPut, isTyped, type Move, roundMark } from '../../core';
 import { forgive } from '../accounts/limit';
 import type { As, Context, Learner, Teacher } from '../context';
+import { courseOf } from '../courses/access';
+import { record } from '../courses/audit';
 import { securityEvent, session, user } from '../database/accountTables';
 import type { Database } from '../database/open';
 import {
@@ -25,12 +27,10 @@ import {
   standing,
 } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { showsMarks } from '../releases/assignedReleases';
-import { attemptScores } from '../releases/attemptScores';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { recall } from '../sittings/recent';
-import { courseOf } from './access';
-import { record } from './audit';
+import { showsMarks } from './assignedReleases';
+import { attemptScores } from './attemptScores';
 
 const iso = (at: Date): string => at.toISOString();
 const isoOrNull = (at: Date | null): string | null => at && iso(at);

@@ -1,6 +1,9 @@
 import { and, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { CourseParts, Removable, RemovalEffects } from '../../contract';
 import type { As, Teacher } from '../context';
+import { courseOf } from '../courses/access';
+import { record } from '../courses/audit';
+import { listParts, raise } from '../courses/parts';
 import type { Database } from '../database/open';
 import {
   category,
@@ -13,10 +16,7 @@ import {
   unit,
 } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { courseOf } from './access';
-import { record } from './audit';
 import { overallMarks } from './gradebook';
-import { listParts, raise } from './parts';
 
 async function found(
   db: Pick<Database, 'select'>,

@@ -2,9 +2,9 @@ import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
 import { edition, move } from '../database/tables';
-import { moveCounts } from '../sittings/standing';
 import type { Worked } from '../work/pool';
 import type { EditionText, MovesText, Replayed } from './replays';
+import { moveCounts } from './standing';
 
 /** Attempts with more moves than this are replayed in a worker thread. */
 export const FEW_MOVES = 300;

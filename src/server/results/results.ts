@@ -7,10 +7,10 @@ import { releaseOf } from '../courses/access';
 import { everybodyOn } from '../courses/roster';
 import { allowance, markOverride, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { eligibleLearners } from '../releases/audience';
+import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { attemptScores, startedAttempts } from './attemptScores';
-import { eligibleLearners } from './audience';
-import { editionOf } from './editions';
 
 /** The time of an attempt's first or last move, in milliseconds; null: no moves. */
 const timeOf = (order: 'asc' | 'desc') =>

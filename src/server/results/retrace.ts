@@ -7,9 +7,9 @@ import { user } from '../database/accountTables';
 import { sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { drawer } from '../sittings/draw';
+import { movesText } from '../sittings/manyMoves';
+import { movesIn } from '../sittings/replays';
 import { askedOf, sittingsWhere } from '../sittings/standing';
-import { movesText } from './manyMoves';
-import { movesIn } from './replays';
 
 /** A sitting with all its moves, to be played back by the core. */
 export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: string): Promise<Result<RetraceView>> {

@@ -3,11 +3,11 @@ import type { LearnerRelease } from '../../contract';
 import { countingMark, roundMark } from '../../core';
 import type { As, Learner } from '../context';
 import { allowance, course, courseLearner, release } from '../database/tables';
+import { isAssignedTo } from '../releases/audience';
+import { editionOf, type OpenEdition } from '../releases/editions';
+import { endOf, timeFor, usedBy } from '../releases/time';
 import { feedbackLevelAfter } from '../sittings/finish';
 import { attemptScores, ofLearners } from './attemptScores';
-import { isAssignedTo } from './audience';
-import { editionOf, type OpenEdition } from './editions';
-import { endOf, timeFor, usedBy } from './time';
 
 /**
  * True if the learner may see the marks: by the feedback level, by its time, and if all of the release's questions show

@@ -2,7 +2,7 @@ import { eq, inArray, sql } from 'drizzle-orm';
 import type { Digest } from '../../core';
 import type { Context } from '../context';
 import { digest, sitting } from '../database/tables';
-import { editionOf } from './editions';
+import { editionOf } from '../releases/editions';
 import { FEW_MOVES, lastMoveOf, movesOf, movesText, withEdition } from './manyMoves';
 import { digestsIn } from './replays';
 

@@ -19,9 +19,9 @@ import { courseOf } from '../courses/access';
 import { user } from '../database/accountTables';
 import { courseLearner, markOverride, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { editionOf } from '../releases/editions';
 import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
 import { attemptScores, ofLearners, startedAttempts } from './attemptScores';
-import { editionOf } from './editions';
 
 /** One learner's results in a course with the feedback, for printing. */
 export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<LearnerReport>> {

@@ -16,12 +16,12 @@ import {
   standing,
 } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { editionOf, openContent } from '../releases/editions';
+import { findModelAnswer, publishProblems } from '../releases/publish';
+import { type Regraded, type Regrading, regraded } from '../sittings/regrade';
 import { accessTo } from '../vault/access';
 import { examined } from '../vault/examine';
 import { attemptScores } from './attemptScores';
-import { editionOf, openContent } from './editions';
-import { findModelAnswer, publishProblems } from './publish';
-import { type Regraded, type Regrading, regraded } from './regrade';
 
 const newestOf = async ({ db }: As<Teacher>, releaseId: string) => {
   const [row] = await db

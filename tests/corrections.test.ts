@@ -308,6 +308,37 @@ describe('a correction', () => {
     await expect(app.db.update(edition).set({ reason: 'other' })).rejects.toThrow();
   });
 
+  it('counts what a learner did while their attempt was worked out', async () => {
+    const { releaseId, someone, marks } = await ground([seeds({ tries: null })]);
+    const as = await someone();
+    const sat = await sitter(as, releaseId);
+    // So many moves that they are replayed in a thread, beside which the learner goes on.
+    for (let i = 0; i < 2; i++) {
+      const many = Array.from({ length: 180 }, (_, k) => sat.put('gravel', k % 2 === 0 ? 'dry' : null));
+      must(await sat.send(i * 180, ...many));
+    }
+    await sat.take(sat.move({ kind: 'check' }));
+    must(
+      await makeEdition(odile, releaseId, 2, {
+        reason: '',
+        changes: [change(0, { accept: [{ item: 'gravel', zone: 'moist' }] })],
+      }),
+    );
+    let replays = 0;
+    const run: typeof app.work.run = async (...task) => {
+      const result = await app.work.run(...task);
+      replays++;
+      if (replays === 1) {
+        for (const [item, zone] of Object.entries(RIGHT)) await sat.take(sat.put(item, zone));
+        await sat.take(sat.move({ kind: 'check' }));
+      }
+      return result;
+    };
+    must(await applyEdition({ ...odile, work: { ...app.work, run } }, releaseId, 2));
+    expect(replays).toBeGreaterThan(1);
+    expect(await marks()).toEqual({ [as.person.id]: [3, 3] });
+  });
+
   it('leaves every mark what the core makes of the moves: random learners, two editions', async () => {
     const { releaseId, someone } = await ground();
     const next = random(11);

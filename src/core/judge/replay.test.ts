@@ -37,6 +37,30 @@ describe('moves', () => {
     expect(markSoFar(model, untouched(model).tries)).toBeNull();
   });
 
+  it('of an item that may not be moved again are refused once it has settled, and taken before', () => {
+    const items = ['barley', 'poppy', 'acorn', 'gravel'].map((id, i) => ({
+      id,
+      label: id,
+      size: { w: 100, h: 40 },
+      home: { x: 20 + i * 120, y: 440 },
+      again: id !== 'barley',
+    }));
+    const once = questionModel(seeds({ items }));
+    const placed = replay(once, [put('barley', 'dry'), put('poppy', 'dry')]);
+    for (const again of [
+      put('barley', 'moist'),
+      put('barley', null),
+      { kind: 'drop', item: 'barley', x: 1, y: 1 } as const,
+    ])
+      expect(applyMove(once, placed, again)).toEqual({
+        ok: false,
+        reason: 'refused',
+        path: 'item',
+        message: '"barley" has settled and cannot be moved again',
+      });
+    expect(applyMove(once, placed, put('poppy', 'moist')).ok).toBe(true);
+  });
+
   it('that cannot be are refused with their place', () => {
     expect(applyMove(model, untouched(model), put('nobody', 'dry'))).toMatchObject({ ok: false, path: 'item' });
     expect(applyMove(model, untouched(model), put('barley', 'nowhere'))).toMatchObject({ ok: false, path: 'zone' });

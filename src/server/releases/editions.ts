@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import {
   asked,
   asksOf,
@@ -45,25 +46,18 @@ export interface OpenEdition {
 }
 
 /** Editions never change, so parsed editions are cached, each process for itself. */
-const MAX_KEPT = 100;
-const kept = new Map<string, OpenEdition>();
+const cached = new LRUCache<string, OpenEdition>({ max: 100 });
 
 export async function editionOf(db: Database, releaseId: string, number: number): Promise<OpenEdition> {
   const name = `${releaseId}/${number}`;
-  const known = kept.get(name);
-  if (known) {
-    kept.delete(name);
-    kept.set(name, known);
-    return known;
-  }
+  const known = cached.get(name);
+  if (known) return known;
   const row = await db.query.edition.findFirst({
     where: (t, { and }) => and(eq(t.releaseId, releaseId), eq(t.number, number)),
   });
   if (!row) throw new Error(`Release ${releaseId} has no edition ${number}`);
   const opened = openContent(number, row.content);
-  kept.set(name, opened);
-  const oldest = kept.keys().next().value;
-  if (kept.size > MAX_KEPT && oldest !== undefined) kept.delete(oldest);
+  cached.set(name, opened);
   return opened;
 }
 

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/open';
 
 /**
@@ -5,8 +6,8 @@ import type { Database } from '../database/open';
  * order even if marks change meanwhile, so that nobody is shown twice or skipped, and need not work out everybody
  * again. It is a cache: if it is lost, the order is worked out again.
  */
-const MAX_KEPT = 50;
-const kept = new WeakMap<Database, Map<string, readonly string[]>>();
+const MAX_ORDERS = 50;
+const cached = new WeakMap<Database, LRUCache<string, readonly string[]>>();
 
 /** The key of an order: the teacher, the course, the sorting and the search words. */
 export type OrderKey = readonly [personId: string, courseId: string, sort: string, words: string];
@@ -14,12 +15,9 @@ export type OrderKey = readonly [personId: string, courseId: string, sort: strin
 const nameOf = (key: OrderKey) => JSON.stringify(key);
 
 export function rememberOrder(db: Database, key: OrderKey, learners: readonly string[]): void {
-  const orders = kept.get(db) ?? new Map<string, readonly string[]>();
-  kept.set(db, orders);
-  orders.delete(nameOf(key));
+  const orders = cached.get(db) ?? new LRUCache<string, readonly string[]>({ max: MAX_ORDERS });
+  cached.set(db, orders);
   orders.set(nameOf(key), learners);
-  const oldest = orders.keys().next().value;
-  if (orders.size > MAX_KEPT && oldest !== undefined) orders.delete(oldest);
 }
 
 /** Sorts learners in the cached order, newly enrolled ones last; null: there is none. */
@@ -28,7 +26,7 @@ export function asRemembered<T extends { readonly id: string }>(
   key: OrderKey,
   learners: readonly T[],
 ): T[] | null {
-  const order = kept.get(db)?.get(nameOf(key));
+  const order = cached.get(db)?.get(nameOf(key));
   if (!order) return null;
   const placeOf = new Map(order.map((id, place) => [id, place]));
   const place = ({ id }: T) => placeOf.get(id) ?? order.length;

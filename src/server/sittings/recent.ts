@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import type { LearnerEdition, Standing } from '../../core';
 
 /**
@@ -18,8 +19,7 @@ export interface Remembered {
   readonly sent: LearnerEdition;
 }
 
-const MAX_REMEMBERED = 2000;
-const remembered = new Map<string, Remembered>();
+const remembered = new LRUCache<string, Remembered>({ max: 2000 });
 
 /** Takes the state out of the memory, because judging changes it in place. The caller puts the new state back. */
 export function recall(sittingId: string): Remembered | null {
@@ -30,6 +30,4 @@ export function recall(sittingId: string): Remembered | null {
 
 export function remember(sittingId: string, what: Remembered): void {
   remembered.set(sittingId, what);
-  const oldest = remembered.keys().next().value;
-  if (remembered.size > MAX_REMEMBERED && oldest !== undefined) remembered.delete(oldest);
 }

@@ -1,7 +1,7 @@
-import { createHash } from 'node:crypto';
 import { appendFileSync, closeSync, openSync, readFileSync, readSync, writeFileSync, writeSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { v5 as uuidV5 } from 'uuid';
 import { type SetContent, setContent } from '../../contract';
 import { parseQuestion } from '../../core/document';
 import {
@@ -116,7 +116,9 @@ export const renewedId = (
   { importId, personId }: Pick<Importing, 'importId' | 'personId'>,
   kind: string,
   id: string,
-): string => uuidIn(importId, `${personId} ${kind} ${id}`);
+): string =>
+  // As bytes: as a text `uuid` would refuse ids that the contract takes.
+  uuidV5(`${personId} ${kind} ${id}`, Buffer.from(importId.replaceAll('-', ''), 'hex'));
 
 export type ExaminedPart =
   | { readonly ok: true; readonly was: string; readonly value: Examined }
@@ -196,17 +198,4 @@ export function readPackedSet({
   } catch (error) {
     return error instanceof Error ? `${error.message}.` : 'It is no set.';
   }
-}
-
-/** A name-based UUID: version 5 (RFC 9562, 5.5), within the namespace of another. */
-function uuidIn(namespace: string, name: string): string {
-  const bytes = createHash('sha1')
-    .update(Buffer.from(namespace.replaceAll('-', ''), 'hex'))
-    .update(name)
-    .digest()
-    .subarray(0, 16);
-  bytes[6] = ((bytes[6] as number) & 0x0f) | 0x50;
-  bytes[8] = ((bytes[8] as number) & 0x3f) | 0x80;
-  const hex = bytes.toString('hex');
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }

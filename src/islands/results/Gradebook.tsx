@@ -126,7 +126,7 @@ function Grades({ courseId }: { courseId: string }) {
                     className="cursor-pointer"
                     onClick={() => setSort(sort === 'lowest' ? 'highest' : 'lowest')}
                   >
-                    whole {sort !== 'name' && <span aria-hidden>{sort === 'lowest' ? '↑' : '↓'}</span>}
+                    total {sort !== 'name' && <span aria-hidden>{sort === 'lowest' ? '↑' : '↓'}</span>}
                   </button>
                 </th>
                 {releases.map(({ id, title, categoryId, outOf }) => (

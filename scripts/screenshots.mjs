@@ -1,0 +1,214 @@
+// `npm run screenshots`: takes every picture of docs/screenshots/ anew, over what is built, from fresh demo data.
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+
+const root = join(import.meta.dirname, '..');
+const data = mkdtempSync(join(tmpdir(), 'vault-drop-pictures-'));
+const PORT = 4480;
+const origin = `http://127.0.0.1:${PORT}`;
+const ID = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b';
+const env = {
+  ...process.env,
+  VAULT_DROP_DATA: data,
+  VAULT_DROP_DEMO: '1',
+  NODE_ENV: 'production',
+  LOG_LEVEL: 'warn',
+  PORT: String(PORT),
+};
+const only = new Set(process.argv.slice(2));
+
+spawnSync('node', ['--import', 'tsx', 'demo/seed.ts'], { cwd: root, env, stdio: 'inherit' });
+const server = spawn('node', ['server.mjs'], { cwd: root, env, stdio: 'inherit' });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+
+async function answering() {
+  for (;;) {
+    if ((await fetch(`${origin}/api/health`).catch(() => null))?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+/** A page of somebody who is signed in. */
+async function pageOf(username, viewport = { width: 1280, height: 800 }) {
+  const context = await browser.newContext({ viewport, baseURL: origin, timezoneId: 'Europe/Berlin' });
+  await context.request.post('/api/auth/sign-in/username', {
+    data: { username, password: 'seedlings-26' },
+    headers: { origin },
+  });
+  return context.newPage();
+}
+async function open(page, path) {
+  await page.goto(path);
+  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+}
+async function take(page, name) {
+  await page.evaluate(() =>
+    Promise.allSettled(document.getAnimations().map(({ finished }) => finished)).then(() => null),
+  );
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+  console.log(name);
+}
+const station = (page, name) =>
+  page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name }).click();
+const press = (page, name) => page.getByRole('button', { name, exact: true }).first().click();
+const thing = (page, label) => page.locator('[data-bench-scene]').getByText(label, { exact: true }).first();
+/** Puts an item into a zone, press and press. */
+async function put(page, item, zone) {
+  await page.locator('.movable', { hasText: item }).last().click();
+  await press(page, `Put ${item} into ${zone}`);
+}
+/** The id of the first question of the Vault that is found so. */
+async function found(page, query) {
+  const answer = await page.request.get(`/api/questions?${query}`);
+  return (await answer.json()).value.rows[0].id;
+}
+
+const TEACHER = {
+  vault: async (page) => {
+    await open(page, '/vault');
+    await page.getByRole('navigation', { name: 'Shelves' }).getByRole('button').nth(1).click();
+  },
+  bench: async (page) => {
+    await open(page, `/bench/${ID}0001`);
+    await station(page, 'Key');
+    await thing(page, 'Barley').click();
+  },
+  'lay-out': async (page) => {
+    await open(page, `/bench/${ID}0004`);
+    await station(page, 'Lay out');
+    await page.locator('[data-bench-scene] .bed').first().click();
+  },
+  kind: async (page) => {
+    await open(page, `/bench/${await found(page, 'kind=gaps')}`);
+  },
+  behaviour: async (page) => {
+    await open(page, `/bench/${ID}0001`);
+    await station(page, 'Behaviour');
+    await page.locator('[data-bench-scene] .bed').first().click();
+  },
+  words: async (page) => {
+    await open(page, `/bench/${ID}0001`);
+    await station(page, 'Words & marks');
+  },
+  proof: async (page) => {
+    await open(page, `/bench/${await found(page, 'findings=error')}`);
+    await station(page, 'Proof');
+    await page.getByText('Working it out…').waitFor({ state: 'detached' });
+  },
+  rehearse: async (page) => {
+    await open(page, `/bench/${ID}0001`);
+    await press(page, 'Rehearse');
+    await press(page, 'All but one');
+  },
+  set: (page) => open(page, `/sets/${ID}0303`),
+  'on-paper': (page) => open(page, `/sets/${ID}0303/print`),
+  course: (page) => open(page, `/courses/${ID}0101`),
+  gradebook: (page) => open(page, `/courses/${ID}0101/gradebook`),
+  corrections: async (page) => {
+    await open(page, `/releases/${ID}0206/editions`);
+    await page.getByLabel('Item of How a seed is banked that is right too').selectOption({ label: 'watered' });
+    await page.getByLabel('Zone of How a seed is banked it is right in').selectOption({ index: 2 });
+    await press(page, 'Widen the key');
+    await press(page, 'See what it would do');
+    await page.getByRole('dialog').getByTestId('would-change').waitFor();
+  },
+  results: async (page) => {
+    await open(page, `/releases/${ID}0202/results`);
+    await page.getByText('reliability').waitFor();
+  },
+  retrace: async (page) => {
+    await open(page, `/releases/${ID}0202/results`);
+    await page
+      .getByRole('link', { name: /Retrace/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'To the end' }).click();
+  },
+};
+const LEARNER = {
+  sit: async (page) => {
+    await open(page, `/sit/${ID}0201`);
+    for (const [item, zone] of [
+      ['Barley', 'Stands drying'],
+      ['Poppy', 'Stands drying'],
+      ['Acorn', 'Must stay moist'],
+      ['Gravel', 'Must stay moist'],
+    ])
+      await put(page, item, zone);
+    await press(page, 'Check');
+    await page.getByText(/in a wrong place/).waitFor();
+  },
+  'as-a-list': async (page) => {
+    await open(page, `/sit/${ID}0201`);
+    await press(page, 'As a list');
+  },
+};
+
+/** The first question of a kind in a learner's set, gone to by its steps. */
+async function gaps(page) {
+  await open(page, `/sit/${ID}0203`);
+  const begin = page.getByRole('button', { name: 'Begin' });
+  if (await begin.isVisible()) await begin.click();
+  for (let i = 0; i < 12 && (await page.locator('.stage .slot, .flow .slot').count()) === 0; i++) {
+    await press(page, 'Next question');
+    const leave = page.getByRole('dialog').getByRole('button', { name: 'Next question' });
+    if (await leave.isVisible()) await leave.click();
+    await page.waitForLoadState('networkidle');
+  }
+}
+
+/** Answers the first question of a set in part, and finishes it. */
+async function answerSet(page) {
+  await open(page, `/sit/${ID}0202`);
+  const begin = page.getByRole('button', { name: 'Begin' });
+  if (await begin.isVisible()) await begin.click();
+  for (const [item, zone] of [
+    ['Weigh sample', 'Receiving room'],
+    ['Lay on racks', 'Drying room'],
+    ['Stack drawers', 'Cold room'],
+  ])
+    await put(page, item, zone);
+  await press(page, 'Check');
+  const finish = page.getByRole('button', { name: 'Finish', exact: true });
+  const next = page.getByRole('button', { name: 'Next question', exact: true });
+  for (let n = 2; !(await finish.isVisible()); n++) {
+    await next.click();
+    await page.getByText(`question ${n} of`).waitFor();
+  }
+  await finish.click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Finish' }).click();
+  await page.getByText('You have finished.').waitFor();
+}
+
+try {
+  await answering();
+  const wanted = (scenes) => Object.entries(scenes).filter(([name]) => only.size === 0 || only.has(name));
+  for (const [name, scene] of wanted(TEACHER)) {
+    const page = await pageOf('odile');
+    await scene(page);
+    await take(page, name);
+    await page.context().close();
+  }
+  const wren = await pageOf('wren');
+  for (const [name, scene] of wanted(LEARNER)) {
+    await scene(wren);
+    await take(wren, name);
+  }
+  if (only.size === 0 || only.has('gaps')) {
+    const ash = await pageOf('ash');
+    await gaps(ash);
+    await take(ash, 'gaps');
+  }
+  if (only.size === 0 || only.has('summary')) {
+    const linden = await pageOf('linden');
+    await answerSet(linden);
+    await take(linden, 'summary');
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+  rmSync(data, { recursive: true, force: true });
+}

@@ -147,7 +147,7 @@ describe('a sitting', () => {
     expect(refused).toMatchObject({ ok: false, code: 'sittingMovedOn', detail: { last: 1 } });
   });
 
-  it('stores what comes in together, and of two that go on from one state the first', async () => {
+  it('stores what comes in together, and of two that go on from one state only one', async () => {
     const tables = await Promise.all(Array.from({ length: 8 }, sitDown));
     const both = await Promise.all(
       tables.flatMap(({ put, send, check }) => [
@@ -155,10 +155,16 @@ describe('a sitting', () => {
         send(0, put('acorn', 'dry'), check()),
       ]),
     );
-    both.forEach((answer, i) => {
-      if (i % 2 === 0) expect(must(answer)).toMatchObject({ last: 2, told: { try: { mark: { mark: 1 } } } });
-      else expect(answer).toMatchObject({ ok: false, code: 'sittingMovedOn', detail: { last: 2 } });
-    });
+    for (let i = 0; i < both.length; i += 2) {
+      // Which of the two comes in first is the machine's to say.
+      const pair = both.slice(i, i + 2);
+      const won = pair.findIndex(({ ok }) => ok);
+      expect(must(pair[won] as (typeof pair)[number])).toMatchObject({
+        last: 2,
+        told: { try: { mark: { mark: won === 0 ? 1 : 0 } } },
+      });
+      expect(pair[1 - won]).toMatchObject({ ok: false, code: 'sittingMovedOn', detail: { last: 2 } });
+    }
   });
 
   it('judges a check on the server and ends when it is all right', async () => {

@@ -63,15 +63,15 @@ export function appendMoves(db: Database, addition: Addition): Promise<Appended>
     }
     const fresh = [waiting];
     lines.set(db, fresh);
-    void keepAll(db, fresh);
+    void storeAll(db, fresh);
   });
 }
 
-async function keepAll(db: Database, line: Waiting[]): Promise<void> {
+async function storeAll(db: Database, line: Waiting[]): Promise<void> {
   while (line.length > 0) {
     // Requests that have already arrived join the batch.
     await new Promise((resolve) => setImmediate(resolve));
-    await keepTogether(db, takeFrom(line));
+    await storeTogether(db, takeFrom(line));
   }
   lines.delete(db);
 }
@@ -87,7 +87,7 @@ function takeFrom(line: Waiting[]): Waiting[] {
   return line.splice(0, end);
 }
 
-async function keepTogether(db: Database, together: readonly Waiting[]): Promise<void> {
+async function storeTogether(db: Database, together: readonly Waiting[]): Promise<void> {
   try {
     const done = await write(
       db,
@@ -98,7 +98,7 @@ async function keepTogether(db: Database, together: readonly Waiting[]): Promise
     });
   } catch (error) {
     const [only] = together;
-    if (together.length > 1) for (const one of together) await keepTogether(db, [one]);
+    if (together.length > 1) for (const one of together) await storeTogether(db, [one]);
     else if (only && says(error, /UNIQUE constraint failed: move\./)) only.stored('taken');
     else only?.failed(error);
   }

@@ -4,7 +4,7 @@ import type { Opened, SittingView, Titles } from '../../contract';
 import type { As, Learner } from '../context';
 import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { accessibleRelease } from '../releases/audience';
+import { type AccessibleRelease, accessibleRelease } from '../releases/audience';
 import { editionInForce, editionOf } from '../releases/editions';
 import { endOf, steadyNow } from '../releases/time';
 import { closedIfOver, feedbackLevelAfter, summaryOf } from './finish';
@@ -27,64 +27,93 @@ export async function openRelease(
   as: As<Learner>,
   releaseId: string,
   place: number | null = null,
-  wish: Intent = 'begin',
+  intent: Intent = 'begin',
 ): Promise<Result<Opened>> {
-  const { db, person, now } = as;
-  const reached = await accessibleRelease(as, releaseId);
-  if (!reached) return fail('notFound');
-  const titles = { release: reached.release, course: reached.course };
-  let found = await latest(as, releaseId);
-  if (found) found = await closedIfOver(as, found);
-  const startedAt = now();
-  const endsAt = endOf(0, reached, startedAt);
-  const closed = endsAt !== null && endsAt <= startedAt;
-  const another = !closed && found !== undefined && (reached.sittings === null || found.number < reached.sittings);
-  const first = !found;
-  if (first || (wish === 'begin' && another && found?.finishedAt && place === null)) {
-    const edition = await editionOf(db, releaseId, await editionInForce(db, releaseId));
-    const early = reached.opensAt !== null && reached.opensAt > startedAt;
-    if (first && closed) return fail('releaseClosed');
-    if (early || (first && wish === 'open' && reached.minutes !== null))
-      return ok({
-        open: null,
-        finished: null,
-        before: {
-          id: releaseId,
-          ...titles,
-          questions: edition.asks,
-          minutes: reached.minutes,
-          closesAt: reached.closesAt,
-          opensAt: early ? reached.opensAt : null,
-        },
-      });
-    const seed = randomBytes(24).toString('base64url');
-    // Two tabs opened at once start one attempt.
-    await db
-      .insert(sitting)
-      .values({
-        id: randomUUID(),
-        releaseId,
-        learnerId: person.id,
-        number: (found?.number ?? 0) + 1,
-        seed,
-        startedAt,
-        edition: edition.number,
-        began: edition.number,
-        outOf: edition.outOf,
-        usedMs: 0,
-        usedAt: Math.round(steadyNow(as)),
-      })
-      .onConflictDoNothing();
-    found = await latest(as, releaseId);
-  }
-  if (!found) return fail('unexpected');
-  if (found.finishedAt && (place === null || !feedbackLevelAfter(found, now())))
+  const allowed = await accessibleRelease(as, releaseId);
+  if (!allowed) return fail('notFound');
+  const last = await latest(as, releaseId);
+  const found = last ? await closedIfOver(as, last) : undefined;
+  const another = found !== undefined && mayBeginAnother(as, allowed, found);
+  if (found?.finishedAt && intent === 'begin' && another && place === null)
+    return begin(as, releaseId, allowed, found.number + 1);
+  if (!found) return openFirst(as, releaseId, allowed, intent);
+  const titles = { release: allowed.release, course: allowed.course };
+  if (found.finishedAt && (place === null || !feedbackLevelAfter(found, as.now())))
     return ok({
       open: null,
       before: null,
-      finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another, counts: reached.counts },
+      finished: { ...(await summaryOf(as, found)), ...titles, releaseId, another, counts: allowed.counts },
     });
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
+}
+
+const isClosed = (as: As<Learner>, allowed: AccessibleRelease): boolean => {
+  const now = as.now();
+  const endsAt = endOf(0, allowed, now);
+  return endsAt !== null && endsAt <= now;
+};
+
+const mayBeginAnother = (as: As<Learner>, allowed: AccessibleRelease, { number }: OpenSitting): boolean =>
+  !isClosed(as, allowed) && (allowed.sittings === null || number < allowed.sittings);
+
+/** Starts the first attempt. With a time limit, only when the learner says so. */
+async function openFirst(
+  as: As<Learner>,
+  releaseId: string,
+  allowed: AccessibleRelease,
+  intent: Intent,
+): Promise<Result<Opened>> {
+  if (isClosed(as, allowed)) return fail('releaseClosed');
+  if (intent === 'open' && allowed.minutes !== null) return beforeIt(as, releaseId, allowed);
+  return begin(as, releaseId, allowed, 1);
+}
+
+const isEarly = (as: As<Learner>, { opensAt }: AccessibleRelease): boolean => opensAt !== null && opensAt > as.now();
+
+/** What the learner sees before an attempt starts. */
+async function beforeIt(as: As<Learner>, releaseId: string, allowed: AccessibleRelease): Promise<Result<Opened>> {
+  const edition = await editionOf(as.db, releaseId, await editionInForce(as.db, releaseId));
+  const { release, course, minutes, closesAt, opensAt } = allowed;
+  return ok({
+    open: null,
+    finished: null,
+    before: {
+      ...{ id: releaseId, release, course, questions: edition.asks, minutes, closesAt },
+      opensAt: isEarly(as, allowed) ? opensAt : null,
+    },
+  });
+}
+
+/** Starts an attempt of the edition in force and opens it. Two tabs that start at once start one. */
+async function begin(
+  as: As<Learner>,
+  releaseId: string,
+  allowed: AccessibleRelease,
+  number: number,
+): Promise<Result<Opened>> {
+  if (isEarly(as, allowed)) return beforeIt(as, releaseId, allowed);
+  const { db, person } = as;
+  const edition = await editionOf(db, releaseId, await editionInForce(db, releaseId));
+  await db
+    .insert(sitting)
+    .values({
+      id: randomUUID(),
+      releaseId,
+      learnerId: person.id,
+      number,
+      seed: randomBytes(24).toString('base64url'),
+      startedAt: as.now(),
+      edition: edition.number,
+      began: edition.number,
+      outOf: edition.outOf,
+      usedMs: 0,
+      usedAt: Math.round(steadyNow(as)),
+    })
+    .onConflictDoNothing();
+  const found = await latest(as, releaseId);
+  if (!found) return fail('unexpected');
+  const titles = { release: allowed.release, course: allowed.course };
+  return ok({ open: await openAt(as, found, titles, found.reached), finished: null, before: null });
 }
 
 /** Goes to another question of the attempt: an earlier one, if going back is allowed, or the next. */

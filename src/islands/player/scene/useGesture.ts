@@ -26,6 +26,7 @@ import {
 import { placesFor } from '../states';
 import { type PlayerStore, placeOf } from '../store';
 import type { LocalMove } from '../types';
+import { type KeyPlaces, type KeyTarget, keyStep, NO_TARGET, nextTarget } from './keyTarget';
 
 interface Options {
   readonly store: PlayerStore;
@@ -39,20 +40,6 @@ interface Options {
   readonly onMove: (copy: Copy, move: LocalMove) => void;
   readonly onEnd: () => void;
 }
-
-interface Target {
-  /** No place is chosen yet: letting go leaves the item where it is. */
-  readonly chosen: boolean;
-  readonly zone: number | null;
-  readonly at: number | null;
-  /** Where zones are hidden: the place on the scene, in scene units, where its middle would be. */
-  readonly spot?: Point | undefined;
-}
-const NOWHERE: Target = { chosen: false, zone: null, at: null };
-
-/** How far the arrow keys move what looks for something hidden, in scene units. */
-const STEP = 12;
-const LONG_STEP = 60;
 
 /** The slot of a text that is under a point of the page. */
 function slotUnder({ x, y }: Point): number | null {
@@ -87,24 +74,6 @@ const awayFromFinger: Modifier = ({ transform, activatorEvent, activeNodeRect })
 });
 const MODIFIERS = [awayFromFinger];
 
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowRight: [1, 0],
-  ArrowLeft: [-1, 0],
-  ArrowDown: [0, 1],
-  ArrowUp: [0, -1],
-};
-
-/** The point an arrow key moves to, kept on the scene. */
-function moved(
-  { x, y }: Point,
-  { code, shiftKey }: KeyboardEvent,
-  { width, height }: { readonly width: number; readonly height: number },
-): Point {
-  const [dx, dy] = ARROWS[code] ?? [0, 0];
-  const by = shiftKey ? LONG_STEP : STEP;
-  return { x: Math.max(0, Math.min(width, x + dx * by)), y: Math.max(0, Math.min(height, y + dy * by)) };
-}
-
 /**
  * The meaning of a gesture on the scene. dnd-kit catches the pointer, the finger and the keys; the core says over which
  * zone an item is. A pointer drops at a place; the keyboard goes from zone to zone by name, and within ordered zones
@@ -116,7 +85,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
   // The pointer on the screen. dnd-kit reports a move after it is drawn, so at the end of a quick drag it is one move
   // behind.
   const pointerAt = useRef<Point>({ x: 0, y: 0 });
-  const target = useRef<Target>(NOWHERE);
+  const target = useRef<KeyTarget>(NO_TARGET);
   const current = useRef<Copy | null>(null);
 
   // The scene's origin on the screen, cached on every move so that onDragEnd needs no layout read. Scrolling counts as
@@ -134,81 +103,51 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     pointerAt.current = { x: clientX, y: clientY };
   }, []);
 
-  const aim = (copy: Copy, zone: number | null, at: number | null, spot?: { at: Point; label: string }) => {
-    target.current = { chosen: true, zone, at, spot: spot?.at };
-    if (spot) {
-      store.getState().over(copy, null);
-      onSpot(spot.label);
-      return;
-    }
-    store.getState().over(copy, zone);
-    onTarget(copy, zone, at);
+  const aim = (copy: Copy, to: KeyTarget) => {
+    target.current = to;
+    store.getState().over(copy, to.zone);
+    if (to.spot) onSpot(to.spot.label);
+    else onTarget(copy, to.zone, to.at);
+  };
+
+  const placesOf = (copy: Copy): KeyPlaces => {
+    const { model, board, view } = store.getState();
+    const { hides, places: named } = view.question;
+    return {
+      zones: placesFor({ model, board }, copy),
+      named,
+      free: hides && named.length === 0,
+      scene: model.source.scene,
+      othersIn: (zone) => {
+        const into = model.zones[zone];
+        if (!into || !keepsOrder(into)) return 0;
+        return board.zones[zone]?.filter((held) => held !== copy).length ?? 0;
+      },
+    };
+  };
+
+  /** Where the page draws an item at a target, on the screen: its top left. */
+  const drawnAt = (copy: Copy, { zone, spot }: KeyTarget): Point | null => {
+    const { w, h } = store.getState().model.items[itemOf(copy)] ?? { w: 0, h: 0 };
+    if (spot)
+      return { x: began.current.x + (spot.at.x - w / 2) * scale, y: began.current.y + (spot.at.y - h / 2) * scale };
+    const box =
+      zone === null ? null : stage.current?.querySelector(`[data-zone-index="${zone}"]`)?.getBoundingClientRect();
+    if (box) return { x: box.left + (box.width - w * scale) / 2, y: box.top + (box.height - h * scale) / 2 };
+    const home = document.querySelector(`[data-copy="${copy}"]`)?.getBoundingClientRect();
+    return home ? { x: home.left, y: home.top } : null;
   };
 
   /** From the keyboard: the places an item could go, in the order of the zones, and home last. */
   const coordinateGetter: KeyboardCoordinateGetter = (event, { active, currentCoordinates }) => {
-    const ahead =
-      event.code === KeyboardCode.Right ||
-      event.code === KeyboardCode.Down ||
-      (event.code === KeyboardCode.Tab && !event.shiftKey);
-    const back =
-      event.code === KeyboardCode.Left ||
-      event.code === KeyboardCode.Up ||
-      (event.code === KeyboardCode.Tab && event.shiftKey);
-    const order = event.code === 'PageUp' ? -1 : event.code === 'PageDown' ? 1 : 0;
-    if (!ahead && !back && order === 0) return undefined;
+    const step = keyStep(event);
+    if (step === null) return undefined;
     event.preventDefault();
-    const { model, board } = store.getState();
     const copy = Number(active) as Copy;
-    const item = model.items[itemOf(copy)];
-    if (order !== 0) {
-      const { zone, at } = target.current;
-      const most = othersIn(zone, copy);
-      if (zone !== null && isOrdered(zone) && most > 0)
-        aim(copy, zone, Math.max(0, Math.min(most, (at ?? most) + order)));
-      return currentCoordinates;
-    }
-    const { hides, places: named } = store.getState().view.question;
-    const onScreen = ({ x, y }: Point) => ({
-      x: began.current.x + (x - (item?.w ?? 0) / 2) * scale,
-      y: began.current.y + (y - (item?.h ?? 0) / 2) * scale,
-    });
-    if (hides && named.length === 0) {
-      const spot = moved(
-        target.current.spot ?? { x: model.source.scene.width / 2, y: model.source.scene.height / 2 },
-        event,
-        model.source.scene,
-      );
-      aim(copy, null, null, { at: spot, label: `At ${Math.round(spot.x)}, ${Math.round(spot.y)}` });
-      return onScreen(spot);
-    }
-    const zones: (number | null)[] = [...placesFor({ model, board }, copy), null];
-    const places = [
-      ...named.map(({ label, x, y }) => ({ zone: null, spot: { at: { x, y }, label } })),
-      ...zones.map((zone) => ({ zone, spot: undefined })),
-    ];
-    const { chosen, spot: at, zone: into } = target.current;
-    const now = chosen
-      ? places.findIndex(({ zone, spot }) => (at ? spot?.at.x === at.x && spot.at.y === at.y : !spot && zone === into))
-      : ahead
-        ? -1
-        : places.length;
-    const { zone, spot } = places[(now + (ahead ? 1 : -1) + places.length) % places.length] as (typeof places)[number];
-    aim(copy, zone, null, spot);
-    if (spot) return onScreen(spot.at);
-    const box =
-      zone === null ? null : stage.current?.querySelector(`[data-zone-index="${zone}"]`)?.getBoundingClientRect();
-    if (box && item)
-      return { x: box.left + (box.width - item.w * scale) / 2, y: box.top + (box.height - item.h * scale) / 2 };
-    const home = document.querySelector(`[data-copy="${copy}"]`)?.getBoundingClientRect();
-    return home ? { x: home.left, y: home.top } : currentCoordinates;
-  };
-
-  const othersIn = (zone: number | null, copy: Copy) =>
-    zone === null ? 0 : (store.getState().board.zones[zone]?.filter((held) => held !== copy).length ?? 0);
-  const isOrdered = (zone: number) => {
-    const into = store.getState().model.zones[zone];
-    return into !== undefined && keepsOrder(into);
+    const next = nextTarget(target.current, step, event, placesOf(copy));
+    if (next) aim(copy, next);
+    if (!next || step === 'earlier' || step === 'later') return currentCoordinates;
+    return drawnAt(copy, next) ?? currentCoordinates;
   };
 
   const sensors = useSensors(
@@ -260,7 +199,7 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     grip.current = { on, lift: liftOf(activatorEvent, box ?? null) };
     pointerAt.current = client;
     window.addEventListener('pointermove', follow, { capture: true, passive: true });
-    target.current = NOWHERE;
+    target.current = NO_TARGET;
     store.getState().pickUp(copy);
     onStart(copy, isKeyboard(activatorEvent));
   };
@@ -292,8 +231,9 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
     const named = { item: model.items[itemOf(copy)]?.id ?? '', copy: numberOf(copy) };
     finish();
     if (isKeyboard(event.activatorEvent)) {
-      const { chosen, zone, at, spot } = target.current;
+      const { chosen, zone, at, spot: chosenSpot } = target.current;
       if (!chosen) return cancel();
+      const spot = chosenSpot?.at;
       if (spot) {
         const { w, h } = model.items[itemOf(copy)] as (typeof model.items)[number];
         onMove(copy, { kind: 'drop', ...named, x: spot.x - w / 2, y: spot.y - h / 2, px: spot.x, py: spot.y });

@@ -22,7 +22,7 @@ const HEADERS = {
     : {}),
 };
 
-/** The zone of whoever a page is drawn for. */
+/** The time zone of the person the page is drawn for. */
 const zones = new AsyncLocalStorage<string>();
 zoneOnServer(() => zones.getStore() ?? NO_ZONE);
 
@@ -30,7 +30,7 @@ function zoneOf(cookie: string | undefined): string {
   return cookie && isZone(cookie) ? cookie : NO_ZONE;
 }
 
-/** A page is drawn whole while it is known whose zone it is in: what is drawn as it is sent would have lost that. */
+/** A page is drawn completely inside the zone's context: a streamed page would lose it. */
 const drawn = (zone: string, next: () => Promise<Response>): Promise<Response> =>
   zones.run(zone, async () => {
     const response = await next();
@@ -43,7 +43,7 @@ const drawn = (zone: string, next: () => Promise<Response>): Promise<Response> =
   });
 
 export const onRequest = defineMiddleware(async ({ request, locals, url, cookies: sent }, next) => {
-  // These two answer for themselves, the one whether the rest can.
+  // These two need no application; one of them reports whether it works.
   if (url.pathname === '/api/health' || url.pathname === '/api/ping') return withHeaders(await next());
   const app = await theApp().catch((error: unknown) => log.error({ err: error }, 'cannot start'));
   if (!app) return withHeaders(failedAs('unavailable'));
@@ -74,7 +74,7 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
 });
 
 function withHeaders(response: Response): Response {
-  // What has to stand in a frame of ours says so itself.
+  // A page that may stand in a frame of ours sets its own header.
   for (const [name, value] of Object.entries(HEADERS))
     if (!response.headers.has(name)) response.headers.set(name, value);
   const policy = response.headers.get('content-security-policy');

@@ -16,7 +16,7 @@ async function read(path: string): Promise<Parsed> {
   return parseQuestionText(text);
 }
 
-/** The question made ready, or null after its problems were told. */
+/** The question ready for judging, or null after its problems were printed. */
 async function modelFrom(path: string): Promise<QuestionModel | null> {
   const parsed = await read(path);
   if (parsed.ok) return questionModel(parsed.question);
@@ -34,7 +34,7 @@ export async function check(path: string): Promise<ExitCode> {
   return parsed.ok ? 0 : 1;
 }
 
-/** Longer lines are looked through for how deep they are nested before they are read. */
+/** The nesting of longer lines is checked before they are parsed. */
 const LONG = 10_000;
 
 type Printer = ReturnType<typeof resultPrinter>;

@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import type { Readable } from 'node:stream';
 
-/** What was asked of the command line cannot be done as asked: a file that cannot be read, a word that is not known. */
+/** The command cannot be carried out: a file that cannot be read, or an unknown word. */
 export class Usage extends Error {}
 
 export const MAX_BYTES = 32 * 1024 * 1024;
@@ -28,7 +28,7 @@ async function* chunks(path: string): AsyncGenerator<Buffer> {
 
 const withoutMark = (text: string) => (text.charCodeAt(0) === 0xfeff ? text.slice(1) : text);
 
-/** All of a file or of standard input (`-`); null where it is longer than any question. */
+/** The whole of a file or of standard input (`-`); null if it is longer than any question. */
 export async function readAll(path: string): Promise<string | null> {
   const parts: Buffer[] = [];
   let bytes = 0;
@@ -40,9 +40,7 @@ export async function readAll(path: string): Promise<string | null> {
   return withoutMark(Buffer.concat(parts).toString());
 }
 
-/**
- * The lines of a file, one block of them after another; a line longer than `MAX_BYTES` comes as null, and is not kept.
- */
+/** The lines of a file in blocks; a line longer than `MAX_BYTES` comes as null and is not stored. */
 export async function* readLines(path: string): AsyncGenerator<(string | null)[]> {
   let rest: Buffer[] = [];
   let held = 0;

@@ -64,7 +64,7 @@ async function main(): Promise<number> {
   }
 }
 
-// Whoever reads our output may have had enough of it (as `head` does).
+// The reader may close the pipe early (as `head` does).
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 2));
 main().then(
   (code) => {

@@ -2,7 +2,7 @@ import { once } from 'node:events';
 
 const BLOCK = 64 * 1024;
 
-/** Lines to standard output, in blocks, waiting whenever whoever reads them is slower. */
+/** Writes lines to standard output in blocks, waiting for a slower reader. */
 export function lineWriter(): { write(line: string): Promise<void> | undefined; end(): Promise<void> } {
   let block = '';
   const flush = async () => {

@@ -1,4 +1,4 @@
-// Accounts: sign-ins, the installation, what is kept of a person.
+// Accounts: sessions, the installation, a person's data.
 import { boolean, object, string } from 'yup';
 import type { Move } from '../core';
 import { MAX_PASSWORD, MIN_PASSWORD } from './limits';
@@ -7,12 +7,12 @@ import type { SecurityWhat } from './vocabulary';
 
 /** The settings of the installation. */
 export interface InstallationSettings {
-  /** Teachers bring any account into a course at once, without asking whose it is. */
+  /** Teachers may enrol any account at once, without an invitation. */
   readonly directEnrolment: boolean;
 }
 
 export interface InstallationView extends InstallationSettings {
-  /** Whoever asks may change it. */
+  /** The person who asks may change it. */
   mayChange: boolean;
 }
 
@@ -28,26 +28,24 @@ export interface SessionRow {
   seen: Date;
   address: string | null;
   browser: string | null;
-  /** It is the one that asks. */
+  /** It is the session of the request. */
   here: boolean;
 }
 
-/**
- * Data of a learner, as the file they or their teacher may have (`docs/format/README.md`). Times are ISO 8601.
- */
+/** A learner's data as a file, for the learner or their teacher (`docs/format/README.md`). Times are ISO 8601. */
 export interface PersonalData {
   format: 'vault-drop/personal-data';
   version: 1;
   exportedAt: string;
   account: { name: string; username: string | null; createdAt: string };
-  /** Where the account is signed in; in the learner's own file. */
+  /** The sessions of the account; only in the learner's own file. */
   signedIn?: { since: string; until: string; address: string | null; browser: string | null }[];
   courses: PersonalCourse[];
 }
 
 export interface PersonalCourse {
   title: string;
-  /** Null: not on the roster any more. */
+  /** Null: not enrolled any more. */
   onRosterSince: string | null;
   groups: string[];
   releases: PersonalRelease[];
@@ -64,7 +62,7 @@ export interface PersonalSitting {
   number: number;
   startedAt: string;
   finishedAt: string | null;
-  /** Null where a learner is not told their marks. */
+  /** Null if the learner may not see the marks. */
   points: number | null;
   outOf: number;
   moves: {
@@ -81,7 +79,7 @@ export interface PersonalSitting {
 }
 
 export interface Erased {
-  /** The account went too: it is in no other course. */
+  /** The account was deleted too: it is in no other course. */
   account: boolean;
   sittings: number;
 }

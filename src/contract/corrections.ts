@@ -1,4 +1,4 @@
-// What was wrong with a release, and what mending it does to marks.
+// Corrections of a release, and their effect on marks.
 import { array, boolean, number, object, string } from 'yup';
 import type { Edit, Question } from '../core';
 import { wholeNumber } from './fields';
@@ -12,11 +12,11 @@ export interface MarkChange {
   readonly after: { readonly points: number; readonly outOf: number };
 }
 
-/** What is to become of one question of an edition. `accept`: items that are right in a zone too. */
+/** The correction of one question. `accept`: items that are right in a zone too. */
 export interface QuestionChange {
   readonly question: number;
   readonly strike: boolean;
-  /** As it stands in the Vault now. */
+  /** Take the question from the Vault as it is now. */
   readonly fromVault: boolean;
   readonly accept: readonly { readonly item: string; readonly zone: string }[];
 }
@@ -28,14 +28,14 @@ export interface Correction {
 
 export interface CorrectionView {
   release: { id: string; title: string; course: string; courseId: string };
-  /** The edition corrections are made to: the newest. */
+  /** The newest edition, which corrections start from. */
   number: number;
   questions: {
     title: string;
     struck: boolean;
     points: number;
     document: Question;
-    /** The Vault has another version of it, which can (or cannot) take its place. */
+    /** The Vault has another version, which fits (or does not fit) the moves. */
     vault: { document: Question; step: readonly Edit[]; fits: boolean } | null;
   }[];
   editions: {
@@ -54,16 +54,16 @@ export interface NamedChange extends MarkChange {
 export interface CorrectionPreview {
   number: number;
   questions: { title: string; struck: boolean; before: Question; after: Question; step: readonly Edit[] }[];
-  /** Every sitting whose mark would change. */
+  /** Every attempt whose mark would change. */
   changes: NamedChange[];
-  /** How many sittings there are. */
+  /** The number of attempts. */
   sittings: number;
-  /** Marks that were set by hand, and what they are out of: a correction leaves them as they are. */
+  /** Marks set by hand, with their maximum: a correction does not change them. */
   byHand: { learnerId: string; name: string; points: number; outOf: number }[];
 }
 
 export interface Applied {
-  /** How many marks changed, and how many were left since they would have fallen. */
+  /** The number of changed marks, and of those spared because they would have fallen. */
   changes: number;
   spared: number;
 }

@@ -1,4 +1,4 @@
-// Courses, what they are made of, and who changed marks in them.
+// Courses, their parts, and who changed marks in them.
 import { array, boolean, number, object, string } from 'yup';
 import { isZone } from '../core';
 import { aWord, moment, name, one, revision, username, uuid, words } from './fields';
@@ -35,15 +35,15 @@ export interface CourseView extends CourseRow {
   releases: ReleaseRow[];
   /** The zone its times are meant in; null: none is said. */
   zone: string | null;
-  /** What a write of its name, zone and join code has to name. */
+  /** The revision that a write of its name, zone and join code has to name. */
   revision: number;
 }
 
 export interface CourseChange {
   readonly title?: string | undefined;
-  /** The owner's alone. */
+  /** Only for the owner. */
   readonly archived?: boolean | undefined;
-  /** A new code that holds until then (null: until it is taken away); `null` instead of it takes the code away. */
+  /** A new join code that is valid until then (null: until it is removed); `null` removes the code. */
   readonly join?: { readonly until: Date | null } | null | undefined;
   /** The zone its times are meant in; null: none is said. */
   readonly zone?: string | null | undefined;
@@ -70,7 +70,7 @@ export interface AuditRow {
   by: string;
   what: AuditWhat;
   release: string | null;
-  /** Null: nobody's in particular, or of a learner who is not here any more. */
+  /** Null: about nobody in particular, or about a learner whose account is deleted. */
   learner: string | null;
   detail: Record<string, unknown>;
 }
@@ -93,18 +93,18 @@ export interface CourseParts {
   units: UnitRow[];
   categories: CategoryRow[];
   groups: GroupRow[];
-  /** What a write of the units, or of the categories, has to name. */
+  /** The revision that a write of the units, or of the categories, has to name. */
   unitsRevision: number;
   categoriesRevision: number;
   /** The zone the course's times are meant in; null: none is said. */
   zone: string | null;
 }
 
-/** What removing a unit, a weight category or a group would do. */
+/** The effects of removing a unit, a weight category or a group. */
 export interface RemovalEffects {
-  /** The releases that name it. */
+  /** The releases that refer to it. */
   releases: { id: string; title: string }[];
-  /** Of a group: how many learners are in it, and the releases that were for it alone and would be for nobody. */
+  /** For a group: the number of its learners, and the releases that are for it alone and would be for nobody. */
   learners: number;
   forNobody: string[];
   /** The overall marks that would change, from 0 to 1; null: none. */
@@ -160,7 +160,7 @@ export const member = object({ learnerId: string().min(1).max(100).required(), i
 
 export const coTeacher = object({ username: username(), teaches: boolean().required() });
 
-/** What would be removed from a course. */
+/** The part to be removed from a course. */
 export const removing = object({ kind: one(REMOVABLE).required('is missing'), of: words(60).required('is missing') });
 
 export const courseOperations = {

@@ -1,7 +1,7 @@
-// What holds unless somebody says otherwise.
+// Defaults.
 import type { ReleaseSettings } from './releases';
 
-/** How a release runs unless its teacher says otherwise. */
+/** The default settings of a release. */
 export const DEFAULT_SETTINGS: ReleaseSettings = {
   unitId: null,
   opensAt: null,
@@ -17,7 +17,7 @@ export const DEFAULT_SETTINGS: ReleaseSettings = {
   audience: null,
 };
 
-/** Nothing is told before the end of a sitting. */
+/** Deferred feedback: none before the end of an attempt. */
 export const defersFeedback = ({
   feedbackLevel,
   feedbackTime,

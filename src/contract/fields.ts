@@ -1,4 +1,4 @@
-// Fields that several requests have. Yup is used strictly: nothing is turned into another type.
+// Fields that several requests have. Yup is used strictly: it converts nothing.
 import { array, mixed, number, string } from 'yup';
 import type { JsonSchema } from './shapes';
 import type { Moment } from './wire';
@@ -9,13 +9,10 @@ export const uuid = () => anyUuid().required('is missing');
 
 export const wholeNumber = () => number().integer().min(0).required();
 
-/** The revision something was changed on, which a write of the whole of it names. */
+/** The revision that something was changed on: a write of all of it names one. */
 export const revision = () => number().integer().min(1).required('is missing: the revision it was changed on');
 
-/**
- * A list whose entries a function tests one by one: quick however long it is, and the first that is wrong is named by
- * its place.
- */
+/** A list whose entries are tested by a function: fast at any length. The first wrong entry is named by its place. */
 export const listOf = <T>(
   is: (value: unknown) => value is T,
   max: number,
@@ -59,7 +56,7 @@ export const aWord = <const T extends string>(words: readonly T[]) =>
 export const name = (most: number) =>
   string().trim().min(1, 'Give it a name').max(most, `At most ${most} characters`).required('Give it a name');
 
-/** The user name of somebody who has an account. */
+/** The user name of an existing account. */
 export const username = () => string().trim().min(1, 'Type a user name').max(200).required('Type a user name');
 
 export const points = () => number().min(0, 'No less than 0 points').max(1000, 'At most 1000 points');
@@ -71,7 +68,7 @@ export const sha256 = () =>
 
 export const isIndex = (value: unknown) => Number.isInteger(value) && (value as number) >= 0;
 
-// Query parameters: texts are cut where they are long, numbers are read from their digits.
+// Query string parameters: long texts are cut, numbers are parsed.
 
 const MAX_FROM = 1_000_000;
 

@@ -19,10 +19,10 @@ export interface GradeCell {
   /** Null: none. */
   points: number | null;
   outOf: number;
-  /** `notFor`: the release is not for this learner. `running`: under way, nothing finished. */
+  /** `notFor`: not assigned to this learner. `running`: started, nothing finished. */
   state: CellState;
   late: boolean;
-  /** Set by hand: why. */
+  /** The reason, if it was set by hand. */
   byHand: string | null;
 }
 

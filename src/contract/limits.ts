@@ -1,8 +1,8 @@
-// How much of anything is taken, in one place for both sides.
+// Limits, in one place for both sides.
 
 /** Bytes of a body, unless its operation says otherwise. */
 export const MAX_BODY_BYTES = 64 * 1024;
-/** Bytes of a file that is sent; how large a picture or a sound may be is said where it is taken. */
+/** Bytes of an uploaded file; pictures and sounds have smaller limits in server/media. */
 export const MAX_FILE_BYTES = 62 * 1024 * 1024;
 
 export const MIN_PASSWORD = 8;
@@ -15,7 +15,7 @@ export const MAX_SITTINGS = 100;
 export const MAX_QUESTIONS = 200;
 /** Units, categories or groups of a course. */
 export const MAX_PARTS = 200;
-/** Questions that are changed, packed or named in one request. */
+/** Questions changed, packed or listed in one request. */
 export const MAX_AT_ONCE = 500;
 export const MAX_MOVES_AT_ONCE = 500;
 export const MAX_EDITS_AT_ONCE = 5000;
@@ -24,6 +24,6 @@ export const MAX_ROSTER = 2_000_000;
 /** A text typed into a zone, in characters. */
 export const MAX_TYPED = 400;
 
-/** Rows of a page of the Vault, and of a roster: more are asked for as they are scrolled to. */
+/** Rows of a page of the Vault, and of a roster: more are loaded on scrolling. */
 export const VAULT_PAGE = 50;
 export const ROSTER_PAGE = 100;

@@ -12,7 +12,7 @@ export interface ListRow {
   rows: readonly (readonly string[])[];
   pictures: readonly WordPicture[];
   changedAt: Date;
-  /** What a write of it has to name. */
+  /** The revision that a write has to name. */
   revision: number;
 }
 

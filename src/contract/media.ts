@@ -7,7 +7,7 @@ import { file, json, type Operation } from './operation';
 export const MEDIUM_KINDS = ['picture', 'sound', 'film'] as const;
 export type MediumKind = (typeof MEDIUM_KINDS)[number];
 
-/** The media types that are taken. */
+/** The accepted media types. */
 export type MediumType =
   | 'image/png'
   | 'image/jpeg'
@@ -39,7 +39,7 @@ export interface MediaUsage {
   /** Bytes. */
   used: number;
   quota: number;
-  /** What nothing uses: how many files, and their bytes. */
+  /** Unused files: their number and their bytes. */
   unused: { files: number; bytes: number };
 }
 

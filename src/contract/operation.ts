@@ -1,9 +1,9 @@
 import type { AnyObject, InferType, ObjectSchema, Schema } from 'yup';
 
-/** Who may ask: one role, whoever is signed in, or anyone at all. */
+/** Who may call it: one role, everybody signed in, or anyone. */
 export type Asker = 'teacher' | 'learner' | 'signedIn' | 'anyone';
 
-/** An answer in our JSON envelope. `value` is a type alone: what the answer has as its value. */
+/** An answer in the JSON envelope. `value` exists only as a type. */
 export interface JsonAnswer<Value = unknown> {
   readonly in: 'json';
   readonly value?: Value;
@@ -15,16 +15,16 @@ export interface FileAnswer {
 }
 
 /**
- * What an endpoint is: checked by the server, typed for the client, and said by the API document
+ * An endpoint: checked by the server, typed for the client, and described by the API document
  * (`docs/api/openapi.json`).
  */
 export interface Operation {
   /** A sentence. */
   readonly does: string;
   readonly who: Asker;
-  /** What it takes as JSON; left out: nothing. */
+  /** The schema of its JSON body; left out: none. */
   readonly body?: Schema;
-  /** The query parameters it reads; left out: none. */
+  /** Its query string parameters; left out: none. */
   readonly query?: ObjectSchema<AnyObject>;
   /** The media type of a body that is a file; left out: it takes none. */
   readonly sends?: string;
@@ -42,7 +42,7 @@ type ParameterOf<Path extends string> = Path extends `${string}{${infer Name}}${
   : never;
 
 export type PathParameters<Name extends string> = { readonly [Key in ParameterOf<Name>]: string };
-/** What may be sent where a schema reads this: lists that are not written to, and what may be left out left out. */
+/** What a client may send for this: read-only lists, and optional fields left out. */
 type Sendable<Value> = Value extends readonly (infer Entry)[]
   ? readonly Sendable<Entry>[]
   : Value extends object

@@ -32,7 +32,7 @@ export const OPERATIONS = {
 
 export type Operations = typeof OPERATIONS;
 export type OperationName = keyof Operations;
-/** The operations that these may ask for. */
+/** The operations for these callers. */
 export type NamesFor<Who extends Asker> = {
   [Name in OperationName]: Operations[Name]['who'] extends Who ? Name : never;
 }[OperationName];
@@ -42,7 +42,7 @@ export type NamesFor<Who extends Asker> = {
 export type AnswerFor<Name extends OperationName> = AnswerOf<Operations[Name]>;
 export type ParametersFor<Name extends OperationName> = PathParameters<Name>;
 export type BodyFor<Name extends OperationName> = BodyOf<Operations[Name]>;
-/** The same as it may be sent. */
+/** The same, as a client sends it. */
 export type SentBodyFor<Name extends OperationName> = SentBodyOf<Operations[Name]>;
 /** True for an operation whose body is a file. */
 export type TakesFile<Name extends OperationName> = Operations[Name] extends { readonly sends: string } ? true : false;

@@ -5,14 +5,14 @@ export interface FieldProblem {
   readonly message: string;
 }
 
-/** What a schema found wrong, each with its place; any other error is thrown on. */
+/** The problems of a validation error, each with its place; any other error is thrown again. */
 export function problemsOf(error: unknown): FieldProblem[] {
   if (!(error instanceof ValidationError)) throw error;
   const each = error.inner.length > 0 ? error.inner : [error];
   return each.map(({ path, message }) => ({ path: path ?? '', message }));
 }
 
-/** What a schema finds wrong in a value, which is turned into no other type. */
+/** The problems of a value under a schema, without converting it. */
 export function problemsIn(schema: Schema, value: unknown): FieldProblem[] {
   try {
     schema.validateSync(value, { strict: true, abortEarly: false, disableStackTrace: true });

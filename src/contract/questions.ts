@@ -7,14 +7,14 @@ import { file, json, type Operation } from './operation';
 import { EDIT, QUESTION } from './shapes';
 import { type Access, FINDINGS, SORTS, USES } from './vocabulary';
 
-/** What is looked for in the Vault. Left out: everything. */
+/** A search in the Vault. Left out: everything. */
 export interface Sought {
   /** A shelf's id; `none`: on no shelf; `bin`: what was deleted. */
   readonly shelf?: string | undefined;
   readonly words?: string | undefined;
   readonly kind?: Kind | undefined;
   readonly findings?: (typeof FINDINGS)[number] | undefined;
-  /** In a set or a release of anybody's, in none, or as a starting point for others. */
+  /** Used in a set or release of any teacher, used nowhere, or a starting point. */
   readonly use?: (typeof USES)[number] | undefined;
   readonly tag?: string | undefined;
   readonly sort?: (typeof SORTS)[number] | undefined;
@@ -25,7 +25,7 @@ export interface VaultRow {
   id: string;
   title: string;
   kind: Kind;
-  /** The most its marks come to. */
+  /** Its maximum mark. */
   max: number;
   changedAt: Date;
   findings: FindingCounts;
@@ -56,8 +56,8 @@ export interface StoredQuestion {
 }
 
 /**
- * What can be done to many questions at once: put onto a shelf (null: off any), deleted or brought back, given tags and
- * relieved of others.
+ * A change of many questions at once: put onto a shelf (null: off any), deleted or brought back, tags added and
+ * removed.
  */
 export interface ManyChange {
   readonly ids: readonly string[];
@@ -67,7 +67,7 @@ export interface ManyChange {
   readonly removeTags?: readonly string[] | undefined;
 }
 
-/** Those that were changed; and where those stood before that stand elsewhere now, so that they can be put back. */
+/** The changed questions, and the former shelves of those that were moved, for undoing. */
 export interface ManyChanged {
   changed: string[];
   stood: { shelfId: string | null; ids: string[] }[];
@@ -81,12 +81,12 @@ export interface Batch {
   readonly edits: readonly Edit[];
 }
 
-/** A version: how a question stood when its author paused. */
+/** A version: the question as it was when its author paused. */
 export interface VersionRow {
   readonly revision: number;
   readonly at: Date;
   readonly by: string;
-  /** How many changes led to it from the version before. */
+  /** The number of changes since the version before. */
   readonly changes: number;
 }
 
@@ -95,13 +95,13 @@ export interface Imported {
   questions: { id: string; title: string }[];
   sets: { id: string; title: string }[];
   media: number;
-  /** What did not come in, and why. */
+  /** What was not imported, and why. */
   left: { file: string; message: string }[];
 }
 
 export const copyBody = object({ id: uuid(), document: mixed().meta({ json: QUESTION }) });
 
-/** Deleted or brought back; kept as a starting point or no longer: one of the two. */
+/** Either deleted or brought back, or made a starting point or not any more. */
 export const questionChange = object({ deleted: boolean().notRequired(), startingPoint: boolean().notRequired() }).test(
   'one',
   'has to say deleted or startingPoint',
@@ -131,7 +131,7 @@ export const questionsChange = object({
 const isEntry = (value: unknown) =>
   value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
 
-/** The outer shape of an edit; what it does to the document is judged by the document's own schema. */
+/** The outer shape of an edit; its effect on the document is validated by the document's own schema. */
 function isEdit(value: unknown): value is Edit {
   if (value === null || typeof value !== 'object') return false;
   const edit = value as Record<string, unknown>;
@@ -179,7 +179,7 @@ export const sought = object({
   from: from(),
 });
 
-/** What is to be packed: a shelf, a set, or questions by their ids with commas between. */
+/** What to pack: a shelf, a set, or questions by their ids, separated by commas. */
 export const packing = object({
   shelf: words(60),
   set: words(60),
@@ -196,7 +196,7 @@ export const packing = object({
     ({ questions }) => (questions?.split(',').length ?? 0) <= MAX_AT_ONCE,
   );
 
-/** The client's id of an import: a package sent again under it comes in once. */
+/** The id of an import, made by the client: a package sent again under it is imported once. */
 export const importing = object({ id: uuid() });
 
 export const questionOperations = {

@@ -1,4 +1,4 @@
-// What is published to a course, and how it runs.
+// Releases and their settings.
 import { boolean, number, object, string } from 'yup';
 import { FEEDBACK_LEVELS, type FeedbackLevel } from '../core';
 import { aWord, ids, moment, name, revision, uuid } from './fields';
@@ -6,13 +6,13 @@ import { MAX_MINUTES, MAX_SITTINGS } from './limits';
 import { json, type Operation } from './operation';
 import { COUNTS, type Counts, FEEDBACK_TIMES, type FeedbackTime, type JobState } from './vocabulary';
 
-/** Whom a release is for, beside `everyone`. */
+/** The learners and groups of a release that is not for the whole course. */
 export interface ReleaseAudience {
   readonly groups: readonly string[];
   readonly learners: readonly string[];
 }
 
-/** How a release runs. */
+/** The settings of a release. */
 export interface ReleaseSettings {
   readonly title?: string | undefined;
   readonly unitId: string | null;
@@ -27,7 +27,7 @@ export interface ReleaseSettings {
   readonly feedbackLevel: FeedbackLevel;
   /** `atOnce` is fixed when it is published. */
   readonly feedbackTime: FeedbackTime;
-  /** Null: all of the course. */
+  /** Null: the whole course. */
   readonly audience: ReleaseAudience | null;
 }
 
@@ -43,7 +43,7 @@ export interface AllowanceRow {
 export interface SettingsView {
   settings: ReleaseSettings & { title: string };
   courseId: string;
-  /** What a write of the settings has to name. */
+  /** The revision that a write of the settings has to name. */
   revision: number;
   allowances: AllowanceRow[];
 }
@@ -66,10 +66,10 @@ export interface LearnerRelease {
   minutes: number | null;
   practice: boolean;
   questions: number;
-  /** Of the sitting that counts. Null before the first check, and where not all of the marks are shown, or not yet. */
+  /** The mark of the attempt that counts. Null before the first check, and if the learner may not see the marks. */
   mark: number | null;
   max: number | null;
-  /** `again`: finished, and another sitting may be begun. */
+  /** `again`: finished, and another attempt may be started. */
   state: 'early' | 'waiting' | 'started' | 'finished' | 'again' | 'closed';
 }
 
@@ -78,7 +78,7 @@ export interface JobView {
   state: JobState;
   done: number;
   total: number;
-  /** What went wrong; null while nothing did. */
+  /** The error; null: none. */
   problems: { path: string; message: string }[] | null;
 }
 
@@ -110,7 +110,7 @@ const releaseSettings = {
     .default(null),
 };
 
-/** How a release runs, as it is sent. */
+/** The settings of a release, as they are sent. */
 export const settingsContent = object(releaseSettings);
 
 export const releaseChange = object({ ...releaseSettings, from: revision() });
@@ -127,7 +127,7 @@ export const allowed = object({
     .default(null),
 });
 
-/** A question as it stood at a revision, or a set: one of the two. */
+/** Either a question at a revision, or a set. */
 export const publication = object({
   id: uuid(),
   courseId: uuid(),
@@ -141,7 +141,7 @@ export const publication = object({
   (value) => (value.setId === undefined) === (value.questionId !== undefined && value.revision !== undefined),
 );
 
-/** How many of its minutes are left; null where it has no end. */
+/** The minutes left; null if there is no time limit. */
 export const reopening = object({
   minutes: number()
     .integer('A whole number')

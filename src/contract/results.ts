@@ -6,7 +6,7 @@ export interface ResultRow {
   learnerId: string;
   name: string;
   username: string | null;
-  /** What counts: of the learner's sittings, or set by hand. Null while nothing has been checked. */
+  /** The mark that counts: of an attempt, or set by hand. Null while nothing has been checked. */
   mark: number | null;
   max: number | null;
   byHand: boolean;
@@ -14,9 +14,9 @@ export interface ResultRow {
   state: 'notStarted' | 'started' | 'checked' | 'ended';
   /** Finished after it was due. */
   late: boolean;
-  /** From the first move of the last sitting to its last, in seconds; null before the first. */
+  /** The time from the first to the last move of the last attempt, in seconds; null before the first. */
   seconds: number | null;
-  /** The learner's sittings, the first first. */
+  /** The learner's attempts, the first one first. */
   sittings: { id: string; number: number; mark: number; max: number }[];
 }
 
@@ -40,7 +40,7 @@ export interface QuestionAnalysis {
   readonly struck: boolean;
   readonly document: Question;
   readonly points: number;
-  /** How many were asked it, and how many of them answered. */
+  /** The number of learners who were asked it, and of those who answered. */
   readonly asked: number;
   readonly answered: number;
   readonly facility: number | null;
@@ -49,7 +49,7 @@ export interface QuestionAnalysis {
   readonly turnedAway: number;
   readonly seconds: number | null;
   readonly pairs: readonly Pair[];
-  /** Where items were let go by hand: item, x, y. */
+  /** The places where items were dropped: item, x, y. */
   readonly drops: readonly (readonly [number, number, number])[];
 }
 
@@ -62,18 +62,18 @@ export interface TrialAndError {
 
 export interface Analysis {
   readonly release: { id: string; title: string; course: string; courseId: string; edition: number };
-  /** First sittings: one a learner. */
+  /** First attempts, one for each learner. */
   readonly learners: number;
   readonly outOf: number;
   readonly mean: number | null;
-  /** Marks by tenths of what could be had. */
+  /** Marks by tenths of the maximum. */
   readonly distribution: readonly number[];
   readonly alpha: number | null;
   readonly questions: readonly QuestionAnalysis[];
   readonly sweepers: readonly TrialAndError[];
 }
 
-/** What was put where, how it was judged, and what its author says of it. */
+/** What was put where, its verdict, and its feedback. */
 export interface ReportLine {
   readonly item: string;
   readonly zone: string;
@@ -97,10 +97,10 @@ export interface ReportRelease {
   readonly outOf: number;
   readonly byHand: string | null;
   readonly finishedAt: Date | null;
-  /** Nothing of it is left to do. */
+  /** True if the question has ended. */
   readonly ended: boolean;
   readonly sittings: number;
-  /** Of the sitting that counts. */
+  /** Of the attempt that counts. */
   readonly questions: readonly ReportQuestion[];
 }
 
@@ -114,11 +114,11 @@ export interface RetraceView {
   readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
   readonly learner: string;
   readonly number: number;
-  /** Has it ended? Then it can be opened again; where an attempt has so many minutes, with some of them. */
+  /** True if it has ended and can be reopened; with a time limit, minutes have to be given. */
   readonly finished: boolean;
   readonly minutes: number | null;
   readonly questions: readonly {
-    /** As it is judged. */
+    /** The question as it is judged. */
     readonly document: Question;
     /** Where each item was at the start for this learner, by its index: scene units. */
     readonly homes: readonly { readonly x: number; readonly y: number }[];

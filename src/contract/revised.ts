@@ -1,4 +1,4 @@
-/** What is saved whole, with the revision that a write of it has to name. */
+/** Content that is saved whole, with the revision that a write has to name. */
 export interface Revised<Content> {
   readonly revision: number;
   readonly content: Content;

@@ -1,4 +1,4 @@
-// Who is in a course.
+// Enrolment in a course.
 import { array, boolean, object, string } from 'yup';
 import type { Erased, LeftRow } from './account';
 import { newLearner } from './account';
@@ -10,7 +10,7 @@ export interface LearnerRow {
   id: string;
   name: string;
   username: string | null;
-  /** Made by the teacher who asks, who therefore may reset the password. */
+  /** True if the teacher who asks made the account, and so may reset its password. */
   mine: boolean;
   groups: string[];
 }
@@ -21,32 +21,32 @@ export interface RosterPage {
   from: number;
 }
 
-/** What a line of a list would do: make an account, bring somebody who has one into the course, or nothing. */
+/** The effect of a line: make an account, enrol an existing one, invite, or nothing. */
 export interface PlannedLine {
   /** From 1, as an editor counts lines. */
   line: number;
   name: string;
   username: string;
   groups: readonly string[];
-  /** `invite`: the account is of somebody the teacher shares no course with, who is asked. */
+  /** `invite`: the teacher shares no course with the person, who is invited. */
   will: 'make' | 'join' | 'invite' | 'stay';
-  /** The name the account has, where the list has another and the teacher knows them. */
+  /** The account's name, if the list has another and the teacher knows the person. */
   knownAs: string | null;
 }
 
 export interface RosterPlan {
   lines: PlannedLine[];
   problems: { line: number; message: string }[];
-  /** Groups that would be made. */
+  /** New groups. */
   newGroups: string[];
-  /** Who is on the roster and not in the list. */
+  /** Enrolled learners who are not in the list. */
   others: { id: string; name: string; username: string | null }[];
 }
 
 export interface RosterTaken {
   made: { name: string; username: string; password: string }[];
   joined: number;
-  /** Who is invited, and says yes or no by themselves. */
+  /** The people who are invited. */
   invited: number;
   removed: number;
 }

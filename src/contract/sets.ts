@@ -48,9 +48,9 @@ export interface SetView {
   goBack: boolean;
   sections: Section<SetQuestion>[];
   sources: SetSource[];
-  /** How many of its questions are not the teacher's to use any more: deleted, or shared no longer. */
+  /** The number of questions that the teacher may not use any more: deleted, or not shared any more. */
   gone: number;
-  /** What a write of it has to name. */
+  /** The revision that a write has to name. */
   revision: number;
 }
 
@@ -61,7 +61,7 @@ export interface SetContent {
   readonly sources?: readonly SetSource[] | undefined;
 }
 
-/** `count`: how many of the questions are its own. */
+/** `count`: the number of its questions. */
 export interface EditionSection {
   readonly title: string;
   readonly draw: Draw | null;

@@ -12,7 +12,7 @@ export interface ShelfRow {
   access: Access;
   owner: string;
   questions: number;
-  /** With whom its owner shares it. */
+  /** The colleagues it is shared with. */
   shares: { username: string; name: string; right: Right }[];
 }
 
@@ -28,7 +28,7 @@ const right = () =>
 export const shelfShare = object({
   username: username(),
   right: right().defined(),
-  /** What they may do as far as the teacher knows. */
+  /** The right they have, as far as the teacher knows. */
   from: right().defined(),
 });
 

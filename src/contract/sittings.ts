@@ -1,4 +1,4 @@
-// A learner at work.
+// A learner's attempt.
 import { boolean, object, type Schema } from 'yup';
 import type { MovesView, QuestionView, Reckoning, Rich, SentMove } from '../core';
 import { isIndex, listOf, numberText, wholeNumber } from './fields';
@@ -8,7 +8,7 @@ import { file, json, type Operation } from './operation';
 import { MOVE } from './shapes';
 import type { Counts } from './vocabulary';
 
-/** Where one is in a set. */
+/** The learner's place in a set. */
 export interface Place {
   /** From 0. */
   at: number;
@@ -17,11 +17,11 @@ export interface Place {
   reached: number;
   tried: number[];
   ended: number[];
-  /** The part of the set it stands in; empty: it has no name. */
+  /** The title of its section; empty: none. */
   section: string;
-  /** Nothing is told before the end, so there is no check to ask for. */
+  /** Deferred feedback: there is no Check button. */
   deferred: boolean;
-  /** The sitting is over and looked at only. */
+  /** The attempt has ended and can only be viewed. */
   finished: boolean;
 }
 
@@ -45,7 +45,7 @@ export interface SittingView extends QuestionView {
   place: Place;
   /** What stands beside the question. */
   sources: SourceView[];
-  /** When it has to end, and how many seconds that is from now by the server's clock; null: when the learner likes. */
+  /** The end of the attempt, and the seconds until then by the server's clock; null: no limit. */
   ends: { at: string; seconds: number } | null;
 }
 
@@ -61,7 +61,7 @@ export interface MovesAnswer extends MovesView {
   last: number;
 }
 
-/** What a finished sitting came to, as far as its author lets it be seen. */
+/** The summary of a finished attempt, as far as the author shows it. */
 export interface Summary {
   id: string;
   finishedAt: Date;
@@ -69,16 +69,16 @@ export interface Summary {
     title: string;
     tries: number;
     fullMarks: boolean | null;
-    /** The learner came to it. */
+    /** True if the learner reached it. */
     seen: boolean;
-    /** What it counts, and what of that was earned; null: not shown. */
+    /** Its points, and the points earned; null: not shown. */
     points: number;
     earned: number | null;
     reckoning: Reckoning | null;
   }[];
-  /** Null: not all of the marks are shown. */
+  /** Null if not all marks are shown. */
   total: { mark: number; max: number } | null;
-  /** Each answer can be looked at again, with what is told of it. */
+  /** True if the answers can be viewed again, with their feedback. */
   review: boolean;
 }
 
@@ -87,7 +87,7 @@ export interface Titles {
   readonly course: string;
 }
 
-/** What a learner is told before they begin: when it opens where it has not, else how long they will have. */
+/** What a learner sees before an attempt starts: when the release opens, or how long they will have. */
 export interface Before extends Titles {
   id: string;
   questions: number;
@@ -98,15 +98,15 @@ export interface Before extends Titles {
 
 export interface Finished extends Summary, Titles {
   releaseId: string;
-  /** Another sitting may be begun. */
+  /** True if another attempt may be started. */
   another: boolean;
   /** Which of several counts. */
   counts: Counts;
 }
 
 /**
- * A release as it is opened: a question to answer (or, of a finished sitting, to look at), what it came to, or what
- * there is before it is begun.
+ * An opened release: a question to answer (or, in a finished attempt, to view), the summary, or what comes before the
+ * start.
  */
 export type Opened =
   | { open: SittingView; finished: null; before: null }
@@ -115,14 +115,14 @@ export type Opened =
 
 const isName = (value: unknown) => typeof value === 'string' && value.length <= 64;
 
-/** `question`: which of a sitting's questions, from 1; left out: where the learner is. */
+/** `question`: the number of the question, from 1; left out: where the learner is. */
 export const opening = object({ question: numberText(999).min(1, 'has to be a whole number from 1') });
 
 export const goingTo = object({ question: wholeNumber() });
 
 /**
- * What a learner is shown: `w` the width of a picture in pixels; `captions`: the captions instead, as WebVTT; `q`: the
- * question it is of, by its place in the edition.
+ * A medium for a learner: `w` the width of a picture in pixels; `captions`: the captions instead, as WebVTT; `q`: the
+ * index of the question in the edition.
  */
 const width = () => numberText(99_999).default(null).nullable();
 
@@ -154,7 +154,7 @@ function isMove(value: unknown): value is SentMove {
     Object.values(rest).every(Number.isFinite)
   );
 }
-/** Moves, each with an id of its own: the server stores each id of a sitting once. */
+/** Moves, each with an id: the server stores each id of an attempt once. */
 const moves = listOf(isMove, MAX_MOVES_AT_ONCE, 'is not a move', MOVE, 1)
   .required()
   .test('ids', 'has the id of another move', (value, { path, createError }) => {
@@ -193,7 +193,7 @@ export const sittingOperations = {
     who: 'learner',
     does: 'Stores a learner’s moves, in order and each once, and judges them where that is due.',
     body: sentMoves,
-    // As many moves as are taken at once, with room to spare.
+    // The bytes of the most moves of one request, with room to spare.
     maxBytes: 256 * 1024,
     answer: json<MovesAnswer>(),
   },

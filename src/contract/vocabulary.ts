@@ -1,23 +1,20 @@
-// The words that a value may be, each list once.
+// Vocabularies, each list once.
 
 export const COUNTS = ['best', 'last', 'first', 'average'] as const;
 
 export type Counts = (typeof COUNTS)[number];
 
-/** When: with each check; once a sitting is finished; once the release has closed. */
+/** The feedback times: at each check; once the attempt is finished; once the release has closed. */
 export const FEEDBACK_TIMES = ['atOnce', 'finished', 'closed'] as const;
 
 export type FeedbackTime = (typeof FEEDBACK_TIMES)[number];
 
-/**
- * What a colleague may do with what stands on a shelf and on those in it: look at it, use it in sets and copies, or
- * change it.
- */
+/** A colleague's right on a shelf and the shelves on it: view, use in sets and copies, or change. */
 export const RIGHTS = ['see', 'use', 'edit'] as const;
 
 export type Right = (typeof RIGHTS)[number];
 
-/** What one may do with a question or a shelf: it is one's own, or it is shared with so much of a right. */
+/** The access to a question or a shelf: one's own, or shared with a right. */
 export type Access = 'own' | Right;
 
 export const REMOVABLE = ['unit', 'category', 'group'] as const;
@@ -37,7 +34,7 @@ export type AuditWhat =
   | 'removalUndone'
   | 'reopened';
 
-/** How a gradebook is sorted: by name, or by the whole mark. Who has none yet comes last. */
+/** The order of a gradebook: by name, or by the overall mark. Learners without one come last. */
 export const GRADE_SORTS = ['name', 'lowest', 'highest'] as const;
 
 export type GradeSort = (typeof GRADE_SORTS)[number];
@@ -65,5 +62,5 @@ export type SecurityWhat =
   | 'rightRefused'
   | 'installationChanged';
 
-/** A course is one's own, or one teaches it with its owner. */
+/** The right on a course: one's own, or as a co-teacher. */
 export type CourseRight = 'own' | 'teach';

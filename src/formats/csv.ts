@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 
 export type Cell = string | number | null;
 
-/** What a spreadsheet takes for the beginning of a formula, the full-width signs too. */
+/** The characters that start a formula in a spreadsheet, the full-width ones too. */
 const FORMULA = /^[=+\-@\t\r\n\uFF1D\uFF0B\uFF0D\uFF20]/;
 
 /**
@@ -14,7 +14,7 @@ export function stringify(head: readonly string[], rows: readonly (readonly Cell
 }
 
 export interface Row {
-  /** Where it begins, from 1. */
+  /** The number of its first line, from 1. */
   readonly line: number;
   readonly cells: readonly string[];
 }

@@ -10,7 +10,7 @@ export const PACKAGE_VERSION = 1;
 export interface PackedShelf {
   readonly id: string;
   readonly title: string;
-  /** Another of the package, or null. */
+  /** Another shelf of the package, or null. */
   readonly parentId: string | null;
 }
 export interface PackedQuestion {
@@ -22,14 +22,14 @@ export interface PackedSet {
   readonly id: string;
   readonly content: unknown;
 }
-/** What is in a package beside its media, which are files of their own. */
+/** The content of a package without its media, which are files of their own. */
 export interface Package {
   readonly shelves: readonly PackedShelf[];
   readonly questions: readonly PackedQuestion[];
   readonly sets: readonly PackedSet[];
 }
 
-/** What there may be in a package when it is unpacked. */
+/** The limits of an unpacked package. */
 export const PACKAGE_LIMITS = {
   /** Bytes, all files together, and of one question or set. */
   bytes: 300_000_000,
@@ -75,13 +75,13 @@ export async function pack(
   zip.end();
 }
 
-/** What stood in the way of reading something in a package: the file, and a sentence. */
+/** Why a part of a package was not read: the file, and a sentence. */
 export interface PackageProblem {
   readonly file: string;
   readonly message: string;
 }
 export interface UnpackedMedium {
-  /** As its name in the package has it: what is taken is held against its own bytes. */
+  /** The hash in its name; a medium is checked against its bytes. */
   readonly hash: string;
   readonly ending: string;
 }
@@ -102,9 +102,8 @@ const TOO_MUCH = 'There is more in this file than may be taken at once.';
 const BROKEN = 'This file cannot be read: it is no zip, or it is broken.';
 
 /**
- * Reads a package that may come from anywhere, from its first byte to its last: what is inflated is counted as it
- * comes, whatever the file says of itself, and no byte of it is read twice, so that entries cannot share theirs. `keep`
- * gets a medium's bytes piece by piece.
+ * Reads an untrusted package from its first byte to its last. Inflated bytes are counted as they come, whatever the
+ * file claims, and no byte is read twice, so that entries cannot share bytes. `keep` gets a medium's bytes in chunks.
  */
 export function unpack(
   chunks: Iterable<Uint8Array>,
@@ -128,7 +127,7 @@ export function unpack(
     else if (hash && ending) media.set(hash, { hash, ending });
     let own = 0;
     file.ondata = (error, bytes) => {
-      // What is thrown here comes back here.
+      // An error thrown here is caught here.
       if (error) throw (error as Error) instanceof Refused ? error : new Refused(BROKEN);
       size += bytes.length;
       own += bytes.length;

@@ -6,7 +6,7 @@ export interface RosterLine {
   readonly line: number;
   readonly name: string;
   readonly username: string;
-  /** Empty: one is made. */
+  /** Empty: a password is made. */
   readonly password: string;
   readonly groups: readonly string[];
 }

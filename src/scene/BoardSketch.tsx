@@ -25,13 +25,13 @@ interface Props {
   model: QuestionModel;
   board: Board;
   scale: number;
-  /** How what lies there was judged. */
+  /** The verdicts of the copies. */
   verdicts?: ReadonlyMap<Copy, Verdict> | null;
   /** What has just been moved. */
   touched?: Copy | null;
 }
 
-/** A question with everything where an arrangement has it, to look at and not to touch. */
+/** A read-only drawing of a question with an arrangement. */
 export function BoardSketch({ model, board, scale, verdicts = null, touched = null }: Props) {
   const { question } = model;
   const media = useMediaSource();

@@ -14,7 +14,7 @@ interface Props {
 }
 
 /**
- * What is on a paper tag: its words, its picture, that it sounds, and the mark of a verdict. The tag itself is the
+ * The content of a paper tag: its words, its picture, a sound sign, and the sign of a verdict. The tag itself is the
  * element around it, which the page makes movable.
  */
 export const ItemFace = memo(function ItemFace({ label, content = null, state, width }: Props) {

@@ -7,7 +7,7 @@ import { pxTurned } from './px';
 import { Stage } from './Stage';
 import { ZoneBed } from './ZoneBed';
 
-/** A question as it stands at the start, to look at and not to touch: small, and out of the way of the keyboard. */
+/** A small read-only drawing of a question at its start, skipped by the keyboard. */
 export function Sketch({ question, width }: { question: Question; width: number }) {
   const scale = width / question.scene.width;
   return (

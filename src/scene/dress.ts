@@ -6,7 +6,7 @@ import type { MediaSource } from './media';
 export const cssColour = (colour: string): string =>
   colour.startsWith('#') ? colour : `var(--color-${colour.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)})`;
 
-/** The CSS of what a look says of a state; empty where it says nothing and the page's own drawing stands. */
+/** The CSS of a look in a state; empty if the look says nothing and the page's own drawing applies. */
 export function dress(look: Look | undefined, state: string, scale: number, media: MediaSource): CSSProperties {
   return look ? cssOf(styleIn(look, state), scale, media) : {};
 }

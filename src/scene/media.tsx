@@ -1,34 +1,28 @@
 import { createContext, type ReactNode, useContext } from 'react';
 
-/**
- * A picture, sound or film as a page can show it: where it is had from, and what is said of it to those who do not see
- * or hear it.
- */
+/** A picture, sound or film for a page: its URL and its text alternative. */
 export interface Shown {
   readonly url: string;
   readonly kind: 'picture' | 'sound' | 'film';
   /** Empty: decorative. */
   readonly description: string;
-  /** Where its captions are had from, as WebVTT. */
+  /** The URL of its captions, as WebVTT. */
   readonly captions?: string | undefined;
-  /** Of a picture: where it is had from no wider than so many pixels. */
+  /** For a picture: its URL in a width in pixels. */
   readonly inWidth?: (width: number) => string;
 }
 export type MediaSource = (id: string) => Shown | null;
 
 const Source = createContext<MediaSource>(() => null);
 
-/** Says where the media of what is drawn inside come from. */
+/** Provides the source of media for everything drawn inside. */
 export function MediaFrom({ source, children }: { source: MediaSource; children: ReactNode }) {
   return <Source value={source}>{children}</Source>;
 }
 
 export const useMediaSource = (): MediaSource => useContext(Source);
 
-/**
- * A picture that fills its box without being cropped. `width`: of the box in CSS pixels, so that no more is fetched
- * than is shown.
- */
+/** A picture that fits into its box uncropped. `width`: of the box in CSS pixels, so that no larger file is loaded. */
 export function Picture({ id, className = '', width }: { id: string; className?: string; width?: number | undefined }) {
   const shown = useMediaSource()(id);
   if (!shown) return null;

@@ -1,2 +1,2 @@
-// What islands use of the workers: each a plain object over comlink.
+// The workers for the islands: each a plain object over comlink.
 export { type Prover, prover } from './proof';

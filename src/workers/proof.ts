@@ -9,8 +9,8 @@ export interface Prover {
 }
 
 /**
- * One worker at a time. What it is still at when a newer question comes is of no use: it is ended with its worker, and
- * another begins.
+ * One worker at a time. When a newer question comes, the running proof is useless: its worker is ended and another
+ * starts.
  */
 export function prover(): Prover {
   let worker: Worker | null = null;

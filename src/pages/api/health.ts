@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { canStore, endpointOf, json, log, StartProblem, theApp } from '../../server';
 
-/** Why it cannot start is told to whoever started it: they know the word for it. */
+/** The reason is given to the person who started it, not to callers. */
 const isStarter = (request: Request) =>
   process.env.VAULT_DROP_STARTER !== undefined && request.headers.get('x-starter') === process.env.VAULT_DROP_STARTER;
 

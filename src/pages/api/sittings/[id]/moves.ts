@@ -18,7 +18,7 @@ import {
 const { body: schema, maxBytes } = OPERATIONS['POST /api/sittings/{id}/moves'];
 
 /**
- * The sitting's own ticket lets moves in; without one the session and the roster are looked up, and a new ticket given.
+ * The attempt's ticket lets moves in; without one the session and the enrolment are read, and a new ticket is given.
  */
 const route = guarded(async (app, { request, params, cookies, locals }) => {
   const sittingId = params.id ?? '';
@@ -33,7 +33,7 @@ const route = guarded(async (app, { request, params, cookies, locals }) => {
   }
   const body = await bodyOf(request, schema, maxBytes);
   if (!body.ok) return failed(body);
-  // Who was let in by a ticket may have signed out since.
+  // The learner may have signed out since the ticket was given.
   const answer = await receiveMoves(app, sittingId, learnerId, body.value, ticket ? tokenIn(session) : null);
   if (!answer.ok) return failed(answer);
   if (!ticket && session)

@@ -43,71 +43,93 @@ export async function receiveMoves(
   return fail('unavailable');
 }
 
+interface Trial {
+  readonly session: string | null;
+  /** It was tried before: some of the moves may be stored by now. */
+  readonly again: boolean;
+}
+/** The question the moves are for, as it is now. */
+interface Present {
+  readonly open: OpenSitting;
+  readonly at: At;
+  readonly checkpointed: number;
+}
+
 async function tryToReceive(
   context: Context,
   sittingId: string,
   learnerId: string,
   sent: Sent,
-  { session, again }: { session: string | null; again: boolean },
+  { session, again }: Trial,
 ): Promise<Result<MovesAnswer> | 'again'> {
-  const { db } = context;
-  const remembered = recall(sittingId);
-  const found = await sittingOf(context, sittingId, learnerId);
-  if (!found?.available || sent.question > found.reached) return fail('notFound');
-  const open = await closedIfOver(context, found);
-  if (open.finishedAt) return fail('sittingFinished');
-  const { at, checkpointed } = (await lookUp(db, open, sent.question, remembered)) ?? {};
-  if (!at || checkpointed === undefined) return fail('notFound');
-  if (!at.goBack && sent.question < open.reached) return fail('alreadyEnded');
-  if (at.deferred && sent.moves.some(({ kind }) => kind === 'check' || kind === 'hint'))
-    return fail('invalid', { problems: [{ path: 'moves', message: 'This is checked at the end.' }] });
-
+  const found = await presentOf(context, sittingId, learnerId, sent);
+  if (!found.ok) return found;
+  const { open, at } = found.value;
   const known =
-    again || sent.after !== open.last ? await knownOf(db, sittingId, sent.moves) : new Map<string, number>();
+    again || sent.after !== open.last ? await knownOf(context.db, sittingId, sent.moves) : new Map<string, number>();
   const { fresh, seen } = unknownOf(known, sent);
   // Another window has continued: nothing is stored, and the page gets the present state.
   if (fresh.length > 0 && seen !== open.last) return fail('sittingMovedOn', { detail: viewOf(at) });
   if (open.last + fresh.length > MAX_MOVES) return fail('sittingFull');
   if (fresh.length > 0 && (await isTooFast(context, open, fresh.length))) return fail('tooMany');
 
-  const before = at.standing.tries.count;
+  const tries = at.standing.tries.count;
   // Moves after the one that ended the question were skipped the first time, and are skipped now.
-  const passed = fresh.length < sent.moves.length && at.standing.ended;
-  const took =
-    passed || fresh.length === 0
+  const isOver = fresh.length < sent.moves.length && at.standing.ended;
+  const result =
+    isOver || fresh.length === 0
       ? { ...NOTHING, standing: at.standing, passedOver: fresh.length }
       : await applyInTurns(at, fresh);
-  if (!took.ok) {
-    if (took.reason === 'ended') return fail('alreadyEnded');
-    return fail('invalid', { problems: [{ path: `moves${took.path}`, message: 'This is not in the question.' }] });
+  if (!result.ok) {
+    if (result.reason === 'ended') return fail('alreadyEnded');
+    return fail('invalid', { problems: [{ path: `moves${result.path}`, message: 'This is not in the question.' }] });
   }
-  const last = open.last + took.taken.length;
-  const next: At = { ...at, standing: took.standing };
-  if (took.taken.length > 0) {
-    const by = { session, steady: steadyNow(context) };
+  const next: At = { ...at, standing: result.standing };
+  if (result.taken.length > 0) {
     const addition = additionOf(next, {
-      taken: took.taken,
+      taken: result.taken,
       first: open.last + 1,
       at: context.now(),
-      tried: next.standing.tries.count > before,
-      by,
+      tried: next.standing.tries.count > tries,
+      by: { session, steady: steadyNow(context) },
     });
-    if ((await appendMoves(db, addition)) !== 'stored') return 'again';
+    if ((await appendMoves(context.db, addition)) !== 'stored') return 'again';
   }
-  const stored = last - checkpointed >= CHECKPOINT_EVERY ? await storeCheckpoint(db, next, last) : checkpointed;
-  remember(sittingId, {
+  const last = open.last + result.taken.length;
+  await rememberAt(context.db, { ...found.value, at: next }, last);
+  return ok({ last, ...movesView(next, next.standing, result) });
+}
+
+const NOTHING = { ok: true, taken: [], turnedAway: [] } as const;
+
+/** The question as it is now, if the learner may make moves in it. */
+async function presentOf(context: Context, sittingId: string, learnerId: string, sent: Sent): Promise<Result<Present>> {
+  const remembered = recall(sittingId);
+  const found = await sittingOf(context, sittingId, learnerId);
+  if (!found?.available || sent.question > found.reached) return fail('notFound');
+  const open = await closedIfOver(context, found);
+  if (open.finishedAt) return fail('sittingFinished');
+  const { at, checkpointed } = (await lookUp(context.db, open, sent.question, remembered)) ?? {};
+  if (!at || checkpointed === undefined) return fail('notFound');
+  if (!at.goBack && sent.question < open.reached) return fail('alreadyEnded');
+  if (at.deferred && sent.moves.some(({ kind }) => kind === 'check' || kind === 'hint'))
+    return fail('invalid', { problems: [{ path: 'moves', message: 'This is checked at the end.' }] });
+  return ok({ open, at, checkpointed });
+}
+
+/** Remembers the state for the next moves, and stores a checkpoint now and then. */
+async function rememberAt(db: Database, { open, at, checkpointed }: Present, last: number): Promise<void> {
+  const stored = last - checkpointed >= CHECKPOINT_EVERY ? await storeCheckpoint(db, at, last) : checkpointed;
+  remember(open.id, {
     question: at.question,
     edition: open.edition,
     reopenedAfter: open.reopenedAfter,
     last,
     checkpointed: stored,
-    standing: next.standing,
+    standing: at.standing,
     sent: at.edition,
   });
-  return ok({ last, ...movesView(next, next.standing, took) });
 }
-
-const NOTHING = { ok: true, taken: [], turnedAway: [] } as const;
 
 /** The state of the question: from memory if no other process has continued since, else from the database. */
 async function lookUp(

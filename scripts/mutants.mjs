@@ -82,18 +82,27 @@ for (const name of ['src', 'tests', 'demo', 'docs', 'scripts', 'package.json', '
   cpSync(join(root, name), join(copy, name), { recursive: true });
 symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
 
+/** Do the unit tests that reach a file of the copy pass? */
+const pass = (file) =>
+  spawnSync('npx', ['vitest', 'related', '--run', '--bail', '1', file], {
+    cwd: copy,
+    timeout: TEST_MS,
+    stdio: 'ignore',
+  }).status === 0;
+/** Files whose tests pass as they are: of any other a change says nothing. */
+const sound = new Map();
+
 let killed = 0;
+let tried = 0;
 try {
   for (const { file, from, to, instead, text } of chosen) {
     const there = join(copy, relative(root, file));
+    if (!sound.has(file)) sound.set(file, pass(there));
+    if (!sound.get(file)) throw new Error(`The tests of ${relative(root, file)} fail without any change`);
     writeFileSync(there, text.slice(0, from) + instead + text.slice(to));
-    const run = spawnSync('npx', ['vitest', 'related', '--run', '--bail', '1', there], {
-      cwd: copy,
-      timeout: TEST_MS,
-      stdio: 'ignore',
-    });
+    const isKilled = !pass(there);
     writeFileSync(there, text);
-    const isKilled = run.status !== 0;
+    tried++;
     if (isKilled) killed++;
     const line = text.slice(0, from).split('\n').length;
     const place = `${relative(root, file)}:${line}`;
@@ -102,6 +111,4 @@ try {
 } finally {
   rmSync(copy, { recursive: true, force: true });
 }
-console.log(
-  `${killed} of ${chosen.length} changes were noticed (of ${all.length} possible ones, seed ${values.seed}).`,
-);
+console.log(`${killed} of ${tried} changes were noticed (of ${all.length} possible ones, seed ${values.seed}).`);

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Alert } from '../../ui/Alert';
 import { actionsFor } from './actionsFor';
+import { shownConnection } from './reducer';
 import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
 import { tryInWords, zoneName } from './words';
@@ -21,8 +22,7 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking } = store(
     useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking }) => ({
       ...{ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, checking },
-      // Sending makes no difference here, so it causes no new render.
-      connection: connection === 'sending' ? ('saved' as const) : connection,
+      connection: shownConnection(connection),
     })),
   );
   const { check, hint, move, goOn, showModel } = store.getState();
@@ -72,7 +72,7 @@ export function Words({ store }: { store: PlayerStore }) {
   const { told, best, ended, hints, connection, notice, model } = store(
     useShallow(({ told, best, ended, hints, connection, notice, model }) => ({
       ...{ told, best, ended, hints, notice, model },
-      connection: connection === 'sending' ? ('saved' as const) : connection,
+      connection: shownConnection(connection),
     })),
   );
   const outcome = told?.try ?? null;

@@ -24,7 +24,7 @@ export function actionsFor(facts: Facts): ActionsOf {
   const hasMissed = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0) > 0;
   const isChecked = view.question.judging !== 'onLand' && !view.place.deferred;
   const isCutOff = connection === 'offline' || connection === 'takenOver';
-  const isEmpty = placedOf(facts) === 0 && board.letGo.size === 0;
+  const isEmpty = !hasPlaced(facts) && board.letGo.size === 0;
   return {
     check: open && isChecked && !hasMissed ? buttonOf(checking || isCutOff) : null,
     tryAgain: hasMissed && !showsModel,
@@ -39,6 +39,10 @@ const buttonOf = (waits: boolean): Button => (waits ? 'waits' : 'ready');
 /** The number of copies placed. With hidden zones, a loose copy counts as placed. */
 const placedOf = ({ board, view }: Facts): number =>
   new Set([...board.zoneOf.keys(), ...(view.question.hides ? board.letGo.keys() : [])]).size + board.texts.size;
+
+/** True if anything is placed, as {@link placedOf} counts it: cheap enough for every change of the store. */
+export const hasPlaced = ({ board, view }: Pick<PlayerData, 'board' | 'view'>): boolean =>
+  board.zoneOf.size > 0 || board.texts.size > 0 || (view.question.hides && board.letGo.size > 0);
 
 function tryInWords({ view, told, tries, ended }: Facts): string[] {
   if (view.place.deferred || view.place.finished) return [];

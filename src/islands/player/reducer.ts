@@ -28,6 +28,10 @@ import { turnedAwayInWords } from './words';
  */
 export type Connection = 'saved' | 'sending' | 'offline' | 'signedOut' | 'failed' | 'takenOver';
 
+/** The connection for what is drawn: sending makes no difference there, so it causes no new render. */
+export const shownConnection = (connection: Connection): Exclude<Connection, 'sending'> =>
+  connection === 'sending' ? 'saved' : connection;
+
 /** One question as the page shows it. */
 export interface PlayerData {
   readonly view: SittingView;

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Confirm } from '../../../ui/Confirm';
+import { hasPlaced } from '../actionsFor';
+import { shownConnection } from '../reducer';
 import type { PlayerStore } from '../store';
 import { leavingInWords, leavingOf } from './leaving';
 
@@ -19,14 +21,10 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
       tries,
       ended,
       checking,
-      connection: connection === 'sending' ? ('saved' as const) : connection,
+      connection: shownConnection(connection),
     })),
   );
-  const unchecked = store(
-    (s) =>
-      s.told?.try == null &&
-      (s.board.zoneOf.size > 0 || s.board.texts.size > 0 || (s.view.question.hides && s.board.letGo.size > 0)),
-  );
+  const unchecked = store((s) => s.told?.try == null && hasPlaced(s));
   const [asked, setAsked] = useState(false);
   const { place } = view;
   const leaving = leavingOf(place, ended);

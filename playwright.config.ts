@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './tests/support/chromium';
 
 export default defineConfig({
   testDir: './tests/browser',
@@ -12,18 +13,7 @@ export default defineConfig({
   use: {
     // What never comes is said after half a minute, not when the whole test runs out.
     actionTimeout: 30_000,
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: CHROMIUM,
   },
   projects: [
     { name: 'desktop', testIgnore: /touch/, use: { viewport: { width: 1280, height: 800 } } },

@@ -1,23 +1,12 @@
 import { type Browser, chromium, type Page } from '@playwright/test';
+import { CHROMIUM } from '../tests/support/chromium';
 import { traced, workPerMove } from './trace';
 
 const MOVES = 150;
 /** Between two moves of the pointer: longer than a frame, so that each is drawn. */
 const PACE_MS = 24;
 
-export const benchBrowser = (): Promise<Browser> =>
-  chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+export const benchBrowser = (): Promise<Browser> => chromium.launch(CHROMIUM);
 
 /** Milliseconds of main-thread work for each move, while the thing at a point is dragged in a circle. */
 export async function dragging(page: Page, from: { x: number; y: number }): Promise<number[]> {

@@ -5,7 +5,22 @@ import { defineConfig } from 'astro/config';
 
 /** What every island needs: left to itself it is merged with what only some do, and the learner's page loads both. */
 const BASE =
-  /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production)|zustand\/)|vite\/preload-helper|src\/ui\/(?:api|Dialog|figures)/;
+  /node_modules\/(?:react\/|react-dom\/(?:index|cjs\/react-dom\.production)|zustand\/)|vite\/preload-helper|commonjsHelpers|src\/ui\/(?:api|Alert|Confirm|Dialog|figures|wire|zone)\./;
+
+/** What draws a scene, for every page that shows one. */
+const SCENE =
+  /src\/scene\/(?!Sketch|BoardSketch)|src\/core\/(?:geometry\/(?!arrange|bar|snap|spots)|judge\/(?:copy|homes|rest)\.|looks\/style|edit\/slots)/;
+/** What the core needs to answer a drop; and what plays a question, for the learner's page and Rehearse. */
+const JUDGE = /src\/core\/(?:judge\/(?!checkpoint|placements|replay|response|verdict)|sitting\/named)/;
+const PLAY = /src\/islands\/player\//;
+const DRAGGING = /node_modules\/@dnd-kit\//;
+const CHUNKS: readonly [name: string, modules: RegExp][] = [
+  ['base', BASE],
+  ['scene', SCENE],
+  ['judge', JUDGE],
+  ['play', PLAY],
+  ['dragging', DRAGGING],
+];
 
 export default defineConfig({
   output: 'server',
@@ -32,7 +47,7 @@ export default defineConfig({
   },
   vite: {
     plugins: [tailwindcss()],
-    // The learner's page has to stay within 1.5 times React, React DOM and dnd-kit (`npm run bench -- player`), which
+    // The learner's page has to stay within 1.45 times React, React DOM and dnd-kit (`npm run bench -- player`), which
     // esbuild's minifier and many small files exceed.
     build: {
       target: 'es2022',
@@ -40,7 +55,8 @@ export default defineConfig({
       rollupOptions: {
         output: {
           experimentalMinChunkSize: 6000,
-          manualChunks: (id) => (BASE.test(id) ? 'base' : undefined),
+          onlyExplicitManualChunks: true,
+          manualChunks: (id) => CHUNKS.find(([, modules]) => modules.test(id))?.[0],
         },
       },
       terserOptions: { ecma: 2020, module: true, compress: { passes: 3 }, format: { comments: false } },

@@ -238,7 +238,7 @@ try {
   });
   const page = await (await context.request.get(url(many))).text();
   report([
-    await weight(`/sit/${many}`, page, 1.5),
+    await weight(`/sit/${many}`, page),
     against('main-thread work to the first usable question / one bare element', median, first, firstBare, 2.5),
     against(
       `dragging among ${ITEMS} items / one bare element: main-thread work a move, median`,

@@ -6,8 +6,3 @@ declare namespace App {
     person(): Promise<import('./server').Person | null>;
   }
 }
-
-/** Howler without what places sounds in space: half its weight. */
-declare module 'howler/dist/howler.core.min.js' {
-  export { Howl } from 'howler';
-}

@@ -1,4 +1,3 @@
-import type { Howl } from 'howler';
 import { create } from 'zustand';
 
 /**
@@ -9,10 +8,10 @@ interface Sounds {
   turn(on: boolean): void;
 }
 
-const KEPT = 'vault-drop.sound';
-const kept = (): boolean => {
+const STORED_AT = 'vault-drop.sound';
+const storedChoice = (): boolean => {
   try {
-    return localStorage.getItem(KEPT) !== 'off';
+    return localStorage.getItem(STORED_AT) !== 'off';
   } catch {
     return true;
   }
@@ -22,9 +21,9 @@ export const useSounds = create<Sounds>()((set) => ({
   on: true,
   turn: (on) => {
     set({ on });
-    if (!on) for (const howl of howls.values()) howl.then((one) => one.stop());
+    if (!on) stopAll();
     try {
-      localStorage.setItem(KEPT, on ? 'on' : 'off');
+      localStorage.setItem(STORED_AT, on ? 'on' : 'off');
     } catch {
       // Storage is full or forbidden: the choice lasts as long as the page.
     }
@@ -32,23 +31,49 @@ export const useSounds = create<Sounds>()((set) => ({
 }));
 
 /** The last choice in this browser. Read after the first render, because the server cannot know it. */
-export const recallSounds = () => useSounds.setState({ on: kept() });
+export const recallSounds = () => useSounds.setState({ on: storedChoice() });
 
-const howls = new Map<string, Promise<Howl>>();
+let context: AudioContext | null = null;
+const buffers = new Map<string, Promise<AudioBuffer>>();
+const sounding = new Map<string, AudioBufferSourceNode>();
 
-/** Plays a sound from its beginning, if sound is on and there was a gesture. The library comes with the first sound. */
-export function play(url: string): void {
+function stopAll(): void {
+  for (const source of sounding.values()) source.stop();
+  sounding.clear();
+}
+
+/**
+ * Lets the page sound from the first press on: a phone opens its loudspeaker only while a press is handled, and a
+ * verdict's sound comes after it. Returns what takes the listeners away.
+ */
+export function soundAfterFirstPress(): () => void {
+  const listening = new AbortController();
+  const open = () => {
+    context ??= new AudioContext();
+    void context.resume();
+    listening.abort();
+  };
+  for (const press of ['pointerup', 'keydown']) addEventListener(press, open, { signal: listening.signal });
+  return () => listening.abort();
+}
+
+const load = async (url: string, decoder: AudioContext): Promise<AudioBuffer> =>
+  decoder.decodeAudioData(await (await fetch(url)).arrayBuffer());
+
+/** Plays a sound from its beginning, if sound is on and there was a press. */
+export async function play(url: string): Promise<void> {
   if (!useSounds.getState().on || !navigator.userActivation?.hasBeenActive) return;
-  let howl = howls.get(url);
-  if (!howl) {
-    // The address says nothing of the type: the browser looks for itself.
-    howl = import('howler/dist/howler.core.min.js').then(
-      ({ Howl }) => new Howl({ src: [url], html5: true, format: ['wav', 'mp3', 'ogg'] }),
-    );
-    howls.set(url, howl);
+  context ??= new AudioContext();
+  const buffer = buffers.get(url) ?? load(url, context);
+  buffers.set(url, buffer);
+  try {
+    const source = new AudioBufferSourceNode(context, { buffer: await buffer });
+    sounding.get(url)?.stop();
+    sounding.set(url, source);
+    source.connect(context.destination);
+    source.start();
+  } catch {
+    // The network is away or the browser cannot read the file: the drop goes on without its sound.
+    buffers.delete(url);
   }
-  void howl.then((one) => {
-    one.stop();
-    one.play();
-  });
 }

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { type Copy, itemOf, type Look, styleIn } from '../../core';
 import type { MediaSource } from '../../scene/media';
-import { play } from './sounds';
+import { play, soundAfterFirstPress } from './sounds';
 import type { States } from './states';
 import type { PlayerState, PlayerStore } from './store';
 
@@ -30,6 +30,7 @@ function soundsOf({ view: { question } }: PlayerState, now: States, before: Stat
  * is said with a sound.
  */
 export function useStateSounds(store: PlayerStore, media: MediaSource): void {
+  useEffect(soundAfterFirstPress, []);
   useEffect(
     () =>
       store.subscribe((now, before) => {
@@ -48,7 +49,7 @@ export function useStateSounds(store: PlayerStore, media: MediaSource): void {
         if (now.told !== before.told && words) sounds.add(words);
         for (const sound of sounds) {
           const shown = media(sound);
-          if (shown) play(shown.url);
+          if (shown) void play(shown.url);
         }
       }),
     [store, media],

@@ -59,6 +59,31 @@ async function give(
 }
 
 describe('a roster', () => {
+  it('imports a list whole or not at all, if somebody takes one of its names meanwhile', async () => {
+    const [first, second] = [await teacher(app, 'odile-list'), await teacher(app, 'sorrel-list')];
+    const lists = [
+      {
+        as: first,
+        courseId: await course(first),
+        text: 'name,username\nJuniper Voss,juniper.v\nTeasel Marsh,teasel.m',
+      },
+      {
+        as: second,
+        courseId: await course(second),
+        text: 'name,username\nTeasel Moor,teasel.m\nBracken Hale,bracken.h',
+      },
+    ];
+    const results = await Promise.all(lists.map(({ as, courseId, text }) => importRoster(as, courseId, text, false)));
+    for (const [i, result] of results.entries()) {
+      const list = lists[i];
+      const { rows } = must(await listRoster(list?.as as As<Teacher>, list?.courseId ?? ''));
+      expect(rows).toHaveLength(result.ok ? 2 : 0);
+    }
+    expect(results.map((result) => (result.ok ? 'stored' : result.code)).sort()).toEqual(['nameTaken', 'stored']);
+    const refused = results.find((result) => !result.ok);
+    expect(refused).toMatchObject({ problems: [{ message: 'The user name “teasel.m” is taken.' }] });
+  });
+
   it('is planned line by line before it is taken, and taken once however often it is sent', async () => {
     const courseId = await course(odile);
     await learner(odile, courseId, 'wren');

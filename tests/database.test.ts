@@ -9,6 +9,7 @@ import type { App } from '../src/server/app';
 import { requestCount } from '../src/server/database/accountTables';
 import { canWrite, openDatabase } from '../src/server/database/open';
 import { edition, move } from '../src/server/database/tables';
+import { vocabularyTriggers } from '../src/server/database/vocabularies';
 import { receiveMoves } from '../src/server/sittings/moves';
 import { openRelease } from '../src/server/sittings/openRelease';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
@@ -53,6 +54,21 @@ describe('a database from before', () => {
 });
 
 describe('the tables', () => {
+  it('refuse a word that is not in the vocabulary of its column', async () => {
+    const rows = await app.db.all<{ name: string; sql: string }>(
+      sql`select name, sql from sqlite_master where type = 'trigger' and sql like '%not in the vocabulary%'`,
+    );
+    expect(new Map(rows.map(({ name, sql }) => [name, sql]))).toEqual(vocabularyTriggers());
+    const odile = await teacher(app, 'odile-words');
+    const releaseId = await release(odile, await course(odile), seeds());
+    const setCounts = (counts: string) =>
+      app.db
+        .run(sql`update release set counts = ${counts} where id = ${releaseId}`)
+        .catch((error: Error) => String(error.cause));
+    expect(await setCounts('worst')).toContain('not in the vocabulary of release.counts');
+    expect(await setCounts('last')).toMatchObject({ rowsAffected: 1 });
+  });
+
   it('find by an index what refers to what can be deleted', async () => {
     const rows = <Row>(query: string) => app.db.all<Row>(sql.raw(query));
     // Teachers are not deleted: columns that name who did something are looked through by nobody.

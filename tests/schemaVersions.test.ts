@@ -12,7 +12,7 @@ import { user } from '../src/server/database/accountTables';
 import { release } from '../src/server/database/tables';
 import { assignedReleases } from '../src/server/results/assignedReleases';
 import { openGradebook } from '../src/server/results/gradebook';
-import { listSets } from '../src/server/vault/sets';
+import { listSets, openSet } from '../src/server/vault/sets';
 import { must } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -49,7 +49,9 @@ describe('a database of an earlier schema version', () => {
     const odile = await asOf<Teacher>(app, 'odile');
     const [course] = await listCourses(odile);
     expect(course?.title).toBe('Tarn Hollow induction');
-    expect((await listSets(odile)).map(({ title }) => title)).toEqual(['Drying and storing']);
+    const [set] = await listSets(odile);
+    expect(set).toMatchObject({ title: 'Drying and storing', questions: 1 });
+    expect(must(await openSet(odile, set?.id ?? ''))).toMatchObject({ sections: [{ questions: [{}] }], gone: 0 });
     expect(await app.db.select({ level: release.feedbackLevel, time: release.feedbackTime }).from(release)).toEqual([
       { level: 'modelAnswer', time: 'atOnce' },
     ]);

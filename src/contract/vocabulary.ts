@@ -21,18 +21,21 @@ export const REMOVABLE = ['unit', 'category', 'group'] as const;
 
 export type Removable = (typeof REMOVABLE)[number];
 
-export type AuditWhat =
-  | 'markSet'
-  | 'markSetBack'
-  | 'editionMade'
-  | 'editionApplied'
-  | 'allowed'
-  | 'settings'
-  | 'erased'
-  | 'categories'
-  | 'removed'
-  | 'removalUndone'
-  | 'reopened';
+export const AUDITED = [
+  'markSet',
+  'markSetBack',
+  'editionMade',
+  'editionApplied',
+  'allowed',
+  'settings',
+  'erased',
+  'categories',
+  'removed',
+  'removalUndone',
+  'reopened',
+] as const;
+
+export type AuditWhat = (typeof AUDITED)[number];
 
 /** The order of a gradebook: by name, or by the overall mark. Learners without one come last. */
 export const GRADE_SORTS = ['name', 'lowest', 'highest'] as const;
@@ -45,22 +48,27 @@ export const USES = ['used', 'unused', 'start'] as const;
 
 export const SORTS = ['changed', 'title'] as const;
 
-export type JobState = 'waiting' | 'running' | 'done' | 'failed';
+export const JOB_STATES = ['waiting', 'running', 'done', 'failed'] as const;
 
-export type SecurityWhat =
-  | 'signedIn'
-  | 'signInRefused'
-  | 'accountLocked'
-  | 'signedOutEverywhere'
-  | 'passwordChanged'
-  | 'passwordReset'
-  | 'accountMade'
-  | 'adminGiven'
-  | 'adminTaken'
-  | 'secondFactorOn'
-  | 'secondFactorOff'
-  | 'rightRefused'
-  | 'installationChanged';
+export type JobState = (typeof JOB_STATES)[number];
+
+export const SECURITY_EVENTS = [
+  'signedIn',
+  'signInRefused',
+  'accountLocked',
+  'signedOutEverywhere',
+  'passwordChanged',
+  'passwordReset',
+  'accountMade',
+  'adminGiven',
+  'adminTaken',
+  'secondFactorOn',
+  'secondFactorOff',
+  'rightRefused',
+  'installationChanged',
+] as const;
+
+export type SecurityWhat = (typeof SECURITY_EVENTS)[number];
 
 /** The right on a course: one's own, or as a co-teacher. */
 export type CourseRight = 'own' | 'teach';

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { and, eq, inArray } from 'drizzle-orm';
 import type { As, Context, Role, Teacher } from '../context';
 import { account, session, user } from '../database/accountTables';
-import { fail, ok, type Result } from '../errors';
+import type { Queries } from '../database/open';
+import { type Failure, fail, ok, type Result } from '../errors';
 import { forgive } from './limit';
 import { hash, passwordProblem } from './password';
 import { noteSecurity } from './securityLog';
@@ -20,18 +21,43 @@ const placeholderEmail = () => `${randomUUID()}@accounts.invalid`;
 
 const normal = (username: string) => username.trim().toLowerCase();
 
-/** Makes an account. User names that differ only in case are the same. */
-export async function makePerson({ db, now }: Context, person: NewPerson): Promise<Result<{ id: string }>> {
-  const username = normal(person.username);
-  const taken = await db.query.user.findFirst({ where: eq(user.username, username) });
-  if (taken)
-    return fail('nameTaken', { problems: [{ path: 'username', message: `The user name "${username}" is taken.` }] });
-  const problem = passwordProblem(person.password, username);
+/** A person whose password is hashed: ready to be stored. */
+export interface PreparedPerson extends Omit<NewPerson, 'password'> {
+  readonly id: string;
+  readonly passwordHash: string;
+}
+
+/** Hashes the password, which takes too long for a transaction. */
+export async function preparePerson(person: NewPerson): Promise<Result<PreparedPerson>> {
+  const { password, ...rest } = person;
+  const problem = passwordProblem(password, normal(person.username));
   if (problem) return fail('invalid', { problems: [{ path: 'password', message: problem }] });
-  const password = await hash(person.password);
-  const id = randomUUID();
+  return ok({ ...rest, id: randomUUID(), passwordHash: await hash(password) });
+}
+
+const nameTaken = (username: string): Failure =>
+  fail('nameTaken', { problems: [{ path: 'username', message: `The user name "${username}" is taken.` }] });
+
+/** Makes an account. User names that differ only in case are the same. */
+export async function makePerson(context: Context, person: NewPerson): Promise<Result<{ id: string }>> {
+  const username = normal(person.username);
+  if (await context.db.query.user.findFirst({ where: eq(user.username, username) })) return nameTaken(username);
+  const prepared = await preparePerson(person);
+  return prepared.ok ? storePerson(context, prepared.value) : prepared;
+}
+
+interface Stores {
+  readonly db: Queries;
+  readonly now: () => Date;
+}
+
+/** Stores an account and its password, or nothing. */
+export function storePerson({ db, now }: Stores, person: PreparedPerson): Promise<Result<{ id: string }>> {
+  const username = normal(person.username);
+  const { id } = person;
   const at = now();
-  await db.transaction(async (tx) => {
+  return db.transaction(async (tx) => {
+    if (await tx.query.user.findFirst({ where: eq(user.username, username) })) return nameTaken(username);
     await tx.insert(user).values({
       id,
       name: person.name,
@@ -49,12 +75,12 @@ export async function makePerson({ db, now }: Context, person: NewPerson): Promi
       accountId: id,
       providerId: 'credential',
       userId: id,
-      password,
+      password: person.passwordHash,
       createdAt: at,
       updatedAt: at,
     });
+    return ok({ id });
   });
-  return ok({ id });
 }
 
 /**

@@ -3,6 +3,7 @@ import type { InvitationRow } from '../../contract';
 import { installationSettings } from '../accounts/installation';
 import type { As, Context, Learner, Teacher } from '../context';
 import { user } from '../database/accountTables';
+import type { Queries } from '../database/open';
 import { course, courseGroup, courseInvitation, courseLearner, groupMember } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { isTaughtBy } from './access';
@@ -43,19 +44,29 @@ export async function mayEnrol(as: As<Teacher>, ids: readonly string[]): Promise
   return (id) => known.has(id);
 }
 
+/** Rows written by one statement. */
+const AT_ONCE = 200;
+
 /** Invites learners to a course. Repeating it changes only the groups they would join. */
 export async function invite(
-  { db, person, now }: As<Teacher>,
+  { db, person, now }: Pick<As<Teacher>, 'person' | 'now'> & { readonly db: Queries },
   courseId: string,
   learners: readonly { readonly id: string; readonly groups: readonly string[] }[],
 ): Promise<void> {
-  for (const { id, groups } of learners)
+  const rows = learners.map(({ id, groups }) => ({
+    courseId,
+    learnerId: id,
+    by: person.id,
+    at: now(),
+    groups: [...groups],
+  }));
+  for (let i = 0; i < rows.length; i += AT_ONCE)
     await db
       .insert(courseInvitation)
-      .values({ courseId, learnerId: id, by: person.id, at: now(), groups: [...groups] })
+      .values(rows.slice(i, i + AT_ONCE))
       .onConflictDoUpdate({
         target: [courseInvitation.courseId, courseInvitation.learnerId],
-        set: { groups: [...groups] },
+        set: { groups: sql`excluded.groups` },
       });
 }
 

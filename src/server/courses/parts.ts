@@ -1,6 +1,7 @@
 import { and, asc, count, eq, inArray, or, sql } from 'drizzle-orm';
 import type { CategoryRow, CourseParts, UnitRow } from '../../contract';
 import type { As, Teacher } from '../context';
+import type { Transaction } from '../database/open';
 import { category, course, courseGroup, groupMember, unit } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { courseOf, isOnRoster } from './access';
@@ -131,8 +132,6 @@ export async function saveCategories(
   });
   return saved ? listParts(as, courseId) : movedOn(as, courseId, 'categories');
 }
-
-type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
 
 /** Raises a revision of a course, if the write was made on the present one. */
 export async function raise(

@@ -1,12 +1,14 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, asc, count, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { type LearnerRow, ROSTER_PAGE, type RosterPage, type RosterPlan, type RosterTaken } from '../../contract';
+import type { Problem } from '../../core';
 import { type RosterLine, readRoster } from '../../formats/roster';
 import { passwordProblem } from '../accounts/password';
-import { makePerson, type NewPerson } from '../accounts/people';
+import { type NewPerson, type PreparedPerson, preparePerson, storePerson } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { literally } from '../database/like';
+import type { Queries } from '../database/open';
 import { courseGroup, courseLearner, groupMember } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
@@ -89,9 +91,13 @@ export async function makeLearner(
   learner: Pick<NewPerson, 'name' | 'username' | 'password'>,
 ): Promise<Result<{ id: string }>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
-  const made = await makePerson(as, { ...learner, role: 'learner', madeBy: as.person.id });
-  if (made.ok) await as.db.insert(courseLearner).values({ courseId, learnerId: made.value.id, addedAt: as.now() });
-  return made;
+  const prepared = await preparePerson({ ...learner, role: 'learner', madeBy: as.person.id });
+  if (!prepared.ok) return prepared;
+  return as.db.transaction(async (tx) => {
+    const made = await storePerson({ ...as, db: tx }, prepared.value);
+    if (made.ok) await tx.insert(courseLearner).values({ courseId, learnerId: made.value.id, addedAt: as.now() });
+    return made;
+  });
 }
 
 /**
@@ -103,8 +109,11 @@ export async function removeLearner(
   courseId: string,
   learners: readonly string[],
 ): Promise<Result<{ removed: number }>> {
-  const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
+  return ok({ removed: await as.db.transaction((tx) => endEnrolments(tx, courseId, learners)) });
+}
+
+async function endEnrolments(db: Queries, courseId: string, learners: readonly string[]): Promise<number> {
   const gone = await db
     .delete(courseLearner)
     .where(and(eq(courseLearner.courseId, courseId), inArray(courseLearner.learnerId, [...learners])))
@@ -113,7 +122,7 @@ export async function removeLearner(
   await db
     .delete(groupMember)
     .where(and(inArray(groupMember.groupId, groups), inArray(groupMember.learnerId, [...learners])));
-  return ok({ removed: gone.length });
+  return gone.length;
 }
 
 /** Longer lists, in characters, are read in a worker thread. Null: it takes too long. */
@@ -131,7 +140,17 @@ export async function planRoster(as: As<Teacher>, courseId: string, text: string
   return found.ok ? ok(found.value.plan) : found;
 }
 
-async function planned(as: As<Teacher>, courseId: string, text: string) {
+type PlannedLine = RosterLine & { readonly account: { readonly id: string; readonly name: string } | null };
+
+/** A read list beside what there is. `enrols`: may this account be enrolled without being asked? */
+interface Planned {
+  readonly plan: RosterPlan;
+  readonly taken: readonly PlannedLine[];
+  readonly groups: readonly { readonly id: string; readonly title: string }[];
+  readonly enrols: (id: string) => boolean;
+}
+
+async function planned(as: As<Teacher>, courseId: string, text: string): Promise<Result<Planned>> {
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const read = await readLong(as, text);
@@ -154,7 +173,7 @@ async function planned(as: As<Teacher>, courseId: string, text: string) {
     .from(courseGroup)
     .where(eq(courseGroup.courseId, courseId));
   const problems = [...read.problems];
-  const taken: (RosterLine & { account: { id: string; name: string } | null })[] = [];
+  const taken: PlannedLine[] = [];
   for (const line of read.lines) {
     const account = known.get(line.username.toLowerCase()) ?? null;
     const weak = !account && line.password !== '' ? passwordProblem(line.password, line.username) : null;
@@ -201,7 +220,7 @@ const MAX_MADE = 500;
 
 /**
  * Imports a list: makes accounts, enrols learners and puts them into groups; `removeOthers`: ends the enrolment of
- * everybody else. Repeating it changes nothing more.
+ * everybody else. All of it or nothing, so that no first password is lost. Repeating it changes nothing more.
  */
 export async function importRoster(
   as: As<Teacher>,
@@ -209,55 +228,118 @@ export async function importRoster(
   text: string,
   removeOthers: boolean,
 ): Promise<Result<RosterTaken>> {
-  const { db, now } = as;
   const found = await planned(as, courseId, text);
   if (!found.ok) return found;
-  const { plan, taken, groups, enrols } = found.value;
+  const { plan, taken, enrols } = found.value;
   if (plan.lines.filter(({ will }) => will === 'make').length > MAX_MADE)
     return fail('invalid', {
       problems: [
         { path: 'text', message: `At most ${MAX_MADE} new accounts are made at once: send the list in parts.` },
       ],
     });
-  const groupIds = new Map(groups.map(({ id, title }) => [title.toLowerCase(), id]));
-  for (const title of plan.newGroups) {
-    const id = randomUUID();
-    await db.insert(courseGroup).values({ id, courseId, title });
-    groupIds.set(title.toLowerCase(), id);
-  }
-  const result: RosterTaken = {
-    made: [],
-    joined: plan.lines.filter(({ will }) => will === 'join').length,
-    invited: 0,
-    removed: 0,
-  };
+  const newcomers = await newAccounts(as, taken);
+  if (!newcomers.ok) return newcomers;
+  return as.db.transaction(async (tx): Promise<Result<RosterTaken>> => {
+    const within = { ...as, db: tx };
+    const clash = await namesTaken(tx, newcomers.value);
+    if (clash.length > 0) return fail('nameTaken', { problems: clash });
+    const made = new Map<string, string>();
+    for (const { line, prepared } of newcomers.value) {
+      const stored = await storePerson(within, prepared);
+      if (stored.ok) made.set(line.username, stored.value.id);
+    }
+    const groupIds = await withNewGroups(tx, courseId, found.value);
+    const people = taken.map(({ username, groups, account }) => ({
+      id: account?.id ?? made.get(username) ?? '',
+      enrols: !account || enrols(account.id),
+      groups: groups.map((group) => groupIds.get(group.toLowerCase()) ?? ''),
+    }));
+    const invited = people.filter((person) => !person.enrols);
+    await invite(within, courseId, invited);
+    await enrol(
+      within,
+      courseId,
+      people.filter((person) => person.enrols),
+    );
+    const leaving = removeOthers ? plan.others.map(({ id }) => id) : [];
+    const removed = leaving.length > 0 ? await endEnrolments(tx, courseId, leaving) : 0;
+    return ok({
+      made: newcomers.value
+        .map(({ line: { name, username }, password }) => ({ name, username, password }))
+        .sort((a, b) => a.name.localeCompare(b.name)),
+      joined: plan.lines.filter(({ will }) => will === 'join').length,
+      invited: invited.length,
+      removed,
+    });
+  });
+}
+
+interface Newcomer {
+  readonly line: RosterLine;
+  readonly password: string;
+  readonly prepared: PreparedPerson;
+}
+
+/** The accounts to make, their passwords hashed; a line without a password gets one. */
+async function newAccounts(as: As<Teacher>, taken: readonly PlannedLine[]): Promise<Result<Newcomer[]>> {
+  const newcomers: Newcomer[] = [];
+  const problems: Problem[] = [];
   await Promise.all(
-    taken.map(async ({ name, username, password, groups: of, account }) => {
-      let id = account?.id;
-      if (id === undefined) {
-        const first = password || randomBytes(9).toString('base64url');
-        const made = await makePerson(as, { name, username, password: first, role: 'learner', madeBy: as.person.id });
-        if (!made.ok) return;
-        id = made.value.id;
-        result.made.push({ name, username, password: first });
-      } else if (!enrols(id)) {
-        await invite(as, courseId, [{ id, groups: of.map((group) => groupIds.get(group.toLowerCase()) ?? '') }]);
-        result.invited++;
-        return;
-      }
-      await db.insert(courseLearner).values({ courseId, learnerId: id, addedAt: now() }).onConflictDoNothing();
-      for (const group of of)
-        await db
-          .insert(groupMember)
-          .values({ groupId: groupIds.get(group.toLowerCase()) ?? '', learnerId: id })
-          .onConflictDoNothing();
+    taken.map(async ({ account, ...line }) => {
+      if (account) return;
+      const password = line.password || randomBytes(9).toString('base64url');
+      const { name, username } = line;
+      const prepared = await preparePerson({ name, username, password, role: 'learner', madeBy: as.person.id });
+      if (prepared.ok) newcomers.push({ line, password, prepared: prepared.value });
+      else problems.push(...(prepared.problems ?? []).map((problem) => ({ ...problem, path: `lines[${line.line}]` })));
     }),
   );
-  result.made.sort((a, b) => a.name.localeCompare(b.name));
-  const leaving = removeOthers ? plan.others.map(({ id }) => id) : [];
-  for (let i = 0; i < leaving.length; i += 500) {
-    const gone = await removeLearner(as, courseId, leaving.slice(i, i + 500));
-    if (gone.ok) result.removed += gone.value.removed;
-  }
-  return ok(result);
+  return problems.length > 0 ? fail('invalid', { problems }) : ok(newcomers);
+}
+
+/** The names that somebody else has taken since the list was planned. */
+async function namesTaken(db: Queries, newcomers: readonly Newcomer[]): Promise<Problem[]> {
+  const lines = new Map(newcomers.map(({ line }) => [line.username.toLowerCase(), line.line]));
+  const rows = await db
+    .select({ username: user.username })
+    .from(user)
+    .where(inArray(user.username, [...lines.keys()]));
+  return rows.map(({ username }) => ({
+    path: `lines[${lines.get(username ?? '')}]`,
+    message: `The user name “${username}” is taken.`,
+  }));
+}
+
+/** Makes the groups that the list names and the course has not. The ids of all groups, by title in small letters. */
+async function withNewGroups(
+  db: Queries,
+  courseId: string,
+  { plan, groups }: Pick<Planned, 'plan' | 'groups'>,
+): Promise<Map<string, string>> {
+  const made = plan.newGroups.map((title) => ({ id: randomUUID(), courseId, title }));
+  if (made.length > 0) await db.insert(courseGroup).values(made);
+  return new Map([...groups, ...made].map(({ id, title }) => [title.toLowerCase(), id]));
+}
+
+/** Rows written by one statement. */
+const AT_ONCE = 200;
+
+async function enrol(
+  { db, now }: Pick<As, 'now'> & { readonly db: Queries },
+  courseId: string,
+  people: readonly { readonly id: string; readonly groups: readonly string[] }[],
+): Promise<void> {
+  const addedAt = now();
+  const learners = people.map(({ id }) => ({ courseId, learnerId: id, addedAt }));
+  const members = people.flatMap(({ id, groups }) => groups.map((groupId) => ({ groupId, learnerId: id })));
+  for (let i = 0; i < learners.length; i += AT_ONCE)
+    await db
+      .insert(courseLearner)
+      .values(learners.slice(i, i + AT_ONCE))
+      .onConflictDoNothing();
+  for (let i = 0; i < members.length; i += AT_ONCE)
+    await db
+      .insert(groupMember)
+      .values(members.slice(i, i + AT_ONCE))
+      .onConflictDoNothing();
 }

@@ -3,12 +3,13 @@ import {
   index,
   integer,
   primaryKey,
+  real,
   sqliteTable,
   text,
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
-import type { MediumKind, MediumType, Right, SetSection, SetSource } from '../../contract';
-import type { Edit, FindingCounts, Kind, Question } from '../../core';
+import type { MediumKind, MediumType, Right, SetSource } from '../../contract';
+import type { Draw, Edit, FindingCounts, Kind, Question } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
@@ -136,7 +137,8 @@ export const questionSet = sqliteTable(
     id: text('id').primaryKey(),
     ownerId: owner('owner_id'),
     title: text('title').notNull(),
-    sections: text('sections', { mode: 'json' }).$type<SetSection[]>().notNull().default([]),
+    /** The headings of its sections, in their order; their questions are rows of `set_question`. */
+    sections: text('sections', { mode: 'json' }).$type<SectionHead[]>().notNull().default([]),
     /** True if learners may return to earlier questions. */
     goBack: integer('go_back', { mode: 'boolean' }).notNull(),
     /** Sources, each beside the questions with these ids. */
@@ -147,6 +149,29 @@ export const questionSet = sqliteTable(
     revision: integer('revision').notNull().default(1),
   },
   (t) => [index('set_of_owner').on(t.ownerId, t.changedAt)],
+);
+
+export interface SectionHead {
+  readonly title: string;
+  readonly draw: Draw | null;
+}
+
+/** The questions of sets. `section`: the index of the section it is in; `position`: its place in the whole set. */
+export const setQuestion = sqliteTable(
+  'set_question',
+  {
+    setId: text('set_id')
+      .notNull()
+      .references(() => questionSet.id, { onDelete: 'cascade' }),
+    questionId: text('question_id')
+      .notNull()
+      .references(() => question.id, { onDelete: 'cascade' }),
+    section: integer('section').notNull(),
+    position: integer('position').notNull(),
+    /** Null: as many as its marks. */
+    points: real('points'),
+  },
+  (t) => [primaryKey({ columns: [t.setId, t.questionId] }), index('set_of_question').on(t.questionId)],
 );
 
 /** A reusable list of words or pairs: the cells of each line. */

@@ -35,7 +35,7 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   const { db } = as;
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
-  await closeOverdue(as, releaseId);
+  await closeOverdue(as, [releaseId]);
   const { row: its, course } = found;
   const { models, points, struck, outOf, number } = await editionOf(db, releaseId, its.edition);
   const sat = await db

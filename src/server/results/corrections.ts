@@ -1,10 +1,19 @@
-import { and, asc, eq, notInArray, sql } from 'drizzle-orm';
-import type { Applied, Correction, CorrectionPreview, CorrectionView, MarkChange, NamedChange } from '../../contract';
+import { and, asc, eq, inArray, notInArray, sql } from 'drizzle-orm';
+import type {
+  Applied,
+  Correction,
+  CorrectionPreview,
+  CorrectionView,
+  MarkChange,
+  NamedChange,
+  Right,
+} from '../../contract';
 import { applyAll, correction, falls, type Problem, type Question, widen } from '../../core';
 import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
+import type { Queries } from '../database/open';
 import {
   type EditionContent,
   edition,
@@ -19,7 +28,7 @@ import { fail, ok, type Result } from '../errors';
 import { editionOf, openContent } from '../releases/editions';
 import { findModelAnswer, publishProblems } from '../releases/publish';
 import { type Regraded, type Regrading, regraded } from '../sittings/regrade';
-import { accessTo } from '../vault/access';
+import { accessToMany } from '../vault/access';
 import { examined } from '../vault/examine';
 import { attemptScores } from './attemptScores';
 
@@ -61,21 +70,19 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
     ),
   ]);
   const { points } = openContent(newest.number, newest.content);
-  const questions = await Promise.all(
-    newest.content.questions.map(async (document, i) => {
-      const there = await accessTo(as, document.id, 'see');
-      const now = there && !there.row.deletedAt ? there.row.document : null;
-      const differs = now ? correction(document, now) : null;
-      const step = differs ? (differs.ok ? differs.step : differs.inTheWay) : [];
-      return {
-        title: document.title,
-        struck: newest.content.struck?.[i] ?? false,
-        points: points[i] ?? 0,
-        document,
-        vault: now && step.length > 0 ? { document: now, step, fits: differs?.ok ?? false } : null,
-      };
-    }),
-  );
+  const inVault = await documentsNow(as, newest.content, 'see');
+  const questions = newest.content.questions.map((document, i) => {
+    const now = inVault.get(document.id) ?? null;
+    const differs = now ? correction(document, now) : null;
+    const step = differs ? (differs.ok ? differs.step : differs.inTheWay) : [];
+    return {
+      title: document.title,
+      struck: newest.content.struck?.[i] ?? false,
+      points: points[i] ?? 0,
+      document,
+      vault: now && step.length > 0 ? { document: now, step, fits: differs?.ok ?? false } : null,
+    };
+  });
   return ok({
     release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
     number: newest.number,
@@ -89,6 +96,20 @@ export async function openCorrections(as: As<Teacher>, releaseId: string): Promi
           : null,
     })),
   });
+}
+
+/** The documents of an edition's questions as they are in the Vault now, where the teacher has the right; by id. */
+async function documentsNow(
+  as: As<Teacher>,
+  { questions }: EditionContent,
+  right: Right,
+): Promise<ReadonlyMap<string, Question>> {
+  const found = await accessToMany(
+    as,
+    questions.map(({ id }) => id),
+    right,
+  );
+  return new Map([...found].flatMap(([id, { row }]) => (row.deletedAt ? [] : [[id, row.document] as const])));
 }
 
 const byName = new Intl.Collator('en', { numeric: true });
@@ -106,6 +127,7 @@ async function corrected(
   const problems: Problem[] = [];
   const questions = [...content.questions];
   const struck = content.questions.map((_, i) => content.struck?.[i] ?? false);
+  const inVault = await documentsNow(as, content, 'use');
   for (const { question: at, strike, fromVault, accept } of changes) {
     const path = `changes.${at}`;
     const before = questions[at];
@@ -116,15 +138,15 @@ async function corrected(
     struck[at] = strike;
     let after = before;
     if (fromVault) {
-      const there = await accessTo(as, before.id, 'use');
-      const fits = there && !there.row.deletedAt ? correction(before, there.row.document) : null;
-      if (!there || !fits) problems.push({ path, message: `“${before.title}” is not in your Vault any more.` });
+      const now = inVault.get(before.id);
+      const fits = now ? correction(before, now) : null;
+      if (!now || !fits) problems.push({ path, message: `“${before.title}” is not in your Vault any more.` });
       else if (!fits.ok)
         problems.push({
           path,
           message: `“${before.title}”: items, zones or how they take were changed. Moves that were made cannot be judged by that: publish it again.`,
         });
-      else after = there.row.document;
+      else after = now;
     }
     for (const cell of accept) {
       const step = widen(after, cell as Parameters<typeof widen>[1]);
@@ -306,6 +328,27 @@ async function wentOn(
   return new Set(looked.flatMap(({ sittingId, last }) => ((lasts.get(sittingId) ?? 0) > last ? [sittingId] : [])));
 }
 
+/** Attempts stored by one statement. */
+const AT_ONCE = 100;
+
+/** Stores what attempts come to: statements by their number of different totals, not by the number of attempts. */
+async function storeRegraded(db: Queries, attempts: readonly Regraded[]): Promise<void> {
+  const ids = attempts.map(({ sittingId }) => sittingId);
+  for (const outOf of new Set(attempts.map((attempt) => attempt.outOf)))
+    await db
+      .update(sitting)
+      .set({ outOf })
+      .where(
+        inArray(
+          sitting.id,
+          attempts.flatMap((attempt) => (attempt.outOf === outOf ? [attempt.sittingId] : [])),
+        ),
+      );
+  await db.delete(standing).where(inArray(standing.sittingId, ids));
+  const standings = attempts.flatMap((attempt) => attempt.standings);
+  for (let i = 0; i < standings.length; i += AT_ONCE) await db.insert(standing).values(standings.slice(i, i + AT_ONCE));
+}
+
 /**
  * Applies the newest edition to marks already given and to running attempts: all or nothing, once, and recorded for
  * each learner. `spare`: an attempt whose mark would fall keeps it, and stays on its own edition.
@@ -353,11 +396,7 @@ export async function applyEdition(
       all[all.findIndex(({ sittingId }) => sittingId === one.sittingId)] = one;
   }
   await db.transaction(async (tx) => {
-    for (const { sittingId, outOf, standings } of all) {
-      await tx.update(sitting).set({ outOf }).where(eq(sitting.id, sittingId));
-      await tx.delete(standing).where(eq(standing.sittingId, sittingId));
-      if (standings.length > 0) await tx.insert(standing).values([...standings]);
-    }
+    for (let i = 0; i < all.length; i += AT_ONCE) await storeRegraded(tx, all.slice(i, i + AT_ONCE));
     await tx
       .insert(regrade)
       .values({ releaseId, edition: number, by: person.id, at: now(), changes, spared: spared.length });

@@ -6,7 +6,7 @@ import type { As, Context, Learner, Teacher } from '../context';
 import { courseOf } from '../courses/access';
 import { record } from '../courses/audit';
 import { securityEvent, session, user } from '../database/accountTables';
-import type { Database } from '../database/open';
+import type { Database, Transaction } from '../database/open';
 import {
   allowance,
   audit,
@@ -134,9 +134,19 @@ async function courseData(
     .leftJoin(markOverride, and(eq(markOverride.releaseId, release.id), eq(markOverride.learnerId, learnerId)))
     .where(eq(release.courseId, id))
     .orderBy(asc(release.createdAt));
+  const attempts = await attemptScores(
+    db,
+    and(
+      inArray(
+        sitting.releaseId,
+        rows.map((row) => row.release.id),
+      ),
+      eq(sitting.learnerId, learnerId),
+    ),
+  );
   const releases: PersonalRelease[] = [];
   for (const { release: row, allowed, byHand } of rows) {
-    const came = await attemptScores(db, and(eq(sitting.releaseId, row.id), eq(sitting.learnerId, learnerId)));
+    const came = attempts.filter(({ releaseId }) => releaseId === row.id);
     if (came.length === 0 && !allowed && !byHand) continue;
     const sittings: PersonalSitting[] = [];
     const told =
@@ -268,8 +278,6 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
   for (const id of erased.ids) recall(id);
   return ok({ account: erased.account, sittings: erased.ids.length });
 }
-
-type Transaction = Parameters<Parameters<As['db']['transaction']>[0]>[0];
 
 /** Deletes the account if no course has data of it and a teacher of this course made it. */
 async function eraseAccount(

@@ -24,7 +24,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
   const { row, course } = found;
-  await closeOverdue(as, releaseId);
+  await closeOverdue(as, [releaseId]);
   const [learners, came, spans, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
     everybodyOn(as, row.courseId),
     attemptScores(db, eq(sitting.releaseId, releaseId)),

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, eq, isNotNull, isNull, or } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
 import type { Summary } from '../../contract';
 import { applyMove, earned, type FeedbackLevel, markSoFar, reckoning, roundMark } from '../../core';
 import type { As, Context, Learner } from '../context';
@@ -36,12 +36,12 @@ export async function closedIfOver(context: Context, open: OpenSitting): Promise
     : open;
 }
 
-/** Finishes all attempts of a release whose time is up, so that their scores are final. */
-export async function closeOverdue(context: Context, releaseId: string): Promise<void> {
+/** Finishes all attempts of releases whose time is up, so that their scores are final. */
+export async function closeOverdue(context: Context, releases: readonly string[]): Promise<void> {
   const running = await sittingsWhere(
     context,
     and(
-      eq(sitting.releaseId, releaseId),
+      inArray(sitting.releaseId, [...releases]),
       isNull(sitting.finishedAt),
       or(isNotNull(release.closesAt), isNotNull(release.minutes), isNotNull(allowance.closesAt)),
     ),

@@ -16,13 +16,27 @@ export async function accessTo(
   id: string,
   right: Right,
 ): Promise<{ row: Row; access: Access } | null> {
-  const row = await as.db.query.question.findFirst({ where: eq(question.id, id) });
-  if (!row) return null;
-  if (row.ownerId === as.person.id) return { row, access: 'own' };
-  if (row.deletedAt || row.shelfId === null) return null;
-  const access = (await shelvesSeen(as)).get(row.shelfId)?.access;
-  return access && allows(access, right) ? { row, access } : null;
+  return (await accessToMany(as, [id], right)).get(id) ?? null;
 }
+
+/** As {@link accessTo}, of many questions at once; those without the right are left out. By their ids. */
+export async function accessToMany(
+  as: As<Teacher>,
+  ids: readonly string[],
+  right: Right,
+): Promise<Map<string, { row: Row; access: Access }>> {
+  const rows = await as.db.query.question.findMany({ where: inArray(question.id, [...ids]) });
+  const seen = await shelvesSeen(as);
+  return new Map(
+    rows.flatMap((row) => {
+      const access = row.ownerId === as.person.id ? 'own' : accessOnShelf(row, seen);
+      return access && allows(access, right) ? [[row.id, { row, access }] as const] : [];
+    }),
+  );
+}
+
+const accessOnShelf = ({ deletedAt, shelfId }: Row, seen: Awaited<ReturnType<typeof shelvesSeen>>): Access | null =>
+  deletedAt || shelfId === null ? null : (seen.get(shelfId)?.access ?? null);
 
 /** Adds the media of a question to the teacher's own. Their bytes are stored once. */
 export async function adoptMedia(

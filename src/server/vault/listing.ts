@@ -10,6 +10,7 @@ import {
   questionWords,
   release,
   releaseQuestion,
+  setQuestion,
 } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
@@ -115,7 +116,7 @@ function conditions({ db, person }: As<Teacher>, { shelf, words, kind, findings,
     );
   if (use === 'start') all.push(eq(question.startingPoint, true));
   else if (use) {
-    const used = sql`(${question.id} in (select ${releaseQuestion.questionId} from ${releaseQuestion}) or ${question.id} in (select j.value ->> '$.id' from ${questionSet}, json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j))`;
+    const used = sql`(${question.id} in (select ${releaseQuestion.questionId} from ${releaseQuestion}) or ${question.id} in (select ${setQuestion.questionId} from ${setQuestion}))`;
     all.push(use === 'used' ? used : sql`not ${used}`);
   }
   return all.filter((candidate): candidate is SQL => candidate !== undefined);
@@ -140,10 +141,9 @@ export async function usesOf(as: As<Teacher>, id: string): Promise<Result<Uses>>
   const sets = await db
     .select({ id: questionSet.id, title: questionSet.title, by: user.name, ownerId: questionSet.ownerId })
     .from(questionSet)
+    .innerJoin(setQuestion, eq(setQuestion.setId, questionSet.id))
     .innerJoin(user, eq(user.id, questionSet.ownerId))
-    .where(
-      sql`exists (select 1 from json_each(${questionSet.sections}) s, json_each(s.value, '$.questions') j where j.value ->> '$.id' = ${id})`,
-    );
+    .where(eq(setQuestion.questionId, id));
   const releases = await db
     .select({ id: release.id, title: release.title, course: course.title, by: user.name, ownerId: release.releasedBy })
     .from(releaseQuestion)

@@ -7,7 +7,7 @@ import { fail, ok, type Result } from '../errors';
 import { withFolder } from '../media/incoming';
 import { TYPES } from '../media/kinds';
 import { storeMedium } from '../media/media';
-import { accessTo } from './access';
+import { accessToMany } from './access';
 import { type Importing, type MediumToPack, type ReadPackage, renewedId } from './packageFiles';
 import { changeMany, storeNew } from './questions';
 import { makeSet, openSet, saveSet } from './sets';
@@ -17,6 +17,8 @@ import { makeShelf, shelvesSeen } from './shelves';
 export type ToPack = { readonly questions: readonly string[] } | { readonly shelf: string } | { readonly set: string };
 
 const MAX_QUESTIONS = 2000;
+/** Questions read from the database at once. */
+const AT_ONCE = 50;
 
 /** Writes what the teacher may use, with its media, into one zip file. */
 export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): Promise<Result<{ name: string }>> {
@@ -29,32 +31,37 @@ export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): 
     });
   const media = new Map<string, MediumToPack>();
   const addMedia = async (hashes: readonly string[], ownerId: string) => {
-    for (const hash of hashes) {
-      if (media.has(hash)) continue;
-      const row = await as.db.query.medium.findFirst({
-        where: and(eq(medium.hash, hash), eq(medium.ownerId, ownerId)),
-      });
-      if (row && (await as.files.has(hash)))
-        media.set(hash, { hash, ending: TYPES[row.type].endings[0], file: as.files.fileOf(hash) });
-    }
+    const wanted = [...new Set(hashes)].filter((hash) => !media.has(hash));
+    if (wanted.length === 0) return;
+    const rows = await as.db
+      .select({ hash: medium.hash, type: medium.type })
+      .from(medium)
+      .where(and(inArray(medium.hash, wanted), eq(medium.ownerId, ownerId)));
+    for (const { hash, type } of rows)
+      if (await as.files.has(hash))
+        media.set(hash, { hash, ending: TYPES[type].endings[0], file: as.files.fileOf(hash) });
   };
   const onThese = new Set(shelves.map(({ id }) => id));
   const questions: Package['questions'][number][] = [];
-  for (const id of ids) {
+  for (let i = 0; i < ids.length; i += AT_ONCE) {
     // Other requests run in between.
     await new Promise((resolve) => setImmediate(resolve));
-    const found = await accessTo(as, id, 'use');
-    if (!found || found.row.deletedAt) continue;
-    const tags = await as.db.select({ tag: questionTag.tag }).from(questionTag).where(eq(questionTag.questionId, id));
-    questions.push({
-      document: found.row.document,
-      shelfId: found.row.shelfId !== null && onThese.has(found.row.shelfId) ? found.row.shelfId : null,
-      tags: tags.map(({ tag }) => tag),
-    });
-    await addMedia(
-      Object.values(found.row.document.media).map(({ hash }) => hash),
-      found.row.ownerId,
-    );
+    const part = ids.slice(i, i + AT_ONCE);
+    const found = await accessToMany(as, part, 'use');
+    const tags = await as.db.select().from(questionTag).where(inArray(questionTag.questionId, part));
+    const hashesOf = new Map<string, string[]>();
+    for (const id of part) {
+      const row = found.get(id)?.row;
+      if (!row || row.deletedAt) continue;
+      questions.push({
+        document: row.document,
+        shelfId: row.shelfId !== null && onThese.has(row.shelfId) ? row.shelfId : null,
+        tags: tags.flatMap(({ questionId, tag }) => (questionId === id ? [tag] : [])),
+      });
+      const hashes = Object.values(row.document.media).map(({ hash }) => hash);
+      hashesOf.set(row.ownerId, [...(hashesOf.get(row.ownerId) ?? []), ...hashes]);
+    }
+    for (const [ownerId, hashes] of hashesOf) await addMedia(hashes, ownerId);
   }
   if (questions.length === 0 && shelves.length === 0 && sets.length === 0) return fail('notFound');
   for (const { content } of sets)

@@ -1,23 +1,21 @@
-import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { SetContent, SetQuestion, SetRow, SetSection, SetSource, SetView } from '../../contract';
 import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
-import { medium, question, questionSet } from '../database/tables';
+import { medium, question, questionSet, setQuestion } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { allows, shelvesSeen } from './shelves';
 
 /** The teacher's sets, latest change first. */
 export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
-  const rows = await db.query.questionSet.findMany({
-    where: eq(questionSet.ownerId, person.id),
-    orderBy: desc(questionSet.changedAt),
-  });
-  return rows.map(({ id, title, sections, changedAt }) => ({
-    id,
-    title,
-    questions: idsIn(sections).length,
-    changedAt,
-  }));
+  const { id, title, changedAt } = getTableColumns(questionSet);
+  return db
+    .select({ id, title, changedAt, questions: count(setQuestion.questionId) })
+    .from(questionSet)
+    .leftJoin(setQuestion, eq(setQuestion.setId, questionSet.id))
+    .where(eq(questionSet.ownerId, person.id))
+    .groupBy(questionSet.id)
+    .orderBy(desc(questionSet.changedAt));
 }
 
 /** An empty set. `id` is made by the client, so that a repeated request makes one. */
@@ -34,15 +32,23 @@ export async function makeSet(as: As<Teacher>, id: string, title: string): Promi
 export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetView>> {
   const found = await own(as, id);
   if (!found) return fail('notFound');
-  const known = await usableQuestions(as, idsIn(found.sections));
-  const sections = found.sections.map(({ questions, ...section }) => ({
-    ...section,
-    questions: questions.flatMap(({ id, points }) => {
-      const row = known.get(id);
+  const entries = await as.db
+    .select()
+    .from(setQuestion)
+    .where(eq(setQuestion.setId, id))
+    .orderBy(asc(setQuestion.position));
+  const known = await usableQuestions(
+    as,
+    entries.map(({ questionId }) => questionId),
+  );
+  const sections = found.sections.map((head, at) => ({
+    ...head,
+    questions: entries.flatMap(({ section, questionId, points }) => {
+      const row = section === at && known.get(questionId);
       return row ? [{ ...row, points }] : [];
     }),
   }));
-  const gone = idsIn(found.sections).length - sections.reduce((all, { questions }) => all + questions.length, 0);
+  const gone = entries.length - sections.reduce((all, { questions }) => all + questions.length, 0);
   return ok({
     id,
     title: found.title,
@@ -82,20 +88,32 @@ export async function saveSet(
   );
   problems.push(...(await sourceProblems(as, sources)));
   if (problems.length > 0) return fail('invalid', { problems });
-  const [saved] = await as.db
-    .update(questionSet)
-    .set({
-      title,
-      sections: [...sections],
-      goBack,
-      sources: [...sources],
-      changedAt: as.now(),
-      revision: sql`${questionSet.revision} + 1`,
-    })
-    .where(and(eq(questionSet.id, id), from === undefined ? undefined : eq(questionSet.revision, from)))
-    .returning({ revision: questionSet.revision });
-  return saved ? ok({ id, revision: saved.revision }) : movedOn(as, id);
+  const revision = await as.db.transaction(async (tx) => {
+    const [saved] = await tx
+      .update(questionSet)
+      .set({
+        title,
+        sections: sections.map(({ title, draw }) => ({ title, draw })),
+        goBack,
+        sources: [...sources],
+        changedAt: as.now(),
+        revision: sql`${questionSet.revision} + 1`,
+      })
+      .where(and(eq(questionSet.id, id), from === undefined ? undefined : eq(questionSet.revision, from)))
+      .returning({ revision: questionSet.revision });
+    if (!saved) return null;
+    await tx.delete(setQuestion).where(eq(setQuestion.setId, id));
+    const rows = rowsOf(id, sections);
+    if (rows.length > 0) await tx.insert(setQuestion).values(rows);
+    return saved.revision;
+  });
+  return revision === null ? movedOn(as, id) : ok({ id, revision });
 }
+
+const rowsOf = (setId: string, sections: readonly SetSection[]) =>
+  sections
+    .flatMap(({ questions }, section) => questions.map(({ id, points }) => ({ questionId: id, section, points })))
+    .map((row, position) => ({ setId, position, ...row }));
 
 /** The conflict: the set as it is now, and its revision. */
 async function movedOn(as: As<Teacher>, id: string): Promise<Failure> {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { SentMove } from '../src/core';
+import { editOf, type SentMove } from '../src/core';
 import { resetLearnerPassword } from '../src/server/accounts/people';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
@@ -55,9 +55,7 @@ describe('a question in the Vault', () => {
     const broken = {
       id: randomUUID(),
       from: 1,
-      edits: [
-        { type: 'set' as const, in: 'items' as const, id: 'barley', field: 'size', to: { w: -1, h: 1 }, from: null },
-      ],
+      edits: [editOf({ type: 'set', in: 'items', id: 'barley', field: 'size', to: { w: -1, h: 1 }, from: null })],
     };
     expect(await editQuestion(odile, question.id, broken)).toMatchObject({
       ok: false,

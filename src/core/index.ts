@@ -36,6 +36,7 @@ export {
   applyAll,
   type Edit,
   EditMismatch,
+  editOf,
   invert,
   invertAll,
   LIST_FIELDS,

@@ -1,5 +1,14 @@
 import type { Question } from '../document/schema';
-import { applyAll, type Edit, LIST_FIELDS, type ListField, NAMED_FIELDS, QUESTION_FIELDS, type Step } from './edit';
+import {
+  applyAll,
+  type Edit,
+  editOf,
+  LIST_FIELDS,
+  type ListField,
+  NAMED_FIELDS,
+  QUESTION_FIELDS,
+  type Step,
+} from './edit';
 import { moves } from './steps';
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
@@ -17,11 +26,11 @@ export function difference(from: Question, to: Question): Step {
         Object.hasOwn(before, name) ? before[name] : null,
         Object.hasOwn(after, name) ? after[name] : null,
       ];
-      return same(was, is) ? [] : [{ type: 'name', in: field, name, to: is ?? null, from: was ?? null }];
+      return same(was, is) ? [] : [editOf({ type: 'name', in: field, name, to: is ?? null, from: was ?? null })];
     });
   });
   const fields = QUESTION_FIELDS.flatMap((field): Edit[] =>
-    same(from[field], to[field]) ? [] : [{ type: 'setQuestion', field, to: to[field], from: from[field] }],
+    same(from[field], to[field]) ? [] : [editOf({ type: 'setQuestion', field, to: to[field], from: from[field] })],
   );
   return [...names, ...lists, ...fields];
 }
@@ -40,18 +49,20 @@ function listDifference(from: Question, to: Question, list: ListField): Step {
     );
   };
   const gone = from[list]
-    .flatMap((entry, index): Edit[] => (sameForm(entry) ? [] : [{ type: 'remove', in: list, index, entry }]))
+    .flatMap((entry, index): Edit[] => (sameForm(entry) ? [] : [editOf({ type: 'remove', in: list, index, entry })]))
     .reverse();
   const left = applyAll(from, gone);
   const changed = left[list].flatMap((entry): Edit[] => {
     const next = after.get(entry.id) as Record<string, unknown>;
     return Object.entries(entry).flatMap(([field, value]): Edit[] =>
-      same(value, next[field]) ? [] : [{ type: 'set', in: list, id: entry.id, field, to: next[field], from: value }],
+      same(value, next[field])
+        ? []
+        : [editOf({ type: 'set', in: list, id: entry.id, field, to: next[field], from: value })],
     );
   });
   const kept = left[list].map(({ id }) => id as string);
   const fresh = to[list].filter(({ id }) => !kept.includes(id));
-  const added = fresh.map((entry, i): Edit => ({ type: 'add', in: list, index: kept.length + i, entry }));
+  const added = fresh.map((entry, i) => editOf({ type: 'add', in: list, index: kept.length + i, entry }));
   return [
     ...gone,
     ...changed,

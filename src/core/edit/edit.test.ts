@@ -8,7 +8,7 @@ import { parseQuestion } from '../document/parse';
 import type { Question } from '../document/schema';
 import { clip, duplicate, paste, setGroup, setNoted } from './clones';
 import { difference } from './difference';
-import { apply, applyAll, EditMismatch, invertAll, type Step } from './edit';
+import { apply, applyAll, EditMismatch, editOf, invertAll, type Step } from './edit';
 import { frames, setFrames } from './frames';
 import { restNowhere, setCells, setNeed } from './keying';
 import { add, remove, reorder, setItem, setLook, setQuestion } from './steps';
@@ -120,9 +120,9 @@ describe('edits', () => {
 
   it('that do not fit are refused', () => {
     const question = seeds();
-    const set = { type: 'set' as const, in: 'items' as const, to: 'x', from: 'y' };
-    expect(() => apply(question, { ...set, id: 'nobody', field: 'label' })).toThrow(EditMismatch);
-    expect(() => apply(question, { ...set, id: 'barley', field: '__proto__' })).toThrow(EditMismatch);
+    const set = { type: 'set', in: 'items', to: 'x', from: 'y' } as const;
+    expect(() => apply(question, editOf({ ...set, id: 'nobody', field: 'label' }))).toThrow(EditMismatch);
+    expect(() => apply(question, editOf({ ...set, id: 'barley', field: '__proto__' }))).toThrow(EditMismatch);
     expect(() => apply(question, { type: 'setQuestion', field: 'format' as never, to: 'x', from: 'y' })).toThrow(
       EditMismatch,
     );

@@ -13,33 +13,66 @@ export interface Named {
 export type ListField = keyof Listed;
 export type NamedField = keyof Named;
 
-/**
- * A typed change of a question, with what it needs to be undone. One operation of the author is a list of edits (a
- * {@link Step}), and is undone as one. Lists are addressed by index where order matters, entries by id where it does
- * not.
- */
-export type Edit =
-  | { readonly type: 'setQuestion'; readonly field: QuestionField; readonly to: unknown; readonly from: unknown }
-  | {
+/** The fields of an entry that an edit may set; of a fixture, those of any of its types. */
+export type EntryField<Entry> = Exclude<Entry extends unknown ? keyof Entry & string : never, 'id'>;
+/** What such a field may hold. */
+export type EntryValue<Entry, Field extends string> = Entry extends unknown
+  ? Field extends keyof Entry
+    ? Entry[Field]
+    : never
+  : never;
+
+interface Change<Value> {
+  readonly to: Value;
+  readonly from: Value;
+}
+type QuestionEdit = {
+  [Field in QuestionField]: Change<Question[Field]> & { readonly type: 'setQuestion'; readonly field: Field };
+}[QuestionField];
+type EntryEdit = {
+  [List in ListField]: {
+    [Field in EntryField<Listed[List]>]: Change<EntryValue<Listed[List], Field>> & {
       readonly type: 'set';
-      readonly in: ListField;
+      readonly in: List;
       readonly id: string;
-      readonly field: string;
-      readonly to: unknown;
-      readonly from: unknown;
-    }
-  | { readonly type: 'add'; readonly in: ListField; readonly index: number; readonly entry: Listed[ListField] }
-  | { readonly type: 'remove'; readonly in: ListField; readonly index: number; readonly entry: Listed[ListField] }
-  /** An entry takes another place in its list: later is on top. */
-  | { readonly type: 'move'; readonly in: ListField; readonly to: number; readonly from: number }
-  /** An entry of a dictionary; null: there is none of that name. */
-  | {
-      readonly type: 'name';
-      readonly in: NamedField;
-      readonly name: string;
-      readonly to: Named[NamedField] | null;
-      readonly from: Named[NamedField] | null;
+      readonly field: Field;
     };
+  }[EntryField<Listed[List]>];
+}[ListField];
+type ListEdit = {
+  [List in ListField]: {
+    readonly type: 'add' | 'remove';
+    readonly in: List;
+    readonly index: number;
+    readonly entry: Listed[List];
+  };
+}[ListField];
+/** An entry of a dictionary; null: there is none of that name. */
+type NamedEdit = {
+  [Field in NamedField]: Change<Named[Field] | null> & {
+    readonly type: 'name';
+    readonly in: Field;
+    readonly name: string;
+  };
+}[NamedField];
+/** An entry takes another place in its list: later is on top. */
+type MoveEdit = Change<number> & { readonly type: 'move'; readonly in: ListField };
+
+/**
+ * A change of a question, typed by what it changes, with what it needs to be undone. One operation of the author is a
+ * list of edits (a {@link Step}), and is undone as one. Lists are addressed by index where order matters, entries by id
+ * where it does not.
+ */
+export type Edit = QuestionEdit | EntryEdit | ListEdit | NamedEdit | MoveEdit;
+
+/** An edit whose parts belong together, as taken from one entry of one list: the compiler sees unions in each part. */
+export const editOf = (
+  parts:
+    | (Change<unknown> & { readonly type: 'setQuestion'; readonly field: QuestionField })
+    | (Change<unknown> & { readonly type: 'set'; readonly in: ListField; readonly id: string; readonly field: string })
+    | (Change<unknown> & { readonly type: 'name'; readonly in: NamedField; readonly name: string })
+    | { readonly type: 'add' | 'remove'; readonly in: ListField; readonly index: number; readonly entry: Entry },
+): Edit => parts as Edit;
 
 export const LIST_FIELDS = ['items', 'zones', 'fixtures'] as const satisfies readonly ListField[];
 export const NAMED_FIELDS = ['looks', 'media'] as const satisfies readonly NamedField[];
@@ -127,11 +160,10 @@ export function invert(edit: Edit): Edit {
   switch (edit.type) {
     case 'setQuestion':
     case 'set':
-      return { ...edit, to: edit.from, from: edit.to };
     case 'move':
-      return { ...edit, to: edit.from, from: edit.to };
     case 'name':
-      return { ...edit, to: edit.from, from: edit.to };
+      // The two values change places, which the compiler cannot follow through a union of fields.
+      return { ...edit, to: edit.from, from: edit.to } as Edit;
     case 'add':
       return { ...edit, type: 'remove' };
     case 'remove':

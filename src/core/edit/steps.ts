@@ -3,6 +3,9 @@ import type { Fixture, Item, KeyEntry, Look, Medium, Question, Zone } from '../d
 import {
   applyAll,
   type Edit,
+  type EntryField,
+  type EntryValue,
+  editOf,
   type Listed,
   type ListField,
   type Named,
@@ -17,44 +20,43 @@ import { LIST_OF, type Ref, refTo, type ThingKind } from './things';
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 export function setQuestion<Field extends QuestionField>(question: Question, field: Field, to: Question[Field]): Step {
-  return same(question[field], to) ? [] : [{ type: 'setQuestion', field, to, from: question[field] }];
+  return same(question[field], to) ? [] : [editOf({ type: 'setQuestion', field, to, from: question[field] })];
 }
 
 function setIn(question: Question, list: ListField, id: string, field: string, to: unknown): Step {
-  const entry = question[list].find((candidate) => candidate.id === id);
+  const entry: object | undefined = question[list].find((candidate) => candidate.id === id);
   if (!entry) return [];
-  const from = (entry as unknown as Record<string, unknown>)[field];
-  return same(from, to) ? [] : [{ type: 'set', in: list, id, field, to, from }];
+  const from: unknown = Reflect.get(entry, field);
+  return same(from, to) ? [] : [editOf({ type: 'set', in: list, id, field, to, from })];
 }
 
-export const setItem = <Field extends keyof Item>(
+export const setItem = <Field extends Exclude<keyof Item, 'id'>>(
   question: Question,
   id: ItemId,
   field: Field,
   to: Item[Field],
 ): Step => setIn(question, 'items', id, field, to);
-export const setZone = <Field extends keyof Zone>(
+export const setZone = <Field extends Exclude<keyof Zone, 'id'>>(
   question: Question,
   id: ZoneId,
   field: Field,
   to: Zone[Field],
 ): Step => setIn(question, 'zones', id, field, to);
 
-type AnyFixtureField<F> = F extends unknown ? keyof F : never;
 /** The fields that every fixture has, and those of one type of it alone. */
-export const setFixture = <Field extends AnyFixtureField<Fixture>>(
+export const setFixture = <Field extends EntryField<Fixture>>(
   question: Question,
   id: string,
   field: Field,
-  to: Extract<Fixture, Record<Field, unknown>>[Field],
-): Step => setIn(question, 'fixtures', id, field as string, to);
+  to: EntryValue<Fixture, Field>,
+): Step => setIn(question, 'fixtures', id, field, to);
 
 /** Gives anything on the scene another name. */
 export const rename = (question: Question, kind: ThingKind, id: string, label: string): Step =>
   setIn(question, LIST_OF[kind], id, 'label', label);
 
 export const add = <List extends ListField>(question: Question, list: List, entries: readonly Listed[List][]): Step =>
-  entries.map((entry, i) => ({ type: 'add', in: list, index: question[list].length + i, entry }));
+  entries.map((entry, i) => editOf({ type: 'add', in: list, index: question[list].length + i, entry }));
 
 const setNamed = <Field extends NamedField>(
   question: Question,
@@ -63,7 +65,7 @@ const setNamed = <Field extends NamedField>(
   to: Named[Field] | null,
 ): Step => {
   const from = Object.hasOwn(question[field], name) ? (question[field][name] as Named[Field]) : null;
-  return same(from, to) ? [] : [{ type: 'name', in: field, name, to, from }];
+  return same(from, to) ? [] : [editOf({ type: 'name', in: field, name, to, from })];
 };
 export const setLook = (question: Question, name: string, to: Look | null): Step =>
   setNamed(question, 'looks', name, to);
@@ -108,7 +110,7 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
     // From the last to the first, so that each index still holds when its turn comes.
     changed[list]
       .flatMap((entry, index): Edit[] =>
-        gone.has(refTo(kind, entry.id)) ? [{ type: 'remove', in: list, index, entry }] : [],
+        gone.has(refTo(kind, entry.id)) ? [editOf({ type: 'remove', in: list, index, entry })] : [],
       )
       .reverse();
   return [

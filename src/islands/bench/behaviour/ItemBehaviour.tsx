@@ -9,7 +9,7 @@ const MAX_COPIES = 10_000;
 
 /** Copies, family and the behaviour of an item let go outside every zone, for one or many items. */
 export function ItemBehaviour({ store, items }: { store: BenchStore; items: readonly Item[] }) {
-  const set = <Field extends keyof Item>(field: Field, to: Item[Field]) => {
+  const set = <Field extends Exclude<keyof Item, 'id'>>(field: Field, to: Item[Field]) => {
     const { question, do: act } = store.getState();
     act(items.flatMap((item) => setItem(question, item.id, field, to)));
   };

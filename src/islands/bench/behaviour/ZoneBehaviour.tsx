@@ -52,7 +52,7 @@ function settleBy(rule: Settle['rule'], before: Settle): Settle {
 
 /** Reach, welcome, capacity and settle, for one or many zones. */
 export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: readonly Zone[] }) {
-  const set = <Field extends keyof Zone>(field: Field, to: (zone: Zone) => Zone[Field]) => {
+  const set = <Field extends Exclude<keyof Zone, 'id'>>(field: Field, to: (zone: Zone) => Zone[Field]) => {
     const { question, do: act } = store.getState();
     act(zones.flatMap((zone) => setZone(question, zone.id, field, to(zone))));
   };

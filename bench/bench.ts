@@ -22,7 +22,7 @@ function crowd(id: string, items: number, zones: number): Question {
   const across = 20;
   const parsed = parseQuestion({
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id,
     title: `${items} items, ${zones} zones`,
     kind: 'sort',

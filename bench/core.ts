@@ -137,7 +137,7 @@ function proofs(): Measured[] {
     return { ms: median(rounds.map(({ ms }) => ms)), method: rounds[0]?.method };
   };
   const [small, large] = [time(12, 3), time(40, 8)];
-  const costing = { marks: { max: 10, rule: 'perPlacement', wrongCosts: 0.5 } };
+  const costing = { marks: { max: 10, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5 } };
   const dear = [time(12, 3, costing), time(40, 8, costing)] as const;
   const growth = [10, 20, 40, 80, 160, 320].map((items) => ({ items, zones: 8, ...time(items, 8) }));
   return [

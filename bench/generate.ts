@@ -10,7 +10,7 @@ export function ordinary(items: number, zones: number, changes: Record<string, u
   const zoneOf = (i: number) => (i < belonging ? i % zones : -1);
   const parsed = parseQuestion({
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id: `ordinary-${items}-${zones}`,
     title: 'Where does each sachet go?',
     kind: 'sort',

@@ -14,7 +14,7 @@ export function heaviest(items = 600, zones = 300, corners = 60): Question {
     ]);
   const parsed = parseQuestion({
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id: 'heaviest',
     title: 'Where does each sachet go?',
     kind: 'sort',

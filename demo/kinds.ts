@@ -223,7 +223,7 @@ export function kindQuestions(kept: Kept): Question[] {
           })),
           zones: [{ id: 'picked', label: 'Picked', shape: { type: 'slot' }, capacity: 2 }],
           key: [{ zone: 'picked', belongs: ['choice-1', 'choice-3'], need: { rule: 'all' } }],
-          marks: { max: 2, rule: 'perPlacement', wrongCosts: 1 },
+          marks: { max: 2, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
         },
         kept,
       ),

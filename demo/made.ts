@@ -80,7 +80,7 @@ export function question(number: number, title: string, prompt: string, fields: 
   );
   const parsed = parseQuestion({
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id: idOf(number),
     title,
     kind: 'sort',
@@ -162,7 +162,7 @@ export function demoQuestions(kept: Kept): Question[] {
         all('4', 'Side root'),
         all('5', 'Main root'),
       ],
-      marks: { max: 5, rule: 'perPlacement', wrongCosts: 0.25 },
+      marks: { max: 5, rule: 'perPlacement', extraCosts: 0.25, misplacedCosts: 0.25 },
       feedback: {
         right: say('Every part has its name.'),
         partly: say('Some parts still have another’s name.'),
@@ -193,7 +193,7 @@ export function demoQuestions(kept: Kept): Question[] {
         all('Foot line', 'Sealed 12 May'),
         all('Lid', 'Keep shut'),
       ],
-      marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 },
+      marks: { max: 4, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5 },
       feedback: { right: say('So it can be found again in fifty years.'), partly: null, wrong: null },
     }),
     make(6, 'Where it stands in the cold-room plan', 'Put each thing where it stands.', {
@@ -226,7 +226,7 @@ export function demoQuestions(kept: Kept): Question[] {
         all('Round table', 'Scales'),
         all('Chest', 'Minus 20 stock'),
       ],
-      marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 },
+      marks: { max: 4, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5 },
     }),
     make(7, 'A box of twelve sachets', 'Put exactly twelve sachets into the box.', {
       kind: 'count',
@@ -338,7 +338,7 @@ export function demoQuestions(kept: Kept): Question[] {
         },
       },
       key: [all('Taken along', 'Gloves', 'Coat', 'Door alarm')],
-      marks: { max: 3, rule: 'perPlacement', wrongCosts: 1 },
+      marks: { max: 3, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
       feedback: {
         right: say('The alarm is the one people forget.'),
         partly: say('Think of being shut in.'),
@@ -385,7 +385,7 @@ export function demoQuestions(kept: Kept): Question[] {
         },
       },
       key: [all('Dried and frozen', 'Barley', 'Poppy'), all('Kept moist, sown soon', 'Acorn', 'Chestnut')],
-      marks: { max: 4, rule: 'perPlacement', wrongCosts: 1 },
+      marks: { max: 4, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
     }),
     make(14, 'Sachets on the rack', 'Each shelf takes only what is sealed that way. Put every sachet on its shelf.', {
       kind: 'free',
@@ -412,7 +412,7 @@ export function demoQuestions(kept: Kept): Question[] {
         all('Paper shelf', 'Paper 01', 'Paper 02'),
         all('Outer', 'Torn foil', 'Damp paper'),
       ],
-      marks: { max: 6, rule: 'perPlacement', wrongCosts: 1 },
+      marks: { max: 6, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
     }),
     make(15, 'Faulty on purpose: look at Proof', 'A question with much in the way of it.', {
       tray: { side: 'bottom', size: 150, order: 'asListed' },

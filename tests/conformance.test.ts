@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { questionModel, respond, resultOf } from '../src/core';
+import { allDraws, drawnQuestion, questionModel, responder, resultOf } from '../src/core';
 import { parseQuestion } from '../src/core/document';
 import { unlimited } from '../src/core/proof/budget';
 import { arrangements, guessing } from '../src/core/proof/guess/guess';
@@ -24,18 +24,21 @@ function parsed(question: unknown) {
 }
 
 describe('the sample questions, judged and marked', () => {
-  it.each(read<Sample>('grade.jsonl'))('$question.title', ({ question, answers }) => {
-    const model = questionModel(parsed(question));
-    for (const { response, result } of answers) {
-      const responded = respond(model, response);
-      if (!responded.ok) throw new Error(responded.fault);
-      const { mark, fraction, ...rest } = resultOf(model, response.id, responded);
-      expect(mark, response.id).toBeCloseTo(result.mark, 9);
-      expect(fraction, response.id).toBeCloseTo(result.fraction, 9);
-      const { mark: _, fraction: __, ...expected } = result;
-      expect(rest).toMatchObject(expected);
-    }
-  });
+  it.each(['grade.jsonl', 'grade-2.jsonl'].flatMap((file) => read<Sample>(file)))(
+    '$question.title',
+    ({ question, answers }) => {
+      const judge = responder(questionModel(parsed(question)));
+      for (const { response, result } of answers) {
+        const { model, responded } = judge(response);
+        if (!responded.ok) throw new Error(responded.fault);
+        const { mark, fraction, ...rest } = resultOf(model, response.id, responded);
+        expect(mark, response.id).toBeCloseTo(result.mark, 9);
+        expect(fraction, response.id).toBeCloseTo(result.fraction, 9);
+        const { mark: _, fraction: __, ...expected } = result;
+        expect(rest).toMatchObject(expected);
+      }
+    },
+  );
 });
 
 interface ProofSample {
@@ -54,5 +57,24 @@ describe('the sample questions, by guessing', () => {
     expect(guess.fullMarkArrangements).toBe(String(sample.fullMarkArrangements));
     expect(guess.chanceOfFullMarks).toBeCloseTo(sample.chanceOfFullMarks, 9);
     expect(guess.expectedFraction).toBeCloseTo(sample.expectedFraction, 9);
+  });
+});
+
+interface DrawnSample extends ProofSample {
+  draws?: number;
+}
+
+describe('the sample questions of version 2, by guessing, over all draws', () => {
+  it.each(read<DrawnSample>('proof-2.jsonl'))('$question.title', (sample) => {
+    const question = parsed(sample.question);
+    const models = [...allDraws(question)].map((drawn) => questionModel(drawnQuestion(question, drawn)));
+    if (sample.draws !== undefined) expect(models.length).toBe(sample.draws);
+    const guesses = models.map((model) => guessing(model, '', unlimited, unlimited));
+    const mean = (values: readonly (number | null)[]) =>
+      values.reduce<number>((sum, value) => sum + (value ?? Number.NaN), 0) / values.length;
+    expect(guesses.map(({ method }) => method)).toEqual(models.map(() => 'exact'));
+    expect(mean(guesses.map((guess) => guess.chanceOfFullMarks))).toBeCloseTo(sample.chanceOfFullMarks, 9);
+    expect(mean(guesses.map((guess) => guess.expectedFraction))).toBeCloseTo(sample.expectedFraction, 9);
+    if (question.pools.length === 0) expect(guesses[0]?.fullMarkArrangements).toBe(String(sample.fullMarkArrangements));
   });
 });

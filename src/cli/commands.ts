@@ -1,4 +1,4 @@
-import { type Problem, prove, type QuestionModel, questionModel, respond, resultPrinter } from '../core';
+import { type Problem, prove, type QuestionModel, questionModel, responder, resultPrinter } from '../core';
 import { guardText, type Parsed, parseQuestionText } from '../core/document';
 import { MAX_BYTES, readAll, readLines } from './input';
 import { lineWriter, say } from './output';
@@ -38,10 +38,19 @@ export async function check(path: string): Promise<ExitCode> {
 const LONG = 10_000;
 
 type Printer = ReturnType<typeof resultPrinter>;
+/** What never changes of a result is printed once for each draw. */
+function printers(): (model: QuestionModel) => Printer {
+  const known = new WeakMap<QuestionModel, Printer>();
+  return (model) => {
+    const print = known.get(model) ?? resultPrinter(model);
+    known.set(model, print);
+    return print;
+  };
+}
 
 function gradeLine(
-  model: QuestionModel,
-  print: Printer,
+  judge: ReturnType<typeof responder>,
+  printer: (model: QuestionModel) => Printer,
   text: string | null,
   line: number,
 ): { ok: boolean; printed: string } {
@@ -61,9 +70,9 @@ function gradeLine(
     return fault(`This is not JSON: ${(error as Error).message}`);
   }
   const id = typeof response === 'object' && response !== null ? (response as { id?: unknown }).id : undefined;
-  const responded = respond(model, response);
+  const { model, responded } = judge(response);
   if (!responded.ok) return fault(responded.fault, typeof id === 'string' || typeof id === 'number' ? id : undefined);
-  return { ok: true, printed: print(id, responded) };
+  return { ok: true, printed: printer(model)(id, responded) };
 }
 
 export async function grade(question: string, responses: string): Promise<ExitCode> {
@@ -74,14 +83,14 @@ export async function grade(question: string, responses: string): Promise<ExitCo
     return 1;
   }
   const out = lineWriter();
-  const print = resultPrinter(model);
+  const [judge, printer] = [responder(model), printers()];
   let code: ExitCode = 0;
   let line = 0;
   for await (const block of readLines(responses))
     for (const text of block) {
       line++;
       if (text !== null && text.trim() === '') continue;
-      const { ok, printed } = gradeLine(model, print, text, line);
+      const { ok, printed } = gradeLine(judge, printer, text, line);
       if (!ok) code = 1;
       const full = out.write(printed);
       if (full) await full;

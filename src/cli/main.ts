@@ -12,7 +12,7 @@ A file may be - for standard input. JSON goes to standard output, messages to st
 Exit code: 0 well, 1 the question or an answer is at fault, 2 wrong usage.
 
 A response line is {"id"?, "try"?, "placements": [{"item", "copy"?, "zone"}, …]}, in settling order,
-or {"id"?, "try"?, "drops": [drops, puts and typed answers]}:
+or {"id"?, "try"?, "drops": [drops, puts and typed answers]}; with pools also "drawn": [ids]:
   a drop          {"item", "copy"?, "x", "y", "px"?, "py"?, "at"?}
   a put           {"item", "copy"?, "zone", "at"?}, zone null: home
   a typed answer  {"zone", "text"}

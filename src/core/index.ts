@@ -190,6 +190,8 @@ export {
 } from './measures/fitting';
 export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
+export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';
+export { type DrawnResponse, responder } from './pools/respond';
 export { contrast, MIN_CONTRAST, TOKENS } from './proof/contrast';
 export {
   countFindings,

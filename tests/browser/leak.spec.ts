@@ -120,7 +120,7 @@ test('two documents that differ only in key, values, feedback, hints and model a
       },
       { zone: 'dry', belongs: [], need: { rule: 'all' } },
     ],
-    marks: { max: 3, rule: 'allOrNothing', wrongCosts: 0.5 },
+    marks: { max: 3, rule: 'allOrNothing', extraCosts: 0.5, misplacedCosts: 0.5 },
     items: LABELS.map((id, i) => ({
       id,
       label: id,
@@ -139,7 +139,7 @@ test('two documents that differ only in key, values, feedback, hints and model a
   const [first, second] = [await traffic(learner, one, seed), await traffic(learner, other, seed)];
   expect(first.before.length).toBe(7);
   expect(second.before).toEqual(first.before);
-  expect(first.before.join('')).not.toMatch(/belongs|weight|wrongCosts|allOrNothing|verdict\\?&quot;/);
+  expect(first.before.join('')).not.toMatch(/belongs|weight|extraCosts|misplacedCosts|allOrNothing|verdict\\?&quot;/);
   expect(second.before.join('')).not.toContain('Whispered');
   expect(second.judged).toContain('Whispered');
   expect(second.judged).not.toEqual(first.judged);

@@ -7,7 +7,7 @@ export function everything(): Record<string, unknown> {
   const hash = (digit: string) => digit.repeat(64);
   return {
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id: 'everything',
     title: 'A protocol with everything in it',
     kind: 'free',
@@ -119,6 +119,8 @@ export function everything(): Record<string, unknown> {
       { id: 'gravel', label: 'Gravel', size: { w: 40, h: 40 }, copies: 'endless' },
       { id: 'rack', label: 'Rack', size: { w: 200, h: 100 }, home: { x: 300, y: 430 } },
       { id: 'minus18', label: '−18', size: { w: 60, h: 30 } },
+      { id: 'seed', label: 'Seed', size: { w: 40, h: 30 } },
+      { id: 'chaff', label: 'Chaff', size: { w: 40, h: 30 } },
       { id: 'first', label: 'Dry', size: { w: 90, h: 30 } },
       { id: 'second', label: 'Seal', size: { w: 90, h: 30 } },
     ],
@@ -193,10 +195,13 @@ export function everything(): Record<string, unknown> {
       { zone: 'gap', belongs: ['minus18'], need: { rule: 'all' } },
       { zone: 'order', belongs: ['first', 'second'], sequence: true },
     ],
+    either: [{ belongs: ['seed'], zones: ['dry', 'shelf'], need: { rule: 'atLeast', n: 1 }, weight: 3 }],
+    pools: [{ items: ['seed', 'chaff'], take: 1 }],
     marks: {
       max: 4,
       rule: 'perZone',
-      wrongCosts: 0.25,
+      extraCosts: 0.25,
+      misplacedCosts: 0.25,
       sequenceRule: 'longestRun',
       tryCosts: 0.1,
       places: 1,

@@ -18,7 +18,7 @@ export function listed(model: QuestionModel, most: number): Listed | null {
   const copies = model.items.flatMap((_, item) =>
     Array.from({ length: standInCopies(model, item) }, (_c, n) => copyOf(item, n)),
   );
-  const needed = model.entries.reduce((sum, { lo }) => sum + lo, 0);
+  const needed = [...model.entries, ...model.either].reduce((sum, { lo }) => sum + lo, 0);
   const free = list(model, copies, endless || copies.length > needed, most);
   return free && free.arrangements === 0 ? list(model, copies, true, most) : free;
 }

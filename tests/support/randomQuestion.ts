@@ -9,6 +9,7 @@ export interface Limits {
   readonly copies: number;
   readonly sums?: boolean;
   readonly sequences?: boolean;
+  readonly either?: boolean;
 }
 
 const SMALL: Limits = { items: 5, zones: 3, copies: 2 };
@@ -50,7 +51,7 @@ export function randomQuestion(seed: string, limits: Limits = SMALL): Question {
   const key = zones.filter(() => next() < 0.8).map((zone) => randomEntry(zone.id, items, next, limits));
   const parsed = parseQuestion({
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id: 'q',
     title: seed,
     kind: 'free',
@@ -58,10 +59,12 @@ export function randomQuestion(seed: string, limits: Limits = SMALL): Question {
     items,
     zones,
     key,
+    either: limits.either === false ? [] : randomEither(items, key, zones, next),
     marks: {
       max: oneOf(1, 4, 7.5),
       rule: oneOf('perPlacement', 'perPlacement', 'perZone', 'allOrNothing'),
-      wrongCosts: oneOf(0, 0, 0.5, 1),
+      extraCosts: oneOf(0, 0.5, 1, 1),
+      misplacedCosts: oneOf(0, 0, 0.5, 1),
       tryCosts: oneOf(0, 0.25),
       places: oneOf(0, 1, 2, 4),
       sequenceRule: oneOf('exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing'),
@@ -95,6 +98,39 @@ function randomShape(next: Random) {
       ],
     };
   return { type: 'slot' };
+}
+
+/** Now and then one or two either entries, over zones that want no sequence. */
+function randomEither(
+  items: readonly { id: string; copies: number | 'endless' }[],
+  key: readonly { zone: string; belongs?: readonly string[] | null | undefined; sequence?: boolean | undefined }[],
+  zones: readonly { id: string }[],
+  next: Random,
+) {
+  const taken = new Set<string>();
+  const entries: { belongs: string[]; zones: string[]; need: object }[] = [];
+  for (let n = next() < 0.45 ? (next() < 0.3 ? 2 : 1) : 0; n > 0; n--) {
+    const into = zones.filter(({ id }) => !key.some(({ zone, sequence }) => zone === id && sequence) && next() < 0.8);
+    const own = new Set(
+      key.flatMap(({ zone, belongs }) => (into.some(({ id }) => id === zone) ? [...(belongs ?? [])] : [])),
+    );
+    const belongs = items.filter(({ id }) => !own.has(id) && !taken.has(id) && next() < 0.6);
+    if (into.length < 2 || belongs.length === 0) continue;
+    const most = Math.floor(next() * (belongs.length + 1));
+    const needs: object[] = [
+      { rule: 'exactly', n: most },
+      { rule: 'atLeast', n: most },
+      { rule: 'between', min: Math.floor(most / 2), max: most },
+    ];
+    if (belongs.every(({ copies }) => copies !== 'endless')) needs.push({ rule: 'all' }, { rule: 'all' });
+    for (const { id } of belongs) taken.add(id);
+    entries.push({
+      belongs: belongs.map(({ id }) => id),
+      zones: into.map(({ id }) => id),
+      need: needs[Math.floor(next() * needs.length)] as object,
+    });
+  }
+  return entries;
 }
 
 function randomEntry(

@@ -8,7 +8,7 @@ export function seeds(changes: Record<string, unknown> = {}): Question {
   const zone = (id: string, x: number) => ({ id, label: id, shape: { type: 'rect', x, y: 40, w: 400, h: 300 } });
   const parsed = parseQuestion({
     format: 'vault-drop/question',
-    version: 1,
+    version: 2,
     id: randomUUID(),
     title: 'Which seeds stand drying?',
     kind: 'sort',
@@ -19,7 +19,7 @@ export function seeds(changes: Record<string, unknown> = {}): Question {
       { zone: 'dry', belongs: ['barley', 'poppy'], need: { rule: 'all' } },
       { zone: 'moist', belongs: ['acorn'], need: { rule: 'all' } },
     ],
-    marks: { max: 3, rule: 'perPlacement' },
+    marks: { max: 3, rule: 'perPlacement', extraCosts: 0 },
     tries: 2,
     afterMiss: 'sendWrongHome',
     ...changes,

@@ -2,7 +2,7 @@
 export { isAddress } from './address';
 export { guardText } from './guard';
 export { KINDS } from './kinds';
-export { freshId, newItem, newQuestion, newZone } from './make';
+export { BLANK_TITLE, freshId, newItem, newQuestion, newZone } from './make';
 export { isWebVtt, MAX_CAPTIONS } from './material';
 export { type Parsed, parseQuestion, parseQuestionText } from './parse';
 export { plainText, type Rich, richFromPlain } from './rich';

@@ -5,7 +5,7 @@ import { plainText, richFromPlain } from './rich';
 
 const least = {
   format: 'vault-drop/question',
-  version: 1,
+  version: 2,
   id: 'q',
   title: '',
   kind: 'sort',
@@ -47,7 +47,14 @@ describe('a question document', () => {
         },
       ],
       key: [{ sum: null, sequence: false, weight: null }],
-      marks: { wrongCosts: 0, tryCosts: 0, sequenceRule: 'exactPosition', places: 2, tryCounts: 'best' },
+      marks: {
+        extraCosts: 1,
+        misplacedCosts: 0,
+        tryCosts: 0,
+        sequenceRule: 'exactPosition',
+        places: 2,
+        tryCounts: 'best',
+      },
     });
   });
 
@@ -123,7 +130,12 @@ describe('a question document', () => {
       },
       ['zones[0].shape.points'],
     ],
-    ['a newer version', { ...least, version: 2 }, ['version']],
+    ['a newer version', { ...least, version: 3 }, ['version']],
+    [
+      'what came with version 2',
+      { ...least, version: 1, either: [], marks: { max: 1, rule: 'perZone', extraCosts: 1 } },
+      ['either', 'marks.extraCosts'],
+    ],
     ['another format', { ...least, format: 'other' }, ['format']],
     ['a list', [], ['']],
   ])('refuses %s, with its place', (_, value, expected) => {
@@ -134,7 +146,7 @@ describe('a question document', () => {
     expect(problems({ ...least, zones: [zone({ reach: { rule: 'share', share: 2 } })] })).toEqual([
       { path: 'zones[0].reach.share', message: 'Share has to be at most 1.' },
     ]);
-    expect(problems({ ...least, version: 7 })[0]?.message).toContain('newer than the version 1');
+    expect(problems({ ...least, version: 7 })[0]?.message).toContain('newer than the version 2');
   });
 });
 

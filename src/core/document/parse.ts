@@ -54,12 +54,25 @@ function headerProblems(value: unknown): Problem[] {
         message: `This document is of version ${version}, newer than the version ${VERSION} this program knows.`,
       },
     ];
+  const newer = version === 1 ? newerFields(value as Readonly<Record<string, unknown>>) : [];
+  if (newer.length > 0)
+    return newer.map((path) => ({ path, message: sentence(path, 'is not a field that is known here') }));
   return Object.entries(MOST).flatMap(([name, most]) => {
     const entries = (value as Record<string, unknown>)[name];
     return Array.isArray(entries) && entries.length > most
       ? [{ path: name, message: sentence(name, `has to have at most ${most} entries`) }]
       : [];
   });
+}
+
+/** Fields of a document of version 1 that came with version 2. */
+function newerFields({ either, pools, marks }: Readonly<Record<string, unknown>>): string[] {
+  const inMarks = marks !== null && typeof marks === 'object' ? Object.keys(marks) : [];
+  return [
+    ...(either === undefined ? [] : ['either']),
+    ...(pools === undefined ? [] : ['pools']),
+    ...inMarks.flatMap((name) => (name === 'extraCosts' || name === 'misplacedCosts' ? [`marks.${name}`] : [])),
+  ];
 }
 
 function problemsOf(error: ValidationError): Problem[] {

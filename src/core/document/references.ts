@@ -1,4 +1,5 @@
 import { isSimplePolygon } from '../geometry/simplePolygon';
+import { belongsIn } from '../judge/keyed';
 import { questionModel, UNREAD } from '../judge/model';
 import { boardFromPlacements } from '../judge/placements';
 import { materialProblems } from './materialReferences';
@@ -18,6 +19,8 @@ export function referenceProblems(question: Question): Problem[] {
     ...ridingProblems(question),
     ...typedProblems(question),
     ...keyProblems(question),
+    ...eitherProblems(question),
+    ...poolProblems(question),
     ...materialProblems(question),
     ...benchProblems(question),
   ];
@@ -148,9 +151,60 @@ function keyProblems(question: Question): Problem[] {
         if (items.has(id) && items.get(id)?.copies !== 1)
           say(`belongs[${j}]`, `Item "${id}" stands in a sequence, so it has to have one copy.`);
     }
-    const belongs = entry.belongs ?? question.items.filter((item) => item.value !== null).map((item) => item.id);
-    if (entry.need?.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless'))
+    if (entry.need?.rule === 'all' && belongsIn(question, entry).some((id) => items.get(id)?.copies === 'endless'))
       say('need', 'All of an endless item cannot be needed.');
+    return problems;
+  });
+}
+
+function eitherProblems(question: Question): Problem[] {
+  const items = new Map<string, Question['items'][number]>(question.items.map((item) => [item.id, item]));
+  const own = new Map<string, Question['key'][number]>(question.key.map((entry) => [entry.zone, entry]));
+  const zones = new Set<string>(question.zones.map(({ id }) => id));
+  const keyed = new Set<string>();
+  return question.either.flatMap(({ belongs, zones: into, need }, i) => {
+    const problems: Problem[] = [];
+    const say = (field: string, message: string) => problems.push({ path: `either[${i}].${field}`, message });
+    const named = new Set<string>();
+    if (into.length < 2) say('zones', 'An either entry names two zones or more.');
+    for (const [j, id] of into.entries()) {
+      if (!zones.has(id)) say(`zones[${j}]`, `There is no zone "${id}".`);
+      else if (named.has(id)) say(`zones[${j}]`, `Zone "${id}" is named twice.`);
+      else if (own.get(id)?.sequence) say(`zones[${j}]`, `Zone "${id}" wants a sequence: it cannot be one of several.`);
+      named.add(id);
+    }
+    for (const [j, id] of belongs.entries()) {
+      const there = into.find((zone) => own.get(zone)?.belongs?.includes(id));
+      if (!items.has(id)) say(`belongs[${j}]`, `There is no item "${id}".`);
+      else if (keyed.has(id)) say(`belongs[${j}]`, `Item "${id}" is in an either entry already.`);
+      else if (there !== undefined) say(`belongs[${j}]`, `Item "${id}" belongs in zone "${there}" by its own entry.`);
+      keyed.add(id);
+    }
+    if (need.rule === 'between' && need.min > need.max) say('need', 'Need has a min above its max.');
+    if (need.rule === 'all' && belongs.some((id) => items.get(id)?.copies === 'endless'))
+      say('need', 'All of an endless item cannot be needed.');
+    return problems;
+  });
+}
+
+function poolProblems({ items, zones, pools }: Question): Problem[] {
+  const ids = new Set<string>(items.map(({ id }) => id));
+  const carriers = new Set<string | null>(zones.map(({ ridesOn }) => ridesOn));
+  const pooled = new Set<string>();
+  return pools.flatMap((pool, i) => {
+    const problems = pool.items.flatMap((id, j): Problem[] => {
+      const path = `pools[${i}].items[${j}]`;
+      const again = pooled.has(id);
+      pooled.add(id);
+      if (!ids.has(id)) return [{ path, message: `There is no item "${id}".` }];
+      if (again) return [{ path, message: `Item "${id}" is in a pool already.` }];
+      return carriers.has(id) ? [{ path, message: `Item "${id}" carries a zone, so it cannot be drawn.` }] : [];
+    });
+    if (pool.take > pool.items.length)
+      problems.push({
+        path: `pools[${i}].take`,
+        message: `There are only ${pool.items.length} items to take ${pool.take} of.`,
+      });
     return problems;
   });
 }

@@ -20,10 +20,10 @@ import { richSchema } from './rich';
 import { needSchema, reachSchema, settleSchema, shapeSchema } from './shapes';
 
 /**
- * The one schema of a question document, version 1 (`docs/format/`). Lengths are scene units, turns degrees clockwise.
+ * The one schema of a question document, version 2 (`docs/format/`). Lengths are scene units, turns degrees clockwise.
  */
 export const FORMAT = 'vault-drop/question';
-export const VERSION = 1;
+export const VERSION = 2;
 
 const MISSING = 'is missing';
 const size = record({ w: positive().required(MISSING), h: positive().required(MISSING) });
@@ -108,10 +108,26 @@ export const keySchema = record({
     .default(null),
 });
 
+/** Items that belong in any of several zones: {@link keySchema} for them all together. */
+export const eitherSchema = record({
+  belongs: list(identifier<ItemId>().required(MISSING), 2000).required(MISSING),
+  zones: list(identifier<ZoneId>().required(MISSING), 300).required(MISSING),
+  need: needSchema.required(),
+  weight: atLeastZero().nullable().default(null),
+});
+
+/** Items of which each sitting gets some: `take` of them are drawn. */
+export const poolSchema = record({
+  items: list(identifier<ItemId>().required(MISSING), 600).required(MISSING),
+  take: whole(1).required(MISSING),
+});
+
 export const marksSchema = record({
   max: atLeastZero().required(MISSING),
   rule: oneOf('perPlacement', 'perZone', 'allOrNothing').required(MISSING),
-  wrongCosts: atLeastZero().default(0),
+  /** What each wrong placement costs, in right ones: of a copy that has no place left, and of one out of its place. */
+  extraCosts: atLeastZero().default(1),
+  misplacedCosts: atLeastZero().default(0),
   sequenceRule: oneOf('exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing').default(
     'exactPosition',
   ),
@@ -189,7 +205,7 @@ const benchSchema = record({
  * The longest lists there may be: what a page can draw and a server can judge while others wait. A longer one is
  * refused before its entries are looked at.
  */
-export const MOST = { fixtures: 600, items: 600, zones: 300, key: 300 } as const;
+export const MOST = { fixtures: 600, items: 600, zones: 300, key: 300, either: 300, pools: 100 } as const;
 /** Corners of all outlines together. */
 export const MAX_CORNERS = 20_000;
 
@@ -211,6 +227,8 @@ export const questionSchema = record({
   items: list(itemSchema.required(), MOST.items),
   zones: list(zoneSchema.required(), MOST.zones),
   key: list(keySchema.required(), MOST.key),
+  either: list(eitherSchema.required(), MOST.either),
+  pools: list(poolSchema.required(), MOST.pools),
   marks: marksSchema.required(MISSING),
   tries: whole(1).nullable().default(null),
   judging: oneOf('onLand', 'onCheck').default('onCheck'),
@@ -235,6 +253,8 @@ export type Question = InferType<typeof questionSchema>;
 export type Item = InferType<typeof itemSchema>;
 export type Zone = InferType<typeof zoneSchema>;
 export type KeyEntry = InferType<typeof keySchema>;
+export type Either = InferType<typeof eitherSchema>;
+export type Pool = InferType<typeof poolSchema>;
 export type Marks = InferType<typeof marksSchema>;
 export type Tray = InferType<typeof traySchema>;
 export type Shape = Zone['shape'];

@@ -1,6 +1,6 @@
 import { type Board, emptyBoard, lowestFree, settle } from './board';
 import { carriesItself } from './drop';
-import { COPIES, type Copy, copyOf, type QuestionModel } from './model';
+import { COPIES, type Copy, copyOf, isKeyed, type QuestionModel } from './model';
 
 /** A copy that rests in a zone, given outright; `copy` left out is the lowest not yet placed. */
 export interface Placed {
@@ -39,8 +39,7 @@ function placeOne(
   const target = model.zones[zoneIndex] as QuestionModel['zones'][number];
   if (target.family !== null && target.family !== family)
     return ['zone', `Zone "${zone}" takes only items of the family "${target.family}"`];
-  if (target.keyedOnly && !model.entryOf[zoneIndex]?.belongs.has(itemIndex))
-    return ['zone', `Zone "${zone}" turns "${item}" away`];
+  if (target.keyedOnly && !isKeyed(model, zoneIndex, itemIndex)) return ['zone', `Zone "${zone}" turns "${item}" away`];
   const held = (board.zones[zoneIndex] as Copy[]).length;
   if (held >= target.capacity) return ['zone', `Zone "${zone}" holds no more than ${target.capacity}`];
   if (carriesItself(model, board, token, zoneIndex)) return ['zone', `Zone "${zone}" rides on what it would take`];

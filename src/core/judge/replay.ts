@@ -138,7 +138,7 @@ const judgeTry = (model: QuestionModel, { board, tries }: Standing): Try => judg
 /** An arrangement judged as the try of a number. */
 export function judgedAt(model: QuestionModel, board: Board, number: number): Try {
   const judged = judge(model, board, number);
-  return { judged, verdicts: verdicts(model, board, judged.tallies) };
+  return { judged, verdicts: verdicts(model, board, judged) };
 }
 
 function endTry(model: QuestionModel, standing: Standing, now: Try = judgeTry(model, standing)): Standing {

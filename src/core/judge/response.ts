@@ -15,18 +15,19 @@ const wrong = (path: string, message: string): Responded => ({ ok: false, fault:
 const isFields = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+const KNOWN = new Set(['id', 'try', 'placements', 'drops', 'drawn']);
+
 /**
  * Judges a response of the command line's form: an arrangement given outright, or the drops, puts and typed answers
  * that led to one.
  */
 export function respond(model: QuestionModel, response: unknown): Responded {
   if (!isFields(response)) return { ok: false, fault: 'A response has to be a JSON object' };
-  for (const name in response)
-    if (name !== 'id' && name !== 'try' && name !== 'placements' && name !== 'drops')
-      return wrong(name, 'is not a field that is known here');
-  const { id, try: attempt = 1, placements, drops } = response;
+  for (const name in response) if (!KNOWN.has(name)) return wrong(name, 'is not a field that is known here');
+  const { id, try: attempt = 1, placements, drops, drawn } = response;
   if (id !== undefined && id !== null && typeof id !== 'string' && !(typeof id === 'number' && Number.isFinite(id)))
     return wrong('id', 'has to be a text or a number');
+  if (drawn !== undefined) return wrong('drawn', 'is given, but there are no pools');
   const { tries } = model.question;
   if (!Number.isInteger(attempt) || (attempt as number) < 1 || (tries !== null && (attempt as number) > tries))
     return wrong(

@@ -1,6 +1,6 @@
 import { SLACK } from '../geometry/space';
 import type { Board } from './board';
-import { type Copy, type EntryModel, itemOf, type QuestionModel } from './model';
+import { type Copy, type EitherModel, type EntryModel, itemOf, type QuestionModel } from './model';
 
 /**
  * What a key entry's zone holds: r copies that belong, w others, s of r too many, and whether all of the entry holds.
@@ -25,12 +25,14 @@ export function tally(model: QuestionModel, board: Board, entry: EntryModel): Ta
   const held = board.zones[entry.zone] as Copy[];
   let right = 0;
   let total = 0;
+  let apart = 0;
   for (const copy of held) {
     const item = itemOf(copy);
     if (entry.belongs.has(item)) right++;
+    else if (entry.apart.has(item)) apart++;
     total += model.values[item] as number;
   }
-  const wrong = held.length - right;
+  const wrong = held.length - right - apart;
   const holds = sumHolds(entry.sum, total);
   const inOrder =
     !entry.sequence || (held.length === entry.order.length && held.every((copy, i) => itemOf(copy) === entry.order[i]));
@@ -41,5 +43,25 @@ export function tally(model: QuestionModel, board: Board, entry: EntryModel): Ta
     surplus: Math.max(0, right - entry.hi),
     sumHolds: holds,
     satisfied: wrong === 0 && right >= entry.lo && right <= entry.hi && holds && inOrder,
+  };
+}
+
+/** What an either entry's zones hold together: r of its copies, s too many, and whether its need is met. */
+export interface EitherTally {
+  readonly entry: EitherModel;
+  readonly right: number;
+  readonly surplus: number;
+  readonly satisfied: boolean;
+}
+
+export function eitherTally(board: Board, entry: EitherModel): EitherTally {
+  let right = 0;
+  for (const zone of entry.zones)
+    for (const copy of board.zones[zone] as Copy[]) if (entry.belongs.has(itemOf(copy))) right++;
+  return {
+    entry,
+    right,
+    surplus: Math.max(0, right - entry.hi),
+    satisfied: right >= entry.lo && right <= entry.hi,
   };
 }

@@ -170,6 +170,5 @@ function freeExample(blank: Question): Question {
     items,
     zones: [zone],
     key: [newEntry(zone.id, ['item-1' as ItemId])],
-    marks: { ...blank.marks, wrongCosts: 1 },
   };
 }

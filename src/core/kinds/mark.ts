@@ -107,7 +107,7 @@ export function missesCost(question: Question, cost: boolean): Question {
     ...without,
     zones: [floor, ...without.zones],
     key: [...without.key, newEntry(MISSES, [], { need: { rule: 'exactly', n: 0 } })],
-    marks: { ...question.marks, wrongCosts: question.marks.wrongCosts > 0 ? question.marks.wrongCosts : 1 },
+    marks: { ...question.marks, extraCosts: question.marks.extraCosts > 0 ? question.marks.extraCosts : 1 },
   };
 }
 export const doMissesCost = ({ zones }: Question): boolean => zones.some(({ id }) => id === MISSES);

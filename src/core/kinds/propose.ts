@@ -37,7 +37,7 @@ const emptied = (question: Question, kind: Kind): Question => ({
   fixtures: [],
   start: null,
   tray: { side: 'bottom', size: 120, order: 'shuffled' },
-  marks: { ...question.marks, rule: 'perPlacement', wrongCosts: 0 },
+  marks: { ...question.marks, rule: 'perPlacement' },
   bench: { locked: [], veiled: [], groups: [] },
   show: { ...question.show, places: [] },
 });
@@ -112,15 +112,11 @@ function sort(question: Question, { groups, rows }: Listing, layout: Layout | nu
       [...new Set(entries)].map((label) => idOf.get(label) as ItemId),
     ),
   );
-  const counts = shown.map(({ entries }) => entries.length);
-  // Where one group is most of it, whoever puts everything there must not gain by it.
-  const lopsided = Math.max(...counts) > counts.reduce((sum, n) => sum + n, 0) / 2;
   const made = alike({
     ...question,
     items,
     zones,
     key,
-    marks: { ...question.marks, wrongCosts: shown.length === 1 ? 1 : lopsided ? 0.5 : 0 },
   });
   return {
     ok: true,
@@ -262,10 +258,7 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
       right.map(({ label }) => idOf.get(label) as ItemId),
     ),
   ];
-  const made = alike(
-    { ...question, items, zones: [zone], key, tray: null, marks: { ...question.marks, wrongCosts: single ? 0 : 1 } },
-    WIDE_TAG,
-  );
+  const made = alike({ ...question, items, zones: [zone], key, tray: null }, WIDE_TAG);
   const padded = {
     ...made,
     items: made.items.map((item) => ({

@@ -23,7 +23,7 @@ const judged = (changes: Record<string, unknown>, placements: [string, string][]
 
 describe('the account of a mark', () => {
   it('says what each zone gave, what wrong ones and earlier tries cost, and what rounding did', () => {
-    const marks = { max: 4, rule: 'perPlacement', wrongCosts: 0.5, tryCosts: 0.1, places: 0 };
+    const marks = { max: 4, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5, tryCosts: 0.1, places: 0 };
     expect(
       judged(
         { marks },
@@ -38,7 +38,7 @@ describe('the account of a mark', () => {
       mark: 2,
       lines: [
         ['placements', 0, 2, 2.667],
-        ['wrong', 1, 1, -0.667],
+        ['extra', null, 1, -0.667],
         ['earlierTries', null, 1, -0.4],
         ['rounded', null, 1, 0.4],
       ],
@@ -46,13 +46,13 @@ describe('the account of a mark', () => {
   });
 
   it('says where it was held to nothing, and what came by zone or at once', () => {
-    const marks = { max: 4, rule: 'perPlacement', wrongCosts: 2 };
+    const marks = { max: 4, rule: 'perPlacement', extraCosts: 2, misplacedCosts: 2 };
     expect(
       judged({ marks }, [
         ['gravel', 'dry'],
         ['barley', 'moist'],
       ]).lines.map(([code]) => code),
-    ).toEqual(['wrong', 'wrong', 'heldToRange']);
+    ).toEqual(['misplaced', 'extra', 'heldToRange']);
     expect(judged({ marks: { max: 4, rule: 'perZone' } }, [['acorn', 'moist']])).toEqual({
       mark: 2,
       lines: [['zone', 1, 1, 2]],

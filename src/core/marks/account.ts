@@ -9,8 +9,10 @@ import { rawMark } from './mark';
  * cost something.
  */
 export interface AccountLine {
-  readonly code: 'placements' | 'zone' | 'allOfIt' | 'wrong' | 'heldToRange' | 'earlierTries' | 'rounded';
+  readonly code: 'placements' | 'zone' | 'allOfIt' | 'misplaced' | 'extra' | 'heldToRange' | 'earlierTries' | 'rounded';
   readonly zone: number | null;
+  /** Of an either entry: its index. */
+  readonly either?: number;
   readonly count: number;
   readonly amount: number;
 }
@@ -33,30 +35,35 @@ function add(lines: AccountLine[], code: AccountLine['code'], amount: number, co
   if (Math.abs(amount) > DUST) lines.push({ code, zone: null, count, amount });
 }
 
-function earned(marks: Marks, { credited, rule, fullMarks }: Judged): AccountLine[] {
+function earned(marks: Marks, { counted, rule, fullMarks }: Judged): AccountLine[] {
+  const all = [
+    ...counted.entries.map((one) => ({ ...one, zone: one.tally.entry.zone, either: null })),
+    ...counted.either.map((one, k) => ({ ...one, zone: null, either: k })),
+  ];
   switch (rule) {
     case 'allOrNothing':
-      return fullMarks ? [{ code: 'allOfIt', zone: null, count: credited.length, amount: marks.max }] : [];
+      return fullMarks ? [{ code: 'allOfIt', zone: null, count: all.length, amount: marks.max }] : [];
     case 'perZone': {
-      const all = credited.reduce((sum, { tally }) => sum + tally.entry.weight, 0);
-      return credited.flatMap(({ tally: { entry, satisfied } }): AccountLine[] =>
+      const weights = all.reduce((sum, { tally }) => sum + tally.entry.weight, 0);
+      return all.flatMap(({ tally: { entry, satisfied }, zone, either }): AccountLine[] =>
         satisfied && entry.weight > 0
-          ? [{ code: 'zone', zone: entry.zone, count: 1, amount: (marks.max * entry.weight) / all }]
+          ? [{ code: 'zone', zone, ...inEither(either), count: 1, amount: (marks.max * entry.weight) / weights }]
           : [],
       );
     }
     case 'perPlacement': {
-      const each = marks.max / credited.reduce((sum, { n }) => sum + n, 0);
-      return credited.flatMap(({ tally, c }): AccountLine[] => {
-        const { zone, sequence } = tally.entry;
-        const wrong = tally.wrong + (sequence ? 0 : tally.surplus);
-        return [
-          ...(c > 0 ? [{ code: 'placements' as const, zone, count: c, amount: each * c }] : []),
-          ...(wrong > 0 && marks.wrongCosts > 0
-            ? [{ code: 'wrong' as const, zone, count: wrong, amount: -each * marks.wrongCosts * wrong }]
-            : []),
-        ];
-      });
+      const each = marks.max / all.reduce((sum, { n }) => sum + n, 0);
+      const lines = all.flatMap(({ c, zone, either }): AccountLine[] =>
+        c > 0 ? [{ code: 'placements', zone, ...inEither(either), count: c, amount: each * c }] : [],
+      );
+      for (const [code, count, cost] of [
+        ['misplaced', counted.misplaced, marks.misplacedCosts],
+        ['extra', counted.extra, marks.extraCosts],
+      ] as const)
+        if (count > 0 && cost > 0) lines.push({ code, zone: null, count, amount: -each * cost * count });
+      return lines;
     }
   }
 }
+
+const inEither = (either: number | null) => (either === null ? {} : { either });

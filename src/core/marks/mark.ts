@@ -1,9 +1,10 @@
 import type { Marks } from '../document/schema';
 import type { Board } from '../judge/board';
 import { type Copy, itemOf, type QuestionModel } from '../judge/model';
-import { neededBy, type Tally, tally } from '../judge/tally';
+import { type EitherTally, eitherTally, neededBy, type Tally, tally } from '../judge/tally';
+import { wrongPlacements } from './costs';
 import { marksRules } from './rules';
-import type { Credited } from './rules/rule';
+import type { Counted } from './rules/rule';
 import { sequenceRules } from './sequence';
 
 /**
@@ -18,12 +19,13 @@ export interface Judged {
   readonly right: number;
   readonly wrong: number;
   readonly tallies: readonly Tally[];
-  readonly credited: readonly Credited[];
+  readonly either: readonly EitherTally[];
+  readonly counted: Counted;
   /** The rule that marked it in the end: one falls back on the next where there is nothing to count. */
   readonly rule: Marks['rule'];
 }
 
-function credit(model: QuestionModel, board: Board, tally: Tally): Credited {
+function credit(model: QuestionModel, board: Board, tally: Tally): Counted['entries'][number] {
   const { entry } = tally;
   const n = neededBy(entry);
   if (entry.sum) return { tally: tally, n, c: tally.satisfied ? 1 : 0 };
@@ -38,10 +40,10 @@ function credit(model: QuestionModel, board: Board, tally: Tally): Credited {
 export const rawMark = (marks: Marks, fraction: number, tryNumber: number): number =>
   Math.max(0, marks.max * fraction - marks.tryCosts * marks.max * (tryNumber - 1));
 
-/** The same, rounded half up at the question's places. */
+/** The same, rounded half up at the question's places, and never above the maximum. */
 export function markOf(marks: Marks, fraction: number, tryNumber: number): number {
   const scale = 10 ** marks.places;
-  return Math.floor(rawMark(marks, fraction, tryNumber) * scale + 0.5 + 1e-9) / scale;
+  return Math.min(marks.max, Math.floor(rawMark(marks, fraction, tryNumber) * scale + 0.5 + 1e-9) / scale);
 }
 
 /**
@@ -55,22 +57,34 @@ export function ruleFor({ rule }: Marks, needed: number, weight: number): Marks[
 /** Judges and marks an arrangement at the given try. The question has at least one key entry. */
 export function judge(model: QuestionModel, board: Board, tryNumber: number): Judged {
   const { marks } = model.question;
-  const credited = model.entries.map((entry) => credit(model, board, tally(model, board, entry)));
+  const tallies = model.entries.map((entry) => tally(model, board, entry));
+  const either = model.either.map((entry) => eitherTally(board, entry));
+  const counted: Counted = {
+    entries: tallies.map((entryTally) => credit(model, board, entryTally)),
+    either: either.map((entryTally) => ({
+      tally: entryTally,
+      n: entryTally.entry.lo,
+      c: Math.min(entryTally.right, entryTally.entry.lo),
+    })),
+    ...wrongPlacements(board, tallies, either),
+  };
+  const all = [...counted.entries, ...counted.either];
   const rule = ruleFor(
     marks,
-    credited.reduce((sum, { n }) => sum + n, 0),
-    credited.reduce((sum, { tally: { entry } }) => sum + entry.weight, 0),
+    all.reduce((sum, { n }) => sum + n, 0),
+    all.reduce((sum, { tally: { entry } }) => sum + entry.weight, 0),
   );
-  const fraction = marksRules[rule](credited, marks.wrongCosts);
+  const fraction = marksRules[rule](counted, marks);
   return {
     mark: markOf(marks, fraction, tryNumber),
     max: marks.max,
     fraction,
-    fullMarks: credited.every(({ tally: { satisfied } }) => satisfied),
-    right: credited.reduce((sum, { c }) => sum + c, 0),
-    wrong: credited.reduce((sum, { tally: t }) => sum + t.wrong + (t.entry.sequence ? 0 : t.surplus), 0),
-    tallies: credited.map(({ tally: t }) => t),
-    credited,
+    fullMarks: all.every(({ tally: { satisfied } }) => satisfied),
+    right: all.reduce((sum, { c }) => sum + c, 0),
+    wrong: counted.misplaced + counted.extra,
+    tallies,
+    either,
+    counted,
     rule,
   };
 }

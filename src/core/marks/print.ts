@@ -12,8 +12,11 @@ export function resultPrinter(
   const zones = model.zones.map(({ id }, z) => ({ name: JSON.stringify(id), neutral: model.entryOf[z] === null }));
   const tallyOf = model.zones.map((_, z) => model.entries.findIndex((entry) => entry.zone === z));
   return (id, { judged, board, turnedAway }) => {
-    const { mark, max, fraction, fullMarks, right, wrong, tallies } = judged;
-    let text = `{"id":${id === undefined ? 'null' : JSON.stringify(id)},"mark":${mark},"max":${max},"fraction":${fraction},"fullMarks":${fullMarks},"right":${right},"wrong":${wrong},"zones":{`;
+    const { mark, max, fraction, fullMarks, right, wrong, tallies, either } = judged;
+    let text = `{"id":${id === undefined ? 'null' : JSON.stringify(id)},"mark":${mark},"max":${max},"fraction":${fraction},"fullMarks":${fullMarks},"right":${right},"wrong":${wrong},`;
+    if (either.length > 0)
+      text += `"either":${JSON.stringify(either.map(({ satisfied, right: r }) => ({ satisfied, right: r })))},`;
+    text += '"zones":{';
     for (let z = 0; z < zones.length; z++) {
       const { name, neutral } = zones[z] as (typeof zones)[number];
       const tally = neutral ? undefined : tallies[tallyOf[z] as number];

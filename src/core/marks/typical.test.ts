@@ -18,7 +18,7 @@ const answers = (changes: Record<string, unknown> = {}) => {
 describe('typical answers', () => {
   it('are marked by the question’s own rule', () => {
     expect(answers()).toEqual({ allRight: 3, allButOne: 2, oneWrong: 2, allInOneZone: 2, nothing: 0 });
-    expect(answers({ marks: { max: 3, rule: 'perPlacement', wrongCosts: 1 } })).toEqual({
+    expect(answers({ marks: { max: 3, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 } })).toEqual({
       allRight: 3,
       allButOne: 2,
       oneWrong: 1,

@@ -112,13 +112,15 @@ export function reckoningInWords({ lines }: Reckoning): { words: string; amount:
 function lineInWords(code: Reckoning['lines'][number]['code'], zone: string, count: number): string {
   switch (code) {
     case 'placements':
-      return `${plural(count, 'is', 'are')} right in ${zone}`;
+      return `${plural(count, 'is', 'are')} right${zone ? ` in ${zone}` : ''}`;
     case 'zone':
-      return `${zone} is all right`;
+      return zone ? `${zone} is all right` : 'What could go in several places is all right';
     case 'allOfIt':
       return 'All of it is right';
-    case 'wrong':
-      return `${plural(count, 'does', 'do')} not belong in ${zone}`;
+    case 'misplaced':
+      return `${plural(count, 'is', 'are')} in the wrong place`;
+    case 'extra':
+      return `${plural(count, 'is', 'are')} too many or belong nowhere`;
     case 'heldToRange':
       return 'The mark cannot go below zero';
     case 'earlierTries':

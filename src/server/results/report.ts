@@ -90,11 +90,7 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
         points: roundMark(points),
         earned: best ? roundMark(earned(best.mark, best.max, points)) : 0,
         tries: standing.tries.count,
-        lines: linesOf(
-          model,
-          standing.board.zones,
-          verdicts(model, standing.board, judge(model, standing.board, 1).tallies),
-        ),
+        lines: linesOf(model, standing.board.zones, verdicts(model, standing.board, judge(model, standing.board, 1))),
         said: plainText(overall?.text ?? null),
       },
     ];

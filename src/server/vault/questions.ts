@@ -8,7 +8,7 @@ import {
   type StoredQuestion,
 } from '../../contract';
 import type { Kind, Question } from '../../core';
-import { newQuestion } from '../../core/document';
+import { BLANK_TITLE, newQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
 import { question, questionRevision, questionTag } from '../database/tables';
@@ -86,7 +86,7 @@ export async function storeNew(
 
 /** An empty question, or a finished example of a kind. */
 export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
-  saveNew(as, example ? exampleOf(example, id) : newQuestion(id, 'Untitled question'), shelfId);
+  saveNew(as, example ? exampleOf(example, id) : newQuestion(id, BLANK_TITLE), shelfId);
 
 /** Saves the client's whole document as a new question: the way out when another tab has changed the original. */
 export async function saveAsCopy(

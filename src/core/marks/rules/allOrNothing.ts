@@ -1,4 +1,5 @@
 import type { MarksRule } from './rule';
 
-/** 1 when every entry's zone is satisfied, else 0. */
-export const allOrNothing: MarksRule = (entries) => (entries.every(({ tally }) => tally.satisfied) ? 1 : 0);
+/** 1 when every entry is satisfied, either entries too, else 0. */
+export const allOrNothing: MarksRule = ({ entries, either }) =>
+  [...entries, ...either].every(({ tally }) => tally.satisfied) ? 1 : 0;

@@ -36,7 +36,10 @@ export const allInEarns: FindingRule = ({ model }) => {
 
 /** The most that an answer can earn in which all zones but one are empty: most zones need no closer look. */
 function mostWith(model: QuestionModel): (zone: number) => number {
-  const { credited, rule } = judge(model, emptyBoard(model), 1);
+  const { counted, rule } = judge(model, emptyBoard(model), 1);
+  // A copy in one zone may fill an either entry: then each zone needs a closer look.
+  if (counted.either.length > 0) return () => 1;
+  const credited = counted.entries;
   const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
   const at = new Map(credited.map((one) => [one.tally.entry.zone, one]));
   const missed = credited.filter(({ tally }) => !tally.satisfied).length;

@@ -2,6 +2,7 @@ import type { QuestionModel } from '../../judge/model';
 import type { Guessing } from '../guess/guess';
 import type { Reachable } from '../reachable';
 import type { Rule } from '../solve/rules';
+import type { ModelPlacement } from '../solve/solve';
 
 export type Severity = 'error' | 'warning' | 'note';
 
@@ -26,6 +27,8 @@ export interface Evidence {
   readonly reachable: (item: number, zone: number) => Reachable;
   readonly guessing: Guessing | null;
   readonly solvable: boolean | null;
+  /** One arrangement with full marks. */
+  readonly modelAnswer: readonly ModelPlacement[] | null;
   /** Of a question that cannot be solved: the rules that contradict one another. */
   readonly contradiction: readonly Rule[] | null;
 }

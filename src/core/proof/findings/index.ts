@@ -1,9 +1,12 @@
-import type { QuestionModel } from '../../judge/model';
+import { type QuestionModel, questionModel } from '../../judge/model';
+import { drawnQuestion } from '../../pools/draw';
+import { drawsOf, overDraws } from '../../pools/look';
 import { reachability } from '../reachable';
 import { allInEarns } from './allInEarns';
 import { cannotBeMissed } from './cannotBeMissed';
 import { cannotBePickedUp } from './cannotBePickedUp';
 import { contrastLow } from './contrastLow';
+import { coversWords } from './coversWords';
 import { emptyEarns } from './emptyEarns';
 import { familyMismatch } from './familyMismatch';
 import type { Evidence, Finding, FindingRule, Severity } from './finding';
@@ -11,6 +14,7 @@ import { gapWidthsDiffer } from './gapWidthsDiffer';
 import { keyedButTurnedAway } from './keyedButTurnedAway';
 import { labelDoesNotFit } from './labelDoesNotFit';
 import { lastByElimination } from './lastByElimination';
+import { listGivesAway } from './listGivesAway';
 import { lookalikesKeyedApart } from './lookalikesKeyedApart';
 import { needMoreThanExist } from './needMoreThanExist';
 import { needMoreThanRoom } from './needMoreThanRoom';
@@ -18,13 +22,19 @@ import { neverWins } from './neverWins';
 import { noDescription } from './noDescription';
 import { noListForm } from './noListForm';
 import { nothingKeyed } from './nothingKeyed';
+import { nothingWelcome } from './nothingWelcome';
+import { noZoneAdmits } from './noZoneAdmits';
 import { orderGivesAway } from './orderGivesAway';
 import { overflow } from './overflow';
 import { reachImpossible } from './reachImpossible';
+import { sameName } from './sameName';
 import { targetSmall } from './targetSmall';
 import { tryingWins } from './tryingWins';
 import { unclearWinner } from './unclearWinner';
+import { unnamed } from './unnamed';
 import { unsolvable } from './unsolvable';
+import { worthNothing } from './worthNothing';
+import { wrongIsFree } from './wrongIsFree';
 
 export type { Evidence, Finding, Severity } from './finding';
 
@@ -52,6 +62,14 @@ const rules = {
   contrastLow: ['warning', contrastLow],
   noDescription: ['warning', noDescription],
   cannotBeMissed: ['warning', cannotBeMissed],
+  wrongIsFree: ['warning', wrongIsFree],
+  nothingWelcome: ['error', nothingWelcome],
+  noZoneAdmits: ['warning', noZoneAdmits],
+  sameName: ['warning', sameName],
+  worthNothing: ['warning', worthNothing],
+  unnamed: ['note', unnamed],
+  listGivesAway: ['warning', listGivesAway],
+  coversWords: ['error', coversWords],
   noListForm: ['warning', noListForm],
   gapWidthsDiffer: ['warning', gapWidthsDiffer],
 } as const satisfies Record<string, readonly [Severity, FindingRule]>;
@@ -66,10 +84,26 @@ export function findingsFrom(evidence: Evidence): Finding[] {
   );
 }
 
+/** As many draws are looked at after every edit. */
+const QUICK_DRAWS = 12;
+
 /** The findings that need neither counting nor solving: quick enough to be asked after every edit. */
 export function findings(model: QuestionModel): Finding[] {
-  return findingsFrom({ model, reachable: reachability(model), guessing: null, solvable: null, contradiction: null });
+  const { question } = model;
+  if (question.pools.length === 0) return quickly(model);
+  const { draws } = drawsOf(question, QUICK_DRAWS);
+  return overDraws(draws.map((drawn) => quickly(questionModel(drawnQuestion(question, drawn)))));
 }
+
+const quickly = (model: QuestionModel): Finding[] =>
+  findingsFrom({
+    model,
+    reachable: reachability(model),
+    guessing: null,
+    solvable: null,
+    modelAnswer: null,
+    contradiction: null,
+  });
 
 /** How many findings of each severity: what the Vault shows beside a question. */
 export interface FindingCounts {

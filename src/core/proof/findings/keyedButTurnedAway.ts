@@ -1,4 +1,5 @@
 import { couldBelong } from '../../judge/belong';
+import { isKeyed } from '../../judge/model';
 import type { FindingRule } from './finding';
 import { isTrap, itemId, itemNamed, zoneId, zoneNamed } from './named';
 
@@ -10,7 +11,7 @@ export const keyedButTurnedAway: FindingRule = ({ model, reachable }) =>
       const found = reachable(item, entry.zone);
       if (found.can !== 'loses') return [];
       const winner = model.zones[found.to];
-      if (!winner?.keyedOnly || model.entryOf[found.to]?.belongs.has(item)) return [];
+      if (!winner?.keyedOnly || isKeyed(model, found.to, item)) return [];
       return [
         {
           where: [itemId(model, item), zoneId(model, entry.zone), winner.id],

@@ -5,7 +5,13 @@ export const lastByElimination: FindingRule = ({ model }) => {
   const endless = model.question.items.some(({ copies }) => copies === 'endless');
   const copies = model.items.reduce((sum, item) => sum + item.copies, 0);
   const places = model.entries.filter(({ hi }) => hi > 0);
-  if (endless || places.length < 2 || copies !== places.length || places.some(({ lo, hi }) => lo !== 1 || hi !== 1))
+  if (
+    endless ||
+    model.either.length > 0 ||
+    places.length < 2 ||
+    copies !== places.length ||
+    places.some(({ lo, hi }) => lo !== 1 || hi !== 1)
+  )
     return [];
   return [
     {

@@ -8,7 +8,8 @@ const face = ({ label, size, content, look }: Item) =>
 /** Two items that nobody can tell apart belong to different zones. */
 export const lookalikesKeyedApart: FindingRule = ({ model }) => {
   const { items } = model.question;
-  const home = (item: number) => model.entries.flatMap(({ belongs, zone }) => (belongs.has(item) ? [zone] : [])).join();
+  const home = (item: number) =>
+    model.entries.flatMap(({ belongs, apart, zone }) => (belongs.has(item) || apart.has(item) ? [zone] : [])).join();
   const first = new Map<string, number>();
   const told = new Set<string>();
   return items.flatMap((item, i) => {

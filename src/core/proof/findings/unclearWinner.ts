@@ -3,7 +3,7 @@ import { type Outline, outlineOf } from '../../geometry/outline';
 import { type Corners, clipToConvex, inPolygon, signedArea } from '../../geometry/polygon';
 import { isConvex } from '../../geometry/simplePolygon';
 import { cosSin, turn } from '../../geometry/space';
-import type { QuestionModel } from '../../judge/model';
+import { isKeyed, type QuestionModel } from '../../judge/model';
 import type { FindingRule } from './finding';
 import { itemNamed, zoneId, zoneNamed } from './named';
 
@@ -34,11 +34,12 @@ export const unclearWinner: FindingRule = ({ model }) => {
   );
 };
 
-function keyedToEither({ zones, entryOf, items }: QuestionModel, i: number, j: number): number | undefined {
+function keyedToEither(model: QuestionModel, i: number, j: number): number | undefined {
+  const { zones, items } = model;
   const takes = (zone: number, item: number) =>
     zones[zone]?.family === null || zones[zone]?.family === items[item]?.family;
   const found = items.findIndex(
-    (_, item) => (entryOf[i]?.belongs.has(item) || entryOf[j]?.belongs.has(item)) && takes(i, item) && takes(j, item),
+    (_, item) => (isKeyed(model, i, item) || isKeyed(model, j, item)) && takes(i, item) && takes(j, item),
   );
   return found < 0 ? undefined : found;
 }

@@ -18,7 +18,9 @@ export const unsolvable: FindingRule = ({ model, solvable, contradiction }) => {
   const where = [
     ...new Set(
       contradiction.map(({ kind, of }) =>
-        kind === 'copies' ? itemId(model, of) : zoneId(model, model.entries[of]?.zone ?? -1),
+        kind === 'copies'
+          ? itemId(model, of)
+          : zoneId(model, (kind === 'either' ? model.either[of]?.zones[0] : model.entries[of]?.zone) ?? -1),
       ),
     ),
   ];
@@ -34,6 +36,10 @@ export const unsolvable: FindingRule = ({ model, solvable, contradiction }) => {
 function inWords(model: QuestionModel, { kind, of }: Rule): string {
   if (kind === 'copies')
     return `there ${model.items[of]?.copies === 1 ? 'is' : 'are'} ${model.items[of]?.copies} of ${itemNamed(model, of)}`;
+  if (kind === 'either') {
+    const { lo, hi, order, zones } = model.either[of] as QuestionModel['either'][number];
+    return `${listed(zones.map((zone) => zoneNamed(model, zone)))} together need ${bounds(lo, hi)} of ${listed(order.map((item) => itemNamed(model, item))) || 'nothing'}`;
+  }
   const entry = model.entries[of];
   const name = zoneNamed(model, entry?.zone ?? -1);
   const zone = model.zones[entry?.zone ?? -1];

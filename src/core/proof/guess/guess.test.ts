@@ -36,10 +36,17 @@ describe('where wrong ones cost and copies do not get in one another’s way', (
   it('the quick way says what the general one says', () => {
     let compared = 0;
     for (let i = 0; compared < 120; i++) {
-      const question = randomQuestion(`apart-${i}`, { items: 6, zones: 3, copies: 2, sums: false, sequences: false });
+      const question = randomQuestion(`apart-${i}`, {
+        items: 6,
+        zones: 3,
+        copies: 2,
+        sums: false,
+        sequences: false,
+        either: false,
+      });
       const wide = {
         ...question,
-        marks: { ...question.marks, rule: 'perPlacement' as const, wrongCosts: 0.5 },
+        marks: { ...question.marks, rule: 'perPlacement' as const, extraCosts: 0.5, misplacedCosts: 0.5 },
         zones: question.zones.map((zone) => ({ ...zone, capacity: null })),
       };
       const model = questionModel(wide);
@@ -49,7 +56,7 @@ describe('where wrong ones cost and copies do not get in one another’s way', (
       const byListing = listed(model, 20_000);
       if (!byListing || model.entries.every(({ lo }) => lo === 0)) continue;
       compared++;
-      expect(meanHeld(setting, total, unlimited), `apart-${i}`).toBeCloseTo(
+      expect(meanHeld(setting, total, 0.5, unlimited), `apart-${i}`).toBeCloseTo(
         byListing.fraction / byListing.arrangements,
         11,
       );
@@ -61,8 +68,11 @@ describe('the last resort for few copies all unlike', () => {
   it('says what listing says, of full marks and of the mean', () => {
     let compared = 0;
     for (let i = 0; compared < 150; i++) {
-      const question = randomQuestion(`dense-${i}`);
-      const model = questionModel({ ...question, marks: { ...question.marks, rule: 'perPlacement', wrongCosts: 0.5 } });
+      const question = randomQuestion(`dense-${i}`, { items: 5, zones: 3, copies: 2, either: false });
+      const model = questionModel({
+        ...question,
+        marks: { ...question.marks, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5 },
+      });
       const byListing = model.entries.length > 0 ? listed(model, 5000) : null;
       const needed = model.entries.reduce(
         (sum, { sum: total, sequence, order, lo }) => sum + (total ? 1 : sequence ? order.length : lo),
@@ -103,7 +113,7 @@ describe('the last resort for few copies all unlike', () => {
           items: unlike,
           zones: racks,
           key,
-          marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5, sequenceRule },
+          marks: { max: 4, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5, sequenceRule },
         }),
       );
       expect(guessing(model, '', unlimited, unlimited)).toMatchObject({ method: 'exact', fullMarkArrangements: '0' });
@@ -113,7 +123,12 @@ describe('the last resort for few copies all unlike', () => {
   it('counts three sums of the same twelve odd values', () => {
     const key = racks.map(({ id }) => ({ zone: id, sum: { target: 33.3, tolerance: 2 } }));
     const model = questionModel(
-      seeds({ items: unlike, zones: racks, key, marks: { max: 4, rule: 'perPlacement', wrongCosts: 0.5 } }),
+      seeds({
+        items: unlike,
+        zones: racks,
+        key,
+        marks: { max: 4, rule: 'perPlacement', extraCosts: 0.5, misplacedCosts: 0.5 },
+      }),
     );
     expect(guessing(model, '', unlimited, unlimited).method).toBe('exact');
   }, 60_000);

@@ -3,6 +3,7 @@ import { neededBy } from '../../judge/tally';
 import { judge, ruleFor } from '../../marks/mark';
 import { random, seedOf } from '../../random/random';
 import { type Budget, OutOfTime, orTooMany, TooMany } from '../budget';
+import { coupledEitherSatisfied, coupledFullMarks, coupledMean, coupledSatisfied } from './coupled';
 import { sharesOf, sumOver } from './dense';
 import { freeWays } from './free';
 import { fullMarkWays } from './full';
@@ -72,7 +73,10 @@ function counted(setting: Setting, total: bigint, budget: Budget): Guessing | nu
   try {
     const { model } = setting;
     const full = fullMarks(setting, total, budget);
-    const marginals = model.entries.map((entry) => marginal(setting, entry, total, budget));
+    const marginals =
+      model.either.length > 0
+        ? model.entries.map((_, e) => ({ satisfied: coupledSatisfied(setting, e, budget), right: 0 }))
+        : model.entries.map((entry) => marginal(setting, entry, total, budget));
     return {
       fullMarkArrangements: full.toString(),
       chanceOfFullMarks: ratio(full, total),
@@ -93,6 +97,7 @@ function counted(setting: Setting, total: bigint, budget: Budget): Guessing | nu
 const FEW_STATES = 10_000;
 
 function fullMarks(setting: Setting, total: bigint, budget: Budget): bigint {
+  if (setting.model.either.length > 0) return coupledFullMarks(setting, budget);
   const shares = orTooMany(() => sharesOf(setting, total, budget));
   if (!shares) return fullMarkWays(setting, budget);
   return orTooMany(() => fullMarkWays(setting, budget, FEW_STATES)) ?? BigInt(sumOver(shares, satisfying, () => 1));
@@ -105,21 +110,45 @@ function expected(
   marginals: readonly Marginal[],
   budget: Budget,
 ): number {
-  const { entries, question } = setting.model;
+  const { entries, either, question } = setting.model;
   const needed = entries.map(neededBy);
   const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
-  switch (ruleFor(question.marks, sum(needed), sum(entries.map(({ weight }) => weight)))) {
+  const all = sum(needed) + sum(either.map(({ lo }) => lo));
+  const weights = sum([...entries, ...either].map(({ weight }) => weight));
+  switch (ruleFor(question.marks, all, weights)) {
     case 'allOrNothing':
       return ratio(full, total);
-    case 'perZone':
-      return (
-        sum(marginals.map(({ satisfied }, e) => (entries[e]?.weight ?? 0) * ratio(satisfied, total))) /
-        sum(entries.map(({ weight }) => weight))
+    case 'perZone': {
+      const inEither = either.map(({ weight }, k) =>
+        weight > 0 ? weight * ratio(coupledEitherSatisfied(setting, k, budget), total) : 0,
       );
-    case 'perPlacement':
-      if (question.marks.wrongCosts > 0) return meanHeld(setting, total, budget);
-      return sum(marginals.map(({ right }) => right)) / sum(needed);
+      return (
+        (sum(marginals.map(({ satisfied }, e) => (entries[e]?.weight ?? 0) * ratio(satisfied, total))) +
+          sum(inEither)) /
+        weights
+      );
+    }
+    case 'perPlacement': {
+      const cost = either.length > 0 ? null : oneCost(setting);
+      if (cost === null) return coupledMean(setting, total, budget);
+      return cost > 0 ? meanHeld(setting, total, cost, budget) : sum(marginals.map(({ right }) => right)) / all;
+    }
   }
+}
+
+/**
+ * What every wrong placement costs, where all cost the same: the two costs are equal, or there is nothing that could be
+ * extra, because each item that can be wrong anywhere is needed to the last copy where it belongs. Null: they differ.
+ */
+function oneCost({ model, copies, typeOf }: Setting): number | null {
+  const { extraCosts, misplacedCosts } = model.question.marks;
+  if (extraCosts === misplacedCosts) return extraCosts;
+  const there = (order: readonly number[]) => order.reduce((sum, item) => sum + (copies[item] as number), 0);
+  // Those too many are extra, whatever they are.
+  if (model.entries.some(({ hi, order, sequence }) => !sequence && hi < there(order))) return null;
+  const needsAll = model.entries.filter(({ lo, order }) => lo >= there(order));
+  const isNeeded = (item: number) => needsAll.some(({ belongs }) => belongs.has(item));
+  return model.items.every((_, item) => (typeOf[item] as number) < 0 || isNeeded(item)) ? misplacedCosts : null;
 }
 
 const MAX_DRAWS = 20_000;

@@ -11,14 +11,13 @@ import { neutralZones, type Setting } from './setting';
 import { sumName } from './sums';
 
 /**
- * The mean of (R − wrongCosts·W)/N held to 0…1 over all arrangements. Where wrong ones cost, the zones cannot be looked
+ * The mean of (R − wrongCosts·W)/N held to 0…1 over all arrangements, where all wrong ones cost the same. Where wrong ones cost, the zones cannot be looked
  * at one by one: the mean of what is held to a range is not what the means come to. Where copies do not get in one
  * another's way the scores of the entries multiply; of few copies every share is gone through; else zone after zone
  * takes its part of what the ones before have left, and the score is carried along.
  */
-export function meanHeld(setting: Setting, total: bigint, budget: Budget): number {
+export function meanHeld(setting: Setting, total: bigint, wrongCosts: number, budget: Budget): number {
   const { model } = setting;
-  const { wrongCosts } = model.question.marks;
   const needed = model.entries.reduce((sum, entry) => sum + neededBy(entry), 0);
   const outcomes = outcomesOf(setting, wrongCosts, budget);
   const held = (score: number) => Math.min(1, Math.max(0, score / needed));

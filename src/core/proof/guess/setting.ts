@@ -25,7 +25,10 @@ export function standInCopies(model: QuestionModel, item: number): number {
   const { copies } = model.question.items[item] as QuestionModel['question']['items'][number];
   if (copies !== 'endless') return copies;
   const value = Math.abs(model.values[item] as number);
-  const asked = model.entries.filter((entry) => entry.belongs.has(item)).map((entry) => wanted(entry, value));
+  const asked = [
+    ...model.entries.filter((entry) => entry.belongs.has(item)).map((entry) => wanted(entry, value)),
+    ...model.either.filter((entry) => entry.belongs.has(item)).map(({ lo, hi }) => (Number.isFinite(hi) ? hi : lo)),
+  ];
   return Math.max(
     1,
     asked.reduce((sum, n) => sum + n, 0),
@@ -73,7 +76,7 @@ export function settingOf(model: QuestionModel, tray: boolean): Setting {
 export function trayIsFree(model: QuestionModel): boolean {
   if (model.question.items.some(({ copies }) => copies === 'endless')) return true;
   const copies = model.items.reduce((sum, item) => sum + item.copies, 0);
-  return copies > model.entries.reduce((sum, { lo }) => sum + lo, 0);
+  return copies > [...model.entries, ...model.either].reduce((sum, { lo }) => sum + lo, 0);
 }
 
 /** Zones without a key entry: nothing in them is right or wrong. */

@@ -85,8 +85,38 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
   allInEarns: ({ question }) =>
     mend(
       'Let each wrong one cost as much as a right one earns',
-      setQuestion(question, 'marks', { ...question.marks, wrongCosts: 1 }),
+      setQuestion(question, 'marks', { ...question.marks, extraCosts: 1, misplacedCosts: 1 }),
     ),
+  wrongIsFree: ({ question }) => {
+    const { marks } = question;
+    const extraCosts = marks.extraCosts === 0 ? 1 : marks.extraCosts;
+    return mend(
+      'Let one too many cost as much as a right one earns',
+      setQuestion(question, 'marks', { ...marks, rule: 'perPlacement', extraCosts }),
+    );
+  },
+  nothingWelcome: (at) => {
+    const zone = zoneIn(at);
+    return zone ? mend('Let it take anything', setZone(at.question, zone.id, 'welcome', 'anyone')) : null;
+  },
+  sameName: ({ question, where }) => {
+    const [zone, item] = [
+      question.zones.find(({ id }) => id === where[1]),
+      question.items.find(({ id }) => id === where[1]),
+    ];
+    if (zone) return mend(`Name it “${zone.label} 2”`, setZone(question, zone.id, 'label', `${zone.label} 2`));
+    return item?.label
+      ? mend(`Name it “${item.label} 2”`, setItem(question, item.id, 'label', `${item.label} 2`))
+      : null;
+  },
+  worthNothing: ({ question }) =>
+    mend('Let it be worth 1', setQuestion(question, 'marks', { ...question.marks, max: 1 })),
+  listGivesAway: ({ question }) => {
+    const shuffled = question.tray ? setQuestion(question, 'tray', { ...question.tray, order: 'shuffled' }) : [];
+    // Numbers give it away in any order.
+    const after = findings(questionModel(applyAll(question, shuffled)));
+    return after.some(({ code }) => code === 'listGivesAway') ? null : mend('Shuffle the start order', shuffled);
+  },
   orderGivesAway: ({ question }) =>
     question.tray
       ? mend('Shuffle the start order', setQuestion(question, 'tray', { ...question.tray, order: 'shuffled' }))

@@ -3,10 +3,17 @@ import { judge } from '../../marks/mark';
 import type { Budget } from '../budget';
 import { largestFlow } from './flow';
 import type { Puzzle, PuzzleEntry } from './rules';
+import { splits } from './splits';
 import { dealSums } from './sums';
 
 /** One of the answers with full marks: how many copies of which item each entry's zone holds. */
-export type Answer = readonly { readonly entry: number; readonly item: number; readonly n: number }[];
+export type Answer = readonly {
+  readonly entry: number;
+  readonly item: number;
+  readonly n: number;
+  /** Of an either entry: the zone; left out: the entry's. */
+  readonly zone?: number;
+}[];
 
 /** A copy in a zone, as `grade` takes it. */
 export interface ModelPlacement {
@@ -16,11 +23,26 @@ export interface ModelPlacement {
 }
 
 /**
- * Some answer that keeps every rule of the puzzle, or null: there is none. What stands in a sequence has to stand
- * there; sums are dealt out by search; the rest is a flow from items to entries that has to fill every lower bound.
- * Throws when time is up or too much would have to be remembered.
+ * Some answer that keeps every rule of the puzzle, or null: there is none. Copies of either entries are shared out among
+ * their zones first, in every way that could make a difference; each way is a puzzle of entries alone. Throws when time
+ * is up or too much would have to be remembered.
  */
 export function solve(puzzle: Puzzle, budget: Budget): Answer | null {
+  if (puzzle.either.length === 0) return solveEntries(puzzle, budget);
+  for (const entries of splits(puzzle, budget)) {
+    const answer = solveEntries({ ...puzzle, entries, either: [] }, budget);
+    if (answer) return answer.map((part) => ({ ...part, zone: zoneOf(entries[part.entry] as PuzzleEntry, part.item) }));
+  }
+  return null;
+}
+
+const zoneOf = ({ entry, zoneFor }: PuzzleEntry, item: number): number => zoneFor?.(item) ?? entry.zone;
+
+/**
+ * The same without either entries. What stands in a sequence has to stand there; sums are dealt out by search; the rest
+ * is a flow from items to entries that has to fill every lower bound.
+ */
+function solveEntries(puzzle: Puzzle, budget: Budget): Answer | null {
   const { entries } = puzzle;
   if (entries.some(({ lo, hi }) => lo > hi)) return null;
   const left = [...puzzle.copies];
@@ -98,23 +120,33 @@ export function solveUpright(puzzle: Puzzle, budget: Budget): Answer | null {
   const answer = solve(puzzle, budget);
   const circle = answer && circleIn(puzzle, answer);
   if (!circle) return answer;
-  for (const { entry, item } of circle) {
+  for (const { entry, item, zone } of circle) {
     const without = puzzle.entries.map((puzzleEntry, e) =>
       e === entry ? { ...puzzleEntry, items: puzzleEntry.items.filter((other) => other !== item) } : puzzleEntry,
     );
-    const found = solveUpright({ ...puzzle, entries: without }, budget);
+    const either = puzzle.either.map((puzzleEither) => ({
+      ...puzzleEither,
+      zones: puzzleEither.zones.map((there) =>
+        there.zone === zone ? { ...there, items: there.items.filter((other) => other !== item) } : there,
+      ),
+    }));
+    const found = solveUpright({ ...puzzle, entries: without, either }, budget);
     if (found) return found;
   }
   return null;
 }
 
-function circleIn({ model, entries }: Puzzle, answer: Answer): Answer | null {
+/** The zone that a part of an answer lies in. */
+const laidIn = ({ entries }: Puzzle, { zone, entry }: Answer[number]): number =>
+  zone ?? entries[entry]?.entry.zone ?? -1;
+
+function circleIn(puzzle: Puzzle, answer: Answer): Answer | null {
   const restsIn = new Map(answer.map((part) => [part.item, part]));
   for (const start of answer) {
     const path: Answer[number][] = [];
     for (let part: Answer[number] | undefined = start; part && path.length <= answer.length; ) {
       path.push(part);
-      const carrier: number = model.zones[entries[part.entry]?.entry.zone ?? -1]?.ridesOn ?? -1;
+      const carrier: number = puzzle.model.zones[laidIn(puzzle, part)]?.ridesOn ?? -1;
       if (carrier === start.item) return path;
       part = carrier < 0 ? undefined : restsIn.get(carrier);
     }
@@ -122,20 +154,24 @@ function circleIn({ model, entries }: Puzzle, answer: Answer): Answer | null {
   return null;
 }
 
-/** The answer as placements, in the order of the key; a sequence in its order. */
-export function placementsOf({ model, entries }: Puzzle, answer: Answer): ModelPlacement[] {
+/** The answer as placements, in the order of the key, either entries last; a sequence in its order. */
+export function placementsOf(puzzle: Puzzle, answer: Answer): ModelPlacement[] {
+  const { model, entries } = puzzle;
   const next = model.items.map(() => 0);
-  return entries.flatMap(({ entry }, e) => {
-    const parts = answer.filter((part) => part.entry === e);
-    return entry.order.flatMap((item) => {
-      const n = parts.find((part) => part.item === item)?.n ?? 0;
-      return Array.from({ length: n }, () => {
-        const copy = next[item] as number;
-        next[item] = copy + 1;
-        return { item: model.items[item]?.id ?? '', copy, zone: model.zones[entry.zone]?.id ?? '' };
-      });
+  const placed = ({ item, n, zone }: { item: number; n: number; zone: number }) =>
+    Array.from({ length: n }, () => {
+      const copy = next[item] as number;
+      next[item] = copy + 1;
+      return { item: model.items[item]?.id ?? '', copy, zone: model.zones[zone]?.id ?? '' };
     });
+  const own = entries.flatMap(({ entry }, e) => {
+    const parts = answer.filter((part) => part.entry === e);
+    return entry.order.flatMap((item) =>
+      placed({ item, n: parts.find((part) => part.item === item)?.n ?? 0, zone: entry.zone }),
+    );
   });
+  const others = answer.filter(({ entry }) => entry >= entries.length);
+  return [...own, ...others.flatMap((part) => placed({ ...part, zone: laidIn(puzzle, part) }))];
 }
 
 /** Does `grade` accept the placements, and give full marks for them? */

@@ -155,6 +155,6 @@ function howMany(question: Question, many: 'one' | 'several'): Question {
     ...question,
     zones,
     key,
-    marks: { ...question.marks, wrongCosts: one ? 0 : Math.max(1, question.marks.wrongCosts) },
+    marks: { ...question.marks, extraCosts: Math.max(1, question.marks.extraCosts) },
   };
 }

@@ -58,17 +58,30 @@ export function Marks({ store }: { store: BenchStore }) {
       </Setting>
       <Choice label="Earned" options={RULES} value={marks.rule} onChoose={(rule) => set({ rule })} />
       {marks.rule === 'perPlacement' && (
-        <Setting label="A wrong one">
-          <span className="text-mute">costs</span>
-          <NumberSetting
-            label="What a wrong one costs, in parts of a right one"
-            value={marks.wrongCosts}
-            least={0}
-            most={100}
-            onSet={(wrongCosts) => wrongCosts !== null && set({ wrongCosts })}
-          />
-          <span className="text-mute">of a right one</span>
-        </Setting>
+        <>
+          <Setting label="One too many">
+            <span className="text-mute">costs</span>
+            <NumberSetting
+              label="What one costs that belongs nowhere or has its place filled, in parts of a right one"
+              value={marks.extraCosts}
+              least={0}
+              most={100}
+              onSet={(extraCosts) => extraCosts !== null && set({ extraCosts })}
+            />
+            <span className="text-mute">of a right one</span>
+          </Setting>
+          <Setting label="One misplaced">
+            <span className="text-mute">costs</span>
+            <NumberSetting
+              label="What one costs, beside its place, that is needed elsewhere, in parts of a right one"
+              value={marks.misplacedCosts}
+              least={0}
+              most={100}
+              onSet={(misplacedCosts) => misplacedCosts !== null && set({ misplacedCosts })}
+            />
+            <span className="text-mute">of a right one, beside its empty place</span>
+          </Setting>
+        </>
       )}
       {question.key.some(({ sequence }) => sequence) && (
         <Choice

@@ -1,0 +1,19 @@
+import { plainText } from '../../document/rich';
+import type { Fixture } from '../../document/schema';
+import { slotsIn } from '../../edit/slots';
+import type { Box } from '../../geometry/space';
+import { linesNeeded } from './measure';
+
+/** As the page draws texts (scene.css), in scene units: a line with a gap in it is taller. */
+const FONT = 18;
+const LINE = 34;
+/** What a gap is taken to need: so many characters. */
+const GAP = 'm'.repeat(12);
+
+/** Where the words of a text with gaps stand; null: it has none. */
+export function textBox({ x, y, w, h, text }: Extract<Fixture, { type: 'text' }>): Box | null {
+  const gaps = slotsIn(text).length;
+  if (gaps === 0) return null;
+  const words = `${plainText(text)} ${Array.from({ length: gaps }, () => GAP).join(' ')}`;
+  return { x, y, w, h: Math.min(h, linesNeeded(words, FONT, w) * LINE) };
+}

@@ -52,7 +52,7 @@ describe('vault-drop check', () => {
     ['a deep document', '['.repeat(20_000) + ']'.repeat(20_000), ''],
     ['__proto__', JSON.stringify(seeds()).replace('"scene":', '"__proto__":{"x":1},"scene":'), '__proto__'],
     ['a NUL in a title', { ...seeds(), title: 'a\0b' }, 'title'],
-    ['a newer version', { ...seeds(), version: 2 }, 'version'],
+    ['a newer version', { ...seeds(), version: 3 }, 'version'],
   ])('refuses %s with its place', async (_, document, path) => {
     const { code, out } = await vaultDrop(['check', file('broken.json', document)]);
     expect(code).toBe(1);

@@ -2,7 +2,17 @@ import { randomUUID } from 'node:crypto';
 import { and, asc, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Correction, correction } from '../src/contract';
-import { earned, judge, type Move, markSoFar, type Question, questionModel, random, rejudge } from '../src/core';
+import {
+  earned,
+  judge,
+  type Move,
+  markSoFar,
+  type Question,
+  questionModel,
+  random,
+  rejudge,
+  setQuestion,
+} from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
@@ -178,13 +188,24 @@ describe('a correction', () => {
   });
 
   it('leaves marks that would fall as they are, where that is asked for', async () => {
-    const { courseId, releaseId, someone, answer, marks } = await ground();
+    const { courseId, releaseId, questions, someone, answer, marks } = await ground();
     const [better, worse] = [await someone(), await someone()];
     await answer(better, { ...RIGHT, acorn: 'dry' }, RIGHT);
-    // With the acorn out of what is needed, what is wrong of the rest weighs more.
-    const lowered = await answer(worse, { barley: 'dry', poppy: 'moist', acorn: 'moist' }, RIGHT);
+    const lowered = await answer(worse, { barley: 'dry', acorn: 'moist', gravel: 'moist' }, RIGHT);
     const before = await marks();
-    const wider: Correction = { reason: '', changes: [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })] };
+    const [first] = questions as [Question, Question];
+    // What belongs nowhere costs something now.
+    must(
+      await editQuestion(odile, first.id, {
+        id: randomUUID(),
+        from: 1,
+        edits: setQuestion(first, 'marks', { ...first.marks, extraCosts: 1 }),
+      }),
+    );
+    const wider: Correction = {
+      reason: '',
+      changes: [change(0, { fromVault: true, accept: [{ item: 'acorn', zone: 'dry' }] })],
+    };
     const changes = must(await previewCorrection(odile, releaseId, wider)).changes;
     expect(changes.find(({ sittingId }) => sittingId === lowered)?.after.points).toBeLessThan(
       before[worse.person.id]?.[0] ?? 0,

@@ -78,7 +78,7 @@ describe('gaps', () => {
     await at.take(at.move({ kind: 'put', zone: second?.id ?? '', text: 'Cold rom' }));
     const checked = await at.take(at.move({ kind: 'check' }));
     expect(checked.told?.try).toMatchObject({
-      mark: { mark: 1, max: 2 },
+      mark: { mark: 0, max: 2 },
       zones: [
         { zone: first?.id, satisfied: false },
         { zone: second?.id, satisfied: true },

@@ -10,6 +10,7 @@ export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { KINDS } from './document/kinds';
+export { upToDate } from './document/migrations';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type {
@@ -46,21 +47,25 @@ export {
   type QuestionField,
   type Step,
 } from './edit/edit';
+export { eitherAt, eitherZones } from './edit/either';
 export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
 export {
   belongNowhere,
   belongsIn,
   type Cell,
   dropEntry,
+  inEachOf,
   isTrap,
   listedIn,
   restNowhere,
   setCells,
   setCopies,
+  setEitherNeed,
   setEntry,
   setNeed,
   setValues,
 } from './edit/keying';
+export { editsUpToDate } from './edit/older';
 export { slotsIn } from './edit/slots';
 export {
   add,

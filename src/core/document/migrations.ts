@@ -1,3 +1,6 @@
+import type { Question } from './schema';
+import { VERSION } from './version';
+
 type Document = Readonly<Record<string, unknown>>;
 
 const isFields = (value: unknown): value is Document =>
@@ -63,6 +66,8 @@ function toVersion2(document: Document): Document {
     ...(items === undefined ? {} : { items }),
     ...(key === undefined ? {} : { key }),
     ...(marks === undefined ? {} : { marks }),
+    either: [],
+    pools: [],
   };
 }
 
@@ -85,3 +90,7 @@ export function migrate(value: unknown, chain = migrations): unknown {
     document = { ...(chain[from - 1] as (document: Document) => Document)(document), version: from + 1 };
   return document;
 }
+
+/** A stored question, which was valid when it was stored, in the present version. */
+export const upToDate = (question: Question): Question =>
+  question.version === VERSION ? question : (migrate(question) as Question);

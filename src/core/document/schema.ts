@@ -18,12 +18,12 @@ import {
 import { fixtureSchema, lookSchema, mediaId, mediumSchema, saySchema } from './material';
 import { richSchema } from './rich';
 import { needSchema, reachSchema, settleSchema, shapeSchema } from './shapes';
+import { FORMAT, VERSION } from './version';
 
 /**
  * The one schema of a question document, version 2 (`docs/format/`). Lengths are scene units, turns degrees clockwise.
  */
-export const FORMAT = 'vault-drop/question';
-export const VERSION = 2;
+export { FORMAT, VERSION };
 
 const MISSING = 'is missing';
 const size = record({ w: positive().required(MISSING), h: positive().required(MISSING) });

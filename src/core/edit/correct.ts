@@ -8,6 +8,7 @@ const QUESTION_FIELDS = new Set([
   'prompt',
   'promptSound',
   'key',
+  'either',
   'marks',
   'feedback',
   'hints',

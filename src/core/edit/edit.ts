@@ -83,6 +83,8 @@ export const QUESTION_FIELDS = [
   'prompt',
   'promptSound',
   'key',
+  'either',
+  'pools',
   'marks',
   'tries',
   'judging',

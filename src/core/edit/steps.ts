@@ -13,6 +13,7 @@ import {
   type QuestionField,
   type Step,
 } from './edit';
+import { fittingEither } from './either';
 import { withSlots } from './slots';
 import { LIST_OF, type Ref, refTo, type ThingKind } from './things';
 
@@ -115,6 +116,8 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
       .reverse();
   return [
     ...setQuestion(question, 'key', key),
+    ...setQuestion(question, 'either', eitherWithout(question, key, item, zone)),
+    ...setQuestion(question, 'pools', poolsWithout(question, item)),
     ...(question.start ? setQuestion(question, 'start', start) : []),
     ...setQuestion(question, 'bench', withoutRefs(question.bench, gone)),
     ...typed,
@@ -124,6 +127,26 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
     ...taken('fixtures', 'fixture'),
   ];
 }
+
+function eitherWithout(
+  { items, either }: Question,
+  key: readonly KeyEntry[],
+  item: (id: string) => boolean,
+  zone: (id: string) => boolean,
+): Question['either'] {
+  const left = either.map((entry) => ({
+    ...entry,
+    belongs: entry.belongs.filter((id) => !item(id)),
+    zones: entry.zones.filter((id) => !zone(id)),
+  }));
+  return fittingEither({ items }, { key, either: left });
+}
+
+const poolsWithout = ({ pools }: Question, gone: (id: string) => boolean): Question['pools'] =>
+  pools.flatMap((pool) => {
+    const items = pool.items.filter((id) => !gone(id));
+    return items.length > 0 ? [{ items, take: Math.min(pool.take, items.length) }] : [];
+  });
 
 function withoutItems(entry: KeyEntry, gone: (id: string) => boolean): KeyEntry {
   const belongs = entry.belongs?.some(gone) ? entry.belongs.filter((id) => !gone(id)) : entry.belongs;

@@ -1,5 +1,7 @@
 import type { KeyEntry, Question } from '../document/schema';
 import type { Step } from './edit';
+import { applyAll } from './edit';
+import { eitherZones, inAnyOf } from './either';
 import { type Cell, listedIn, newEntry } from './keying';
 import { setQuestion } from './steps';
 
@@ -16,6 +18,20 @@ export function widen(question: Question, { item, zone }: Cell): Step | null {
   if (into && (into.sequence || into.sum || listedIn(question, into).includes(item))) return null;
   if (question.key.some((entry) => (entry.sequence || entry.sum) && listedIn(question, entry).includes(item)))
     return null;
+  const shared = eitherZones(question, item);
+  if (shared.includes(zone)) return null;
+  const own = question.key.filter((entry) => entry.belongs?.includes(item));
+  // Where all copies of it are needed, they are needed in any of the zones: nobody's requirement changes.
+  if (shared.length > 0 || (own.length === 1 && own.every(({ need }) => need?.rule === 'all') && copies !== null)) {
+    const key = question.key.flatMap((entry): KeyEntry[] => {
+      if (!own.includes(entry)) return [entry];
+      const belongs = (entry.belongs ?? []).filter((id) => id !== item);
+      return belongs.length > 0 ? [{ ...entry, belongs }] : [];
+    });
+    const wide = inAnyOf(question, question.either, item, [...shared, ...own.map((entry) => entry.zone), zone]);
+    const keyed = setQuestion(question, 'key', key);
+    return [...keyed, ...setQuestion(applyAll(question, keyed), 'either', wide)];
+  }
   const others = question.key.map((entry): KeyEntry => {
     if (entry.zone === zone) {
       const [lo, hi] = boundsOf(question, entry);

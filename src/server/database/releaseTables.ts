@@ -1,7 +1,15 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { customType, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Counts, EditionSection, FeedbackTime, MarkChange, SourceContent } from '../../contract';
-import type { Checkpoint, Digest, FeedbackLevel, ModelPlacement, Move, Question } from '../../core';
+import {
+  type Checkpoint,
+  type Digest,
+  type FeedbackLevel,
+  type ModelPlacement,
+  type Move,
+  type Question,
+  upToDate,
+} from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 import { category, course, courseGroup, unit } from './courseTables';
@@ -147,6 +155,18 @@ export interface EditionContent {
   readonly sources?: readonly (SourceContent & { readonly questions: readonly number[] })[];
 }
 
+/** The content as JSON; questions of an older version are brought up to date as they are read. */
+const editionContent = customType<{ data: EditionContent; driverData: string }>({
+  dataType: () => 'text',
+  toDriver: (content) => JSON.stringify(content),
+  fromDriver: (text) => contentUpToDate(JSON.parse(text) as EditionContent),
+});
+
+export const contentUpToDate = (content: EditionContent): EditionContent => ({
+  ...content,
+  questions: content.questions.map(upToDate),
+});
+
 /** Immutable: the database refuses to change or delete one */
 export const edition = sqliteTable(
   'edition',
@@ -155,7 +175,7 @@ export const edition = sqliteTable(
       .notNull()
       .references(() => release.id),
     number: integer('number').notNull(),
-    content: text('content', { mode: 'json' }).$type<EditionContent>().notNull(),
+    content: editionContent('content').notNull(),
     createdAt: moment('created_at').notNull(),
     /** The reason for a correction, and who made it. */
     reason: text('reason').notNull().default(''),

@@ -9,10 +9,10 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
 import type { MediumKind, MediumType, Right, SetSource } from '../../contract';
-import type { Draw, Edit, FindingCounts, Kind, Question } from '../../core';
+import type { Draw, Edit, FindingCounts, Kind } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import { user } from './accountTables';
-import { moment, owner } from './columns';
+import { moment, owner, questionDocument } from './columns';
 
 /** A shelf of the Vault; `parentId` null: at the top. */
 export const shelf = sqliteTable(
@@ -48,7 +48,7 @@ export const question = sqliteTable(
     ownerId: owner('owner_id'),
     title: text('title').notNull(),
     kind: text('kind').$type<Kind>().notNull(),
-    document: text('document', { mode: 'json' }).$type<Question>().notNull(),
+    document: questionDocument('document').notNull(),
     revision: integer('revision').notNull(),
     findings: text('findings', { mode: 'json' }).$type<FindingCounts>().notNull(),
     createdAt: moment('created_at').notNull(),

@@ -1,5 +1,5 @@
 import { type Digest, digestOf, type Move } from '../../core';
-import type { EditionContent } from '../database/tables';
+import { contentUpToDate, type EditionContent } from '../database/tables';
 import { type OpenEdition, openContent } from '../releases/editions';
 import { type Regraded, regrade } from './regrade';
 
@@ -29,7 +29,7 @@ function opened({ name, number, content }: EditionText): OpenEdition | null {
   const known = editions.get(name);
   if (known) return known;
   if (content === null) return null;
-  const edition = openContent(number, JSON.parse(content) as EditionContent);
+  const edition = openContent(number, contentUpToDate(JSON.parse(content) as EditionContent));
   editions.set(name, edition);
   const oldest = editions.keys().next().value;
   if (editions.size > MAX_EDITIONS && oldest !== undefined) editions.delete(oldest);

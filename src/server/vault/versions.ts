@@ -1,6 +1,6 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
 import type { VersionRow } from '../../contract';
-import { applyAll, invertAll, type Question } from '../../core';
+import { applyAll, editsUpToDate, invertAll, type Question } from '../../core';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { questionRevision } from '../database/tables';
@@ -50,6 +50,6 @@ export async function versionAt(
     .from(questionRevision)
     .where(and(eq(questionRevision.questionId, id), gt(questionRevision.revision, revision)))
     .orderBy(asc(questionRevision.revision));
-  const document = later.reduceRight((now, { edits }) => applyAll(now, invertAll(edits)), row.document);
+  const document = later.reduceRight((now, { edits }) => applyAll(now, invertAll(editsUpToDate(edits))), row.document);
   return ok({ question: await completed(as, document) });
 }

@@ -38,10 +38,13 @@ const overlaps = (a: Box, b: Box) =>
   meet({ x: a.x + SLACK, y: a.y + SLACK, w: a.w - 2 * SLACK, h: a.h - 2 * SLACK }, b);
 
 /** Items that are only typed or chosen from a menu are never shown on the scene. */
-function notOnTheScene({ question, entries }: QuestionModel): Set<number> {
-  const shown = new Set<number>();
-  const chosen = new Set<number>();
-  for (const { zone, order } of entries)
-    for (const item of order) (question.zones[zone]?.typed || question.zones[zone]?.menu ? chosen : shown).add(item);
-  return new Set([...chosen].filter((item) => !shown.has(item)));
+function notOnTheScene({ question, items, zones, entries }: QuestionModel): Set<number> {
+  const typed = new Set(entries.flatMap(({ zone, order }) => (question.zones[zone]?.typed ? order : [])));
+  const chosen = items.flatMap(({ family }, item) => {
+    const taking = question.zones.filter(
+      (zone, z) => !zone.typed && (zone.family === null || zones[z]?.family === family),
+    );
+    return typed.has(item) || (taking.length > 0 && taking.every(({ menu }) => menu)) ? [item] : [];
+  });
+  return new Set(chosen);
 }

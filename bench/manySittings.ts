@@ -80,7 +80,7 @@ async function sat(odile: As<Teacher>, { courseId, releaseId }: Ground, people: 
       const moves = asked
         .flatMap((question) => answered(next).map((body) => ({ question, body })))
         .map((one, n) => ({ ...one, sittingId: id, n: n + 1, id: randomUUID(), edition: 1, at: at(n) }));
-      return { learnerId, id, moves, regraded: regrade({ id, learnerId }, moves, edition, asked) };
+      return { learnerId, id, moves, regraded: regrade({ id, learnerId, seed: id }, moves, edition, asked) };
     });
     await db.transaction(async (tx) => {
       const now = new Date();

@@ -197,6 +197,7 @@ export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
 export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';
 export { type DrawnResponse, responder } from './pools/respond';
+export { inWhole } from './pools/whole';
 export { contrast, MIN_CONTRAST, TOKENS } from './proof/contrast';
 export {
   countFindings,

@@ -274,9 +274,12 @@ function listed({ items }: Question, order: readonly number[] | undefined): numb
 }
 
 /** Items that stand for what is typed, and for nothing else: no zone that takes items has them in its key. */
-export function servesTypedOnly({ zones, key }: Pick<Question, 'zones' | 'key'>): Set<string> {
+export function servesTypedOnly({ zones, key, either }: Pick<Question, 'zones' | 'key' | 'either'>): Set<string> {
   const typed = new Set<string>(zones.flatMap((zone) => (zone.typed ? [zone.id] : [])));
-  const moved = new Set<string>(key.flatMap((entry) => (typed.has(entry.zone) ? [] : (entry.belongs ?? []))));
+  const moved = new Set<string>([
+    ...key.flatMap((entry) => (typed.has(entry.zone) ? [] : (entry.belongs ?? []))),
+    ...either.flatMap((entry) => (entry.zones.every((zone) => typed.has(zone)) ? [] : entry.belongs)),
+  ]);
   return new Set(zones.flatMap((zone) => Object.keys(zone.typed?.accept ?? {})).filter((id) => !moved.has(id)));
 }
 

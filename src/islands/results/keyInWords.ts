@@ -2,9 +2,10 @@ import type { KeyEntry, Question } from '../../core';
 
 const named = (list: readonly { readonly id: string; readonly label: string }[], id: string) =>
   list.find((candidate) => candidate.id === id)?.label || id;
-const belongsIn = ({ items, key }: Question, zone: string): readonly string[] => {
+const belongsIn = ({ items, key, either }: Question, zone: string): readonly string[] => {
   const entry = key.find((entry) => entry.zone === zone);
-  return entry ? (entry.belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id)) : [];
+  const own = entry ? (entry.belongs ?? items.filter(({ value }) => value !== null).map(({ id }) => id)) : [];
+  return [...own, ...either.flatMap(({ zones, belongs }) => ((zones as string[]).includes(zone) ? belongs : []))];
 };
 
 function needed(need: KeyEntry['need'] | undefined): string {

@@ -7,6 +7,7 @@ import { user } from '../database/accountTables';
 import { sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { drawer } from '../sittings/draw';
+import { drawnFor } from '../sittings/drawn';
 import { movesText } from '../sittings/manyMoves';
 import { movesIn } from '../sittings/replays';
 import { askedOf, sittingsWhere } from '../sittings/standing';
@@ -30,8 +31,9 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
     finished: open.finishedAt !== null,
     minutes: found.row.minutes,
     questions: asked.flatMap((q) => {
-      const model = edition.models[q];
-      if (!model) return [];
+      const whole = edition.models[q];
+      if (!whole) return [];
+      const model = drawnFor(whole, open.seed, q);
       const { names, question: seen } = learnerEdition(model.question, drawer(open.seed, q));
       const homes = new Map(seen.items.map(({ id, home }) => [names.itemId.get(id), home]));
       return [

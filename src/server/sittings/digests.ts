@@ -13,6 +13,7 @@ const breathe = () => new Promise((resolve) => setImmediate(resolve));
 interface Sat {
   readonly id: string;
   readonly edition: number;
+  readonly seed: string;
 }
 
 /** The digest of each question; null: not answered. */
@@ -70,7 +71,7 @@ export async function digestsOf(
 export async function workOut(
   context: Pick<Context, 'db' | 'work'>,
   releaseId: string,
-  { id, edition: number }: Sat,
+  { id, edition: number, seed }: Sat,
 ): Promise<Digests | null> {
   const { db, work } = context;
   const upto = await lastMoveOf(db, id);
@@ -78,9 +79,11 @@ export async function workOut(
     upto > FEW_MOVES
       ? await (async () => {
           const moves = await movesText(db, id);
-          return withEdition(context, releaseId, number, (edition) => work.run('digestMoves', { edition, moves }));
+          return withEdition(context, releaseId, number, (edition) =>
+            work.run('digestMoves', { edition, seed, moves }),
+          );
         })()
-      : digestsIn(await editionOf(db, releaseId, number), await movesOf(db, id));
+      : digestsIn(await editionOf(db, releaseId, number), seed, await movesOf(db, id));
   if (!body) return null;
   const row = { sittingId: id, edition: number, upto, body: [...body] };
   await db.insert(digest).values(row).onConflictDoUpdate({ target: digest.sittingId, set: row });

@@ -6,6 +6,7 @@ import { medium, release, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { inWidth } from '../media/widths';
 import { drawer } from './draw';
+import { drawnFor } from './drawn';
 import { askedOf, sittingOf } from './standing';
 
 /**
@@ -25,8 +26,9 @@ export async function sittingMedium(
   if (!open || place > open.reached) return fail('notFound');
   const { edition, asked } = await askedOf(db, open);
   const question = asked[place] ?? -1;
-  const document = edition.models[question]?.question;
-  if (!document) return fail('notFound');
+  const model = edition.models[question];
+  if (!model) return fail('notFound');
+  const document = drawnFor(model, open.seed, question).question;
   const { names, question: sent } = learnerEdition(document, drawer(open.seed, question));
   const named = document.media[names.mediumId.get(name) ?? ''];
   if (!named) return fail('notFound');

@@ -5,6 +5,7 @@ import type { Context } from '../context';
 import { edition as editions, sitting, type standing } from '../database/tables';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { drawer } from './draw';
+import { drawnFor } from './drawn';
 import { FEW_MOVES, lastMoveOf, movesOf, movesText } from './manyMoves';
 
 type StandingRow = typeof standing.$inferInsert;
@@ -88,7 +89,7 @@ async function regradeOne(
 ): Promise<Regraded> {
   if ((await lastMoveOf(db, one.id)) > FEW_MOVES) {
     const moves = await movesText(db, one.id);
-    const sitting = { id: one.id, learnerId: one.learnerId };
+    const sitting = { id: one.id, learnerId: one.learnerId, seed: one.seed };
     const text = content();
     const name = createHash('sha256').update(text).digest('base64url');
     const worked = await work.run('regradeMoves', {
@@ -111,13 +112,14 @@ interface Made {
 }
 
 export function regrade(
-  { id, learnerId }: Pick<Sat, 'id' | 'learnerId'>,
+  { id, learnerId, seed }: Pick<Sat, 'id' | 'learnerId' | 'seed'>,
   moves: readonly Made[],
   { models, points }: OpenEdition,
   asked: readonly number[],
 ): Regraded {
   const standings = asked.flatMap((question): StandingRow[] => {
-    const model = models[question];
+    const whole = models[question];
+    const model = whole && drawnFor(whole, seed, question);
     const mine = moves.filter((move) => move.question === question);
     const last = mine.at(-1);
     if (!model || !last) return [];

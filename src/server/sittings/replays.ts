@@ -1,6 +1,7 @@
-import { type Digest, digestOf, type Move } from '../../core';
+import { type Digest, digestOf, inWhole, type Move } from '../../core';
 import { contentUpToDate, type EditionContent } from '../database/tables';
 import { type OpenEdition, openContent } from '../releases/editions';
+import { drawnFor } from './drawn';
 import { type Regraded, regrade } from './regrade';
 
 // Replays of attempts with many moves, for worker threads: from JSON texts, as the database gives them.
@@ -39,24 +40,29 @@ function opened({ name, number, content }: EditionText): OpenEdition | null {
 /** The digest of each question; null: not answered. */
 export function digestMoves({
   edition: text,
+  seed,
   moves,
 }: {
   readonly edition: EditionText;
+  readonly seed: string;
   readonly moves: MovesText;
 }): Replayed<readonly (Digest | null)[]> {
   const edition = opened(text);
-  return edition ? { ok: true, value: digestsIn(edition, movesIn(moves)) } : { ok: false, needs: 'edition' };
+  return edition ? { ok: true, value: digestsIn(edition, seed, movesIn(moves)) } : { ok: false, needs: 'edition' };
 }
 
 export const digestsIn = (
   { models }: OpenEdition,
+  seed: string,
   moves: readonly { readonly question: number; readonly body: Move; readonly at: Date }[],
 ): (Digest | null)[] =>
   models.map((model, q) => {
     const made = moves
       .filter(({ question }) => question === q)
       .map(({ body, at }) => ({ move: body, at: at.getTime() }));
-    return made.length > 0 ? digestOf(model, made) : null;
+    if (made.length === 0) return null;
+    const drawn = drawnFor(model, seed, q);
+    return inWhole(digestOf(drawn, made), drawn, model);
   });
 
 /** An attempt judged under an edition. `asked`: the indices of its questions. */
@@ -67,7 +73,7 @@ export function regradeMoves({
   moves,
 }: {
   readonly edition: EditionText;
-  readonly sitting: { readonly id: string; readonly learnerId: string };
+  readonly sitting: { readonly id: string; readonly learnerId: string; readonly seed: string };
   readonly asked: readonly number[];
   readonly moves: MovesText;
 }): Replayed<Regraded> {

@@ -21,6 +21,7 @@ import { isAssignedTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
+import { drawnAnswer, drawnFor } from './drawn';
 
 /** An attempt with its release, as stored now. It is read with each request, because all of it can change. */
 export interface OpenSitting {
@@ -210,7 +211,7 @@ export async function askedOf(db: Database, open: OpenSitting): Promise<Pick<Sit
 
 /** The state of a question: its checkpoint and the moves after it. */
 function standingIn({ edition, moves, checkpoints }: SittingRecord, open: OpenSitting, question: number): Standing {
-  const model = edition.models[question] as OpenEdition['models'][number];
+  const model = drawnFor(edition.models[question] as OpenEdition['models'][number], open.seed, question);
   const from = checkpoints.get(question);
   const mine = moves.filter((move) => move.question === question);
   const judged =
@@ -243,8 +244,11 @@ export function atOf(
   const question = asked[place];
   const model = question === undefined ? undefined : edition.models[question];
   if (question === undefined || !model) return null;
-  const saying =
-    edition.withFeedback(feedbackLevel ?? (edition.deferred ? 'nothing' : open.feedbackLevel))[question] ?? model;
+  const saying = drawnFor(
+    edition.withFeedback(feedbackLevel ?? (edition.deferred ? 'nothing' : open.feedbackLevel))[question] ?? model,
+    open.seed,
+    question,
+  );
   return {
     sitting: open,
     place,
@@ -253,8 +257,8 @@ export function atOf(
     goBack: edition.goBack,
     deferred: edition.deferred,
     model: saying,
-    edition: sent ?? learnerEdition(model.question, drawer(open.seed, question)),
-    modelAnswer: edition.modelAnswers[question] ?? null,
+    edition: sent ?? learnerEdition(drawnFor(model, open.seed, question).question, drawer(open.seed, question)),
+    modelAnswer: drawnAnswer(saying, edition.modelAnswers[question] ?? null),
     standing: standing ?? standingIn(record, open, question),
   };
 }

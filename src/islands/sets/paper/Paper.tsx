@@ -2,7 +2,7 @@ import type { Question, Rich } from '../../../core';
 import { MediaFrom, RichText, Sketch } from '../../../scene';
 import { Slots } from '../../../scene/slots';
 import { benchMedia, mediumUrl } from '../../shared/ownMedia';
-import { answersOf, onPaper, zoneNames } from './onPaper';
+import { answersOf, drawnOnPaper, onPaper, zoneNames } from './onPaper';
 import './paper.css';
 
 /** What is put on paper: the questions, lines to write the answers on, or the answers. */
@@ -50,26 +50,32 @@ export function Paper({ title, sheet, seed, questions, sources }: Props) {
           </p>
         )}
       </header>
-      {questions.map(({ question, points, begins }, i) => (
-        <div key={question.id}>
-          {begins && <h2 className="paper-section">{begins}</h2>}
-          {sheet === 'questions' &&
-            sources.filter(({ before }) => before === i).map((source) => <Source key={source.title} source={source} />)}
-          <section className="paper-question">
-            <h3>
-              <span>{i + 1}.</span> <span className="grow">{question.title || 'Untitled question'}</span>
-              <span className="paper-points">
-                {round(points)} {points === 1 ? 'point' : 'points'}
-              </span>
-            </h3>
-            {sheet === 'questions' ? (
-              <Asked question={question} seed={`${seed}/${question.id}`} />
-            ) : (
-              <Answers question={question} blank={sheet === 'lines'} />
-            )}
-          </section>
-        </div>
-      ))}
+      {questions.map(({ question: whole, points, begins }, i) => {
+        // Questions and answers of one variant are of one draw.
+        const question = drawnOnPaper(whole, `${seed}/${whole.id}`);
+        return (
+          <div key={question.id}>
+            {begins && <h2 className="paper-section">{begins}</h2>}
+            {sheet === 'questions' &&
+              sources
+                .filter(({ before }) => before === i)
+                .map((source) => <Source key={source.title} source={source} />)}
+            <section className="paper-question">
+              <h3>
+                <span>{i + 1}.</span> <span className="grow">{question.title || 'Untitled question'}</span>
+                <span className="paper-points">
+                  {round(points)} {points === 1 ? 'point' : 'points'}
+                </span>
+              </h3>
+              {sheet === 'questions' ? (
+                <Asked question={question} seed={`${seed}/${question.id}`} />
+              ) : (
+                <Answers question={question} blank={sheet === 'lines'} />
+              )}
+            </section>
+          </div>
+        );
+      })}
     </article>
   );
 }

@@ -1,4 +1,6 @@
 import {
+  drawFrom,
+  drawnQuestion,
   type KeyEntry,
   learnerEdition,
   type Question,
@@ -54,13 +56,19 @@ export function answersOf(question: Question): AnswerLine[] {
   const lines = question.key.map(
     (entry): AnswerLine => ({ zone: names.get(entry.zone) ?? '', answer: inWords(question, entry) }),
   );
-  const full = model.entries.flatMap(({ belongs }) => [...belongs]);
+  const full = [...model.entries, ...model.either].flatMap(({ belongs }) => [...belongs]);
+  const inAny = question.either.map(
+    ({ belongs, zones, need }): AnswerLine => ({
+      zone: zones.map((id) => names.get(id) ?? '').join(' or '),
+      answer: `${amount(need, belongs.length)}${belongs.map((id) => labelOf(question, id)).join(', ')}`,
+    }),
+  );
   const typed = servesTypedOnly(question);
   const nowhere = question.items
     .filter((item, i) => !full.includes(i) && !typed.has(item.id))
     .map((item) => item.label || item.id);
   return [
-    ...lines.filter(({ answer }) => answer !== ''),
+    ...[...lines, ...inAny].filter(({ answer }) => answer !== ''),
     ...(nowhere.length > 0 ? [{ zone: 'nowhere', answer: nowhere.join(', ') }] : []),
   ];
 }
@@ -73,22 +81,29 @@ function inWords(question: Question, entry: KeyEntry): string {
   const accepted = Object.values(zone?.typed?.accept ?? {}).flat();
   const what = accepted.length > 0 ? accepted.join(' / ') : labels.join(entry.sequence ? ' → ' : ', ');
   const { need, sum } = entry;
-  const many =
-    need?.rule === 'exactly'
-      ? need.n === labels.length
-        ? ''
-        : need.n === 0
-          ? 'none of '
-          : `${need.n} of `
-      : need?.rule === 'atLeast'
-        ? `at least ${need.n} of `
-        : need?.rule === 'between'
-          ? `${need.min} to ${need.max} of `
-          : sum
-            ? 'some of '
-            : '';
+  const many = need || !sum ? amount(need, labels.length) : 'some of ';
   const within = sum && sum.tolerance > 0 ? ` (± ${sum.tolerance})` : '';
   return `${many}${what}${sum ? `${what === '' ? '' : ', '}adding up to ${sum.target}${within}` : ''}`;
 }
+
+/** How many of so many are needed, before their names; nothing where it is all of them. */
+function amount(need: KeyEntry['need'], of: number): string {
+  switch (need?.rule) {
+    case 'exactly':
+      if (need.n === of) return '';
+      return need.n === 0 ? 'none of ' : `${need.n} of `;
+    case 'atLeast':
+      return `at least ${need.n} of `;
+    case 'between':
+      return `${need.min} to ${need.max} of `;
+    case 'all':
+    case undefined:
+      return '';
+  }
+}
+
+/** The question as it is drawn for one paper. */
+export const drawnOnPaper = (question: Question, seed: string): Question =>
+  drawnQuestion(question, drawFrom(question, random(seedOf(`${seed}/pools`))));
 
 const labelOf = (question: Question, id: string): string => question.items.find((item) => item.id === id)?.label || id;

@@ -66,6 +66,7 @@ export {
   setValues,
 } from './edit/keying';
 export { editsUpToDate } from './edit/older';
+export { dropPool, makePool, poolByZone, setTake } from './edit/pools';
 export { slotsIn } from './edit/slots';
 export {
   add,
@@ -135,6 +136,7 @@ export {
   type Copy,
   copyOf,
   idOf,
+  isKeyed,
   itemOf,
   numberOf,
   type Placing,

@@ -1,5 +1,5 @@
 import type { Copy } from '../judge/copy';
-import { copyOf, itemOf, type QuestionModel } from '../judge/model';
+import { copyOf, isKeyed, itemOf, type QuestionModel } from '../judge/model';
 import { isTyped } from '../judge/placement';
 import { applyMove, type Move, type Standing, untouched } from '../judge/replay';
 
@@ -91,7 +91,7 @@ export interface ExhaustedItem {
  * two wrong zones before, and in all of the wrong ones where there are no more than three.
  */
 export function exhaustedItems(model: QuestionModel, { went, put }: Digest): ExhaustedItem[] {
-  const isRight = (item: number, zone: Place) => model.entryOf[zone]?.belongs.has(item) ?? false;
+  const isRight = (item: number, zone: Place) => isKeyed(model, zone, item);
   const lasts = new Map(put.map(([copy, , last]) => [itemOf(copy), last]));
   const wrongZones = (item: number) =>
     model.zones.flatMap((_, zone) => (model.entryOf[zone] && !isRight(item, zone) ? [zone] : []));
@@ -108,7 +108,7 @@ export function exhaustedItems(model: QuestionModel, { went, put }: Digest): Exh
 export function usedTrialAndError(model: QuestionModel, digest: Digest): readonly ExhaustedItem[] | null {
   const swept = exhaustedItems(model, digest);
   const right = new Set(
-    digest.put.flatMap(([copy, , last]) => (model.entryOf[last]?.belongs.has(itemOf(copy)) ? [itemOf(copy)] : [])),
+    digest.put.flatMap(([copy, , last]) => (isKeyed(model, last, itemOf(copy)) ? [itemOf(copy)] : [])),
   );
   return swept.length >= 2 && swept.length * 2 >= right.size ? swept : null;
 }

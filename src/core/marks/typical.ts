@@ -1,5 +1,5 @@
 import { type Board, cloneBoard, lift, settle } from '../judge/board';
-import { type Copy, copyOf, itemOf, type QuestionModel } from '../judge/model';
+import { type Copy, copyOf, isKeyed, itemOf, type QuestionModel } from '../judge/model';
 import { placeByKey } from '../judge/placeByKey';
 import { standInCopies } from '../proof/guess/setting';
 import type { ModelPlacement } from '../proof/solve/solve';
@@ -68,7 +68,7 @@ export function typicalAnswers(model: QuestionModel, full: readonly ModelPlaceme
 function misplaced(model: QuestionModel, board: Board, copy: Copy, own: string): Board | null {
   const item = model.items[itemOf(copy)]?.id ?? '';
   for (const [index, zone] of model.zones.entries()) {
-    if (zone.id === own || model.entryOf[index]?.belongs.has(itemOf(copy)) || !model.entryOf[index]) continue;
+    if (zone.id === own || isKeyed(model, index, itemOf(copy)) || !model.entryOf[index]) continue;
     const wrong = cloneBoard(board);
     const outcome = placeByKey(model, wrong, { item, copy: copy - copyOf(itemOf(copy), 0), zone: zone.id });
     if (outcome.to === 'zone') return wrong;

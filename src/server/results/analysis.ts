@@ -8,6 +8,7 @@ import {
   distribution,
   earned,
   facility,
+  isKeyed,
   itemOf,
   NOWHERE,
   type QuestionModel,
@@ -158,14 +159,13 @@ function pairsOf(model: QuestionModel, digests: readonly Digest[]): Pair[] {
   return [...new Set([...firsts.keys(), ...lasts.keys()])]
     .map((key): Pair => {
       const [item = 0, zone = NOWHERE] = key.split(' ').map(Number);
-      const entry = model.entryOf[zone];
-      const belongsSomewhere = model.entries.some(({ belongs }) => belongs.has(item));
+      const belongsSomewhere = [...model.entries, ...model.either].some(({ belongs }) => belongs.has(item));
       return {
         item,
         zone,
         first: firsts.get(key) ?? 0,
         last: lasts.get(key) ?? 0,
-        right: zone === NOWHERE ? !belongsSomewhere : entry ? entry.belongs.has(item) : null,
+        right: zone === NOWHERE ? !belongsSomewhere : model.entryOf[zone] ? isKeyed(model, zone, item) : null,
       };
     })
     .sort((a, b) => a.item - b.item || a.zone - b.zone);

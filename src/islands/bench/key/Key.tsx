@@ -3,7 +3,9 @@ import { Typed } from '../../../ui/Typed';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
+import { EitherKey } from './EitherKey';
 import { KeyGrid } from './KeyGrid';
+import { Pools } from './Pools';
 import { ZoneKey } from './ZoneKey';
 
 /** The Key station: what belongs where, how many each zone needs, and what they are worth. */
@@ -52,6 +54,7 @@ export function Key({ store }: { store: BenchStore }) {
         </label>
       </div>
       {nothingShown && <p className="text-brick text-sm mt-1">There is no model answer: Proof says why.</p>}
+      <EitherKey store={store} />
       {zones.length === 0 && (
         <p className="text-mute mt-3">Press a zone's name for how many it needs, for values and for their order.</p>
       )}
@@ -94,6 +97,7 @@ export function Key({ store }: { store: BenchStore }) {
           </Setting>
         </section>
       )}
+      <Pools store={store} />
     </>
   );
 }

@@ -3,6 +3,8 @@ import { type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
 import {
   belongNowhere,
   belongsIn,
+  eitherAt,
+  eitherZones,
   fittingOf,
   type Item,
   isTrap,
@@ -13,6 +15,7 @@ import {
   type Zone,
 } from '../../../core';
 import type { BenchStore } from '../store';
+import { orList } from './EitherKey';
 import { modelOf } from './ghosts';
 import { usePainting } from './usePainting';
 
@@ -160,6 +163,13 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
   );
 }
 
+/** The names of the other zones in any of which an item belongs; none where it belongs in this one alone. */
+function otherZones(question: Question, item: string, zone: string): string[] {
+  if (!eitherAt(question, item, zone)) return [];
+  const others = new Set<string>(eitherZones(question, item));
+  return question.zones.flatMap(({ id, label }) => (id !== zone && others.has(id) ? [label || id] : []));
+}
+
 /** The key: items by zones, one press a cell; a pull over cells sets all of them to what the first became. */
 export function KeyGrid({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
@@ -190,14 +200,16 @@ export function KeyGrid({ store }: { store: BenchStore }) {
           const { item, zone, row, column } = props;
           const key = `${row} ${column}`;
           const keyed = painted?.cells.has(key) ? painted.to : belongsIn(question, { zone: zone.id, item: item.id });
+          const others = keyed ? otherZones(question, item.id, zone.id) : [];
           return (
             // biome-ignore lint/a11y/useSemanticElements: a cell of a grid walked with the arrow keys, drawn as in look.md
             <button
               type="button"
               role="checkbox"
               aria-checked={keyed}
-              aria-label={`${item.label || item.id} belongs in ${zone.label || zone.id}`}
+              aria-label={`${item.label || item.id} belongs in ${orList([zone.label || zone.id, ...others])}`}
               className="key-cell"
+              data-either={others.length > 0 || undefined}
               data-row={row}
               data-column={column}
               onClick={() => toggle(props)}

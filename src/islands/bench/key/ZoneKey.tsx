@@ -4,9 +4,9 @@ import { Typed } from '../../../ui/Typed';
 import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
+import { NeedNumbers } from './NeedNumbers';
 
 type Wants = 'neutral' | 'trap' | 'all' | 'exactly' | 'atLeast' | 'between' | 'sequence' | 'sum';
-const MOST = 10_000;
 const LARGE = 1e9;
 
 function wantsOf(entry: KeyEntry | undefined): Wants {
@@ -69,31 +69,7 @@ export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
     <section className="mt-4">
       <h3 className="font-semibold">{zone.label || zone.id}</h3>
       <Choice label="Needs" options={options} value={wants} onChoose={choose} />
-      {entry?.need?.rule === 'exactly' && wants === 'exactly' && (
-        <Setting label="">
-          <NumberSetting
-            label="Exactly how many"
-            value={entry.need.n}
-            least={0}
-            most={MOST}
-            whole
-            onSet={(to) => to !== null && counted({ rule: 'exactly', n: to })}
-          />
-        </Setting>
-      )}
-      {entry?.need?.rule === 'atLeast' && wants === 'atLeast' && (
-        <Setting label="">
-          <NumberSetting
-            label="At least how many"
-            value={entry.need.n}
-            least={0}
-            most={MOST}
-            whole
-            onSet={(to) => to !== null && counted({ rule: 'atLeast', n: to })}
-          />
-        </Setting>
-      )}
-      {entry?.need?.rule === 'between' && wants === 'between' && <Between need={entry.need} onSet={counted} />}
+      {entry?.need && entry.need.rule === wants && <NeedNumbers need={entry.need} onSet={counted} />}
       {entry?.sum && (
         <Setting label="Adds up to">
           <NumberSetting
@@ -136,30 +112,6 @@ export function ZoneKey({ store, zone }: { store: BenchStore; zone: Zone }) {
         <span className="text-sm text-mute">empty: any</span>
       </Setting>
     </section>
-  );
-}
-
-function Between({ need, onSet }: { need: Extract<Need, { rule: 'between' }>; onSet: (need: Need) => void }) {
-  return (
-    <Setting label="">
-      <NumberSetting
-        label="At the least"
-        value={need.min}
-        least={0}
-        most={need.max}
-        whole
-        onSet={(min) => min !== null && onSet({ ...need, min })}
-      />
-      <span>to</span>
-      <NumberSetting
-        label="At the most"
-        value={need.max}
-        least={need.min}
-        most={MOST}
-        whole
-        onSet={(max) => max !== null && onSet({ ...need, max })}
-      />
-    </Setting>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  drawnQuestion,
   itemOf,
   type Marks as MarksOf,
   type Question,
@@ -136,9 +137,11 @@ function inWords(question: Question, { typical, about }: TypicalAnswer): string 
 /** The marks of typical answers, worked out by the same core that marks learners. */
 function IfThen({ store, question }: { store: BenchStore; question: Question }) {
   const proved = store((s) => s.proved);
-  const full = proved?.of === question ? proved.proof.modelAnswer?.placements : undefined;
-  const answers = useMemo(() => typicalAnswers(modelOf(question), full ?? null), [question, full]);
-  if (question.key.length === 0)
+  const answer = proved?.of === question ? proved.proof.modelAnswer : null;
+  // With pools, of the draw that Proof answered.
+  const drawn = useMemo(() => (answer?.drawn ? drawnQuestion(question, answer.drawn) : question), [question, answer]);
+  const answers = useMemo(() => typicalAnswers(modelOf(drawn), answer?.placements ?? null), [drawn, answer]);
+  if (question.key.length === 0 && question.either.length === 0)
     return <p className="text-mute mt-2">What answers earn stands here as soon as the key says what belongs where.</p>;
   return (
     <table className="w-full mt-2" data-typical>
@@ -146,7 +149,7 @@ function IfThen({ store, question }: { store: BenchStore; question: Question }) 
       <tbody>
         {answers.map((answer) => (
           <tr key={answer.typical} className="border-b border-rule">
-            <td className="py-0.5">{inWords(question, answer)}</td>
+            <td className="py-0.5">{inWords(drawn, answer)}</td>
             <td className="text-right figures whitespace-nowrap">
               {answer.judged.mark} of {answer.judged.max}
             </td>

@@ -2,8 +2,10 @@
 export { isAddress } from './address';
 export { guardText } from './guard';
 export { KINDS } from './kinds';
-export { BLANK_TITLE, freshId, newItem, newQuestion, newZone } from './make';
+export { freshId, newItem, newQuestion, newZone } from './make';
 export { isWebVtt, MAX_CAPTIONS } from './material';
 export { type Parsed, parseQuestion, parseQuestionText } from './parse';
-export { plainText, type Rich, richFromPlain } from './rich';
+export { plainText, richFromPlain } from './plain';
+export type { Rich } from './rich';
 export { FORMAT, VERSION } from './schema';
+export { BLANK_TITLE } from './version';

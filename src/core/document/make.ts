@@ -1,9 +1,6 @@
 import type { ItemId, QuestionId, ZoneId } from './ids';
 import { FORMAT, type Item, itemSchema, type Question, questionSchema, VERSION, type Zone, zoneSchema } from './schema';
 
-/** The title of a question before its author gives it one. */
-export const BLANK_TITLE = 'Untitled question';
-
 /** A new Sort question: an empty scene with a tray below. */
 export function newQuestion(id: string, title: string): Question {
   return questionSchema.cast({

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { newQuestion } from './make';
 import { parseQuestion, parseQuestionText } from './parse';
-import { plainText, richFromPlain } from './rich';
+import { plainText, richFromPlain } from './plain';
 
 const least = {
   format: 'vault-drop/question',

@@ -1,6 +1,6 @@
 import type { FixtureId, ItemId, ZoneId } from '../document/ids';
 import { newItem, newQuestion, newZone } from '../document/make';
-import { richFromPlain } from '../document/rich';
+import { richFromPlain } from '../document/plain';
 import type { Fixture, Kind, Question } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { needing, withFrame } from './count';

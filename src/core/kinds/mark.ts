@@ -1,6 +1,6 @@
 import type { ItemId, ZoneId } from '../document/ids';
 import { freshId, newItem, newZone } from '../document/make';
-import { richFromPlain } from '../document/rich';
+import { richFromPlain } from '../document/plain';
 import type { Item, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { outlineOf } from '../geometry/outline';

@@ -1,6 +1,7 @@
 import type { FixtureId, ItemId } from '../document/ids';
 import { freshId, newItem } from '../document/make';
-import { plainText, type Rich, richFromPlain } from '../document/rich';
+import { plainText, richFromPlain } from '../document/plain';
+import type { Rich } from '../document/rich';
 import type { Fixture, Item, Question, Zone } from '../document/schema';
 import type { Extent } from '../geometry/settle';
 import type { Point } from '../geometry/space';

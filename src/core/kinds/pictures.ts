@@ -1,6 +1,6 @@
 import type { MediaId } from '../document/ids';
 import { freshId } from '../document/make';
-import { richFromPlain } from '../document/rich';
+import { richFromPlain } from '../document/plain';
 import type { Item, Medium, Question } from '../document/schema';
 import type { Layout } from './layouts';
 import { laidOut } from './layouts';

@@ -1,6 +1,6 @@
 import type { FixtureId, ItemId, ZoneId } from '../document/ids';
 import { newItem, newZone } from '../document/make';
-import { richFromPlain } from '../document/rich';
+import { richFromPlain } from '../document/plain';
 import type { Fixture, Item, Kind, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { linesNeeded } from '../proof/text/measure';

@@ -1,4 +1,4 @@
-import { plainText } from '../document/rich';
+import { plainText } from '../document/plain';
 import type { Item, Question } from '../document/schema';
 import { boxForWords } from '../proof/text/labels';
 import { textWidth } from '../proof/text/measure';

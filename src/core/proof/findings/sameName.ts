@@ -1,4 +1,4 @@
-import { plainText } from '../../document/rich';
+import { plainText } from '../../document/plain';
 import type { Item } from '../../document/schema';
 import type { FindingRule } from './finding';
 import { itemId, zoneId } from './named';

@@ -1,5 +1,5 @@
-import { BLANK_TITLE } from '../../document/make';
-import { plainText } from '../../document/rich';
+import { plainText } from '../../document/plain';
+import { BLANK_TITLE } from '../../document/version';
 import type { FindingRule } from './finding';
 
 /** There is no prompt, or the title is the one it was made with. */

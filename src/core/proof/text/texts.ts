@@ -1,4 +1,4 @@
-import { plainText } from '../../document/rich';
+import { plainText } from '../../document/plain';
 import type { Fixture } from '../../document/schema';
 import { slotsIn } from '../../edit/slots';
 import type { Box } from '../../geometry/space';

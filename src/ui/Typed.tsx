@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useEffect, useState } from 'react';
+import { toast } from 'sonner';
 
 interface Props {
   label: string;
@@ -13,15 +14,19 @@ interface Props {
   onTyped: (text: string) => void;
 }
 
-/** A value edited in place: Enter or leaving it takes what was typed, Escape brings back what was there. */
+/**
+ * A value edited in place: Enter or leaving it takes what was typed, Escape brings back what was there. What cannot be
+ * taken is said, with the reason.
+ */
 export function Typed({ label, value, className = '', placeholder, cell, problem, onTyped }: Props) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
   const wrong = problem?.(text) ?? null;
   const take = () => {
     if (text === value) return;
-    if (wrong === null) onTyped(text);
-    else setText(value);
+    if (wrong === null) return onTyped(text);
+    setText(value);
+    toast.error(`${wrong}. ${label} stays ${value === '' ? 'empty' : value}.`);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') event.currentTarget.blur();

@@ -46,7 +46,7 @@ test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong 
   await inGap(learner, 'the freezer', 1);
   await press(learner, 'Check');
   await expect(learner.getByText('One is in a wrong place.')).toBeVisible();
-  await expect(learner.getByText('Mark 1 of 2')).toBeVisible();
+  await expect(learner.getByText('Mark 0 of 2')).toBeVisible();
   await accessible(learner);
   await press(learner, 'Try again');
   await byKeys(learner, 'dried', 'Gap 1');

@@ -112,7 +112,7 @@ for (const { name, move, list = false, options } of HANDS)
     await move(page, 'Label two', null);
     await at('Label two', 'Not placed');
     await press(page, 'Check');
-    await expect(page.getByText('One is in a wrong place. Mark 7 of 8')).toBeVisible();
+    await expect(page.getByText('One is in a wrong place. Mark 6 of 8')).toBeVisible();
     await expect(page.getByText('Look at the bin again.')).toBeVisible();
     if (list) await expect(page.getByRole('region', { name: 'Bin' })).toContainText('Gravel is no chaff.');
     else await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, in Bin, wrong. Gravel is no chaff.');

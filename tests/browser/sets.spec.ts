@@ -14,8 +14,8 @@ test('a set has sections, points and draws; what it comes to and what guessing e
     await found.fill(title);
     await page.getByRole('button', { name: `Add ${title}`, exact: true }).click();
   };
-  await add('Which seeds stand drying?');
-  await page.getByLabel('Points of Which seeds stand drying?').fill('4');
+  await add('Parts of a germinating bean');
+  await page.getByLabel('Points of Parts of a germinating bean').fill('4');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('set-figures')).toContainText('4 points');
   await press(page, 'Begin a section');

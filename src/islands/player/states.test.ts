@@ -56,6 +56,13 @@ function scene(more: Record<string, unknown> = {}) {
 }
 
 describe('the states on the page', () => {
+  it('show the verdict of what lies loose, as where zones are hidden', () => {
+    const { at, jar, tin } = scene();
+    at.board.letGo.set(jar, { x: 300, y: 300 });
+    const states = resting(at, new Map([[jar, 'wrong']]));
+    expect([stateOf(states, jar), stateOf(states, tin)]).toEqual(['wrong', 'rest']);
+  });
+
   it('call with the zones that could take what is in hand, and leave the others be', () => {
     const { at, zone, jar, rack, put } = scene();
     const zones = (copy: Copy) => pickedUp(resting(at), at, copy).zones;

@@ -88,6 +88,12 @@ export function resting(
     const settled = nextItemState('inHand', { type: 'settled', putAway });
     items.set(copy, nextItemState(settled, { type: 'judged', verdict: verdicts.get(copy) ?? 'none', putAway }));
   }
+  // What was found in a hidden zone, or missed all of them, lies loose here and is judged all the same.
+  for (const [copy, verdict] of verdicts)
+    if (!scene.board.zoneOf.has(copy)) {
+      const judged = nextItemState('rest', { type: 'judged', verdict, putAway: isPutAway(scene, copy) });
+      if (judged !== 'rest') items.set(copy, judged);
+    }
   return {
     items,
     zones: scene.model.zones.map((_, zone) => {

@@ -207,7 +207,8 @@ export function KeyGrid({ store }: { store: BenchStore }) {
               type="button"
               role="checkbox"
               aria-checked={keyed}
-              aria-label={`${item.label || item.id} belongs in ${orList([zone.label || zone.id, ...others])}`}
+              aria-label={`${item.label || item.id} belongs in ${zone.label || zone.id}`}
+              aria-description={others.length > 0 ? `or in ${orList(others)}` : undefined}
               className="key-cell"
               data-either={others.length > 0 || undefined}
               data-row={row}

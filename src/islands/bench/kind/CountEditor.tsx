@@ -138,10 +138,13 @@ const FIELD_WORDS = {
   tolerance: 'how far off they may be',
 } as const;
 
+/** The size of what is counted, until there is an item. */
+const DEFAULT_SIZE = { w: 60, h: 60 };
+
 function FrameForm({ store }: { store: BenchStore }) {
   const [rows, setRows] = useState('2');
   const [columns, setColumns] = useState('5');
-  const size = store((s) => s.question.items[0]?.size ?? { w: 60, h: 60 });
+  const size = store((s) => s.question.items[0]?.size) ?? DEFAULT_SIZE;
   const fine = [rows, columns].every((words) => numberFrom(words, 1, 30, true).problem === null);
   const make = () =>
     become(

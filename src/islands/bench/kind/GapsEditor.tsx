@@ -424,6 +424,11 @@ function Spellings({ store, zone }: { store: BenchStore; zone: Zone }) {
 function Distractors({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const [words, setWords] = useState('');
+  const gaps = question.zones.filter(({ shape }) => shape.type === 'slot');
+  const families = [...new Set(gaps.flatMap(({ family }) => family ?? []))];
+  const [chosen, setFamily] = useState('');
+  // A word of no family fits no gap where every gap takes one.
+  const family = gaps.some((gap) => gap.family === null) || chosen !== '' ? chosen : (families[0] ?? '');
   const used = new Set<string>(question.key.flatMap(({ belongs }) => belongs ?? []));
   const others = question.items.filter(({ id }) => !used.has(id));
   const add = () => {
@@ -438,7 +443,7 @@ function Distractors({ store }: { store: BenchStore }) {
         const made = labels.map((label) => {
           const id = freshId('word', taken);
           taken.add(id);
-          return newItem({ id: id as Question['items'][number]['id'], label });
+          return newItem({ id: id as Question['items'][number]['id'], label, family: family || null });
         });
         return gapsLaidOut({ ...now, items: [...now.items, ...made] });
       },
@@ -463,6 +468,19 @@ function Distractors({ store }: { store: BenchStore }) {
           onChange={(event) => setWords(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && words.trim() !== '' && add()}
         />
+        {families.length > 0 && (
+          <select
+            aria-label="Family of the words that belong in no gap"
+            className="select select-sm w-32"
+            value={family}
+            onChange={(event) => setFamily(event.target.value)}
+          >
+            {gaps.some((gap) => gap.family === null) && <option value="">no family</option>}
+            {families.map((name) => (
+              <option key={name}>{name}</option>
+            ))}
+          </select>
+        )}
         <button type="button" className="btn btn-edge btn-sm" disabled={words.trim() === ''} onClick={add}>
           Add
         </button>

@@ -65,6 +65,9 @@ export function BenchScene({ store }: { store: BenchStore }) {
       if (!event.shiftKey) select([]);
       return;
     }
+    // The keys are for what is selected: the handles' own gestures would leave the focus where it was.
+    const thing = target.closest<HTMLElement>('[data-ref]') ?? room.current;
+    thing?.focus({ preventScroll: true });
     if (event.ctrlKey || event.metaKey) return select([underneath(event, selection) ?? ref]);
     if (event.shiftKey) return toggle(ref);
     const among = selection.has(ref) && selection.size > 1;

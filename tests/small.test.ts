@@ -9,6 +9,7 @@ import { stringify } from '../src/formats/csv';
 import { allowsOrigin } from '../src/server/accounts/origins';
 import { ownPath } from '../src/server/http/enter';
 import { makeTicket, readTicket, TICKET_SECONDS } from '../src/server/sittings/ticket';
+import { demoMedia } from './support/demoMedia';
 
 describe('a sitting’s ticket', () => {
   const now = new Date('2026-03-02T10:00:00Z');
@@ -70,18 +71,7 @@ describe('the demo', () => {
     expect(parsed.ok ? findings(questionModel(parsed.question)) : parsed.problems).toEqual([]);
   });
 
-  const kept: Kept = Object.fromEntries(
-    readdirSync(join(import.meta.dirname, '../demo/media'))
-      .filter((file) => !file.endsWith('.vtt'))
-      .map((file) => [
-        file.replace(/\..*$/, ''),
-        {
-          hash: 'a'.repeat(64),
-          kind: file.endsWith('.wav') ? 'sound' : file.endsWith('.webm') ? 'film' : 'picture',
-          weight: 1000,
-        },
-      ]),
-  );
+  const kept = demoMedia();
   const pieced: Kept = {
     ...kept,
     ...Object.fromEntries(

@@ -1,12 +1,13 @@
 import { expect, it } from 'vitest';
-import { demoQuestions } from '../../../demo/made';
-import { questionModel } from '../judge/model';
-import { respond } from '../judge/response';
-import { random, seedOf } from '../random/random';
-import { parseQuestion } from './parse';
-import type { Question } from './schema';
+import { demoQuestions } from '../demo/made';
+import { parseQuestion } from '../src/core/document/parse';
+import type { Question } from '../src/core/document/schema';
+import { questionModel } from '../src/core/judge/model';
+import { respond } from '../src/core/judge/response';
+import { random, seedOf } from '../src/core/random/random';
+import { demoMedia } from './support/demoMedia';
 
-const ANSWERS = 40;
+const ANSWERS = 60;
 
 /** The document as version 1 had it, with one cost for all wrong placements. */
 function asVersion1(question: Question, wrongCosts: number): Record<string, unknown> {
@@ -21,7 +22,7 @@ const byVersion1 = (right: number, wrong: number, needed: number, wrongCosts: nu
 
 it('a question of version 1 keeps its marks: every demo question, random answers, several costs', () => {
   let compared = 0;
-  for (const question of demoQuestions({})) {
+  for (const question of demoQuestions(demoMedia())) {
     for (const wrongCosts of [0, 0.5, 1]) {
       const parsed = parseQuestion(asVersion1(question, wrongCosts));
       if (!parsed.ok) throw new Error(`${question.title}: ${JSON.stringify(parsed.problems)}`);

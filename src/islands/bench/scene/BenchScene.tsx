@@ -41,6 +41,8 @@ export function BenchScene({ store }: { store: BenchStore }) {
   const room = useRef<HTMLElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const handles = useRef<HandlesControl>(null);
+  /** The focus is being moved by a press, which selects by itself. */
+  const byPress = useRef(false);
   const fit = useFit(room, question.scene);
   const scale = zoom === 'fit' ? fit : zoom;
   useEffect(() => {
@@ -67,7 +69,9 @@ export function BenchScene({ store }: { store: BenchStore }) {
     }
     // The keys are for what is selected: the handles' own gestures would leave the focus where it was.
     const thing = target.closest<HTMLElement>('[data-ref]') ?? room.current;
+    byPress.current = true;
     thing?.focus({ preventScroll: true });
+    byPress.current = false;
     if (event.ctrlKey || event.metaKey) return select([underneath(event, selection) ?? ref]);
     if (event.shiftKey) return toggle(ref);
     const among = selection.has(ref) && selection.size > 1;
@@ -77,7 +81,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
   // Only a focus that came by the keyboard selects: a press has its own meaning.
   const focus = (event: FocusEvent) => {
     const ref = refUnder(event.target);
-    if (ref && event.target.matches(':focus-visible') && !selection.has(ref)) store.getState().select([ref]);
+    if (ref && !byPress.current && event.target.matches(':focus-visible') && !selection.has(ref)) store.getState().select([ref]);
   };
 
   return (

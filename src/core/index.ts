@@ -197,6 +197,7 @@ export {
 } from './measures/fitting';
 export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
+export { drawnAnswer, drawnBySeed } from './pools/answer';
 export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';
 export { type DrawnResponse, responder } from './pools/respond';
 export { inWhole } from './pools/whole';

@@ -1,17 +1,10 @@
 import type { ItemId } from '../document/ids';
 import type { Pool, Question } from '../document/schema';
 import type { Step } from './edit';
-import { setQuestion } from './steps';
+import { poolsWithout, setQuestion } from './steps';
 
 /** Half of them, and at least one. */
 const half = (n: number) => Math.max(1, Math.ceil(n / 2));
-
-/** Without these items; a pool that has none left is no pool. */
-const without = (pools: readonly Pool[], gone: ReadonlySet<string>): Pool[] =>
-  pools.flatMap((pool) => {
-    const items = pool.items.filter((id) => !gone.has(id));
-    return items.length > 0 ? [{ items, take: Math.min(pool.take, items.length) }] : [];
-  });
 
 /** Items that carry a zone are always there. */
 const poolable = ({ items, zones }: Question, ids: readonly ItemId[]): ItemId[] => {
@@ -23,7 +16,7 @@ const poolable = ({ items, zones }: Question, ids: readonly ItemId[]): ItemId[] 
 export function makePool(question: Question, ids: readonly ItemId[]): Step {
   const items = poolable(question, ids);
   if (items.length === 0) return [];
-  const others = without(question.pools, new Set(items));
+  const others = poolsWithout(question, (id) => (items as string[]).includes(id));
   return setQuestion(question, 'pools', [...others, { items, take: half(items.length) }]);
 }
 

@@ -142,7 +142,8 @@ function eitherWithout(
   return fittingEither({ items }, { key, either: left });
 }
 
-const poolsWithout = ({ pools }: Question, gone: (id: string) => boolean): Question['pools'] =>
+/** A pool that has no items left is no pool. */
+export const poolsWithout = ({ pools }: Question, gone: (id: string) => boolean): Question['pools'] =>
   pools.flatMap((pool) => {
     const items = pool.items.filter((id) => !gone(id));
     return items.length > 0 ? [{ items, take: Math.min(pool.take, items.length) }] : [];

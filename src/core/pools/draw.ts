@@ -1,5 +1,6 @@
 import type { Either, KeyEntry, Need, Question } from '../document/schema';
 import { belongsIn } from '../judge/keyed';
+import { choose } from '../proof/guess/numbers';
 import { type Random, shuffled } from '../random/random';
 
 /** The items drawn from the pools, each choice as likely as any other; in the order of the document. */
@@ -12,13 +13,7 @@ export function drawFrom({ items, pools }: Pick<Question, 'items' | 'pools'>, ne
 
 /** How many draws there are; Infinity: too many to count. */
 export const drawCount = ({ pools }: Pick<Question, 'pools'>): number =>
-  pools.reduce((all, { items, take }) => all * choose(items.length, take), 1);
-
-function choose(n: number, k: number): number {
-  let ways = 1;
-  for (let i = 1; i <= k; i++) ways = (ways * (n - k + i)) / i;
-  return Math.round(ways);
-}
+  pools.reduce((all, { items, take }) => all * Number(choose(items.length, take)), 1);
 
 /** Every draw, one after another. */
 export function* allDraws({ pools }: Pick<Question, 'pools'>, at = 0): Generator<string[]> {

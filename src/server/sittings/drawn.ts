@@ -1,13 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import {
-  boardOf,
-  drawFrom,
-  drawnQuestion,
-  judge,
-  type ModelPlacement,
-  type QuestionModel,
-  questionModel,
-} from '../../core';
+import { drawFrom, drawnQuestion, type QuestionModel, questionModel } from '../../core';
 import { drawer } from './draw';
 
 /** Models of questions as they were drawn, by what was drawn; each process caches them for itself. */
@@ -27,14 +19,4 @@ export function drawnFor(model: QuestionModel, seed: string, question: number): 
   const known = draws.get(name) ?? questionModel(drawnQuestion(model.question, drawn));
   draws.set(name, known);
   return known;
-}
-
-/** What is left of the model answer of the whole question, if it still earns full marks; null: it does not. */
-export function drawnAnswer(
-  drawn: QuestionModel,
-  whole: readonly ModelPlacement[] | null,
-): readonly ModelPlacement[] | null {
-  if (!whole || whole.every(({ item }) => drawn.itemAt.has(item))) return whole;
-  const placements = whole.filter(({ item }) => drawn.itemAt.has(item));
-  return judge(drawn, boardOf(drawn, placements), 1).fullMarks ? placements : null;
 }

@@ -2,6 +2,7 @@ import { and, asc, eq, type SQL, sql } from 'drizzle-orm';
 import type { FeedbackTime } from '../../contract';
 import {
   type Checkpoint,
+  drawnAnswer,
   type FeedbackLevel,
   type LearnerEdition,
   learnerEdition,
@@ -21,7 +22,7 @@ import { isAssignedTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
-import { drawnAnswer, drawnFor } from './drawn';
+import { drawnFor } from './drawn';
 
 /** An attempt with its release, as stored now. It is read with each request, because all of it can change. */
 export interface OpenSitting {

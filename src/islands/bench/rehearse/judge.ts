@@ -1,9 +1,7 @@
 import {
   applyBatch,
-  boardOf,
-  drawFrom,
-  drawnQuestion,
-  judge,
+  drawnAnswer,
+  drawnBySeed,
   learnerEdition,
   type ModelPlacement,
   movesView,
@@ -31,20 +29,13 @@ export interface Rehearsal {
   readonly names: Names;
 }
 
-/** What is left of a model answer in this draw, if it earns full marks here. */
-function fullOf(model: QuestionModel, whole: readonly ModelPlacement[] | null): readonly ModelPlacement[] | null {
-  if (!whole || whole.every(({ item }) => model.itemAt.has(item))) return whole;
-  const placements = whole.filter(({ item }) => model.itemAt.has(item));
-  return judge(model, boardOf(model, placements), 1).fullMarks ? placements : null;
-}
-
 /** `full`: the model answer, as soon as Proof has found one. */
 export function rehearsal(whole: Question, seed: string, full: () => readonly ModelPlacement[] | null): Rehearsal {
   // Every new seed is a new draw.
-  const question = drawnQuestion(whole, drawFrom(whole, random(seedOf(`${seed}/pools`))));
+  const question = drawnBySeed(whole, seed);
   const model = questionModel(question);
   const edition = learnerEdition(question, random(seedOf(seed)));
-  const sat = () => ({ model, edition, modelAnswer: fullOf(model, full()) });
+  const sat = () => ({ model, edition, modelAnswer: drawnAnswer(model, full()) });
   let standing: Standing = untouched(model);
   let last = 0;
   const viewed = () => ({ ...questionView(sat(), standing), last });

@@ -81,7 +81,8 @@ export function BenchScene({ store }: { store: BenchStore }) {
   // Only a focus that came by the keyboard selects: a press has its own meaning.
   const focus = (event: FocusEvent) => {
     const ref = refUnder(event.target);
-    if (ref && !byPress.current && event.target.matches(':focus-visible') && !selection.has(ref)) store.getState().select([ref]);
+    if (ref && !byPress.current && event.target.matches(':focus-visible') && !selection.has(ref))
+      store.getState().select([ref]);
   };
 
   return (

@@ -1,8 +1,8 @@
-import type { Question, Rich } from '../../../core';
+import { drawnBySeed, type Question, type Rich } from '../../../core';
 import { MediaFrom, RichText, Sketch } from '../../../scene';
 import { Slots } from '../../../scene/slots';
 import { benchMedia, mediumUrl } from '../../shared/ownMedia';
-import { answersOf, drawnOnPaper, onPaper, zoneNames } from './onPaper';
+import { answersOf, onPaper, zoneNames } from './onPaper';
 import './paper.css';
 
 /** What is put on paper: the questions, lines to write the answers on, or the answers. */
@@ -52,7 +52,7 @@ export function Paper({ title, sheet, seed, questions, sources }: Props) {
       </header>
       {questions.map(({ question: whole, points, begins }, i) => {
         // Questions and answers of one variant are of one draw.
-        const question = drawnOnPaper(whole, `${seed}/${whole.id}`);
+        const question = drawnBySeed(whole, `${seed}/${whole.id}`);
         return (
           <div key={question.id}>
             {begins && <h2 className="paper-section">{begins}</h2>}

@@ -1,6 +1,4 @@
 import {
-  drawFrom,
-  drawnQuestion,
   type KeyEntry,
   learnerEdition,
   type Question,
@@ -101,9 +99,5 @@ function amount(need: KeyEntry['need'], of: number): string {
       return '';
   }
 }
-
-/** The question as it is drawn for one paper. */
-export const drawnOnPaper = (question: Question, seed: string): Question =>
-  drawnQuestion(question, drawFrom(question, random(seedOf(`${seed}/pools`))));
 
 const labelOf = (question: Question, id: string): string => question.items.find((item) => item.id === id)?.label || id;

@@ -68,6 +68,7 @@ export {
 export { editsUpToDate } from './edit/older';
 export { dropPool, makePool, poolByZone, setTake } from './edit/pools';
 export { slotsIn } from './edit/slots';
+export { type Started, startIn, startOf, withFittingStart } from './edit/starts';
 export {
   add,
   moves,
@@ -181,6 +182,7 @@ export {
 } from './judge/states';
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
+export { answeringNow, holdsByArrangement, isPutAway, restsOnKey, type When, type WhenEvent } from './judge/when';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
@@ -246,6 +248,7 @@ export { copyNamed, type NamedCopy } from './sitting/named';
 export { applyBatch, type BatchResult, inOwnNames, type SentMove } from './sitting/sent';
 export {
   type BoardView,
+  type FixtureAnswer,
   type Marked,
   type MovesView,
   movesView,

@@ -1,4 +1,5 @@
 import {
+  answeringNow,
   type Board,
   type Copy,
   copyOf,
@@ -39,6 +40,8 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
   const labels = (zone: number) =>
     (board.zones[zone] ?? []).map((copy) => question.items[itemOf(copy)]?.label ?? '').join(', ');
   const all = frames(question);
+  // What rests on how an answer was judged is not drawn.
+  const answering = new Set(answeringNow(model, board, null).seen);
   return (
     <div inert className="sketch" style={{ width: question.scene.width * scale + 4 }}>
       <Slots
@@ -49,11 +52,14 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
         )}
       >
         <Stage scene={question.scene} tray={question.tray} scale={scale}>
-          {question.fixtures.map((fixture) => {
+          {question.fixtures.map((fixture, i) => {
+            const { when } = fixture;
+            const answers = answering.has(i);
+            if (when && when.does !== 'shows' && answers !== (when.does === 'appears')) return null;
             const at = all.find(({ ref }) => ref === `fixture:${fixture.id}`);
             return at ? (
               <div key={fixture.id} className="fixture" style={pxTurned(at.frame, scale)}>
-                <FixtureFace fixture={fixture} scale={scale} live={false} />
+                <FixtureFace fixture={fixture} instead={answers ? when?.content : null} scale={scale} live={false} />
               </div>
             ) : null;
           })}

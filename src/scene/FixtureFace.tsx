@@ -1,13 +1,29 @@
-import type { CSSProperties } from 'react';
-import { type Fixture, outlineOf } from '../core';
+import { type CSSProperties, useState } from 'react';
+import { type Fixture, outlineOf, type Said } from '../core';
 import { cssColour } from './dress';
 import { Picture, useMediaSource } from './media';
 import { RichText } from './RichText';
 
-/**
- * What a fixture shows inside its box. `live`: sound and film can be played (not at the Bench, where a press selects).
- */
-export function FixtureFace({ fixture, scale, live }: { fixture: Fixture; scale: number; live: boolean }) {
+interface Props {
+  fixture: Fixture;
+  scale: number;
+  /** Sound and film can be played (not at the Bench, where a press selects). */
+  live: boolean;
+  /** What it shows instead of itself. */
+  instead?: Said | null;
+  /** A sound or film begins by itself: it has just come. */
+  begins?: boolean;
+}
+
+/** What a fixture shows inside its box. */
+export function FixtureFace({ fixture, scale, live, instead = null, begins = false }: Props) {
+  if (instead)
+    return (
+      <div className="fixture-instead" style={{ '--scale': scale } as CSSProperties}>
+        {instead.picture && <Picture id={instead.picture} width={fixture.w * scale} />}
+        {instead.text && <RichText rich={instead.text} />}
+      </div>
+    );
   switch (fixture.type) {
     case 'text':
       return (
@@ -20,7 +36,7 @@ export function FixtureFace({ fixture, scale, live }: { fixture: Fixture; scale:
     case 'shape':
       return <ShapeFace fixture={fixture} />;
     default:
-      return <PlayedFace fixture={fixture} live={live} />;
+      return <PlayedFace fixture={fixture} live={live} begins={begins} />;
   }
 }
 
@@ -54,7 +70,17 @@ function ShapeFace({
   );
 }
 
-function PlayedFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'sound' | 'film' }>; live: boolean }) {
+function PlayedFace({
+  fixture,
+  live,
+  begins,
+}: {
+  fixture: Extract<Fixture, { type: 'sound' | 'film' }>;
+  live: boolean;
+  begins: boolean;
+}) {
+  // Whether it begins is decided when it comes: a later render does not begin it again.
+  const [autoPlay] = useState(begins);
   const shown = useMediaSource()(fixture.media);
   const film = fixture.type === 'film';
   if (!live || !shown)
@@ -68,6 +94,7 @@ function PlayedFace({ fixture, live }: { fixture: Extract<Fixture, { type: 'soun
     <Played
       className="scene-fill"
       controls
+      autoPlay={autoPlay}
       preload={film ? 'metadata' : 'none'}
       src={shown.url}
       aria-label={shown.description || fixture.label || (film ? 'Film' : 'Sound')}

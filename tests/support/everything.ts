@@ -61,8 +61,26 @@ export function everything(): Record<string, unknown> {
         fill: 'paper',
         edge: '#14212b',
         edgeWidth: 2,
+        when: {
+          events: [
+            { on: 'holds', zone: 'dry', item: 'barley', count: 2 },
+            { on: 'putAway', item: 'barley' },
+          ],
+          does: 'shows',
+          content: say('Two are in'),
+          until: 'reset',
+        },
       },
-      { type: 'sound', id: 'hum', x: 900, y: 10, w: 40, h: 40, media: 'paper' },
+      {
+        type: 'sound',
+        id: 'hum',
+        x: 900,
+        y: 10,
+        w: 40,
+        h: 40,
+        media: 'paper',
+        when: { events: [{ on: 'full', zone: 'dry' }], does: 'disappears' },
+      },
       { type: 'film', id: 'sealing', x: 800, y: 60, w: 120, h: 90, media: 'film' },
     ],
     looks: {

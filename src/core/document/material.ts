@@ -1,7 +1,7 @@
 import { mixed } from 'yup';
 import { COLOURS, ITEM_STATES, ZONE_STATES } from './appearance';
-import type { FixtureId, MediaId } from './ids';
-import { atLeastZero, finite, flag, identifier, oneOf, positive, record, variant, whole, words } from './leaves';
+import type { FixtureId, ItemId, MediaId, ZoneId } from './ids';
+import { atLeastZero, finite, flag, identifier, list, oneOf, positive, record, variant, whole, words } from './leaves';
 import { richSchema } from './rich';
 import { shapeSchema } from './shapes';
 
@@ -78,6 +78,29 @@ export const lookSchema = variant('of', {
   zone: record({ of: oneOf('zone').required(), name: words(100).default(''), states: states(ZONE_STATES) }),
 });
 
+/** What a fixture can answer: the first four follow from the arrangement, the others from how it was judged. */
+export const WHEN_EVENTS = ['taking', 'full', 'holds', 'putAway', 'right', 'partly', 'wrong'] as const;
+
+/**
+ * When a fixture appears, disappears or shows something else: while one of the events holds (`until` next), or from
+ * then until everything is put back.
+ */
+export const whenSchema = record({
+  events: list(
+    record({
+      on: oneOf(...WHEN_EVENTS).required(MISSING),
+      zone: identifier<ZoneId>(),
+      item: identifier<ItemId>(),
+      count: whole(1, 10_000),
+    }).required(MISSING),
+    50,
+  ).required(MISSING),
+  does: oneOf('appears', 'disappears', 'shows').required(MISSING),
+  /** What is shown instead, with `shows`. */
+  content: saySchema.nullable().default(null),
+  until: oneOf('next', 'reset').default('next'),
+});
+
 const placed = {
   id: identifier<FixtureId>().required(MISSING),
   label: words(2000).default(''),
@@ -88,6 +111,8 @@ const placed = {
   rotation: finite().default(0),
   /** Lies over the zones instead of beneath them. */
   front: flag().default(false),
+  /** Null: it is always there. */
+  when: whenSchema.nullable().default(null),
 };
 const fixed = <const Type extends string>(type: Type) => ({ type: oneOf(type).required(), ...placed });
 

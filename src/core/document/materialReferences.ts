@@ -62,6 +62,7 @@ export function materialProblems(question: Question): Problem[] {
   }
   const named = new Set<string>();
   for (const [i, fixture] of question.fixtures.entries()) {
+    said(`fixtures[${i}].when.content`, fixture.when?.content ?? null);
     if (fixture.type === 'picture' || fixture.type === 'sound' || fixture.type === 'film')
       medium(`fixtures[${i}].media`, fixture.media, fixture.type);
     if (fixture.type === 'shape' && fixture.shape.type === 'slot')

@@ -5,6 +5,7 @@ import { boardFromPlacements } from '../judge/placements';
 import { materialProblems } from './materialReferences';
 import type { Problem } from './problem';
 import { MAX_CORNERS, type Question } from './schema';
+import { whenProblems } from './whenReferences';
 
 /**
  * What a schema of shapes cannot check: that names are unique and exist, and that the parts of a key entry fit
@@ -22,6 +23,7 @@ export function referenceProblems(question: Question): Problem[] {
     ...eitherProblems(question),
     ...poolProblems(question),
     ...materialProblems(question),
+    ...whenProblems(question),
     ...benchProblems(question),
   ];
   return problems.length > 0 ? problems : startProblems(question);

@@ -121,7 +121,21 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
       typed: one.typed && { ...one.typed, accept: accept ?? {} },
     };
   });
-  const fixtures = clipping.fixtures.map((one): Fixture => {
+  // What came along is named anew; what did not is meant as it stands, where the question has it.
+  const meant = <Id extends string>(names: ReadonlyMap<string, string>, there: readonly { id: string }[], id?: Id) => {
+    if (id === undefined) return undefined;
+    return (names.get(id) ?? (there.some((other) => other.id === id) ? id : null)) as Id | null;
+  };
+  const answering = (when: Fixture['when']): Fixture['when'] => {
+    const events = when?.events.flatMap((event) => {
+      const into = meant(zone, question.zones, event.zone);
+      const of = meant(item, question.items, event.item);
+      return into === null || of === null ? [] : [{ ...event, zone: into, item: of }];
+    });
+    return when && events && events.length > 0 ? { ...when, events, content: said(when.content) } : null;
+  };
+  const fixtures = clipping.fixtures.map((given): Fixture => {
+    const one = { ...given, when: answering(given.when) };
     const moved = { ...one, id: fixture.get(one.id) as Fixture['id'], x: one.x + by.x, y: one.y + by.y };
     if (moved.type === 'text') return { ...moved, text: withSlots(moved.text, (slot) => zone.get(slot) ?? null) };
     return 'media' in moved ? { ...moved, media: medium(moved.media) } : moved;

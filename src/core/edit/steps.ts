@@ -14,6 +14,7 @@ import {
   type Step,
 } from './edit';
 import { fittingEither } from './either';
+import { withoutEvents } from './events';
 import { withSlots } from './slots';
 import { LIST_OF, type Ref, refTo, type ThingKind } from './things';
 
@@ -106,7 +107,14 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
           )
         : [],
   );
-  const changed = applyAll(question, [...typed, ...texts]);
+  const answers = question.fixtures.flatMap((fixture): Step => {
+    const { when } = withoutEvents(
+      fixture,
+      (event) => !(event.item !== undefined && item(event.item)) && !(event.zone !== undefined && zone(event.zone)),
+    );
+    return setFixture(question, fixture.id, 'when', when?.events.length === 0 ? null : when);
+  });
+  const changed = applyAll(question, [...typed, ...texts, ...answers]);
   const taken = (list: ListField, kind: ThingKind): Edit[] =>
     // From the last to the first, so that each index still holds when its turn comes.
     changed[list]
@@ -122,6 +130,7 @@ export function remove(question: Question, refs: ReadonlySet<Ref>): Step {
     ...setQuestion(question, 'bench', withoutRefs(question.bench, gone)),
     ...typed,
     ...texts,
+    ...answers,
     ...taken('items', 'item'),
     ...taken('zones', 'zone'),
     ...taken('fixtures', 'fixture'),

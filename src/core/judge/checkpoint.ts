@@ -2,6 +2,7 @@ import type { Board } from './board';
 import type { Copy } from './copy';
 import type { QuestionModel } from './model';
 import { type EndedTry, judgedAt, type Standing } from './replay';
+import { type Answered, NOTHING_ANSWERED } from './when';
 
 /** An arrangement as JSON. */
 interface SavedBoard {
@@ -28,6 +29,8 @@ export interface Checkpoint {
   readonly ended: boolean;
   readonly turnedAway: number;
   readonly hints: number;
+  /** Left out in older checkpoints: nothing. */
+  readonly answered?: Answered;
   readonly tries: { readonly count: number; readonly last: SavedTry | null; readonly best: SavedTry | null };
 }
 
@@ -59,6 +62,7 @@ export function checkpointOf({
   ended,
   turnedAway,
   hints,
+  answered,
   tries: { count, last, best },
 }: Standing): Checkpoint {
   const savedTry = (endedTry: EndedTry | null): SavedTry | null =>
@@ -70,13 +74,14 @@ export function checkpointOf({
     ended,
     turnedAway,
     hints,
+    answered,
     tries: { count, last: savedTry(last), best: savedTry(best) },
   };
 }
 
 /** The standing a checkpoint was made of. */
 export function standingFrom(model: QuestionModel, checkpoint: Checkpoint): Standing {
-  const { goingHome, ended, turnedAway, hints, tries } = checkpoint;
+  const { goingHome, ended, turnedAway, hints, answered = NOTHING_ANSWERED, tries } = checkpoint;
   const board = restored(checkpoint.board);
   const tryFrom = (savedTry: SavedTry | null): EndedTry | null => {
     if (!savedTry) return null;
@@ -91,5 +96,5 @@ export function standingFrom(model: QuestionModel, checkpoint: Checkpoint): Stan
       : checkpoint.judged === 'lastTry'
         ? last
         : judgedAt(model, board, tries.count + 1);
-  return { board, goingHome, ended, turnedAway, hints, judged, tries: { count: tries.count, last, best } };
+  return { board, goingHome, ended, turnedAway, hints, answered, judged, tries: { count: tries.count, last, best } };
 }

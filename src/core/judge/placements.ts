@@ -15,13 +15,14 @@ export type Arranged = { ok: true; board: Board } | { ok: false; path: string; m
 export function boardFromPlacements(model: QuestionModel, placements: readonly Placed[]): Arranged {
   const board = emptyBoard(model);
   for (const [i, placed] of placements.entries()) {
-    const wrong = placeOne(model, board, placed);
+    const wrong = placeGiven(model, board, placed);
     if (wrong) return { ok: false, path: `placements[${i}].${wrong[0]}`, message: wrong[1] };
   }
   return { ok: true, board };
 }
 
-function placeOne(
+/** Places one copy given outright, `board` is changed in place; else the field that is wrong, and a sentence. */
+export function placeGiven(
   model: QuestionModel,
   board: Board,
   { item, copy, zone }: Placed,

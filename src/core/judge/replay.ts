@@ -5,6 +5,7 @@ import { type Copy, copyOf, type QuestionModel } from './model';
 import { placeByKey } from './placeByKey';
 import { isPut, isTyped, type Outcome, type Placement, type TypedAnswer } from './placement';
 import { type Verdict, verdicts } from './verdict';
+import { type Answered, answeredWith, NOTHING_ANSWERED } from './when';
 
 /** What a learner does. Everything about an attempt follows from its moves, in order. A typed answer is a put. */
 export type Move =
@@ -47,6 +48,8 @@ export interface Standing {
   readonly ended: boolean;
   readonly turnedAway: number;
   readonly hints: number;
+  /** The fixtures that have answered since everything was last put back, and stay so. */
+  readonly answered: Answered;
 }
 
 export const untouched = (model: QuestionModel): Standing => ({
@@ -57,6 +60,7 @@ export const untouched = (model: QuestionModel): Standing => ({
   ended: false,
   turnedAway: 0,
   hints: 0,
+  answered: answeredWith(model, NOTHING_ANSWERED, model.start, null),
 });
 
 export type MoveResult =
@@ -68,6 +72,15 @@ const refused = (path: string, message: string): MoveResult => ({ ok: false, rea
 
 /** The state after one more move. `standing.board` is changed in place: use the returned state. */
 export function applyMove(model: QuestionModel, standing: Standing, move: Move): MoveResult {
+  const result = moved(model, standing, move);
+  if (!result.ok) return result;
+  const { board, judged } = result.standing;
+  const before = move.kind === 'reset' ? NOTHING_ANSWERED : result.standing.answered;
+  const answered = answeredWith(model, before, board, judged);
+  return { ...result, standing: { ...result.standing, answered } };
+}
+
+function moved(model: QuestionModel, standing: Standing, move: Move): MoveResult {
   if (standing.ended) return { ok: false, reason: 'ended' };
   if (move.kind === 'hint') {
     if (hintsLeft(model, standing) === 0)

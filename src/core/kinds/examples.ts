@@ -70,6 +70,7 @@ const drawn = (id: string, x: number, y: number, w: number, h: number, round: bo
   h,
   rotation: 0,
   front: false,
+  when: null,
   shape: round ? { type: 'ellipse', cx: w / 2, cy: h / 2, rx: w / 2, ry: h / 2 } : { type: 'rect', x: 0, y: 0, w, h },
   fill: round ? 'brassWash' : 'rule',
   edge: 'ink',

@@ -53,7 +53,7 @@ function fix(question: Question, end: End): Question {
   const id = end === 'first' ? sequence?.belongs?.[0] : sequence?.belongs?.at(-1);
   const item = question.items.find((item) => item.id === id);
   if (!item || !canFix(question, end)) return question;
-  const box = { label: item.label, x: 0, y: 0, ...item.size, rotation: 0, front: false };
+  const box = { label: item.label, x: 0, y: 0, ...item.size, rotation: 0, front: false, when: null };
   const frame: Fixture = {
     ...box,
     type: 'shape',

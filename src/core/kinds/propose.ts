@@ -188,7 +188,7 @@ function gaps(question: Question, listing: Listing, _: Layout | null): Proposed 
   return { ok: true, question: gapsLaidOut(made) };
 }
 
-const TEXT = { type: 'text', x: 28, y: 20, w: TEXT_WIDTH, rotation: 0, front: false } as const;
+const TEXT = { type: 'text', x: 28, y: 20, w: TEXT_WIDTH, rotation: 0, front: false, when: null } as const;
 
 /** Where a word stands in a paragraph as it is now, with gaps as one character; −1: nowhere. */
 function placeOf(question: Question, block: number, word: string): number {

@@ -1,4 +1,5 @@
 import type { Either, KeyEntry, Need, Question } from '../document/schema';
+import { withoutEvents } from '../edit/events';
 import { belongsIn } from '../judge/keyed';
 import { choose } from '../proof/guess/numbers';
 import { type Random, shuffled } from '../random/random';
@@ -91,6 +92,9 @@ export function drawnQuestion(question: Question, drawn: readonly string[]): Que
     ),
     key: [...question.key.map((entry) => drawnEntry(question, entry, here, left)), ...judgedAsEmpty(question, either)],
     either,
+    fixtures: question.fixtures.map((fixture) =>
+      withoutEvents(fixture, ({ item }) => item === undefined || here(item)),
+    ),
     start: question.start && { placements: question.start.placements.filter(({ item }) => here(item)) },
   };
 }

@@ -1,5 +1,6 @@
 import type { Question } from '../document/schema';
 import type { QuestionModel } from '../judge/model';
+import { restsOnKey } from '../judge/when';
 
 /**
  * The feedback levels: nothing; what is right and wrong; the author's feedback too; a model answer too. Each includes
@@ -42,6 +43,15 @@ export function limitFeedback(model: QuestionModel, feedbackLevel: FeedbackLevel
       show,
       feedback: { right: null, partly: null, wrong: null },
       key: question.key.map((entry) => ({ ...entry, says: null })),
+      // What a fixture answers to a verdict is the author's feedback too.
+      fixtures: question.fixtures.map((fixture) =>
+        fixture.when
+          ? {
+              ...fixture,
+              when: { ...fixture.when, events: fixture.when.events.filter((event) => !restsOnKey(question, event)) },
+            }
+          : fixture,
+      ),
     },
   };
 }

@@ -2,6 +2,7 @@ import type { Rich } from '../document/rich';
 import type { Fixture, Item, Look, Medium, Question, Zone } from '../document/schema';
 import { withSlots } from '../edit/slots';
 import { homes } from '../judge/homes';
+import { restsOnKey } from '../judge/when';
 import { type Random, shuffled } from '../random/random';
 
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
@@ -82,6 +83,7 @@ export interface Names {
   readonly zoneId: ReadonlyMap<string, string>;
   readonly medium: ReadonlyMap<string, string>;
   readonly mediumId: ReadonlyMap<string, string>;
+  readonly fixture: ReadonlyMap<string, string>;
 }
 
 export interface LearnerEdition {
@@ -132,6 +134,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
   const { show } = question;
   const says = (say: Item['content']): Item['content'] =>
     say && { text: say.text, picture: media(say.picture), sound: media(say.sound) };
+  const naming: FixtureNames = { fixture, zone, item, says, media };
 
   return {
     question: {
@@ -140,26 +143,8 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
       promptSound: media(question.promptSound),
       scene: question.scene,
       tray: question.tray,
-      fixtures: question.fixtures.map((one): Fixture => {
-        const { x, y, w, h, rotation, front } = one;
-        // What an author calls a fixture may say what belongs to it.
-        const placed = { id: fixture.get(one.id) as Fixture['id'], label: '', x, y, w, h, rotation, front };
-        switch (one.type) {
-          case 'text':
-            return { type: one.type, ...placed, text: withSlots(one.text, (slot) => zone.get(slot) ?? null) };
-          case 'shape':
-            return {
-              type: one.type,
-              ...placed,
-              shape: one.shape,
-              fill: one.fill,
-              edge: one.edge,
-              edgeWidth: one.edgeWidth,
-            };
-          default:
-            return { type: one.type, ...placed, media: media(one.media) } as Fixture;
-        }
-      }),
+      // What appears only with a verdict comes with the verdict.
+      fixtures: question.fixtures.flatMap((one) => (isTold(question, one) ? [] : [fixtureFor(question, naming, one)])),
       looks: Object.fromEntries([...look].map(([id, drawn]) => [drawn, lookWith(question.looks[id] as Look, media)])),
       media: Object.fromEntries(shown.map((id) => [medium.get(id) as string, said(question.media[id] as Medium)])),
       items: listed(question, order)
@@ -260,8 +245,71 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
       },
       buttons: question.buttons,
     },
-    names: { item, zone, itemId: inverse(item), zoneId: inverse(zone), medium, mediumId: inverse(medium) },
+    names: { item, zone, fixture, itemId: inverse(item), zoneId: inverse(zone), medium, mediumId: inverse(medium) },
   };
+}
+
+/** The names that fixtures need. */
+export interface FixtureNames {
+  readonly fixture: ReadonlyMap<string, string>;
+  readonly zone: ReadonlyMap<string, string>;
+  readonly item: ReadonlyMap<string, string>;
+  readonly says: (say: Item['content']) => Item['content'];
+  readonly media: <Id extends string | null | undefined>(id: Id) => Id;
+}
+
+/** Is the fixture there only after a verdict? */
+export const isTold = (question: Question, { when }: Fixture): boolean =>
+  when?.does === 'appears' && when.events.every((event) => restsOnKey(question, event));
+
+/** A fixture as a learner has it: nothing of what rests on the key. */
+export function fixtureFor(
+  question: Question,
+  { fixture, zone, item, says, media }: FixtureNames,
+  one: Fixture,
+): Fixture {
+  const { x, y, w, h, rotation, front } = one;
+  const id = fixture.get(one.id) as Fixture['id'];
+  // What an author calls a fixture may say what belongs to it.
+  const placed = {
+    id,
+    label: '',
+    x,
+    y,
+    w,
+    h,
+    rotation,
+    front,
+    when: whenFor(question, { zone, item, says }, one.when),
+  };
+  switch (one.type) {
+    case 'text':
+      return { type: one.type, ...placed, text: withSlots(one.text, (slot) => zone.get(slot) ?? null) };
+    case 'shape':
+      return { type: one.type, ...placed, shape: one.shape, fill: one.fill, edge: one.edge, edgeWidth: one.edgeWidth };
+    default:
+      return { type: one.type, ...placed, media: media(one.media) } as Fixture;
+  }
+}
+
+function whenFor(
+  question: Question,
+  { zone, item, says }: Pick<FixtureNames, 'zone' | 'item' | 'says'>,
+  when: Fixture['when'],
+): Fixture['when'] {
+  if (!when) return null;
+  const events = when.events.flatMap(({ on, zone: zoneId, item: itemId, count }) => {
+    if (restsOnKey(question, { on, zone: zoneId, item: itemId, count })) return [];
+    return [
+      {
+        on,
+        count,
+        zone: zoneId && (zone.get(zoneId) as typeof zoneId),
+        item: itemId && (item.get(itemId) as typeof itemId),
+      },
+    ];
+  });
+  return { does: when.does, until: when.until, events, content: events.length > 0 ? says(when.content) : null };
 }
 
 /**
@@ -297,7 +345,14 @@ export const said = ({ kind, description, decorative, captions }: Medium): Learn
 function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
   const shown = new Set<string | null | undefined>([
     question.promptSound,
-    ...question.fixtures.map((fixture) => ('media' in fixture ? fixture.media : null)),
+    ...question.fixtures.flatMap((fixture) => {
+      const { when } = fixture;
+      const seen = when?.events.some((event) => !restsOnKey(question, event)) === true;
+      return [
+        'media' in fixture && !isTold(question, fixture) ? fixture.media : null,
+        ...(seen ? [when?.content?.picture, when?.content?.sound] : []),
+      ];
+    }),
     ...question.items.flatMap(({ content }) => [content?.picture, content?.sound]),
     ...[...worn].flatMap((id) =>
       Object.values(

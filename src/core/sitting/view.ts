@@ -1,14 +1,24 @@
 import type { Rich } from '../document/rich';
-import type { KeyEntry } from '../document/schema';
+import type { Fixture, KeyEntry } from '../document/schema';
 import type { Board } from '../judge/board';
 import { type Copy, idOf, itemOf, numberOf, type QuestionModel } from '../judge/model';
 import { countingTry, hintsLeft, type Standing, type Try } from '../judge/replay';
 import { standsAt } from '../judge/rest';
 import type { Verdict } from '../judge/verdict';
+import { answeringNow, restsOnKey } from '../judge/when';
 import { type AccountLine, account } from '../marks/account';
 import { boardOf } from '../marks/typical';
 import type { ModelPlacement } from '../proof/solve/solve';
-import { type LearnerEdition, type LearnerMedium, type LearnerQuestion, type Names, said } from './learnerEdition';
+import {
+  type FixtureNames,
+  fixtureFor,
+  isTold,
+  type LearnerEdition,
+  type LearnerMedium,
+  type LearnerQuestion,
+  type Names,
+  said,
+} from './learnerEdition';
 import type { NamedCopy } from './named';
 import type { TurnedAway } from './sent';
 
@@ -59,8 +69,19 @@ export interface Told {
   try: TryView | null;
 }
 
+/** A fixture that answers now, by a verdict or because it stays as it answered. */
+export interface FixtureAnswer {
+  fixture: string;
+  until: 'next' | 'reset';
+  /** The fixture itself where it is not there without a verdict, and before which of the others it is drawn. */
+  comes: { fixture: Fixture; before: number } | null;
+  /** What it shows instead. */
+  shows: Said | null;
+}
+
 /** Where a question has come to, apart from its board. */
 export interface Progress {
+  answered: FixtureAnswer[];
   told: Told | null;
   tries: number;
   /** The mark that counts so far; null before the first try, and where the author does not show it. */
@@ -148,6 +169,7 @@ function progressView(sat: Sat, standing: Standing): Progress {
   const { modelAnswer } = question.show;
   const seesModel = modelAnswer === 'always' ? standing.tries.count > 0 : modelAnswer === 'atTheEnd' && standing.ended;
   return {
+    answered: answersView(sat, standing, saying),
     told: standing.judged && toldView(sat, standing, standing.judged, saying),
     tries: standing.tries.count,
     best: counting && question.show.mark ? { mark: counting.judged.mark, max: counting.judged.max } : null,
@@ -157,6 +179,31 @@ function progressView(sat: Sat, standing: Standing): Progress {
     modelAnswer: seesModel && sat.modelAnswer ? boardView(model, boardOf(model, sat.modelAnswer), edition.names) : null,
     media,
   };
+}
+
+/** The fixtures that answer to the verdict, and those that stay as they have answered. */
+function answersView({ model, edition: { names } }: Sat, standing: Standing, saying: Saying): FixtureAnswer[] {
+  const { question } = model;
+  const { board, judged, answered } = standing;
+  const now = judged ? answeringNow(model, board, judged).told : [];
+  return question.fixtures.flatMap((fixture, i): FixtureAnswer[] => {
+    const { when } = fixture;
+    // A lower feedback level has taken the events that rest on the key from the model.
+    const told = when?.events.some((event) => restsOnKey(question, event)) === true;
+    if (!when || !(answered.seen.includes(i) || (told && (now.includes(i) || answered.told.includes(i))))) return [];
+    const media = <Id extends string | null | undefined>(id: Id): Id =>
+      (id ? (saying({ text: null, picture: id as KeySay['picture'], sound: null })?.picture ?? id) : id) as Id;
+    const naming: FixtureNames = { ...names, media, says: (say) => saying(say) as typeof say };
+    const before = question.fixtures.slice(0, i).filter((other) => !isTold(question, other)).length;
+    return [
+      {
+        fixture: names.fixture.get(fixture.id) as string,
+        until: answered.seen.includes(i) || answered.told.includes(i) ? 'reset' : 'next',
+        comes: isTold(question, fixture) ? { fixture: fixtureFor(question, naming, fixture), before } : null,
+        shows: saying(when.content),
+      },
+    ];
+  });
 }
 
 type KeySay = NonNullable<NonNullable<KeyEntry['says']>['zone']>;

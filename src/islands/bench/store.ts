@@ -14,13 +14,16 @@ import {
   type Step,
   setFrames,
   things,
+  withFittingStart,
   withGroups,
 } from '../../core';
 import { type AutoSave, autoSave, type SaveState } from './saving/autoSave';
 
 export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
-/** The tool: select and move, or draw a zone or a line. */
-export type Tool = 'select' | 'rect' | 'ellipse' | 'polygon' | 'line';
+/** The tool: select and move, pull items to where they start, or draw a zone or a line. */
+export type Tool = 'select' | 'start' | 'rect' | 'ellipse' | 'polygon' | 'line';
+/** With these tools a press takes what it is on. */
+export const takes = (tool: Tool): boolean => tool === 'select' || tool === 'start';
 export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'versions' | 'rename';
 
 /** The state of the Bench: the edited question, and what ends with the tab (selection, zoom, undo). */
@@ -44,6 +47,8 @@ export interface BenchState {
   readonly lookOpen: string | null;
   /** The share of an item that is tried at Behaviour while its slider is pulled. */
   readonly shareTried: number | null;
+  /** The event that is tried on the scene, by the fixture that answers it. */
+  readonly tried: { readonly fixture: string; readonly event: number } | null;
   /** The model answer is shown on the scene. */
   readonly modelShown: boolean;
   /** The last proof and the question it belongs to; while the author edits, it is that of a moment ago. */
@@ -108,13 +113,15 @@ export function benchStore(
       book: false,
       lookOpen: null,
       shareTried: null,
+      tried: null,
       modelShown: false,
       proved: null,
       said: '',
 
-      do: (step, said) => {
-        if (step.length === 0) return;
+      do: (asked, said) => {
+        if (asked.length === 0) return;
         if (!mayChange(get())) return set({ said: 'You may look at this question, not change it' });
+        const step = [...asked, ...withFittingStart(applyAll(get().question, asked))];
         take(step);
         set({ past: [...get().past, step], future: [], ...stillThere(get()), ...(said ? { said } : {}) });
       },
@@ -135,7 +142,7 @@ export function benchStore(
           said: 'Done again',
         });
       },
-      select: (refs) => set({ selection: withGroups(get().question, refs) }),
+      select: (refs) => set({ selection: withGroups(get().question, refs), tried: null }),
       toggle: (ref) => {
         const { selection, question: now } = get();
         const group = withGroups(now, [ref]);
@@ -145,7 +152,7 @@ export function benchStore(
             : new Set([...selection, ...group]),
         });
       },
-      go: (station) => set({ station }),
+      go: (station) => set({ station, tried: null }),
       show: (open) => set({ open }),
       say: (said) => set({ said }),
     };

@@ -4,6 +4,7 @@ import {
   type Copy,
   cloneBoard,
   copyNamed,
+  type FixtureAnswer,
   itemOf,
   type LearnerMedium,
   numberOf,
@@ -17,6 +18,7 @@ import {
   startBoard,
   type Verdict,
 } from '../../core';
+import { answeredAfter } from './answering';
 import { boardFrom } from './scene/board';
 import { letGo, movedOver, pickedUp, resting, type States, seen } from './states';
 import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } from './types';
@@ -51,6 +53,8 @@ export interface PlayerData {
   readonly modelAnswer: BoardView | null;
   readonly showsModel: boolean;
   readonly media: Readonly<Record<string, LearnerMedium>>;
+  /** Fixtures that answer to a verdict, and those that stay as they have answered. */
+  readonly answered: readonly FixtureAnswer[];
   /** Zones whose lid is shut. */
   readonly shut: ReadonlySet<number>;
   readonly connection: Connection;
@@ -106,7 +110,7 @@ export type PlayerEvent =
   /** The server's state is another: the page shows it from now on. */
   | { readonly kind: 'replaced'; readonly view: SittingView; readonly message: string };
 
-type Change = Partial<PlayerData>;
+type Change = { -readonly [Field in keyof PlayerData]?: PlayerData[Field] };
 
 /** The state after an event; the same object if nothing changed. */
 export function playerReducer<State extends PlayerData>(state: State, event: PlayerEvent): State {
@@ -146,7 +150,7 @@ function changeOf(state: PlayerData, event: PlayerEvent): Change | null {
     case 'connection':
       return connected(event.connection);
     case 'answered':
-      return answered(state, event);
+      return afterAnswer(state, event);
     case 'replaced':
       return { ...dataOf(event.view), notice: `${event.message}. The page now shows where you are.` };
   }
@@ -157,9 +161,9 @@ export function dataOf(view: SittingView): PlayerData {
   const model = sceneModel(view.question);
   const board = boardFrom(model, view.board);
   const verdicts = verdictsIn(model, view.told);
-  const { told, tries, best, ended, hints, hintsLeft, modelAnswer } = view;
+  const { answered, told, tries, best, ended, hints, hintsLeft, modelAnswer } = view;
   return {
-    ...{ view, model, board, verdicts, told, tries, best, ended, hints, hintsLeft, modelAnswer },
+    ...{ view, model, board, verdicts, answered, told, tries, best, ended, hints, hintsLeft, modelAnswer },
     states: resting({ model, board, question: view.question }, verdicts, satisfiedIn(model, told)),
     waiting: new Map(),
     showsModel: false,
@@ -200,7 +204,8 @@ export function moveItem<State extends PlayerData>(
   if (move.kind === 'reset') {
     const board = startBoard(model, view.question.start);
     const states = resting(sceneOf(state, board));
-    return { state: { ...state, ...MOVED, board, states, waiting: new Map(), moved: null }, outcome: null };
+    const answered = answeredAfter(state, board, true);
+    return { state: { ...state, ...MOVED, board, states, answered, waiting: new Map(), moved: null }, outcome: null };
   }
   if (move.kind !== 'drop' && move.kind !== 'put') return { state, outcome: null };
   const board = nextBoard(state);
@@ -208,7 +213,9 @@ export function moveItem<State extends PlayerData>(
     const zone = model.zoneAt.get(move.zone) as number;
     if (move.text.trim() === '') board.texts.delete(zone);
     else board.texts.set(zone, move.text);
-    return { state: { ...state, ...MOVED, board, moved: null, states: resting(sceneOf(state, board)) }, outcome: null };
+    const answered = answeredAfter(state, board, false);
+    const states = resting(sceneOf(state, board));
+    return { state: { ...state, ...MOVED, board, answered, moved: null, states }, outcome: null };
   }
   const copy = copyNamed(model, move);
   let outcome = putDown(model, board, move, null);
@@ -225,7 +232,11 @@ export function moveItem<State extends PlayerData>(
   const states = letGo(sceneOf(state, board), copy, outcome);
   const items = new Map(states.items);
   for (const other of waiting.keys()) items.set(other, 'waiting');
-  return { state: { ...state, ...MOVED, board, waiting, moved: copy, states: { ...states, items } }, outcome };
+  const answered = answeredAfter(state, board, false);
+  return {
+    state: { ...state, ...MOVED, board, answered, waiting, moved: copy, states: { ...states, items } },
+    outcome,
+  };
 }
 
 /** The board for the next move, after the wrong copies of the last check have gone home. */
@@ -255,6 +266,7 @@ function continued(state: PlayerData): Change {
   const board = nextBoard(state);
   return {
     board,
+    answered: answeredAfter(state, board, false),
     verdicts: new Map(),
     pointed: null,
     told: state.told && { ...state.told, says: [], typed: [], goingHome: [], goingEmpty: [] },
@@ -270,11 +282,12 @@ const connected = (connection: Connection): Change => ({
 });
 
 /** An answer of the server. While more moves are on their way, only the answer to the last one is about the board. */
-function answered(state: PlayerData, { answer, batch, more }: Extract<PlayerEvent, { kind: 'answered' }>): Change {
-  const { tries, best, ended, hints, hintsLeft, modelAnswer } = answer;
+function afterAnswer(state: PlayerData, { answer, batch, more }: Extract<PlayerEvent, { kind: 'answered' }>): Change {
+  const { answered, tries, best, ended, hints, hintsLeft, modelAnswer } = answer;
   const media = { ...state.media, ...answer.media };
   const known: Change = { connection: 'saved', tries, best, ended, hints, hintsLeft, modelAnswer, media };
   if (more) return known;
+  known.answered = answered;
   const checked = batch.some((move) => move.kind === 'check');
   const notice = noticeOf(state, answer);
   return {

@@ -3,6 +3,7 @@ import {
   type Copy,
   carriesItself,
   type ItemState,
+  isPutAway,
   itemOf,
   type LearnerQuestion,
   nextItemState,
@@ -31,10 +32,8 @@ const isFull = ({ model, board }: Scene, zone: number) =>
   (board.zones[zone]?.length ?? 0) >= (model.zones[zone]?.capacity ?? Infinity);
 
 /** True if the look hides the copy once it is placed. */
-function isPutAway({ question }: Scene, copy: Copy): boolean {
-  const look = question.looks[question.items[itemOf(copy)]?.look ?? ''];
-  return look?.of === 'item' && look.putAway;
-}
+const hidesCopy = ({ question }: Scene, copy: Copy): boolean =>
+  isPutAway(question, question.items[itemOf(copy)]?.look ?? null);
 
 /**
  * Zones a copy may be put into by name: of its family, and not resting in it themselves. A full one that refuses is
@@ -84,14 +83,14 @@ export function resting(
 ): States {
   const items = new Map<Copy, ItemState>();
   for (const copy of scene.board.zoneOf.keys()) {
-    const putAway = isPutAway(scene, copy);
+    const putAway = hidesCopy(scene, copy);
     const settled = nextItemState('inHand', { type: 'settled', putAway });
     items.set(copy, nextItemState(settled, { type: 'judged', verdict: verdicts.get(copy) ?? 'none', putAway }));
   }
   // What was found in a hidden zone, or missed all of them, lies loose here and is judged all the same.
   for (const [copy, verdict] of verdicts)
     if (!scene.board.zoneOf.has(copy)) {
-      const judged = nextItemState('rest', { type: 'judged', verdict, putAway: isPutAway(scene, copy) });
+      const judged = nextItemState('rest', { type: 'judged', verdict, putAway: hidesCopy(scene, copy) });
       if (judged !== 'rest') items.set(copy, judged);
     }
   return {

@@ -10,12 +10,26 @@ import { itemId, itemNamed } from './named';
 const MIN_AREA = 256;
 const CELL = 2;
 
-/** At its home too little of an item is on the scene and not beneath other items. */
+/**
+ * At its home too little of an item is on the scene and not beneath other items. A cover that can be picked up, and
+ * stays where it is let go, can be dragged off: what lies under it can be reached.
+ */
 export const cannotBePickedUp: FindingRule = ({ model }) => {
   const bodies = model.items.map((_, item) => bodyAtHome(model, item));
-  return bodies.flatMap((body, item) => {
-    const over = bodies.slice(item + 1).filter(({ box }) => meet(box, body.box));
-    const free = uncovered(model, body, over);
+  const free = bodies.map(() => 0);
+  const inTheWay: Body[] = [];
+  // From the top down, so that it is known of what covers an item whether it can be dragged off.
+  for (let item = bodies.length - 1; item >= 0; item--) {
+    const body = bodies[item] as Body;
+    const area = uncovered(
+      model,
+      body,
+      inTheWay.filter(({ box }) => meet(box, body.box)),
+    );
+    free[item] = area;
+    if (area < MIN_AREA || !comesOff(model, item)) inTheWay.push(body);
+  }
+  return free.flatMap((free, item) => {
     if (free >= MIN_AREA) return [];
     return [
       {
@@ -25,6 +39,11 @@ export const cannotBePickedUp: FindingRule = ({ model }) => {
       },
     ];
   });
+};
+
+const comesOff = ({ question }: QuestionModel, item: number): boolean => {
+  const { goesHome, stays, copies } = question.items[item] as QuestionModel['question']['items'][number];
+  return !goesHome && !stays && copies !== 'endless';
 };
 
 interface Body {

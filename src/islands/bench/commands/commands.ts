@@ -91,6 +91,7 @@ export const COMMANDS: readonly Command[] = [
   },
   { group: 'Make', words: 'Make a zone of the outline of the item, riding on it', needs: 'some', run: outlineSelected },
   { group: 'Make', words: 'Select and move', keys: ['S'], where: 'scene', run: tool('select') },
+  { group: 'Make', words: 'Pull items to where they start', keys: ['H'], where: 'scene', run: tool('start') },
   { group: 'Make', words: 'Draw zones', keys: ['D'], where: 'scene', run: tool('rect') },
   { group: 'Make', words: 'Draw round zones', keys: ['Shift+D'], where: 'scene', run: tool('ellipse') },
   { group: 'Make', words: 'Draw zones by their corners', keys: ['C'], where: 'scene', run: tool('polygon') },

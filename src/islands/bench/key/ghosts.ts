@@ -18,6 +18,7 @@ import {
 /** A copy drawn where it would come to rest. */
 export interface Ghost {
   readonly key: string;
+  readonly item: ItemId;
   readonly label: string;
   readonly frame: Frame;
 }
@@ -37,6 +38,7 @@ function ghostsIn(model: QuestionModel, board: Board, zone: number): Ghost[] {
     return [
       {
         key: `${copy} ${zone}`,
+        item: id,
         label: label || id,
         frame: { x: at.x, y: at.y, w: item.w, h: item.h, rotation: item.rotation },
       },
@@ -62,4 +64,10 @@ export function modelGhosts(question: Question, placements: readonly ModelPlacem
   const model = modelOf(question);
   const board = boardOf(model, placements);
   return question.zones.flatMap((_, zone) => ghostsIn(model, board, zone));
+}
+
+/** Where the copies of an item lie at the start, if in zones. */
+export function startGhosts(question: Question, id: ItemId): Ghost[] {
+  const model = modelOf(question);
+  return question.zones.flatMap((_, zone) => ghostsIn(model, model.start, zone).filter(({ item }) => item === id));
 }

@@ -193,6 +193,7 @@ function NewText({ store, text, gaps }: { store: BenchStore; text: TextFixture |
             h: 120,
             rotation: 0,
             front: false,
+            when: null,
           }),
           id: 'text' as Fixture['id'],
           text: rich,

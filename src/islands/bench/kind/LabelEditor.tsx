@@ -110,6 +110,7 @@ function coverOf(
     h,
     rotation: 0,
     front: false,
+    when: null,
     shape: { type: 'rect', x: 0, y: 0, w, h },
     fill,
     edge: null,

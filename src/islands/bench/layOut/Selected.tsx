@@ -1,12 +1,30 @@
-import { Trash2, Undo2 } from 'lucide-react';
-import { type Item, idIn, kindIn, type Rich, rename, setFixture, setItem, type Thing, thingAt } from '../../../core';
+import { Flag, Trash2, Undo2 } from 'lucide-react';
+import { toast } from 'sonner';
+import {
+  type Item,
+  idIn,
+  kindIn,
+  type Rich,
+  rename,
+  setFixture,
+  setItem,
+  slotsIn,
+  startIn,
+  startOf,
+  type Thing,
+  thingAt,
+  type ZoneId,
+} from '../../../core';
 import { Typed } from '../../../ui/Typed';
 import { outlineSelected, removeSelected } from '../commands/arranging';
 import { MediumField } from '../media/MediumField';
+import { common } from '../parts/common';
 import { SayField } from '../parts/SayField';
+import { Setting } from '../parts/Setting';
 import { RichField } from '../rich/RichField';
 import type { BenchStore } from '../store';
 import { ShapeFixtureFields } from './ShapeFixtureFields';
+import { WhenFields } from './WhenFields';
 import { ZoneShape } from './ZoneShape';
 
 /** Naming what is selected, and what it shows. */
@@ -23,6 +41,7 @@ export function Selected({ store }: { store: BenchStore }) {
       {only && <Name key={`name ${only.ref}`} store={store} thing={only} />}
       {only?.kind === 'item' && <ItemShows key={`shows ${only.ref}`} store={store} item={only.is} />}
       {only?.kind === 'fixture' && <FixtureShows key={`shows ${only.ref}`} store={store} thing={only} />}
+      {items.length > 0 && items.length === chosen.length && <StartsIn store={store} items={items} />}
       {only?.kind === 'zone' && <ZoneShape key={`shape ${only.ref}`} store={store} zone={only.is} />}
       <div className="flex flex-wrap gap-1 mt-2">
         {items.some(({ home }) => home !== null) && question.tray && (
@@ -83,6 +102,52 @@ function ItemShows({ store, item }: { store: BenchStore; item: Item }) {
   );
 }
 
+/** Where items start: at home, or in a zone, which the tool *Start here* does by pulling. */
+function StartsIn({ store, items }: { store: BenchStore; items: readonly Item[] }) {
+  const question = store((s) => s.question);
+  const start = common(items, ({ id }) => startOf(question, id));
+  const set = (zone: string) => {
+    const started = startIn(
+      question,
+      items.map(({ id }) => id),
+      zone === '' ? null : (zone as ZoneId),
+    );
+    if (started.ok) store.getState().do(started.step);
+    else toast(`${started.message}.`);
+  };
+  if (question.kind === 'order') return null;
+  return (
+    <Setting label="Starts">
+      <select
+        aria-label="Where it starts"
+        className="select select-sm w-44"
+        value={start === undefined ? 'differ' : (start ?? '')}
+        onChange={(event) => set(event.target.value)}
+      >
+        {start === undefined && <option value="differ">they differ</option>}
+        <option value="">at home</option>
+        {question.zones.flatMap((zone) =>
+          zone.typed || zone.shape.type === 'slot'
+            ? []
+            : [
+                <option key={zone.id} value={zone.id}>
+                  in {zone.label || zone.id}
+                </option>,
+              ],
+        )}
+      </select>
+      <button
+        type="button"
+        className="btn btn-quiet btn-sm"
+        onClick={() => store.setState({ tool: 'start' })}
+        title="Pull items to where they start: into a zone, or anywhere on the scene"
+      >
+        <Flag size={15} aria-hidden /> Start here…
+      </button>
+    </Setting>
+  );
+}
+
 function FixtureShows({ store, thing }: { store: BenchStore; thing: Extract<Thing, { kind: 'fixture' }> }) {
   const { is: fixture } = thing;
   const act = store.getState().do;
@@ -117,6 +182,7 @@ function FixtureShows({ store, thing }: { store: BenchStore; thing: Extract<Thin
         />
         lies over the zones
       </label>
+      {!(fixture.type === 'text' && slotsIn(fixture.text).length > 0) && <WhenFields store={store} fixture={fixture} />}
     </div>
   );
 }

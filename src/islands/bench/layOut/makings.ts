@@ -128,6 +128,7 @@ const placedAt = (question: Question, size: { w: number; h: number }) => ({
   ...placeFor(question, size),
   rotation: 0,
   front: false,
+  when: null,
 });
 
 export const textFixture = (question: Question, words = 'Text'): Fixture => ({
@@ -161,6 +162,7 @@ export function lineFixture(question: Question, from: Point, to: Point): Fixture
     label: zone ? `Line of ${zone.label || zone.id}` : 'Line',
     ...bar,
     front: true,
+    when: null,
     shape: { type: 'rect', x: 0, y: 0, w: bar.w, h: bar.h },
     fill: 'ink',
     edge: null,

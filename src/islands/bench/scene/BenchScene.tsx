@@ -8,11 +8,11 @@ import {
   useRef,
   useState,
 } from 'react';
-import { carrierOf, onScene, type Ref, things } from '../../../core';
+import { carrierOf, kindIn, onScene, type Ref, things } from '../../../core';
 import { plainText } from '../../../core/document';
 import { MediaFrom, RichText, Stage } from '../../../scene';
 import { benchMedia } from '../../shared/ownMedia';
-import { type BenchStore, framesOf } from '../store';
+import { type BenchStore, takes } from '../store';
 import { Corners } from './Corners';
 import { Drawing } from './Drawing';
 import { Ghosts } from './Ghosts';
@@ -21,6 +21,7 @@ import { Guides, ReachPreview } from './Overlays';
 import { RenameHere } from './RenameHere';
 import { RULER, Ruler } from './Rulers';
 import { SceneBar } from './SceneBar';
+import { framesWith } from './starting';
 import { ThingView } from './ThingView';
 import { useZoomAndPan } from './useZoomAndPan';
 import './bench.css';
@@ -37,6 +38,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
   const tool = store((s) => s.tool);
+  const tried = store((s) => s.tried?.fixture ?? null);
   const zoom = store((s) => s.zoom);
   const room = useRef<HTMLElement>(null);
   const stage = useRef<HTMLDivElement>(null);
@@ -49,7 +51,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
     store.shown.scale = scale;
   }, [store, scale]);
   const panning = useZoomAndPan(store, room, scale);
-  const at = framesOf(question);
+  const at = framesWith(question, tool);
   const noted = useMemo(
     () => ({ locked: new Set<string>(question.bench.locked), veiled: new Set<string>(question.bench.veiled) }),
     [question.bench],
@@ -58,10 +60,12 @@ export function BenchScene({ store }: { store: BenchStore }) {
   const looks = question.looks;
 
   const press = (event: PointerEvent) => {
-    if (event.button !== 0 || tool !== 'select' || panning.current) return;
+    if (event.button !== 0 || !takes(tool) || panning.current) return;
     const target = event.target as Element;
     if (target.closest('.moveable-control-box, .bench-over')) return;
-    const ref = refUnder(target);
+    const under = refUnder(target);
+    // Only items start anywhere.
+    const ref = tool === 'start' && under && kindIn(under) !== 'item' ? null : under;
     const { select, toggle } = store.getState();
     if (!ref) {
       if (!event.shiftKey) select([]);
@@ -101,7 +105,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be reached by keyboard
         tabIndex={0}
         aria-label="The scene and what is on it"
-        className={`grow min-h-0 overflow-auto bench-room ${tool === 'select' ? '' : 'bench-drawing'}`}
+        className={`grow min-h-0 overflow-auto bench-room ${takes(tool) ? '' : 'bench-drawing'}`}
         style={{ padding: `0 ${MARGIN}px ${MARGIN}px 0` }}
         onPointerDown={press}
         onFocus={focus}
@@ -142,7 +146,8 @@ export function BenchScene({ store }: { store: BenchStore }) {
                     selected={selection.has(thing.ref)}
                     locked={noted.locked.has(thing.ref)}
                     veiled={noted.veiled.has(thing.ref)}
-                    still={tool !== 'select'}
+                    still={!takes(tool)}
+                    tried={tried !== null && tried === thing.is.id}
                   />
                 );
               })}

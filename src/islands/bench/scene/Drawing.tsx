@@ -2,7 +2,7 @@ import { type MouseEvent, type RefObject, useEffect, useState } from 'react';
 import Selecto from 'react-selecto';
 import { add, type Point, type Ref, refTo, type Shape } from '../../../core';
 import { lineFixture, zoneOf } from '../layOut/makings';
-import type { BenchStore } from '../store';
+import { type BenchStore, takes } from '../store';
 
 /** A zone drawn smaller than this was a slip of the hand. */
 const LEAST = 12;
@@ -85,16 +85,16 @@ export function Drawing({ store, room, stage, scale }: Props) {
       key={tool}
       container={element}
       dragContainer={element}
-      selectableTargets={tool === 'select' ? ['.bench-thing:not([data-passive])'] : []}
+      selectableTargets={takes(tool) ? ['.bench-thing:not([data-passive])'] : []}
       selectByClick={false}
       selectFromInside={false}
       hitRate={20}
       toggleContinueSelect="shift"
       dragCondition={({ inputEvent }: { inputEvent: { target: Element } }) =>
-        tool !== 'select' || !inputEvent.target.closest('[data-ref], .moveable-control-box, .bench-over')
+        !takes(tool) || !inputEvent.target.closest('[data-ref], .moveable-control-box, .bench-over')
       }
       onSelectEnd={({ selected, rect, isDragStart, inputEvent }) => {
-        if (tool !== 'select') return draw(rect.left, rect.top, rect.right, rect.bottom);
+        if (!takes(tool)) return draw(rect.left, rect.top, rect.right, rect.bottom);
         // A press without a pull has been taken for what it is already.
         if (isDragStart || rect.width + rect.height < 4) return;
         const refs = selected.flatMap((one) => (one.getAttribute('data-ref') as Ref | null) ?? []);

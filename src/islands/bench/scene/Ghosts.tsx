@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { type Ref, thingAt } from '../../../core';
+import { type ItemId, idIn, type Ref, thingAt } from '../../../core';
 import { pxTurned } from '../../../scene';
-import { type Ghost, ghostsOf, modelGhosts } from '../key/ghosts';
+import { type Ghost, ghostsOf, modelGhosts, startGhosts } from '../key/ghosts';
 import type { BenchStore } from '../store';
 
 /** Where the one selected item would come to rest in each zone it belongs to, and the model answer when it is shown. */
@@ -9,6 +9,7 @@ export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
   const question = store((s) => s.question);
   const selection = store((s) => s.selection);
   const station = store((s) => s.station);
+  const tool = store((s) => s.tool);
   const shown = store((s) => s.modelShown);
   const proved = store((s) => s.proved);
   const ref = selection.size === 1 ? ([...selection][0] as Ref) : null;
@@ -18,8 +19,9 @@ export function Ghosts({ store, scale }: { store: BenchStore; scale: number }) {
         ? modelGhosts(question, proved.proof.modelAnswer.placements)
         : [];
     const thing = ref && station === 'key' ? thingAt(question, ref) : undefined;
-    return thing?.kind === 'item' ? ghostsOf(question, thing.is.id) : [];
-  }, [question, station, ref, shown, proved]);
+    if (thing?.kind === 'item') return ghostsOf(question, thing.is.id);
+    return ref && station === 'layOut' && tool === 'select' ? startGhosts(question, idIn(ref) as ItemId) : [];
+  }, [question, station, ref, shown, proved, tool]);
   return ghosts.map(({ key, frame, label }) => (
     <div key={key} className="bench-ghost" style={pxTurned(frame, scale)} data-ghost={label} aria-hidden>
       <span className="tag-words">{label}</span>

@@ -9,9 +9,10 @@ import {
   useState,
 } from 'react';
 import Moveable from 'react-moveable';
-import { type Frame, type Handle, type Ref, thingAt } from '../../../core';
-import { type BenchStore, framesOf, type Pull } from '../store';
+import { type Frame, type Handle, kindIn, type Ref, thingAt } from '../../../core';
+import { type BenchStore, type Pull, takes } from '../store';
 import { movedBy, type Pulling, pulled, resizedBy, scaledBy, turnedBy } from './pulling';
+import { framesWith, pulledFrom, startWhereLetGo } from './starting';
 
 const SNAP_PIXELS = 6;
 /** A press that moves less than this is no pull. */
@@ -54,7 +55,13 @@ export function Handles({ store, stage, scale, ref }: Props) {
   useLayoutEffect(() => {
     const veiled = new Set<string>(question.bench.veiled);
     setTargets(
-      tool === 'select' ? refs.flatMap((ref) => (veiled.has(ref) ? [] : (elementOf(stage.current, ref) ?? []))) : [],
+      takes(tool)
+        ? refs.flatMap((ref) =>
+            veiled.has(ref) || (tool === 'start' && kindIn(ref) !== 'item')
+              ? []
+              : (elementOf(stage.current, ref) ?? []),
+          )
+        : [],
     );
   }, [refs, stage, question, tool]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the handles follow whatever moves their target
@@ -89,7 +96,9 @@ export function Handles({ store, stage, scale, ref }: Props) {
     tolerance: SNAP_PIXELS / scale,
   });
   const move = (dist: readonly number[], event: unknown) => {
-    const { drawnOnly, ...pull } = movedBy(pulling(event), (dist[0] as number) / scale, (dist[1] as number) / scale);
+    const [dx, dy] = [(dist[0] as number) / scale, (dist[1] as number) / scale];
+    if (tool === 'start') return store.pull.setState(pulledFrom(question, refs, dx, dy));
+    const { drawnOnly, ...pull } = movedBy(pulling(event), dx, dy);
     elements(drawnOnly);
     store.pull.setState(pull);
   };
@@ -98,7 +107,11 @@ export function Handles({ store, stage, scale, ref }: Props) {
     x: Math.sign(direction[0] as number) as Handle['x'],
     y: Math.sign(direction[1] as number) as Handle['y'],
   });
-  const end = ({ isDrag }: { isDrag: boolean }) => isDrag && store.release();
+  const end = ({ isDrag }: { isDrag: boolean }) => {
+    if (!isDrag) return;
+    if (tool === 'start') startWhereLetGo(store);
+    else store.release();
+  };
 
   if (targets.length === 0) return null;
   return (
@@ -106,8 +119,8 @@ export function Handles({ store, stage, scale, ref }: Props) {
       ref={moveable}
       target={targets}
       draggable
-      resizable={!byCorners}
-      rotatable={!byCorners}
+      resizable={!byCorners && tool === 'select'}
+      rotatable={!byCorners && tool === 'select'}
       origin={false}
       keepRatio={false}
       throttleDrag={0}
@@ -147,7 +160,8 @@ function useDrawn(
   const followers = useRef<ReadonlyMap<Ref, Frame>>(new Map());
   useEffect(() => {
     const draw = (frames: Iterable<readonly [Ref, Frame]>) => {
-      const base = framesOf(store.getState().question);
+      const { question, tool } = store.getState();
+      const base = framesWith(question, tool);
       for (const [ref, frame] of frames) {
         const element = elementOf(stage.current, ref);
         if (!element) continue;
@@ -177,7 +191,8 @@ function useDrawn(
         draw(followers.current);
         moveable.current?.updateRect();
       } else if (before.draft.size > 0) {
-        const at = framesOf(store.getState().question);
+        const { question, tool } = store.getState();
+        const at = framesWith(question, tool);
         draw(
           [...before.draft.keys(), ...followers.current.keys()].flatMap((ref): [Ref, Frame][] =>
             at.has(ref) ? [[ref, at.get(ref) as Frame]] : [],

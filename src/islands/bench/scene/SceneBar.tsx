@@ -1,4 +1,4 @@
-import { Circle, Grid3x3, Magnet, Minus, MousePointer2, Pentagon, Plus, Slash, Square } from 'lucide-react';
+import { Circle, Flag, Grid3x3, Magnet, Minus, MousePointer2, Pentagon, Plus, Slash, Square } from 'lucide-react';
 import { useState } from 'react';
 import type { Snapping } from '../../../core';
 import type { BenchStore, Tool } from '../store';
@@ -6,6 +6,7 @@ import { Readout } from './Overlays';
 
 const TOOLS: readonly [Tool, string, typeof Square][] = [
   ['select', 'Select', MousePointer2],
+  ['start', 'Start here', Flag],
   ['rect', 'Draw a zone', Square],
   ['ellipse', 'Draw a round zone', Circle],
   ['polygon', 'Draw a zone by its corners', Pentagon],
@@ -37,7 +38,7 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
           onClick={() => store.setState({ tool: name })}
         >
           <Icon size={16} aria-hidden />
-          <span className={tool === name ? '' : 'sr-only'}>{words}</span>
+          <span className={tool === name ? 'whitespace-nowrap' : 'sr-only'}>{words}</span>
         </button>
       ))}
       <span className="w-px h-5 bg-rule mx-1" aria-hidden />

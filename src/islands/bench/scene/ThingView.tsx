@@ -18,11 +18,13 @@ interface Props {
   veiled: boolean;
   /** A tool is drawing: nothing on the scene is in its way. */
   still: boolean;
+  /** An event that the fixture answers is tried. */
+  tried: boolean;
 }
 
 /** One thing at the Bench, drawn as learners will see it at rest. Presses are caught by the scene around it. */
 export const ThingView = memo(
-  function ThingView({ thing, frame, shape, look, scale, selected, locked, veiled, still }: Props) {
+  function ThingView({ thing, frame, shape, look, scale, selected, locked, veiled, still, tried }: Props) {
     const media = useMediaSource();
     const common = {
       'data-ref': thing.ref,
@@ -62,12 +64,24 @@ export const ThingView = memo(
             <ItemFace label={thing.is.label} content={thing.is.content} state="rest" />
           </div>
         );
-      case 'fixture':
+      case 'fixture': {
+        const { when } = thing.is;
+        const absent = when !== null && (when.does === 'appears' ? !tried : when.does === 'disappears' && tried);
         return (
-          <div className={`fixture bench-thing ${chosen}`} style={{ ...pxTurned(frame, scale), ...hidden }} {...common}>
-            <FixtureFace fixture={thing.is} scale={scale} live={false} />
+          <div
+            className={`fixture bench-thing ${chosen} ${absent ? 'bench-absent' : ''}`}
+            style={{ ...pxTurned(frame, scale), ...hidden }}
+            {...common}
+          >
+            <FixtureFace
+              fixture={thing.is}
+              instead={when?.does === 'shows' && tried ? when.content : null}
+              scale={scale}
+              live={false}
+            />
           </div>
         );
+      }
     }
   },
   (a, b) =>
@@ -78,6 +92,7 @@ export const ThingView = memo(
     a.locked === b.locked &&
     a.veiled === b.veiled &&
     a.still === b.still &&
+    a.tried === b.tried &&
     sameFrame(a.frame, b.frame),
 );
 

@@ -10,6 +10,7 @@ import { MenuPart, TypedPart } from '../scene/Slot';
 import { totalIn, useDisplayed } from '../shown';
 import { isOnlyChosen, nextPick, placesFor, stateOf } from '../states';
 import { nameOf, type PlayerStore } from '../store';
+import { useFixtures } from '../useFixtures';
 import { useMoving } from '../useMoving';
 import { itemName, zoneName } from '../words';
 import { MoveMenu, type Way } from './MoveMenu';
@@ -103,7 +104,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
         The question as a list
       </h2>
       <Slots value={(name) => <span className="list-slot">{zoneName(state, model.zoneAt.get(name) ?? -1)}</span>}>
-        <Around question={question} />
+        <Around store={store} />
       </Slots>
       <div className="list-columns">
         {question.zones.map((zone, i) => {
@@ -247,13 +248,18 @@ function Total({ board, question, zone }: { board: Board; question: LearnerQuest
 }
 
 /** What stands on the scene beside items and zones: its texts, pictures, sounds and films, in their order. */
-function Around({ question: { fixtures } }: { question: LearnerQuestion }) {
-  const shown = fixtures.filter(({ type }) => type !== 'shape');
-  if (shown.length === 0) return null;
+function Around({ store }: { store: PlayerStore }) {
+  const { board } = useDisplayed(store);
+  const { fixtures, begins, words } = useFixtures(store, board);
+  const shown = fixtures.filter(({ fixture, content }) => fixture.type !== 'shape' || content);
+  if (fixtures.length === 0) return null;
   return (
     <div className="list-around">
-      {shown.map((fixture) =>
-        fixture.type === 'text' ? (
+      <p role="status" className="sr-only">
+        {words}
+      </p>
+      {shown.map(({ fixture, content, answers }) =>
+        fixture.type === 'text' && !content ? (
           <div key={fixture.id}>
             <RichText rich={fixture.text} />
           </div>
@@ -263,7 +269,7 @@ function Around({ question: { fixtures } }: { question: LearnerQuestion }) {
             className={`list-fixture list-fixture-${fixture.type}`}
             style={fixture.type === 'sound' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }}
           >
-            <FixtureFace fixture={fixture} scale={1} live />
+            <FixtureFace fixture={fixture} instead={content} scale={1} live begins={begins && answers} />
           </div>
         ),
       )}

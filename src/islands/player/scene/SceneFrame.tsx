@@ -23,6 +23,7 @@ import { slotsOf } from '../plain';
 import { spokenOf, totalIn, underLids, useDisplayed } from '../shown';
 import { isOnlyChosen, nextPick, placesFor } from '../states';
 import { nameOf, type PlayerStore } from '../store';
+import { useFixtures } from '../useFixtures';
 import { useMoving } from '../useMoving';
 import { itemName, pickedUpInWords, zoneName } from '../words';
 import { Bubble } from './Bubble';
@@ -62,6 +63,7 @@ export function SceneFrame({
   // The feedback and the verdicts change with these.
   const told = store((s) => s.told);
   const { board, shown, locked } = useDisplayed(store);
+  const { fixtures: standingFixtures, begins, words } = useFixtures(store, board);
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const { scale: fitting, docked, crop } = useStageScale(frame, question);
@@ -225,15 +227,16 @@ export function SceneFrame({
     return <Slot store={store} index={zone} locked={locked} draw={draw} onPut={put} />;
   };
   const fixtures = (front: boolean) =>
-    question.fixtures
-      .filter((fixture) => fixture.front === front)
-      .map((fixture) => (
+    standingFixtures
+      .filter(({ fixture }) => fixture.front === front)
+      .map(({ fixture, content, answers }) => (
         <div
           key={fixture.id}
           className={`fixture ${fixture.type === 'sound' || fixture.type === 'film' ? '' : 'pointer-events-none'}`}
+          data-answers={answers || undefined}
           style={pxTurned(fixture, scale)}
         >
-          <FixtureFace fixture={fixture} scale={scale} live />
+          <FixtureFace fixture={fixture} instead={content} scale={scale} live begins={begins && answers} />
         </div>
       ));
   const putBack = held !== null && (
@@ -292,7 +295,7 @@ export function SceneFrame({
           <div ref={frame} className="overflow-auto max-w-full" onClick={pressScene}>
             {flows ? (
               <div ref={stage} className="flowing" style={{ '--scale': scale } as CSSProperties}>
-                {question.fixtures.map((fixture) => (
+                {standingFixtures.map(({ fixture, content, answers }) => (
                   <div
                     key={fixture.id}
                     className="flowing-part"
@@ -300,7 +303,7 @@ export function SceneFrame({
                       fixture.type === 'text' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }
                     }
                   >
-                    <FixtureFace fixture={fixture} scale={1} live />
+                    <FixtureFace fixture={fixture} instead={content} scale={1} live begins={begins && answers} />
                   </div>
                 ))}
               </div>
@@ -316,6 +319,9 @@ export function SceneFrame({
               </Stage>
             )}
           </div>
+          <p role="status" className="sr-only">
+            {words}
+          </p>
           {docked && (band || flows) && out.some(isDocked) && (
             <section className="docked-tray" aria-label="Items to place" style={{ '--scale': scale } as CSSProperties}>
               {putBack}

@@ -67,6 +67,7 @@ export {
   editQuestion,
   emptyBin,
   makeQuestion,
+  newQuestionFor,
   openQuestion,
   saveAsCopy,
   setDeleted,

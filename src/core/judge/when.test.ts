@@ -30,7 +30,7 @@ const check: Move = { kind: 'check' };
 const reset: Move = { kind: 'reset' };
 
 /** Is the fixture answering after the moves? As a learner's page is told it, and sees it. */
-function after(question: Question, ...moves: Move[]) {
+function asSeen(question: Question, ...moves: Move[]) {
   const model = questionModel(question);
   const standing = replay(model, moves);
   const edition = learnerEdition(question, random(seedOf('one')));
@@ -40,7 +40,7 @@ function after(question: Question, ...moves: Move[]) {
 
 describe('what rests on the arrangement is sent with the question', () => {
   it('under the names of the sitting, with what is shown', () => {
-    const { view } = after(
+    const { view } = asSeen(
       answering({
         events: [{ on: 'holds', zone: 'dry', item: 'barley', count: 1 }],
         does: 'shows',
@@ -56,10 +56,10 @@ describe('what rests on the arrangement is sent with the question', () => {
 
   it('and what stays as it answered is known after a reload, until everything is put back', () => {
     const question = answering(on({ on: 'taking', zone: 'dry' }, { until: 'reset' }));
-    expect(after(question, put('barley', 'dry')).told).toHaveLength(1);
-    expect(after(question, put('barley', 'dry'), put('barley', null)).told).toMatchObject([{ until: 'reset' }]);
-    expect(after(question, put('barley', 'dry'), put('barley', null), reset).told).toEqual([]);
-    expect(after(question, put('barley', 'moist')).told).toEqual([]);
+    expect(asSeen(question, put('barley', 'dry')).told).toHaveLength(1);
+    expect(asSeen(question, put('barley', 'dry'), put('barley', null)).told).toMatchObject([{ until: 'reset' }]);
+    expect(asSeen(question, put('barley', 'dry'), put('barley', null), reset).told).toEqual([]);
+    expect(asSeen(question, put('barley', 'moist')).told).toEqual([]);
   });
 
   it('also from a checkpoint', () => {
@@ -86,14 +86,14 @@ describe('what rests on a verdict comes with it, never before', () => {
   ];
   it.each(cases)('%s', (_, event, moves, holds) => {
     const question = answering(on(event));
-    const before = after(question, ...moves);
+    const before = asSeen(question, ...moves);
     expect(before.sent).not.toContain('the sign lamp');
     expect(JSON.stringify(before.view)).not.toContain('the sign lamp');
-    const checked = after(question, ...moves, check);
+    const checked = asSeen(question, ...moves, check);
     expect(checked.told.map(({ comes }) => comes?.fixture.type)).toEqual(holds ? ['text'] : []);
     // It lasts until the next move.
     if (holds && checked.view.ended === false)
-      expect(after(question, ...moves, check, put('gravel', 'dry')).told).toEqual([]);
+      expect(asSeen(question, ...moves, check, put('gravel', 'dry')).told).toEqual([]);
   });
 
   it('what it shows then is not sent before either', () => {
@@ -102,8 +102,8 @@ describe('what rests on a verdict comes with it, never before', () => {
       does: 'shows',
       content: { text: words('the answer is dry') },
     });
-    expect(after(question).sent).not.toContain('the answer is dry');
-    expect(after(question, put('acorn', 'dry'), check).told[0]?.shows?.text).toEqual(words('the answer is dry'));
+    expect(asSeen(question).sent).not.toContain('the answer is dry');
+    expect(asSeen(question, put('acorn', 'dry'), check).told[0]?.shows?.text).toEqual(words('the answer is dry'));
   });
 
   it('nor where the feedback level says nothing of it', () => {
@@ -123,8 +123,8 @@ describe('what rests on a verdict comes with it, never before', () => {
         { id: 'moist', label: 'moist', shape: { type: 'rect', x: 500, y: 40, w: 400, h: 300 } },
       ],
     });
-    expect(after(question, put('barley', 'dry')).told).toEqual([]);
-    expect(after(question, put('barley', 'dry'), check).told).toHaveLength(1);
+    expect(asSeen(question, put('barley', 'dry')).told).toEqual([]);
+    expect(asSeen(question, put('barley', 'dry'), check).told).toHaveLength(1);
   });
 });
 

@@ -37,6 +37,8 @@ function listingOf(question: Question, kind: FromText): Listing {
       ...(others.length > 0 ? [{ heading: 'None', entries: others }] : []),
     ],
     text: rows.flat().join('\n'),
+    headed: null,
+    starred: new Set(),
   };
 }
 

@@ -21,6 +21,7 @@ export {
   withoutSpot,
   withSpotOver,
 } from './mark';
+export { withNamed, withSpotAt } from './naming';
 export {
   alongALine,
   asCode,
@@ -35,6 +36,7 @@ export {
   withFixed,
 } from './order';
 export { picturesOf, type WordPicture, withPictures } from './pictures';
-export { FROM_TEXT, type FromText, gapsLaidOut, type Proposed, propose } from './propose';
+export { FROM_TEXT, type FromText, gapsLaidOut, kindFor, type Proposed, propose } from './propose';
 export { alike, isCode } from './sizes';
 export { asCircles, groupPicture, withGroupPicture, withTrap } from './sort';
+export { proposedTitle } from './title';

@@ -185,7 +185,8 @@ const near = (a: Box, b: Box) =>
 
 const perRow = (room: number, cell: Extent) => Math.max(1, Math.floor((room - TRAY_GAP) / (cell.w + TRAY_GAP)));
 const rowsIn = (n: number, room: number, cell: Extent) => Math.ceil(n / perRow(room, cell));
-const bandFor = (n: number, cell: Extent, width: number) =>
+/** The height of a tray below that holds so many. */
+export const bandFor = (n: number, cell: Extent, width: number) =>
   Math.max(MIN_TRAY, rowsIn(n, width, cell) * (cell.h + TRAY_GAP) + TRAY_GAP);
 const MAX_BESIDE = 9;
 const sideTray = (n: number, cell: Extent) => Math.ceil(n / MAX_BESIDE) * (cell.w + TRAY_GAP) + TRAY_GAP;

@@ -6,6 +6,10 @@ export interface Listing {
   readonly groups: readonly Group[] | null;
   /** The whole of it, as it was, without white space around it. */
   readonly text: string;
+  /** A table of two columns: is its first line a heading, and no entry? Null: no such table. */
+  readonly headed: boolean | null;
+  /** Lines that begin with a star, where others do not: by their place among the lines. */
+  readonly starred: ReadonlySet<number>;
 }
 export interface Group {
   readonly heading: string;
@@ -28,15 +32,12 @@ function commaCells(line: string): string[] {
  * Reads a list or a table: cells parted by tabs (as a spreadsheet copies them) or, where every line has as many, by
  * commas; headings are lines that end with a colon, or the first lines of blocks that empty lines part.
  */
-export function readListing(pasted: string): Listing {
+export function readListing(pasted: string, headed: boolean | null = null): Listing {
   const text = pasted.replace(/\r\n?/g, '\n').trim();
   const lines = text.split('\n');
   const filled = lines.filter((line) => line.trim() !== '');
-  if (filled.some((line) => line.includes('\t')))
-    return table(
-      filled.map((line) => line.split('\t').map(tidy)),
-      text,
-    );
+  const table = (rows: readonly (readonly string[])[]): Listing => tableOf(rows, text, headed);
+  if (filled.some((line) => line.includes('\t'))) return table(filled.map((line) => line.split('\t').map(tidy)));
   const byComma = filled.map((line) => commaCells(line).map(tidy));
   const width = byComma[0]?.length ?? 0;
   if (
@@ -44,15 +45,26 @@ export function readListing(pasted: string): Listing {
     width > 1 &&
     byComma.every((cells) => cells.length === width && cells.every((cell) => cell.length <= MAX_IN_CELL))
   )
-    return table(byComma, text);
+    return table(byComma);
   const entries = filled.map((line) => tidy(withoutBullet(line)));
-  return { rows: entries.map((entry) => [entry]), groups: headed(lines), text };
+  const starred = filled.flatMap((line, i) => (/^\s*\*/.test(line) ? [i] : []));
+  return {
+    rows: entries.map((entry) => [entry]),
+    groups: underHeadings(lines),
+    text,
+    headed: null,
+    starred: new Set(starred.length < filled.length ? starred : []),
+  };
 }
+
+/** What stands over a second column to say what it is. */
+const HEADING =
+  /^(groups?|categor(y|ies)|zones?|places?|types?|kinds?|class(es)?|answers?|names?|words?|terms?|where|belongs?( (to|in))?)$/i;
 
 /** A longer cell is a sentence, and its commas are its own. */
 const MAX_IN_CELL = 60;
 
-function headed(lines: readonly string[]): Group[] | null {
+function underHeadings(lines: readonly string[]): Group[] | null {
   const isHeading = (line: string) => /:\s*$/.test(line);
   const starts = lines.some(isHeading) ? isHeading : blockStarts(lines);
   if (!starts) return null;
@@ -76,15 +88,20 @@ function blockStarts(lines: readonly string[]): ((line: string, i: number) => bo
 
 /**
  * A table whose second column is few names for many lines says to which each line belongs; else its columns are groups
- * under their first line.
+ * under their first line. `headed` null: what its first line looks like.
  */
-function table(rows: readonly (readonly string[])[], text: string): Listing {
+function tableOf(all: readonly (readonly string[])[], text: string, headed: boolean | null): Listing {
+  const two = all.length > 1 && all.every((cells) => cells.length === 2 && cells.every((cell) => cell !== ''));
+  const second = all[0]?.[1] ?? '';
+  const looksHeaded = HEADING.test(second) && !all.slice(1).some((cells) => cells[1] === second);
+  const isHeaded = two && (headed ?? looksHeaded);
+  const rows = isHeaded ? all.slice(1) : all;
+  const listing = { rows, text, headed: two ? isHeaded : null, starred: new Set<number>() };
   const pairs = rows.filter((cells) => (cells[0] ?? '') !== '' && (cells[1] ?? '') !== '');
   const names = [...new Set(pairs.map((cells) => cells[1] as string))];
   if (pairs.length === rows.length && rows.every((cells) => cells.length === 2) && names.length < pairs.length)
     return {
-      rows,
-      text,
+      ...listing,
       groups: names.map((heading) => ({
         heading,
         entries: pairs.filter((cells) => cells[1] === heading).map((cells) => cells[0] as string),
@@ -95,9 +112,6 @@ function table(rows: readonly (readonly string[])[], text: string): Listing {
     heading,
     entries: body.map((cells) => cells[column] ?? '').filter((cell) => cell !== ''),
   }));
-  return {
-    rows,
-    text,
-    groups: groups.some(({ heading, entries }) => heading === '' || entries.length === 0) ? null : groups,
-  };
+  const isGrouped = !isHeaded && groups.every(({ heading, entries }) => heading !== '' && entries.length > 0);
+  return { ...listing, groups: isGrouped ? groups : null };
 }

@@ -72,6 +72,19 @@ export function propose(question: Question, kind: FromText, listing: Listing, la
   return { ok: true, question: { ...made.question, marks: { ...made.question.marks, max: Math.max(1, places) } } };
 }
 
+const SENTENCE_WORDS = 6;
+
+/** The kind that a list, a table or a text looks like. */
+export function kindFor({ rows, groups, starred, text }: Listing): FromText {
+  if (starred.size > 0) return 'pick';
+  const pairs = rows.length > 0 && rows.every((cells) => cells.length === 2);
+  if (pairs && rows.every(([, right = '']) => RIGHT.test(right) || NOWHERE.test(right))) return 'pick';
+  if (groups && groups.length > 1) return 'sort';
+  if (pairs) return 'label';
+  const words = text.split(/\s+/).length;
+  return words / Math.max(1, rows.length) > SENTENCE_WORDS ? 'gaps' : 'order';
+}
+
 const MAKERS: { readonly [K in FromText]: (question: Question, listing: Listing, layout: Layout | null) => Proposed } =
   { sort, order, gaps, pick, label };
 
@@ -224,7 +237,7 @@ export function gapsLaidOut(question: Question): Question {
   return laidOut({ ...sized, fixtures }, 'trayBelow');
 }
 
-function pick(question: Question, { rows, groups }: Listing, layout: Layout | null): Proposed {
+function pick(question: Question, { rows, groups, starred }: Listing, layout: Layout | null): Proposed {
   const marked = rows.some((cells) => cells.length > 1) ? rows : null;
   const lines = marked
     ? marked.map(([label = '', right = '']) => ({ label, right: RIGHT.test(right) }))
@@ -232,7 +245,10 @@ function pick(question: Question, { rows, groups }: Listing, layout: Layout | nu
       ? groups.flatMap(({ heading, entries }) =>
           entries.map((label) => ({ label, right: RIGHT.test(heading) || !NOWHERE.test(heading) })),
         )
-      : rows.map(([label = ''], i) => ({ label, right: i === 0 }));
+      : rows.map(([label = ''], i) => ({
+          label: starred.size > 0 ? label.replace(/^\*\s*/, '') : label,
+          right: starred.size > 0 ? starred.has(i) : i === 0,
+        }));
   const named = lines.filter(({ label }, i) => label !== '' && lines.findIndex((line) => line.label === label) === i);
   if (named.length < 2) return lacking('Put each choice on a line of its own: there have to be two or more.');
   if (!named.some(({ right }) => right))

@@ -7,9 +7,11 @@ import { Later } from '../../ui/Later';
 import { fromJson } from '../../ui/wire';
 import { PublishDialog } from '../publish/PublishDialog';
 import { BenchTop } from './BenchTop';
+import { type Beginning, beginning } from './beginning';
 import { Behaviour } from './behaviour/Behaviour';
 import { Shortcuts } from './commands/Shortcuts';
 import { useShortcuts } from './commands/useShortcuts';
+import { FirstSteps } from './FirstSteps';
 import { Key } from './key/Key';
 import { LayOut } from './layOut/LayOut';
 import { Ledger } from './ledger/Ledger';
@@ -48,13 +50,18 @@ export function Bench({
   revision,
   savedAt,
   access,
+  begin = null,
 }: {
   question: JsonText<Question>;
   revision: number;
   savedAt: Moment;
   access: BenchState['access'];
+  /** A new question, which is not stored yet: with what it begins. */
+  begin?: Beginning | null;
 }) {
-  const [store] = useState(() => benchStore(fromJson(question), revision, new Date(savedAt), access));
+  const [store] = useState(() =>
+    begin ? beginning(fromJson(question), begin) : benchStore(fromJson(question), revision, new Date(savedAt), access),
+  );
   const [queries] = useState(() => new QueryClient());
   useShortcuts(store);
   useProving(store);
@@ -83,6 +90,7 @@ export function Bench({
         <BenchTop store={store} />
         <SaveNotice store={store} />
         <Stations store={store} />
+        <FirstSteps store={store} />
         <main className="grow min-h-0 grid grid-rows-[minmax(0,1fr)_auto]">
           <div className="grid grid-cols-[minmax(0,1fr)_minmax(320px,33%)] min-h-0" {...dropping}>
             <BenchScene store={store} />
@@ -131,7 +139,14 @@ function Over({ store }: { store: BenchStore }) {
   const close = () => store.getState().show(null);
   switch (open) {
     case 'publish':
-      return <PublishDialog questions={[store.getState().question.id]} prepare={() => asKept(store)} onClose={close} />;
+      return (
+        <PublishDialog
+          questions={[store.getState().question.id]}
+          prepare={() => asKept(store)}
+          onPublished={() => store.setState({ published: true })}
+          onClose={close}
+        />
+      );
     case 'shortcuts':
       return <Shortcuts store={store} />;
     case 'commands':

@@ -6,6 +6,8 @@ import { type BenchState, type BenchStore, mayChange } from './store';
 
 function savingInWords(saving: BenchState['saving']): string {
   switch (saving.state) {
+    case 'new':
+      return 'nothing there yet';
     case 'saved':
       return `saved at ${clock(saving.at)}`;
     case 'saving':

@@ -13,15 +13,18 @@ import {
   type Snapping,
   type Step,
   setFrames,
+  setQuestion,
   things,
   withFittingStart,
   withGroups,
 } from '../../core';
-import { type AutoSave, autoSave, type SaveState } from './saving/autoSave';
+import { BLANK_TITLE } from '../../core/document';
+import { proposedTitle } from '../../core/kinds';
+import { type AutoSave, autoSave, type SaveState, type Unborn } from './saving/autoSave';
 
 export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
-/** The tool: select and move, pull items to where they start, or draw a zone or a line. */
-export type Tool = 'select' | 'start' | 'rect' | 'ellipse' | 'polygon' | 'line';
+/** The tool: select and move, pull items to where they start, name places or set spots, or draw a zone or a line. */
+export type Tool = 'select' | 'start' | 'name' | 'rect' | 'ellipse' | 'polygon' | 'line';
 /** With these tools a press takes what it is on. */
 export const takes = (tool: Tool): boolean => tool === 'select' || tool === 'start';
 export type Panel = 'rehearse' | 'publish' | 'shortcuts' | 'commands' | 'versions' | 'rename';
@@ -47,6 +50,8 @@ export interface BenchState {
   readonly lookOpen: string | null;
   /** The share of an item that is tried at Behaviour while its slider is pulled. */
   readonly shareTried: number | null;
+  /** It was published from here. */
+  readonly published: boolean;
   /** The event that is tried on the scene, by the fixture that answers it. */
   readonly tried: { readonly fixture: string; readonly event: number } | null;
   /** The model answer is shown on the scene. */
@@ -84,6 +89,22 @@ export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
 /** Could the question be changed here? */
 export const mayChange = ({ access }: Pick<BenchState, 'access'>): boolean => access === 'own' || access === 'edit';
 
+/** A step with what follows from it: what cannot start where it did, and a title, until the author gives one. */
+function completed(question: Question, asked: Step): Step {
+  const step = [...asked, ...withFittingStart(applyAll(question, asked))];
+  const after = applyAll(question, step);
+  const isProposed = question.title === BLANK_TITLE || question.title === proposedTitle(question);
+  if (after.title !== question.title || !isProposed) return step;
+  return [...step, ...setQuestion(after, 'title', proposedTitle(after))];
+}
+
+/** Is there anything in a new question that its author would miss? A kind alone is not. */
+const hasSomething = (now: Question, blank: Question): boolean =>
+  [now.items, now.zones, now.fixtures, now.hints].some((list) => list.length > 0) ||
+  now.prompt !== null ||
+  now.title !== blank.title ||
+  Object.keys(now.media).length > 0;
+
 const NOTHING: Pull = { draft: new Map(), guides: [] };
 
 export function benchStore(
@@ -91,6 +112,8 @@ export function benchStore(
   revision: number,
   savedAt: Date,
   access: BenchState['access'] = 'own',
+  /** A new question is stored when there is something in it: what stores it then. */
+  storeNew: Unborn['create'] | null = null,
 ): BenchStore {
   const pull = create<Pull>()(() => NOTHING);
   const store = create<BenchState>()((set, get) => {
@@ -103,9 +126,9 @@ export function benchStore(
       access,
       past: [],
       future: [],
-      saving: { state: 'saved', at: savedAt },
+      saving: storeNew ? { state: 'new' } : { state: 'saved', at: savedAt },
       selection: new Set<Ref>(),
-      station: 'layOut',
+      station: storeNew ? 'kind' : 'layOut',
       snapping: ALL_SNAPPING,
       zoom: 'fit',
       tool: 'select',
@@ -113,6 +136,7 @@ export function benchStore(
       book: false,
       lookOpen: null,
       shareTried: null,
+      published: false,
       tried: null,
       modelShown: false,
       proved: null,
@@ -121,7 +145,7 @@ export function benchStore(
       do: (asked, said) => {
         if (asked.length === 0) return;
         if (!mayChange(get())) return set({ said: 'You may look at this question, not change it' });
-        const step = [...asked, ...withFittingStart(applyAll(get().question, asked))];
+        const step = completed(get().question, asked);
         take(step);
         set({ past: [...get().past, step], future: [], ...stillThere(get()), ...(said ? { said } : {}) });
       },
@@ -157,7 +181,8 @@ export function benchStore(
       say: (said) => set({ said }),
     };
   });
-  const kept = autoSave(question.id, revision, (saving) => store.setState({ saving: saving }));
+  const unborn = storeNew && { create: storeNew, isWorthIt: () => hasSomething(store.getState().question, question) };
+  const kept = autoSave(question.id, revision, (saving) => store.setState({ saving: saving }), unborn);
   const release = () => {
     const { draft } = pull.getState();
     pull.setState(NOTHING);

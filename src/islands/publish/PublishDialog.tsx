@@ -1,6 +1,7 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { JobView } from '../../contract';
+import { Field } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { ApiFailure, ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
@@ -30,6 +31,7 @@ interface Props {
   /** The questions to publish. */
   questions: readonly string[];
   prepare: () => Promise<Content>;
+  onPublished?: () => void;
   onClose: () => void;
 }
 
@@ -37,7 +39,7 @@ interface Props {
  * The dialog for publishing: choose a course and the settings, see the check list, release. `prepare` returns what the
  * server has, once everything is saved; it throws a sentence if not.
  */
-export function PublishDialog({ questions, prepare, onClose }: Props) {
+export function PublishDialog({ questions, prepare, onPublished, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft>(DEFAULT_DRAFT);
   const [errors, setErrors] = useState<number | null>(null);
@@ -59,6 +61,7 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
       if (begun.job !== null) await finished(begun.job, setProgress);
       return begun;
     },
+    onSuccess: onPublished,
   });
   const courseId = chosen ?? courses.data?.[0]?.id ?? null;
   const problems = publish.error instanceof ApiFailure ? publish.error.error.problems : undefined;
@@ -105,15 +108,7 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
     >
       {courses.isPending && <p role="status">Looking up your courses…</p>}
       {courses.isError && <p className="text-brick">{courses.error.message}</p>}
-      {courses.data?.length === 0 && (
-        <p>
-          You have no course yet.{' '}
-          <a className="link-brass" href="/courses">
-            Make one
-          </a>
-          , then come back.
-        </p>
-      )}
+      {courses.data?.length === 0 && <FirstCourse />}
       {courses.data && courses.data.length > 0 && (
         <fieldset>
           <legend className="font-semibold mb-2">To which course?</legend>
@@ -159,5 +154,39 @@ export function PublishDialog({ questions, prepare, onClose }: Props) {
         </Alert>
       )}
     </Confirm>
+  );
+}
+
+/** Whoever has no course makes one here. */
+function FirstCourse() {
+  const [title, setTitle] = useState('');
+  const client = useQueryClient();
+  const [id] = useState(() => crypto.randomUUID());
+  const make = useMutation({
+    mutationFn: () => ask('POST /api/courses', { body: { id, title: title.trim() } }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['courses'] }),
+  });
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        event.stopPropagation();
+        if (title.trim() !== '') make.mutate();
+      }}
+    >
+      <Field
+        label="You have no course yet. What shall your first be called?"
+        className="grow"
+        value={title}
+        maxLength={200}
+        data-autofocus
+        onChange={(event) => setTitle(event.target.value)}
+      />
+      <button type="submit" className="btn btn-edge" disabled={title.trim() === '' || make.isPending}>
+        Make the course
+      </button>
+      {make.isError && <p className="text-brick w-full">{make.error.message}</p>}
+    </form>
   );
 }

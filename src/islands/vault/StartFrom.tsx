@@ -1,12 +1,7 @@
-import { useMemo } from 'react';
 import { KINDS, type Kind } from '../../core';
-import { exampleOf } from '../../core/kinds';
-import { MediaFrom, Sketch } from '../../scene';
 import { Dialog } from '../../ui/Dialog';
 import { KIND_NAMES, KIND_WORDS } from '../shared/kindNames';
-
-const NO_MEDIA = () => null;
-const WIDTH = 196;
+import { KindSketch } from './KindSketch';
 
 interface Props {
   /** The author's own starting points. */
@@ -17,7 +12,6 @@ interface Props {
 
 /** A finished example of each kind, and the author's own starting points. */
 export function StartFrom({ own, onBegin, onClose }: Props) {
-  const examples = useMemo(() => KINDS.map((kind) => ({ kind, question: exampleOf(kind, 'example') })), []);
   return (
     <Dialog title="Start from" onClose={onClose} wide>
       {own.length > 0 && (
@@ -42,25 +36,23 @@ export function StartFrom({ own, onBegin, onClose }: Props) {
         </section>
       )}
       <h3 className="font-semibold mb-1">Finished examples</h3>
-      <MediaFrom source={NO_MEDIA}>
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
-          {examples.map(({ kind, question }) => (
-            <li key={kind}>
-              <button
-                type="button"
-                className="w-full h-full text-start border border-rule hover:border-ink bg-paper p-1.5 cursor-pointer"
-                onClick={() => onBegin({ example: kind })}
-              >
-                <span className="block h-[104px] overflow-hidden" aria-hidden>
-                  <Sketch question={question} width={WIDTH} />
-                </span>
-                <span className="block mt-1 font-semibold">{KIND_NAMES[kind]}</span>
-                <span className="block text-sm text-mute">{KIND_WORDS[kind]}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      </MediaFrom>
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
+        {KINDS.map((kind) => (
+          <li key={kind}>
+            <button
+              type="button"
+              className="w-full h-full text-start border border-rule hover:border-ink bg-paper p-1.5 cursor-pointer"
+              onClick={() => onBegin({ example: kind })}
+            >
+              <span className="block h-[104px] overflow-hidden" aria-hidden>
+                <KindSketch kind={kind} />
+              </span>
+              <span className="block mt-1 font-semibold">{KIND_NAMES[kind]}</span>
+              <span className="block text-sm text-mute">{KIND_WORDS[kind]}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
     </Dialog>
   );
 }

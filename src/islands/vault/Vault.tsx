@@ -11,8 +11,10 @@ import { ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { Later } from '../../ui/Later';
 import { Dragging } from './Dragging';
+import { EmptyVault } from './EmptyVault';
 import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
+import { newQuestionAt } from './newQuestion';
 import { QuestionList } from './QuestionList';
 import { Shelves } from './Shelves';
 import {
@@ -69,14 +71,15 @@ function Inside({ asked, page, shelves: given }: Props) {
   const here = shelves.find(({ id }) => id === sought.shelf);
   const onShelf = here?.access === 'own' ? here.id : null;
   const begin = useWrite(
-    (from: { example?: Kind; copyOf?: string }) =>
-      from.copyOf
+    (from: { example: Kind } | { copyOf: string }) =>
+      'copyOf' in from
         ? ask('POST /api/questions/{id}/copies', { id: from.copyOf, body: { id: crypto.randomUUID() } })
         : ask('POST /api/questions', {
-            body: { id: crypto.randomUUID(), shelfId: onShelf, ...(from.example ? { example: from.example } : {}) },
+            body: { id: crypto.randomUUID(), shelfId: onShelf, example: from.example },
           }),
     ({ id }) => location.assign(`/bench/${id}`),
   );
+  const newQuestion = newQuestionAt(onShelf);
   const isAll = search === '';
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
@@ -94,14 +97,9 @@ function Inside({ asked, page, shelves: given }: Props) {
         >
           Start from…
         </button>
-        <button
-          type="button"
-          className="btn btn-primary self-center"
-          onClick={() => begin.mutate({})}
-          disabled={begin.isPending}
-        >
+        <a className="btn btn-primary self-center" href={newQuestion}>
           <Plus size={17} aria-hidden /> New question
-        </button>
+        </a>
       </div>
       <Dragging shelves={shelves} chosen={chosen} onMoved={() => setChosen(new Set())}>
         <Shelves
@@ -121,16 +119,9 @@ function Inside({ asked, page, shelves: given }: Props) {
             onSort={(sort) => seek({ sort })}
             onTag={(tag) => seek({ tag })}
             empty={
-              <div className="border border-rule bg-sheet px-6 py-12 text-center">
+              <div className={`border border-rule bg-sheet px-6 ${isAll ? 'py-4' : 'py-12 text-center'}`}>
                 {isAll ? (
-                  <>
-                    <p className="text-lg">
-                      The Vault is empty. Make your first question: a scene, some items, and zones to put them in.
-                    </p>
-                    <button type="button" className="btn btn-primary mt-4" onClick={() => begin.mutate({})}>
-                      <Plus size={17} aria-hidden /> New question
-                    </button>
-                  </>
+                  <EmptyVault shelfId={onShelf} />
                 ) : sought.shelf === 'bin' ? (
                   <p className="text-lg">The bin is empty.</p>
                 ) : (

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import {
   type Batch,
@@ -7,7 +8,7 @@ import {
   type Right,
   type StoredQuestion,
 } from '../../contract';
-import type { Kind, Question } from '../../core';
+import { KINDS, type Kind, type Question } from '../../core';
 import { BLANK_TITLE, newQuestion } from '../../core/document';
 import { exampleOf } from '../../core/kinds';
 import type { As, Teacher } from '../context';
@@ -87,6 +88,18 @@ export async function storeNew(
 /** An empty question, or a finished example of a kind. */
 export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
   saveNew(as, example ? exampleOf(example, id) : newQuestion(id, BLANK_TITLE), shelfId);
+
+/** A blank question under a name of its own, as `makeQuestion` would store it; and with what the search says it begins. */
+export function newQuestionFor(search: URLSearchParams): {
+  question: Question;
+  begin: { shelfId: string | null; kind: Kind | null; pasted: boolean };
+} {
+  const kind = KINDS.find((one) => one === search.get('kind')) ?? null;
+  return {
+    question: newQuestion(randomUUID(), BLANK_TITLE),
+    begin: { shelfId: search.get('shelf'), kind, pasted: search.has('pasted') },
+  };
+}
 
 /** Saves the client's whole document as a new question: the way out when another tab has changed the original. */
 export async function saveAsCopy(

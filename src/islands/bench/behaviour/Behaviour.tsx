@@ -1,7 +1,7 @@
 import { type Question, refTo, setQuestion } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { LookBook } from '../looks/LookBook';
 import { Wears } from '../looks/Wears';
-import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 import { ItemBehaviour } from './ItemBehaviour';

@@ -1,6 +1,6 @@
 import { type Item, setCopies, setItem } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type Settle, setZone, type Zone } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { common } from '../parts/common';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';

@@ -1,5 +1,5 @@
 import { type ItemId, inEachOf, type Need, type Question, setEitherNeed } from '../../../core';
-import { Choice } from '../parts/Choice';
+import { Choice } from '../../../ui/Choice';
 import type { BenchStore } from '../store';
 import { NeedNumbers } from './NeedNumbers';
 

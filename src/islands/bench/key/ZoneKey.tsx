@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { dropEntry, type KeyEntry, listedIn, type Need, setEntry, setZone, type Zone } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 import { NeedNumbers } from './NeedNumbers';

@@ -1,34 +1,22 @@
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { questionModel } from '../../../core';
-import {
-  drawnFrom,
-  FROM_TEXT,
-  type FromText as Kind,
-  type Layout,
-  propose,
-  readListing,
-  type WordPicture,
-  withPictures,
-} from '../../../core/kinds';
-import { MediaFrom, Sketch } from '../../../scene';
-import { Alert } from '../../../ui/Alert';
+import { useState } from 'react';
+import { drawnFrom, FROM_TEXT, type FromText as Kind, type Layout, type WordPicture } from '../../../core/kinds';
 import { api } from '../../../ui/api';
+import { Choice } from '../../../ui/Choice';
 import { Dialog } from '../../../ui/Dialog';
 import { KIND_NAMES } from '../../shared/kindNames';
-import { benchMedia } from '../../shared/ownMedia';
-import { Choice } from '../parts/Choice';
+import { HeadingBox, PastedPreview } from '../../shared/PastedPreview';
+import { usePasted } from '../../shared/usePasted';
 import type { BenchStore } from '../store';
-import { become, LAYOUT_OPTIONS } from './become';
+import { becomePasted, LAYOUT_OPTIONS } from './become';
 
 const HOW: Readonly<Record<Kind, string>> = {
   sort: 'Groups as headings with their entries under them, or two columns: entry and group. Under “None” stands what belongs nowhere.',
   order: 'One entry a line, in the right order.',
   gaps: 'A text, or two columns: a sentence and the word to be lifted out of it.',
-  pick: 'One choice a line. Beside each, in a second column, “right” or “wrong”; else the first is right.',
+  pick: 'One choice a line, with a star before those that are right; or “right” and “wrong” in a second column. Else the first is right.',
   label: 'Two columns: a place and its name; or names alone.',
 };
-const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
 const isProposable = (kind: string): kind is Kind => (FROM_TEXT as readonly string[]).includes(kind);
 
 /** A stock list taken whole, or so many of its lines drawn by a seed. */
@@ -102,21 +90,13 @@ function FromStock({ onTake }: { onTake: (text: string, pictures: readonly WordP
 /** Makes a question from a pasted list, table or text: a proposal with a preview, to be accepted. */
 export function FromText({ store, onClose }: { store: BenchStore; onClose: () => void }) {
   const question = store((s) => s.question);
-  const [kind, setKind] = useState<Kind>(isProposable(question.kind) ? question.kind : 'sort');
-  const [layout, setLayout] = useState<Layout | null>(null);
-  const [text, setText] = useState('');
-  const settled = useDeferredValue(text);
-  const [pictures, setPictures] = useState<readonly WordPicture[]>([]);
-  const proposed = useMemo(() => {
-    if (settled.trim() === '') return null;
-    const made = propose(question, kind, readListing(settled), layout);
-    return made.ok ? { ...made, question: withPictures(made.question, pictures, layout) } : made;
-  }, [question, kind, settled, layout, pictures]);
+  const { pasted, made, set } = usePasted(question, isProposable(question.kind) ? question.kind : null);
+  const kind = pasted.kind ?? made?.kind ?? 'sort';
   const replaces = question.items.length + question.zones.length > 0;
   const take = () => {
+    const proposed = made?.proposed;
     if (!proposed?.ok) return;
-    const { items, zones } = proposed.question;
-    become(store, () => proposed.question, `${KIND_NAMES[kind]} with ${items.length} items and ${zones.length} zones`);
+    becomePasted(store, proposed.question);
     onClose();
   };
   return (
@@ -125,58 +105,40 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
         label="Kind"
         options={FROM_TEXT.map((one) => [one, KIND_NAMES[one]] as const)}
         value={kind}
-        onChoose={setKind}
+        onChoose={(chosen) => set({ kind: chosen })}
       />
-      <FromStock
-        onTake={(words, ofWords) => {
-          setText(words);
-          setPictures(ofWords);
-        }}
-      />
+      <FromStock onTake={(text, pictures) => set({ text, pictures })} />
       <label htmlFor="from-text" className="sr-only">
         List, table or text
       </label>
       <textarea
         id="from-text"
         data-autofocus
-        rows={7}
+        rows={6}
         className="textarea w-full mt-2"
         aria-describedby="from-text-how"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
+        value={pasted.text}
+        onChange={(event) => set({ text: event.target.value })}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) take();
         }}
       />
-      <p id="from-text-how" className="text-sm text-mute mb-2">
+      <p id="from-text-how" className="text-sm text-mute">
         {HOW[kind]}
       </p>
-      {kind !== 'gaps' && <Choice label="Layout" options={LAYOUT_OPTIONS} value={layout} onChoose={setLayout} />}
-      <div
-        className="min-h-64 mt-3 grid place-items-center bg-paper border border-rule p-2 overflow-auto"
-        aria-live="polite"
-      >
-        {!proposed && <p className="text-mute">Paste above; what would be made of it stands here.</p>}
-        {proposed && !proposed.ok && <Alert tone="notice">{proposed.message}</Alert>}
-        {proposed?.ok && (
-          <figure>
-            <MediaFrom source={benchMedia(proposed.question.media)}>
-              <Sketch
-                question={proposed.question}
-                width={Math.min(
-                  560,
-                  Math.round((300 * proposed.question.scene.width) / proposed.question.scene.height),
-                )}
-              />
-            </MediaFrom>
-            <figcaption className="figures text-sm text-mute text-center mt-1">
-              {count(proposed.question.items.length, 'item')} · {count(proposed.question.zones.length, 'zone')} ·{' '}
-              {questionModel(proposed.question).entries.length} keyed
-            </figcaption>
-          </figure>
-        )}
+      <HeadingBox made={made} onChange={(headed) => set({ headed })} />
+      {kind !== 'gaps' && (
+        <Choice<Layout | 'suited'>
+          label="Layout"
+          options={[['suited', 'as suits it'], ...LAYOUT_OPTIONS]}
+          value={pasted.layout ?? 'suited'}
+          onChoose={(layout) => set({ layout: layout === 'suited' ? null : layout })}
+        />
+      )}
+      <div className="mt-2">
+        <PastedPreview made={made} height={190} />
       </div>
-      <div className="flex items-center justify-end gap-2 mt-4">
+      <div className="flex items-center justify-end gap-2 mt-3">
         {replaces && (
           <p className="text-sm text-mute grow">
             It takes the place of the items, zones and key that are there. Undo brings them back.
@@ -185,7 +147,7 @@ export function FromText({ store, onClose }: { store: BenchStore; onClose: () =>
         <button type="button" className="btn btn-quiet" onClick={onClose}>
           Cancel
         </button>
-        <button type="button" className="btn btn-primary" onClick={take} disabled={!proposed?.ok}>
+        <button type="button" className="btn btn-primary" onClick={take} disabled={!made?.proposed.ok}>
           Take it
         </button>
       </div>

@@ -23,8 +23,8 @@ import {
   putBack,
   type Stretch,
 } from '../../../core/kinds';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';

@@ -4,11 +4,12 @@ import { toast } from 'sonner';
 import type { ItemId, Question } from '../../../core';
 import { changedTo, laidOut, picturesOf } from '../../../core/kinds';
 import { api } from '../../../ui/api';
+import { Choice } from '../../../ui/Choice';
 import { Dialog } from '../../../ui/Dialog';
 import { KIND_NAMES, KIND_WORDS } from '../../shared/kindNames';
-import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
+import { BeginForm } from './BeginForm';
 import { BuildEditor } from './BuildEditor';
 import { become, LAYOUT_NAMES, LAYOUT_OPTIONS } from './become';
 import { CountEditor } from './CountEditor';
@@ -32,10 +33,14 @@ const EDITORS: Readonly<Record<Question['kind'], ((props: { store: BenchStore })
   free: null,
 };
 
+/** What these kinds need first is asked by a form of its own. */
+const HAVE_FORMS: readonly Question['kind'][] = ['sort', 'order', 'pick', 'count'];
+
 /** The kind of a question: its own editor, ways to lay it out, and another kind. */
 export function Kind({ store }: { store: BenchStore }) {
   const kind = store((s) => s.question.kind);
   const canBeLaid = store((s) => s.question.items.length > 0 && s.question.zones.every(({ hidden }) => !hidden));
+  const isEmpty = store((s) => s.question.items.length === 0 && s.question.zones.length === 0);
   const [pasting, setPasting] = useState(false);
   const Editor = EDITORS[kind];
   return (
@@ -47,10 +52,12 @@ export function Kind({ store }: { store: BenchStore }) {
         <button type="button" className="btn btn-edge btn-sm" onClick={() => setPasting(true)}>
           <ClipboardPaste size={15} aria-hidden /> From a list or text…
         </button>
-        <ChangeKind store={store} />
+        {!isEmpty && <ChangeKind store={store} />}
         <KeepAsStock store={store} />
       </div>
-      {Editor && <Editor store={store} />}
+      {isEmpty && <KindTiles store={store} />}
+      {isEmpty && kind !== 'gaps' && <BeginForm store={store} />}
+      {Editor && !(isEmpty && HAVE_FORMS.includes(kind)) && <Editor store={store} />}
       {canBeLaid && (
         <Section title="Layout">
           <Choice
@@ -68,6 +75,33 @@ export function Kind({ store }: { store: BenchStore }) {
       )}
       {pasting && <FromText store={store} onClose={() => setPasting(false)} />}
     </>
+  );
+}
+
+/** The nine kinds, all in sight while there is nothing yet. */
+function KindTiles({ store }: { store: BenchStore }) {
+  const kind = store((s) => s.question.kind);
+  return (
+    <fieldset className="grid grid-cols-3 gap-1 py-2 border-b border-rule">
+      <legend className="sr-only">Kind of question</legend>
+      {(Object.keys(KIND_NAMES) as Question['kind'][]).map((one) => (
+        <label key={one} className="relative cursor-pointer">
+          <input
+            type="radio"
+            name="kind-of-question"
+            className="sr-only peer"
+            checked={kind === one}
+            onChange={() =>
+              become(store, (question) => ({ ...question, kind: one }), `${KIND_NAMES[one]}: ${KIND_WORDS[one]}`)
+            }
+          />
+          <span className="block h-full border border-rule px-2 py-1 hover:border-ink peer-checked:border-ink peer-checked:bg-brass-wash peer-focus-visible:outline-3 peer-focus-visible:outline-brass">
+            <span className="block font-semibold">{KIND_NAMES[one]}</span>
+            <span className="block text-sm text-mute leading-tight">{KIND_WORDS[one]}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
   );
 }
 

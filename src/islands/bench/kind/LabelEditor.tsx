@@ -6,6 +6,7 @@ import { mediumUrl } from '../../shared/ownMedia';
 import { lineFixture } from '../layOut/makings';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
+import { PictureFirst } from './PictureFirst';
 import { groundAt, type PictureFixture } from './pictures';
 
 type ShapeFixture = Extract<Fixture, { type: 'shape' }>;
@@ -53,9 +54,10 @@ export function LabelEditor({ store }: { store: BenchStore }) {
   };
   return (
     <Section title="On the picture">
-      <p className="text-mute">
+      <PictureFirst store={store} words="Name places" />
+      <p className="text-mute mt-2">
         {!picture
-          ? 'Add a picture at Lay out, and a zone over each place.'
+          ? 'A picture is wanted first.'
           : zones.length === 0
             ? 'Select the zones that are meant.'
             : `${zones.length} selected: ${named(zones)}`}

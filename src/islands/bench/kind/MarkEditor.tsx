@@ -9,12 +9,13 @@ import {
   placesOfSpots,
   withMarker,
 } from '../../../core/kinds';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 import { become } from './become';
+import { PictureFirst } from './PictureFirst';
 import { WordSpots } from './WordSpots';
 
 /** Spots to be found: what finds them, what a miss comes to, and the places a list offers. */
@@ -30,13 +31,12 @@ export function MarkEditor({ store }: { store: BenchStore }) {
   return (
     <>
       <Section title="Spots" note={String(spots.length)}>
-        <p className="text-mute mb-1">
-          Draw zones over the picture with the tools above the scene (or add and type them); then make them spots.
-        </p>
+        <PictureFirst store={store} words="Set spots" />
+        <p className="text-mute my-1">Press every spot on the picture; or draw zones over it and make them spots.</p>
         <button
           type="button"
-          className="btn btn-edge btn-sm"
-          disabled={spots.length === 0}
+          className="btn btn-quiet btn-sm"
+          disabled={spots.every(({ hidden }) => hidden)}
           onClick={() => become(store, asSpots, 'Every zone is a spot')}
         >
           Make every zone a spot

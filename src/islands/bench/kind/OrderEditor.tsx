@@ -16,8 +16,8 @@ import {
   WIDE_TAG,
   withFixed,
 } from '../../../core/kinds';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
 import { become } from './become';

@@ -1,8 +1,8 @@
 import type { ItemId, Question, Zone, ZoneId } from '../../../core';
 import { freshId, newItem, newZone } from '../../../core/document';
 import { alike, laidOut } from '../../../core/kinds';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
 import { become } from './become';

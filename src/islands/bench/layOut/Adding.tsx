@@ -97,7 +97,8 @@ export function Adding({ store }: { store: BenchStore }) {
   );
 }
 
-function naturalSize(url: string): Promise<{ w: number; h: number } | null> {
+/** The size of a picture in its own pixels; null: it has none, or cannot be loaded. */
+export function naturalSize(url: string): Promise<{ w: number; h: number } | null> {
   return new Promise((resolve) => {
     const image = new globalThis.Image();
     image.onload = () => resolve(image.naturalWidth > 0 ? { w: image.naturalWidth, h: image.naturalHeight } : null);

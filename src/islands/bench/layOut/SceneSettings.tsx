@@ -1,6 +1,6 @@
 import { type Kind, setItem, setQuestion, type Tray } from '../../../core';
 import { KINDS } from '../../../core/document';
-import { Choice } from '../parts/Choice';
+import { Choice } from '../../../ui/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
 import { type BenchStore, framesOf } from '../store';
 

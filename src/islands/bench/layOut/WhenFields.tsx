@@ -8,7 +8,7 @@ import {
   type WhenEvent,
   type ZoneId,
 } from '../../../core';
-import { Choice } from '../parts/Choice';
+import { Choice } from '../../../ui/Choice';
 import { SayField } from '../parts/SayField';
 import { NumberSetting } from '../parts/Setting';
 import type { BenchStore } from '../store';

@@ -10,9 +10,9 @@ import {
   setZone,
   type Zone,
 } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { numberOrChange } from '../../../ui/numbers';
 import { Typed } from '../../../ui/Typed';
-import { Choice } from '../parts/Choice';
 import { Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 

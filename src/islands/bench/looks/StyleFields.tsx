@@ -1,6 +1,6 @@
 import { coloursIn, type Look, ownStyle, plainColours, type Style, styleIn } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { MediumField } from '../media/MediumField';
-import { Choice } from '../parts/Choice';
 import { ColourField } from '../parts/ColourField';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';

@@ -3,6 +3,8 @@ import { type ApiError, api } from '../../../ui/api';
 
 /** Whether the author's changes are saved. */
 export type SaveState =
+  /** Nothing is there yet, so nothing is stored. */
+  | { readonly state: 'new' }
   | { readonly state: 'saved'; readonly at: Date }
   | { readonly state: 'saving' }
   | { readonly state: 'offline' }
@@ -22,12 +24,24 @@ export interface AutoSave {
 const PAUSE_MS = 700;
 const RETRY_MS = 3000;
 
+/** A question that is not stored yet: how it is, and whether it is worth it. */
+export interface Unborn {
+  create(): Promise<{ readonly ok: true } | { readonly ok: false; readonly error: ApiError }>;
+  isWorthIt(): boolean;
+}
+
 /**
  * Autosave: sends edits in batches with the revision they were made on. A batch whose answer was lost is sent again
  * under the same id, and counts once.
  */
-export function autoSave(questionId: string, from: number, tell: (saving: SaveState) => void): AutoSave {
+export function autoSave(
+  questionId: string,
+  from: number,
+  tell: (saving: SaveState) => void,
+  unborn: Unborn | null = null,
+): AutoSave {
   let revision = from;
+  let born = unborn === null;
   let waiting: Edit[] = [];
   let batch: { id: string; edits: Edit[] } | null = null;
   let sending: Promise<void> | null = null;
@@ -46,52 +60,67 @@ export function autoSave(questionId: string, from: number, tell: (saving: SaveSt
       waiting = [];
     }
     tell({ state: 'saving' });
+    if (!born && unborn) {
+      const made = await unborn.create();
+      if (!made.ok) {
+        failed(made.error);
+        return;
+      }
+      born = true;
+    }
     const result = await api('POST /api/questions/{id}/edits', {
       id: questionId,
       body: { id: batch.id, from: revision, edits: batch.edits },
     });
-    down = !result.ok && (result.error.code === 'offline' || result.error.code === 'unavailable');
     if (result.ok) {
+      down = false;
       revision = result.value.revision;
       batch = null;
       if (waiting.length > 0) return later(PAUSE_MS);
       return tell({ state: 'saved', at: new Date(result.value.changedAt) });
     }
-    const { error } = result;
+    failed(result.error);
+  }
+
+  function failed(error: ApiError): void {
+    down = error.code === 'offline' || error.code === 'unavailable';
     if (error.code === 'questionMovedOn') {
       stopped = true;
-      return tell({ state: 'movedOn', error });
-    }
-    if (down) {
+      tell({ state: 'movedOn', error });
+    } else if (down) {
       later(RETRY_MS);
-      return tell({ state: 'offline' });
+      tell({ state: 'offline' });
+    } else {
+      // The batch was refused: it is sent again together with the author's next edit, which may fix it.
+      waiting = [...(batch?.edits ?? []), ...waiting];
+      batch = null;
+      tell({ state: 'refused', error });
     }
-    // The batch was refused: it is sent again together with the author's next edit, which may fix it.
-    waiting = [...batch.edits, ...waiting];
-    batch = null;
-    tell({ state: 'refused', error });
   }
+
+  /** Nothing is stored of a question in which there is nothing yet. */
+  const isDue = () => born || unborn?.isWorthIt() === true;
 
   async function flush(): Promise<boolean> {
     clearTimeout(timer);
     if (sending) await sending;
-    if (!stopped && (batch || waiting.length > 0)) {
+    if (!stopped && isDue() && (batch || waiting.length > 0)) {
       sending = send();
       await sending;
       sending = null;
     }
-    return !batch && waiting.length === 0;
+    return born && !batch && waiting.length === 0;
   }
 
   return {
     add: (step) => {
       waiting.push(...step);
-      if (stopped || step.length === 0) return;
+      if (stopped || step.length === 0 || !isDue()) return;
       if (!down) tell({ state: 'saving' });
       later(PAUSE_MS);
     },
     flush,
-    pending: () => batch !== null || waiting.length > 0,
+    pending: () => isDue() && (batch !== null || waiting.length > 0),
     revision: () => revision,
     abandon: () => {
       stopped = true;

@@ -3,6 +3,7 @@ import Selecto from 'react-selecto';
 import { add, type Point, type Ref, refTo, type Shape } from '../../../core';
 import { lineFixture, zoneOf } from '../layOut/makings';
 import { type BenchStore, takes } from '../store';
+import { NamePlaces } from './NamePlaces';
 
 /** A zone drawn smaller than this was a slip of the hand. */
 const LEAST = 12;
@@ -64,6 +65,7 @@ export function Drawing({ store, room, stage, scale }: Props) {
         onDone={(points) => make({ type: 'polygon', points: points.map(({ x, y }) => [x, y]) })}
       />
     );
+  if (tool === 'name') return <NamePlaces store={store} scale={scale} toScene={toScene} />;
   if (tool === 'line')
     return (
       <ByPresses

@@ -1,4 +1,16 @@
-import { Circle, Flag, Grid3x3, Magnet, Minus, MousePointer2, Pentagon, Plus, Slash, Square } from 'lucide-react';
+import {
+  Circle,
+  Flag,
+  Grid3x3,
+  Magnet,
+  MapPin,
+  Minus,
+  MousePointer2,
+  Pentagon,
+  Plus,
+  Slash,
+  Square,
+} from 'lucide-react';
 import { useState } from 'react';
 import type { Snapping } from '../../../core';
 import type { BenchStore, Tool } from '../store';
@@ -7,6 +19,7 @@ import { Readout } from './Overlays';
 const TOOLS: readonly [Tool, string, typeof Square][] = [
   ['select', 'Select', MousePointer2],
   ['start', 'Start here', Flag],
+  ['name', 'Name places', MapPin],
   ['rect', 'Draw a zone', Square],
   ['ellipse', 'Draw a round zone', Circle],
   ['polygon', 'Draw a zone by its corners', Pentagon],
@@ -21,6 +34,11 @@ export const MAX_ZOOM = 8;
 export function SceneBar({ store, scale }: { store: BenchStore; scale: number }) {
   const tool = store((s) => s.tool);
   const zoom = store((s) => s.zoom);
+  const kind = store((s) => s.question.kind);
+  const tools = TOOLS.flatMap((one): (typeof TOOLS)[number][] => {
+    if (one[0] !== 'name') return [one];
+    return kind === 'label' || kind === 'mark' ? [[one[0], kind === 'mark' ? 'Set spots' : 'Name places', one[2]]] : [];
+  });
   const set = (to: number) => store.setState({ zoom: Math.max(MIN_ZOOM, Math.min(MAX_ZOOM, to)) });
   return (
     <div
@@ -28,7 +46,7 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
       role="toolbar"
       aria-label="Tools of the scene"
     >
-      {TOOLS.map(([name, words, Icon]) => (
+      {tools.map(([name, words, Icon]) => (
         <button
           key={name}
           type="button"

@@ -8,8 +8,8 @@ import {
   type TypicalAnswer,
   typicalAnswers,
 } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { modelOf } from '../key/ghosts';
-import { Choice } from '../parts/Choice';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 

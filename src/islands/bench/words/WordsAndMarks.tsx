@@ -1,8 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { type KeyEntry, type Question, refTo, setEntry, setQuestion } from '../../../core';
+import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
 import { MediumField } from '../media/MediumField';
-import { Choice } from '../parts/Choice';
 import { SayField } from '../parts/SayField';
 import { Section } from '../parts/Section';
 import { Setting } from '../parts/Setting';

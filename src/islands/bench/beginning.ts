@@ -1,0 +1,36 @@
+import type { Kind, Question } from '../../core';
+import { difference } from '../../core';
+import { changedTo } from '../../core/kinds';
+import { api } from '../../ui/api';
+import { takenAlong } from '../shared/takenAlong';
+import { proposedOf } from '../shared/usePasted';
+import { becomePasted } from './kind/become';
+import { type BenchStore, benchStore } from './store';
+
+/** With what a new question begins. */
+export interface Beginning {
+  readonly shelfId: string | null;
+  readonly kind: Kind | null;
+  /** What was pasted in the Vault is taken along. */
+  readonly pasted: boolean;
+}
+
+/** The Bench with a new question. It is stored, and gets its address, as soon as something is in it. */
+export function beginning(blank: Question, { shelfId, kind, pasted }: Beginning): BenchStore {
+  const create = async () => {
+    const made = await api('POST /api/questions', { body: { id: blank.id, shelfId } });
+    if (made.ok) history.replaceState(history.state, '', `/bench/${blank.id}`);
+    return made;
+  };
+  const store = benchStore(blank, 1, new Date(), 'own', create);
+  const taken = pasted ? takenAlong() : null;
+  const proposed = taken && proposedOf(blank, taken)?.proposed;
+  if (proposed?.ok) {
+    becomePasted(store, proposed.question);
+    store.setState({ station: 'layOut' });
+  } else if (kind) {
+    const changed = changedTo(blank, kind);
+    if (changed) store.getState().do(difference(blank, changed.question));
+  }
+  return store;
+}

@@ -1,0 +1,35 @@
+import { lazy, useState } from 'react';
+import type { Kind } from '../../core';
+import { Later } from '../../ui/Later';
+import { KIND_NAMES, KIND_WORDS } from '../shared/kindNames';
+import { newQuestionAt } from './newQuestion';
+
+const PasteBox = lazy(() => import('./PasteBox').then((m) => ({ default: m.PasteBox })));
+const KindSketch = lazy(() => import('./KindSketch').then((m) => ({ default: m.KindSketch })));
+
+/** The first page of a new account: a box to paste into, and the nine kinds. */
+export function EmptyVault({ shelfId }: { shelfId: string | null }) {
+  const [shown, setShown] = useState(true);
+  return (
+    <Later onGiveUp={() => setShown(false)}>
+      {shown && <PasteBox shelfId={shelfId} />}
+      <h2 className="text-lg mt-4 mb-1">Or begin with a kind</h2>
+      <ul className="grid grid-cols-3 gap-3">
+        {(Object.keys(KIND_NAMES) as Kind[]).map((kind) => (
+          <li key={kind}>
+            <a
+              className="block h-full border border-rule bg-paper p-1.5 hover:border-ink"
+              href={newQuestionAt(shelfId, { kind })}
+            >
+              <span className="block h-[96px] overflow-hidden" aria-hidden>
+                <KindSketch kind={kind} />
+              </span>
+              <span className="block mt-1 font-semibold">{KIND_NAMES[kind]}</span>
+              <span className="block text-sm text-mute">{KIND_WORDS[kind]}</span>
+            </a>
+          </li>
+        ))}
+      </ul>
+    </Later>
+  );
+}

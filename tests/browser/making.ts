@@ -5,9 +5,10 @@ import { expect, open } from './support';
 /** A new, empty question at the Bench. */
 export async function begun(page: Page, title = ''): Promise<void> {
   await open(page, '/vault');
-  await press(page, 'New question');
+  await page.getByRole('link', { name: 'New question' }).click();
   await page.waitForURL(/\/bench\//);
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await station(page, 'Lay out');
   if (title === '') return;
   await page.getByLabel('Title of the question').fill(title);
   await page.keyboard.press('Enter');

@@ -6,9 +6,10 @@ import { accessible, DEMO, expect, item, open, pageTimer, ready, signIn, test, w
 /** Makes a question of two groups at the Bench and publishes it; gives the address of its results. */
 async function author(page: Page, hand: Hand, title: string): Promise<string> {
   await signIn(page, 'odile');
-  await hand.press(page.getByRole('button', { name: 'New question' }));
+  await hand.press(page.getByRole('link', { name: 'New question' }));
   await page.waitForURL(/\/bench\//);
   await ready(page);
+  await hand.press(page.getByRole('button', { name: 'Lay out' }));
   await hand.type(page.getByLabel('Title of the question'), title);
   for (const name of ['Stands drying', 'Must stay moist']) {
     await hand.press(page.getByRole('button', { name: 'Add a zone' }));

@@ -14,14 +14,13 @@ import { useShortcuts } from './commands/useShortcuts';
 import { FirstSteps } from './FirstSteps';
 import { Key } from './key/Key';
 import { LayOut } from './layOut/LayOut';
-import { Ledger } from './ledger/Ledger';
 import { useFileDrop } from './media/useFileDrop';
 import { ProofPanel } from './proof/ProofPanel';
 import { useProving } from './proof/useProving';
 import { Stations } from './Stations';
 import { SaveNotice } from './saving/SaveNotice';
-import { BenchScene } from './scene/BenchScene';
 import { type BenchState, type BenchStore, benchStore } from './store';
+import { Workbench } from './Workbench';
 import { WordsAndMarks } from './words/WordsAndMarks';
 
 /**
@@ -91,18 +90,7 @@ export function Bench({
         <SaveNotice store={store} />
         <Stations store={store} />
         <FirstSteps store={store} />
-        <main className="grow min-h-0 grid grid-rows-[minmax(0,1fr)_auto]">
-          <div className="grid grid-cols-[minmax(0,1fr)_minmax(320px,33%)] min-h-0" {...dropping}>
-            <BenchScene store={store} />
-            <aside
-              className="bg-sheet border-l border-rule overflow-auto px-4 py-3"
-              aria-label="What is set at this station"
-            >
-              <Panel store={store} />
-            </aside>
-          </div>
-          <Ledger store={store} />
-        </main>
+        <Workbench store={store} dropping={dropping} panel={<Panel store={store} />} />
       </div>
       <Over store={store} />
       <Said store={store} />

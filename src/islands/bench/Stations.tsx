@@ -18,7 +18,10 @@ export function Stations({ store }: { store: BenchStore }) {
   const station = store((s) => s.station);
   const question = store((s) => s.question);
   const proved = store((s) => s.proved);
-  const found = useFindings(store);
+  // Before anything was made nothing can be wrong with it.
+  const isNew = store((s) => s.saving.state === 'new');
+  const all = useFindings(store);
+  const found = isNew ? [] : all;
   const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return (
     <nav aria-label="Stations" className="bg-paper border-b border-rule flex items-stretch h-[40px] shrink-0">

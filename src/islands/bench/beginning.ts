@@ -31,6 +31,8 @@ export function beginning(blank: Question, { shelfId, kind, pasted }: Beginning)
   } else if (kind) {
     const changed = changedTo(blank, kind);
     if (changed) store.getState().do(difference(blank, changed.question));
+    // It begins so: there is nothing to undo.
+    store.setState({ past: [] });
   }
   return store;
 }

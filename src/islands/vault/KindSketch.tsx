@@ -4,7 +4,7 @@ import { exampleOf } from '../../core/kinds';
 import { MediaFrom, Sketch } from '../../scene';
 
 const NO_MEDIA = () => null;
-const WIDTH = 196;
+const WIDTH = 204;
 
 /** The finished example of a kind, drawn small. */
 export function KindSketch({ kind }: { kind: Kind }) {

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
 import type { Kind, Question } from '../../../core';
 import { exampleOf, type FromText, type Listing, propose } from '../../../core/kinds';
 import { Alert } from '../../../ui/Alert';
@@ -7,25 +7,34 @@ import type { BenchStore } from '../store';
 import { become, becomePasted } from './become';
 import { counted } from './counted';
 
-/** What a kind asks for first, and nothing else; or its finished example, to be overwritten. */
+/** What a kind asks for first, and nothing else. */
 export function BeginForm({ store }: { store: BenchStore }) {
   const kind = store((s) => s.question.kind);
   const Form = FORMS[kind];
-  return (
-    <section aria-label="To begin with" className="py-2 border-b border-rule">
-      {Form && <Form key={kind} store={store} />}
-      <p className="mt-2 text-mute">
-        or{' '}
-        <button
-          type="button"
-          className="link-brass cursor-pointer font-semibold"
-          onClick={() => overwrite(store, kind)}
-        >
-          begin with the finished example
-        </button>{' '}
-        and write over it
-      </p>
+  const section = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // Whoever has just come here goes on typing; whoever is choosing a kind goes on choosing.
+    if (document.activeElement === document.body)
+      section.current?.querySelector<HTMLElement>('input, textarea')?.focus();
+  }, []);
+  return Form ? (
+    <section ref={section} aria-label="To begin with" className="py-2">
+      <Form key={kind} store={store} />
     </section>
+  ) : null;
+}
+
+/** The finished example of the kind, to be written over. */
+export function FromExample({ store }: { store: BenchStore }) {
+  const kind = store((s) => s.question.kind);
+  return (
+    <p className="mt-2 text-mute">
+      or{' '}
+      <button type="button" className="link-brass cursor-pointer font-semibold" onClick={() => overwrite(store, kind)}>
+        begin with the finished example
+      </button>{' '}
+      and write over it
+    </p>
   );
 }
 

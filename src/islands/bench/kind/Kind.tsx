@@ -9,7 +9,7 @@ import { Dialog } from '../../../ui/Dialog';
 import { KIND_NAMES, KIND_WORDS } from '../../shared/kindNames';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
-import { BeginForm } from './BeginForm';
+import { BeginForm, FromExample } from './BeginForm';
 import { BuildEditor } from './BuildEditor';
 import { become, LAYOUT_NAMES, LAYOUT_OPTIONS } from './become';
 import { CountEditor } from './CountEditor';
@@ -53,11 +53,12 @@ export function Kind({ store }: { store: BenchStore }) {
           <ClipboardPaste size={15} aria-hidden /> From a list or text…
         </button>
         {!isEmpty && <ChangeKind store={store} />}
-        <KeepAsStock store={store} />
+        {!isEmpty && <KeepAsStock store={store} />}
       </div>
       {isEmpty && <KindTiles store={store} />}
-      {isEmpty && kind !== 'gaps' && <BeginForm store={store} />}
+      {isEmpty && <BeginForm store={store} />}
       {Editor && !(isEmpty && HAVE_FORMS.includes(kind)) && <Editor store={store} />}
+      {isEmpty && <FromExample store={store} />}
       {canBeLaid && (
         <Section title="Layout">
           <Choice

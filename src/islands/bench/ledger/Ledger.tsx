@@ -24,7 +24,7 @@ export interface LedgerPlace {
  * Every number on the scene, typed, filled down, copied to and pasted from a spreadsheet. Its selection and the scene's
  * are one.
  */
-export function Ledger({ store }: { store: BenchStore }) {
+export function Ledger({ store, onFold }: { store: BenchStore; onFold: () => void }) {
   const question = store((s) => s.question);
   const all = useMemo(() => listed(question), [question]);
   const [sorting, setSorting] = useState<{ id: string; desc: boolean }[]>([]);
@@ -51,7 +51,6 @@ export function Ledger({ store }: { store: BenchStore }) {
   const latestRows = useRef(rows);
   latestRows.current = rows;
   const scroller = useRef<HTMLDivElement>(null);
-  const [tall, setTall] = useState(false);
   const [place, setPlace] = useState<LedgerPlace | null>(null);
   const anchor = useRef<Ref | null>(null);
   const virtual = useVirtualizer({
@@ -165,15 +164,11 @@ export function Ledger({ store }: { store: BenchStore }) {
   const grid = { gridTemplateColumns: `7.75rem ${COLUMNS.map(({ width }) => width).join(' ')}` };
 
   return (
-    <section
-      aria-label="Ledger"
-      className={`border-t-2 border-ink bg-sheet flex flex-col ${tall ? 'h-[55vh]' : 'h-[208px]'}`}
-    >
+    <section aria-label="Ledger" className="h-full bg-sheet flex flex-col">
       <LedgerTools
         store={store}
         column={place && place.column >= 0 ? COLUMNS[place.column] : undefined}
-        tall={tall}
-        onTall={() => setTall(!tall)}
+        onFold={onFold}
         onFill={fillDown}
         onCopy={() =>
           void navigator.clipboard?.writeText(chosenText()).then(() => toast('Copied: paste it into a spreadsheet'))

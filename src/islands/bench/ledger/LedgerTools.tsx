@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronUp } from 'lucide-react';
+import { ChevronDown } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { applyAll, idIn, kindIn, rename, type Step, things } from '../../../core';
 import { numberFrom } from '../../../ui/numbers';
@@ -8,14 +8,13 @@ import type { LedgerColumn } from './columns';
 interface Props {
   store: BenchStore;
   column: LedgerColumn | undefined;
-  tall: boolean;
-  onTall: () => void;
+  onFold: () => void;
   onFill: (column: LedgerColumn | undefined) => void;
   onCopy: () => void;
 }
 
 /** What can be done with several rows at once. */
-export function LedgerTools({ store, column, tall, onTall, onFill, onCopy }: Props) {
+export function LedgerTools({ store, column, onFold, onFill, onCopy }: Props) {
   const several = store((s) => s.selection.size > 1);
   const [naming, setNaming] = useState(false);
   return (
@@ -46,14 +45,8 @@ export function LedgerTools({ store, column, tall, onTall, onFill, onCopy }: Pro
       <button type="button" className="btn btn-quiet btn-xs" onClick={onCopy}>
         Copy rows
       </button>
-      <button
-        type="button"
-        className="bench-tool"
-        aria-expanded={tall}
-        aria-label={tall ? 'A lower Ledger' : 'A taller Ledger'}
-        onClick={onTall}
-      >
-        {tall ? <ChevronDown size={15} aria-hidden /> : <ChevronUp size={15} aria-hidden />}
+      <button type="button" className="bench-tool" aria-expanded aria-label="Fold the Ledger" onClick={onFold}>
+        <ChevronDown size={15} aria-hidden />
       </button>
     </div>
   );

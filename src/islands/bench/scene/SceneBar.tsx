@@ -42,7 +42,7 @@ export function SceneBar({ store, scale }: { store: BenchStore; scale: number })
   const set = (to: number) => store.setState({ zoom: Math.max(MIN_ZOOM, Math.min(MAX_ZOOM, to)) });
   return (
     <div
-      className="flex items-center gap-1 px-3 h-9 shrink-0 border-b border-rule bg-paper text-sm"
+      className="@container flex items-center gap-1 px-3 h-9 shrink-0 border-b border-rule bg-paper text-sm whitespace-nowrap overflow-x-auto"
       role="toolbar"
       aria-label="Tools of the scene"
     >
@@ -106,8 +106,8 @@ function SnapMenu({ store }: { store: BenchStore }) {
   return (
     <>
       <button type="button" className="bench-tool" aria-expanded={open} onClick={() => setOpen(!open)}>
-        <Magnet size={15} aria-hidden /> Snap to
-        {!open && <span className="text-mute">{on.length === 0 ? 'nothing' : on.join(', ')}</span>}
+        <Magnet size={15} aria-hidden /> <span className="sr-only @xl:not-sr-only">Snap to</span>
+        {!open && <span className="text-mute hidden @2xl:inline">{on.length === 0 ? 'nothing' : on.join(', ')}</span>}
       </button>
       {open && (
         <>

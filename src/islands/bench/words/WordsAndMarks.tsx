@@ -34,122 +34,132 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
       <h2 className="text-lg mb-1">
         Words &amp; marks <span className="font-sans font-normal text-base text-mute">what is said, what it earns</span>
       </h2>
-      <Section title="Prompt">
-        <RichField
-          label="Prompt"
-          value={question.prompt}
-          lines={2}
-          onTyped={(prompt) => act(setQuestion(now(), 'prompt', prompt))}
-        />
-        <div className="mt-1">
-          <MediumField
-            store={store}
-            label="Spoken form"
-            kind="sound"
-            value={question.promptSound}
-            onChoose={(id) => act(setQuestion(now(), 'promptSound', id))}
-          />
+      <div className="@2xl:grid @2xl:grid-cols-2 @2xl:gap-x-6 @2xl:items-start">
+        <div>
+          <Section title="Prompt">
+            <RichField
+              label="Prompt"
+              value={question.prompt}
+              lines={2}
+              onTyped={(prompt) => act(setQuestion(now(), 'prompt', prompt))}
+            />
+            <div className="mt-1">
+              <MediumField
+                store={store}
+                label="Spoken form"
+                kind="sound"
+                value={question.promptSound}
+                onChoose={(id) => act(setQuestion(now(), 'promptSound', id))}
+              />
+            </div>
+          </Section>
+          <Section title="Feedback">
+            {FEEDBACK.map(([when, words]) => (
+              <div key={when} className="mb-2">
+                <p className="text-mute">{words}</p>
+                <SayField
+                  store={store}
+                  label={`Feedback: ${words.toLowerCase()}`}
+                  value={question.feedback[when]}
+                  onChange={(say) => act(setQuestion(now(), 'feedback', { ...now().feedback, [when]: say }))}
+                />
+              </div>
+            ))}
+          </Section>
+          <Section title="Feedback where it happens" open={false}>
+            {zones.map((zone) => (
+              <div key={zone.id} className="mb-2">
+                <p className="text-mute">Of {zone.label || zone.id} as a whole</p>
+                <SayField
+                  store={store}
+                  label={`Feedback for ${zone.label || zone.id}`}
+                  value={entryOf(question, zone.id)?.says?.zone ?? null}
+                  onChange={(say) =>
+                    act(
+                      setEntry(now(), zone.id, {
+                        says: { items: entryOf(now(), zone.id)?.says?.items ?? {}, zone: say },
+                      }),
+                    )
+                  }
+                />
+              </div>
+            ))}
+            {zones.length === 0 && (
+              <p className="text-mute mb-1">
+                Select a zone for what is said of it as a whole; press a cell for one item in one zone.
+              </p>
+            )}
+            <SaysGrid store={store} />
+          </Section>
+          <Section
+            title="Hints"
+            note={question.hints.length > 0 ? String(question.hints.length) : ''}
+            open={question.hints.length > 0}
+          >
+            <Hints store={store} />
+          </Section>
         </div>
-      </Section>
-      <Section title="Marks">
-        <Marks store={store} />
-      </Section>
-      <Section title="Feedback">
-        {FEEDBACK.map(([when, words]) => (
-          <div key={when} className="mb-2">
-            <p className="text-mute">{words}</p>
-            <SayField
-              store={store}
-              label={`Feedback: ${words.toLowerCase()}`}
-              value={question.feedback[when]}
-              onChange={(say) => act(setQuestion(now(), 'feedback', { ...now().feedback, [when]: say }))}
+        <div>
+          <Section title="Marks">
+            <Marks store={store} />
+          </Section>
+          <Section title="What learners see" open={false}>
+            <Choice
+              label="Model answer"
+              options={[
+                ['never', 'never'],
+                ['atTheEnd', 'after the last try'],
+                ['always', 'after every check'],
+              ]}
+              value={show.modelAnswer}
+              onChoose={(modelAnswer) => act(setQuestion(now(), 'show', { ...now().show, modelAnswer }))}
             />
-          </div>
-        ))}
-      </Section>
-      <Section title="Feedback where it happens" open={false}>
-        {zones.map((zone) => (
-          <div key={zone.id} className="mb-2">
-            <p className="text-mute">Of {zone.label || zone.id} as a whole</p>
-            <SayField
-              store={store}
-              label={`Feedback for ${zone.label || zone.id}`}
-              value={entryOf(question, zone.id)?.says?.zone ?? null}
-              onChange={(say) =>
-                act(
-                  setEntry(now(), zone.id, { says: { items: entryOf(now(), zone.id)?.says?.items ?? {}, zone: say } }),
-                )
-              }
-            />
-          </div>
-        ))}
-        {zones.length === 0 && (
-          <p className="text-mute mb-1">
-            Select a zone for what is said of it as a whole; press a cell for one item in one zone.
-          </p>
-        )}
-        <SaysGrid store={store} />
-      </Section>
-      <Section
-        title="Hints"
-        note={question.hints.length > 0 ? String(question.hints.length) : ''}
-        open={question.hints.length > 0}
-      >
-        <Hints store={store} />
-      </Section>
-      <Section title="What learners see" open={false}>
-        <Choice
-          label="Model answer"
-          options={[
-            ['never', 'never'],
-            ['atTheEnd', 'after the last try'],
-            ['always', 'after every check'],
-          ]}
-          value={show.modelAnswer}
-          onChoose={(modelAnswer) => act(setQuestion(now(), 'show', { ...now().show, modelAnswer }))}
-        />
-        {(
-          [
-            ['count', 'how many are placed'],
-            ['mark', 'the mark'],
-            ['runningTotal', 'the sum of values while they place'],
-            ['nextOnlyAfterCheck', 'Next only after a check'],
-          ] as const
-        ).map(([field, words]) => (
-          <label key={field} className="flex items-center gap-2 py-0.5">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-xs"
-              checked={show[field]}
-              onChange={(event) => act(setQuestion(now(), 'show', { ...now().show, [field]: event.target.checked }))}
-            />
-            {words}
-          </label>
-        ))}
-      </Section>
-      <Section title="Words on the buttons" open={false}>
-        {(
-          [
-            ['check', 'Check'],
-            ['reset', 'Put everything back'],
-            ['hint', 'Hint'],
-            ['next', 'Next'],
-          ] as const
-        ).map(([button, ours]) => (
-          <Setting key={button} label={ours.length > 12 ? 'Put back' : ours}>
-            <Typed
-              label={`Words on the button: ${ours}`}
-              className="input input-sm w-44"
-              value={question.buttons[button] ?? ''}
-              problem={(text) => (text.length > 60 ? 'At most 60 characters' : null)}
-              onTyped={(text) =>
-                act(setQuestion(now(), 'buttons', { ...now().buttons, [button]: text.trim() || null }))
-              }
-            />
-            <span className="text-sm text-mute">empty: {ours}</span>
-          </Setting>
-        ))}
-      </Section>
+            {(
+              [
+                ['count', 'how many are placed'],
+                ['mark', 'the mark'],
+                ['runningTotal', 'the sum of values while they place'],
+                ['nextOnlyAfterCheck', 'Next only after a check'],
+              ] as const
+            ).map(([field, words]) => (
+              <label key={field} className="flex items-center gap-2 py-0.5">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-xs"
+                  checked={show[field]}
+                  onChange={(event) =>
+                    act(setQuestion(now(), 'show', { ...now().show, [field]: event.target.checked }))
+                  }
+                />
+                {words}
+              </label>
+            ))}
+          </Section>
+          <Section title="Words on the buttons" open={false}>
+            {(
+              [
+                ['check', 'Check'],
+                ['reset', 'Put everything back'],
+                ['hint', 'Hint'],
+                ['next', 'Next'],
+              ] as const
+            ).map(([button, ours]) => (
+              <Setting key={button} label={ours.length > 12 ? 'Put back' : ours}>
+                <Typed
+                  label={`Words on the button: ${ours}`}
+                  className="input input-sm w-44"
+                  value={question.buttons[button] ?? ''}
+                  problem={(text) => (text.length > 60 ? 'At most 60 characters' : null)}
+                  onTyped={(text) =>
+                    act(setQuestion(now(), 'buttons', { ...now().buttons, [button]: text.trim() || null }))
+                  }
+                />
+                <span className="text-sm text-mute">empty: {ours}</span>
+              </Setting>
+            ))}
+          </Section>
+        </div>
+      </div>
     </>
   );
 }

@@ -20,7 +20,7 @@ import { makeEdition } from '../src/server/results/corrections';
 import { remove } from '../src/server/results/removals';
 import { finish } from '../src/server/sittings/finish';
 import { makeList } from '../src/server/vault/lists';
-import { saveNew, setDeleted } from '../src/server/vault/questions';
+import { editQuestion, saveNew, setDeleted } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
 import { operation } from './support/apiDocument';
@@ -111,6 +111,13 @@ beforeAll(async () => {
     fixtures: [{ id: 'leaf', type: 'picture', media: 'leaf', x: 0, y: 0, w: 10, h: 10 }],
   });
   must(await saveNew(owner, question));
+  must(
+    await editQuestion(owner, question.id, {
+      id: randomUUID(),
+      from: 1,
+      edits: [{ type: 'setQuestion', field: 'tries', to: 3, from: 2 }],
+    }),
+  );
   of.question = question.id;
   const binned = seeds({ title: 'In the bin' });
   must(await saveNew(owner, binned));
@@ -262,7 +269,7 @@ const ROWS: Readonly<Record<string, Row>> = {
     ask: at(() => of.question, {
       body: {
         id: FRESH,
-        from: 1,
+        from: 2,
         edits: [{ type: 'setQuestion', field: 'title', to: 'Mine', from: 'Which seeds stand drying?' }],
       },
     }),
@@ -272,6 +279,10 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/questions/{id}/versions/{revision}': {
     may: OWNER,
     ask: () => ({ params: { id: of.question, revision: '1' } }),
+  },
+  'PUT /api/questions/{id}/versions/{revision}': {
+    may: OWNER,
+    ask: () => ({ params: { id: of.question, revision: '2' }, body: { name: 'Before the second year' } }),
   },
   'DELETE /api/bin': { may: OWNER, nothing: OTHER_TEACHERS },
   'GET /api/tags': { may: TEACHERS },

@@ -88,6 +88,7 @@ export interface VersionRow {
   readonly by: string;
   /** The number of changes since the version before. */
   readonly changes: number;
+  readonly name: string | null;
 }
 
 export interface Imported {
@@ -107,6 +108,9 @@ export const questionChange = object({ deleted: boolean().notRequired(), startin
   'has to say deleted or startingPoint',
   (value) => (typeof value.deleted === 'boolean') !== (typeof value.startingPoint === 'boolean'),
 );
+
+/** What a version is called; null: nothing. */
+export const versionName = object({ name: string().trim().min(1).max(100).nullable().defined() });
 
 export const newQuestion = object({
   id: uuid(),
@@ -244,6 +248,12 @@ export const questionOperations = {
     who: 'teacher',
     does: 'A question as it stood at a revision.',
     answer: json<{ question: Question }>(),
+  },
+  'PUT /api/questions/{id}/versions/{revision}': {
+    who: 'teacher',
+    does: 'Names a question as it stood at a revision.',
+    body: versionName,
+    answer: json<null>(),
   },
   'GET /api/tags': {
     who: 'teacher',

@@ -183,6 +183,7 @@ export {
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
 export { answeringNow, holdsByArrangement, isPutAway, restsOnKey, type When, type WhenEvent } from './judge/when';
+export { STATE_WORDS } from './looks/stateWords';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
 export { type Judged, judge, markOf } from './marks/mark';
@@ -216,6 +217,7 @@ export type { Guessing } from './proof/guess/guess';
 export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
 export type { ModelPlacement } from './proof/solve/solve';
+export { type Earned, STRATEGIES, type Strategy, strategies, tryingBeatsKnowing } from './proof/strategies';
 export { type Random, random, seedOf, shuffled } from './random/random';
 export { deferFeedback, FEEDBACK_LEVELS, type FeedbackLevel, limitFeedback } from './sets/feedbackLevel';
 export { type Schedule, scheduleProblems } from './sets/schedule';

@@ -75,5 +75,5 @@ export {
 } from './vault/questions';
 export { listSets, makeSet, openSet, saveSet } from './vault/sets';
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
-export { listVersions, versionAt } from './vault/versions';
+export { listVersions, nameVersion, versionAt } from './vault/versions';
 export { wholeSet } from './vault/wholeSet';

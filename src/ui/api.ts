@@ -35,7 +35,10 @@ const UNREADABLE: ApiError = {
 export type Asking<Name extends OperationName> = ParametersFor<Name> &
   (SentBodyFor<Name> extends null ? unknown : { readonly body: SentBodyFor<Name> }) &
   (TakesFile<Name> extends true ? { readonly file: Blob } : unknown) &
-  (QueryFor<Name> extends null ? unknown : { readonly query?: Partial<QueryFor<Name>> });
+  (QueryFor<Name> extends null ? unknown : { readonly query?: Partial<QueryFor<Name>> }) & {
+    /** It is sent on after its page was left. */
+    readonly keepalive?: boolean;
+  };
 
 /** Optional if the operation takes nothing. */
 type Rest<Name extends OperationName> =
@@ -66,6 +69,7 @@ export async function api<Name extends OperationName>(
   try {
     response = await fetch(addressOf(name, ...rest), {
       method: name.slice(0, name.indexOf(' ')),
+      keepalive: rest[0]?.keepalive === true,
       ...contentOf(rest[0]),
     });
   } catch {
@@ -88,7 +92,7 @@ export const conflictIn = <Content>({ code, detail }: ApiError): Revised<Content
 
 /** What a request sends: a file as it is, anything else as JSON. */
 function contentOf(
-  asking: { readonly body?: unknown; readonly file?: Blob } = {},
+  asking: { readonly body?: unknown; readonly file?: Blob; readonly keepalive?: boolean } = {},
 ): Pick<RequestInit, 'body' | 'headers'> {
   const { body, file } = asking;
   if (file) return { body: file, headers: { 'content-type': file.type || 'application/octet-stream' } };

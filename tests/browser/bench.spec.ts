@@ -1,4 +1,4 @@
-import { bed, cell, openCopy, saved } from './bench';
+import { bed, cell, openCopy, openLedger, saved } from './bench';
 import { accessible, call, centre, dragTo, expect, open, test } from './support';
 
 test('zones and items are moved, resized, typed, renamed and deleted; undo takes each back', async ({ page }) => {
@@ -37,6 +37,7 @@ test('zones and items are moved, resized, typed, renamed and deleted; undo takes
   await expect(cell(page, 'height of Must stay moist')).toHaveValue('321');
   await page.getByRole('button', { name: /^Key/ }).click();
   await expect(page.getByRole('checkbox', { name: 'Acorn belongs in Must stay moist' })).toBeChecked();
+  await openLedger(page);
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(cell(page, 'x of Must stay moist')).not.toHaveValue('495');
   await saved(page);
@@ -118,6 +119,7 @@ test('Proof says what is in the way, and shows where', async ({ page }) => {
   await expect(page.getByText('Nothing is in the way.')).toBeVisible();
   await expect(page.getByText('9 items · 2 zones · guessing 14 % · full marks 1 in 19,683')).toBeVisible();
   await expect(page.getByText('can be solved').locator('..')).toContainText('yes');
+  await openLedger(page);
   await cell(page, 'height of Stands drying').fill('80');
   await cell(page, 'height of Stands drying').press('Enter');
   await expect(proof).toHaveAccessibleName('Proof 1 finding');

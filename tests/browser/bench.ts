@@ -30,6 +30,11 @@ export const tag = (page: Page, name: string) => page.getByRole('button', { name
 export const cell = (page: Page, name: string) => page.getByLabel(name, { exact: true });
 export const station = (page: Page, name: RegExp) =>
   page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name });
+/** The Ledger is open also where a station does not need it. */
+export const openLedger = (page: Page): Promise<void> => page.getByRole('button', { name: /^Ledger/ }).click();
+/** Another kind, chosen among the nine tiles while nothing is there. */
+export const chooseKind = (page: Page, name: string): Promise<void> =>
+  page.locator('label', { hasText: new RegExp(`^${name}`) }).click();
 export const saved = (page: Page) => expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
 
 /** Types a value into a field and takes it. */

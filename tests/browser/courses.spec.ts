@@ -45,7 +45,8 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
     .textContent();
   await page.getByRole('dialog').getByRole('button', { name: 'Done' }).click();
   await expect(page.getByLabel('Moss Ings in Night shift')).toBeChecked();
-  await page.getByLabel('Wren Tallow in Night shift').check();
+  await page.getByLabel('Wren Tallow in Night shift').click();
+  await expect(page.getByLabel('Wren Tallow in Night shift')).toBeChecked();
   await press(page, 'Make a code');
   const code = (await page.getByTestId('join-code').textContent()) ?? '';
   await accessible(page);

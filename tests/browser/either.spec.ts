@@ -21,7 +21,7 @@ test('an item painted into a second zone belongs in either: seen as one thing, j
     { belongs: ['barley'], zones: ['dry', 'moist'], need: { rule: 'all' }, weight: null },
   ]);
 
-  await page.getByRole('button', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Rehearse', exact: true }).click();
   const play = page.getByRole('dialog', { name: 'Rehearse' });
   const put = (item: string, zone: string) =>
     dragTo(
@@ -54,7 +54,7 @@ test('pools: each rehearsal is a draw of its own, and Proof is over all of them'
     [4, 3],
     [3, 2],
   ]);
-  await page.getByRole('button', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Rehearse', exact: true }).click();
   const play = page.getByRole('dialog', { name: 'Rehearse' });
   // Gravel and peat are in no pool.
   await expect(play.locator('.stage .movable')).toHaveCount(3 + 2 + items.length - 7);

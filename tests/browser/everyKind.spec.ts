@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { chooseKind } from './bench';
 import { begun, dropFiles, pasted, published, station } from './making';
 import { bed, byKeys, byList, byMouse, type Mover, press, type Seat, signedIn, sitDown, tag } from './player';
 import { accessible, centre, dragTo, expect, pageTimer, settled, test } from './support';
@@ -55,7 +56,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
       const picture = page.locator('.stage [data-ref^="fixture:"]');
       await expect(picture.locator('img')).toBeVisible();
       await station(page, 'Kind');
-      await page.getByLabel('Kind of question').selectOption('build');
+      await chooseKind(page, 'Build');
       const make = page.getByRole('button', { name: 'Make it Build' });
       await make
         .or(page.getByRole('button', { name: 'Draw lines to cut along' }))
@@ -175,7 +176,7 @@ test('Mark in a text: words are spots of two kinds, found by mouse, by the keys 
   const page = await teacher.newPage();
   await pasted(page, 'Gaps', 'A seed that was dried keeps for years.', 'Words for drying');
   await page.getByRole('button', { name: /back into the text/ }).click();
-  await page.getByLabel('Kind of question').selectOption('mark');
+  await chooseKind(page, 'Mark');
   const make = page.getByRole('button', { name: 'Make it Mark' });
   await make
     .or(page.getByRole('heading', { name: /^Mark/ }))

@@ -1,4 +1,4 @@
-import { bed, cell, openCopy, openNew, saved, station, storedQuestion, tag, typed } from './bench';
+import { bed, cell, chooseKind, openCopy, openNew, saved, station, storedQuestion, tag, typed } from './bench';
 import { expect, test } from './support';
 
 test('the keys are for what was pressed on the scene, wherever the focus was before', async ({ page }) => {
@@ -30,7 +30,7 @@ test('a field that refuses a number says why, and what stands there', async ({ p
 test('Count can be chosen for a question with nothing in it', async ({ page }) => {
   await openNew(page);
   await station(page, /^Kind/).click();
-  await page.getByLabel('Kind of question').selectOption('count');
+  await chooseKind(page, 'Count');
   await expect(page.getByText('This part could not be fetched')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Make the frame' })).toBeVisible();
+  await expect(page.getByLabel('What is counted')).toBeVisible();
 });

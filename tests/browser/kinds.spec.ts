@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { openLedger } from './bench';
 import { begun, pasted, published, sought, station } from './making';
 import { bed, byFinger, byKeys, byList, byMouse, press, signedIn, sitDown, tag } from './player';
 import { accessible, centre, dragTo, expect, open, pageTimer, settled, test } from './support';
@@ -199,6 +200,7 @@ test('Sort and Label: from a table to a rehearsable question; laid out anew; ano
   // names.
   console.log(`from a pasted table to Rehearse: ${((Date.now() - began) / 1000).toFixed(1)} s`);
   await page.keyboard.press('Escape');
+  await openLedger(page);
   const before = await page.getByRole('textbox', { name: 'x of Must stay moist' }).inputValue();
   await page.getByText('stair', { exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'x of Must stay moist' })).not.toHaveValue(before);

@@ -27,6 +27,7 @@ const pages = (
   account: [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
   vault: [['/vault', forTeachers(OK, OK)]],
   'bench/[id]': [[`/bench/${DEMO.drying}`, forTeachers(OK, NOTHING)]],
+  'bench/new': [['/bench/new', forTeachers(OK, OK)]],
   'sets/index': [['/sets', forTeachers(OK, OK)]],
   'sets/[id]/index': [[`/sets/${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'sets/[id]/print': [[`/sets/${DEMO.weekSet}/print`, forTeachers(OK, NOTHING)]],

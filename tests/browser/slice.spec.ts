@@ -68,7 +68,7 @@ for (const [way, username, handOf, options, kind] of WAYS)
     await accessible(learner);
     const dry = zone(learner, 'Stands drying');
     for (const label of ['Barley', 'Poppy', 'Acorn']) await hand.move(item(learner, label), dry, ['ArrowRight']);
-    await expect(learner.getByText('try 1 of 3 · 3 of 3 placed')).toBeVisible();
+    await expect(learner.getByText('try 1 of 3 · 3 placed · none left')).toBeVisible();
     await hand.press(learner.getByRole('button', { name: 'Check' }));
     await expect(learner.getByText('One is in a wrong place. Mark 4 of 6')).toBeVisible();
     await expect(learner.getByRole('button', { name: 'Acorn, in Stands drying, wrong' })).toBeVisible();

@@ -117,7 +117,7 @@ test('looks dress every state, sound in it once there was a gesture, and put awa
   await expect(tag(page, 'Gravel')).toHaveClass(/motion-nudge/);
   await expect.poll(under).toBe('rgb(250, 208, 208)');
   // What is put away is still there, and an answer.
-  await expect(page.getByText('3 of 3 placed')).toBeVisible();
+  await expect(page.getByText('3 placed · none left')).toBeVisible();
   await press(page, 'Put everything back');
   await expect(tag(page, 'Acorn')).toHaveCSS('opacity', '1');
   expect(said).toEqual([]);

@@ -191,7 +191,7 @@ test('Rehearse plays the question as a learner has it, filled in at a press, at 
   page.on('request', (request) => request.url().includes('/moves') && moves.push(request.url()));
   await station(page, /^Words/).click();
   await page.getByRole('textbox', { name: 'Feedback: all right' }).fill('Every one of them keeps.');
-  await page.getByRole('button', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Rehearse', exact: true }).click();
   const play = page.getByRole('dialog', { name: 'Rehearse' });
   await play.getByRole('button', { name: 'All but one' }).click();
   await play.getByRole('button', { name: 'Check' }).click();

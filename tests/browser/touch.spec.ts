@@ -17,9 +17,9 @@ test('a phone: dragged with a finger, kept, checked, gone on with after a reload
   await item(page, 'Poppy').tap();
   await page.getByRole('button', { name: 'Put Poppy into Stands drying' }).tap();
   await expect(item(page, 'Poppy')).toHaveAccessibleName('Poppy, in Stands drying');
-  await expect(page.getByText('2 of 9 placed')).toBeVisible();
+  await expect(page.getByText('2 placed · 7 left')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('2 of 9 placed')).toBeVisible();
+  await expect(page.getByText('2 placed · 7 left')).toBeVisible();
   await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
   await page.getByRole('button', { name: 'Check' }).tap();
   await expect(page.getByText('Mark 2 of 7')).toBeVisible();

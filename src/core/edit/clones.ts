@@ -69,6 +69,15 @@ function fresh(name: string, taken: Set<string>): string {
   return free;
 }
 
+/** A label that no zone has: itself, else with the first number that is free. */
+function freshLabel(label: string, taken: Set<string>): string {
+  const stem = label.replace(/ \d+$/, '');
+  let free = label;
+  for (let n = 2; free !== '' && taken.has(free); n++) free = `${stem} ${n}`;
+  taken.add(free);
+  return free;
+}
+
 /** Puts a clipping into a question under fresh names, moved by `by` scene units, as one step; and what it became. */
 export function paste(question: Question, clipping: Clipping, by: Point): { step: Step; refs: Ref[] } {
   const taken = (entries: readonly { id: string }[]) => new Set<string>(entries.map(({ id }) => id));
@@ -105,6 +114,8 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
       content: said(one.content),
     }),
   );
+  // Two zones of one name cannot be told apart as a list.
+  const labels = new Set(question.zones.map(({ label }) => label));
   const zones = clipping.zones.map((one): Zone => {
     const accept =
       one.typed &&
@@ -116,6 +127,7 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
     return {
       ...one,
       id: zone.get(one.id) as ZoneId,
+      label: freshLabel(one.label, labels),
       look: look(one.look),
       ridesOn: one.ridesOn === null ? null : ((item.get(one.ridesOn) as ItemId | undefined) ?? null),
       typed: one.typed && { ...one.typed, accept: accept ?? {} },

@@ -1,10 +1,20 @@
 import type { FixtureId, ItemId, MediaId, ZoneId } from '../document/ids';
 import { freshId, newItem, newZone } from '../document/make';
-import type { Fixture, Item, Question, Zone } from '../document/schema';
+import type { Fixture, Item, Look, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { cutAlong, endsOf } from '../geometry/bar';
 import type { Corners } from '../geometry/polygon';
 import type { Box } from '../geometry/space';
+import { random, seedOf, shuffled } from '../random/random';
+
+/** Pieces have no edge of their own, which would run through the picture that they make. */
+const PIECE = 'piece';
+const BARE: Look = {
+  of: 'item',
+  name: 'Piece',
+  putAway: false,
+  states: { rest: { edgeStyle: 'none' }, settled: { edgeStyle: 'none' } },
+};
 
 type Picture = Extract<Fixture, { type: 'picture' }>;
 
@@ -106,26 +116,18 @@ export function intoPieces(
   if (!whole || pieces.length === 0) return question;
   const gone = new Set<string>([picture, ...lines]);
   const made = withPieces(question, pieces);
-  const nameOf = new Map(pieces.map(({ media, corners }) => [media as string, wordsFor(boxOf(corners), whole)]));
+  const cut = new Set<string>(pieces.map(({ media }) => media));
   return {
     ...made,
     fixtures: made.fixtures.filter(({ id }) => !gone.has(id)),
     media: Object.fromEntries(
       Object.entries(made.media).map(([id, medium]) => [
         id,
-        nameOf.has(id) ? { ...medium, description: medium.description ?? `A piece: ${nameOf.get(id)}` } : medium,
+        // Where in the picture it is from is what is asked.
+        cut.has(id) ? { ...medium, description: medium.description ?? 'A piece of the picture' } : medium,
       ]),
     ),
   };
-}
-
-/** Where in the picture a piece is from. */
-function wordsFor(box: Box, whole: Box): string {
-  const third = (at: number, from: number, size: number, names: readonly [string, string, string]) =>
-    names[Math.max(0, Math.min(2, Math.floor((3 * (at - from)) / size)))] as string;
-  const down = third(box.y + box.h / 2, whole.y, whole.h, ['top', 'middle', 'bottom']);
-  const across = third(box.x + box.w / 2, whole.x, whole.w, ['left', 'middle', 'right']);
-  return down === across ? down : `${down}, ${across}`;
 }
 
 /** Pieces and their places, with room for them in a tray below what is there. */
@@ -140,13 +142,16 @@ function withPieces(question: Question, pieces: readonly Piece[]): Question {
     return id;
   };
   const before = question.items.filter(({ id }) => id.startsWith('piece-')).length;
+  // Names in another order than the places: as a list, they would tell.
+  const numbers = shuffled(pieces.length, random(seedOf(`${question.id} ${before} ${pieces.length}`)));
   const made = pieces.map(({ corners, media }, i) => {
     const { w, h } = boxOf(corners);
     const item: Item = newItem({
       id: fresh('items', 'piece') as ItemId,
-      label: `Piece ${before + i + 1}`,
+      label: `Piece ${before + (numbers[i] as number) + 1}`,
       size: { w, h },
       content: { text: null, picture: media, sound: null },
+      look: PIECE,
     });
     return { item, zone: placeOf(fresh('zones', 'joint') as ZoneId, corners) };
   });
@@ -168,6 +173,7 @@ function withPieces(question: Question, pieces: readonly Piece[]): Question {
     kind: 'build',
     scene: { ...question.scene, height: Math.ceil(below + band) },
     tray: { side: 'bottom', size: Math.ceil(band), order: 'shuffled' },
+    looks: { ...question.looks, [PIECE]: question.looks[PIECE] ?? BARE },
     items,
     zones: [...question.zones, ...made.map(({ zone }) => zone)],
     key,

@@ -92,13 +92,13 @@ export function laidOut(question: Question, layout: Layout): Question {
 /**
  * Does an item wait in the tray? Not what is picked in its place, nor what stands in menus or for what is typed alone.
  */
-function waits({ zones, key, either }: Question, { id, stays, family }: Item): boolean {
+function waits({ items, zones, key, either }: Question, { id, stays, family }: Item): boolean {
   if (stays) return false;
   const open = zones.filter(
     ({ typed, menu, shape, family: takes }) =>
       !typed && !(menu && shape.type === 'slot') && (takes === null || takes === family),
   );
-  if (open.length > 0) return !servesTypedOnly({ zones, key, either }).has(id);
+  if (open.length > 0) return !servesTypedOnly({ items, zones, key, either }).has(id);
   return zones.every(({ typed, menu }) => !typed && !menu);
 }
 

@@ -23,13 +23,18 @@ export const ownStyle = (look: Look, state: string): Style =>
 /** The fields of a style that are a matter of the moment: a state does not take these from "at rest". */
 const MOMENTARY: readonly StyleField[] = ['sound', 'motion'];
 
+/** States that say by their colours how something was judged, whatever it looks like at rest. */
+const JUDGED: readonly string[] = ['right', 'wrong'];
+const COLOURED: readonly StyleField[] = ['fill', 'edge', 'text'];
+
 /**
- * A look in a state: what the state does not set is as at rest, sound and motion aside, which belong to the state's own
- * moment.
+ * A look in a state: what the state does not set is as at rest. Sound and motion are not, because they belong to the
+ * state's own moment; nor are the colours of what was judged, which would be lost under those at rest.
  */
 export function styleIn(look: Look, state: string): Style {
+  const apart = JUDGED.includes(state) ? [...MOMENTARY, ...COLOURED] : MOMENTARY;
   const rest = Object.fromEntries(
-    Object.entries(ownStyle(look, 'rest')).filter(([field]) => !MOMENTARY.includes(field as StyleField)),
+    Object.entries(ownStyle(look, 'rest')).filter(([field]) => !apart.includes(field as StyleField)),
   );
   return state === 'rest' ? ownStyle(look, 'rest') : { ...rest, ...definedOf(ownStyle(look, state)) };
 }

@@ -321,14 +321,28 @@ function listed({ items }: Question, order: readonly number[] | undefined): numb
   return items.map(({ home }, i) => (lying && home === null ? (lying.shift() as number) : i));
 }
 
-/** Items that stand for what is typed, and for nothing else: no zone that takes items has them in its key. */
-export function servesTypedOnly({ zones, key, either }: Pick<Question, 'zones' | 'key' | 'either'>): Set<string> {
+/**
+ * Items that stand for what is typed, and for nothing else: no zone that takes items has them in its key, or none would
+ * take them.
+ */
+export function servesTypedOnly({
+  items,
+  zones,
+  key,
+  either,
+}: Pick<Question, 'items' | 'zones' | 'key' | 'either'>): Set<string> {
   const typed = new Set<string>(zones.flatMap((zone) => (zone.typed ? [zone.id] : [])));
+  if (typed.size === 0) return new Set();
   const moved = new Set<string>([
     ...key.flatMap((entry) => (typed.has(entry.zone) ? [] : (entry.belongs ?? []))),
     ...either.flatMap((entry) => (entry.zones.every((zone) => typed.has(zone)) ? [] : entry.belongs)),
   ]);
-  return new Set(zones.flatMap((zone) => Object.keys(zone.typed?.accept ?? {})).filter((id) => !moved.has(id)));
+  const accepted = zones.flatMap((zone) => Object.keys(zone.typed?.accept ?? {}));
+  const homeless = items.flatMap((item) => {
+    const admitting = zones.filter(({ family }) => family === null || family === item.family);
+    return admitting.length > 0 && admitting.every(({ id }) => typed.has(id)) ? [item.id as string] : [];
+  });
+  return new Set([...accepted, ...homeless].filter((id) => !moved.has(id)));
 }
 
 const inverse = (map: ReadonlyMap<string, string>) => new Map([...map].map(([a, b]) => [b, a]));

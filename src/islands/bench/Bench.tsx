@@ -3,7 +3,9 @@ import { lazy, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import type { JsonText, Moment } from '../../contract';
 import type { Question } from '../../core';
+import { api } from '../../ui/api';
 import { Later } from '../../ui/Later';
+import { moment } from '../../ui/when';
 import { fromJson } from '../../ui/wire';
 import { PublishDialog } from '../publish/PublishDialog';
 import { BenchTop } from './BenchTop';
@@ -73,14 +75,23 @@ export function Bench({
   }, []);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
-      if (store.autoSave.pending()) event.preventDefault();
+      // What waits goes along with the page; only where that cannot be is it asked.
+      const { state } = store.getState().saving;
+      if (store.autoSave.pending() && state !== 'saving') event.preventDefault();
+    };
+    const leave = () => {
+      // A field that is still being typed into is taken as it stands.
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+      store.leave();
     };
     const back = () => void store.autoSave.flush();
     window.addEventListener('beforeunload', warn);
     window.addEventListener('online', back);
+    window.addEventListener('pagehide', leave);
     return () => {
       window.removeEventListener('beforeunload', warn);
       window.removeEventListener('online', back);
+      window.removeEventListener('pagehide', leave);
     };
   }, [store]);
   return (
@@ -131,7 +142,7 @@ function Over({ store }: { store: BenchStore }) {
         <PublishDialog
           questions={[store.getState().question.id]}
           prepare={() => asKept(store)}
-          onPublished={() => store.setState({ published: true })}
+          onPublished={() => published(store)}
           onClose={close}
         />
       );
@@ -161,6 +172,19 @@ function Said({ store }: { store: BenchStore }) {
       {said}
     </p>
   );
+}
+
+/** The version that was published is found again by its name. */
+function published(store: BenchStore): void {
+  store.setState({ published: true });
+  const revision = store.autoSave.revision();
+  const { id } = store.getState().question;
+  if (revision > 1)
+    void api('PUT /api/questions/{id}/versions/{revision}', {
+      id,
+      revision: String(revision),
+      body: { name: `Published on ${moment(new Date())}` },
+    });
 }
 
 /** The question as the server has it, once everything is saved. */

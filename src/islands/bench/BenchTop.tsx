@@ -1,8 +1,9 @@
 import { History, Keyboard, Play, Redo2, Undo2 } from 'lucide-react';
-import { setQuestion } from '../../core';
+import { useMemo } from 'react';
+import { applyAll, setQuestion } from '../../core';
 import { Typed } from '../../ui/Typed';
 import { clock } from '../../ui/when';
-import { type BenchState, type BenchStore, mayChange } from './store';
+import { type BenchState, type BenchStore, mayChange, stepInWords } from './store';
 
 function savingInWords(saving: BenchState['saving']): string {
   switch (saving.state) {
@@ -24,8 +25,11 @@ function savingInWords(saving: BenchState['saving']): string {
 export function BenchTop({ store }: { store: BenchStore }) {
   const title = store((s) => s.question.title);
   const saving = store((s) => s.saving);
-  const canUndo = store((s) => s.past.length > 0);
-  const canRedo = store((s) => s.future.length > 0);
+  const last = store((s) => s.past.at(-1));
+  const next = store((s) => s.future.at(-1));
+  const question = store((s) => s.question);
+  const undone = useMemo(() => last && `Undo: ${stepInWords(question, last)}`, [question, last]);
+  const redone = useMemo(() => next && `Do again: ${stepInWords(applyAll(question, next), next)}`, [question, next]);
   const changeable = store(mayChange);
   const usable = store((s) => s.access !== 'see');
   const { undo, redo, show } = store.getState();
@@ -66,10 +70,10 @@ export function BenchTop({ store }: { store: BenchStore }) {
       >
         <Keyboard size={17} aria-hidden />
       </button>
-      <button type="button" className="btn btn-quiet btn-sm" onClick={undo} disabled={!canUndo}>
+      <button type="button" className="btn btn-quiet btn-sm" onClick={undo} disabled={!last} title={undone}>
         <Undo2 size={16} aria-hidden /> Undo
       </button>
-      <button type="button" className="btn btn-quiet btn-sm" onClick={redo} disabled={!canRedo}>
+      <button type="button" className="btn btn-quiet btn-sm" onClick={redo} disabled={!next} title={redone}>
         <Redo2 size={16} aria-hidden /> Redo
       </button>
       <button type="button" className="btn btn-edge btn-sm h-[35px]" onClick={() => show('rehearse')}>

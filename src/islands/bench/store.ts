@@ -1,7 +1,9 @@
+import { toast } from 'sonner';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import {
   ALL_SNAPPING,
   applyAll,
+  difference,
   type Frame,
   type Framed,
   frames,
@@ -20,7 +22,11 @@ import {
 } from '../../core';
 import { BLANK_TITLE } from '../../core/document';
 import { proposedTitle } from '../../core/kinds';
+import { changesInWords } from '../shared/changesInWords';
 import { type AutoSave, autoSave, type SaveState, type Unborn } from './saving/autoSave';
+import { mergedIn } from './saving/mergeIn';
+import { recalledUndo, rememberUndo } from './saving/undoMemory';
+import { unsavedOn } from './saving/unsaved';
 
 export type Station = 'kind' | 'layOut' | 'key' | 'behaviour' | 'words' | 'proof';
 /** The tool: select and move, pull items to where they start, name places or set spots, or draw a zone or a line. */
@@ -84,6 +90,8 @@ export type BenchStore = UseBoundStore<StoreApi<BenchState>> & {
   readonly shown: { scale: number };
   /** Makes the drag one step. */
   readonly release: () => void;
+  /** The page is being left. */
+  readonly leave: () => void;
 };
 
 /** Could the question be changed here? */
@@ -108,7 +116,7 @@ const hasSomething = (now: Question, blank: Question): boolean =>
 const NOTHING: Pull = { draft: new Map(), guides: [] };
 
 export function benchStore(
-  question: Question,
+  stored: Question,
   revision: number,
   savedAt: Date,
   access: BenchState['access'] = 'own',
@@ -116,6 +124,9 @@ export function benchStore(
   storeNew: Unborn['create'] | null = null,
 ): BenchStore {
   const pull = create<Pull>()(() => NOTHING);
+  const left = unsavedOn(stored.id, revision);
+  const question = left ? applyAll(stored, left.edits) : stored;
+  const { past, future } = recalledUndo(stored.id, revision);
   const store = create<BenchState>()((set, get) => {
     const take = (step: Step) => {
       set({ question: applyAll(get().question, step) });
@@ -124,8 +135,8 @@ export function benchStore(
     return {
       question,
       access,
-      past: [],
-      future: [],
+      past,
+      future,
       saving: storeNew ? { state: 'new' } : { state: 'saved', at: savedAt },
       selection: new Set<Ref>(),
       station: storeNew ? 'kind' : 'layOut',
@@ -153,7 +164,8 @@ export function benchStore(
         const step = get().past.at(-1);
         if (!step) return;
         take(invertAll(step));
-        set({ past: get().past.slice(0, -1), future: [...get().future, step], ...stillThere(get()), said: 'Undone' });
+        const said = `Undone: ${stepInWords(applyAll(get().question, step), step)}`;
+        set({ past: get().past.slice(0, -1), future: [...get().future, step], ...stillThere(get()), said });
       },
       redo: () => {
         const step = get().future.at(-1);
@@ -163,7 +175,7 @@ export function benchStore(
           past: [...get().past, step],
           future: get().future.slice(0, -1),
           ...stillThere(get()),
-          said: 'Done again',
+          said: `Done again: ${stepInWords(get().question, step)}`,
         });
       },
       select: (refs) => set({ selection: withGroups(get().question, refs), tried: null }),
@@ -182,7 +194,36 @@ export function benchStore(
     };
   });
   const unborn = storeNew && { create: storeNew, isWorthIt: () => hasSomething(store.getState().question, question) };
-  const kept = autoSave(question.id, revision, (saving) => store.setState({ saving: saving }), unborn);
+  const kept = autoSave(
+    question.id,
+    revision,
+    (saving) => {
+      if (saving.state === 'movedOn') return void join(saving);
+      store.setState({ saving });
+      if (saving.state === 'saved') rememberSteps();
+    },
+    unborn,
+  );
+  /** Somebody else came first: what both made is joined, unless both changed the same thing. */
+  const join = async (movedOn: SaveState) => {
+    store.setState({ saving: { state: 'saving' } });
+    const found = await mergedIn(store.getState().question, kept.revision());
+    if (!found) return store.setState({ saving: movedOn });
+    const { theirs, merged, revision: onto } = found;
+    const before = store.getState().question;
+    const changes = changesInWords(before, merged, difference(before, merged));
+    // Steps were made on what has changed beneath them: they cannot be undone one by one any more.
+    store.setState({ question: merged, past: [], future: [], said: `Changed elsewhere: ${changes.join('; ')}` });
+    store.setState(stillThere(store.getState()));
+    if (changes.length > 0)
+      toast('What was changed elsewhere is here now', { description: changes.slice(0, 3).join(' · ') });
+    kept.rebase(onto, difference(theirs, merged));
+  };
+  const rememberSteps = () => {
+    const { past, future } = store.getState();
+    rememberUndo(question.id, { revision: kept.revision(), pending: kept.pending(), past, future });
+  };
+  if (left) kept.resume(left);
   const release = () => {
     const { draft } = pull.getState();
     pull.setState(NOTHING);
@@ -194,8 +235,16 @@ export function benchStore(
       ),
     );
   };
-  return Object.assign(store, { autoSave: kept, pull, release, shown: { scale: 1 } });
+  const leave = () => {
+    rememberSteps();
+    kept.leave();
+  };
+  return Object.assign(store, { autoSave: kept, pull, release, leave, shown: { scale: 1 } });
 }
+
+/** What a step changes, in a few words; `after`: the question with it. */
+export const stepInWords = (after: Question, step: Step): string =>
+  changesInWords(applyAll(after, invertAll(step)), after, step)[0] ?? 'nothing';
 
 const stillThere = ({ question, selection }: BenchState) => {
   if (selection.size === 0) return {};

@@ -36,37 +36,37 @@ describe('what a learner can do', () => {
     [
       'at the start',
       page(),
-      { check: 'ready', tryAgain: false, reset: 'waits', hint: false, words: 'try 1 of 2 · 0 of 4 placed' },
+      { check: 'ready', tryAgain: false, reset: 'waits', hint: false, words: 'try 1 of 2 · 0 placed · 4 left' },
     ],
     [
       'with an item placed',
       placed(page()),
-      { check: 'ready', tryAgain: false, reset: 'ready', hint: false, words: 'try 1 of 2 · 1 of 4 placed' },
+      { check: 'ready', tryAgain: false, reset: 'ready', hint: false, words: 'try 1 of 2 · 1 placed · 3 left' },
     ],
     [
       'while it is being checked',
       { ...placed(page()), checking: true },
-      { check: 'waits', tryAgain: false, reset: 'waits', hint: false, words: 'try 1 of 2 · 1 of 4 placed' },
+      { check: 'waits', tryAgain: false, reset: 'waits', hint: false, words: 'try 1 of 2 · 1 placed · 3 left' },
     ],
     [
       'offline',
       { ...placed(page()), connection: 'offline' },
-      { check: 'waits', tryAgain: false, reset: 'ready', hint: false, words: 'try 1 of 2 · 1 of 4 placed' },
+      { check: 'waits', tryAgain: false, reset: 'ready', hint: false, words: 'try 1 of 2 · 1 placed · 3 left' },
     ],
     [
       'after a miss',
       missed(placed(page())),
-      { check: null, tryAgain: true, reset: 'ready', hint: false, words: 'try 2 of 2 · 1 of 4 placed' },
+      { check: null, tryAgain: true, reset: 'ready', hint: false, words: 'try 2 of 2 · 1 placed · 3 left' },
     ],
     [
       'with a hint left',
       { ...page(), hintsLeft: 1 },
-      { check: 'ready', tryAgain: false, reset: 'waits', hint: true, words: 'try 1 of 2 · 0 of 4 placed' },
+      { check: 'ready', tryAgain: false, reset: 'waits', hint: true, words: 'try 1 of 2 · 0 placed · 4 left' },
     ],
     [
       'after the end',
       { ...placed(page()), ended: true, tries: 2 },
-      { check: null, tryAgain: false, reset: null, hint: false, words: 'try 2 of 2 · 1 of 4 placed' },
+      { check: null, tryAgain: false, reset: null, hint: false, words: 'try 2 of 2 · 1 placed · 3 left' },
     ],
     [
       'looking at the model answer',
@@ -76,19 +76,19 @@ describe('what a learner can do', () => {
     [
       'where each landing is judged',
       page({ judging: 'onLand' }),
-      { check: null, tryAgain: false, reset: 'waits', hint: false, words: 'try 1 of 2 · 0 of 4 placed' },
+      { check: null, tryAgain: false, reset: 'waits', hint: false, words: 'try 1 of 2 · 0 placed · 4 left' },
     ],
     [
       'with deferred feedback',
       inPlace(page(), { deferred: true }),
-      { check: null, tryAgain: false, reset: 'waits', hint: false, words: '0 of 4 placed' },
+      { check: null, tryAgain: false, reset: 'waits', hint: false, words: '0 placed · 4 left' },
     ],
   ])('%s', (_, state, can) => {
     expect(actionsFor(state)).toEqual(can);
   });
 
   it.each<[string, Record<string, unknown>, string]>([
-    ['without a limit of tries', { tries: null }, 'try 1 · 0 of 4 placed'],
+    ['without a limit of tries', { tries: null }, 'try 1 · 0 placed · 4 left'],
     ['without a count', { show: { count: false } }, 'try 1 of 2'],
   ])('says how far they are, %s', (_, changes, words) => {
     expect(actionsFor(page(changes)).words).toBe(words);

@@ -59,6 +59,7 @@ function countInWords(facts: Facts): string[] {
   const all =
     items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) +
     zones.filter(({ typed }) => typed).length;
-  if (items.some(({ stays }) => !stays)) return [`${placed} of ${all} placed`];
+  // How many are left says nothing of how many ought to be placed.
+  if (items.some(({ stays }) => !stays)) return [`${placed} placed · ${all === placed ? 'none' : all - placed} left`];
   return [items.length > 0 ? `${placed} picked` : `${placed} of ${all} filled`];
 }

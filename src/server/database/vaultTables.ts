@@ -106,6 +106,8 @@ export const questionRevision = sqliteTable(
     authorId: owner('author_id'),
     edits: text('edits', { mode: 'json' }).$type<Edit[]>().notNull(),
     at: moment('at').notNull(),
+    /** What the question as it stood then is called, by its author or because it was published. */
+    name: text('name'),
   },
   (t) => [
     primaryKey({ columns: [t.questionId, t.revision] }),

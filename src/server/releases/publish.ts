@@ -232,7 +232,8 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
 export function publishProblems(question: Question): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, message: string) => problems.push({ path, message });
-  if (question.key.length === 0) say('key', 'No zone has a key, so no answer could be judged.');
+  if (question.key.length + question.either.length === 0)
+    say('key', 'No zone has a key, so no answer could be judged.');
   const inTexts = new Set<string>(
     question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : [])),
   );

@@ -10,6 +10,8 @@ import { completed } from './examine';
 
 /** The pause after which further edits make a new version. */
 const PAUSE_MS = 3 * 60 * 1000;
+/** The longest that one version goes on being changed. */
+const LONGEST_MS = 15 * 60 * 1000;
 
 /** The versions of a teacher's question, newest first; the oldest is the question as it was made. */
 export async function listVersions(as: As<Teacher>, id: string): Promise<Result<VersionRow[]>> {
@@ -18,19 +20,35 @@ export async function listVersions(as: As<Teacher>, id: string): Promise<Result<
   if (!row || row.deletedAt) return fail('notFound');
   const maker = await db.query.user.findFirst({ where: eq(user.id, row.ownerId) });
   const revisions = await db
-    .select({ revision: questionRevision.revision, at: questionRevision.at, by: user.name })
+    .select({
+      revision: questionRevision.revision,
+      at: questionRevision.at,
+      by: user.name,
+      name: questionRevision.name,
+    })
     .from(questionRevision)
     .innerJoin(user, eq(user.id, questionRevision.authorId))
     .where(eq(questionRevision.questionId, id))
     .orderBy(asc(questionRevision.revision));
-  const versions: VersionRow[] = [{ revision: 1, at: row.createdAt, by: maker?.name ?? '', changes: 0 }];
+  const versions: VersionRow[] = [{ revision: 1, at: row.createdAt, by: maker?.name ?? '', changes: 0, name: null }];
+  let begun = row.createdAt;
   for (const [i, one] of revisions.entries()) {
     const before = revisions[i - 1];
     const last = versions.at(-1) as VersionRow;
-    const goesOn = before !== undefined && one.by === before.by && one.at.getTime() - before.at.getTime() < PAUSE_MS;
-    if (goesOn)
-      versions[versions.length - 1] = { ...last, revision: one.revision, at: one.at, changes: last.changes + 1 };
-    else versions.push({ revision: one.revision, at: one.at, by: one.by, changes: 1 });
+    // What has a name ends its version.
+    const goesOn =
+      before !== undefined &&
+      before.name === null &&
+      one.by === before.by &&
+      one.at.getTime() - before.at.getTime() < PAUSE_MS &&
+      one.at.getTime() - begun.getTime() < LONGEST_MS;
+    if (goesOn) {
+      const { revision, at, name } = one;
+      versions[versions.length - 1] = { ...last, revision, at, name, changes: last.changes + 1 };
+    } else {
+      begun = one.at;
+      versions.push({ ...one, changes: 1 });
+    }
   }
   return ok(versions.reverse());
 }
@@ -52,4 +70,21 @@ export async function versionAt(
     .orderBy(asc(questionRevision.revision));
   const document = later.reduceRight((now, { edits }) => applyAll(now, invertAll(editsUpToDate(edits))), row.document);
   return ok({ question: await completed(as, document) });
+}
+
+/** Names the question as it stood at a revision; the first one is as it was made, and has no other name. */
+export async function nameVersion(
+  as: As<Teacher>,
+  id: string,
+  revision: number,
+  name: string | null,
+): Promise<Result<null>> {
+  const found = await accessTo(as, id, 'edit');
+  if (!found) return fail((await accessTo(as, id, 'see')) ? 'notAllowed' : 'notFound');
+  const named = await as.db
+    .update(questionRevision)
+    .set({ name })
+    .where(and(eq(questionRevision.questionId, id), eq(questionRevision.revision, revision)))
+    .returning({ revision: questionRevision.revision });
+  return named.length > 0 ? ok(null) : fail('notFound');
 }

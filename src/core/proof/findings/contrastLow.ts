@@ -1,4 +1,5 @@
 import { ITEM_STATES, ZONE_STATES } from '../../document/appearance';
+import { STATE_WORDS } from '../../looks/stateWords';
 import { coloursIn } from '../../looks/style';
 import { contrast, MIN_CONTRAST } from '../contrast';
 import type { FindingRule } from './finding';
@@ -9,7 +10,7 @@ export const contrastLow: FindingRule = ({ model }) =>
     const low = (look.of === 'item' ? ITEM_STATES : ZONE_STATES).flatMap((state) => {
       const { fill, text } = coloursIn(look, state);
       const found = contrast(fill, text);
-      return found < MIN_CONTRAST ? [`${state} ${found.toFixed(1)}`] : [];
+      return found < MIN_CONTRAST ? [`${STATE_WORDS[state] ?? state} ${found.toFixed(1)}`] : [];
     });
     if (low.length === 0) return [];
     return [

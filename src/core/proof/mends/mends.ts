@@ -6,7 +6,7 @@ import { reorder, setItem, setLook, setMedium, setQuestion, setZone } from '../.
 import { type Ref, refTo } from '../../edit/things';
 import { meet } from '../../geometry/arrange';
 import { type QuestionModel, questionModel } from '../../judge/model';
-import { ownStyle, plainColours } from '../../looks/style';
+import { coloursIn, ownStyle } from '../../looks/style';
 import { makeZoneHold } from '../../measures/fitting';
 import { contrast, MIN_CONTRAST } from '../contrast';
 import { type Finding, type FindingCode, findings } from '../findings';
@@ -67,7 +67,14 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
   },
   overflow: (at) => {
     const zone = zoneIn(at);
-    return zone ? mend('Make the zone hold them', makeZoneHold(at.question, at.model, zone.id)) : null;
+    if (!zone) return null;
+    const step = makeZoneHold(at.question, at.model, zone.id);
+    const after = findings(questionModel(applyAll(at.question, step)));
+    // Where it would come to lie over another zone, only the author can say what gives way.
+    const before = findings(at.model).filter(({ code }) => code === 'unclearWinner').length;
+    return after.filter(({ code }) => code === 'unclearWinner').length > before
+      ? null
+      : mend('Make the zone hold them', step);
   },
   emptyEarns: ({ question, model }) => {
     const idle = new Set(
@@ -134,8 +141,7 @@ const rules: { readonly [Code in FindingCode]?: MendRule } = {
     const states = Object.fromEntries(
       [...names].flatMap((state) => {
         const style = ownStyle(look, state);
-        const fill = style.fill ?? ownStyle(look, 'rest').fill ?? plainColours(look.of, state).fill;
-        const text = style.text ?? ownStyle(look, 'rest').text ?? plainColours(look.of, state).text;
+        const { fill, text } = coloursIn(look, state);
         const readable =
           contrast(fill, text) >= MIN_CONTRAST
             ? style

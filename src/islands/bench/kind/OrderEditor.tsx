@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { type ItemId, type Marks, type Question, questionModel, respond, setQuestion } from '../../../core';
+import { type ItemId, type Question, questionModel, respond, setQuestion } from '../../../core';
 import { freshId, newItem } from '../../../core/document';
 import {
   alike,
@@ -20,15 +20,8 @@ import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
 import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
+import { ORDERS } from '../words/orders';
 import { become } from './become';
-
-const RULES: readonly (readonly [Marks['sequenceRule'], string])[] = [
-  ['exactPosition', 'each in its place'],
-  ['adjacentPairs', 'neighbours'],
-  ['longestRun', 'longest run'],
-  ['pairsInOrder', 'pairs in order'],
-  ['allOrNothing', 'all or nothing'],
-];
 
 /** The right order, the order it begins with, and what parts of it earn. */
 export function OrderEditor({ store }: { store: BenchStore }) {
@@ -183,7 +176,7 @@ export function OrderEditor({ store }: { store: BenchStore }) {
       <Section title="Marks for a part of it">
         <Choice
           label="Counts"
-          options={RULES}
+          options={ORDERS}
           value={question.marks.sequenceRule}
           onChoose={(sequenceRule) =>
             store

@@ -7,6 +7,7 @@ import {
   type ItemState,
   type Look,
   MIN_CONTRAST,
+  STATE_WORDS,
   setLook,
   ZONE_STATES,
   type ZoneState,
@@ -17,7 +18,6 @@ import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
 import { dropLook, looksOf, makeLook, wearersOf } from './books';
 import { StyleFields } from './StyleFields';
-import { STATE_WORDS } from './states';
 
 /** A question's looks: each with every state side by side; a change reaches all who wear it. */
 export function LookBook({ store }: { store: BenchStore }) {

@@ -9,6 +9,7 @@ import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
 import { FILLS, type Fill, movesFor, needsModelAnswer } from './answers';
 import { type Rehearsal, rehearsal } from './judge';
+import { Strategies } from './Strategies';
 import './rehearse.css';
 
 const WIDTHS = [1280, 768, 390] as const;
@@ -24,6 +25,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
   const [width, setWidth] = useState<Width>(1280);
   const [hand, setHand] = useState<Hand>('pointer');
   const [asList, setAsList] = useState(false);
+  const [strategic, setStrategic] = useState(false);
   const [touched, setTouched] = useState<Ref | null>(null);
   const dialog = useRef<HTMLDialogElement>(null);
   const room = useRef<HTMLDivElement>(null);
@@ -116,6 +118,14 @@ export function Rehearse({ store }: { store: BenchStore }) {
         />
         <Switch label="Width" options={WIDTHS} value={width} onChoose={setWidth} />
         <span className="grow" />
+        <button
+          type="button"
+          className={`bench-tool ${strategic ? 'bench-tool-on' : ''}`}
+          aria-expanded={strategic}
+          onClick={() => setStrategic(!strategic)}
+        >
+          What strategies earn
+        </button>
         <button type="button" className="btn btn-quiet btn-xs" onClick={again}>
           <RotateCcw size={14} aria-hidden /> Start over
         </button>
@@ -133,6 +143,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
           <X size={15} aria-hidden /> Close
         </button>
       </header>
+      {strategic && <Strategies question={question} run={run} />}
       {hand === 'keyboard' && (
         <p className="px-4 py-1 text-sm bg-brass-wash">
           Space takes an item up, the arrow keys choose where, Space puts it down, Escape leaves it where it was.

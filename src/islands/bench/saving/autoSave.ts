@@ -1,5 +1,6 @@
 import type { Edit, Step } from '../../../core';
 import { type ApiError, api } from '../../../ui/api';
+import { storeUnsaved, type Unsaved } from './unsaved';
 
 /** Whether the author's changes are saved. */
 export type SaveState =
@@ -17,12 +18,20 @@ export interface AutoSave {
   flush(): Promise<boolean>;
   pending(): boolean;
   revision(): number;
+  /** The page is being left: what waits is sent along with it, and stored in the browser in case it does not arrive. */
+  leave(): void;
+  /** Sends what an earlier page left behind, under its own id. */
+  resume(unsaved: Unsaved): void;
+  /** Goes on from another revision, with these edits still to be saved. */
+  rebase(revision: number, step: Step): void;
   /** Drops unsaved edits: they are in a copy now, or were discarded on purpose. */
   abandon(): void;
 }
 
 const PAUSE_MS = 700;
 const RETRY_MS = 3000;
+/** Browsers send no more than 64 KiB along with a page that is left (Fetch standard, 4.5). */
+const MAX_KEEPALIVE = 60_000;
 
 /** A question that is not stored yet: how it is, and whether it is worth it. */
 export interface Unborn {
@@ -73,6 +82,7 @@ export function autoSave(
       body: { id: batch.id, from: revision, edits: batch.edits },
     });
     if (result.ok) {
+      storeUnsaved(questionId, null);
       down = false;
       revision = result.value.revision;
       batch = null;
@@ -122,7 +132,36 @@ export function autoSave(
     flush,
     pending: () => isDue() && (batch !== null || waiting.length > 0),
     revision: () => revision,
+    leave: () => {
+      if (stopped || !isDue() || (!batch && waiting.length === 0)) return;
+      const edits = [...(batch?.edits ?? []), ...waiting];
+      const left = { id: batch?.id ?? crypto.randomUUID(), from: revision, edits };
+      storeUnsaved(questionId, left);
+      // A batch under way is answered for by itself; what came after it is in the browser's store.
+      if (born && !sending) {
+        batch = { id: left.id, edits };
+        waiting = [];
+        void api('POST /api/questions/{id}/edits', {
+          id: questionId,
+          body: left,
+          keepalive: JSON.stringify(edits).length < MAX_KEEPALIVE,
+        });
+      }
+    },
+    resume: ({ id, edits }) => {
+      batch = { id, edits: [...edits] };
+      later(0);
+    },
+    rebase: (onto, step) => {
+      revision = onto;
+      stopped = false;
+      batch = null;
+      waiting = [...step];
+      if (waiting.length > 0) later(0);
+      else tell({ state: 'saved', at: new Date() });
+    },
     abandon: () => {
+      storeUnsaved(questionId, null);
       stopped = true;
       waiting = [];
       batch = null;

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
 import { difference } from '../../../core';
 import { MediaFrom, Sketch } from '../../../scene';
-import { ask } from '../../../ui/api';
+import { api, ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
+import { Typed } from '../../../ui/Typed';
 import { changesInWords } from '../../shared/changesInWords';
 import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
@@ -39,7 +41,7 @@ export function Versions({ store }: { store: BenchStore }) {
       {versions.data && (
         <div className="grid grid-cols-[13rem_1fr] gap-4">
           <ol className="max-h-[60vh] overflow-auto border-r border-rule pr-2" aria-label="Versions, the newest first">
-            {versions.data.map(({ revision, at, by, changes }, i) => (
+            {versions.data.map(({ revision, at, by, changes, name }, i) => (
               <li key={revision}>
                 <button
                   type="button"
@@ -47,6 +49,7 @@ export function Versions({ store }: { store: BenchStore }) {
                   aria-pressed={shown === revision}
                   onClick={() => setChosen(revision)}
                 >
+                  {name && <span className="block font-semibold">{name}</span>}
                   <span className="block">{i === 0 ? 'Now' : format(new Date(at), 'd MMM, HH:mm')}</span>
                   <span className="block text-sm text-mute">
                     {changes === 0 ? 'as it was made' : `${changes} ${changes === 1 ? 'change' : 'changes'}`} · {by}
@@ -58,7 +61,14 @@ export function Versions({ store }: { store: BenchStore }) {
           {shown === null ? (
             <p className="text-mute">There is one version so far: it stands on the scene.</p>
           ) : (
-            <OneVersion key={shown} store={store} revision={shown} onDone={close} />
+            <OneVersion
+              key={shown}
+              store={store}
+              revision={shown}
+              name={versions.data.find(({ revision }) => revision === shown)?.name ?? ''}
+              onNamed={() => void versions.refetch()}
+              onDone={close}
+            />
           )}
         </div>
       )}
@@ -68,7 +78,15 @@ export function Versions({ store }: { store: BenchStore }) {
 
 const SKETCH = 460;
 
-function OneVersion({ store, revision, onDone }: { store: BenchStore; revision: number; onDone: () => void }) {
+interface OneProps {
+  store: BenchStore;
+  revision: number;
+  name: string;
+  onNamed: () => void;
+  onDone: () => void;
+}
+
+function OneVersion({ store, revision, name, onNamed, onDone }: OneProps) {
   const now = store((s) => s.question);
   const found = useQuery({
     queryKey: ['version', now.id, revision],
@@ -82,7 +100,29 @@ function OneVersion({ store, revision, onDone }: { store: BenchStore; revision: 
   const changes = changesInWords(now, then, step);
   return (
     <div className="min-w-0">
-      <p className="font-heading font-semibold truncate">{then.title}</p>
+      <div className="flex items-center gap-2 mb-1">
+        <p className="font-heading font-semibold truncate grow">{then.title}</p>
+        {/* The first is as it was made, and is called so. */}
+        {revision > 1 && (
+          <Typed
+            label="Name of this version"
+            placeholder="name this version"
+            className="input input-sm w-52"
+            value={name}
+            problem={(typed) => (typed.trim().length > 100 ? 'At most 100 characters' : null)}
+            onTyped={async (typed) => {
+              const body = { name: typed.trim() || null };
+              const named = await api('PUT /api/questions/{id}/versions/{revision}', {
+                id: now.id,
+                revision: String(revision),
+                body,
+              });
+              if (named.ok) onNamed();
+              else toast.error(named.error.message, { description: named.error.nextStep });
+            }}
+          />
+        )}
+      </div>
       <MediaFrom source={source}>
         <Sketch question={then} width={SKETCH} />
       </MediaFrom>

@@ -12,17 +12,11 @@ import { Choice } from '../../../ui/Choice';
 import { modelOf } from '../key/ghosts';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
+import { ORDERS } from './orders';
 
 const RULES: readonly [MarksOf['rule'], string][] = [
   ['perPlacement', 'each placement its part'],
   ['perZone', 'each zone its part'],
-  ['allOrNothing', 'all or nothing'],
-];
-const ORDERS: readonly [MarksOf['sequenceRule'], string][] = [
-  ['exactPosition', 'in its exact place'],
-  ['adjacentPairs', 'neighbours in order'],
-  ['longestRun', 'longest part in order'],
-  ['pairsInOrder', 'pairs in order'],
   ['allOrNothing', 'all or nothing'],
 ];
 const MOST = 1e6;

@@ -1,0 +1,1 @@
+ALTER TABLE `question_revision` ADD `name` text;

@@ -1,0 +1,17 @@
+import { expose } from 'comlink';
+import { drawnBySeed, type Earned, modelAnswerOf, type Question, questionModel, strategies } from '../core';
+
+const SEARCH_SHARE = 0.25;
+
+/** What strategies earn, off the page's own thread. Of a question with pools: as `seed` draws it. */
+const api = {
+  strategies: (question: Question, seed: string, milliseconds: number): Earned[] | null => {
+    const model = questionModel(drawnBySeed(question, seed));
+    const began = performance.now();
+    const full = modelAnswerOf(model, milliseconds * SEARCH_SHARE, performance);
+    return strategies(model, full, milliseconds - (performance.now() - began), performance);
+  },
+};
+export type StrategiesApi = typeof api;
+
+expose(api);

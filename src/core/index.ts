@@ -7,6 +7,7 @@ export { type Digest, digestOf, type ExhaustedItem, type Made, NOWHERE, usedTria
 export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';
 export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
+export { AIDS, type Aid } from './document/aids';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { KINDS } from './document/kinds';

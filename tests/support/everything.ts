@@ -236,6 +236,7 @@ export function everything(): Record<string, unknown> {
       count: false,
       mark: true,
       runningTotal: true,
+      aids: ['calculator', 'readAloud'],
       modelAnswer: 'atTheEnd',
       nextOnlyAfterCheck: true,
       places: [{ label: 'the dish', x: 700, y: 200 }],

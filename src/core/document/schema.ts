@@ -1,4 +1,5 @@
 import { type InferType, mixed } from 'yup';
+import { AIDS } from './aids';
 import type { ItemId, QuestionId, ZoneId } from './ids';
 import { KINDS } from './kinds';
 import {
@@ -169,6 +170,7 @@ const showSchema = record({
   runningTotal: flag().default(false),
   modelAnswer: oneOf('never', 'atTheEnd', 'always').default('never'),
   nextOnlyAfterCheck: flag().default(false),
+  aids: list(oneOf(...AIDS).required(MISSING), AIDS.length),
   places: list(
     record({
       label: words(200).required(MISSING),
@@ -243,6 +245,7 @@ export const questionSchema = record({
     runningTotal: false,
     modelAnswer: 'never',
     nextOnlyAfterCheck: false,
+    aids: [],
     places: [],
   })),
   buttons: buttonsSchema.default(() => ({ check: null, reset: null, hint: null, next: null })),

@@ -71,7 +71,7 @@ export interface LearnerQuestion {
   judging: Question['judging'];
   afterMiss: Question['afterMiss'];
   start: { item: string; copy?: number; zone: string }[];
-  show: Pick<Question['show'], 'count' | 'mark' | 'runningTotal' | 'nextOnlyAfterCheck'>;
+  show: Pick<Question['show'], 'count' | 'mark' | 'runningTotal' | 'nextOnlyAfterCheck' | 'aids'>;
   buttons: Question['buttons'];
 }
 
@@ -242,6 +242,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
         mark: show.mark,
         runningTotal: show.runningTotal,
         nextOnlyAfterCheck: show.nextOnlyAfterCheck,
+        aids: show.aids,
       },
       buttons: question.buttons,
     },

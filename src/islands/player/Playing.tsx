@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import type { LearnerQuestion } from '../../core';
 import { useMediaSource } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
@@ -9,6 +9,8 @@ import { SceneFrame } from './scene/SceneFrame';
 import { leastScale } from './scene/useStageScale';
 import type { PlayerStore } from './store';
 import { useStateSounds } from './useStateSounds';
+
+const Aids = lazy(() => import('./aids/Aids').then((m) => ({ default: m.Aids })));
 
 /**
  * The width of the scene as a CSS length: as wide as possible with the whole scene, its prompt and the actions in view,
@@ -33,6 +35,9 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
   const [said, setSaid] = useState('');
   const [narrow, setNarrow] = useState(false);
   const media = useMediaSource();
+  // Aids come after the page, in the browser alone.
+  const [aided, setAided] = useState(false);
+  useEffect(() => setAided(question.show.aids.length > 0), [question]);
   const spoken = media(question.promptSound ?? '');
   useStateSounds(store, media);
   return (
@@ -54,6 +59,11 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
           aria-label={spoken.description || 'The prompt, spoken'}
           className="h-9 mt-1"
         />
+      )}
+      {aided && (
+        <Suspense fallback={null}>
+          <Aids key={question.title} question={question} />
+        </Suspense>
       )}
       {narrow && !list.asList && (
         <Alert tone="notice" className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3">

@@ -134,6 +134,27 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
                 {words}
               </label>
             ))}
+            <p className="text-mute mt-2">Aids they may use</p>
+            {(
+              [
+                ['calculator', 'a calculator'],
+                ['readAloud', 'reading aloud, by a voice of their own machine'],
+              ] as const
+            ).map(([aid, words]) => (
+              <label key={aid} className="flex items-center gap-2 py-0.5">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-xs"
+                  checked={show.aids.includes(aid)}
+                  onChange={(event) => {
+                    const others = now().show.aids.filter((other) => other !== aid);
+                    const aids = event.target.checked ? [...others, aid] : others;
+                    act(setQuestion(now(), 'show', { ...now().show, aids }));
+                  }}
+                />
+                {words}
+              </label>
+            ))}
           </Section>
           <Section title="Words on the buttons" open={false}>
             {(

@@ -251,7 +251,7 @@ export function demoQuestions(kept: Kept): Question[] {
       key: [{ zone: 'scale', sum: { target: 50, tolerance: 0 } }],
       marks: { max: 3, rule: 'allOrNothing', tryCosts: 0.1 },
       afterMiss: 'leave',
-      show: { runningTotal: true },
+      show: { runningTotal: true, aids: ['calculator'] },
     }),
     make(9, 'Close a jar', 'Build the jar: its ring, its lid and its hang tag go onto it.', {
       kind: 'build',
@@ -413,6 +413,42 @@ export function demoQuestions(kept: Kept): Question[] {
         all('Outer', 'Torn foil', 'Damp paper'),
       ],
       marks: { max: 6, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
+    }),
+    make(27, 'Clear the drawer', 'Put what lies in the drawer where it is kept. Twine may lie in either place.', {
+      scene: { width: 960, height: 500 },
+      tray: null,
+      fixtures: [
+        {
+          type: 'text',
+          id: 'cleared',
+          x: 40,
+          y: 452,
+          w: 540,
+          h: 34,
+          text: richFromPlain('The shelf is full: the rest goes into the box.'),
+          when: { events: [{ on: 'holds', zone: 'shelf', count: 3 }], does: 'appears' },
+        },
+      ],
+      zones: [
+        zone('Drawer', rect(40, 44, 540, 190), { lid: { label: 'Drawer', startsOpen: false } }),
+        zone('Shelf', rect(40, 264, 540, 180)),
+        zone('Box', rect(620, 44, 300, 400)),
+      ],
+      items: ['Pencil', 'Sieve', 'Jar labels', 'Twine', 'Dish', 'Scissors', 'Stapler'].map((label, i) =>
+        item(label, { home: { x: 50 + 140 * (i % 4), y: 60 + 60 * Math.floor(i / 4) }, size: { w: 120, h: 46 } }),
+      ),
+      start: {
+        placements: ['Pencil', 'Sieve', 'Jar labels', 'Twine', 'Dish', 'Scissors', 'Stapler'].map((label) => ({
+          item: slug(label),
+          zone: 'drawer',
+        })),
+      },
+      key: [all('Shelf', 'Sieve', 'Dish'), all('Box', 'Pencil', 'Stapler', 'Jar labels', 'Scissors')],
+      either: [{ belongs: ['twine'], zones: ['shelf', 'box'], need: { rule: 'all' } }],
+      pools: [{ items: ['pencil', 'stapler', 'jar-labels', 'scissors'], take: 3 }],
+      marks: { max: 6, rule: 'perPlacement', misplacedCosts: 1 },
+      feedback: { right: say('An empty drawer finds nobody looking.'), partly: null, wrong: null },
+      show: { aids: ['readAloud'] },
     }),
     make(15, 'Faulty on purpose: look at Proof', 'A question with much in the way of it.', {
       tray: { side: 'bottom', size: 150, order: 'asListed' },

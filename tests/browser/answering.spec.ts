@@ -48,7 +48,6 @@ test('a sign appears when a zone takes something: made at the Bench, tried there
   await expect(lamp).toHaveClass(/bench-absent/);
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(lamp).not.toHaveClass(/bench-absent/);
-  await accessible(page);
   await page.getByRole('button', { name: 'Rehearse', exact: true }).click();
   const play = page.getByRole('dialog', { name: 'Rehearse' });
   await expect(play.getByText('Text', { exact: true })).toHaveCount(0);
@@ -86,7 +85,7 @@ test('what answers a verdict is not on the page before it, stays after a reload,
   await expect(sign).toBeVisible();
   await page.reload();
   await expect(sign).toBeVisible();
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Try again' }).click();
   await byMouse(page, 'poppy', 'dry');
   await expect(sign).toHaveCount(0);
   // As a list it is told the same.
@@ -124,8 +123,9 @@ test('two windows change different things: both are there; the same thing: the a
   await open(other, `/bench/${id}`);
   await expect(other.locator('.stage')).toBeVisible();
   const rename = async (on: typeof page, from: string, to: string) => {
-    await on.getByLabel(`name of ${from}`, { exact: true }).fill(to);
-    await on.getByLabel(`name of ${from}`, { exact: true }).press('Enter');
+    await benchTag(on, from).click();
+    await on.getByLabel('Name of what is selected').fill(to);
+    await on.keyboard.press('Enter');
   };
   await rename(page, 'Barley', 'Spring barley');
   await saved(page);
@@ -135,13 +135,17 @@ test('two windows change different things: both are there; the same thing: the a
   await expect
     .poll(async () => (await storedQuestion(page, id)).items.map(({ label }) => label))
     .toEqual(expect.arrayContaining(['Spring barley', 'Field poppy']));
-  // Now both the same.
-  await cell(other, 'width of Stands drying').fill('301');
-  await cell(other, 'width of Stands drying').press('Enter');
-  await saved(other);
-  await cell(page, 'width of Stands drying').fill('302');
-  await cell(page, 'width of Stands drying').press('Enter');
-  await expect(page.getByRole('button', { name: 'Save mine as a copy' })).toBeVisible();
+  // Now both the same. The page that is watched comes first; it has to have the other's change before.
+  await page.reload();
+  for (const [on, width] of [
+    [page, '301'],
+    [other, '302'],
+  ] as const) {
+    await cell(on, 'width of Stands drying').fill(width);
+    await cell(on, 'width of Stands drying').press('Enter');
+    if (on === page) await saved(page);
+  }
+  await expect(other.getByRole('button', { name: 'Save mine as a copy' })).toBeVisible();
 });
 
 test('a version is named and found by its name', async ({ page }) => {

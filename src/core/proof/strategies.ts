@@ -33,6 +33,7 @@ const MOST_ATTEMPTS = 12_000;
 /** Of more copies nobody tries everything. */
 const MOST_COPIES = 300;
 const LEAST_ATTEMPTS = 1000;
+const TURN = 100;
 const GOOD_ENOUGH = 0.01;
 /** Without a limit of tries somebody gives up after so many. */
 const PATIENCE = 40;
@@ -49,15 +50,22 @@ export function strategies(
   full: readonly ModelPlacement[] | null,
   milliseconds: number,
   clock: Clock,
+  which: readonly Strategy[] = STRATEGIES,
 ): Earned[] | null {
   const cannot = model.zones.some(({ hidden, isTyped }) => hidden || isTyped);
   if (cannot || !full || model.entries.length + model.either.length === 0) return null;
   const table = tableOf(model, full);
   if (table.copies.length > MOST_COPIES) return null;
-  return STRATEGIES.map((strategy) => {
-    const until = clock.now() + milliseconds / STRATEGIES.length;
-    return simulated(table, strategy, () => clock.now() > until);
-  });
+  const until = clock.now() + milliseconds;
+  const running = which.map((strategy) => new Simulation(table, strategy));
+  // In turns, so that what is known soon leaves its time to the others.
+  for (;;) {
+    const open = running.filter((simulation) => !simulation.isKnown());
+    if (open.length === 0) break;
+    for (const simulation of open) simulation.play(TURN);
+    if (clock.now() > until && running.every(({ attempts }) => attempts >= LEAST_ATTEMPTS)) break;
+  }
+  return running.map((simulation) => simulation.earned());
 }
 
 /** The one that shows that trying beats knowing: who tries everything earns more than who knows half. Null: it does not. */
@@ -98,30 +106,55 @@ function tableOf(model: QuestionModel, full: readonly ModelPlacement[]): Table {
   return { model, setting, draw: drawer(setting, unlimited), copies, right };
 }
 
-function simulated(table: Table, strategy: Strategy, isOver: () => boolean): Earned {
-  const next = random(seedOf(`${table.model.question.id} ${strategy}`));
-  let n = 0;
-  let [marks, squares, fulls, tries] = [0, 0, 0, 0];
-  const halfWidth = (variance: number) => Z95 * Math.sqrt(Math.max(0, variance) / Math.max(1, n));
-  const errors = () => {
-    const [mean, share] = [marks / n, fulls / n];
-    return { markError: halfWidth(squares / n - mean * mean), fullError: halfWidth(share * (1 - share)) };
-  };
-  while (n < MOST_ATTEMPTS) {
-    if (n >= LEAST_ATTEMPTS && n % 100 === 0) {
-      const { markError, fullError } = errors();
-      if (Math.max(markError, fullError) <= GOOD_ENOUGH || isOver()) break;
-    }
-    const attempt = new Attempt(table, next);
-    attempt.play(strategy);
-    const { mark, full } = attempt.result();
-    n++;
-    marks += mark;
-    squares += mark * mark;
-    fulls += full ? 1 : 0;
-    tries += attempt.tries;
+/** Attempts of one strategy, and what they have come to so far. */
+class Simulation {
+  attempts = 0;
+  private marks = 0;
+  private squares = 0;
+  private fulls = 0;
+  private tries = 0;
+  private readonly next: Random;
+
+  constructor(
+    private readonly table: Table,
+    private readonly strategy: Strategy,
+  ) {
+    this.next = random(seedOf(`${table.model.question.id} ${strategy}`));
   }
-  return { strategy, mark: marks / n, full: fulls / n, tries: tries / n, attempts: n, ...errors() };
+
+  play(times: number): void {
+    for (let i = 0; i < times; i++) {
+      const attempt = new Attempt(this.table, this.next);
+      attempt.play(this.strategy);
+      const { mark, full } = attempt.result();
+      this.attempts++;
+      this.marks += mark;
+      this.squares += mark * mark;
+      this.fulls += full ? 1 : 0;
+      this.tries += attempt.tries;
+    }
+  }
+
+  isKnown(): boolean {
+    if (this.attempts < LEAST_ATTEMPTS) return false;
+    const { markError, fullError } = this.earned();
+    return this.attempts >= MOST_ATTEMPTS || Math.max(markError, fullError) <= GOOD_ENOUGH;
+  }
+
+  earned(): Earned {
+    const { attempts: n, strategy } = this;
+    const halfWidth = (variance: number) => Z95 * Math.sqrt(Math.max(0, variance) / Math.max(1, n));
+    const [mark, full] = [this.marks / n, this.fulls / n];
+    return {
+      strategy,
+      mark,
+      markError: halfWidth(this.squares / n - mark * mark),
+      full,
+      fullError: halfWidth(full * (1 - full)),
+      tries: this.tries / n,
+      attempts: n,
+    };
+  }
 }
 
 /** In the tray. */

@@ -25,7 +25,8 @@ export function useFixtures(
     const last = before.current;
     before.current = { view, fixtures };
     if (!last || last.view !== view || last.fixtures === fixtures) return;
-    setWords(changesInWords(last.fixtures, fixtures, store.getState().media));
+    const changes = changesInWords(last.fixtures, fixtures, store.getState().media);
+    if (changes) setWords(changes);
     for (const { fixture, content } of fixtures) {
       const sound = content?.sound;
       if (!sound || last.fixtures.some((old) => old.fixture.id === fixture.id && old.content === content)) continue;

@@ -1,8 +1,25 @@
 import { useCallback } from 'react';
-import { type Copy, itemOf, type Outcome } from '../../core';
-import { nameOf, type PlayerStore } from './store';
+import { type Copy, candidates, itemOf, meet, type Outcome, outlineNow } from '../../core';
+import { nameOf, type PlayerState, type PlayerStore } from './store';
 import type { LocalMove } from './types';
 import { outcomeInWords } from './words';
+
+/** The zone of its family that a copy lies over most, where it does not reach it; null: none, or it reaches one. */
+function lyingOver(
+  { model, board }: Pick<PlayerState, 'model' | 'board'>,
+  copy: Copy,
+  { x, y }: { readonly x: number; readonly y: number },
+): number | null {
+  if (model.hides) return null;
+  const item = model.items[itemOf(copy)];
+  if (!item || candidates(model, board, copy, { x, y }, null).length > 0) return null;
+  const box = { x, y, w: item.w, h: item.h };
+  const near = model.zones.findIndex(({ outline, family, isTyped }, zone) => {
+    const there = outline && !isTyped ? outlineNow(model, board, zone)?.box : null;
+    return there && (family === null || family === item.family) && meet(box, there);
+  });
+  return near < 0 ? null : near;
+}
 
 export interface Moving {
   readonly make: (copy: Copy, move: LocalMove) => Outcome | null;
@@ -14,15 +31,17 @@ export interface Moving {
 export function useMoving(store: PlayerStore, say: (words: string) => void): Moving {
   const make = useCallback(
     (copy: Copy, move: LocalMove) => {
+      const over = 'x' in move ? lyingOver(store.getState(), copy, move) : null;
       const outcome = store.getState().move(move);
       if (!outcome) {
         store.getState().cancel();
         return null;
       }
       const state = store.getState();
-      const words = outcomeInWords(state, copy, outcome, outcome.to === 'zone' && state.shut.has(outcome.zone));
+      const shut = outcome.to === 'zone' && state.shut.has(outcome.zone);
+      const words = outcomeInWords(state, copy, outcome, { shut, over });
       say(words);
-      if (outcome.to === 'turnedAway') store.setState({ notice: words });
+      if (outcome.to === 'turnedAway' || (outcome.to === 'home' && over !== null)) store.setState({ notice: words });
       if (outcome.to === 'refused') state.cancel();
       return outcome;
     },

@@ -46,7 +46,13 @@ export function pickedUpInWords(source: Source, copy: Copy, places: readonly num
   return `${name} is in hand. ${where}`;
 }
 
-export function outcomeInWords(source: Source, copy: Copy, outcome: Outcome, shut: boolean): string {
+/** `over`: the zone that it lay over in part, but not as much as the zone's reach rule asks. */
+export function outcomeInWords(
+  source: Source,
+  copy: Copy,
+  outcome: Outcome,
+  { shut, over }: { readonly shut: boolean; readonly over: number | null },
+): string {
   const name = itemName(source, itemOf(copy));
   switch (outcome.to) {
     case 'zone': {
@@ -54,8 +60,10 @@ export function outcomeInWords(source: Source, copy: Copy, outcome: Outcome, shu
         outcome.sentHome === null ? '' : ` ${itemName(source, itemOf(outcome.sentHome))} went back for it.`;
       return `${name} is in ${zoneName(source, outcome.zone)}${shut ? ', under its lid' : ''}.${swapped}`;
     }
-    case 'home':
-      return `${name} is back where it came from.`;
+    case 'home': {
+      const near = over === null ? '' : ` ${missedInWords(source, over)}`;
+      return `${name} is back where it came from.${near}`;
+    }
     case 'loose':
       return `${name} lies outside every zone.`;
     case 'turnedAway':
@@ -64,6 +72,19 @@ export function outcomeInWords(source: Source, copy: Copy, outcome: Outcome, shu
       return `${name} waits to be judged.`;
     case 'refused':
       return outcome.message;
+  }
+}
+
+/** Why a zone that it lay over in part did not take it. */
+function missedInWords(source: Source, zone: number): string {
+  const name = zoneName(source, zone);
+  switch (source.model.zones[zone]?.reach.rule) {
+    case 'centre':
+      return `Its middle was beside ${name}.`;
+    case 'pointer':
+      return `It was let go beside ${name}.`;
+    default:
+      return `Too little of it lay over ${name}.`;
   }
 }
 

@@ -16,10 +16,11 @@ interface Props {
   shelves: readonly Shelf[];
   chosen: string;
   onChoose: (shelf: string) => void;
+  onMade: (shelf: string) => void;
 }
 
 /** The shelves of the Vault, in one another, and what stands on none or lies in the bin. */
-export function Shelves({ shelves, chosen, onChoose }: Props) {
+export function Shelves({ shelves, chosen, onChoose, onMade }: Props) {
   const [asking, setAsking] = useState<'new' | 'rename' | 'move' | 'share' | 'remove' | null>(null);
   const here = shelves.find(({ id }) => id === chosen);
   const own = shelves.filter(({ access }) => access === 'own');
@@ -101,7 +102,7 @@ export function Shelves({ shelves, chosen, onChoose }: Props) {
         </>
       )}
       {asking === 'new' && (
-        <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onChoose} />
+        <NameDialog parent={here?.access === 'own' ? here : null} onClose={() => setAsking(null)} onMade={onMade} />
       )}
       {asking === 'rename' && here && (
         <NameDialog shelf={here} parent={null} onClose={() => setAsking(null)} onMade={onChoose} />

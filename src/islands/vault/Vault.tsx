@@ -106,6 +106,8 @@ function Inside({ asked, page, shelves: given }: Props) {
           shelves={shelves}
           chosen={sought.shelf}
           onChoose={(shelf) => seek({ ...EVERYTHING, sort: sought.sort, shelf })}
+          // Whoever has chosen questions makes a shelf to put them on.
+          onMade={(shelf) => chosen.size === 0 && seek({ ...EVERYTHING, sort: sought.sort, shelf })}
         />
         <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
           <Filters sought={sought} onSeek={seek} />

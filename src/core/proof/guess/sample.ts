@@ -24,15 +24,20 @@ function rowOf(setting: Setting, places: readonly number[], most: number, budget
   return { places, from };
 }
 
-/** An index, each as likely as its weight is large. */
-function pick(weights: readonly bigint[], next: Random): number {
+/** What weights are of their sum. */
+function sharesOf(weights: readonly bigint[]): number[] {
   const total = weights.reduce((sum, w) => sum + w, 0n);
+  return weights.map((weight) => ratio(weight, total));
+}
+
+/** An index, each as likely as its share is large. */
+function pick(shares: readonly number[], next: Random): number {
   let at = next();
-  for (const [i, weight] of weights.entries()) {
-    at -= ratio(weight, total);
-    if (at < 0 && weight > 0n) return i;
+  for (let i = 0; i < shares.length; i++) {
+    at -= shares[i] as number;
+    if (at < 0 && (shares[i] as number) > 0) return i;
   }
-  return weights.findLastIndex((w) => w > 0n);
+  return shares.findLastIndex((share) => share > 0);
 }
 
 /** Takes `n` of the copies out, at random and in random order. */
@@ -77,16 +82,29 @@ export function drawer(setting: Setting, budget: Budget): Draw {
     budget.spend(4 * later.length * (n + 1));
   }
 
-  const lay = (board: Board, row: Row, copies: Copy[], next: Random) => {
-    row.places.forEach((place, i) => {
-      const left = copies.length;
-      const behind = row.from[i + 1] as Ways;
-      const mine = place < 0 ? null : waysInZone(setting, place, left);
-      const weights = Array.from(
+  // How many go to a place, by how many are left: worked out once, drawn from often.
+  const known = new Map<Row, (number[] | undefined)[][]>();
+  const sharesAt = (row: Row, i: number, left: number): number[] => {
+    const ofRow = known.get(row) ?? row.places.map(() => []);
+    known.set(row, ofRow);
+    const ofPlace = ofRow[i] as (number[] | undefined)[];
+    const found = ofPlace[left];
+    if (found) return found;
+    const place = row.places[i] as number;
+    const behind = row.from[i + 1] as Ways;
+    const mine = place < 0 ? null : waysInZone(setting, place, left);
+    const shares = sharesOf(
+      Array.from(
         { length: left + 1 },
         (_, k) => choose(left, k) * (mine ? (mine[k] ?? 0n) : 1n) * (behind[left - k] ?? 0n),
-      );
-      const taken = takeOut(copies, pick(weights, next), next);
+      ),
+    );
+    ofPlace[left] = shares;
+    return shares;
+  };
+  const lay = (board: Board, row: Row, copies: Copy[], next: Random) => {
+    row.places.forEach((place, i) => {
+      const taken = takeOut(copies, pick(sharesAt(row, i, copies.length), next), next);
       if (place >= 0) for (const copy of taken) settle(board, copy, place, (board.zones[place] as Copy[]).length);
     });
   };
@@ -98,17 +116,28 @@ export function drawer(setting: Setting, budget: Budget): Draw {
         : [],
     ),
   );
+  const sharesOfType = counts.map((): (number[] | undefined)[] => []);
+  const sharesBefore = (type: number, before: number): number[] => {
+    const mine = sharesOfType[type] as (number[] | undefined)[];
+    const n = counts[type] as number;
+    const found =
+      mine[before] ??
+      sharesOf(
+        Array.from(
+          { length: n + 1 },
+          (_, m) => choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (after[type + 1]?.[before + m] ?? 0n),
+        ),
+      );
+    mine[before] = found;
+    return found;
+  };
   return (next) => {
     const board = emptyBoard(model);
     const shared: Copy[] = [];
     let before = 0;
-    counts.forEach((n, type) => {
+    counts.forEach((_, type) => {
       const copies = [...(ofType[type] as Copy[])];
-      const weights = Array.from(
-        { length: n + 1 },
-        (_, m) => choose(n, m) * ((own[type] as Row).from[0]?.[n - m] ?? 0n) * (after[type + 1]?.[before + m] ?? 0n),
-      );
-      const m = pick(weights, next);
+      const m = pick(sharesBefore(type, before), next);
       before += m;
       shared.push(...takeOut(copies, m, next));
       lay(board, own[type] as Row, copies, next);

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
+import { type KeyboardEvent, type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
 import {
   belongNowhere,
   belongsIn,
@@ -44,6 +44,22 @@ interface Props {
   foot?: ReactNode;
 }
 
+/** Has the grid more columns than are in sight? */
+function useIsWider(scroller: RefObject<HTMLElement | null>, columns: number): boolean {
+  const [isWider, setIsWider] = useState(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: with every column more or less
+  useEffect(() => {
+    const grid = scroller.current;
+    if (!grid) return;
+    const look = () => setIsWider(grid.scrollWidth > grid.clientWidth + 1);
+    const observer = new ResizeObserver(look);
+    observer.observe(grid);
+    look();
+    return () => observer.disconnect();
+  }, [scroller, columns]);
+  return isWider;
+}
+
 /** Items by zones: a grid walked with the arrow keys, whose rows are drawn as they come into sight. */
 export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
   const question = store((s) => s.question);
@@ -57,6 +73,7 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
     estimateSize: () => ROW_PIXELS,
     overscan: 12,
   });
+  const isWider = useIsWider(scroller, zones.length);
   const seen = virtual.getVirtualItems();
   const before = seen[0]?.start ?? 0;
   const after = virtual.getTotalSize() - (seen.at(-1)?.end ?? 0);
@@ -87,79 +104,84 @@ export function ItemsByZones({ store, caption, cell, onCarry, foot }: Props) {
   if (items.length === 0 || zones.length === 0)
     return <p className="text-mute">The key needs at least one item and one zone. Add them at Lay out.</p>;
   return (
-    <div ref={scroller} className="overflow-auto max-h-[min(56vh,34rem)] key-scroller">
-      <table className="w-full border-collapse" onKeyDown={walk}>
-        <caption className="sr-only">{caption}</caption>
-        <thead>
-          <tr>
-            <th scope="col" className="key-corner">
-              <span className="sr-only">item</span>
-            </th>
-            {zones.map((zone) => (
-              <th
-                key={zone.id}
-                scope="col"
-                className={`key-zone ${selection.has(refTo('zone', zone.id)) ? 'text-brass' : ''}`}
-              >
-                <button
-                  type="button"
-                  className="cursor-pointer leading-tight"
-                  onClick={(event) => press('zone', zone.id, event.shiftKey)}
-                >
-                  {zone.label || zone.id}
-                </button>
+    <>
+      {isWider && (
+        <p className="text-sm text-mute">All {zones.length} zones: pull the grid aside, or make the panel wider.</p>
+      )}
+      <div ref={scroller} className="overflow-auto max-h-[min(56vh,34rem)] key-scroller">
+        <table className="w-full border-collapse" onKeyDown={walk}>
+          <caption className="sr-only">{caption}</caption>
+          <thead>
+            <tr>
+              <th scope="col" className="key-corner">
+                <span className="sr-only">item</span>
               </th>
-            ))}
-            <th scope="col" className="key-zone font-normal text-mute">
-              nowhere
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {before > 0 && <tr aria-hidden style={{ height: before }} />}
-          {seen.map(({ index: row }) => {
-            const item = items[row] as Item;
-            return (
-              <tr
-                key={item.id}
-                className={`border-b border-rule ${selection.has(refTo('item', item.id)) ? 'bg-brass-wash' : ''}`}
-              >
-                <th scope="row" className="key-item">
+              {zones.map((zone) => (
+                <th
+                  key={zone.id}
+                  scope="col"
+                  className={`key-zone ${selection.has(refTo('zone', zone.id)) ? 'text-brass' : ''}`}
+                >
                   <button
                     type="button"
-                    className="cursor-pointer text-left"
-                    onClick={(event) => press('item', item.id, event.shiftKey)}
+                    className="cursor-pointer leading-tight"
+                    onClick={(event) => press('zone', zone.id, event.shiftKey)}
                   >
-                    {item.label || item.id}
-                    {item.copies !== 1 && (
-                      <span className="figures text-sm text-mute">
-                        {' '}
-                        ×{item.copies === 'endless' ? '∞' : item.copies}
-                      </span>
-                    )}
+                    {zone.label || zone.id}
                   </button>
                 </th>
-                {zones.map((zone, column) => (
-                  <td key={zone.id} className="text-center">
-                    {cell({ item, zone, row, column })}
+              ))}
+              <th scope="col" className="key-zone font-normal text-mute">
+                nowhere
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {before > 0 && <tr aria-hidden style={{ height: before }} />}
+            {seen.map(({ index: row }) => {
+              const item = items[row] as Item;
+              return (
+                <tr
+                  key={item.id}
+                  className={`border-b border-rule ${selection.has(refTo('item', item.id)) ? 'bg-brass-wash' : ''}`}
+                >
+                  <th scope="row" className="key-item">
+                    <button
+                      type="button"
+                      className="cursor-pointer text-left"
+                      onClick={(event) => press('item', item.id, event.shiftKey)}
+                    >
+                      {item.label || item.id}
+                      {item.copies !== 1 && (
+                        <span className="figures text-sm text-mute">
+                          {' '}
+                          ×{item.copies === 'endless' ? '∞' : item.copies}
+                        </span>
+                      )}
+                    </button>
+                  </th>
+                  {zones.map((zone, column) => (
+                    <td key={zone.id} className="text-center">
+                      {cell({ item, zone, row, column })}
+                    </td>
+                  ))}
+                  <td className="text-center text-mute">
+                    {nowhere.has(item.id) && (
+                      <>
+                        <span aria-hidden>·</span>
+                        <span className="sr-only">belongs nowhere</span>
+                      </>
+                    )}
                   </td>
-                ))}
-                <td className="text-center text-mute">
-                  {nowhere.has(item.id) && (
-                    <>
-                      <span aria-hidden>·</span>
-                      <span className="sr-only">belongs nowhere</span>
-                    </>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-          {after > 0 && <tr aria-hidden style={{ height: after }} />}
-        </tbody>
-        {foot}
-      </table>
-    </div>
+                </tr>
+              );
+            })}
+            {after > 0 && <tr aria-hidden style={{ height: after }} />}
+          </tbody>
+          {foot}
+        </table>
+      </div>
+    </>
   );
 }
 

@@ -188,8 +188,8 @@ function Adding({ store }: { store: BenchStore }) {
   return (
     <Section title="Pieces one by one">
       <p className="text-mute">
-        Each picture becomes a piece and gets a place of its own size. “Zone on the item” at Lay out gives a piece a
-        joint that rides on it.
+        Each picture becomes a piece and gets a place of its own size. “Outline as a zone” at Lay out, with the piece
+        selected, gives it a joint that rides on it.
       </p>
       <div className="flex flex-wrap items-center gap-2 mt-2">
         <label htmlFor={field} className="sr-only">

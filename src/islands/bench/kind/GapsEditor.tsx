@@ -29,6 +29,7 @@ import { Section } from '../parts/Section';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 import { become } from './become';
+import { ChangeText } from './ChangeText';
 
 type TextFixture = Extract<Fixture, { type: 'text' }>;
 
@@ -41,7 +42,10 @@ export function GapsEditor({ store }: { store: BenchStore }) {
     <>
       <Section title="Text">
         {text ? (
-          <Words store={store} text={text} />
+          <>
+            <Words store={store} text={text} />
+            <ChangeText store={store} text={text} />
+          </>
         ) : (
           <p className="text-mute">There is no text yet. Write one, or begin with “From a list or text…”.</p>
         )}

@@ -43,9 +43,11 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const [sending, setSending] = useState(false);
   const kept = useQuery({ queryKey: ['media'], queryFn: () => ask('GET /api/media') });
   const mine = Object.entries(question.media).filter(([, medium]) => medium.kind === kind);
+  const [sought, setSought] = useState('');
   const others = (kept.data ?? []).filter(
     (candidate) => candidate.kind === kind && !mine.some(([, { hash }]) => hash === candidate.hash),
   );
+  const found = others.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));
   const take = async (files: readonly File[]) => {
     const file = files[0];
     if (!file || sending) return;
@@ -95,9 +97,22 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
           choose: () => onChoose(id as MediaId),
         }))}
       />
-      {others.length > 0 && <h3 className="font-semibold mt-4">Saved for other questions</h3>}
+      {others.length > 0 && (
+        <div className="flex items-center gap-3 mt-4">
+          <h3 className="font-semibold grow">Saved for other questions</h3>
+          <input
+            type="search"
+            aria-label="Find by its name"
+            placeholder="find by its name"
+            className="input input-sm w-48"
+            value={sought}
+            onChange={(event) => setSought(event.target.value)}
+          />
+        </div>
+      )}
+      {others.length > 0 && found.length === 0 && <p className="text-mute">None has that name.</p>}
       <Choices
-        entries={others.map((one) => ({
+        entries={found.map((one) => ({
           key: one.hash,
           hash: one.hash,
           kind,

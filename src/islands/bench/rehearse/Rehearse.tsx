@@ -170,9 +170,24 @@ export function Rehearse({ store }: { store: BenchStore }) {
   );
 }
 
-/** After the end it can only start over. */
+/** After the end it can only start over. Where Next waits for a check, it is shown as it would stand in a set. */
 function Again({ store, onAgain }: { store: PlayerStore; onAgain: () => void }) {
   const ended = store((s) => s.ended);
+  const waits = store((s) => s.view.question.show.nextOnlyAfterCheck);
+  const tries = store((s) => s.tries);
+  const next = store((s) => s.view.question.buttons.next);
+  if (waits && !ended)
+    return (
+      <button
+        type="button"
+        className="btn btn-edge"
+        disabled={tries === 0}
+        title="In a set, this leads to the next question"
+        onClick={onAgain}
+      >
+        {next ?? 'Next'}
+      </button>
+    );
   return (
     ended && (
       <button type="button" className="btn btn-primary" onClick={onAgain}>

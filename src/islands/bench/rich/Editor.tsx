@@ -4,7 +4,7 @@ import StarterKit from '@tiptap/starter-kit';
 import { Bold, Code as CodeIcon, Italic, List, ListOrdered } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Rich } from '../../../core';
-import { fromEditor, sameText, toEditor } from './convert';
+import { fromEditor, type SlotWords, sameText, toEditor } from './convert';
 
 const TINTS = ['ink', 'mute', 'brass', 'verdigris', 'brick'] as const;
 
@@ -35,9 +35,18 @@ const Slot = Node.create({
   group: 'inline',
   inline: true,
   atom: true,
-  addAttributes: () => ({ zone: { default: '' } }),
-  parseHTML: () => [{ tag: 'span[data-slot]', getAttrs: (element) => ({ zone: element.getAttribute('data-slot') }) }],
-  renderHTML: ({ node }) => ['span', { 'data-slot': node.attrs.zone, class: 'rich-slot' }, `${node.attrs.zone}`],
+  addAttributes: () => ({ zone: { default: '' }, word: { default: '' } }),
+  parseHTML: () => [
+    {
+      tag: 'span[data-slot]',
+      getAttrs: (element) => ({ zone: element.getAttribute('data-slot'), word: element.textContent }),
+    },
+  ],
+  renderHTML: ({ node }) => [
+    'span',
+    { 'data-slot': node.attrs.zone, class: 'rich-slot' },
+    `${node.attrs.word || node.attrs.zone}`,
+  ],
 });
 const Direction = Extension.create({
   name: 'dir',
@@ -71,15 +80,17 @@ interface Props {
   value: Rich | null;
   onTyped: (value: Rich | null) => void;
   lines?: number;
+  /** What stands for the gaps in it: their words. */
+  words?: SlotWords;
 }
 
 /** A text with emphasis, colour, lists, language and direction. What was typed is taken when it is left. */
-export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) {
+export default function RichEditor({ label, value, onTyped, lines = 2, words }: Props) {
   const latest = useRef({ value, onTyped });
   latest.current = { value, onTyped };
   const editor = useEditor({
     extensions: EXTENSIONS,
-    content: toEditor(value),
+    content: toEditor(value, words),
     immediatelyRender: true,
     editorProps: {
       attributes: {
@@ -98,8 +109,8 @@ export default function RichEditor({ label, value, onTyped, lines = 2 }: Props) 
   // Undo elsewhere, another thing selected: the text follows.
   useEffect(() => {
     if (!editor.isDestroyed && !editor.isFocused && !sameText(fromEditor(editor.getJSON()), value))
-      editor.commands.setContent(toEditor(value));
-  }, [editor, value]);
+      editor.commands.setContent(toEditor(value, words));
+  }, [editor, value, words]);
   const on = useEditorState({
     editor,
     selector: ({ editor: now }) => ({

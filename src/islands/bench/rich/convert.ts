@@ -4,28 +4,31 @@ import type { Rich } from '../../../core';
 type Block = Rich['blocks'][number];
 type Run = Extract<Block, { type: 'paragraph' }>['runs'][number];
 
+/** What is shown for a slot, by the zone it names. */
+export type SlotWords = Readonly<Record<string, string>>;
+
 /** Converts our rich text to the editor's form; only our form is stored. */
-export function toEditor(rich: Rich | null): JSONContent {
-  const content = (rich?.blocks ?? []).map(blockToEditor);
+export function toEditor(rich: Rich | null, words: SlotWords = {}): JSONContent {
+  const content = (rich?.blocks ?? []).map((block) => blockToEditor(block, words));
   return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
 }
 
-const paragraph = (runs: readonly Run[], dir?: string): JSONContent => ({
+const paragraph = (runs: readonly Run[], words: SlotWords, dir?: string): JSONContent => ({
   type: 'paragraph',
   ...(dir ? { attrs: { dir } } : {}),
-  content: runs.flatMap(runToEditor),
+  content: runs.flatMap((run) => runToEditor(run, words)),
 });
 
-function blockToEditor(block: Block): JSONContent {
-  if (block.type === 'paragraph') return paragraph(block.runs, block.dir);
+function blockToEditor(block: Block, words: SlotWords): JSONContent {
+  if (block.type === 'paragraph') return paragraph(block.runs, words, block.dir);
   return {
     type: block.ordered ? 'orderedList' : 'bulletList',
     ...(block.dir ? { attrs: { dir: block.dir } } : {}),
-    content: block.entries.map((runs) => ({ type: 'listItem', content: [paragraph(runs)] })),
+    content: block.entries.map((runs) => ({ type: 'listItem', content: [paragraph(runs, words)] })),
   };
 }
 
-function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run): JSONContent[] {
+function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run, words: SlotWords): JSONContent[] {
   const marks = [
     ...(strong ? [{ type: 'bold' }] : []),
     ...(em ? [{ type: 'italic' }] : []),
@@ -33,7 +36,7 @@ function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run): JSONC
     ...(colour ? [{ type: 'tint', attrs: { colour } }] : []),
     ...(lang ? [{ type: 'lang', attrs: { lang } }] : []),
   ];
-  if (slot !== undefined) return [{ type: 'slot', attrs: { zone: slot }, marks }];
+  if (slot !== undefined) return [{ type: 'slot', attrs: { zone: slot, word: words[slot] ?? slot }, marks }];
   // The editor holds no empty texts.
   return text ? [{ type: 'text', text, marks }] : [];
 }

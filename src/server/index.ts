@@ -40,7 +40,7 @@ export { log } from './log';
 export { temporaryFile, withUpload } from './media/incoming';
 export { listMedia, readMedium, storeMedium } from './media/media';
 export { clearUnused, mediaUsage } from './media/usage';
-export { beginPublishing } from './releases/publish';
+export { beginPublishing, hasPublished } from './releases/publish';
 export { changeSettings, openSettings, setAllowance } from './releases/settings';
 export { analysisOf } from './results/analysis';
 export { assignedReleases } from './results/assignedReleases';

@@ -52,6 +52,7 @@ export function Bench({
   savedAt,
   access,
   begin = null,
+  novice,
 }: {
   question: JsonText<Question>;
   revision: number;
@@ -59,6 +60,8 @@ export function Bench({
   access: BenchState['access'];
   /** A new question, which is not stored yet: with what it begins. */
   begin?: Beginning | null;
+  /** Somebody who has never published anything is shown the first steps. */
+  novice: boolean;
 }) {
   const [store] = useState(() =>
     begin ? beginning(fromJson(question), begin) : benchStore(fromJson(question), revision, new Date(savedAt), access),
@@ -100,7 +103,7 @@ export function Bench({
         <BenchTop store={store} />
         <SaveNotice store={store} />
         <Stations store={store} />
-        <FirstSteps store={store} />
+        {novice && <FirstSteps store={store} />}
         <Workbench store={store} dropping={dropping} panel={<Panel store={store} />} />
       </div>
       <Over store={store} />

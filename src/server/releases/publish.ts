@@ -131,6 +131,10 @@ async function missingMedia(
   );
 }
 
+/** Has the teacher ever published anything? */
+export const hasPublished = async ({ db, person }: As<Teacher>): Promise<boolean> =>
+  (await db.query.release.findFirst({ where: eq(release.releasedBy, person.id), columns: { id: true } })) !== undefined;
+
 /** The number of model answers to be found. */
 export const answersToFind = ({ content: { questions } }: Prepared): number =>
   questions.filter(({ show }) => show.modelAnswer !== 'never').length;

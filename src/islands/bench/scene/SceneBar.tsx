@@ -105,8 +105,14 @@ function SnapMenu({ store }: { store: BenchStore }) {
   ];
   return (
     <>
-      <button type="button" className="bench-tool" aria-expanded={open} onClick={() => setOpen(!open)}>
-        <Magnet size={15} aria-hidden /> <span className="sr-only @xl:not-sr-only">Snap to</span>
+      <button
+        type="button"
+        className="bench-tool"
+        aria-label="Snap to"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <Magnet size={15} aria-hidden /> <span className="hidden @xl:inline">Snap to</span>
         {!open && <span className="text-mute hidden @2xl:inline">{on.length === 0 ? 'nothing' : on.join(', ')}</span>}
       </button>
       {open && (

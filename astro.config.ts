@@ -9,10 +9,11 @@ const BASE =
 
 /** What draws a scene, for every page that shows one. */
 const SCENE =
-  /src\/scene\/(?!Sketch|BoardSketch)|src\/core\/(?:geometry\/(?!arrange|bar|snap|spots)|judge\/(?:copy|homes|rest)\.|looks\/style|edit\/slots)/;
+  /src\/scene\/(?!Sketch|BoardSketch)|src\/core\/(?:geometry\/(?!arrange|bar|fit|simplePolygon|snap|spots)|judge\/(?:copy|homes|rest)\.|looks\/style|edit\/slots)/;
 /** What the core needs to answer a drop; and what plays a question, for the learner's page and Rehearse. */
-const JUDGE = /src\/core\/(?:judge\/(?!checkpoint|placements|replay|response|verdict)|sitting\/named)/;
-const PLAY = /src\/islands\/player\//;
+const JUDGE =
+  /src\/core\/(?:judge\/(?!belong|checkpoint|keyed|model|placeByKey|placeChecked|placements|replay|response|tally|typed|verdict|when)|sitting\/named)/;
+const PLAY = /src\/islands\/player\/(?!aids\/)/;
 const DRAGGING = /node_modules\/@dnd-kit\//;
 const CHUNKS: readonly [name: string, modules: RegExp][] = [
   ['base', BASE],

@@ -7,9 +7,12 @@ import type { Measured } from './measure';
 /** Minified and gzipped bytes of JavaScript. */
 const gzipped = (text: string | Uint8Array) => gzipSync(text, { level: 9 }).length;
 
+/** Aids come with the questions that allow them: this page has none. */
+const WHERE_ALLOWED = /\/Aids\.[^/]+\.js$/;
+
 /** Every script a built entry loads, by following its static and dynamic imports. */
 function scriptsFrom(entry: string, seen = new Set<string>()): Set<string> {
-  if (seen.has(entry)) return seen;
+  if (seen.has(entry) || WHERE_ALLOWED.test(entry)) return seen;
   seen.add(entry);
   for (const [, name] of readFileSync(entry, 'utf8').matchAll(/(?:from|import)\s*\(?\s*["'](\.\/[^"']+\.js)["']/g))
     scriptsFrom(join(dirname(entry), name ?? ''), seen);

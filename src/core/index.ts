@@ -104,7 +104,6 @@ export {
   type Edge,
   edgeDistance,
   gapsOf,
-  meet,
   scaled,
   sized,
   space,
@@ -126,7 +125,8 @@ export {
   snapMove,
   snapResize,
 } from './geometry/snap';
-export { type Box, middleOf, nearTurn, type Point, toScene, toStage } from './geometry/space';
+export { type Box, meet, middleOf, nearTurn, type Point, toScene, toStage } from './geometry/space';
+export { holdsByArrangement, isPutAway, type When, type WhenEvent } from './judge/arranged';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
 export { type Checkpoint, checkpointOf, standingFrom } from './judge/checkpoint';
 export { candidates, carriesItself, winner } from './judge/drop';
@@ -183,7 +183,7 @@ export {
 } from './judge/states';
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
-export { answeringNow, holdsByArrangement, isPutAway, restsOnKey, type When, type WhenEvent } from './judge/when';
+export { answeringNow, restsOnKey } from './judge/when';
 export { STATE_WORDS } from './looks/stateWords';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';

@@ -95,6 +95,3 @@ export const edgeDistance = (box: Box, within: Box): number =>
     within.x + within.w - box.x - box.w,
     within.y + within.h - box.y - box.h,
   );
-
-export const meet = (a: Box, b: Box): boolean =>
-  a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;

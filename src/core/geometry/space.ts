@@ -49,3 +49,7 @@ export function nearTurn(degrees: number): number {
 }
 
 export const middleOf = ({ x, y, w, h }: Box): Point => ({ x: x + w / 2, y: y + h / 2 });
+
+/** Do two boxes have a common area? */
+export const meet = (a: Box, b: Box): boolean =>
+  a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;

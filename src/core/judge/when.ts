@@ -1,15 +1,12 @@
 import type { Question } from '../document/schema';
 import type { Judged } from '../marks/mark';
+import { holdsByArrangement, isPutAway, type WhenEvent } from './arranged';
 import type { Board } from './board';
 import { type Copy, itemOf } from './copy';
 import type { QuestionModel } from './model';
-import type { SceneModel } from './sceneModel';
 import type { Verdict } from './verdict';
 
 // Fixtures that answer what happens (`fixtures[].when`).
-
-export type When = NonNullable<Question['fixtures'][number]['when']>;
-export type WhenEvent = When['events'][number];
 
 /** Does the event rest on the key? Learners then get it with a verdict, never before. */
 export function restsOnKey({ zones }: Pick<Question, 'zones'>, { on, zone: id, item }: WhenEvent): boolean {
@@ -17,38 +14,6 @@ export function restsOnKey({ zones }: Pick<Question, 'zones'>, { on, zone: id, i
   const zone = zones.find((candidate) => candidate.id === id);
   // Which item a typed text is read as, the key says.
   return zone !== undefined && (zone.hidden || (zone.typed !== null && item !== undefined));
-}
-
-/**
- * Does the event hold by the arrangement alone? `putsAway`: is an item put away when it is taken? An event of a verdict
- * never holds so.
- */
-export function holdsByArrangement(
-  { zoneAt, itemAt, zones }: SceneModel,
-  board: Board,
-  putsAway: (item: number) => boolean,
-  { on, zone: zoneId, item: itemId, count = 1 }: WhenEvent,
-): boolean {
-  const item = itemId === undefined ? null : itemAt.get(itemId);
-  if (on === 'putAway') {
-    if (item === null || item === undefined || !putsAway(item)) return false;
-    return [...board.zoneOf].some(([copy, zone]) => itemOf(copy) === item && zones[zone]?.hidden !== true);
-  }
-  const zone = zoneId === undefined ? undefined : zoneAt.get(zoneId);
-  if (zone === undefined || item === undefined) return false;
-  const held = (board.zones[zone] ?? []).filter((copy) => item === null || itemOf(copy) === item).length;
-  // A learner's page knows of a typed text, and not how it is read.
-  const all = held === 0 && item === null && board.texts.has(zone) ? 1 : held;
-  switch (on) {
-    case 'taking':
-      return all >= 1;
-    case 'holds':
-      return all >= count;
-    case 'full':
-      return all >= (zones[zone]?.capacity ?? Infinity);
-    default:
-      return false;
-  }
 }
 
 interface JudgedBoard {
@@ -110,12 +75,6 @@ export function answeringNow(
       told.push(i);
   }
   return { seen, told };
-}
-
-/** Does a look hide the item that wears it once it is taken? */
-export function isPutAway({ looks }: Pick<Question, 'looks'>, look: string | null): boolean {
-  const worn = look === null ? undefined : looks[look];
-  return worn?.of === 'item' && worn.putAway;
 }
 
 /** The fixtures that have answered and stay so until everything is put back, apart by what it rested on. */

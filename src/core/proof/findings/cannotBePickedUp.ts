@@ -1,7 +1,6 @@
-import { meet } from '../../geometry/arrange';
 import { rectOutline } from '../../geometry/outline';
 import { type Corners, inPolygon } from '../../geometry/polygon';
-import type { Box } from '../../geometry/space';
+import { type Box, meet } from '../../geometry/space';
 import type { QuestionModel } from '../../judge/model';
 import type { FindingRule } from './finding';
 import { itemId, itemNamed } from './named';

@@ -1,5 +1,4 @@
-import { meet } from '../../geometry/arrange';
-import type { Box } from '../../geometry/space';
+import { type Box, meet } from '../../geometry/space';
 import type { QuestionModel } from '../../judge/model';
 import { textBox } from '../text/texts';
 import type { FindingRule } from './finding';

@@ -1,8 +1,7 @@
-import { meet } from '../../geometry/arrange';
 import { type Outline, outlineOf } from '../../geometry/outline';
 import { type Corners, clipToConvex, inPolygon, signedArea } from '../../geometry/polygon';
 import { isConvex } from '../../geometry/simplePolygon';
-import { cosSin, turn } from '../../geometry/space';
+import { cosSin, meet, turn } from '../../geometry/space';
 import { isKeyed, type QuestionModel } from '../../judge/model';
 import type { FindingRule } from './finding';
 import { itemNamed, zoneId, zoneNamed } from './named';

@@ -4,7 +4,7 @@ import { frames, setFrames } from '../../edit/frames';
 import { setNeed } from '../../edit/keying';
 import { reorder, setItem, setLook, setMedium, setQuestion, setZone } from '../../edit/steps';
 import { type Ref, refTo } from '../../edit/things';
-import { meet } from '../../geometry/arrange';
+import { meet } from '../../geometry/space';
 import { type QuestionModel, questionModel } from '../../judge/model';
 import { coloursIn, ownStyle } from '../../looks/style';
 import { makeZoneHold } from '../../measures/fitting';

@@ -114,6 +114,7 @@ export { fitCount, fitsAll } from './geometry/fit';
 export { outlineOf, rectOutline } from './geometry/outline';
 export type { Corners } from './geometry/polygon';
 export { boxOfShape, type Carrier, onCarrier, onScene } from './geometry/riding';
+export { isSimplePolygon } from './geometry/simplePolygon';
 export {
   ALL_SNAPPING,
   type Guide,

@@ -388,7 +388,7 @@ test('a question is begun from a finished example, and from a starting point of 
   await expect(page.getByText('1 item · 4 zones')).toBeVisible();
   await open(page, '/vault');
   await sought(page, 'What may be dried?');
-  const mine = page.getByRole('button', { name: 'What may be dried? is a starting point', exact: true });
+  const mine = page.getByRole('button', { name: 'Start: What may be dried? is a starting point', exact: true });
   await mine.click();
   await expect(mine).toHaveAttribute('aria-pressed', 'true');
   await page.reload();

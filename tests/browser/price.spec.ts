@@ -1,5 +1,5 @@
 import { Priced } from './price';
-import { expect, newTeacher, open, signIn, test } from './support';
+import { accessible, centre, dragTo, expect, newTeacher, open, signIn, test } from './support';
 
 // What making a question costs, in seconds of the keystroke-level model, from the first page after sign-in.
 
@@ -72,6 +72,42 @@ test('twelve places of a picture are named', async ({ page }) => {
   }
   await rehearsed(by, 12);
   costs(by, 'a picture with twelve names', 90);
+});
+
+/** Four seeds, and four places for them by name, in one group, as a drawing program writes it. */
+const DRAWING = {
+  name: 'seeds.svg',
+  mimeType: 'image/svg+xml',
+  buffer: Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 800 400"><g id="layer1" transform="translate(10 10)">
+      <rect id="ground" x="0" y="0" width="780" height="380" fill="#f4f0e6"/>
+      ${['Barley', 'Acorn', 'Poppy', 'Oat']
+        .map(
+          (name, i) =>
+            `<g id="part${i}"><title>${name}</title><ellipse cx="${90 + 190 * i}" cy="320" rx="50" ry="26" fill="#8a6d3b"/><path d="M${60 + 190 * i} 320h60" stroke="#333"/></g>
+             <path id="${name.toLowerCase()}_place" d="M${40 + 190 * i} 60h100l20 60l-20 60h-100z" fill="#fff" stroke="#333"/>`,
+        )
+        .join('')}</g></svg>`,
+  ),
+};
+
+test('a drawing of eight parts is taken apart: what it names becomes items, zones and their key', async ({ page }) => {
+  const by = new Priced(page);
+  await by.press(page.getByRole('link', { name: /^Label/ }));
+  await by.press(page.getByRole('button', { name: 'Choose a picture…' }));
+  await by.file(page.getByRole('button', { name: 'Choose a file…' }), DRAWING);
+  await by.press(page.getByRole('button', { name: 'Take it apart…' }));
+  const dialog = page.getByRole('dialog', { name: 'Take the drawing apart' });
+  await expect(dialog.getByRole('listitem')).toHaveCount(9);
+  await expect(dialog.getByLabel('What ground becomes')).toHaveValue('fixture');
+  await accessible(page);
+  await by.press(dialog.getByRole('button', { name: 'Take it apart', exact: true }));
+  await expect(page.locator('[data-bench-scene] .bed')).toHaveCount(4);
+  await rehearsed(by, 4);
+  costs(by, 'a drawing of eight parts', 60);
+  await dragTo(page, page.locator('.playing .movable').first(), await centre(page.locator('.playing .bed').first()));
+  await page.getByRole('dialog', { name: 'Rehearse' }).getByRole('button', { name: 'Check' }).click();
+  await expect(page.getByText('0.25').or(page.getByText('1 of 4')).first()).toBeVisible();
 });
 
 test('each kind comes from nothing to a rehearsal', async ({ page }) => {

@@ -178,7 +178,7 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
     ).status,
   ).toBe(200);
   await press(page, 'Done');
-  await press(page, `Where ${name} is used`);
+  await press(page, `Uses of ${name}`);
   await expect(page.getByRole('dialog')).toContainText(`Tamsin’s ${name}`);
   await accessible(page);
 });

@@ -1,6 +1,7 @@
 // The kinds of question at the Bench: what makes and lays out each, over the one document. (It makes documents, so it
 // stands with the schema, which no learner's page loads.)
 
+export { BECOMES, type Becomes, becomesByName, type Placed, withParts } from './apart';
 export { byGrid, byLines, intoPieces, linesOn, matchedPlaces, type Piece, withPiece } from './build';
 export { type Change, changedTo } from './change';
 export { type Amount, needing, withFrame, withStack } from './count';

@@ -149,6 +149,7 @@ interface EntryProps {
 
 function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
   const [asking, setAsking] = useState(false);
+  const [looking, setLooking] = useState(false);
   const title = row.title || 'Untitled question';
   const copy = useWrite(
     async () => ask('POST /api/questions/{id}/copies', { id: row.id, body: { id: crypto.randomUUID() } }),
@@ -186,9 +187,11 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
             ref={dragRef}
             {...listeners}
             className={`block w-fit ${isOwn ? 'cursor-grab' : ''}`}
+            onPointerEnter={(event) => event.pointerType === 'mouse' && setLooking(true)}
+            onPointerLeave={() => setLooking(false)}
             title={isOwn ? 'Drag it onto a shelf' : undefined}
           >
-            <SmallPicture id={row.id} changedAt={row.changedAt} />
+            <SmallPicture id={row.id} changedAt={row.changedAt} large={looking && !isDragging} />
           </span>
         )}
       </td>
@@ -197,7 +200,12 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
           {inBin ? (
             <span className="font-semibold">{title}</span>
           ) : (
-            <a href={`/bench/${row.id}`} className="font-semibold link-brass inline-block leading-7">
+            <a
+              href={`/bench/${row.id}`}
+              className="font-semibold link-brass inline-block leading-7"
+              onFocus={(event) => event.target.matches(':focus-visible') && setLooking(true)}
+              onBlur={() => setLooking(false)}
+            >
               {title}
             </a>
           )}
@@ -226,11 +234,11 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
         {findingsInWords(row.findings)}
       </td>
       <td>
-        <span className="flex justify-end">
+        <span className="grid grid-cols-2 justify-end">
           {inBin ? (
             <button
               type="button"
-              className="btn btn-quiet btn-sm"
+              className="btn btn-quiet btn-sm col-span-2"
               onClick={() => back.mutate(undefined)}
               aria-label={`Bring ${title} back`}
             >
@@ -239,14 +247,16 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
           ) : (
             <>
               <Tool
-                label={`Where ${title} is used`}
+                label={`Uses of ${title}`}
+                words="Uses"
                 title="Where it is used"
                 Icon={ListTree}
                 onPress={() => setAsking(true)}
               />
               {isOwn && (
                 <Tool
-                  label={`${title} is a starting point`}
+                  label={`Start: ${title} is a starting point`}
+                  words="Start"
                   title="A starting point for others"
                   Icon={Bookmark}
                   pressed={row.startingPoint}
@@ -254,11 +264,18 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
                 />
               )}
               {row.access !== 'see' && (
-                <Tool label={`Copy ${title}`} title="Copy" Icon={Copy} onPress={() => copy.mutate(undefined)} />
+                <Tool
+                  label={`Copy ${title}`}
+                  words="Copy"
+                  title="Copy"
+                  Icon={Copy}
+                  onPress={() => copy.mutate(undefined)}
+                />
               )}
               {isOwn && (
                 <Tool
                   label={`Delete ${title}`}
+                  words="Delete"
                   title="Delete"
                   Icon={Trash2}
                   onPress={() => remove.mutate({ ids: [row.id], title })}
@@ -275,12 +292,14 @@ function Entry({ row, index, inBin, chosen, onChoose, onTag }: EntryProps) {
 
 function Tool({
   label,
+  words,
   title,
   Icon,
   pressed,
   onPress,
 }: {
   label: string;
+  words: string;
   title: string;
   Icon: typeof Copy;
   pressed?: boolean;
@@ -289,13 +308,13 @@ function Tool({
   return (
     <button
       type="button"
-      className={`btn btn-quiet btn-sm px-2 ${pressed ? 'text-brass' : ''}`}
+      className={`btn btn-quiet btn-xs h-7 px-1.5 justify-start font-normal ${pressed ? 'text-brass' : ''}`}
       title={title}
       aria-label={label}
       aria-pressed={pressed}
       onClick={onPress}
     >
-      <Icon size={15} aria-hidden fill={pressed ? 'currentColor' : 'none'} />
+      <Icon size={14} aria-hidden fill={pressed ? 'currentColor' : 'none'} /> {words}
     </button>
   );
 }

@@ -1,7 +1,8 @@
-import { ImagePlus, MapPin } from 'lucide-react';
+import { ImagePlus, MapPin, Ungroup } from 'lucide-react';
 import { useState } from 'react';
 import type { MediaId } from '../../../core';
 import { mediumUrl } from '../../shared/ownMedia';
+import { TakeApart } from '../apart/TakeApart';
 import { addThings } from '../commands/arranging';
 import { naturalSize } from '../layOut/Adding';
 import { mediumFixture } from '../layOut/makings';
@@ -10,9 +11,10 @@ import type { BenchStore } from '../store';
 
 /** The picture of a question about places, and then the tool that sets them on it by pressing. */
 export function PictureFirst({ store, words }: { store: BenchStore; words: string }) {
-  const picture = store((s) => s.question.fixtures.some(({ type }) => type === 'picture'));
+  const picture = store((s) => s.question.fixtures.find((fixture) => fixture.type === 'picture') ?? null);
   const tool = store((s) => s.tool);
   const [choosing, setChoosing] = useState(false);
+  const [apart, setApart] = useState(false);
   const add = async (id: MediaId) => {
     setChoosing(false);
     const medium = store.getState().question.media[id];
@@ -38,12 +40,20 @@ export function PictureFirst({ store, words }: { store: BenchStore; words: strin
       <button
         type="button"
         className="btn btn-edge btn-sm"
-        disabled={!picture}
+        disabled={picture === null}
         aria-pressed={tool === 'name'}
         onClick={() => store.setState({ tool: tool === 'name' ? 'select' : 'name' })}
       >
         <MapPin size={15} aria-hidden /> {words}
       </button>
+      {picture && (
+        <button type="button" className="btn btn-edge btn-sm" onClick={() => setApart(true)}>
+          <Ungroup size={15} aria-hidden /> Take it apart…
+        </button>
+      )}
+      {picture?.type === 'picture' && apart && (
+        <TakeApart store={store} picture={picture} onClose={() => setApart(false)} />
+      )}
       {choosing && (
         <MediaDialog store={store} kind="picture" onClose={() => setChoosing(false)} onChoose={(id) => void add(id)} />
       )}

@@ -1,4 +1,5 @@
-import { Flag, Trash2, Undo2 } from 'lucide-react';
+import { Flag, Trash2, Undo2, Ungroup } from 'lucide-react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import {
   type Item,
@@ -16,6 +17,7 @@ import {
   type ZoneId,
 } from '../../../core';
 import { Typed } from '../../../ui/Typed';
+import { TakeApart } from '../apart/TakeApart';
 import { outlineSelected, removeSelected } from '../commands/arranging';
 import { MediumField } from '../media/MediumField';
 import { common } from '../parts/common';
@@ -150,6 +152,7 @@ function StartsIn({ store, items }: { store: BenchStore; items: readonly Item[] 
 
 function FixtureShows({ store, thing }: { store: BenchStore; thing: Extract<Thing, { kind: 'fixture' }> }) {
   const { is: fixture } = thing;
+  const [apart, setApart] = useState(false);
   const act = store.getState().do;
   const question = () => store.getState().question;
   return (
@@ -172,6 +175,14 @@ function FixtureShows({ store, thing }: { store: BenchStore; thing: Extract<Thin
           needed
           onChoose={(id) => id && act(setFixture(question(), fixture.id, 'media', id))}
         />
+      )}
+      {fixture.type === 'picture' && (
+        <>
+          <button type="button" className="btn btn-edge btn-sm self-start" onClick={() => setApart(true)}>
+            <Ungroup size={15} aria-hidden /> Take it apart…
+          </button>
+          {apart && <TakeApart store={store} picture={fixture} onClose={() => setApart(false)} />}
+        </>
       )}
       <label className="flex items-center gap-2">
         <input

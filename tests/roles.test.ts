@@ -261,6 +261,18 @@ const ROWS: Readonly<Record<string, Row>> = {
     nothing: OTHER_TEACHERS,
     ask: () => ({ body: { ids: [of.question], deleted: true } }),
   },
+  'POST /api/questions/words': {
+    may: OWNER,
+    nothing: OTHER_TEACHERS,
+    ask: () => ({
+      body: { ids: [of.question], find: 'seeds', to: 'grains', wholeWords: true, matchCase: false, apply: true },
+    }),
+  },
+  'DELETE /api/questions/words': {
+    may: OWNER,
+    nothing: OTHER_TEACHERS,
+    ask: () => ({ body: { done: [{ id: of.question, revision: 2 }] } }),
+  },
   'GET /api/questions/{id}': { may: OWNER, ask: at(() => of.question) },
   'PATCH /api/questions/{id}': { may: OWNER, ask: at(() => of.question, { body: { deleted: true } }) },
   'POST /api/questions/{id}/copies': { may: OWNER, ask: at(() => of.question, { body: { id: FRESH } }) },

@@ -1,6 +1,16 @@
 // Questions in the Vault.
-import { array, boolean, mixed, object, type Schema, string } from 'yup';
-import { type Edit, type FindingCounts, KINDS, type Kind, LIST_FIELDS, NAMED_FIELDS, type Question } from '../core';
+import { array, boolean, mixed, number, object, type Schema, string } from 'yup';
+import {
+  type Edit,
+  type FindingCounts,
+  KINDS,
+  type Kind,
+  LIST_FIELDS,
+  NAMED_FIELDS,
+  type Question,
+  type Replaced,
+  type Replacing,
+} from '../core';
 import { from, isIndex, isOneOf, listOf, one, uuid, wholeNumber, words } from './fields';
 import { MAX_AT_ONCE, MAX_EDITS_AT_ONCE, MAX_FILE_BYTES } from './limits';
 import { file, json, type Operation } from './operation';
@@ -132,6 +142,38 @@ export const questionsChange = object({
   removeTags: array(tag()).max(20, 'At most 20 tags at once'),
 });
 
+/** Words to be replaced in many questions; without `apply` it is said what would be done. */
+export const wordsToReplace = object({
+  ids: array(uuid()).min(1).max(MAX_AT_ONCE, `At most ${MAX_AT_ONCE} at once`).required(),
+  find: string().min(1).max(200).required(),
+  to: string().max(200).defined(),
+  wholeWords: boolean().required(),
+  matchCase: boolean().required(),
+  apply: boolean().required(),
+});
+export interface WordsToReplace extends Replacing {
+  readonly ids: readonly string[];
+  readonly apply: boolean;
+}
+export interface Replacement {
+  readonly id: string;
+  readonly title: string;
+  readonly count: number;
+  /** Some of the places. */
+  readonly places: readonly Replaced[];
+  /** The revision it came to; null: it was not changed. */
+  readonly revision: number | null;
+  readonly refused: string | null;
+}
+export interface WordsReplaced {
+  readonly questions: readonly Replacement[];
+}
+export const replacingUndone = object({
+  done: array(object({ id: uuid().required(), revision: number().integer().required() }).required())
+    .max(MAX_AT_ONCE)
+    .required(),
+});
+
 const isEntry = (value: unknown) =>
   value !== null && typeof value === 'object' && typeof (value as { id?: unknown }).id === 'string';
 
@@ -216,6 +258,18 @@ export const questionOperations = {
     does: 'Moves, tags, deletes or brings back many questions at once.',
     body: questionsChange,
     answer: json<ManyChanged>(),
+  },
+  'POST /api/questions/words': {
+    who: 'teacher',
+    does: 'Replaces words in many questions, or says what would be done.',
+    body: wordsToReplace,
+    answer: json<WordsReplaced>(),
+  },
+  'DELETE /api/questions/words': {
+    who: 'teacher',
+    does: 'Takes replaced words back, in the questions that nobody has changed since.',
+    body: replacingUndone,
+    answer: json<{ questions: number }>(),
   },
   'GET /api/questions/{id}': { who: 'teacher', does: 'A question with its revision.', answer: json<StoredQuestion>() },
   'PATCH /api/questions/{id}': {

@@ -68,6 +68,7 @@ export {
 } from './edit/keying';
 export { editsUpToDate } from './edit/older';
 export { dropPool, makePool, poolByZone, setTake } from './edit/pools';
+export { type Replaced, type Replacing, replaceWords } from './edit/replaceWords';
 export { slotsIn } from './edit/slots';
 export { type Started, startIn, startOf, withFittingStart } from './edit/starts';
 export {

@@ -73,6 +73,7 @@ export {
   setDeleted,
   setStartingPoint,
 } from './vault/questions';
+export { replaceInQuestions, undoReplacing } from './vault/replaceWords';
 export { listSets, makeSet, openSet, saveSet } from './vault/sets';
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
 export { listVersions, nameVersion, versionAt } from './vault/versions';

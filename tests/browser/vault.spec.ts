@@ -1,7 +1,7 @@
 import type { Locator } from '@playwright/test';
 import { pasted, sought, station } from './making';
 import { keepQuestion, press, signedIn } from './player';
-import { accessible, call, dragTo, expect, open, test } from './support';
+import { accessible, call, dragTo, expect, newTeacher, open, signIn, test } from './support';
 
 test('the Vault: shelves in shelves, tags, search in titles and words, and the bin', async ({ browser }) => {
   test.slow();
@@ -244,4 +244,25 @@ test('shelves and questions are dragged onto shelves, or moved by a dialog, and 
   await expect(shelf(cold)).toHaveAccessibleName(`${cold} 0`);
   await onto(picture(`Second ${name} (copy)`), shelf('Bin'));
   await expect(page.getByRole('link', { name: `Second ${name} (copy)` })).toHaveCount(0);
+});
+
+test('a word is replaced in many questions: seen before it is done, and taken back', async ({ page }) => {
+  const { username, password } = await newTeacher();
+  await signIn(page, username, password);
+  for (const title of ['Rye and barley', 'Barley alone', 'Acorns']) await keepQuestion(page.context(), { title });
+  await open(page, '/vault');
+  for (const title of ['Rye and barley', 'Barley alone', 'Acorns'])
+    await page.getByLabel(`Choose ${title} (copy)`).check();
+  await press(page, 'Replace a word…');
+  const dialog = page.getByRole('dialog', { name: 'Replace a word in 3 questions' });
+  await dialog.getByLabel('Find').fill('barley');
+  await dialog.getByLabel('Replace it by').fill('spelt');
+  await dialog.getByRole('button', { name: 'See where' }).click();
+  // In each the item is called so, in two the title too.
+  await expect(dialog.getByRole('list', { name: 'Where it stands' }).getByRole('listitem')).toHaveCount(3);
+  await accessible(page);
+  await dialog.getByRole('button', { name: 'Replace in 5 places' }).click();
+  await expect(page.getByRole('link', { name: 'Rye and spelt (copy)' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Rye and barley (copy)' })).toBeVisible();
 });

@@ -16,6 +16,7 @@ import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
 import { newQuestionAt } from './newQuestion';
 import { QuestionList } from './QuestionList';
+import { ReplaceWords } from './ReplaceWords';
 import { Shelves } from './Shelves';
 import {
   changeMany,
@@ -243,6 +244,7 @@ function ForChosen({
   onDone: () => void;
 }) {
   const [tag, setTag] = useState('');
+  const [replacing, setReplacing] = useState(false);
   const ids = [...chosen];
   const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
   const putOnto = usePutOnto(shelves, onDone);
@@ -310,6 +312,9 @@ function ForChosen({
         >
           Export
         </a>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setReplacing(true)}>
+          Replace a word…
+        </button>
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate({ ids })}>
           Delete
         </button>
@@ -318,6 +323,7 @@ function ForChosen({
       <button type="button" className="btn btn-quiet btn-sm" onClick={onDone}>
         Choose none
       </button>
+      {replacing && <ReplaceWords ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setReplacing(false)} />}
     </Alert>
   );
 }

@@ -79,6 +79,9 @@ export function kindFor({ rows, groups, starred, text }: Listing): FromText {
   if (starred.size > 0) return 'pick';
   const pairs = rows.length > 0 && rows.every((cells) => cells.length === 2);
   if (pairs && rows.every(([, right = '']) => RIGHT.test(right) || NOWHERE.test(right))) return 'pick';
+  // A place and its name, line by line: no name stands there twice.
+  const named = pairs && rows.every(([place, name]) => place !== '' && name !== '');
+  if (named && new Set(rows.map(([, name]) => name)).size === rows.length) return 'label';
   if (groups && groups.length > 1) return 'sort';
   if (pairs) return 'label';
   const words = text.split(/\s+/).length;

@@ -62,3 +62,26 @@ describe('a learner edition', () => {
     expect([values(false), values(true)]).toEqual([[null], [7]]);
   });
 });
+
+it('a word that only typed gaps could take is not sent, whether it belongs in one or in none', () => {
+  const item = (id: string) => ({ id, label: id, size: { w: 60, h: 30 } });
+  const gap = (id: string, more: Record<string, unknown> = {}) => ({
+    id,
+    shape: { type: 'slot' },
+    capacity: 1,
+    ...more,
+  });
+  const typed = { accept: { red: ['red'] } };
+  const sent = (zones: Record<string, unknown>[]) =>
+    learnerEdition(
+      seeds({
+        items: [item('red'), item('green')],
+        zones,
+        key: [{ zone: 'one', belongs: ['red'], need: { rule: 'all' } }],
+      }),
+      'seed',
+    ).question.items.map(({ label }) => label);
+  expect(sent([gap('one', { typed })])).toEqual([]);
+  // Another gap takes words that are moved: then what belongs nowhere is one of them.
+  expect(sent([gap('one', { typed }), gap('two')])).toEqual(['green']);
+});

@@ -3,7 +3,7 @@ import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { StoredMedium } from '../../../contract';
-import type { MediaId, Medium } from '../../../core';
+import { type MediaId, type Medium, setMedium } from '../../../core';
 import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import { mediumUrl } from '../../shared/ownMedia';
@@ -44,6 +44,8 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const kept = useQuery({ queryKey: ['media'], queryFn: () => ask('GET /api/media') });
   const mine = Object.entries(question.media).filter(([, medium]) => medium.kind === kind);
   const [sought, setSought] = useState('');
+  const [description, setDescription] = useState('');
+  const [decorative, setDecorative] = useState(false);
   const others = (kept.data ?? []).filter(
     (candidate) => candidate.kind === kind && !mine.some(([, { hash }]) => hash === candidate.hash),
   );
@@ -54,7 +56,15 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     setSending(true);
     const taken = await takeFile(store, file);
     setSending(false);
+    if (taken) describe(taken.id);
     if (taken?.kept.kind === kind) onChoose(taken.id);
+  };
+  /** What was said of the file while it was chosen. */
+  const describe = (id: MediaId) => {
+    const { question: now, do: act } = store.getState();
+    const medium = now.media[id];
+    if (!medium || (description.trim() === '' && !decorative)) return;
+    act(setMedium(now, id, { ...medium, description: description.trim() || null, decorative }));
   };
   const drop = useDropzone({
     onDrop: (files) => void take(files),
@@ -77,6 +87,26 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
         })}
       >
         <input {...drop.getInputProps({ 'aria-label': 'File' })} />
+        <div className="flex items-center gap-3 mb-2 text-start">
+          <input
+            aria-label="What it shows, for those who do not see or hear it"
+            placeholder="what it shows, for those who do not see or hear it"
+            className="input input-sm grow min-w-0"
+            maxLength={2000}
+            disabled={decorative}
+            value={description}
+            onChange={(event) => setDescription(event.target.value)}
+          />
+          <label className="flex items-center gap-1 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={decorative}
+              onChange={(event) => setDecorative(event.target.checked)}
+            />
+            decorative
+          </label>
+        </div>
         <button type="button" className="btn btn-edge btn-sm" onClick={drop.open} disabled={sending}>
           <FileUp size={15} aria-hidden /> {sending ? 'Sending…' : 'Choose a file…'}
         </button>

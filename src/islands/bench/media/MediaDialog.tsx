@@ -56,11 +56,11 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     setSending(true);
     const taken = await takeFile(store, file);
     setSending(false);
-    if (taken) describe(taken.id);
+    if (taken) noteWhatItShows(taken.id);
     if (taken?.kept.kind === kind) onChoose(taken.id);
   };
   /** What was said of the file while it was chosen. */
-  const describe = (id: MediaId) => {
+  const noteWhatItShows = (id: MediaId) => {
     const { question: now, do: act } = store.getState();
     const medium = now.media[id];
     if (!medium || (description.trim() === '' && !decorative)) return;

@@ -17,22 +17,40 @@ export interface Replaced {
 
 /** Fields that hold words for people; everything else (ids, families, sources) is left alone. */
 const WORDS: ReadonlySet<string> = new Set(['title', 'label', 'text', 'description', 'check', 'reset', 'hint', 'next']);
-const ESCAPED = /[.*+?^${}()|[\]\\]/g;
+/** A letter or digit of any script at the end, and at the start. */
+const ENDS_IN_WORD = /[\p{L}\p{N}]$/u;
+const BEGINS_WORD = /^[\p{L}\p{N}]/u;
+/** Of UTF-16 units: as many as the longest character has. */
+const LONGEST = 2;
 
-function patternOf({ find, wholeWords, matchCase }: Replacing): RegExp {
-  const plain = find.replace(ESCAPED, '\\$&');
-  // By letters of any script: \b knows those of English alone.
-  const whole = wholeWords ? `(?<![\\p{L}\\p{N}])${plain}(?![\\p{L}\\p{N}])` : plain;
-  return new RegExp(whole, matchCase ? 'gu' : 'giu');
+/** The text with what is sought replaced. It is sought as it stands: no pattern is made of it. */
+function replacedIn(text: string, { find, to, wholeWords, matchCase }: Replacing): string {
+  const same = matchCase
+    ? (part: string) => part === find
+    : (part: string) => part.toLowerCase() === find.toLowerCase();
+  let after = '';
+  let at = 0;
+  while (at < text.length) {
+    const end = at + find.length;
+    const stands =
+      same(text.slice(at, end)) &&
+      !(
+        wholeWords &&
+        (ENDS_IN_WORD.test(text.slice(Math.max(0, at - LONGEST), at)) ||
+          BEGINS_WORD.test(text.slice(end, end + LONGEST)))
+      );
+    after += stands ? to : text.charAt(at);
+    at = stands ? end : at + 1;
+  }
+  return after;
 }
 
 /** The words of a question replaced wherever they stand, spellings of typed answers too: the step, and each place. */
 export function replaceWords(question: Question, replacing: Replacing): { step: Step; places: Replaced[] } {
   if (replacing.find === '') return { step: [], places: [] };
-  const pattern = patternOf(replacing);
   const places: Replaced[] = [];
   const replaced = (before: string): string => {
-    const after = before.replace(pattern, () => replacing.to);
+    const after = replacedIn(before, replacing);
     if (after !== before) places.push({ before, after });
     return after;
   };

@@ -37,11 +37,14 @@ export function Slot({ store, index, locked, draw, onPut }: Props) {
   const board = store((s) => s.board);
   const source = store.getState();
   const name = zoneName(source, index);
-  const width = { minWidth: `${slotChars(source.view.question, index)}ch` };
+  const chars = `${slotChars(source.view.question, index)}ch`;
+  const width = { minWidth: chars };
+  // What is typed into or chosen from is as wide as the others, whatever it holds.
+  const fixed = { minWidth: chars, width: chars };
   if (!zone) return null;
-  if (zone.typed) return <TypedPart store={store} index={index} locked={locked} style={width} />;
+  if (zone.typed) return <TypedPart store={store} index={index} locked={locked} style={fixed} />;
   const inside = board.zones[index] ?? [];
-  if (zone.menu) return <MenuPart store={store} index={index} locked={locked} onPut={onPut} style={width} />;
+  if (zone.menu) return <MenuPart store={store} index={index} locked={locked} onPut={onPut} style={fixed} />;
   return (
     <span
       className="slot"
@@ -65,7 +68,7 @@ export function Slot({ store, index, locked, draw, onPut }: Props) {
   );
 }
 
-type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidth: string } };
+type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidth: string; width: string } };
 
 /** The input of a typed zone. The text is sent with Enter, on leaving, and after a pause. */
 export function TypedPart({ store, index, locked, style }: PartProps) {

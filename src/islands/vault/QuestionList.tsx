@@ -94,7 +94,7 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
             <th scope="col" className="w-32 hidden lg:table-cell">
               findings
             </th>
-            <th scope="col" className="w-36">
+            <th scope="col" className="w-46">
               <span className="sr-only">what to do with it</span>
             </th>
           </tr>
@@ -314,7 +314,7 @@ function Tool({
       aria-pressed={pressed}
       onClick={onPress}
     >
-      <Icon size={14} aria-hidden fill={pressed ? 'currentColor' : 'none'} /> {words}
+      <Icon size={14} aria-hidden className="shrink-0" fill={pressed ? 'currentColor' : 'none'} /> {words}
     </button>
   );
 }

@@ -14,7 +14,9 @@ const MAX_CHARS = 26;
  * others.
  */
 export function slotChars({ items, zones }: LearnerQuestion, zone: number): number {
-  const longest = Math.max(MIN_CHARS, ...items.map(({ label }) => label.length + 2));
+  // Beside what a menu shows stands its arrow.
+  const beside = zones.some(({ menu }) => menu) ? 5 : 2;
+  const longest = Math.max(MIN_CHARS, ...items.map(({ label }) => label.length + beside));
   return zones[zone]?.chars ?? Math.min(MAX_CHARS, longest);
 }
 

@@ -9,6 +9,7 @@ export { cronbach, discrimination, distribution, facility, type Shares } from '.
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { AIDS, type Aid } from './document/aids';
 export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
+export { isOfZone } from './document/events';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { KINDS } from './document/kinds';
 export { upToDate } from './document/migrations';

@@ -24,6 +24,22 @@ export const newItem = (fields: Partial<Item> & { id: ItemId; label: string }): 
 export const newZone = (fields: Partial<Zone> & { id: ZoneId; label: string; shape: Zone['shape'] }): Zone =>
   zoneSchema.cast({ settle: { rule: 'grid', gap: 20 }, ...fields }) as Zone;
 
+/** Ids that are free among the items and zones of a question; each is given once. */
+export function freshIds({
+  items,
+  zones,
+}: Pick<Question, 'items' | 'zones'>): (of: 'items' | 'zones', stem: string) => string {
+  const taken = {
+    items: new Set<string>(items.map(({ id }) => id)),
+    zones: new Set<string>(zones.map(({ id }) => id)),
+  };
+  return (of, stem) => {
+    const id = freshId(stem, taken[of]);
+    taken[of].add(id);
+    return id;
+  };
+}
+
 /** The first of `stem-1`, `stem-2`, … that is not taken. */
 export function freshId(stem: string, taken: ReadonlySet<string>): string {
   for (let n = 1; ; n++) if (!taken.has(`${stem}-${n}`)) return `${stem}-${n}`;

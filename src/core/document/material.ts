@@ -1,5 +1,6 @@
 import { mixed } from 'yup';
 import { COLOURS, ITEM_STATES, ZONE_STATES } from './appearance';
+import { WHEN_EVENTS } from './events';
 import type { FixtureId, ItemId, MediaId, ZoneId } from './ids';
 import { atLeastZero, finite, flag, identifier, list, oneOf, positive, record, variant, whole, words } from './leaves';
 import { richSchema } from './rich';
@@ -77,9 +78,6 @@ export const lookSchema = variant('of', {
   }),
   zone: record({ of: oneOf('zone').required(), name: words(100).default(''), states: states(ZONE_STATES) }),
 });
-
-/** What a fixture can answer: the first four follow from the arrangement, the others from how it was judged. */
-export const WHEN_EVENTS = ['taking', 'full', 'holds', 'putAway', 'right', 'partly', 'wrong'] as const;
 
 /**
  * When a fixture appears, disappears or shows something else: while one of the events holds (`until` next), or from

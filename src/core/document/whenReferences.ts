@@ -1,8 +1,7 @@
 import { slotsIn } from '../edit/slots';
+import { isOfZone } from './events';
 import type { Problem } from './problem';
 import type { Question } from './schema';
-
-const OF_ZONES = ['taking', 'full', 'holds'];
 
 /** The events that fixtures answer name what exists, and what each of them is about. */
 export function whenProblems({ fixtures, items, zones }: Question): Problem[] {
@@ -19,7 +18,7 @@ export function whenProblems({ fixtures, items, zones }: Question): Problem[] {
     if (when.does !== 'shows' && when.content) say('.content', 'Content is for what shows something else.');
     for (const [j, { on, zone, item, count }] of when.events.entries()) {
       const at = `.events[${j}]`;
-      if (zone === undefined && OF_ZONES.includes(on)) say(`${at}.zone`, `"${on}" is said of a zone.`);
+      if (zone === undefined && isOfZone(on)) say(`${at}.zone`, `"${on}" is said of a zone.`);
       if (zone !== undefined && !zoneIds.has(zone)) say(`${at}.zone`, `There is no zone "${zone}".`);
       if (item === undefined && on === 'putAway') say(`${at}.item`, 'Put away is said of an item.');
       if (item !== undefined && !itemIds.has(item)) say(`${at}.item`, `There is no item "${item}".`);

@@ -1,5 +1,5 @@
 import type { ItemId, ZoneId } from '../document/ids';
-import { freshId, newItem, newZone } from '../document/make';
+import { freshIds, newItem, newZone } from '../document/make';
 import type { Item, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import type { Box } from '../geometry/space';
@@ -43,15 +43,7 @@ export function becomesByName(names: readonly string[]): Becomes[] {
 
 /** Items and zones of the parts of a drawing, at their places; what has corresponding names belongs together. */
 export function withParts(question: Question, parts: readonly (Placed & { readonly becomes: Becomes })[]): Question {
-  const taken = {
-    items: new Set<string>(question.items.map(({ id }) => id)),
-    zones: new Set<string>(question.zones.map(({ id }) => id)),
-  };
-  const fresh = (of: 'items' | 'zones', stem: string) => {
-    const id = freshId(stem, taken[of]);
-    taken[of].add(id);
-    return id;
-  };
+  const fresh = freshIds(question);
   const round = (n: number) => Math.round(n * 10) / 10;
   const items = parts
     .filter(({ becomes }) => becomes === 'item')

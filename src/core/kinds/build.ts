@@ -1,5 +1,5 @@
 import type { FixtureId, ItemId, MediaId, ZoneId } from '../document/ids';
-import { freshId, newItem, newZone } from '../document/make';
+import { freshIds, newItem, newZone } from '../document/make';
 import type { Fixture, Item, Look, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { cutAlong, endsOf } from '../geometry/bar';
@@ -132,15 +132,7 @@ export function intoPieces(
 
 /** Pieces and their places, with room for them in a tray below what is there. */
 function withPieces(question: Question, pieces: readonly Piece[]): Question {
-  const taken = {
-    items: new Set<string>(question.items.map(({ id }) => id)),
-    zones: new Set<string>(question.zones.map(({ id }) => id)),
-  };
-  const fresh = (of: 'items' | 'zones', stem: string) => {
-    const id = freshId(stem, taken[of]);
-    taken[of].add(id);
-    return id;
-  };
+  const fresh = freshIds(question);
   const before = question.items.filter(({ id }) => id.startsWith('piece-')).length;
   // Names in another order than the places: as a list, they would tell.
   const numbers = shuffled(pieces.length, random(seedOf(`${question.id} ${before} ${pieces.length}`)));

@@ -6,7 +6,7 @@ import { outlineOf } from '../geometry/outline';
 import { middleOf, type Point } from '../geometry/space';
 import { bandFor } from './layouts';
 import { asSpots } from './mark';
-import { alike } from './sizes';
+import { alike, stillWorth } from './sizes';
 
 /** Between an item that was put into its place and the edge of the place. */
 const ROOM = 4;
@@ -34,11 +34,7 @@ export function withNamed(question: Question, at: Point, name: string): Question
     items: [...question.items, item],
     zones: [...question.zones, zone],
     key: [...question.key, newEntry(zone.id, [item.id], { need: { rule: 'exactly', n: 1 } })],
-    // Where each name was worth a mark, it still is.
-    marks:
-      question.marks.max === Math.max(1, question.key.length)
-        ? { ...question.marks, max: question.key.length + 1 }
-        : question.marks,
+    marks: stillWorth(question.marks, question.key.length, question.key.length + 1),
   });
   return withRoomInTray({ ...sized, zones: sized.zones.map((one) => grown(one, sized)) });
 }
@@ -82,6 +78,6 @@ export function withSpotAt(question: Question, { x, y }: Point): Question {
   const spots = made.zones.length;
   return {
     ...made,
-    marks: question.marks.max === Math.max(1, spots - 1) ? { ...question.marks, max: spots } : question.marks,
+    marks: stillWorth(question.marks, spots - 1, spots),
   };
 }

@@ -8,7 +8,7 @@ import type { Point } from '../geometry/space';
 import { textWidth } from '../proof/text/measure';
 import { random, seedOf, shuffled } from '../random/random';
 import { type Layout, laidOut } from './layouts';
-import { alike, codeWidth, isCode } from './sizes';
+import { alike, codeWidth, isCode, stillWorth } from './sizes';
 
 /** An entry of an order that is shown in its place and not moved: a fixture before or after the zone. */
 export type End = 'first' | 'last';
@@ -42,9 +42,8 @@ export function withFixed(question: Question, end: End, fixed: boolean): Questio
   if (fixed === (fixedAt(question, end) !== null)) return question;
   const changed = fixed ? fix(question, end) : loosen(question, end);
   if (changed === question) return question;
-  // Where an entry was worth a mark, it still is.
   const [before, after] = [question, changed].map((one) => sequenceOf(one)?.belongs?.length ?? 0) as [number, number];
-  const marks = question.marks.max === before ? { ...question.marks, max: after } : question.marks;
+  const marks = stillWorth(question.marks, before, after);
   return laidAsBefore(startedWrong(alike({ ...changed, marks }, WIDE_TAG)));
 }
 

@@ -3,6 +3,10 @@ import type { Item, Question } from '../document/schema';
 import { boxForWords } from '../proof/text/labels';
 import { textWidth } from '../proof/text/measure';
 
+/** Marks after places were added or taken away: where each was worth a mark, it still is. */
+export const stillWorth = (marks: Question['marks'], before: number, after: number): Question['marks'] =>
+  marks.max === Math.max(1, before) ? { ...marks, max: after } : marks;
+
 const LEAST = { w: 96, h: 44 };
 const WIDEST = 230;
 const ITEM_FONT = 15;

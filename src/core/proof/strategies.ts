@@ -5,7 +5,7 @@ import { type Random, random, seedOf, shuffled } from '../random/random';
 import { unlimited } from './budget';
 import { arrangements } from './guess/guess';
 import { type Draw, drawer } from './guess/sample';
-import type { Setting } from './guess/setting';
+import { type Setting, standInCopies } from './guess/setting';
 import type { Clock } from './proof';
 import type { ModelPlacement } from './solve/solve';
 
@@ -29,10 +29,10 @@ export interface Earned {
   readonly attempts: number;
 }
 
-const MOST_ATTEMPTS = 12_000;
+const MAX_ATTEMPTS = 12_000;
 /** Of more copies nobody tries everything. */
-const MOST_COPIES = 300;
-const LEAST_ATTEMPTS = 1000;
+const MAX_COPIES = 300;
+const MIN_ATTEMPTS = 1000;
 const TURN = 100;
 const GOOD_ENOUGH = 0.01;
 /** Without a limit of tries somebody gives up after so many. */
@@ -54,8 +54,9 @@ export function strategies(
 ): Earned[] | null {
   const cannot = model.zones.some(({ hidden, isTyped }) => hidden || isTyped);
   if (cannot || !full || model.entries.length + model.either.length === 0) return null;
+  // Before anything is counted, which for so many would take without end.
+  if (model.items.reduce((sum, _, item) => sum + standInCopies(model, item), 0) > MAX_COPIES) return null;
   const table = tableOf(model, full);
-  if (table.copies.length > MOST_COPIES) return null;
   const until = clock.now() + milliseconds;
   const running = which.map((strategy) => new Simulation(table, strategy));
   // In turns, so that what is known soon leaves its time to the others.
@@ -63,22 +64,20 @@ export function strategies(
     const open = running.filter((simulation) => !simulation.isKnown());
     if (open.length === 0) break;
     for (const simulation of open) simulation.play(TURN);
-    if (clock.now() > until && running.every(({ attempts }) => attempts >= LEAST_ATTEMPTS)) break;
+    if (clock.now() > until && running.every(({ attempts }) => attempts >= MIN_ATTEMPTS)) break;
   }
   return running.map((simulation) => simulation.earned());
 }
 
-/** The one that shows that trying beats knowing: who tries everything earns more than who knows half. Null: it does not. */
-export function tryingBeatsKnowing(
-  earned: readonly Earned[],
-): { readonly tries: number; readonly knows: number } | null {
+/**
+ * What trying everything earns, as a share of the maximum, where it comes as far as knowing half. Null: it does not.
+ */
+export function tryingBeatsKnowing(earned: readonly Earned[]): number | null {
   const of = (strategy: Strategy) => earned.find((one) => one.strategy === strategy);
   const [tries, knows] = [of('triesAll'), of('knowsHalf')];
   if (!tries || !knows) return null;
   // One who knows half and tries the rest can do no worse; it is trying that earns where it comes as far.
-  return tries.mark + tries.markError >= knows.mark - knows.markError && tries.mark > 0.5
-    ? { tries: tries.mark, knows: knows.mark }
-    : null;
+  return tries.mark + tries.markError >= knows.mark - knows.markError && tries.mark > 0.5 ? tries.mark : null;
 }
 
 /** What is the same for every attempt. */
@@ -136,9 +135,9 @@ class Simulation {
   }
 
   isKnown(): boolean {
-    if (this.attempts < LEAST_ATTEMPTS) return false;
+    if (this.attempts < MIN_ATTEMPTS) return false;
     const { markError, fullError } = this.earned();
-    return this.attempts >= MOST_ATTEMPTS || Math.max(markError, fullError) <= GOOD_ENOUGH;
+    return this.attempts >= MAX_ATTEMPTS || Math.max(markError, fullError) <= GOOD_ENOUGH;
   }
 
   earned(): Earned {

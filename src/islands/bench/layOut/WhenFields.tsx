@@ -2,6 +2,7 @@ import { Plus, X } from 'lucide-react';
 import {
   type Fixture,
   type ItemId,
+  isOfZone,
   type Question,
   setFixture,
   type When,
@@ -22,7 +23,6 @@ const EVENTS: readonly (readonly [WhenEvent['on'], string])[] = [
   ['partly', 'the check says partly right'],
   ['wrong', 'the check says wrong'],
 ];
-const OF_ZONES = ['taking', 'holds', 'full'];
 const MOST_COPIES = 10_000;
 
 type Does = 'always' | When['does'];
@@ -40,7 +40,7 @@ function ofKind(
   before: WhenEvent | null,
   item?: ItemId,
 ): WhenEvent {
-  const zone = before?.zone ?? (OF_ZONES.includes(on) ? zones[0]?.id : undefined);
+  const zone = before?.zone ?? (isOfZone(on) ? zones[0]?.id : undefined);
   return {
     on,
     zone: on === 'putAway' ? undefined : zone,

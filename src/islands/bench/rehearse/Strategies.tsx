@@ -67,10 +67,10 @@ function EarnedTable({ earned }: { earned: readonly Earned[] }) {
       </table>
       <p className="text-sm text-mute">
         Played by the rules as they are now, to ±{(error * 100).toFixed(1)} %.{' '}
-        {beats && (
+        {beats !== null && (
           <strong className="text-ink">
-            Trying comes as far as knowing: whoever tries everything earns {percent(beats.tries)}. Let a try cost
-            something, or limit the tries.
+            Trying comes as far as knowing: whoever tries everything earns {percent(beats)}. Let a try cost something,
+            or limit the tries.
           </strong>
         )}
       </p>

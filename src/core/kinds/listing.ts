@@ -71,11 +71,13 @@ function underHeadings(lines: readonly string[]): Group[] | null {
   const groups: { heading: string; entries: string[] }[] = [];
   lines.forEach((line, i) => {
     if (line.trim() === '') return;
-    if (starts(line, i)) groups.push({ heading: tidy(line).replace(/(?<!\s)\s*:$/, ''), entries: [] });
+    if (starts(line, i)) groups.push({ heading: withoutColon(tidy(line)), entries: [] });
     else groups.at(-1)?.entries.push(tidy(withoutBullet(line)));
   });
   return groups.length > 0 ? groups : null;
 }
+
+const withoutColon = (heading: string) => (heading.endsWith(':') ? heading.slice(0, -1).trimEnd() : heading);
 
 /** Is a line the first of its block, where there are two blocks or more, each of two lines or more? */
 function blockStarts(lines: readonly string[]): ((line: string, i: number) => boolean) | null {

@@ -36,7 +36,7 @@ export function entered(question: Question, storedMedium: StoredMedium, name: st
     .replace(/\.[^.]*$/, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|(?<!-)-+$/g, '')
+    .replace(/^-|-$/g, '')
     .slice(0, 40);
   const taken = new Set(Object.keys(question.media));
   const id = (stem && !taken.has(stem) ? stem : freshId(stem || storedMedium.kind, taken)) as MediaId;

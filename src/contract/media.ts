@@ -1,11 +1,15 @@
-// Pictures, sounds and films.
+// Pictures, sounds, films and fonts.
 import { number, object } from 'yup';
 import { words } from './fields';
 import { MAX_FILE_BYTES } from './limits';
 import { file, json, type Operation } from './operation';
 
-export const MEDIUM_KINDS = ['picture', 'sound', 'film'] as const;
+export const MEDIUM_KINDS = ['picture', 'sound', 'film', 'font'] as const;
 export type MediumKind = (typeof MEDIUM_KINDS)[number];
+/** What can be shown beside a question. */
+export const SOURCE_KINDS = ['picture', 'sound', 'film'] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+export const isShown = (kind: MediumKind): kind is SourceKind => kind !== 'font';
 
 /** The accepted media types. */
 export type MediumType =
@@ -18,7 +22,8 @@ export type MediumType =
   | 'audio/ogg'
   | 'audio/wav'
   | 'video/mp4'
-  | 'video/webm';
+  | 'video/webm'
+  | 'font/woff2';
 
 export interface StoredMedium {
   readonly hash: string;
@@ -58,7 +63,7 @@ export const mediaOperations = {
   'GET /media/{hash}': {
     who: 'teacher',
     does: 'A teacher’s own medium.',
-    answer: file('image/*', 'audio/*', 'video/*'),
+    answer: file('image/*', 'audio/*', 'video/*', 'font/woff2'),
   },
   'GET /stand-in/film': {
     who: 'anyone',
@@ -68,7 +73,7 @@ export const mediaOperations = {
   'GET /api/media': { who: 'teacher', does: 'The teacher’s media.', answer: json<MediumRow[]>() },
   'POST /api/media': {
     who: 'teacher',
-    does: 'Stores a picture, a sound or a film, after checking that it is what it claims to be.',
+    does: 'Stores a picture, a sound, a film or a font, after checking that it is what it claims to be.',
     sends: '*/*',
     query: newMedium,
     maxBytes: MAX_FILE_BYTES,

@@ -122,6 +122,11 @@ export const questionChange = object({ deleted: boolean().notRequired(), startin
 /** What a version is called; null: nothing. */
 export const versionName = object({ name: string().trim().min(1).max(100).nullable().defined() });
 
+const batchId = uuid();
+const batchEdits = listOf(isEdit, MAX_EDITS_AT_ONCE, 'is not an edit', EDIT).required();
+/** Edits that are made on a question as it is stored first. */
+const firstBatch: Schema<{ id: string; edits: Edit[] } | undefined> = object({ id: batchId, edits: batchEdits });
+
 export const newQuestion = object({
   id: uuid(),
   shelfId: string().uuid().nullable(),
@@ -129,6 +134,8 @@ export const newQuestion = object({
     .typeError('has to be a kind of question')
     .meta({ json: { enum: KINDS } })
     .notRequired(),
+  /** What is changed at once, so that one request stores a question and what is in it. */
+  first: firstBatch.notRequired().default(undefined),
 });
 
 const tag = () =>
@@ -208,9 +215,9 @@ function isEdit(value: unknown): value is Edit {
 }
 
 export const batch: Schema<{ id: string; from: number; edits: Edit[] }> = object({
-  id: uuid(),
+  id: batchId,
   from: wholeNumber(),
-  edits: listOf(isEdit, MAX_EDITS_AT_ONCE, 'is not an edit', EDIT).required(),
+  edits: batchEdits,
 });
 
 /** A page of the Vault. `shelf`: a shelf's id; `none`: on no shelf; `bin`: what was deleted. */
@@ -249,8 +256,9 @@ export const questionOperations = {
   'GET /api/questions': { who: 'teacher', does: 'A page of the Vault.', query: sought, answer: json<VaultPage>() },
   'POST /api/questions': {
     who: 'teacher',
-    does: 'Makes a question: empty, or an example of a kind.',
+    does: 'Makes a question: empty, or an example of a kind; with its first edits, if wanted.',
     body: newQuestion,
+    maxBytes: 2 * 1024 * 1024,
     answer: json<{ id: string }>(),
   },
   'PATCH /api/questions': {

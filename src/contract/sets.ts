@@ -5,14 +5,14 @@ import { MAX_CAPTIONS } from '../core/document';
 import { titled } from './courses';
 import { name, points, revision, sha256, uuid } from './fields';
 import { MAX_QUESTIONS } from './limits';
-import { MEDIUM_KINDS, type MediumKind } from './media';
+import { SOURCE_KINDS, type SourceKind } from './media';
 import { json, type Operation } from './operation';
 
 /** Material that stands beside questions of a set. `captions`: WebVTT, of a film or a sound. */
 export interface SourceContent {
   readonly title: string;
   readonly text: string;
-  readonly medium: { readonly hash: string; readonly kind: MediumKind; readonly description: string } | null;
+  readonly medium: { readonly hash: string; readonly kind: SourceKind; readonly description: string } | null;
   readonly captions: string;
   /** For a film at another address. */
   readonly address?: string | undefined;
@@ -109,7 +109,7 @@ const setFields = {
       text: string().max(100_000, 'At most 100,000 characters').defined(),
       medium: object({
         hash: sha256(),
-        kind: string().oneOf(MEDIUM_KINDS).required(),
+        kind: string().oneOf(SOURCE_KINDS).required(),
         description: string().max(2000, 'At most 2000 characters').defined(),
       })
         .nullable()

@@ -8,8 +8,9 @@ export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gr
 export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { AIDS, type Aid } from './document/aids';
-export { COLOURS, ITEM_STATES, ZONE_STATES } from './document/appearance';
+export { COLOURS, FACES, type Face, FRAMES, ITEM_STATES, TEXTURES, ZONE_STATES } from './document/appearance';
 export { isOfZone } from './document/events';
+export type { MathElement } from './document/formulaTree';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { KINDS } from './document/kinds';
 export { upToDate } from './document/migrations';
@@ -17,9 +18,11 @@ export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type {
   Fixture,
+  Ground,
   Item,
   KeyEntry,
   Kind,
+  Letters,
   Look,
   Marks,
   Medium,

@@ -51,7 +51,7 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
           </span>
         )}
       >
-        <Stage scene={question.scene} tray={question.tray} scale={scale}>
+        <Stage question={question} scale={scale}>
           {question.fixtures.map((fixture, i) => {
             const { when } = fixture;
             const answers = answering.has(i);

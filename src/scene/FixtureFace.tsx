@@ -1,6 +1,7 @@
 import { type CSSProperties, useState } from 'react';
 import { type Fixture, outlineOf, type Said } from '../core';
 import { cssColour } from './dress';
+import { lettersCss } from './letters';
 import { Picture, useMediaSource } from './media';
 import { RichText } from './RichText';
 
@@ -17,6 +18,7 @@ interface Props {
 
 /** What a fixture shows inside its box. */
 export function FixtureFace({ fixture, scale, live, instead = null, begins = false }: Props) {
+  const media = useMediaSource();
   if (instead)
     return (
       <div className="fixture-instead" style={{ '--scale': scale } as CSSProperties}>
@@ -27,7 +29,10 @@ export function FixtureFace({ fixture, scale, live, instead = null, begins = fal
   switch (fixture.type) {
     case 'text':
       return (
-        <div className="fixture-text" style={{ '--scale': scale } as CSSProperties}>
+        <div
+          className="fixture-text"
+          style={{ '--scale': scale, ...lettersCss(fixture.letters, media) } as CSSProperties}
+        >
           <RichText rich={fixture.text} />
         </div>
       );

@@ -12,7 +12,7 @@ export function Sketch({ question, width }: { question: Question; width: number 
   const scale = width / question.scene.width;
   return (
     <div inert className="sketch" style={{ width: width + 4 }}>
-      <Stage scene={question.scene} tray={question.tray} scale={scale}>
+      <Stage question={question} scale={scale}>
         {frames(question).map(({ ref, frame }) => (
           <SketchThing key={ref} question={question} thing={thingAt(question, ref)} frame={frame} scale={scale} />
         ))}

@@ -1,11 +1,15 @@
 import type { CSSProperties, ReactNode, Ref } from 'react';
-import { type Box, type Tray, trayBox } from '../core';
+import { type Box, type Question, type Tray, trayBox } from '../core';
+import { Ground } from './Ground';
+import { type Lettered, lettersCss, useLetters } from './letters';
+import { useMediaSource } from './media';
 import { px } from './px';
 import './scene.css';
 
 interface Props {
-  scene: { readonly width: number; readonly height: number };
-  tray: Tray | null;
+  question: Lettered & Pick<Question, 'scene' | 'tray'>;
+  /** The tray that is drawn, where it is not the question's. */
+  tray?: Tray | null;
   scale: number;
   /** The part that is shown; null: all of it. */
   crop?: Box | null;
@@ -13,8 +17,11 @@ interface Props {
   children: ReactNode;
 }
 
-/** The rectangle that holds everything, at a scale, with its tray. Children are placed in stage pixels. */
-export function Stage({ scene, tray, scale, crop = null, ref, children }: Props) {
+/** The rectangle that holds everything, at a scale, with its ground and tray. Children are placed in stage pixels. */
+export function Stage({ question, tray = question.tray, scale, crop = null, ref, children }: Props) {
+  const media = useMediaSource();
+  useLetters(question, media);
+  const { scene, dress } = question;
   const band = tray && trayBox(tray, scene);
   const stage = (
     <div
@@ -25,10 +32,12 @@ export function Stage({ scene, tray, scale, crop = null, ref, children }: Props)
           width: scene.width * scale,
           height: scene.height * scale,
           '--scale': scale,
+          ...lettersCss(dress?.letters, media),
           ...(crop ? { left: -crop.x * scale, top: -crop.y * scale } : {}),
         } as CSSProperties
       }
     >
+      {dress?.ground && <Ground ground={dress.ground} width={scene.width * scale} />}
       {band && <div className="stage-tray" data-side={tray.side} style={px(band, scale)} />}
       {children}
     </div>

@@ -1,5 +1,6 @@
 import type { CSSProperties } from 'react';
 import { type Look, type Style, styleIn } from '../core';
+import { faceCss } from './letters';
 import type { MediaSource } from './media';
 
 /** A token's name, or a colour of the author's, as CSS has it. */
@@ -12,7 +13,7 @@ export function dress(look: Look | undefined, state: string, scale: number, medi
 }
 
 function cssOf(
-  { fill, edge, text, edgeWidth, edgeStyle, fontSize, picture }: Style,
+  { fill, edge, text, edgeWidth, edgeStyle, fontSize, face, ownFace, picture }: Style,
   scale: number,
   media: MediaSource,
 ): CSSProperties {
@@ -24,6 +25,7 @@ function cssOf(
     ...(edgeWidth === undefined ? {} : { borderWidth: edgeWidth * scale }),
     ...(edgeStyle ? { borderStyle: edgeStyle } : {}),
     ...(fontSize ? { fontSize: fontSize * scale } : {}),
+    ...faceCss({ face, ownFace }, media),
     ...(shown
       ? {
           backgroundImage: `url("${shown.url}")`,

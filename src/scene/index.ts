@@ -2,6 +2,7 @@ export { BoardSketch } from './BoardSketch';
 export { cssColour, dress, motionIn } from './dress';
 export { FixtureFace } from './FixtureFace';
 export { ItemFace, type ItemState } from './ItemFace';
+export { lettersCss } from './letters';
 export { MediaFrom, type MediaSource, Picture, type Shown as ShownMedium, useMediaSource } from './media';
 export { px, pxTurned } from './px';
 export { RichText } from './RichText';

@@ -1,9 +1,9 @@
 import { createContext, type ReactNode, useContext } from 'react';
 
-/** A picture, sound or film for a page: its URL and its text alternative. */
+/** A picture, sound, film or font for a page: its URL and its text alternative. */
 export interface Shown {
   readonly url: string;
-  readonly kind: 'picture' | 'sound' | 'film';
+  readonly kind: 'picture' | 'sound' | 'film' | 'font';
   /** Empty: decorative. */
   readonly description: string;
   /** The URL of its captions, as WebVTT. */

@@ -117,6 +117,22 @@ test('what was typed last is there after the page is left at once, and can be un
   await expect(benchTag(page, 'Spring barley')).toBeVisible();
 });
 
+test('a new question that is left at once, before anything was stored, is in the Vault with what was in it', async ({
+  page,
+}) => {
+  await open(page, '/bench/new');
+  await page.getByLabel('Group 1', { exact: true }).fill('Keeps its water');
+  await page.getByLabel('What belongs in group 1').fill('Acorn\nWillow');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(benchBed(page, 'Keeps its water')).toBeVisible();
+  await page.goto('/vault');
+  const titled = page.getByRole('link', { name: /Keeps its water/ });
+  await expect(async () => {
+    await page.reload();
+    await expect(titled.first()).toBeVisible({ timeout: 1000 });
+  }).toPass();
+});
+
 test('two windows change different things: both are there; the same thing: the author is asked', async ({ page }) => {
   const id = await openCopy(page);
   const other = await page.context().newPage();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { chooseKind } from './bench';
+import { chooseKind, saved, storedQuestion } from './bench';
 import { begun, dropFiles, pasted, published, station } from './making';
 import { bed, byKeys, byList, byMouse, type Mover, press, type Seat, signedIn, sitDown, tag } from './player';
 import { accessible, centre, dragTo, expect, pageTimer, settled, test } from './support';
@@ -10,27 +10,47 @@ type Placing = readonly (readonly [item: string, zone: string])[];
 /** A kind of question as it is made through the interface, and an answer that is wrong, and one that mends it. */
 interface Kind {
   readonly make: (page: Page) => Promise<void>;
+  readonly answers: (page: Page) => Promise<Answers>;
+}
+
+interface Answers {
   readonly wrong: Placing;
   readonly right: Placing;
+}
+const answers = (wrong: Placing, right: Placing) => async () => ({ wrong, right });
+
+/** The places of pieces are known by their order, and the names of pieces are drawn. */
+async function answersOfBuild(page: Page): Promise<Answers> {
+  await saved(page);
+  const { items, key } = await storedQuestion(page, new URL(page.url()).pathname.slice('/bench/'.length));
+  const right = key.map(({ belongs }, zone): readonly [string, string] => [
+    items.find(({ id }) => id === belongs?.[0])?.label ?? '',
+    `zone ${zone + 1}`,
+  ]);
+  return { wrong: [[right[0]?.[0] ?? '', right[1]?.[1] ?? '']], right };
 }
 
 const KINDS: Readonly<Record<string, Kind>> = {
   Sort: {
     make: (page) => pasted(page, 'Sort', 'Barley\tDry room\nPoppy\tDry room\nAcorn\tMoist sand', 'Two rooms'),
-    wrong: [['Acorn', 'Dry room']],
-    right: [
-      ['Acorn', 'Moist sand'],
-      ['Barley', 'Dry room'],
-      ['Poppy', 'Dry room'],
-    ],
+    answers: answers(
+      [['Acorn', 'Dry room']],
+      [
+        ['Acorn', 'Moist sand'],
+        ['Barley', 'Dry room'],
+        ['Poppy', 'Dry room'],
+      ],
+    ),
   },
   Label: {
     make: (page) => pasted(page, 'Label', 'First root\tRadicle\nHalf of the seed\tCotyledon', 'Names of parts'),
-    wrong: [['Radicle', 'Half of the seed']],
-    right: [
-      ['Radicle', 'First root'],
-      ['Cotyledon', 'Half of the seed'],
-    ],
+    answers: answers(
+      [['Radicle', 'Half of the seed']],
+      [
+        ['Radicle', 'First root'],
+        ['Cotyledon', 'Half of the seed'],
+      ],
+    ),
   },
   Count: {
     async make(page) {
@@ -46,8 +66,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
       await page.getByLabel('Zone 1: how many').fill('2');
       await page.keyboard.press('Enter');
     },
-    wrong: [['Sachet', 'Zone 1']],
-    right: [['Sachet', 'Zone 1']],
+    answers: answers([['Sachet', 'Zone 1']], [['Sachet', 'Zone 1']]),
   },
   Build: {
     async make(page) {
@@ -75,11 +94,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
       await expect(page.getByText('2 items · 2 zones')).toBeVisible();
       await expect(page.getByRole('button', { name: 'Item Piece 2' }).locator('img')).toBeVisible();
     },
-    wrong: [['Piece 1', 'zone 2']],
-    right: [
-      ['Piece 1', 'zone 1'],
-      ['Piece 2', 'zone 2'],
-    ],
+    answers: answersOfBuild,
   },
 };
 
@@ -94,13 +109,14 @@ const checked = async ({ page }: Seat, words: string) => {
   await expect(page.getByText(words)).toBeVisible();
 };
 
-for (const [kind, { make, wrong, right }] of Object.entries(KINDS))
+for (const [kind, { make, answers: answersOf }] of Object.entries(KINDS))
   test(`${kind} is made, published, and answered wrongly and rightly by mouse, keys and lists`, async ({ browser }) => {
     test.slow();
     const teacher = await signedIn(browser, 'odile');
     const page = await teacher.newPage();
     await make(page);
     await accessible(page);
+    const { wrong, right } = await answersOf(page);
     const release = await published(page);
     for (const [hand, learner, move] of HANDS)
       await test.step(hand, async () => {

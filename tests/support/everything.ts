@@ -12,6 +12,10 @@ export function everything(): Record<string, unknown> {
     title: 'A protocol with everything in it',
     kind: 'free',
     scene: { width: 960, height: 540 },
+    dress: {
+      ground: { colour: 'paper', texture: 'linen', picture: 'bench', frame: 'corners' },
+      letters: { face: 'school', ownFace: 'letters', size: 18 },
+    },
     prompt: {
       blocks: [
         {
@@ -19,6 +23,25 @@ export function everything(): Record<string, unknown> {
           dir: 'ltr',
           runs: [
             { text: 'Sort ', strong: true },
+            {
+              text: 'one half',
+              formula: {
+                tex: '\\frac12',
+                math: {
+                  is: 'math',
+                  holds: [
+                    {
+                      is: 'mfrac',
+                      with: { linethickness: '2px' },
+                      holds: [
+                        { is: 'mn', holds: ['1'] },
+                        { is: 'mn', holds: ['2'] },
+                      ],
+                    },
+                  ],
+                },
+              },
+            },
             { text: 'la graine', em: true, mono: true, lang: 'fr', colour: 'brass' },
           ],
         },
@@ -36,6 +59,7 @@ export function everything(): Record<string, unknown> {
         w: 400,
         h: 80,
         text: { blocks: [{ type: 'paragraph', runs: [{ text: 'Seal at ' }, { slot: 'gap' }, { text: ' degrees.' }] }] },
+        letters: { face: 'book', size: 20 },
       },
       {
         type: 'picture',
@@ -89,7 +113,16 @@ export function everything(): Record<string, unknown> {
         name: 'Seed label',
         putAway: true,
         states: {
-          rest: { fill: 'sheet', edge: 'ink', text: 'ink', edgeWidth: 1.5, edgeStyle: 'solid', fontSize: 15 },
+          rest: {
+            fill: 'sheet',
+            edge: 'ink',
+            text: 'ink',
+            edgeWidth: 1.5,
+            edgeStyle: 'solid',
+            fontSize: 15,
+            face: 'hand',
+            ownFace: 'letters',
+          },
           inHand: { sound: 'paper' },
           putAway: { motion: 'shrink' },
         },
@@ -110,6 +143,7 @@ export function everything(): Record<string, unknown> {
         weight: 2048,
       },
       paper: { hash: hash('b'), kind: 'sound', decorative: true, weight: 512 },
+      letters: { hash: hash('d'), kind: 'font', weight: 9000, advances: [300, 290] },
       film: {
         hash: hash('c'),
         kind: 'film',

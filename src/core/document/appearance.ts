@@ -24,3 +24,10 @@ export const ITEM_STATES = [
   'putAway',
 ] as const;
 export const ZONE_STATES = ['rest', 'calling', 'underItem', 'taking', 'refusing', 'full', 'right', 'wrong'] as const;
+
+/** The faces that ship with the application, by what they are good for. */
+export const FACES = ['school', 'joined', 'steady', 'book', 'round', 'narrow', 'hand', 'code'] as const;
+export type Face = (typeof FACES)[number];
+/** What the ground of a scene can be made of, and what can be drawn around it. */
+export const TEXTURES = ['linen', 'squared', 'lined', 'dotted', 'wood', 'stone', 'leaves', 'weave'] as const;
+export const FRAMES = ['line', 'double', 'corners', 'stitched'] as const;

@@ -1,5 +1,5 @@
 import { mixed } from 'yup';
-import { COLOURS, ITEM_STATES, ZONE_STATES } from './appearance';
+import { COLOURS, FACES, FRAMES, ITEM_STATES, TEXTURES, ZONE_STATES } from './appearance';
 import { WHEN_EVENTS } from './events';
 import type { FixtureId, ItemId, MediaId, ZoneId } from './ids';
 import { atLeastZero, finite, flag, identifier, list, oneOf, positive, record, variant, whole, words } from './leaves';
@@ -22,13 +22,16 @@ export const saySchema = record({
   sound: mediaId().nullable().default(null),
 });
 
-/** A picture, sound or film: the SHA-256 of its bytes, how heavy they are, and the note that travels with it. */
+/** How many characters of a font are measured: U+0020 to U+017F. */
+export const ADVANCES = 0x17f - 0x20 + 1;
+
+/** A picture, sound, film or font: the SHA-256 of its bytes, how heavy they are, and the note that travels with it. */
 export const mediumSchema = record({
   hash: mixed<string>((v): v is string => typeof v === 'string')
     .typeError('has to be a text')
     .test('hash', 'has to be a SHA-256 in 64 small hexadecimal digits', (v) => v == null || /^[0-9a-f]{64}$/.test(v))
     .required(MISSING),
-  kind: oneOf('picture', 'sound', 'film').required(MISSING),
+  kind: oneOf('picture', 'sound', 'film', 'font').required(MISSING),
   description: words(2000).nullable().default(null),
   decorative: flag().default(false),
   source: words(2000).default(''),
@@ -40,6 +43,8 @@ export const mediumSchema = record({
     .nullable()
     .default(null)
     .test('captions', 'has to be WebVTT: its first line is WEBVTT', (v) => v == null || isWebVtt(v)),
+  /** Of a font: how wide its characters from U+0020 to U+017F are, in thousandths of its size. */
+  advances: list(whole(0, 20_000).required(MISSING), ADVANCES).nullable().default(null),
 });
 
 /** A token of the application, or a colour of the author's in six hexadecimal digits. */
@@ -60,6 +65,9 @@ const styleSchema = record({
   edgeWidth: atLeastZero(),
   edgeStyle: oneOf('solid', 'dashed', 'dotted', 'none'),
   fontSize: positive(),
+  face: oneOf(...FACES),
+  /** A font of the author's, instead of a face. */
+  ownFace: mediaId(),
   picture: mediaId(),
   sound: mediaId(),
   motion: oneOf('none', 'fade', 'shrink', 'spin', 'nudge'),
@@ -99,6 +107,38 @@ export const whenSchema = record({
   until: oneOf('next', 'reset').default('next'),
 });
 
+/** In what letters words are shown. What is null is as the page draws it. */
+export const lettersSchema = record({
+  face: oneOf(...FACES)
+    .nullable()
+    .default(null),
+  /** A font of the author's, instead of a face. */
+  ownFace: mediaId().nullable().default(null),
+  /** Of an item's words, in scene units; titles and texts grow with it. */
+  size: positive()
+    .test('size', 'has to be at most 200', (v) => v == null || v <= 200)
+    .nullable()
+    .default(null),
+});
+
+/** What lies beneath everything: a colour, over it a texture or a picture that covers the scene, and a frame. */
+const groundSchema = record({
+  colour: colour().nullable().default(null),
+  texture: oneOf(...TEXTURES)
+    .nullable()
+    .default(null),
+  picture: mediaId().nullable().default(null),
+  frame: oneOf(...FRAMES)
+    .nullable()
+    .default(null),
+});
+
+/** How a whole question is dressed, beside its looks. */
+export const dressSchema = record({
+  ground: groundSchema.nullable().default(null),
+  letters: lettersSchema.nullable().default(null),
+});
+
 const placed = {
   id: identifier<FixtureId>().required(MISSING),
   label: words(2000).default(''),
@@ -119,7 +159,11 @@ const fixed = <const Type extends string>(type: Type) => ({ type: oneOf(type).re
  * box's top left.
  */
 export const fixtureSchema = variant('type', {
-  text: record({ ...fixed('text'), text: richSchema.required(MISSING) }),
+  text: record({
+    ...fixed('text'),
+    text: richSchema.required(MISSING),
+    letters: lettersSchema.nullable().default(null),
+  }),
   picture: record({ ...fixed('picture'), media: mediaId().required(MISSING) }),
   shape: record({
     ...fixed('shape'),

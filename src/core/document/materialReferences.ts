@@ -38,6 +38,8 @@ export function materialProblems(question: Question): Problem[] {
 
   noSlots('prompt', question.prompt);
   medium('promptSound', question.promptSound, 'sound');
+  medium('dress.ground.picture', question.dress?.ground?.picture, 'picture');
+  medium('dress.letters.ownFace', question.dress?.letters?.ownFace, 'font');
   for (const when of ['right', 'partly', 'wrong'] as const) said(`feedback.${when}`, question.feedback[when]);
   for (const [i, hint] of question.hints.entries()) said(`hints[${i}]`, hint);
   for (const [i, item] of question.items.entries()) {
@@ -47,10 +49,11 @@ export function materialProblems(question: Question): Problem[] {
   for (const [i, zone] of question.zones.entries()) look(`zones[${i}].look`, zone.look, 'zone');
   for (const [id, { states }] of Object.entries(question.looks))
     for (const [state, style] of Object.entries(
-      states as Record<string, { picture?: string; sound?: string } | undefined>,
+      states as Record<string, { picture?: string; sound?: string; ownFace?: string } | undefined>,
     )) {
       medium(`looks.${id}.states.${state}.picture`, style?.picture, 'picture');
       medium(`looks.${id}.states.${state}.sound`, style?.sound, 'sound');
+      medium(`looks.${id}.states.${state}.ownFace`, style?.ownFace, 'font');
     }
   const items = new Set<string>(question.items.map(({ id }) => id));
   for (const [i, { says }] of question.key.entries()) {
@@ -68,6 +71,7 @@ export function materialProblems(question: Question): Problem[] {
     if (fixture.type === 'shape' && fixture.shape.type === 'slot')
       say(`fixtures[${i}].shape`, 'A slot is no shape to draw.');
     if (fixture.type !== 'text') continue;
+    medium(`fixtures[${i}].letters.ownFace`, fixture.letters?.ownFace, 'font');
     for (const slot of slotsIn(fixture.text)) {
       if (question.zones.find(({ id }) => id === slot)?.shape.type !== 'slot')
         say(`fixtures[${i}].text`, `There is no slot "${slot}" among the zones.`);

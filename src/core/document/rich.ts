@@ -1,4 +1,5 @@
 import type { InferType } from 'yup';
+import { formulaSchema } from './formula';
 import type { ZoneId } from './ids';
 import { flag, identifier, list, oneOf, record, variant, words } from './leaves';
 
@@ -16,6 +17,8 @@ const run = record({
   mono: flag(),
   colour: oneOf('ink', 'mute', 'brass', 'verdigris', 'brick'),
   lang: words(35),
+  /** A formula that is drawn instead of the text: the text is how it is spoken and found. */
+  formula: formulaSchema.default(undefined),
 }).test(
   'textOrSlot',
   'has to have either a text or a slot',

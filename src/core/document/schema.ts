@@ -16,7 +16,7 @@ import {
   whole,
   words,
 } from './leaves';
-import { fixtureSchema, lookSchema, mediaId, mediumSchema, saySchema } from './material';
+import { dressSchema, fixtureSchema, lookSchema, mediaId, mediumSchema, saySchema } from './material';
 import { richSchema } from './rich';
 import { needSchema, reachSchema, settleSchema, shapeSchema } from './shapes';
 import { FORMAT, VERSION } from './version';
@@ -223,6 +223,7 @@ export const questionSchema = record({
   prompt: richSchema.nullable().default(null),
   /** The prompt's spoken form: a sound of the author's. */
   promptSound: mediaId().nullable().default(null),
+  dress: dressSchema.nullable().default(null),
   fixtures: list(fixtureSchema.required(), MOST.fixtures),
   looks: dictionary(lookSchema.required(), 500).orEmpty(),
   media: dictionary(mediumSchema.required(MISSING), 1000).orEmpty(),
@@ -266,6 +267,9 @@ export type Settle = Zone['settle'];
 export type Need = NonNullable<KeyEntry['need']>;
 export type Kind = Question['kind'];
 export type Typed = NonNullable<Zone['typed']>;
+export type Dress = NonNullable<Question['dress']>;
+export type Ground = NonNullable<Dress['ground']>;
+export type Letters = NonNullable<Dress['letters']>;
 export type Fixture = Question['fixtures'][number];
 export type Look = Question['looks'][string];
 export type Medium = Question['media'][string];

@@ -187,16 +187,17 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
 
 function restyled(look: Look, medium: (name: string | undefined) => string | undefined): Look {
   const states = Object.fromEntries(
-    Object.entries(look.states as Record<string, { picture?: string; sound?: string } | undefined>).map(
-      ([state, style]) => [
-        state,
-        style && {
-          ...style,
-          ...(style.picture ? { picture: medium(style.picture) } : {}),
-          ...(style.sound ? { sound: medium(style.sound) } : {}),
-        },
-      ],
-    ),
+    Object.entries(
+      look.states as Record<string, { picture?: string; sound?: string; ownFace?: string } | undefined>,
+    ).map(([state, style]) => [
+      state,
+      style && {
+        ...style,
+        ...(style.picture ? { picture: medium(style.picture) } : {}),
+        ...(style.sound ? { sound: medium(style.sound) } : {}),
+        ...(style.ownFace ? { ownFace: medium(style.ownFace) } : {}),
+      },
+    ]),
   );
   return { ...look, states } as Look;
 }

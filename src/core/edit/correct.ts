@@ -5,6 +5,7 @@ import type { Edit, Step } from './edit';
 /** What can be corrected in a question after it was answered: nothing that moves depend on. */
 const QUESTION_FIELDS = new Set([
   'title',
+  'dress',
   'prompt',
   'promptSound',
   'key',

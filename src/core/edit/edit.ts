@@ -80,6 +80,7 @@ export const QUESTION_FIELDS = [
   'title',
   'kind',
   'scene',
+  'dress',
   'prompt',
   'promptSound',
   'key',

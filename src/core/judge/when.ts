@@ -1,4 +1,4 @@
-import type { Question } from '../document/schema';
+import type { Fixture, Question } from '../document/schema';
 import type { Judged } from '../marks/mark';
 import { holdsByArrangement, isPutAway, type WhenEvent } from './arranged';
 import type { Board } from './board';
@@ -101,3 +101,7 @@ export function answeredWith(
   const [seen, told] = [joined(before.seen, now.seen), joined(before.told, now.told)];
   return seen === before.seen && told === before.told ? before : { seen, told };
 }
+
+/** Is the fixture there only after a verdict? */
+export const isTold = (question: Question, { when }: Fixture): boolean =>
+  when?.does === 'appears' && when.events.every((event) => restsOnKey(question, event));

@@ -65,7 +65,13 @@ function fix(question: Question, end: End): Question {
   };
   const face: Fixture = item.content?.picture
     ? { ...box, type: 'picture', id: idOf(end), media: item.content.picture }
-    : { ...box, type: 'text', id: idOf(end), text: item.content?.text ?? richFromPlain(item.label) ?? { blocks: [] } };
+    : {
+        ...box,
+        type: 'text',
+        id: idOf(end),
+        text: item.content?.text ?? richFromPlain(item.label) ?? { blocks: [] },
+        letters: null,
+      };
   return {
     ...question,
     items: question.items.filter((item) => item.id !== id),

@@ -46,6 +46,7 @@ export function withPictures(
       licence: '',
       weight,
       captions: null,
+      advances: null,
     };
   }
   const items = question.items.map((item): Item => {

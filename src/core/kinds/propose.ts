@@ -185,6 +185,7 @@ function gaps(question: Question, listing: Listing, _: Layout | null): Proposed 
     id: 'text' as FixtureId,
     label: 'Text',
     text: richFromPlain(sentences.join('\n')) ?? { blocks: [] },
+    letters: null,
     h: 100,
   };
   let made: Question = { ...question, fixtures: [fixture] };

@@ -1,5 +1,6 @@
 import { plainText } from '../document/plain';
 import type { Item, Question } from '../document/schema';
+import { fontOf } from '../proof/text/fonts';
 import { boxForWords } from '../proof/text/labels';
 import { textWidth } from '../proof/text/measure';
 
@@ -23,10 +24,10 @@ export const isCode = ({ content }: Pick<Item, 'content'>): boolean =>
 export const codeWidth = (line: string, fontSize: number): number => (line.length * MONO * fontSize) / 1000;
 
 /** The width at which an item's words stand on one line. */
-const wordsWidth = (item: Item, widest: number): number =>
+const wordsWidth = (question: Question, item: Item, widest: number): number =>
   isCode(item)
     ? codeWidth(plainText(item.content?.text ?? null), ITEM_FONT) + PADDING
-    : Math.min(widest, textWidth(item.label, ITEM_FONT) + PADDING);
+    : Math.min(widest, textWidth(item.label, fontOf(question, ITEM_FONT)) + PADDING);
 
 /**
  * Gives all items the one size that the longest words among them need, so that no size tells which belongs where. Items
@@ -34,7 +35,7 @@ const wordsWidth = (item: Item, widest: number): number =>
  */
 export function alike(question: Question, widest = WIDEST): Question {
   const worded = question.items.filter(({ content }) => !content?.picture);
-  const w = Math.ceil(Math.max(LEAST.w, ...worded.map((item) => wordsWidth(item, widest))));
+  const w = Math.ceil(Math.max(LEAST.w, ...worded.map((item) => wordsWidth(question, item, widest))));
   const needed = worded.map((item) => boxForWords(question, { ...item, size: { w, h: LEAST.h } }) ?? { w, h: LEAST.h });
   const size = { w: Math.max(w, ...needed.map((box) => box.w)), h: Math.max(LEAST.h, ...needed.map((box) => box.h)) };
   return { ...question, items: question.items.map((item): Item => (item.content?.picture ? item : { ...item, size })) };

@@ -1,3 +1,4 @@
+import type { Face } from '../document/appearance';
 import type { Look } from '../document/schema';
 
 /**
@@ -10,6 +11,9 @@ export interface Style {
   readonly edgeWidth?: number | undefined;
   readonly edgeStyle?: 'solid' | 'dashed' | 'dotted' | 'none' | undefined;
   readonly fontSize?: number | undefined;
+  readonly face?: Face | undefined;
+  /** A font of the author's, instead of a face. */
+  readonly ownFace?: string | undefined;
   readonly picture?: string | undefined;
   readonly sound?: string | undefined;
   readonly motion?: 'none' | 'fade' | 'shrink' | 'spin' | 'nudge' | undefined;

@@ -2,8 +2,9 @@ import type { Rich } from '../document/rich';
 import type { Fixture, Item, Look, Medium, Question, Zone } from '../document/schema';
 import { withSlots } from '../edit/slots';
 import { homes } from '../judge/homes';
-import { restsOnKey } from '../judge/when';
+import { isTold, restsOnKey } from '../judge/when';
 import { type Random, shuffled } from '../random/random';
+import { dressWith, lettersWith, lookWith, mediaShown } from './learnerDress';
 
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
 export type LearnerItem = Pick<
@@ -56,6 +57,7 @@ export interface LearnerQuestion {
   promptSound: string | null;
   scene: Question['scene'];
   tray: Question['tray'];
+  dress: Question['dress'];
   fixtures: Fixture[];
   looks: Record<string, Look>;
   media: Record<string, LearnerMedium>;
@@ -143,6 +145,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
       promptSound: media(question.promptSound),
       scene: question.scene,
       tray: question.tray,
+      dress: dressWith(question.dress, media),
       // What appears only with a verdict comes with the verdict.
       fixtures: question.fixtures.flatMap((one) => (isTold(question, one) ? [] : [fixtureFor(question, naming, one)])),
       looks: Object.fromEntries([...look].map(([id, drawn]) => [drawn, lookWith(question.looks[id] as Look, media)])),
@@ -259,10 +262,6 @@ export interface FixtureNames {
   readonly media: <Id extends string | null | undefined>(id: Id) => Id;
 }
 
-/** Is the fixture there only after a verdict? */
-export const isTold = (question: Question, { when }: Fixture): boolean =>
-  when?.does === 'appears' && when.events.every((event) => restsOnKey(question, event));
-
 /** A fixture as a learner has it: nothing of what rests on the key. */
 export function fixtureFor(
   question: Question,
@@ -285,7 +284,12 @@ export function fixtureFor(
   };
   switch (one.type) {
     case 'text':
-      return { type: one.type, ...placed, text: withSlots(one.text, (slot) => zone.get(slot) ?? null) };
+      return {
+        type: one.type,
+        ...placed,
+        text: withSlots(one.text, (slot) => zone.get(slot) ?? null),
+        letters: lettersWith(one.letters, media),
+      };
     case 'shape':
       return { type: one.type, ...placed, shape: one.shape, fill: one.fill, edge: one.edge, edgeWidth: one.edgeWidth };
     default:
@@ -352,56 +356,3 @@ export const said = ({ kind, description, decorative, captions }: Medium): Learn
   description: decorative ? '' : (description ?? ''),
   ...(captions ? { captioned: true } : {}),
 });
-
-/**
- * The media that what is sent before a check shows, in the document's order: those of feedback and hints are not among
- * them.
- */
-function mediaShown(question: Question, worn: ReadonlySet<string>): string[] {
-  const shown = new Set<string | null | undefined>([
-    question.promptSound,
-    ...question.fixtures.flatMap((fixture) => {
-      const { when } = fixture;
-      const seen = when?.events.some((event) => !restsOnKey(question, event)) === true;
-      return [
-        'media' in fixture && !isTold(question, fixture) ? fixture.media : null,
-        ...(seen ? [when?.content?.picture, when?.content?.sound] : []),
-      ];
-    }),
-    ...question.items.flatMap(({ content }) => [content?.picture, content?.sound]),
-    ...[...worn].flatMap((id) =>
-      Object.values(
-        (question.looks[id]?.states ?? {}) as Record<string, { picture?: string; sound?: string } | undefined>,
-      ).flatMap((style) => [style?.picture, style?.sound]),
-    ),
-  ]);
-  return Object.keys(question.media).filter((id) => shown.has(id));
-}
-
-type Style = NonNullable<NonNullable<Look['states']>['rest']>;
-
-function lookWith(look: Look, media: (id: string) => string): Look {
-  const states = Object.entries(look.states as Record<string, Style | undefined>).flatMap(([state, style]) =>
-    style ? [[state, styleWith(style, media)]] : [],
-  );
-  // What an author calls a look may say what belongs to it.
-  return {
-    of: look.of,
-    name: '',
-    ...(look.of === 'item' ? { putAway: look.putAway } : {}),
-    states: Object.fromEntries(states),
-  } as Look;
-}
-
-const STYLE_FIELDS = ['fill', 'edge', 'text', 'edgeWidth', 'edgeStyle', 'fontSize', 'motion'] as const;
-
-function styleWith(style: Style, media: (id: string) => string): Record<string, unknown> {
-  const given = Object.fromEntries(
-    STYLE_FIELDS.flatMap((field) => (style[field] === undefined ? [] : [[field, style[field]]])),
-  );
-  return {
-    ...given,
-    ...(style.picture ? { picture: media(style.picture) } : {}),
-    ...(style.sound ? { sound: media(style.sound) } : {}),
-  };
-}

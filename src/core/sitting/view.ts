@@ -5,14 +5,13 @@ import { type Copy, idOf, itemOf, numberOf, type QuestionModel } from '../judge/
 import { countingTry, hintsLeft, type Standing, type Try } from '../judge/replay';
 import { standsAt } from '../judge/rest';
 import type { Verdict } from '../judge/verdict';
-import { answeringNow, restsOnKey } from '../judge/when';
+import { answeringNow, isTold, restsOnKey } from '../judge/when';
 import { type AccountLine, account } from '../marks/account';
 import { boardOf } from '../marks/typical';
 import type { ModelPlacement } from '../proof/solve/solve';
 import {
   type FixtureNames,
   fixtureFor,
-  isTold,
   type LearnerEdition,
   type LearnerMedium,
   type LearnerQuestion,

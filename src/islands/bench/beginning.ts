@@ -5,6 +5,7 @@ import { api } from '../../ui/api';
 import { takenAlong } from '../shared/takenAlong';
 import { proposedOf } from '../shared/usePasted';
 import { becomePasted } from './kind/become';
+import { goesAlong, type Unborn } from './saving/autoSave';
 import { type BenchStore, benchStore } from './store';
 
 /** With what a new question begins. */
@@ -17,8 +18,9 @@ export interface Beginning {
 
 /** The Bench with a new question. It is stored, and gets its address, as soon as something is in it. */
 export function beginning(blank: Question, { shelfId, kind, pasted }: Beginning): BenchStore {
-  const create = async () => {
-    const made = await api('POST /api/questions', { body: { id: blank.id, shelfId } });
+  const create: Unborn['create'] = async (first) => {
+    const body = { id: blank.id, shelfId, ...(first ? { first: { id: first.id, edits: first.edits } } : {}) };
+    const made = await api('POST /api/questions', { body, keepalive: first !== undefined && goesAlong(first.edits) });
     if (made.ok) history.replaceState(history.state, '', `/bench/${blank.id}`);
     return made;
   };

@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
+import { isShown } from '../../contract/media';
 import { Field } from '../../ui';
 import { sendMedium } from '../../ui/sendMedium';
 
@@ -106,6 +107,7 @@ function One({
     if (!file) return;
     const result = await sendMedium(file);
     if (typeof result === 'string') return setProblem(result);
+    if (!isShown(result.kind)) return setProblem('A font is nothing to look at.');
     keep({
       ...draft,
       title: draft.title || file.name.replace(/\.[^.]*$/, ''),

@@ -15,6 +15,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   again: 'moved again',
   ridesOn: 'rides on',
   promptSound: 'spoken prompt',
+  dress: 'ground and letters',
   afterMiss: 'after a miss',
   show: 'what learners see',
   bench: 'locks and groups',

@@ -30,6 +30,7 @@ export const TYPES = {
   },
   'video/mp4': { kind: 'film', words: 'MP4', claims: ['video/mp4', 'video/x-m4v'], endings: ['mp4', 'm4v'] },
   'video/webm': { kind: 'film', words: 'WebM', claims: ['video/webm'], endings: ['webm'] },
+  'font/woff2': { kind: 'font', words: 'WOFF2', claims: ['font/woff2', 'application/font-woff2'], endings: ['woff2'] },
 } as const satisfies Record<string, Known>;
 
 const entries = Object.entries(TYPES) as [MediumType, Known][];
@@ -45,4 +46,4 @@ export const typeCalled = (mime: string): MediumType | null =>
   entries.find(([, { claims }]) => claims.includes(mime))?.[0] ?? null;
 
 export const TAKEN =
-  'Pictures are taken as PNG, JPEG, WebP, GIF or SVG, sounds as MP3, Ogg or WAV, films as MP4 or WebM.';
+  'Pictures are taken as PNG, JPEG, WebP, GIF or SVG, sounds as MP3, Ogg or WAV, films as MP4 or WebM, fonts as WOFF2.';

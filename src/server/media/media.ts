@@ -9,8 +9,18 @@ import { TAKEN, TYPES, typeClaimed } from './kinds';
 import { mediaUsed } from './usage';
 
 /** The largest upload, in bytes. */
-const MOST: Readonly<Record<MediumKind, number>> = { picture: 25_000_000, sound: 12_000_000, film: 60_000_000 };
-const MAX_WORDS: Readonly<Record<MediumKind, string>> = { picture: '25 MB', sound: '12 MB', film: '60 MB' };
+const MOST: Readonly<Record<MediumKind, number>> = {
+  picture: 25_000_000,
+  sound: 12_000_000,
+  film: 60_000_000,
+  font: 2_000_000,
+};
+const MAX_WORDS: Readonly<Record<MediumKind, string>> = {
+  picture: '25 MB',
+  sound: '12 MB',
+  film: '60 MB',
+  font: '2 MB',
+};
 
 interface Claim {
   readonly name: string;

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { fileTypeFromBuffer } from 'file-type';
 import type { MediumType } from '../../contract';
+import { fontProblem } from './fonts';
 import { TYPES, typeCalled } from './kinds';
 import { encodePicture, sizeOfSvg } from './pictures';
 import { looksLikeSvg, safeSvg } from './svg';
@@ -35,7 +36,7 @@ const refuse = (message: string): Preparing => ({ ok: false, message });
 
 /**
  * Checks a file against its claimed type and makes it safe and light. Returns the reason for a refusal, or the result.
- * Sounds and films stay as they are: their content is played, never run.
+ * Sounds and films stay as they are: their content is played, never run. So do fonts, which browsers check again.
  */
 export async function prepareMedium({ file, expected, room, folder }: ToPrepare): Promise<Preparing> {
   const found = await typeOf(file);
@@ -43,6 +44,10 @@ export async function prepareMedium({ file, expected, room, folder }: ToPrepare)
     return refuse(
       `It says it is ${TYPES[expected].words}, but it is ${found ? `${TYPES[found].words}. Save it as what it is` : 'not'}`,
     );
+  if (TYPES[expected].kind === 'font') {
+    const wrong = fontProblem(await readFile(file));
+    if (wrong) return refuse(wrong);
+  }
   if (TYPES[expected].kind !== 'picture') {
     const { size } = await stat(file);
     return {

@@ -85,9 +85,19 @@ export async function storeNew(
   return row ? ok({ id: row.id }) : fail('notFound');
 }
 
-/** An empty question, or a finished example of a kind. */
-export const makeQuestion = (as: As<Teacher>, id: string, example: Kind | null = null, shelfId: string | null = null) =>
-  saveNew(as, example ? exampleOf(example, id) : newQuestion(id, BLANK_TITLE), shelfId);
+/** An empty question, or a finished example of a kind; with its first edits, if there are any. */
+export async function makeQuestion(
+  as: As<Teacher>,
+  id: string,
+  example: Kind | null = null,
+  shelfId: string | null = null,
+  first: Omit<Batch, 'from'> | null = null,
+): Promise<Result<{ id: string }>> {
+  const made = await saveNew(as, example ? exampleOf(example, id) : newQuestion(id, BLANK_TITLE), shelfId);
+  if (!made.ok || !first) return made;
+  const edited = await editQuestion(as, id, { ...first, from: 1 });
+  return edited.ok ? made : edited;
+}
 
 /** A blank question under a name of its own, as `makeQuestion` would store it; and with what the search says it begins. */
 export function newQuestionFor(search: URLSearchParams): {

@@ -3,7 +3,7 @@ import type { FindingRule } from './finding';
 /** A picture, sound or film that is neither described nor marked as decorative. */
 export const noDescription: FindingRule = ({ model }) =>
   Object.entries(model.question.media).flatMap(([id, { kind, description, decorative }]) =>
-    decorative || (description ?? '').trim() !== ''
+    kind === 'font' || decorative || (description ?? '').trim() !== ''
       ? []
       : [
           {

@@ -1,16 +1,16 @@
 import { Circle, Film, Image, Plus, Square, Type, Volume2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import type { Fixture, MediaId, Medium } from '../../../core';
+import type { Fixture, MediaId } from '../../../core';
 import { mediumUrl } from '../../shared/ownMedia';
 import { addNextZone, addThings } from '../commands/arranging';
 import { MediaDialog } from '../media/MediaDialog';
 import type { BenchStore } from '../store';
-import { itemsNamed, mediumFixture, shapeFixture, textFixture } from './makings';
+import { itemsNamed, mediumFixture, type ShownKind, shapeFixture, textFixture } from './makings';
 
 /** New zones, items and fixtures. */
 export function Adding({ store }: { store: BenchStore }) {
   const [words, setWords] = useState('');
-  const [choosing, setChoosing] = useState<Medium['kind'] | null>(null);
+  const [choosing, setChoosing] = useState<ShownKind | null>(null);
 
   const addItems = (event: FormEvent) => {
     event.preventDefault();
@@ -24,7 +24,7 @@ export function Adding({ store }: { store: BenchStore }) {
     setWords('');
   };
   const addFixture = (fixture: Fixture) => addThings(store, 'fixtures', [fixture], 'Made');
-  const addMedium = async (kind: Medium['kind'], id: MediaId) => {
+  const addMedium = async (kind: ShownKind, id: MediaId) => {
     setChoosing(null);
     const medium = store.getState().question.media[id];
     const natural = kind === 'picture' && medium ? await naturalSize(mediumUrl(medium.hash)) : null;

@@ -6,6 +6,7 @@ import {
   type Item,
   type ItemId,
   leaving,
+  type Medium,
   meet,
   outlineOf,
   type Point,
@@ -135,6 +136,7 @@ export const textFixture = (question: Question, words = 'Text'): Fixture => ({
   type: 'text',
   ...placedAt(question, { w: 320, h: 60 }),
   text: richFromPlain(words) as Rich,
+  letters: null,
 });
 
 export function shapeFixture(question: Question, of: 'rect' | 'ellipse'): Fixture {
@@ -170,10 +172,12 @@ export function lineFixture(question: Question, from: Point, to: Point): Fixture
   };
 }
 
+export type ShownKind = Exclude<Medium['kind'], 'font'>;
+
 /** A picture, sound or film on the scene. A picture comes as large as the room lets it, in its own proportion. */
 export function mediumFixture(
   question: Question,
-  kind: 'picture' | 'sound' | 'film',
+  kind: ShownKind,
   media: string,
   natural: { w: number; h: number } | null,
 ): Fixture {

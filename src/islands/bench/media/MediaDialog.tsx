@@ -27,6 +27,7 @@ const WORDS: Readonly<Record<Medium['kind'], { title: string; types: string; acc
     types: 'MP3, Ogg or WAV',
     accept: { 'audio/mpeg': ['.mp3'], 'audio/ogg': ['.ogg', '.oga'], 'audio/wav': ['.wav'] },
   },
+  font: { title: 'A font of your own', types: 'WOFF2', accept: { 'font/woff2': ['.woff2'] } },
   film: { title: 'A film', types: 'MP4 or WebM', accept: { 'video/mp4': ['.mp4'], 'video/webm': ['.webm'] } },
 };
 

@@ -35,7 +35,7 @@ export function MediaList({ store }: { store: BenchStore }) {
 function usesOf({ media: _, ...rest }: Question, id: string): number {
   let uses = 0;
   JSON.stringify(rest, (field, value) => {
-    if (['media', 'picture', 'sound', 'promptSound'].includes(field) && value === id) uses++;
+    if (['media', 'picture', 'sound', 'promptSound', 'ownFace'].includes(field) && value === id) uses++;
     return value;
   });
   return uses;
@@ -44,8 +44,8 @@ function usesOf({ media: _, ...rest }: Question, id: string): number {
 function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; medium: Medium; uses: number }) {
   const act = store.getState().do;
   const set = (change: Partial<Medium>) => act(setMedium(store.getState().question, id, { ...medium, ...change }));
-  const [open, setOpen] = useState(() => !medium.decorative && !medium.description?.trim());
-  const silent = !medium.decorative && !medium.description?.trim();
+  const silent = medium.kind !== 'font' && !medium.decorative && !medium.description?.trim();
+  const [open, setOpen] = useState(() => silent);
   return (
     <li className="py-2">
       <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -92,7 +92,7 @@ function Entry({ store, id, medium, uses }: { store: BenchStore; id: string; med
           />
         </div>
         {silent && <p className="text-sm text-brick mt-1">Say what it shows, or that it is decorative.</p>}
-        {medium.kind !== 'picture' && (
+        {(medium.kind === 'sound' || medium.kind === 'film') && (
           <Captions label={`Captions of ${id}`} captions={medium.captions} onSet={(captions) => set({ captions })} />
         )}
         {medium.kind === 'sound' && (

@@ -49,6 +49,7 @@ export function entered(question: Question, storedMedium: StoredMedium, name: st
     licence: '',
     weight: storedMedium.weight,
     captions: null,
+    advances: null,
   };
   return { id, step: setMedium(question, id, medium) };
 }
@@ -70,10 +71,15 @@ export async function takeFiles(store: BenchStore, files: readonly File[]): Prom
     const storedMedium = await sendFile(file, store.getState().question);
     if (!storedMedium) continue;
     const { question, do: act, select } = store.getState();
+    const { kind } = storedMedium;
+    if (kind === 'font') {
+      toast('A font is chosen where letters are set', { description: 'Open Letters at Lay out, and take it there.' });
+      continue;
+    }
     const { id, step } = entered(question, storedMedium, file.name);
     const natural =
       storedMedium.width && storedMedium.height ? { w: storedMedium.width, h: storedMedium.height } : null;
-    const fixture = mediumFixture(applyAll(question, step), storedMedium.kind, id, natural);
+    const fixture = mediumFixture(applyAll(question, step), kind, id, natural);
     act([...step, ...add(question, 'fixtures', [fixture])], `${file.name} is on the scene`);
     select([refTo('fixture', fixture.id)]);
     toast.success(`${file.name || 'The file'} is on the scene`, {

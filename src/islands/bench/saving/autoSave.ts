@@ -28,6 +28,9 @@ export interface AutoSave {
   abandon(): void;
 }
 
+/** Can edits be sent along with a page that is left? */
+export const goesAlong = (edits: readonly Edit[]): boolean => JSON.stringify(edits).length < MAX_KEEPALIVE;
+
 const PAUSE_MS = 700;
 const RETRY_MS = 3000;
 /** Browsers send no more than 64 KiB along with a page that is left (Fetch standard, 4.5). */
@@ -35,7 +38,8 @@ const MAX_KEEPALIVE = 60_000;
 
 /** A question that is not stored yet: how it is, and whether it is worth it. */
 export interface Unborn {
-  create(): Promise<{ readonly ok: true } | { readonly ok: false; readonly error: ApiError }>;
+  /** Stores it; `first`: with these edits at once, since the page is being left. */
+  create(first?: Unsaved): Promise<{ readonly ok: true } | { readonly ok: false; readonly error: ApiError }>;
   isWorthIt(): boolean;
 }
 
@@ -138,15 +142,16 @@ export function autoSave(
       const left = { id: batch?.id ?? crypto.randomUUID(), from: revision, edits };
       storeUnsaved(questionId, left);
       // A batch under way is answered for by itself; what came after it is in the browser's store.
-      if (born && !sending) {
-        batch = { id: left.id, edits };
-        waiting = [];
+      if (sending && born) return;
+      batch = { id: left.id, edits };
+      waiting = [];
+      if (unborn && !born) void unborn.create(left);
+      else
         void api('POST /api/questions/{id}/edits', {
           id: questionId,
           body: left,
-          keepalive: JSON.stringify(edits).length < MAX_KEEPALIVE,
+          keepalive: goesAlong(edits),
         });
-      }
     },
     resume: ({ id, edits }) => {
       batch = { id, edits: [...edits] };

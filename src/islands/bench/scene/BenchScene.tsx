@@ -126,7 +126,7 @@ export function BenchScene({ store }: { store: BenchStore }) {
             <Ruler store={store} axis="y" scale={scale} />
           </span>
           <MediaFrom source={media}>
-            <Stage ref={stage} scene={question.scene} tray={question.tray} scale={scale}>
+            <Stage ref={stage} question={question} scale={scale}>
               {things(question).map((thing) => {
                 const frame = at.get(thing.ref);
                 if (!frame) return null;

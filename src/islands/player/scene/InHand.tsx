@@ -11,6 +11,7 @@ import {
 } from '../../../core';
 import { dress } from '../../../scene/dress';
 import { ItemFace } from '../../../scene/ItemFace';
+import { lettersCss } from '../../../scene/letters';
 import { useMediaSource } from '../../../scene/media';
 import { ZoneBed } from '../../../scene/ZoneBed';
 import { stateOf } from '../states';
@@ -41,10 +42,14 @@ export function carriedWith(model: SceneModel, board: Board, copy: Copy): Carrie
 export function InHand({ store, carried, scale }: { store: PlayerStore; carried: readonly Carried[]; scale: number }) {
   const question = store((s) => s.view.question);
   const model = store((s) => s.model);
+  const media = useMediaSource();
   const lead = carried[0]?.copy;
   const state = store((s) => (lead === undefined ? 'rest' : stateOf(s.states, lead)));
   return (
-    <div className="in-hand" style={{ '--scale': scale } as CSSProperties}>
+    <div
+      className="in-hand"
+      style={{ '--scale': scale, ...lettersCss(question.dress?.letters, media) } as CSSProperties}
+    >
       {carried.flatMap(({ copy, at }) =>
         (model.items[itemOf(copy)]?.carries ?? []).map((zone) => (
           <Ridden key={`zone-${zone}`} question={question} zone={zone} at={at} carrier={itemOf(copy)} scale={scale} />

@@ -16,6 +16,8 @@ import {
 } from '../../../core';
 import { FixtureFace } from '../../../scene/FixtureFace';
 import { ItemFace } from '../../../scene/ItemFace';
+import { lettersCss, useLetters } from '../../../scene/letters';
+import { useMediaSource } from '../../../scene/media';
 import { px, pxTurned } from '../../../scene/px';
 import { Stage } from '../../../scene/Stage';
 import { Slots } from '../../../scene/slots';
@@ -98,6 +100,9 @@ export function SceneFrame({
       );
     },
   });
+
+  const media = useMediaSource();
+  useLetters(question, media);
 
   const latest = useRef({ shown, put });
   latest.current = { shown, put };
@@ -286,6 +291,7 @@ export function SceneFrame({
         {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
         <div
           className="playing"
+          style={lettersCss(question.dress?.letters, media)}
           data-told={told !== null || undefined}
           data-families={model.zones.some(({ isSlot, family }) => isSlot && family !== null) || undefined}
           onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}
@@ -310,7 +316,7 @@ export function SceneFrame({
             ) : (
               <Stage
                 ref={stage}
-                scene={question.scene}
+                question={question}
                 tray={docked ? null : question.tray}
                 scale={scale}
                 crop={docked ? crop : null}

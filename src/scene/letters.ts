@@ -1,0 +1,83 @@
+import { type CSSProperties, useEffect } from 'react';
+import type { Face, Fixture, Letters, Look, Question } from '../core';
+import type { MediaSource, Shown } from './media';
+
+/** How a face is called in CSS, and the one weight in which it is drawn, so that it is as wide as the core says. */
+const FAMILIES: Readonly<Record<Face, { readonly family: string; readonly weight: number }>> = {
+  school: { family: 'Andika', weight: 400 },
+  joined: { family: 'Playwrite DE Grund', weight: 400 },
+  steady: { family: 'OpenDyslexic', weight: 400 },
+  book: { family: 'Source Serif 4', weight: 600 },
+  round: { family: 'Nunito', weight: 600 },
+  narrow: { family: 'Barlow Condensed', weight: 600 },
+  hand: { family: 'Patrick Hand', weight: 400 },
+  code: { family: 'Atkinson Hyperlegible Mono', weight: 400 },
+};
+
+/** An item's words, without letters of their own, in scene units: what sizes are in proportion to. */
+const ITEM_SIZE = 15;
+
+/** The family of a font of the author's: each file has one of its own. */
+const familyOf = ({ url }: Shown) => `own ${encodeURIComponent(url)}`;
+
+interface Chosen {
+  readonly face?: Face | null | undefined;
+  readonly ownFace?: string | null | undefined;
+}
+
+function chosen({ face, ownFace }: Chosen, media: MediaSource): { family: string; weight: number } | null {
+  const own = ownFace ? media(ownFace) : null;
+  if (own) return { family: `"${familyOf(own)}", var(--font-sans)`, weight: 400 };
+  return face ? { family: `"${FAMILIES[face].family}", var(--font-sans)`, weight: FAMILIES[face].weight } : null;
+}
+
+/** The CSS of a face, on what is drawn in it. */
+export function faceCss(of: Chosen, media: MediaSource): CSSProperties {
+  const found = chosen(of, media);
+  return found ? { fontFamily: found.family, fontWeight: found.weight } : {};
+}
+
+/** The CSS of letters, on what everything inside is drawn in. */
+export function lettersCss(letters: Letters | null | undefined, media: MediaSource): CSSProperties {
+  const found = letters ? chosen(letters, media) : null;
+  return {
+    ...(found ? { '--letters': found.family, '--letters-weight': found.weight } : {}),
+    ...(letters?.size ? { '--letters-grow': letters.size / ITEM_SIZE } : {}),
+  } as CSSProperties;
+}
+
+/** What says in which letters a question is drawn. */
+export interface Lettered {
+  readonly dress: Question['dress'];
+  readonly looks: Readonly<Record<string, Look>>;
+  readonly fixtures: readonly Fixture[];
+}
+
+const lettersIn = ({ dress, looks, fixtures }: Lettered): Chosen[] => [
+  ...(dress?.letters ? [dress.letters] : []),
+  ...fixtures.flatMap((fixture) => (fixture.type === 'text' && fixture.letters ? [fixture.letters] : [])),
+  ...Object.values(looks).flatMap(({ states }) =>
+    Object.values((states ?? {}) as Record<string, Chosen | undefined>).flatMap((style) => style ?? []),
+  ),
+];
+
+/** Loads the letters that a question is drawn in; those that ship with the application only where one is used. */
+export function useLetters(lettered: Lettered, media: MediaSource): void {
+  const all = lettersIn(lettered);
+  const shipped = all.some(({ face }) => face);
+  const own = [...new Set(all.flatMap(({ ownFace }) => ownFace ?? []))].flatMap((id) => media(id) ?? []);
+  const addresses = own.map(({ url }) => url).join(' ');
+  useEffect(() => {
+    if (shipped) void import('./faces.css');
+  }, [shipped]);
+  useEffect(() => {
+    for (const url of addresses.split(' ').filter(Boolean)) {
+      const family = familyOf({ url } as Shown);
+      if ([...document.fonts].some((face) => face.family.replaceAll('"', '') === family)) continue;
+      const face = new FontFace(family, `url("${url}")`);
+      document.fonts.add(face);
+      // Until it is there, or if it never comes, words stand in the page's own letters.
+      face.load().catch(() => document.fonts.delete(face));
+    }
+  }, [addresses]);
+}

@@ -273,6 +273,7 @@ const ROWS: Readonly<Record<string, Row>> = {
     nothing: OTHER_TEACHERS,
     ask: () => ({ body: { done: [{ id: of.question, revision: 2 }] } }),
   },
+  'POST /api/formulas': { may: TEACHERS, ask: () => ({ body: { tex: 'x^2' } }) },
   'GET /api/questions/{id}': { may: OWNER, ask: at(() => of.question) },
   'PATCH /api/questions/{id}': { may: OWNER, ask: at(() => of.question, { body: { deleted: true } }) },
   'POST /api/questions/{id}/copies': { may: OWNER, ask: at(() => of.question, { body: { id: FRESH } }) },

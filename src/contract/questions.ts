@@ -3,9 +3,11 @@ import { array, boolean, mixed, number, object, type Schema, string } from 'yup'
 import {
   type Edit,
   type FindingCounts,
+  type Formula,
   KINDS,
   type Kind,
   LIST_FIELDS,
+  MAX_TEX,
   NAMED_FIELDS,
   type Question,
   type Replaced,
@@ -252,6 +254,9 @@ export const packing = object({
 /** The id of an import, made by the client: a package sent again under it is imported once. */
 export const importing = object({ id: uuid() });
 
+/** TeX to be drawn. */
+export const texToDraw = object({ tex: string().trim().min(1).max(MAX_TEX).required() });
+
 export const questionOperations = {
   'GET /api/questions': { who: 'teacher', does: 'A page of the Vault.', query: sought, answer: json<VaultPage>() },
   'POST /api/questions': {
@@ -278,6 +283,12 @@ export const questionOperations = {
     does: 'Takes replaced words back, in the questions that nobody has changed since.',
     body: replacingUndone,
     answer: json<{ questions: number }>(),
+  },
+  'POST /api/formulas': {
+    who: 'teacher',
+    does: 'Draws a formula typed as TeX: as MathML, and as it is spoken.',
+    body: texToDraw,
+    answer: json<Formula>(),
   },
   'GET /api/questions/{id}': { who: 'teacher', does: 'A question with its revision.', answer: json<StoredQuestion>() },
   'PATCH /api/questions/{id}': {

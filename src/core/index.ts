@@ -53,6 +53,7 @@ export {
   type Step,
 } from './edit/edit';
 export { eitherAt, eitherZones } from './edit/either';
+export { drawFormulas, type Formula, MAX_TEX, texOf } from './edit/formulas';
 export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
 export {
   belongNowhere,

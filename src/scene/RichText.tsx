@@ -1,5 +1,5 @@
-import { useContext } from 'react';
-import type { Rich } from '../core';
+import { createElement, type ReactElement, useContext } from 'react';
+import type { MathElement, Rich } from '../core';
 import { Slots } from './slots';
 
 type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
@@ -12,11 +12,17 @@ const COLOURS = {
   brick: 'text-brick',
 } as const;
 
+/** A formula as MathML. `words`: how it is spoken. */
+function mathOf({ is, with: attributes, holds }: MathElement, words?: string): ReactElement {
+  const inner = holds.map((part) => (typeof part === 'string' ? part : mathOf(part)));
+  return createElement(is, { ...attributes, ...(words ? { 'aria-label': words } : {}) }, ...inner);
+}
+
 function Runs({ runs }: { runs: readonly Run[] }) {
   const slots = useContext(Slots);
-  return runs.map(({ text, slot, strong, em, mono, colour, lang }, i) => {
+  return runs.map(({ text, slot, strong, em, mono, colour, lang, formula }, i) => {
     if (slot !== undefined) return <span key={slot}>{slots ? slots(slot) : <span className="slot slot-blank" />}</span>;
-    const plain = mono ? <code className="code">{text}</code> : text;
+    const plain = formula ? mathOf(formula.math, text) : mono ? <code className="code">{text}</code> : text;
     const words = em ? <em>{plain}</em> : plain;
     return (
       // A run has no name of its own; its place is what it is known by.

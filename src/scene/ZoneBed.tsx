@@ -1,13 +1,20 @@
 import type { CSSProperties, HTMLAttributes, ReactNode, Ref } from 'react';
-import { type Look, outlineOf, type Shape, styleIn, type ZoneState } from '../core';
+import { type Look, outlineOf, type Rich, type Shape, styleIn, type ZoneState } from '../core';
 import { cssColour, dress, motionIn } from './dress';
 import { useMediaSource } from './media';
 import { px } from './px';
+import { RichText } from './RichText';
 
 export type { ZoneState } from '../core';
 
 interface Props {
-  zone: { readonly id: string; readonly label: string; readonly shape: Shape; readonly rotation: number };
+  zone: {
+    readonly id: string;
+    readonly label: string;
+    readonly title?: Rich | null;
+    readonly shape: Shape;
+    readonly rotation: number;
+  };
   scale: number;
   state?: ZoneState;
   look?: Look | undefined;
@@ -21,7 +28,7 @@ interface Props {
 /** A hatched bed with its title set into the upper edge. */
 export function ZoneBed({ zone, scale, state = 'rest', look, className = '', extra, ref, children }: Props) {
   const media = useMediaSource();
-  const { shape, rotation, label, id } = zone;
+  const { shape, rotation, label, title, id } = zone;
   const outline = outlineOf(shape, 0);
   if (!outline) return null;
   const dressed = dress(look, state, scale, media);
@@ -54,7 +61,7 @@ export function ZoneBed({ zone, scale, state = 'rest', look, className = '', ext
       )}
       {label && (
         <span className="bed-title" dir="auto">
-          {label}
+          {title ? <RichText rich={title} /> : label}
         </span>
       )}
       {children}

@@ -58,6 +58,7 @@ export { goTo, openRelease } from './sittings/openRelease';
 export { reopen } from './sittings/reopen';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export { canStore, retention } from './storage';
+export { drawFormula } from './vault/formulas';
 export { listTags, listVault, usesOf } from './vault/listing';
 export { listLists, makeList, removeList, saveList } from './vault/lists';
 export { exportPackage, importPackage } from './vault/packages';

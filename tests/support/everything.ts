@@ -180,6 +180,7 @@ export function everything(): Record<string, unknown> {
       {
         id: 'dry',
         label: 'Stands drying',
+        title: words('Stands drying'),
         shape: { type: 'rect', x: 40, y: 60, w: 400, h: 300 },
         rotation: 5,
         family: 'seeds',

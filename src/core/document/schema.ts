@@ -69,6 +69,8 @@ const typedSchema = record({
 export const zoneSchema = record({
   id: identifier<ZoneId>().required(MISSING),
   label: words(2000).default(''),
+  /** What is drawn as its title; null: the label. */
+  title: richSchema.nullable().default(null),
   shape: shapeSchema.required(),
   rotation: finite().default(0),
   family: family(),

@@ -20,7 +20,7 @@ const QUESTION_FIELDS = new Set([
 ]);
 const LIST_FIELDS: Readonly<Record<string, ReadonlySet<string>>> = {
   items: new Set(['label', 'content', 'value', 'look']),
-  zones: new Set(['label', 'typed', 'look', 'chars']),
+  zones: new Set(['label', 'title', 'typed', 'look', 'chars']),
 };
 
 const isCorrection = (edit: Edit): boolean => {

@@ -57,7 +57,8 @@ export function replaceWords(question: Question, replacing: Replacing): { step: 
   const through = (value: unknown, name: string, inWords: boolean): unknown => {
     if (typeof value === 'string') return inWords ? replaced(value) : value;
     if (Array.isArray(value)) return value.map((entry) => through(entry, name, inWords));
-    if (value === null || typeof value !== 'object') return value;
+    // The words of a formula are what it is spoken as.
+    if (value === null || typeof value !== 'object' || 'formula' in value) return value;
     return Object.fromEntries(
       Object.entries(value).map(([field, inner]) => [
         field,

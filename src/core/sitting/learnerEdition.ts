@@ -19,6 +19,7 @@ export type LearnerItem = Pick<
 export type LearnerZone = Pick<
   Zone,
   | 'label'
+  | 'title'
   | 'shape'
   | 'rotation'
   | 'family'
@@ -187,6 +188,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
         ({
           id,
           label,
+          title,
           shape,
           rotation,
           family,
@@ -210,6 +212,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
                 {
                   id: zone.get(id) as string,
                   label,
+                  title,
                   shape,
                   rotation,
                   family,

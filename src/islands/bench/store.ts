@@ -16,6 +16,7 @@ import {
   type Step,
   setFrames,
   setQuestion,
+  texOf,
   things,
   withFittingStart,
   withGroups,
@@ -23,6 +24,7 @@ import {
 import { BLANK_TITLE } from '../../core/document';
 import { proposedTitle } from '../../core/kinds';
 import { changesInWords } from '../shared/changesInWords';
+import { drawTyped } from './rich/formulas';
 import { type AutoSave, autoSave, type SaveState, type Unborn } from './saving/autoSave';
 import { mergedIn } from './saving/mergeIn';
 import { recalledUndo, rememberUndo } from './saving/undoMemory';
@@ -156,8 +158,10 @@ export function benchStore(
       do: (asked, said) => {
         if (asked.length === 0) return;
         if (!mayChange(get())) return set({ said: 'You may look at this question, not change it' });
-        const step = completed(get().question, asked);
+        const before = get().question;
+        const step = completed(before, asked);
         take(step);
+        if (JSON.stringify(step).includes('$')) void drawTyped(store, texOf(before));
         set({ past: [...get().past, step], future: [], ...stillThere(get()), ...(said ? { said } : {}) });
       },
       undo: () => {

@@ -4,6 +4,7 @@ import { prepareMedium } from '../media/prepare';
 import { modelAnswer } from '../releases/modelAnswer';
 import { digestMoves, regradeMoves } from '../sittings/replays';
 import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
+import { formulaOf } from '../vault/formulas';
 import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
 
 /** The tasks of the worker threads: each takes and returns plain data, and knows neither database nor network. */
@@ -13,6 +14,7 @@ export const TASKS = {
   completeDocument,
   editDocument,
   examineQuestion,
+  formulaOf,
   packInto,
   readPackage,
   examinePacked,

@@ -1,7 +1,7 @@
-import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core';
+import { type Editor, Extension, Mark, mergeAttributes, Node } from '@tiptap/core';
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Code as CodeIcon, Italic, List, ListOrdered } from 'lucide-react';
+import { Bold, Code as CodeIcon, Italic, List, ListOrdered, Sigma } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Rich } from '../../../core';
 import { fromEditor, type SlotWords, sameText, toEditor } from './convert';
@@ -48,6 +48,20 @@ const Slot = Node.create({
     `${node.attrs.word || node.attrs.zone}`,
   ],
 });
+/** A formula: shown as its TeX, since that is what is changed of it; pressing it makes it text again. */
+const FormulaNode = Node.create({
+  name: 'formula',
+  group: 'inline',
+  inline: true,
+  atom: true,
+  addAttributes: () => ({ formula: { default: null }, words: { default: '' } }),
+  parseHTML: () => [],
+  renderHTML: ({ node }) => [
+    'span',
+    { class: 'rich-formula', title: `${node.attrs.words}. Press twice to change it.` },
+    `${node.attrs.formula?.tex ?? ''}`,
+  ],
+});
 const Direction = Extension.create({
   name: 'dir',
   addGlobalAttributes: () => [
@@ -72,8 +86,25 @@ const EXTENSIONS = [
   Lang,
   Code,
   Slot,
+  FormulaNode,
   Direction,
 ];
+
+/** A formula that is selected becomes text to be changed; else one is begun where the cursor is. */
+function writeFormula(editor: Editor): void {
+  const { from, to } = editor.state.selection;
+  const chosen = editor.state.doc.nodeAt(from);
+  const tex = chosen?.type.name === 'formula' ? chosen.attrs.formula.tex : editor.state.doc.textBetween(from, to);
+  editor
+    .chain()
+    .focus()
+    .insertContentAt(
+      { from, to: chosen?.type.name === 'formula' ? from + 1 : to },
+      { type: 'text', text: `$${tex || 'x^2'}$` },
+    )
+    .setTextSelection({ from: from + 1, to: from + 1 + (tex || 'x^2').length })
+    .run();
+}
 
 interface Props {
   label: string;
@@ -100,6 +131,12 @@ export default function RichEditor({ label, value, onTyped, lines = 2, words }: 
         class: 'rich-editor',
         style: `min-height: ${lines * 1.5}em`,
       },
+      handleDoubleClickOn: (view, _at, node, position) => {
+        if (node.type.name !== 'formula') return false;
+        const text = view.state.schema.text(`$${node.attrs.formula.tex}$`);
+        view.dispatch(view.state.tr.replaceWith(position, position + node.nodeSize, text));
+        return true;
+      },
     },
     onBlur: ({ editor: left }) => {
       const typed = fromEditor(left.getJSON());
@@ -116,6 +153,7 @@ export default function RichEditor({ label, value, onTyped, lines = 2, words }: 
     selector: ({ editor: now }) => ({
       bold: now.isActive('bold'),
       italic: now.isActive('italic'),
+      formula: now.isActive('formula'),
       code: now.isActive('code'),
       bullets: now.isActive('bulletList'),
       numbers: now.isActive('orderedList'),
@@ -182,6 +220,16 @@ export default function RichEditor({ label, value, onTyped, lines = 2, words }: 
           onClick={() => editor.chain().focus().toggleOrderedList().run()}
         >
           <ListOrdered size={14} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={tool(on.formula)}
+          aria-label={on.formula ? 'Change the formula' : 'Formula: TeX between dollar signs'}
+          title={on.formula ? 'Change the formula' : 'Formula: TeX between dollar signs'}
+          onMouseDown={keep}
+          onClick={() => writeFormula(editor)}
+        >
+          <Sigma size={14} aria-hidden />
         </button>
         <select
           className="select select-xs w-24"

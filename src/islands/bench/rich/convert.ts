@@ -28,7 +28,7 @@ function blockToEditor(block: Block, words: SlotWords): JSONContent {
   };
 }
 
-function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run, words: SlotWords): JSONContent[] {
+function runToEditor({ text, slot, strong, em, mono, colour, lang, formula }: Run, words: SlotWords): JSONContent[] {
   const marks = [
     ...(strong ? [{ type: 'bold' }] : []),
     ...(em ? [{ type: 'italic' }] : []),
@@ -37,6 +37,7 @@ function runToEditor({ text, slot, strong, em, mono, colour, lang }: Run, words:
     ...(lang ? [{ type: 'lang', attrs: { lang } }] : []),
   ];
   if (slot !== undefined) return [{ type: 'slot', attrs: { zone: slot, word: words[slot] ?? slot }, marks }];
+  if (formula) return [{ type: 'formula', attrs: { formula, words: text }, marks }];
   // The editor holds no empty texts.
   return text ? [{ type: 'text', text, marks }] : [];
 }
@@ -86,6 +87,7 @@ function runFromEditor(node: JSONContent): Run[] {
     ...(mark('lang') ? { lang: mark('lang')?.attrs?.lang } : {}),
   };
   if (node.type === 'slot') return [{ slot: node.attrs?.zone, ...style } as Run];
+  if (node.type === 'formula') return [{ text: node.attrs?.words, formula: node.attrs?.formula, ...style } as Run];
   if (node.type === 'hardBreak') return [{ text: '\n', ...style } as Run];
   return node.type === 'text' && node.text ? [{ text: node.text, ...style } as Run] : [];
 }

@@ -273,6 +273,15 @@ const ROWS: Readonly<Record<string, Row>> = {
     nothing: OTHER_TEACHERS,
     ask: () => ({ body: { done: [{ id: of.question, revision: 2 }] } }),
   },
+  'POST /api/questions/dress': {
+    may: OWNER,
+    ask: () => ({ body: { ids: [of.question], like: of.question } }),
+  },
+  'DELETE /api/questions/dress': {
+    may: OWNER,
+    nothing: OTHER_TEACHERS,
+    ask: () => ({ body: { done: [{ id: of.question, revision: 2 }] } }),
+  },
   'POST /api/formulas': { may: TEACHERS, ask: () => ({ body: { tex: 'x^2' } }) },
   'GET /api/questions/{id}': { may: OWNER, ask: at(() => of.question) },
   'PATCH /api/questions/{id}': { may: OWNER, ask: at(() => of.question, { body: { deleted: true } }) },

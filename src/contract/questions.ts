@@ -164,20 +164,36 @@ export interface WordsToReplace extends Replacing {
   readonly ids: readonly string[];
   readonly apply: boolean;
 }
-export interface Replacement {
+/** One of many questions that are changed in one go. */
+export interface ChangedQuestion {
   readonly id: string;
   readonly title: string;
-  readonly count: number;
-  /** Some of the places. */
-  readonly places: readonly Replaced[];
   /** The revision it came to; null: it was not changed. */
   readonly revision: number | null;
   readonly refused: string | null;
 }
+export interface Replacement extends ChangedQuestion {
+  readonly count: number;
+  /** Some of the places. */
+  readonly places: readonly Replaced[];
+}
 export interface WordsReplaced {
   readonly questions: readonly Replacement[];
 }
-export const replacingUndone = object({
+/** Questions to be dressed like another. */
+export const dressing = object({
+  ids: array(uuid()).min(1).max(MAX_AT_ONCE, `At most ${MAX_AT_ONCE} at once`).required(),
+  like: uuid(),
+});
+export interface Dressing {
+  readonly ids: readonly string[];
+  readonly like: string;
+}
+export interface QuestionsDressed {
+  readonly questions: readonly ChangedQuestion[];
+}
+
+export const manyUndone = object({
   done: array(object({ id: uuid().required(), revision: number().integer().required() }).required())
     .max(MAX_AT_ONCE)
     .required(),
@@ -281,7 +297,19 @@ export const questionOperations = {
   'DELETE /api/questions/words': {
     who: 'teacher',
     does: 'Takes replaced words back, in the questions that nobody has changed since.',
-    body: replacingUndone,
+    body: manyUndone,
+    answer: json<{ questions: number }>(),
+  },
+  'POST /api/questions/dress': {
+    who: 'teacher',
+    does: 'Dresses many questions like one: its ground, letters and looks.',
+    body: dressing,
+    answer: json<QuestionsDressed>(),
+  },
+  'DELETE /api/questions/dress': {
+    who: 'teacher',
+    does: 'Takes a dress back, in the questions that nobody has changed since.',
+    body: manyUndone,
     answer: json<{ questions: number }>(),
   },
   'POST /api/formulas': {

@@ -37,6 +37,7 @@ export type {
 export { type Clipping, clip, duplicate, paste, rowStep, setGroup, setNoted, withGroups } from './edit/clones';
 export { correction } from './edit/correct';
 export { difference } from './edit/difference';
+export { dressLike } from './edit/dress';
 export {
   apply,
   applyAll,

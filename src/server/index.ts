@@ -58,6 +58,8 @@ export { goTo, openRelease } from './sittings/openRelease';
 export { reopen } from './sittings/reopen';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';
 export { canStore, retention } from './storage';
+export { takeBack } from './vault/changeEach';
+export { dressQuestions } from './vault/dressing';
 export { drawFormula } from './vault/formulas';
 export { listTags, listVault, usesOf } from './vault/listing';
 export { listLists, makeList, removeList, saveList } from './vault/lists';
@@ -74,7 +76,7 @@ export {
   setDeleted,
   setStartingPoint,
 } from './vault/questions';
-export { replaceInQuestions, undoReplacing } from './vault/replaceWords';
+export { replaceInQuestions } from './vault/replaceWords';
 export { listSets, makeSet, openSet, saveSet } from './vault/sets';
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
 export { listVersions, nameVersion, versionAt } from './vault/versions';

@@ -168,7 +168,7 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   const placed: Step = [
     ...Object.entries(clipping.media).flatMap(([name, value]) => setMedium(question, media.get(name) as string, value)),
     ...Object.entries(clipping.looks).flatMap(([name, value]) =>
-      setLook(question, looks.get(name) as string, restyled(value, medium)),
+      setLook(question, looks.get(name) as string, renamedMedia(value, medium)),
     ),
     ...add(question, 'items', items),
     ...add(question, 'zones', zones),
@@ -185,7 +185,8 @@ export function paste(question: Question, clipping: Clipping, by: Point): { step
   return { step: [...placed, ...moved], refs };
 }
 
-function restyled(look: Look, medium: (name: string | undefined) => string | undefined): Look {
+/** A look whose media have other names. */
+export function renamedMedia(look: Look, medium: (name: string) => string): Look {
   const states = Object.fromEntries(
     Object.entries(
       look.states as Record<string, { picture?: string; sound?: string; ownFace?: string } | undefined>,

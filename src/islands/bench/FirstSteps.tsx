@@ -1,5 +1,6 @@
 import { Check, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import * as browser from '../../ui/browserStore';
 import type { BenchState, BenchStore } from './store';
 
 const STEPS = ['made', 'rehearsed', 'proved', 'published'] as const;
@@ -21,21 +22,12 @@ const GO: Readonly<Record<StepName, (store: BenchStore) => void>> = {
 const STORED_AT = 'vault-drop.firstSteps';
 const ALL = STEPS.join(' ');
 
-/** The steps done so far in this browser. Storage that is full or forbidden: none is remembered. */
+/** The steps done so far in this browser. */
 function remembered(): ReadonlySet<string> {
-  try {
-    return new Set((localStorage.getItem(STORED_AT) ?? '').split(' '));
-  } catch {
-    return new Set();
-  }
+  const stored = browser.recall(STORED_AT);
+  return new Set(Array.isArray(stored) ? stored : []);
 }
-function remember(done: ReadonlySet<string>): void {
-  try {
-    localStorage.setItem(STORED_AT, [...done].join(' '));
-  } catch {
-    // It is seen again next time.
-  }
-}
+const remember = (done: ReadonlySet<string>): void => browser.remember(STORED_AT, [...done]);
 
 const isDone = (state: BenchState): Partial<Record<StepName, boolean>> => ({
   made: state.question.key.length + state.question.either.length > 0 && state.question.items.length > 0,

@@ -1,3 +1,4 @@
+import * as browser from '../../ui/browserStore';
 import type { Station } from './store';
 
 /** How the author has arranged the Bench, in this browser: shares in per cent of the room. */
@@ -11,19 +12,8 @@ export interface Arrangement {
 const STORED_AT = 'vault-drop.bench';
 
 export function remembered(defaults: Arrangement): Arrangement {
-  try {
-    const stored = JSON.parse(localStorage.getItem(STORED_AT) ?? '{}') as Partial<Arrangement>;
-    return { ...defaults, ...stored, panel: { ...defaults.panel, ...stored.panel } };
-  } catch {
-    // Storage is forbidden, or another program wrote there.
-    return defaults;
-  }
+  const stored = (browser.recall(STORED_AT) ?? {}) as Partial<Arrangement>;
+  return { ...defaults, ...stored, panel: { ...defaults.panel, ...stored.panel } };
 }
 
-export function remember(arrangement: Arrangement): void {
-  try {
-    localStorage.setItem(STORED_AT, JSON.stringify(arrangement));
-  } catch {
-    // It lasts as long as the page.
-  }
-}
+export const remember = (arrangement: Arrangement): void => browser.remember(STORED_AT, arrangement);

@@ -5,6 +5,7 @@ import { Field } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
 import { Dialog } from '../../ui/Dialog';
+import { questionsInWords as plural } from './inWords';
 import { useWrite } from './useVault';
 
 /** A word is replaced in the chosen questions: first it is seen where, then it is done, and can be taken back. */
@@ -124,5 +125,3 @@ export function ReplaceWords({ ids, onClose }: { ids: readonly string[]; onClose
     </Dialog>
   );
 }
-
-const plural = (n: number): string => (n === 1 ? '1 question' : `${n} questions`);

@@ -1,6 +1,6 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
-import { lazy, useEffect, useState } from 'react';
+import { lazy, type ReactNode, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { ManyChange } from '../../contract';
 import { MAX_AT_ONCE } from '../../contract/limits';
@@ -11,10 +11,12 @@ import { ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { Later } from '../../ui/Later';
 import { Dragging } from './Dragging';
+import { DressAlike } from './DressAlike';
 import { EmptyVault } from './EmptyVault';
 import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
 import { newQuestionAt } from './newQuestion';
+import { QuestionCards } from './QuestionCards';
 import { QuestionList } from './QuestionList';
 import { ReplaceWords } from './ReplaceWords';
 import { Shelves } from './Shelves';
@@ -31,6 +33,7 @@ import {
   useWrite,
   vaultClient,
 } from './useVault';
+import { useView, ViewSwitch } from './ViewSwitch';
 
 const StartFrom = lazy(() => import('./StartFrom').then((m) => ({ default: m.StartFrom })));
 /** The pause after the last key before a search, in milliseconds. */
@@ -59,6 +62,7 @@ function Inside({ asked, page, shelves: given }: Props) {
   const [sought, setSought] = useState(first.sought);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [starting, setStarting] = useState(false);
+  const [view, setView] = useView();
   const [importing, setImporting] = useState(false);
   const shelves = useShelves(given).data;
   const seek = (change: Partial<Sought>) => {
@@ -82,6 +86,26 @@ function Inside({ asked, page, shelves: given }: Props) {
   );
   const newQuestion = newQuestionAt(onShelf);
   const isAll = search === '';
+  const empty = (
+    <div className={`border border-rule bg-sheet px-6 ${isAll ? 'py-4' : 'py-12 text-center'}`}>
+      {isAll ? (
+        <EmptyVault shelfId={onShelf} />
+      ) : sought.shelf === 'bin' ? (
+        <p className="text-lg">The bin is empty.</p>
+      ) : (
+        <>
+          <p className="text-lg">
+            {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === ''
+              ? 'Nothing stands on this shelf yet.'
+              : 'No question is like that.'}
+          </p>
+          <button type="button" className="btn btn-edge mt-4" onClick={() => seek(EVERYTHING)}>
+            Show everything
+          </button>
+        </>
+      )}
+    </div>
+  );
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <div className="flex flex-wrap items-baseline gap-4 lg:col-span-2">
@@ -111,37 +135,24 @@ function Inside({ asked, page, shelves: given }: Props) {
           onMade={(shelf) => chosen.size === 0 && seek({ ...EVERYTHING, sort: sought.sort, shelf })}
         />
         <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
-          <Filters sought={sought} onSeek={seek} />
+          <Filters sought={sought} onSeek={seek}>
+            <ViewSwitch view={view} onView={setView} />
+          </Filters>
           {chosen.size > 0 && <ForChosen chosen={chosen} shelves={shelves} onDone={() => setChosen(new Set())} />}
           {sought.shelf === 'bin' && <EmptyBin />}
-          <QuestionList
-            sought={sought}
-            first={first}
-            chosen={chosen}
-            onChoose={setChosen}
-            onSort={(sort) => seek({ sort })}
-            onTag={(tag) => seek({ tag })}
-            empty={
-              <div className={`border border-rule bg-sheet px-6 ${isAll ? 'py-4' : 'py-12 text-center'}`}>
-                {isAll ? (
-                  <EmptyVault shelfId={onShelf} />
-                ) : sought.shelf === 'bin' ? (
-                  <p className="text-lg">The bin is empty.</p>
-                ) : (
-                  <>
-                    <p className="text-lg">
-                      {here && searchOf({ ...sought, shelf: '', sort: '' }).toString() === ''
-                        ? 'Nothing stands on this shelf yet.'
-                        : 'No question is like that.'}
-                    </p>
-                    <button type="button" className="btn btn-edge mt-4" onClick={() => seek(EVERYTHING)}>
-                      Show everything
-                    </button>
-                  </>
-                )}
-              </div>
-            }
-          />
+          {view === 'cards' ? (
+            <QuestionCards sought={sought} first={first} chosen={chosen} onChoose={setChosen} empty={empty} />
+          ) : (
+            <QuestionList
+              sought={sought}
+              first={first}
+              chosen={chosen}
+              onChoose={setChosen}
+              onSort={(sort) => seek({ sort })}
+              onTag={(tag) => seek({ tag })}
+              empty={empty}
+            />
+          )}
         </section>
       </Dragging>
       {importing && <ImportDialog onClose={() => setImporting(false)} />}
@@ -171,7 +182,15 @@ function Starting({
 }
 
 /** The filters of the list. */
-function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<Sought>) => void }) {
+function Filters({
+  sought,
+  onSeek,
+  children,
+}: {
+  sought: Sought;
+  onSeek: (change: Partial<Sought>) => void;
+  children: ReactNode;
+}) {
   const [words, setWords] = useState(sought.words);
   const tags = useTags().data ?? [];
   // biome-ignore lint/correctness/useExhaustiveDependencies: from the last key on
@@ -229,6 +248,7 @@ function Filters({ sought, onSeek }: { sought: Sought; onSeek: (change: Partial<
             : [{ tag: sought.tag, questions: 0 }, ...tags]
           ).map(({ tag, questions }) => [tag, `${tag} (${questions})`]),
         )}
+      {children}
     </search>
   );
 }
@@ -244,7 +264,7 @@ function ForChosen({
   onDone: () => void;
 }) {
   const [tag, setTag] = useState('');
-  const [replacing, setReplacing] = useState(false);
+  const [open, setOpen] = useState<'words' | 'dress' | null>(null);
   const ids = [...chosen];
   const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
   const putOnto = usePutOnto(shelves, onDone);
@@ -312,8 +332,11 @@ function ForChosen({
         >
           Export
         </a>
-        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setReplacing(true)}>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('words')}>
           Replace a word…
+        </button>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('dress')}>
+          Dress alike…
         </button>
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => remove.mutate({ ids })}>
           Delete
@@ -323,7 +346,8 @@ function ForChosen({
       <button type="button" className="btn btn-quiet btn-sm" onClick={onDone}>
         Choose none
       </button>
-      {replacing && <ReplaceWords ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setReplacing(false)} />}
+      {open === 'words' && <ReplaceWords ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
+      {open === 'dress' && <DressAlike ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
     </Alert>
   );
 }

@@ -4,6 +4,7 @@ import { Section } from '../parts/Section';
 import type { BenchStore } from '../store';
 import { Adding } from './Adding';
 import { Arrange } from './Arrange';
+import { DressSettings } from './DressSettings';
 import { Measures } from './Measures';
 import { OrderList } from './OrderList';
 import { SceneSettings } from './SceneSettings';
@@ -33,6 +34,9 @@ export function LayOut({ store }: { store: BenchStore }) {
       </Section>
       <Section title="Scene and tray" open={false}>
         <SceneSettings store={store} />
+      </Section>
+      <Section title="Ground and letters" open={false}>
+        <DressSettings store={store} />
       </Section>
       <Section title="Media" note={weight > 0 ? inBytes(weight) : ''} open={false}>
         <MediaList store={store} />

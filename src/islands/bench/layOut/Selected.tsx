@@ -25,7 +25,9 @@ import { SayField } from '../parts/SayField';
 import { Setting } from '../parts/Setting';
 import { RichField } from '../rich/RichField';
 import type { BenchStore } from '../store';
+import { CropAgain } from './CropAgain';
 import { ShapeFixtureFields } from './ShapeFixtureFields';
+import { TextLetters } from './TextLetters';
 import { WhenFields } from './WhenFields';
 import { ZoneShape } from './ZoneShape';
 
@@ -165,6 +167,7 @@ function FixtureShows({ store, thing }: { store: BenchStore; thing: Extract<Thin
           onTyped={(text) => act(setFixture(question(), fixture.id, 'text', text ?? ({ blocks: [] } as Rich)))}
         />
       )}
+      {fixture.type === 'text' && <TextLetters store={store} fixture={fixture} />}
       {fixture.type === 'shape' && <ShapeFixtureFields store={store} fixture={fixture} />}
       {(fixture.type === 'picture' || fixture.type === 'sound' || fixture.type === 'film') && (
         <MediumField
@@ -181,6 +184,7 @@ function FixtureShows({ store, thing }: { store: BenchStore; thing: Extract<Thin
           <button type="button" className="btn btn-edge btn-sm self-start" onClick={() => setApart(true)}>
             <Ungroup size={15} aria-hidden /> Take it apart…
           </button>
+          <CropAgain store={store} picture={fixture} />
           {apart && <TakeApart store={store} picture={fixture} onClose={() => setApart(false)} />}
         </>
       )}

@@ -4,6 +4,7 @@ import { MediumField } from '../media/MediumField';
 import { ColourField } from '../parts/ColourField';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
+import { FaceFields } from './FaceFields';
 
 interface Props {
   store: BenchStore;
@@ -40,6 +41,14 @@ export function StyleFields({ store, look, state, onSet }: Props) {
           onSet={(size) => set({ fontSize: size ?? undefined })}
         />
       </Setting>
+      <FaceFields
+        store={store}
+        of="in this state"
+        face={own.face ?? null}
+        ownFace={own.ownFace ?? null}
+        otherwise={from}
+        onChoose={(face, ownFace) => set({ face: face ?? undefined, ownFace: ownFace ?? undefined })}
+      />
       <Setting label="Edge">
         <ColourField
           label="Edge"

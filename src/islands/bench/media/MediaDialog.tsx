@@ -8,6 +8,8 @@ import { ask } from '../../../ui/api';
 import { Dialog } from '../../../ui/Dialog';
 import { mediumUrl } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
+import { CropTurn } from './CropTurn';
+import { measureFont } from './measureFont';
 import { entered, inBytes, takeFile } from './takeFiles';
 
 const WORDS: Readonly<Record<Medium['kind'], { title: string; types: string; accept: Record<string, string[]> }>> = {
@@ -51,14 +53,20 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     (candidate) => candidate.kind === kind && !mine.some(([, { hash }]) => hash === candidate.hash),
   );
   const found = others.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));
+  const [cutting, setCutting] = useState<File | null>(null);
+  const [cutsFirst, setCutsFirst] = useState(false);
   const take = async (files: readonly File[]) => {
     const file = files[0];
     if (!file || sending) return;
+    if (cutsFirst && kind === 'picture' && file.type !== 'image/svg+xml') setCutting(file);
+    else await send(file);
+  };
+  const send = async (file: File) => {
     setSending(true);
     const taken = await takeFile(store, file);
     setSending(false);
     if (taken) noteWhatItShows(taken.id);
-    if (taken?.kept.kind === kind) onChoose(taken.id);
+    if (taken?.kept.kind === kind) await chooseFile(taken.id);
   };
   /** What was said of the file while it was chosen. */
   const noteWhatItShows = (id: MediaId) => {
@@ -66,6 +74,14 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
     const medium = now.media[id];
     if (!medium || (description.trim() === '' && !decorative)) return;
     act(setMedium(now, id, { ...medium, description: description.trim() || null, decorative }));
+  };
+  /** A font is measured first, so that Proof knows what fits. */
+  const chooseFile = async (id: MediaId) => {
+    const { question: now, do: act } = store.getState();
+    const medium = now.media[id];
+    if (medium?.kind === 'font' && !medium.advances)
+      act(setMedium(now, id, { ...medium, decorative: true, advances: await measureFont(mediumUrl(medium.hash)) }));
+    onChoose(id);
   };
   const drop = useDropzone({
     onDrop: (files) => void take(files),
@@ -77,7 +93,7 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
   const again = (one: StoredMedium & { name: string }) => {
     const { id, step } = entered(store.getState().question, one, one.name);
     store.getState().do(step);
-    onChoose(id);
+    void chooseFile(id);
   };
   return (
     <Dialog title={WORDS[kind].title} onClose={onClose}>
@@ -88,26 +104,39 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
         })}
       >
         <input {...drop.getInputProps({ 'aria-label': 'File' })} />
-        <div className="flex items-center gap-3 mb-2 text-start">
-          <input
-            aria-label="What it shows, for those who do not see or hear it"
-            placeholder="what it shows, for those who do not see or hear it"
-            className="input input-sm grow min-w-0"
-            maxLength={2000}
-            disabled={decorative}
-            value={description}
-            onChange={(event) => setDescription(event.target.value)}
-          />
-          <label className="flex items-center gap-1 text-sm">
+        {kind !== 'font' && (
+          <div className="flex items-center gap-3 mb-2 text-start">
+            <input
+              aria-label="What it shows, for those who do not see or hear it"
+              placeholder="what it shows, for those who do not see or hear it"
+              className="input input-sm grow min-w-0"
+              maxLength={2000}
+              disabled={decorative}
+              value={description}
+              onChange={(event) => setDescription(event.target.value)}
+            />
+            <label className="flex items-center gap-1 text-sm">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={decorative}
+                onChange={(event) => setDecorative(event.target.checked)}
+              />
+              decorative
+            </label>
+          </div>
+        )}
+        {kind === 'picture' && (
+          <label className="flex items-center justify-center gap-1 text-sm mb-2">
             <input
               type="checkbox"
               className="checkbox checkbox-xs"
-              checked={decorative}
-              onChange={(event) => setDecorative(event.target.checked)}
+              checked={cutsFirst}
+              onChange={(event) => setCutsFirst(event.target.checked)}
             />
-            decorative
+            crop or turn it first
           </label>
-        </div>
+        )}
         <button type="button" className="btn btn-edge btn-sm" onClick={drop.open} disabled={sending}>
           <FileUp size={15} aria-hidden /> {sending ? 'Sending…' : 'Choose a file…'}
         </button>
@@ -118,6 +147,16 @@ export function MediaDialog({ store, kind, onClose, onChoose }: Props) {
           </p>
         )}
       </div>
+      {cutting && (
+        <CropTurn
+          file={cutting}
+          onDone={(cut) => {
+            setCutting(null);
+            void send(cut);
+          }}
+          onClose={() => setCutting(null)}
+        />
+      )}
       {mine.length > 0 && <h3 className="font-semibold mt-4">In this question</h3>}
       <Choices
         entries={mine.map(([id, { hash }]) => ({

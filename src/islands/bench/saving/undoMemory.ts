@@ -1,4 +1,5 @@
 import type { Step } from '../../../core';
+import * as browser from '../../../ui/browserStore';
 
 /** The steps that can be undone and done again, as this tab has them. They outlive a reload, and end with the tab. */
 interface UndoMemory {
@@ -14,22 +15,13 @@ const MOST_STEPS = 200;
 const MOST_CHARACTERS = 1_000_000;
 
 export function rememberUndo(questionId: string, memory: UndoMemory): void {
-  try {
-    const stored = JSON.stringify({ ...memory, past: memory.past.slice(-MOST_STEPS) });
-    if (stored.length <= MOST_CHARACTERS) sessionStorage.setItem(at(questionId), stored);
-    else sessionStorage.removeItem(at(questionId));
-  } catch {
-    // Storage is full or forbidden: undo ends with the page.
-  }
+  const stored = { ...memory, past: memory.past.slice(-MOST_STEPS) };
+  browser.remember(at(questionId), JSON.stringify(stored).length <= MOST_CHARACTERS ? stored : null, 'tab');
 }
 
 /** What can be undone on this revision; nothing where another revision is remembered. */
 export function recalledUndo(questionId: string, revision: number): Pick<UndoMemory, 'past' | 'future'> {
-  try {
-    const memory = JSON.parse(sessionStorage.getItem(at(questionId)) ?? 'null') as UndoMemory | null;
-    const fits = memory && (memory.revision === revision || (memory.pending && memory.revision + 1 === revision));
-    return fits ? { past: memory.past, future: memory.future } : { past: [], future: [] };
-  } catch {
-    return { past: [], future: [] };
-  }
+  const memory = browser.recall(at(questionId), 'tab') as UndoMemory | null;
+  const fits = memory && (memory.revision === revision || (memory.pending && memory.revision + 1 === revision));
+  return fits ? { past: memory.past, future: memory.future } : { past: [], future: [] };
 }

@@ -1,4 +1,5 @@
 import type { Edit } from '../../../core';
+import * as browser from '../../../ui/browserStore';
 
 /** Edits that had not reached the server when the page was left, in this browser. */
 export interface Unsaved {
@@ -11,21 +12,11 @@ export interface Unsaved {
 
 const at = (questionId: string) => `vault-drop.unsaved.${questionId}`;
 
-export function storeUnsaved(questionId: string, unsaved: Unsaved | null): void {
-  try {
-    if (unsaved) localStorage.setItem(at(questionId), JSON.stringify(unsaved));
-    else localStorage.removeItem(at(questionId));
-  } catch {
-    // Storage is full or forbidden: the browser asks before the page is left.
-  }
-}
+export const storeUnsaved = (questionId: string, unsaved: Unsaved | null): void =>
+  browser.remember(at(questionId), unsaved);
 
 /** What was left unsaved on a revision; what was made on another has been saved since, or was overtaken. */
 export function unsavedOn(questionId: string, revision: number): Unsaved | null {
-  try {
-    const unsaved = JSON.parse(localStorage.getItem(at(questionId)) ?? 'null') as Unsaved | null;
-    return unsaved?.from === revision && unsaved.edits.length > 0 ? unsaved : null;
-  } catch {
-    return null;
-  }
+  const unsaved = browser.recall(at(questionId)) as Unsaved | null;
+  return unsaved?.from === revision && unsaved.edits.length > 0 ? unsaved : null;
 }

@@ -1,4 +1,4 @@
-import { endpoint, replaceInQuestions, undoReplacing } from '../../../server';
+import { endpoint, replaceInQuestions, takeBack } from '../../../server';
 
 export const POST = endpoint('POST /api/questions/words', ({ as, body }) => replaceInQuestions(as, body));
-export const DELETE = endpoint('DELETE /api/questions/words', ({ as, body }) => undoReplacing(as, body.done));
+export const DELETE = endpoint('DELETE /api/questions/words', ({ as, body }) => takeBack(as, body.done));

@@ -1,0 +1,116 @@
+import { Shirt } from 'lucide-react';
+import { useState } from 'react';
+import { dressLike, FRAMES, type Ground, type Letters, type Question, setQuestion, TEXTURES } from '../../../core';
+import { ask } from '../../../ui/api';
+import { Choice } from '../../../ui/Choice';
+import { ChooseQuestion } from '../../shared/ChooseQuestion';
+import { FaceFields } from '../looks/FaceFields';
+import { MediumField } from '../media/MediumField';
+import { ColourField } from '../parts/ColourField';
+import { NumberSetting, Setting } from '../parts/Setting';
+import type { BenchStore } from '../store';
+
+const NO_GROUND: Ground = { colour: null, texture: null, picture: null, frame: null };
+const NO_LETTERS: Letters = { face: null, ownFace: null, size: null };
+const FRAME_WORDS = { line: 'a line', double: 'a double line', corners: 'corners', stitched: 'stitches' } as const;
+
+const orNull = <Value extends object>(value: Value): Value | null =>
+  Object.values(value).every((one) => one === null) ? null : value;
+
+/** The ground of the scene and the letters of the question; both can be taken from another question. */
+export function DressSettings({ store }: { store: BenchStore }) {
+  const dress = store((s) => s.question.dress);
+  const [choosing, setChoosing] = useState(false);
+  const ground = dress?.ground ?? NO_GROUND;
+  const letters = dress?.letters ?? NO_LETTERS;
+  const set = (change: Partial<Ground>, changed: Partial<Letters> = {}) => {
+    const next = { ground: orNull({ ...ground, ...change }), letters: orNull({ ...letters, ...changed }) };
+    store.getState().do(setQuestion(store.getState().question, 'dress', orNull(next)));
+  };
+  const take = async (id: string) => {
+    setChoosing(false);
+    const { question: other } = await ask('GET /api/questions/{id}', { id });
+    const { question, do: act } = store.getState();
+    act(dressLike(question, other as Question), `Dressed like ${other.title}`);
+  };
+  return (
+    <>
+      <Setting label="Ground">
+        <ColourField
+          label="Colour of the ground"
+          value={ground.colour}
+          otherwise="sheet"
+          onChoose={(colour) => set({ colour: colour ?? null })}
+        />
+        <MediumField
+          store={store}
+          label="Picture of the ground"
+          kind="picture"
+          value={ground.picture}
+          onChoose={(picture) => set({ picture })}
+        />
+      </Setting>
+      <fieldset className="border-b border-rule py-1.5">
+        <legend className="sr-only">Texture of the ground</legend>
+        <span className="grid grid-cols-5 gap-1">
+          {([null, ...TEXTURES] as const).map((texture) => (
+            <label key={texture} className="relative cursor-pointer text-center text-sm">
+              <input
+                type="radio"
+                name="texture"
+                className="sr-only peer"
+                checked={ground.texture === texture}
+                onChange={() => set({ texture })}
+              />
+              <span className="relative block h-9 bg-sheet border border-rule overflow-hidden peer-checked:border-2 peer-checked:border-brass peer-focus-visible:outline-3 peer-focus-visible:outline-brass">
+                {texture && (
+                  <span
+                    className="ground-texture"
+                    style={{ maskImage: `url(/grounds/${texture}.svg)`, opacity: 0.5 }}
+                  />
+                )}
+              </span>
+              {texture ?? 'plain'}
+            </label>
+          ))}
+        </span>
+      </fieldset>
+      <Choice
+        label="Frame"
+        options={[['', 'none'], ...FRAMES.map((frame) => [frame, FRAME_WORDS[frame]] as const)]}
+        value={ground.frame ?? ''}
+        onChoose={(frame) => set({ frame: frame === '' ? null : frame })}
+      />
+      <FaceFields
+        store={store}
+        of="of the question"
+        face={letters.face}
+        ownFace={letters.ownFace}
+        otherwise="as the page draws them"
+        onChoose={(face, ownFace) => set({}, { face, ownFace })}
+      />
+      <Setting label="Size">
+        <NumberSetting
+          label="Size of the letters"
+          value={letters.size}
+          least={8}
+          most={60}
+          empty="15"
+          onSet={(size) => set({}, { size })}
+        />
+      </Setting>
+      <button type="button" className="btn btn-edge btn-sm mt-2" onClick={() => setChoosing(true)}>
+        <Shirt size={15} aria-hidden /> Dress it like another question…
+      </button>
+      {choosing && (
+        <ChooseQuestion
+          title="Dress it like"
+          says="Its ground and letters, and the looks that most of its items and zones wear, come here."
+          without={store.getState().question.id}
+          onChoose={(id) => void take(id)}
+          onClose={() => setChoosing(false)}
+        />
+      )}
+    </>
+  );
+}

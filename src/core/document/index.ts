@@ -1,9 +1,10 @@
 // The document as such: what needs the schema, and with it Yup. A learner's page never loads this.
 export { isAddress } from './address';
 export { isMathTree, MATH_ATTRIBUTES, MATH_ELEMENTS } from './formulaTree';
+export { freshId } from './freshId';
 export { guardText } from './guard';
 export { KINDS } from './kinds';
-export { freshId, newItem, newQuestion, newZone } from './make';
+export { newItem, newQuestion, newZone } from './make';
 export { isWebVtt, MAX_CAPTIONS } from './material';
 export { type Parsed, parseQuestion, parseQuestionText } from './parse';
 export { plainText, richFromPlain } from './plain';

@@ -1,3 +1,4 @@
+import { freshId } from './freshId';
 import type { ItemId, QuestionId, ZoneId } from './ids';
 import { FORMAT, type Item, itemSchema, type Question, questionSchema, VERSION, type Zone, zoneSchema } from './schema';
 
@@ -38,9 +39,4 @@ export function freshIds({
     taken[of].add(id);
     return id;
   };
-}
-
-/** The first of `stem-1`, `stem-2`, … that is not taken. */
-export function freshId(stem: string, taken: ReadonlySet<string>): string {
-  for (let n = 1; ; n++) if (!taken.has(`${stem}-${n}`)) return `${stem}-${n}`;
 }

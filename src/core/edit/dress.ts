@@ -1,4 +1,4 @@
-import { freshId } from '../document/make';
+import { freshId } from '../document/freshId';
 import type { Dress, Look, Question } from '../document/schema';
 import { renamedMedia } from './clones';
 import { difference } from './difference';

@@ -1,5 +1,6 @@
+import { freshId } from '../document/freshId';
 import type { ItemId, ZoneId } from '../document/ids';
-import { freshId, newZone } from '../document/make';
+import { newZone } from '../document/make';
 import type { Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 

@@ -1,5 +1,6 @@
+import { freshId } from '../document/freshId';
 import type { ItemId, ZoneId } from '../document/ids';
-import { freshId, newItem, newZone } from '../document/make';
+import { newItem, newZone } from '../document/make';
 import type { Rich } from '../document/rich';
 import type { Fixture, KeyEntry, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';

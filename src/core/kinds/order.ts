@@ -1,5 +1,6 @@
+import { freshId } from '../document/freshId';
 import type { FixtureId, ItemId } from '../document/ids';
-import { freshId, newItem } from '../document/make';
+import { newItem } from '../document/make';
 import { plainText, richFromPlain } from '../document/plain';
 import type { Rich } from '../document/rich';
 import type { Fixture, Item, Question, Zone } from '../document/schema';

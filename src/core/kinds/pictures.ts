@@ -1,5 +1,5 @@
+import { freshId } from '../document/freshId';
 import type { MediaId } from '../document/ids';
-import { freshId } from '../document/make';
 import { richFromPlain } from '../document/plain';
 import type { Item, Medium, Question } from '../document/schema';
 import type { Layout } from './layouts';

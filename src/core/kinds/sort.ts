@@ -1,5 +1,6 @@
+import { freshId } from '../document/freshId';
 import type { MediaId, ZoneId } from '../document/ids';
-import { freshId, newZone } from '../document/make';
+import { newZone } from '../document/make';
 import type { Look, Question, Zone } from '../document/schema';
 import { newEntry } from '../edit/keying';
 import { isLaid } from './layouts';

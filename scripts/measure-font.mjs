@@ -9,7 +9,7 @@ const folder = pathToFileURL('node_modules/@fontsource/').href;
 /** Package and weight of each face, as src/scene/letters.ts draws it. */
 const FACES = {
   school: ['andika', 400],
-  joined: ['playwrite-de-grund', 400],
+  joined: ['playwrite-fr-moderne', 400],
   steady: ['opendyslexic', 400],
   book: ['source-serif-4', 600],
   round: ['nunito', 600],

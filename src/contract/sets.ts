@@ -1,9 +1,9 @@
 // Sets of questions.
 import { array, boolean, number, object, string } from 'yup';
-import type { Draw, Kind, Question, Section } from '../core';
+import { AIDS, type Aid, type Draw, type Kind, type Question, type Section } from '../core';
 import { MAX_CAPTIONS } from '../core/document';
 import { titled } from './courses';
-import { name, points, revision, sha256, uuid } from './fields';
+import { name, one, points, revision, sha256, uuid } from './fields';
 import { MAX_QUESTIONS } from './limits';
 import { SOURCE_KINDS, type SourceKind } from './media';
 import { json, type Operation } from './operation';
@@ -46,6 +46,7 @@ export interface SetView {
   id: string;
   title: string;
   goBack: boolean;
+  aids: Aid[];
   sections: Section<SetQuestion>[];
   sources: SetSource[];
   /** The number of questions that the teacher may not use any more: deleted, or not shared any more. */
@@ -57,6 +58,8 @@ export interface SetView {
 export interface SetContent {
   readonly title: string;
   readonly goBack: boolean;
+  /** Learners' aids with every question of it. */
+  readonly aids?: readonly Aid[] | undefined;
   readonly sections: readonly SetSection[];
   readonly sources?: readonly SetSource[] | undefined;
 }
@@ -72,6 +75,7 @@ export interface EditionSection {
 export interface WholeSet {
   readonly title: string;
   readonly goBack: boolean;
+  readonly aids: readonly Aid[];
   readonly questions: readonly Question[];
   readonly points: readonly number[];
   readonly sections: readonly EditionSection[];
@@ -81,6 +85,7 @@ export interface WholeSet {
 const setFields = {
   title: name(200),
   goBack: boolean().required(),
+  aids: array(one(AIDS).required()).max(AIDS.length).optional(),
   sections: array(
     object({
       title: string().max(200, 'At most 200 characters').defined(),

@@ -5,7 +5,7 @@ import type { MediaSource, Shown } from './media';
 /** How a face is called in CSS, and the one weight in which it is drawn, so that it is as wide as the core says. */
 const FAMILIES: Readonly<Record<Face, { readonly family: string; readonly weight: number }>> = {
   school: { family: 'Andika', weight: 400 },
-  joined: { family: 'Playwrite DE Grund', weight: 400 },
+  joined: { family: 'Playwrite FR Moderne', weight: 400 },
   steady: { family: 'OpenDyslexic', weight: 400 },
   book: { family: 'Source Serif 4', weight: 600 },
   round: { family: 'Nunito', weight: 600 },

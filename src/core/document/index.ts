@@ -6,7 +6,7 @@ export { guardText } from './guard';
 export { KINDS } from './kinds';
 export { newItem, newQuestion, newZone } from './make';
 export { isWebVtt, MAX_CAPTIONS } from './material';
-export { type Parsed, parseQuestion, parseQuestionText } from './parse';
+export { type Parsed, parseQuestion, parseQuestionText, withEveryField } from './parse';
 export { plainText, richFromPlain } from './plain';
 export type { Rich } from './rich';
 export { FORMAT, VERSION } from './schema';

@@ -1,6 +1,6 @@
 import { setLocale, ValidationError } from 'yup';
 import { guardText, guardValue } from './guard';
-import { migrate } from './migrations';
+import { migrate, upToDate } from './migrations';
 import type { Problem } from './problem';
 import { referenceProblems } from './references';
 import { FORMAT, MOST, type Question, questionSchema, VERSION } from './schema';
@@ -37,6 +37,13 @@ export function parseQuestion(value: unknown): Parsed {
   const problems = referenceProblems(question);
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MAX_PROBLEMS) } : { ok: true, question };
 }
+
+/**
+ * A stored question, which was valid when it was stored, with every field that the format has come to have since.
+ * `dress` is the newest: a document that has it has the others.
+ */
+export const withEveryField = (question: Question): Question =>
+  Object.hasOwn(question, 'dress') ? question : (questionSchema.cast(upToDate(question)) as Question);
 
 /**
  * A document of another format or a newer version is refused for that reason alone: everything else follows from it.

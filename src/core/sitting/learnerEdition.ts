@@ -46,6 +46,8 @@ export interface LearnerMedium {
   readonly description: string;
   /** There are captions to it, which are asked for. */
   readonly captioned?: true;
+  /** Where it is from, and under which licence. */
+  readonly credit?: string;
 }
 
 /**
@@ -354,8 +356,9 @@ export function servesTypedOnly({
 }
 
 const inverse = (map: ReadonlyMap<string, string>) => new Map([...map].map(([a, b]) => [b, a]));
-export const said = ({ kind, description, decorative, captions }: Medium): LearnerMedium => ({
+export const said = ({ kind, description, decorative, captions, source, licence }: Medium): LearnerMedium => ({
   kind,
   description: decorative ? '' : (description ?? ''),
   ...(captions ? { captioned: true } : {}),
+  ...(source.trim() || licence.trim() ? { credit: [source, licence].filter((words) => words.trim()).join(', ') } : {}),
 });

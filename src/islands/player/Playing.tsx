@@ -82,10 +82,29 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
       </div>
       <Actions store={store} onward={onward} />
       <Words store={store} />
+      <Credits media={question.media} />
       <p role="status" aria-live="assertive" className="sr-only">
         {said}
       </p>
     </>
+  );
+}
+
+/** Where pictures, sounds and films of the question are from. */
+function Credits({ media }: Pick<LearnerQuestion, 'media'>) {
+  const credits = [...new Set(Object.values(media).flatMap(({ credit }) => credit ?? []))];
+  if (credits.length === 0) return null;
+  return (
+    <details className="mt-6 text-sm text-mute">
+      <summary className="cursor-pointer w-fit">Pictures and sounds: where they are from</summary>
+      <ul>
+        {credits.map((credit) => (
+          <li key={credit} dir="auto">
+            {credit}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

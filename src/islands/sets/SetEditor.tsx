@@ -5,6 +5,7 @@ import { totalOf } from '../../core';
 import { api, ask, conflictIn, Field } from '../../ui';
 import { useSaving } from '../../ui/saving';
 import { PublishDialog } from '../publish/PublishDialog';
+import { AidChoices } from '../shared/AidChoices';
 import { guessingInWords } from '../shared/guessing';
 import { type Entry, entriesIn, type SetContent, withQuestion } from './content';
 import { SectionsEditor } from './SectionsEditor';
@@ -25,9 +26,10 @@ type Stored = Omit<SetContent, 'id' | 'sections'> & {
     questions: { id: string; points: number | null }[];
   }[];
 };
-const stored = ({ title, goBack, sections, sources }: SetContent): Stored => ({
+const stored = ({ title, goBack, aids, sections, sources }: SetContent): Stored => ({
   title,
   goBack,
+  aids,
   sources,
   sections: sections.map(({ title, draw, questions }, i) => ({
     id: `part ${i + 1}`,
@@ -52,9 +54,11 @@ const whereInWords = ([field, part, , id]: readonly string[], known: ReadonlyMap
     ? 'The title of the set'
     : field === 'goBack'
       ? 'Going back'
-      : field === 'sources'
-        ? 'A source'
-        : `${id ? `“${known.get(id)?.title ?? 'A question'}”` : 'What is'} in ${part ?? 'the set'}`;
+      : field === 'aids'
+        ? 'Learners’ aids'
+        : field === 'sources'
+          ? 'A source'
+          : `${id ? `“${known.get(id)?.title ?? 'A question'}”` : 'What is'} in ${part ?? 'the set'}`;
 const saidOf = (value: unknown): string =>
   value === null || value === undefined
     ? 'nothing'
@@ -191,6 +195,10 @@ function Editor({ set: given }: { set: Given }) {
             />
             Learners may go back to earlier questions
           </label>
+          <fieldset className="mt-3">
+            <legend className="font-semibold">Aids they may use with every question</legend>
+            <AidChoices aids={set.aids} onChange={(aids) => keep({ ...set, aids })} />
+          </fieldset>
         </section>
         <section aria-labelledby="from-vault">
           <h2 id="from-vault" className="text-xl mb-2">

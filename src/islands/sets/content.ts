@@ -3,7 +3,7 @@ import { type Draw, pointsOf, type Section } from '../../core';
 
 export type Entry = Readonly<SetQuestion>;
 export type Part = Section<Entry>;
-export type SetContent = Pick<SetView, 'id' | 'title' | 'goBack'> & {
+export type SetContent = Pick<SetView, 'id' | 'title' | 'goBack' | 'aids'> & {
   readonly sections: readonly Part[];
   readonly sources: readonly SetSource[];
 };

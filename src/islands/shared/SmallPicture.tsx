@@ -8,7 +8,9 @@ interface Size {
   readonly w: number;
   readonly h: number;
 }
-const SMALL: Size = { w: 84, h: 52 };
+/** The edges of a picture and of its scene, in CSS pixels. */
+const EDGES = 6;
+const SMALL: Size = { w: 88, h: 52 };
 /** In which words can be read. */
 const LARGE: Size = { w: 420, h: 300 };
 
@@ -32,7 +34,7 @@ export function SmallPicture({ id, changedAt, large = false, size = SMALL }: Pro
     <span className="relative block w-fit">
       <span
         className="grid place-items-center overflow-hidden bg-paper border border-rule"
-        style={{ width: size.w + 4, height: size.h }}
+        style={{ width: size.w, height: size.h }}
         aria-hidden
       >
         {question && <Fitted question={question} size={size} />}
@@ -53,7 +55,7 @@ const Fitted = ({ question, size }: { question: Question; size: Size }) => (
   <MediaFrom source={benchMedia(question.media)}>
     <Sketch
       question={question}
-      width={Math.min(size.w, Math.round((size.h * question.scene.width) / question.scene.height))}
+      width={Math.round(Math.min(size.w - EDGES, ((size.h - EDGES) * question.scene.width) / question.scene.height))}
     />
   </MediaFrom>
 );

@@ -9,8 +9,8 @@ import { useRows } from './useRows';
 import type { Row } from './useVault';
 
 /** CSS pixels: a card with the gap below it, and the least width of one. */
-const CARD = { h: 316, w: 260 };
-const PICTURE = { w: 232, h: 150 };
+const CARD = { h: 320, w: 290 };
+const PICTURE = { w: 268, h: 180 };
 const GAP = 12;
 
 /** The same as a list, seen as pictures in which words can be read. */

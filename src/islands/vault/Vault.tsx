@@ -203,7 +203,7 @@ function Filters({
   const choice = (name: keyof Sought, label: string, options: readonly (readonly [string, string])[]) => (
     <select
       aria-label={label}
-      className="select w-36"
+      className="select w-33"
       value={sought[name]}
       onChange={(event) => onSeek({ [name]: event.target.value })}
     >
@@ -220,7 +220,7 @@ function Filters({
       <Field
         label="Find in titles and words"
         type="search"
-        className="grow min-w-56"
+        className="grow min-w-40"
         value={words}
         maxLength={200}
         onChange={(event) => setWords(event.target.value)}

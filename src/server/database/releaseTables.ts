@@ -1,15 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { customType, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Counts, EditionSection, FeedbackTime, MarkChange, SourceContent } from '../../contract';
-import {
-  type Checkpoint,
-  type Digest,
-  type FeedbackLevel,
-  type ModelPlacement,
-  type Move,
-  type Question,
-  upToDate,
-} from '../../core';
+import type { Aid, Checkpoint, Digest, FeedbackLevel, ModelPlacement, Move, Question } from '../../core';
+import { withEveryField } from '../../core/document';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 import { category, course, courseGroup, unit } from './courseTables';
@@ -141,6 +134,8 @@ export interface EditionContent {
   /** One full-mark arrangement for each question whose learners may see it; left out in older editions. */
   readonly modelAnswers?: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack?: boolean;
+  /** Learners' aids with every question. */
+  readonly aids?: readonly Aid[];
   /** {@link MOVE_RULES} when it was made; left out in older editions. */
   readonly moveRules?: number;
   /** Deferred feedback: each question is checked once, when the attempt ends. */
@@ -155,7 +150,7 @@ export interface EditionContent {
   readonly sources?: readonly (SourceContent & { readonly questions: readonly number[] })[];
 }
 
-/** The content as JSON; questions of an older version are brought up to date as they are read. */
+/** The content as JSON; questions of an older format get its newer fields as they are read. */
 const editionContent = customType<{ data: EditionContent; driverData: string }>({
   dataType: () => 'text',
   toDriver: (content) => JSON.stringify(content),
@@ -164,7 +159,7 @@ const editionContent = customType<{ data: EditionContent; driverData: string }>(
 
 export const contentUpToDate = (content: EditionContent): EditionContent => ({
   ...content,
-  questions: content.questions.map(upToDate),
+  questions: content.questions.map(withEveryField),
 });
 
 /** Immutable: the database refuses to change or delete one */

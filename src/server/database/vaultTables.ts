@@ -9,7 +9,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
 import type { MediumKind, MediumType, Right, SetSource } from '../../contract';
-import type { Draw, Edit, FindingCounts, Kind } from '../../core';
+import type { Aid, Draw, Edit, FindingCounts, Kind } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import { user } from './accountTables';
 import { moment, owner, questionDocument } from './columns';
@@ -143,6 +143,8 @@ export const questionSet = sqliteTable(
     sections: text('sections', { mode: 'json' }).$type<SectionHead[]>().notNull().default([]),
     /** True if learners may return to earlier questions. */
     goBack: integer('go_back', { mode: 'boolean' }).notNull(),
+    /** Learners' aids with every question of it, beside those that a question allows itself. */
+    aids: text('aids', { mode: 'json' }).$type<Aid[]>().notNull().default([]),
     /** Sources, each beside the questions with these ids. */
     sources: text('sources', { mode: 'json' }).$type<SetSource[]>().notNull().default([]),
     createdAt: moment('created_at').notNull(),

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
 import {
+  type Aid,
   asked,
   asksOf,
   deferFeedback,
@@ -34,6 +35,8 @@ export interface OpenEdition {
   /** The model answer of each question; null: none that may be shown. */
   readonly modelAnswers: readonly (readonly ModelPlacement[] | null)[];
   readonly goBack: boolean;
+  /** Learners' aids with every question. */
+  readonly aids: readonly Aid[];
   /** The points of each question; 0 if it is struck. */
   readonly points: readonly number[];
   /** The sections, as indices into `models`, without struck questions. */
@@ -62,7 +65,7 @@ export async function editionOf(db: Database, releaseId: string, number: number)
 }
 
 export function openContent(number: number, content: EditionContent): OpenEdition {
-  const { questions, modelAnswers, goBack, sources, quiet = false } = content;
+  const { questions, modelAnswers, goBack, aids = [], sources, quiet = false } = content;
   const struck = content.struck ?? questions.map(() => false);
   const given = content.points ?? questions.map(({ marks }) => marks.max);
   const sections = inPlaces(content.sections ?? [{ title: '', draw: null, count: questions.length }]).map(
@@ -93,6 +96,7 @@ export function openContent(number: number, content: EditionContent): OpenEditio
     },
     modelAnswers: modelAnswers ?? questions.map(() => null),
     goBack: goBack ?? true,
+    aids,
     points: given.map((points, i) => (struck[i] ? 0 : points)),
     sections,
     asks: sections.reduce((all, section) => all + asksOf(section), 0),

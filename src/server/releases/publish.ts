@@ -226,6 +226,7 @@ async function fromQuestion(as: As<Teacher>, questionId: string, revision: numbe
     title: question.title,
     questions: [question],
     goBack: true,
+    aids: [],
     points: [question.marks.max],
     sections: [{ title: '', draw: null, count: 1 }],
     sources: [],

@@ -1,6 +1,7 @@
 import { and, asc, eq, type SQL, sql } from 'drizzle-orm';
 import type { FeedbackTime } from '../../contract';
 import {
+  type Aid,
   type Checkpoint,
   drawnAnswer,
   type FeedbackLevel,
@@ -62,6 +63,8 @@ export interface At extends Sat {
   /** Its points. */
   readonly points: number;
   readonly goBack: boolean;
+  /** Learners' aids with every question, beside its own. */
+  readonly aids: readonly Aid[];
   readonly deferred: boolean;
   readonly standing: Standing;
 }
@@ -256,6 +259,7 @@ export function atOf(
     question,
     points: edition.points[question] ?? 0,
     goBack: edition.goBack,
+    aids: edition.aids,
     deferred: edition.deferred,
     model: saying,
     edition: sent ?? learnerEdition(drawnFor(model, open.seed, question).question, drawer(open.seed, question)),

@@ -7,11 +7,16 @@ import { standing } from '../database/tables';
 import type { OpenEdition } from '../releases/editions';
 import type { At } from './standing';
 
-export const viewOf = (at: At): QuestionView & { id: string; last: number } => ({
-  id: at.sitting.id,
-  last: at.sitting.last,
-  ...questionView(at, at.standing),
-});
+export function viewOf(at: At): QuestionView & { id: string; last: number } {
+  const { question, ...view } = questionView(at, at.standing);
+  const aids = [...new Set([...question.show.aids, ...at.aids])];
+  return {
+    id: at.sitting.id,
+    last: at.sitting.last,
+    ...view,
+    question: { ...question, show: { ...question.show, aids } },
+  };
+}
 
 export const sourcesOf = (sources: OpenEdition['sources'], question: number): SourceView[] =>
   sources.flatMap(({ title, text, medium, captions, address, questions }, n) =>

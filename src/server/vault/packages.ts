@@ -89,13 +89,13 @@ async function chosenBy(as: As<Teacher>, what: ToPack): Promise<Result<Chosen>> 
   if ('set' in what) {
     const found = await openSet(as, what.set);
     if (!found.ok) return found;
-    const { id, title, goBack, sources } = found.value;
+    const { id, title, goBack, aids, sources } = found.value;
     const sections = found.value.sections.map(({ questions, ...section }) => ({
       ...section,
       questions: questions.map((question) => ({ id: question.id, points: question.points })),
     }));
     const ids = sections.flatMap(({ questions }) => questions.map((question) => question.id));
-    return ok({ name: title, ids, shelves: [], sets: [{ id, content: { title, goBack, sections, sources } }] });
+    return ok({ name: title, ids, shelves: [], sets: [{ id, content: { title, goBack, aids, sections, sources } }] });
   }
   const seen = await shelvesSeen(as);
   const top = seen.get(what.shelf);

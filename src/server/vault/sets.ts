@@ -53,6 +53,7 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
     id,
     title: found.title,
     goBack: found.goBack,
+    aids: found.aids,
     sections,
     sources: found.sources,
     gone,
@@ -69,7 +70,7 @@ const idsIn = (sections: readonly SetSection[]) => sections.flatMap(({ questions
 export async function saveSet(
   as: As<Teacher>,
   id: string,
-  { title, sections, goBack, sources = [] }: SetContent,
+  { title, sections, goBack, aids = [], sources = [] }: SetContent,
   from?: number,
 ): Promise<Result<{ id: string; revision: number }>> {
   const there = await own(as, id);
@@ -95,6 +96,7 @@ export async function saveSet(
         title,
         sections: sections.map(({ title, draw }) => ({ title, draw })),
         goBack,
+        aids: [...aids],
         sources: [...sources],
         changedAt: as.now(),
         revision: sql`${questionSet.revision} + 1`,

@@ -33,6 +33,7 @@ export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<W
     title: found.value.title,
     questions,
     goBack: found.value.goBack,
+    aids: found.value.aids,
     points,
     sections: sections.filter(({ count }) => count > 0),
     sources,

@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { type KeyEntry, type Question, refTo, setEntry, setQuestion } from '../../../core';
 import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
+import { AidChoices } from '../../shared/AidChoices';
 import { MediumField } from '../media/MediumField';
 import { SayField } from '../parts/SayField';
 import { Section } from '../parts/Section';
@@ -135,26 +136,10 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
               </label>
             ))}
             <p className="text-mute mt-2">Aids they may use</p>
-            {(
-              [
-                ['calculator', 'a calculator'],
-                ['readAloud', 'reading aloud, by a voice of their own machine'],
-              ] as const
-            ).map(([aid, words]) => (
-              <label key={aid} className="flex items-center gap-2 py-0.5">
-                <input
-                  type="checkbox"
-                  className="checkbox checkbox-xs"
-                  checked={show.aids.includes(aid)}
-                  onChange={(event) => {
-                    const others = now().show.aids.filter((other) => other !== aid);
-                    const aids = event.target.checked ? [...others, aid] : others;
-                    act(setQuestion(now(), 'show', { ...now().show, aids }));
-                  }}
-                />
-                {words}
-              </label>
-            ))}
+            <AidChoices
+              aids={show.aids}
+              onChange={(aids) => act(setQuestion(now(), 'show', { ...now().show, aids }))}
+            />
           </Section>
           <Section title="Words on the buttons" open={false}>
             {(

@@ -1,0 +1,1 @@
+ALTER TABLE `question_set` ADD `aids` text DEFAULT '[]' NOT NULL;

@@ -297,6 +297,7 @@ export function demoQuestions(kept: Kept): Question[] {
       marks: { max: 3, rule: 'perZone' },
     }),
     make(10, 'The way of a seed', 'Lay the steps in their order, the first at the top.', {
+      dress: { ground: { texture: 'leaves' }, letters: { face: 'book' } },
       kind: 'order',
       tray: { side: 'left', size: 320, order: 'shuffled' },
       zones: [zone('From sack to freezer', rect(400, 40, 480, 460), { settle: { rule: 'column', gap: 24 } })],
@@ -388,6 +389,7 @@ export function demoQuestions(kept: Kept): Question[] {
       marks: { max: 4, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
     }),
     make(14, 'Sachets on the rack', 'Each shelf takes only what is sealed that way. Put every sachet on its shelf.', {
+      dress: { ground: { texture: 'weave', frame: 'corners' } },
       kind: 'free',
       fixtures: [picture('rack', 60, 20, 540, 330)],
       zones: [
@@ -415,6 +417,7 @@ export function demoQuestions(kept: Kept): Question[] {
       marks: { max: 6, rule: 'perPlacement', extraCosts: 1, misplacedCosts: 1 },
     }),
     make(27, 'Clear the drawer', 'Put what lies in the drawer where it is kept. Twine may lie in either place.', {
+      dress: { ground: { colour: 'paper', texture: 'wood', frame: 'line' }, letters: { face: 'hand', size: 17 } },
       scene: { width: 960, height: 500 },
       tray: null,
       fixtures: [

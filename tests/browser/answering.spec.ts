@@ -120,9 +120,10 @@ test('what was typed last is there after the page is left at once, and can be un
 test('a new question that is left at once, before anything was stored, is in the Vault with what was in it', async ({
   page,
 }) => {
+  await signIn(page, 'odile');
   await open(page, '/bench/new');
   await page.getByLabel('Group 1', { exact: true }).fill('Keeps its water');
-  await page.getByLabel('What belongs in group 1').fill('Acorn\nWillow');
+  await page.getByLabel('Items of group 1').fill('Acorn\nWillow');
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(benchBed(page, 'Keeps its water')).toBeVisible();
   await page.goto('/vault');

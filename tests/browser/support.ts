@@ -86,6 +86,8 @@ export async function call<T>(
     method,
     ...(data === undefined ? {} : { data }),
     headers: { origin: origin() },
+    // A connection that was idle may be closed by the server in the moment in which it is used again.
+    maxRetries: 2,
   });
   return { status: response.status(), body: (await response.json().catch(() => null)) as T };
 }

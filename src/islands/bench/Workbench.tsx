@@ -9,7 +9,8 @@ import type { BenchStore, Station } from './store';
 const DEFAULTS: Arrangement = { panel: { wide: 56, narrow: 33 }, ledger: 28, open: {} };
 /** Stations at which the Ledger is open until the author folds it. */
 const NEEDS_LEDGER: readonly Station[] = ['layOut'];
-const isWide = (station: Station) => station === 'words';
+/** Where fields stand beside what they change. */
+const isWide = (station: Station, book: boolean) => station === 'words' || (station === 'behaviour' && book);
 
 /**
  * The scene, the panel of the station and the Ledger, each as large as the author has made it. The Ledger is folded
@@ -25,9 +26,10 @@ export function Workbench({
   panel: ReactNode;
 }) {
   const station = store((s) => s.station);
+  const book = store((s) => s.book);
   const [arrangement, setArrangement] = useState(() => remembered(DEFAULTS));
   const across = useGroupRef();
-  const width = isWide(station) ? 'wide' : 'narrow';
+  const width = isWide(station, book) ? 'wide' : 'narrow';
   const open = arrangement.open[station] ?? NEEDS_LEDGER.includes(station);
   const change = (made: Partial<Arrangement>) =>
     setArrangement((now) => {

@@ -115,24 +115,28 @@ function OneLook({ store, name, look, onCopy }: { store: BenchStore; name: strin
           Put away when taken
         </label>
       )}
-      <ul className="grid grid-cols-3 gap-2 my-2" aria-label="States">
-        {states.map((one) => (
-          <li key={one}>
-            <button
-              type="button"
-              className={`look-sample ${one === state ? 'look-sample-on' : ''}`}
-              aria-pressed={one === state}
-              onClick={() => setState(one)}
-            >
-              <Sample look={look} state={one} />
-              <span className="text-sm">{STATE_WORDS[one]}</span>
-              <Contrast look={look} state={one} />
-            </button>
-          </li>
-        ))}
-      </ul>
-      <h3 className="font-semibold">{STATE_WORDS[state]}</h3>
-      <StyleFields key={state} store={store} look={look} state={state} onSet={set} />
+      <div className="@xl:grid @xl:grid-cols-[23.5rem_minmax(0,1fr)] @xl:gap-x-5">
+        <ul className="grid grid-cols-3 gap-2 my-2 content-start" aria-label="States">
+          {states.map((one) => (
+            <li key={one}>
+              <button
+                type="button"
+                className={`look-sample ${one === state ? 'look-sample-on' : ''}`}
+                aria-pressed={one === state}
+                onClick={() => setState(one)}
+              >
+                <Sample look={look} state={one} />
+                <span className="text-sm">{STATE_WORDS[one]}</span>
+                <Contrast look={look} state={one} />
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div>
+          <h3 className="font-semibold">{STATE_WORDS[state]}</h3>
+          <StyleFields key={state} store={store} look={look} state={state} onSet={set} />
+        </div>
+      </div>
     </>
   );
 }

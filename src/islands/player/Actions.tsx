@@ -1,11 +1,12 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Alert } from '../../ui/Alert';
-import { actionsFor } from './actionsFor';
+import { Confirm } from '../../ui/Confirm';
+import { actionsFor, hasPlaced } from './actionsFor';
 import { shownConnection } from './reducer';
 import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
-import { tryInWords, zoneName } from './words';
+import { tryAgainInWords, tryInWords, wrongOnesInWords, zoneName } from './words';
 
 const CONNECTION_IN_WORDS: Record<PlayerState['connection'], string> = {
   saved: '',
@@ -18,7 +19,15 @@ const CONNECTION_IN_WORDS: Record<PlayerState['connection'], string> = {
 };
 
 /** Check, put everything back, a hint, the model answer, and the learner's progress. */
-export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
+export function Actions({
+  store,
+  onward,
+  say,
+}: {
+  store: PlayerStore;
+  onward: ReactNode;
+  say: (words: string) => void;
+}) {
   const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking } = store(
     useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking }) => ({
       ...{ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, checking },
@@ -28,24 +37,42 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
   const { check, hint, move, goOn, showModel } = store.getState();
   const can = actionsFor({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking });
   const { buttons } = view.question;
+  const [asking, setAsking] = useState(false);
+  const row = useFocusThatStays();
+  const press = () => {
+    if (can.tryAgain) {
+      say(tryAgainInWords(store.getState()));
+      goOn();
+    } else if (can.check === 'ready') {
+      const { board: now } = store.getState();
+      if (hasPlaced(store.getState()) || now.letGo.size > 0) check();
+      else setAsking(true);
+    }
+  };
+  const reset = () => {
+    if (can.reset !== 'ready') return;
+    move({ kind: 'reset' });
+    say('Everything is back where it started.');
+  };
   return (
-    <div className="flex flex-wrap items-center gap-3 mt-4">
-      {can.check && (
-        <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={can.check === 'waits'}>
-          {checking ? 'Checking…' : (buttons.check ?? 'Check')}
-        </button>
-      )}
-      {can.tryAgain && (
-        <button type="button" className="btn btn-primary btn-lg" onClick={goOn}>
-          Try again
+    <div ref={row} className="flex flex-wrap items-center gap-3 mt-4">
+      {(can.check || can.tryAgain) && (
+        // One button: whoever has checked finds the focus on what comes next.
+        <button
+          type="button"
+          className={`btn btn-primary btn-lg ${can.check === 'waits' ? 'btn-disabled' : ''}`}
+          aria-disabled={can.check === 'waits' || undefined}
+          onClick={press}
+        >
+          {can.tryAgain ? 'Try again' : checking ? 'Checking…' : (buttons.check ?? 'Check')}
         </button>
       )}
       {can.reset && (
         <button
           type="button"
-          className="btn btn-edge"
-          onClick={() => move({ kind: 'reset' })}
-          disabled={can.reset === 'waits'}
+          className={`btn btn-edge ${can.reset === 'waits' ? 'btn-disabled' : ''}`}
+          aria-disabled={can.reset === 'waits' || undefined}
+          onClick={reset}
         >
           {buttons.reset ?? 'Put everything back'}
         </button>
@@ -63,8 +90,44 @@ export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNo
       <p className="figures text-mute">{can.words}</p>
       <span className="grow" />
       {onward}
+      {asking && (
+        <Confirm
+          title="Nothing is placed yet"
+          action="Check it so"
+          cancel="Back to the question"
+          forGood
+          onConfirm={() => {
+            setAsking(false);
+            check();
+          }}
+          onClose={() => setAsking(false)}
+        >
+          <p>A check of nothing takes a try, as any other.</p>
+        </Confirm>
+      )}
     </div>
   );
+}
+
+/** What came of the last check has the focus when the button that had it is gone. */
+const OUTCOME = 'outcome';
+
+function useFocusThatStays() {
+  const row = useRef<HTMLDivElement>(null);
+  const had = useRef(false);
+  useEffect(() => {
+    if (had.current && document.activeElement === document.body) document.getElementById(OUTCOME)?.focus();
+    had.current = row.current?.contains(document.activeElement) === true;
+  });
+  useEffect(() => {
+    const note = () => {
+      had.current = row.current?.contains(document.activeElement) === true;
+    };
+    const watched = row.current;
+    watched?.addEventListener('focusin', note);
+    return () => watched?.removeEventListener('focusin', note);
+  }, []);
+  return row;
 }
 
 /** The messages of the page: the overall feedback, the feedback of zones, hints, and the connection. */
@@ -76,10 +139,11 @@ export function Words({ store }: { store: PlayerStore }) {
     })),
   );
   const outcome = told?.try ?? null;
+  const wrongOnes = outcome && told ? wrongOnesInWords(store.getState(), told) : '';
   const zones = told?.says.filter(({ of: namedCopy }) => namedCopy === null) ?? [];
   return (
     <div className="mt-3 min-h-14 grid gap-2">
-      <div role="status" className="grid gap-2">
+      <div role="status" id={OUTCOME} tabIndex={-1} className="grid gap-2">
         {outcome && told && (
           <Alert tone={outcome.fullMarks ? 'good' : 'notice'} className="px-4 py-3 text-lg">
             {tryInWords(outcome, told, ended)}{' '}
@@ -91,6 +155,7 @@ export function Words({ store }: { store: PlayerStore }) {
             {best && outcome.mark && best.mark !== outcome.mark.mark && (
               <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
             )}
+            {wrongOnes && <p className="text-base">{wrongOnes}</p>}
           </Alert>
         )}
         {outcome?.words && (
@@ -132,14 +197,14 @@ export function Words({ store }: { store: PlayerStore }) {
             )}
           </Alert>
         )}
+        {hints.map((hint, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
+          <Alert tone="notice" className="saying px-4" key={i}>
+            <p className="font-semibold">{hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</p>
+            <Saying said={hint} width={220} />
+          </Alert>
+        ))}
       </div>
-      {hints.map((hint, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
-        <Alert tone="notice" className="saying px-4" key={i}>
-          <p className="font-semibold">{hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</p>
-          <Saying said={hint} width={220} />
-        </Alert>
-      ))}
     </div>
   );
 }

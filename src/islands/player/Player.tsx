@@ -4,7 +4,7 @@ import type { JsonText, Wire } from '../../contract';
 import { MediaFrom } from '../../scene/media';
 import { fromJson } from '../../ui/wire';
 import { inThisWindow } from './oneWindow';
-import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
+import { type ListChoice, Playing, pageWidth, QUESTION, useListChoice } from './Playing';
 import { BeforeIt } from './place/BeforeIt';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
@@ -27,13 +27,18 @@ type Opened = Wire<contract.Opened>;
  */
 export function Player({ json }: { json: JsonText<contract.Opened> }) {
   const [now, setNow] = useState<Opened>(() => fromJson(json));
+  const [came, setCame] = useState(false);
   if (now.before) return <BeforeIt before={now.before} />;
   if (now.finished) return <TheEnd summary={now.finished} />;
   return (
     <Sitting
       key={now.open.place.at}
       sitting={now.open}
-      onMove={(open) => setNow({ open, finished: null, before: null })}
+      came={came}
+      onMove={(open) => {
+        setCame(true);
+        setNow({ open, finished: null, before: null });
+      }}
     />
   );
 }
@@ -83,10 +88,12 @@ function Header({
 
 interface SittingProps {
   sitting: SittingView;
+  /** From another question, on this page. */
+  came: boolean;
   onMove: (sitting: SittingView) => void;
 }
 
-function Sitting({ sitting, onMove }: SittingProps) {
+function Sitting({ sitting, came, onMove }: SittingProps) {
   const [store] = useState<PlayerStore>(() =>
     playerStore(sitting, { send: toServer(sitting), stored: true, reopen: () => location.reload() }),
   );
@@ -96,6 +103,11 @@ function Sitting({ sitting, onMove }: SittingProps) {
   const place = usePlace(store);
   const { busy, goTo, finish } = useOnward(store, sitting, onMove);
   const maxWidth = pageWidth(sitting.question);
+  const { title } = sitting.question;
+  useEffect(() => {
+    document.title = `${title} · ${sitting.release}`;
+    if (came) document.getElementById(QUESTION)?.focus({ preventScroll: true });
+  }, [came, title, sitting.release]);
 
   useEffect(() => {
     const back = () => void store.getState().flush();

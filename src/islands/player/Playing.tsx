@@ -8,6 +8,7 @@ import { ListView } from './list/ListView';
 import { SceneFrame } from './scene/SceneFrame';
 import { leastScale } from './scene/useStageScale';
 import type { PlayerStore } from './store';
+import { useSaid } from './useSaid';
 import { useStateSounds } from './useStateSounds';
 
 const Aids = lazy(() => import('./aids/Aids').then((m) => ({ default: m.Aids })));
@@ -21,6 +22,9 @@ export function pageWidth(question: LearnerQuestion): string {
   return `max(40rem, ${Math.ceil(width * leastScale(question)) + 40}px, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem))`;
 }
 
+/** The heading of the question, which has the focus when a learner comes to it. */
+export const QUESTION = 'question';
+
 export interface ListChoice {
   readonly asList: boolean;
   readonly choose: (asList: boolean) => void;
@@ -32,7 +36,7 @@ export interface ListChoice {
  */
 export function Playing({ store, list, onward }: { store: PlayerStore; list: ListChoice; onward: ReactNode }) {
   const question = store((s) => s.view.question);
-  const [said, setSaid] = useState('');
+  const [heard, say] = useSaid();
   const [narrow, setNarrow] = useState(false);
   const media = useMediaSource();
   // Aids come after the page, in the browser alone.
@@ -42,7 +46,7 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
   useStateSounds(store, media);
   return (
     <>
-      <h1 className="text-[1.65rem] leading-tight" dir="auto">
+      <h1 id={QUESTION} tabIndex={-1} className="text-[1.65rem] leading-tight" dir="auto">
         {question.title}
       </h1>
       {question.prompt && (
@@ -75,16 +79,17 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
       )}
       <div className="mt-4">
         {list.asList ? (
-          <ListView store={store} say={setSaid} />
+          <ListView store={store} say={say} />
         ) : (
-          <SceneFrame store={store} say={setSaid} onNarrow={setNarrow} />
+          <SceneFrame store={store} say={say} onNarrow={setNarrow} />
         )}
       </div>
-      <Actions store={store} onward={onward} />
+      <Actions store={store} onward={onward} say={say} />
       <Words store={store} />
       <Credits media={question.media} />
       <p role="status" aria-live="assertive" className="sr-only">
-        {said}
+        {/* The same words twice are two messages. */}
+        {heard.words && <span key={heard.number}>{heard.words}</span>}
       </p>
     </>
   );

@@ -8,6 +8,7 @@ import {
   type LearnerQuestion,
   onScene,
   type Point,
+  placeInOrder,
   type SceneModel,
   type Shape,
   standsAt,
@@ -87,7 +88,7 @@ export function SceneFrame({
     },
     onStart: (copy, byKey) => {
       setHand(carriedWith(model, board, copy));
-      if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
+      if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy), 'keys'));
     },
     onEnd: () => setHand([]),
     onSpot: say,
@@ -113,18 +114,23 @@ export function SceneFrame({
       state.point(copy);
       if (state.ended || state.checking || state.showsModel) return;
       // While something is held, a press on a tag in a zone means the zone.
-      if (state.held !== null && state.held !== copy && zone !== null) return latest.current.put(state.held, zone);
+      if (state.held !== null && state.held !== copy && zone !== null)
+        return latest.current.put(state.held, zone, placeInOrder(state.model, state.board, copy)?.at);
       if (isSettledForGood(state.view.question, copy, zone)) return;
       if (state.view.question.items[itemOf(copy)]?.stays) return latest.current.put(copy, nextPick(state, copy, zone));
       state.hold(state.held === copy ? null : copy);
-      if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
+      if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy), 'press'));
     },
     [store, say],
   );
   const putHeld = useCallback(
     (zone: number | null) => {
       const copy = store.getState().held;
-      if (copy !== null) latest.current.put(copy, zone);
+      if (copy === null) return;
+      const byButton = document.activeElement?.classList.contains('put-here') === true;
+      latest.current.put(copy, zone);
+      // The button goes with what was in hand.
+      if (byButton) requestAnimationFrame(() => focusCopy(frame.current, copy));
     },
     [store],
   );
@@ -294,7 +300,11 @@ export function SceneFrame({
           style={lettersCss(question.dress?.letters, media)}
           data-told={told !== null || undefined}
           data-families={model.zones.some(({ isSlot, family }) => isSlot && family !== null) || undefined}
-          onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Escape' || held === null) return;
+            store.getState().hold(null);
+            say(`${itemName(store.getState(), itemOf(held))} stays where it is.`);
+          }}
         >
           {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
           {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
@@ -342,6 +352,9 @@ export function SceneFrame({
     </Slots>
   );
 }
+
+const focusCopy = (frame: HTMLElement | null, copy: Copy) =>
+  frame?.closest('.playing')?.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus({ preventScroll: true });
 
 /** An item that may not be moved once it has settled. */
 const isSettledForGood = ({ items }: LearnerQuestion, copy: Copy, zone: number | null) =>

@@ -55,26 +55,33 @@ export function Actions({
     say('Everything is back where it started.');
   };
   return (
-    <div ref={row} className="flex flex-wrap items-center gap-3 mt-4">
-      {(can.check || can.tryAgain) && (
-        // One button: whoever has checked finds the focus on what comes next.
-        <button
-          type="button"
-          className={`btn btn-primary btn-lg ${can.check === 'waits' ? 'btn-disabled' : ''}`}
-          aria-disabled={can.check === 'waits' || undefined}
-          onClick={press}
-        >
-          {can.tryAgain ? 'Try again' : checking ? 'Checking…' : (buttons.check ?? 'Check')}
-        </button>
-      )}
+    <div ref={row} className="frame-row">
+      <span className="frame-primary">
+        {(can.check || can.tryAgain) && (
+          // One button: whoever has checked finds the focus on what comes next.
+          <button
+            type="button"
+            className={`btn btn-primary btn-lg ${can.check === 'waits' ? 'btn-disabled' : ''}`}
+            aria-disabled={can.check === 'waits' || undefined}
+            onClick={press}
+          >
+            {can.tryAgain ? 'Try again' : checking ? 'Checking…' : (buttons.check ?? 'Check')}
+          </button>
+        )}
+      </span>
+      {onward}
       {can.reset && (
         <button
           type="button"
           className={`btn btn-edge ${can.reset === 'waits' ? 'btn-disabled' : ''}`}
           aria-disabled={can.reset === 'waits' || undefined}
+          aria-label={buttons.reset ?? 'Put everything back'}
           onClick={reset}
         >
-          {buttons.reset ?? 'Put everything back'}
+          <span className="max-sm:hidden">{buttons.reset ?? 'Put everything back'}</span>
+          <span className="sm:hidden" aria-hidden>
+            ↺
+          </span>
         </button>
       )}
       {can.hint && (
@@ -87,9 +94,10 @@ export function Actions({
           {showsModel ? 'Show my answer' : 'Show a model answer'}
         </button>
       )}
-      <p className="figures text-mute">{can.words}</p>
-      <span className="grow" />
-      {onward}
+      <div className="frame-outcome">
+        <Outcome store={store} />
+        <p className="figures text-mute text-sm">{can.words}</p>
+      </div>
       {asking && (
         <Confirm
           title="Nothing is placed yet"
@@ -130,81 +138,87 @@ function useFocusThatStays() {
   return row;
 }
 
+/** What came of the last check, beside the actions. */
+function Outcome({ store }: { store: PlayerStore }) {
+  const { told, best, ended } = store(useShallow(({ told, best, ended }) => ({ told, best, ended })));
+  const outcome = told?.try ?? null;
+  const wrongOnes = outcome && told ? wrongOnesInWords(store.getState(), told) : '';
+  return (
+    <div role="status" id={OUTCOME} tabIndex={-1}>
+      {outcome && told && (
+        <Alert tone={outcome.fullMarks ? 'good' : 'notice'} className="px-3 py-1.5">
+          {tryInWords(outcome, told, ended)}{' '}
+          {outcome.mark && (
+            <span className="figures whitespace-nowrap">
+              Mark {outcome.mark.mark} of {outcome.mark.max}
+            </span>
+          )}
+          {best && outcome.mark && best.mark !== outcome.mark.mark && (
+            <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
+          )}
+          {wrongOnes && <p className="text-sm">{wrongOnes}</p>}
+        </Alert>
+      )}
+      {!outcome && ended && (
+        <Alert tone="notice" className="px-3 py-1.5 figures">
+          Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}
+        </Alert>
+      )}
+    </div>
+  );
+}
+
 /** The messages of the page: the overall feedback, the feedback of zones, hints, and the connection. */
 export function Words({ store }: { store: PlayerStore }) {
-  const { told, best, ended, hints, connection, notice, model } = store(
-    useShallow(({ told, best, ended, hints, connection, notice, model }) => ({
-      ...{ told, best, ended, hints, notice, model },
+  const { told, hints, connection, notice, model } = store(
+    useShallow(({ told, hints, connection, notice, model }) => ({
+      ...{ told, hints, notice, model },
       connection: shownConnection(connection),
     })),
   );
   const outcome = told?.try ?? null;
-  const wrongOnes = outcome && told ? wrongOnesInWords(store.getState(), told) : '';
   const zones = told?.says.filter(({ of: namedCopy }) => namedCopy === null) ?? [];
   return (
-    <div className="mt-3 min-h-14 grid gap-2">
-      <div role="status" id={OUTCOME} tabIndex={-1} className="grid gap-2">
-        {outcome && told && (
-          <Alert tone={outcome.fullMarks ? 'good' : 'notice'} className="px-4 py-3 text-lg">
-            {tryInWords(outcome, told, ended)}{' '}
-            {outcome.mark && (
-              <span className="figures whitespace-nowrap">
-                Mark {outcome.mark.mark} of {outcome.mark.max}
-              </span>
-            )}
-            {best && outcome.mark && best.mark !== outcome.mark.mark && (
-              <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
-            )}
-            {wrongOnes && <p className="text-base">{wrongOnes}</p>}
-          </Alert>
-        )}
-        {outcome?.words && (
-          <Alert tone="plain" className="saying px-4 text-lg">
-            <Saying said={outcome.words} width={220} />
-          </Alert>
-        )}
-        {zones.map(({ zone, said }, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
-          <Alert tone="plain" className="saying px-4" key={i}>
-            {zone !== null && (
-              <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>
-            )}
-            <Saying said={said} width={220} />
-          </Alert>
-        ))}
-        {!outcome && ended && (
-          <Alert tone="notice" className="px-4 py-3 text-lg figures">
-            Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}
-          </Alert>
-        )}
-        {notice && (
-          <Alert tone="notice" className="px-4 py-3">
-            {notice}
-          </Alert>
-        )}
-        {CONNECTION_IN_WORDS[connection] && (
-          <Alert tone="problem" className="px-4 py-3">
-            {CONNECTION_IN_WORDS[connection]}{' '}
-            {connection === 'signedOut' && (
-              <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
-                Sign in
-              </a>
-            )}
-            {connection === 'takenOver' && (
-              <button type="button" className="link-brass cursor-pointer" onClick={() => location.reload()}>
-                Continue here
-              </button>
-            )}
-          </Alert>
-        )}
-        {hints.map((hint, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
-          <Alert tone="notice" className="saying px-4" key={i}>
-            <p className="font-semibold">{hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</p>
-            <Saying said={hint} width={220} />
-          </Alert>
-        ))}
-      </div>
+    <div role="status" className="frame-said grid gap-2">
+      {outcome?.words && (
+        <Alert tone="plain" className="saying px-4 text-lg">
+          <Saying said={outcome.words} width={220} />
+        </Alert>
+      )}
+      {zones.map(({ zone, said }, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
+        <Alert tone="plain" className="saying px-4" key={i}>
+          {zone !== null && <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>}
+          <Saying said={said} width={220} />
+        </Alert>
+      ))}
+      {notice && (
+        <Alert tone="notice" className="px-4 py-3">
+          {notice}
+        </Alert>
+      )}
+      {CONNECTION_IN_WORDS[connection] && (
+        <Alert tone="problem" className="px-4 py-3">
+          {CONNECTION_IN_WORDS[connection]}{' '}
+          {connection === 'signedOut' && (
+            <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
+              Sign in
+            </a>
+          )}
+          {connection === 'takenOver' && (
+            <button type="button" className="link-brass cursor-pointer" onClick={() => location.reload()}>
+              Continue here
+            </button>
+          )}
+        </Alert>
+      )}
+      {hints.map((hint, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
+        <Alert tone="notice" className="saying px-4" key={i}>
+          <p className="font-semibold">{hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</p>
+          <Saying said={hint} width={220} />
+        </Alert>
+      ))}
     </div>
   );
 }

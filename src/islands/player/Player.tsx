@@ -4,7 +4,7 @@ import type { JsonText, Wire } from '../../contract';
 import { MediaFrom } from '../../scene/media';
 import { fromJson } from '../../ui/wire';
 import { inThisWindow } from './oneWindow';
-import { type ListChoice, Playing, pageWidth, QUESTION, useListChoice } from './Playing';
+import { type ListChoice, Playing, QUESTION, useListChoice } from './Playing';
 import { BeforeIt } from './place/BeforeIt';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
@@ -47,7 +47,7 @@ function TheEnd({ summary }: { summary: Finished }) {
   useEffect(() => document.getElementById('summary')?.focus(), []);
   return (
     <>
-      <Header titles={summary} maxWidth="56rem" />
+      <Header titles={summary} />
       <main className="mx-auto w-full px-4 py-5" style={{ maxWidth: '56rem' }}>
         <SummaryPage title={summary.release} summary={summary} />
       </main>
@@ -57,28 +57,26 @@ function TheEnd({ summary }: { summary: Finished }) {
 
 function Header({
   titles,
-  maxWidth,
+  steps,
   children,
 }: {
   titles: contract.Titles;
-  maxWidth: string;
+  steps?: React.ReactNode;
   children?: React.ReactNode;
 }) {
   return (
-    <header className="bg-sheet border-b border-rule">
-      <div
-        className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1"
-        style={{ maxWidth: `max(66rem, ${maxWidth})` }}
-      >
+    <header className="frame-header">
+      <div>
         <p className="font-heading font-semibold text-lg" dir="auto">
           {titles.release}
         </p>
-        <p className="text-mute hidden sm:block" dir="auto">
+        <p className="text-mute hidden lg:block" dir="auto">
           {titles.course}
         </p>
+        {steps}
         <span className="grow" />
         {children}
-        <a className="link-brass" href="/sit">
+        <a className="link-brass whitespace-nowrap" href="/sit">
           All assignments
         </a>
       </div>
@@ -102,7 +100,6 @@ function Sitting({ sitting, came, onMove }: SittingProps) {
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
   const place = usePlace(store);
   const { busy, goTo, finish } = useOnward(store, sitting, onMove);
-  const maxWidth = pageWidth(sitting.question);
   const { title } = sitting.question;
   useEffect(() => {
     document.title = `${title} · ${sitting.release}`;
@@ -122,7 +119,7 @@ function Sitting({ sitting, came, onMove }: SittingProps) {
 
   return (
     <MediaFrom source={source}>
-      <Header titles={sitting} maxWidth={maxWidth}>
+      <Header titles={sitting} steps={<Steps place={place} busy={busy} onGo={goTo} />}>
         {sitting.ends && (
           <Clock
             seconds={sitting.ends.seconds}
@@ -134,10 +131,9 @@ function Sitting({ sitting, came, onMove }: SittingProps) {
             }
           />
         )}
-        <Steps place={place} busy={busy} onGo={goTo} />
         <Switches store={store} list={list} />
       </Header>
-      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
+      <main className="frame-main">
         <Playing
           store={store}
           list={list}

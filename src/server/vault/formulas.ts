@@ -10,7 +10,8 @@ import { fail, ok, type Result } from '../errors';
 type Node = MathElement | string;
 export type Drawn = { readonly ok: true; readonly value: Formula } | { readonly ok: false; readonly message: string };
 
-const DRAW_MS = 5_000;
+/** A formula takes milliseconds; the first one in a thread, on a busy machine, waits for the rules of speech as well. */
+const DRAW_MS = 25_000;
 
 /** TeX as it is drawn and as it is spoken; chemical formulas are written `\ce{…}`. */
 export async function drawFormula(as: As<Teacher>, tex: string): Promise<Result<Formula>> {

@@ -78,6 +78,7 @@ test('a question has a ground and letters, which learners see, and a font of one
 test('TeX in a label, a title and a text is drawn, spoken as words, and can be changed and undone', async ({
   page,
 }) => {
+  test.slow();
   const id = await openCopy(page);
   await benchTag(page, 'Barley').click();
   await page.getByLabel('Name of what is selected').fill('Rate $\\frac{m}{t}$');

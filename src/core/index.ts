@@ -140,7 +140,7 @@ export { type Checkpoint, checkpointOf, standingFrom } from './judge/checkpoint'
 export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
-export { indexAt, isLine, keepsOrder, placeInOrder } from './judge/insertion';
+export { indexAt, keepsOrder } from './judge/insertion';
 export {
   COPIES,
   type Copy,

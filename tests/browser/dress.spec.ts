@@ -83,7 +83,8 @@ test('TeX in a label, a title and a text is drawn, spoken as words, and can be c
   await benchTag(page, 'Barley').click();
   await page.getByLabel('Name of what is selected').fill('Rate $\\frac{m}{t}$');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.stage math[aria-label="m over t"] mfrac')).toBeVisible();
+  // The first formula of a server waits for the rules by which formulas are spoken.
+  await expect(page.locator('.stage math[aria-label="m over t"] mfrac')).toBeVisible({ timeout: 40_000 });
   await expect(benchTag(page, 'Rate m over t')).toBeVisible();
   await saved(page);
   expect((await storedQuestion(page, id)).items.map(({ label }) => label)).toContain('Rate m over t');
@@ -195,9 +196,7 @@ test('the look book stands beside the fields that change it', async ({ page }) =
 });
 
 test('aids of a set stand with each of its questions', async ({ browser }) => {
-  const release = await giveSet(browser, [{ title: 'First' }, { title: 'Second' }], true, () => ({
-    aids: ['calculator'],
-  }));
+  const release = await giveSet(browser, [{ title: 'First' }, { title: 'Second' }], true, { aids: ['calculator'] });
   const { page, context, said } = await sitDown(browser, 'sorrel', release);
   await expect(page.getByRole('button', { name: 'Calculator' })).toBeVisible();
   await press(page, 'Next question');

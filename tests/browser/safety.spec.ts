@@ -171,7 +171,7 @@ test('a set: on and back, held until a check, and an account at the end', async 
   await expect(page.getByRole('button', { name: 'Question 1, finished' })).toBeVisible();
   await byMouse(page, 'Acorn', 'Moist');
   await press(page, 'Finish');
-  await expect(page.getByRole('dialog')).toContainText('2 questions are not checked yet');
+  await expect(page.getByRole('dialog')).toContainText('2 questions are not finished');
   await accessible(page);
   await page.getByRole('dialog').getByRole('button', { name: 'Finish' }).click();
   await expect(page.getByText('4.5 of 9 marks')).toBeVisible();

@@ -1,12 +1,11 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import type { ReactNode } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Alert } from '../../ui/Alert';
-import { Confirm } from '../../ui/Confirm';
-import { actionsFor, hasPlaced } from './actionsFor';
+import { actionsFor } from './actionsFor';
 import { shownConnection } from './reducer';
 import { Saying } from './Saying';
 import type { PlayerState, PlayerStore } from './store';
-import { tryAgainInWords, tryInWords, wrongOnesInWords, zoneName } from './words';
+import { tryInWords, zoneName } from './words';
 
 const CONNECTION_IN_WORDS: Record<PlayerState['connection'], string> = {
   saved: '',
@@ -19,15 +18,7 @@ const CONNECTION_IN_WORDS: Record<PlayerState['connection'], string> = {
 };
 
 /** Check, put everything back, a hint, the model answer, and the learner's progress. */
-export function Actions({
-  store,
-  onward,
-  say,
-}: {
-  store: PlayerStore;
-  onward: ReactNode;
-  say: (words: string) => void;
-}) {
+export function Actions({ store, onward }: { store: PlayerStore; onward: ReactNode }) {
   const { board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking } = store(
     useShallow(({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking }) => ({
       ...{ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, checking },
@@ -37,51 +28,26 @@ export function Actions({
   const { check, hint, move, goOn, showModel } = store.getState();
   const can = actionsFor({ board, view, told, tries, ended, hintsLeft, modelAnswer, showsModel, connection, checking });
   const { buttons } = view.question;
-  const [asking, setAsking] = useState(false);
-  const row = useFocusThatStays();
-  const press = () => {
-    if (can.tryAgain) {
-      say(tryAgainInWords(store.getState()));
-      goOn();
-    } else if (can.check === 'ready') {
-      const { board: now } = store.getState();
-      if (hasPlaced(store.getState()) || now.letGo.size > 0) check();
-      else setAsking(true);
-    }
-  };
-  const reset = () => {
-    if (can.reset !== 'ready') return;
-    move({ kind: 'reset' });
-    say('Everything is back where it started.');
-  };
   return (
-    <div ref={row} className="frame-row">
-      <span className="frame-primary">
-        {(can.check || can.tryAgain) && (
-          // One button: whoever has checked finds the focus on what comes next.
-          <button
-            type="button"
-            className={`btn btn-primary btn-lg ${can.check === 'waits' ? 'btn-disabled' : ''}`}
-            aria-disabled={can.check === 'waits' || undefined}
-            onClick={press}
-          >
-            {can.tryAgain ? 'Try again' : checking ? 'Checking…' : (buttons.check ?? 'Check')}
-          </button>
-        )}
-      </span>
-      {onward}
+    <div className="flex flex-wrap items-center gap-3 mt-4">
+      {can.check && (
+        <button type="button" className="btn btn-primary btn-lg" onClick={check} disabled={can.check === 'waits'}>
+          {checking ? 'Checking…' : (buttons.check ?? 'Check')}
+        </button>
+      )}
+      {can.tryAgain && (
+        <button type="button" className="btn btn-primary btn-lg" onClick={goOn}>
+          Try again
+        </button>
+      )}
       {can.reset && (
         <button
           type="button"
-          className={`btn btn-edge ${can.reset === 'waits' ? 'btn-disabled' : ''}`}
-          aria-disabled={can.reset === 'waits' || undefined}
-          aria-label={buttons.reset ?? 'Put everything back'}
-          onClick={reset}
+          className="btn btn-edge"
+          onClick={() => move({ kind: 'reset' })}
+          disabled={can.reset === 'waits'}
         >
-          <span className="max-sm:hidden">{buttons.reset ?? 'Put everything back'}</span>
-          <span className="sm:hidden" aria-hidden>
-            ↺
-          </span>
+          {buttons.reset ?? 'Put everything back'}
         </button>
       )}
       {can.hint && (
@@ -94,124 +60,79 @@ export function Actions({
           {showsModel ? 'Show my answer' : 'Show a model answer'}
         </button>
       )}
-      <div className="frame-outcome">
-        <Outcome store={store} />
-        <p className="figures text-mute text-sm">{can.words}</p>
-      </div>
-      {asking && (
-        <Confirm
-          title="Nothing is placed yet"
-          action="Check it so"
-          cancel="Back to the question"
-          forGood
-          onConfirm={() => {
-            setAsking(false);
-            check();
-          }}
-          onClose={() => setAsking(false)}
-        >
-          <p>A check of nothing takes a try, as any other.</p>
-        </Confirm>
-      )}
-    </div>
-  );
-}
-
-/** What came of the last check has the focus when the button that had it is gone. */
-const OUTCOME = 'outcome';
-
-function useFocusThatStays() {
-  const row = useRef<HTMLDivElement>(null);
-  const had = useRef(false);
-  useEffect(() => {
-    if (had.current && document.activeElement === document.body) document.getElementById(OUTCOME)?.focus();
-    had.current = row.current?.contains(document.activeElement) === true;
-  });
-  useEffect(() => {
-    const note = () => {
-      had.current = row.current?.contains(document.activeElement) === true;
-    };
-    const watched = row.current;
-    watched?.addEventListener('focusin', note);
-    return () => watched?.removeEventListener('focusin', note);
-  }, []);
-  return row;
-}
-
-/** What came of the last check, beside the actions. */
-function Outcome({ store }: { store: PlayerStore }) {
-  const { told, best, ended } = store(useShallow(({ told, best, ended }) => ({ told, best, ended })));
-  const outcome = told?.try ?? null;
-  const wrongOnes = outcome && told ? wrongOnesInWords(store.getState(), told) : '';
-  return (
-    <div role="status" id={OUTCOME} tabIndex={-1}>
-      {outcome && told && (
-        <Alert tone={outcome.fullMarks ? 'good' : 'notice'} className="px-3 py-1.5">
-          {tryInWords(outcome, told, ended)}{' '}
-          {outcome.mark && (
-            <span className="figures whitespace-nowrap">
-              Mark {outcome.mark.mark} of {outcome.mark.max}
-            </span>
-          )}
-          {best && outcome.mark && best.mark !== outcome.mark.mark && (
-            <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
-          )}
-          {wrongOnes && <p className="text-sm">{wrongOnes}</p>}
-        </Alert>
-      )}
-      {!outcome && ended && (
-        <Alert tone="notice" className="px-3 py-1.5 figures">
-          Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}
-        </Alert>
-      )}
+      <p className="figures text-mute">{can.words}</p>
+      <span className="grow" />
+      {onward}
     </div>
   );
 }
 
 /** The messages of the page: the overall feedback, the feedback of zones, hints, and the connection. */
 export function Words({ store }: { store: PlayerStore }) {
-  const { told, hints, connection, notice, model } = store(
-    useShallow(({ told, hints, connection, notice, model }) => ({
-      ...{ told, hints, notice, model },
+  const { told, best, ended, hints, connection, notice, model } = store(
+    useShallow(({ told, best, ended, hints, connection, notice, model }) => ({
+      ...{ told, best, ended, hints, notice, model },
       connection: shownConnection(connection),
     })),
   );
   const outcome = told?.try ?? null;
   const zones = told?.says.filter(({ of: namedCopy }) => namedCopy === null) ?? [];
   return (
-    <div role="status" className="frame-said grid gap-2">
-      {outcome?.words && (
-        <Alert tone="plain" className="saying px-4 text-lg">
-          <Saying said={outcome.words} width={220} />
-        </Alert>
-      )}
-      {zones.map(({ zone, said }, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
-        <Alert tone="plain" className="saying px-4" key={i}>
-          {zone !== null && <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>}
-          <Saying said={said} width={220} />
-        </Alert>
-      ))}
-      {notice && (
-        <Alert tone="notice" className="px-4 py-3">
-          {notice}
-        </Alert>
-      )}
-      {CONNECTION_IN_WORDS[connection] && (
-        <Alert tone="problem" className="px-4 py-3">
-          {CONNECTION_IN_WORDS[connection]}{' '}
-          {connection === 'signedOut' && (
-            <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
-              Sign in
-            </a>
-          )}
-          {connection === 'takenOver' && (
-            <button type="button" className="link-brass cursor-pointer" onClick={() => location.reload()}>
-              Continue here
-            </button>
-          )}
-        </Alert>
-      )}
+    <div className="mt-3 min-h-14 grid gap-2">
+      <div role="status" className="grid gap-2">
+        {outcome && told && (
+          <Alert tone={outcome.fullMarks ? 'good' : 'notice'} className="px-4 py-3 text-lg">
+            {tryInWords(outcome, told, ended)}{' '}
+            {outcome.mark && (
+              <span className="figures whitespace-nowrap">
+                Mark {outcome.mark.mark} of {outcome.mark.max}
+              </span>
+            )}
+            {best && outcome.mark && best.mark !== outcome.mark.mark && (
+              <span className="figures whitespace-nowrap"> · counting so far {best.mark}</span>
+            )}
+          </Alert>
+        )}
+        {outcome?.words && (
+          <Alert tone="plain" className="saying px-4 text-lg">
+            <Saying said={outcome.words} width={220} />
+          </Alert>
+        )}
+        {zones.map(({ zone, said }, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: what is said of a hidden zone has no other name
+          <Alert tone="plain" className="saying px-4" key={i}>
+            {zone !== null && (
+              <p className="font-semibold">{zoneName(store.getState(), model.zoneAt.get(zone) ?? -1)}</p>
+            )}
+            <Saying said={said} width={220} />
+          </Alert>
+        ))}
+        {!outcome && ended && (
+          <Alert tone="notice" className="px-4 py-3 text-lg figures">
+            Finished.{best ? ` Mark ${best.mark} of ${best.max}` : ''}
+          </Alert>
+        )}
+        {notice && (
+          <Alert tone="notice" className="px-4 py-3">
+            {notice}
+          </Alert>
+        )}
+        {CONNECTION_IN_WORDS[connection] && (
+          <Alert tone="problem" className="px-4 py-3">
+            {CONNECTION_IN_WORDS[connection]}{' '}
+            {connection === 'signedOut' && (
+              <a className="link-brass" href={`/sign-in?to=${encodeURIComponent(location.pathname)}`}>
+                Sign in
+              </a>
+            )}
+            {connection === 'takenOver' && (
+              <button type="button" className="link-brass cursor-pointer" onClick={() => location.reload()}>
+                Continue here
+              </button>
+            )}
+          </Alert>
+        )}
+      </div>
       {hints.map((hint, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a hint is its place in their order
         <Alert tone="notice" className="saying px-4" key={i}>

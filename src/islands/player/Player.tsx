@@ -4,7 +4,7 @@ import type { JsonText, Wire } from '../../contract';
 import { MediaFrom } from '../../scene/media';
 import { fromJson } from '../../ui/wire';
 import { inThisWindow } from './oneWindow';
-import { type ListChoice, Playing, QUESTION, useListChoice } from './Playing';
+import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
 import { BeforeIt } from './place/BeforeIt';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
@@ -27,18 +27,13 @@ type Opened = Wire<contract.Opened>;
  */
 export function Player({ json }: { json: JsonText<contract.Opened> }) {
   const [now, setNow] = useState<Opened>(() => fromJson(json));
-  const [came, setCame] = useState(false);
   if (now.before) return <BeforeIt before={now.before} />;
   if (now.finished) return <TheEnd summary={now.finished} />;
   return (
     <Sitting
       key={now.open.place.at}
       sitting={now.open}
-      came={came}
-      onMove={(open) => {
-        setCame(true);
-        setNow({ open, finished: null, before: null });
-      }}
+      onMove={(open) => setNow({ open, finished: null, before: null })}
     />
   );
 }
@@ -47,7 +42,7 @@ function TheEnd({ summary }: { summary: Finished }) {
   useEffect(() => document.getElementById('summary')?.focus(), []);
   return (
     <>
-      <Header titles={summary} />
+      <Header titles={summary} maxWidth="56rem" />
       <main className="mx-auto w-full px-4 py-5" style={{ maxWidth: '56rem' }}>
         <SummaryPage title={summary.release} summary={summary} />
       </main>
@@ -57,26 +52,28 @@ function TheEnd({ summary }: { summary: Finished }) {
 
 function Header({
   titles,
-  steps,
+  maxWidth,
   children,
 }: {
   titles: contract.Titles;
-  steps?: React.ReactNode;
+  maxWidth: string;
   children?: React.ReactNode;
 }) {
   return (
-    <header className="frame-header">
-      <div>
+    <header className="bg-sheet border-b border-rule">
+      <div
+        className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1"
+        style={{ maxWidth: `max(66rem, ${maxWidth})` }}
+      >
         <p className="font-heading font-semibold text-lg" dir="auto">
           {titles.release}
         </p>
-        <p className="text-mute hidden lg:block" dir="auto">
+        <p className="text-mute hidden sm:block" dir="auto">
           {titles.course}
         </p>
-        {steps}
         <span className="grow" />
         {children}
-        <a className="link-brass whitespace-nowrap" href="/sit">
+        <a className="link-brass" href="/sit">
           All assignments
         </a>
       </div>
@@ -86,12 +83,10 @@ function Header({
 
 interface SittingProps {
   sitting: SittingView;
-  /** From another question, on this page. */
-  came: boolean;
   onMove: (sitting: SittingView) => void;
 }
 
-function Sitting({ sitting, came, onMove }: SittingProps) {
+function Sitting({ sitting, onMove }: SittingProps) {
   const [store] = useState<PlayerStore>(() =>
     playerStore(sitting, { send: toServer(sitting), stored: true, reopen: () => location.reload() }),
   );
@@ -100,11 +95,7 @@ function Sitting({ sitting, came, onMove }: SittingProps) {
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
   const place = usePlace(store);
   const { busy, goTo, finish } = useOnward(store, sitting, onMove);
-  const { title } = sitting.question;
-  useEffect(() => {
-    document.title = `${title} · ${sitting.release}`;
-    if (came) document.getElementById(QUESTION)?.focus({ preventScroll: true });
-  }, [came, title, sitting.release]);
+  const maxWidth = pageWidth(sitting.question);
 
   useEffect(() => {
     const back = () => void store.getState().flush();
@@ -119,7 +110,7 @@ function Sitting({ sitting, came, onMove }: SittingProps) {
 
   return (
     <MediaFrom source={source}>
-      <Header titles={sitting} steps={<Steps place={place} busy={busy} onGo={goTo} />}>
+      <Header titles={sitting} maxWidth={maxWidth}>
         {sitting.ends && (
           <Clock
             seconds={sitting.ends.seconds}
@@ -131,9 +122,10 @@ function Sitting({ sitting, came, onMove }: SittingProps) {
             }
           />
         )}
+        <Steps place={place} busy={busy} onGo={goTo} />
         <Switches store={store} list={list} />
       </Header>
-      <main className="frame-main">
+      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
         <Playing
           store={store}
           list={list}

@@ -7,24 +7,19 @@ import { Actions, Words } from './Actions';
 import { ListView } from './list/ListView';
 import { SceneFrame } from './scene/SceneFrame';
 import { leastScale } from './scene/useStageScale';
-import './place/frame.css';
 import type { PlayerStore } from './store';
-import { useSaid } from './useSaid';
 import { useStateSounds } from './useStateSounds';
 
 const Aids = lazy(() => import('./aids/Aids').then((m) => ({ default: m.Aids })));
 
 /**
- * The most width of the scene as a CSS length: as wide as possible with the whole scene, its prompt and the actions in view,
+ * The width of the scene as a CSS length: as wide as possible with the whole scene, its prompt and the actions in view,
  * but not below the size its smallest item needs.
  */
-function pageWidth(question: LearnerQuestion): string {
+export function pageWidth(question: LearnerQuestion): string {
   const { width, height } = question.scene;
-  return `max(40rem, ${Math.ceil(width * leastScale(question)) + 40}px, calc((100dvh - 16.5rem) * ${width / height} + 2.25rem))`;
+  return `max(40rem, ${Math.ceil(width * leastScale(question)) + 40}px, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem))`;
 }
-
-/** The heading of the question, which has the focus when a learner comes to it. */
-export const QUESTION = 'question';
 
 export interface ListChoice {
   readonly asList: boolean;
@@ -37,7 +32,7 @@ export interface ListChoice {
  */
 export function Playing({ store, list, onward }: { store: PlayerStore; list: ListChoice; onward: ReactNode }) {
   const question = store((s) => s.view.question);
-  const [heard, say] = useSaid();
+  const [said, setSaid] = useState('');
   const [narrow, setNarrow] = useState(false);
   const media = useMediaSource();
   // Aids come after the page, in the browser alone.
@@ -47,54 +42,49 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
   useStateSounds(store, media);
   return (
     <>
-      <div className="frame-question">
-        <h1 id={QUESTION} tabIndex={-1} className="text-[1.65rem] leading-tight" dir="auto">
-          {question.title}
-        </h1>
-        {question.prompt && (
-          <div className="text-lg mt-1">
-            <RichText rich={question.prompt} />
-          </div>
-        )}
-        {spoken && (
-          // biome-ignore lint/a11y/useMediaCaption: it is the prompt, spoken
-          <audio
-            controls
-            preload="none"
-            src={spoken.url}
-            aria-label={spoken.description || 'The prompt, spoken'}
-            className="h-9 mt-1"
-          />
-        )}
-        {aided && (
-          <Suspense fallback={null}>
-            <Aids key={question.title} question={question} />
-          </Suspense>
-        )}
-        {narrow && !list.asList && (
-          <Alert tone="notice" className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3">
-            This scene is wider than your screen: push it aside to see the rest.
-            <button type="button" className="btn btn-primary btn-sm" onClick={() => list.choose(true)}>
-              Answer as a list
-            </button>
-          </Alert>
-        )}
-        <div className="mt-4" style={{ maxWidth: list.asList ? '66rem' : pageWidth(question) }}>
-          {list.asList ? (
-            <ListView store={store} say={say} />
-          ) : (
-            <SceneFrame store={store} say={say} onNarrow={setNarrow} />
-          )}
+      <h1 className="text-[1.65rem] leading-tight" dir="auto">
+        {question.title}
+      </h1>
+      {question.prompt && (
+        <div className="text-lg mt-1">
+          <RichText rich={question.prompt} />
         </div>
-        <Credits media={question.media} />
+      )}
+      {spoken && (
+        // biome-ignore lint/a11y/useMediaCaption: it is the prompt, spoken
+        <audio
+          controls
+          preload="none"
+          src={spoken.url}
+          aria-label={spoken.description || 'The prompt, spoken'}
+          className="h-9 mt-1"
+        />
+      )}
+      {aided && (
+        <Suspense fallback={null}>
+          <Aids key={question.title} question={question} />
+        </Suspense>
+      )}
+      {narrow && !list.asList && (
+        <Alert tone="notice" className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3">
+          This scene is wider than your screen: push it aside to see the rest.
+          <button type="button" className="btn btn-primary btn-sm" onClick={() => list.choose(true)}>
+            Answer as a list
+          </button>
+        </Alert>
+      )}
+      <div className="mt-4">
+        {list.asList ? (
+          <ListView store={store} say={setSaid} />
+        ) : (
+          <SceneFrame store={store} say={setSaid} onNarrow={setNarrow} />
+        )}
       </div>
-      <div className="frame-foot">
-        <Words store={store} />
-        <Actions store={store} onward={onward} say={say} />
-      </div>
+      <Actions store={store} onward={onward} />
+      <Words store={store} />
+      <Credits media={question.media} />
       <p role="status" aria-live="assertive" className="sr-only">
-        {/* The same words twice are two messages. */}
-        {heard.words && <span key={heard.number}>{heard.words}</span>}
+        {said}
       </p>
     </>
   );

@@ -3,7 +3,7 @@ import { type Board, type Copy, copyNamed, itemOf, type LearnerQuestion, type Sc
 import { plain } from './plain';
 import { boardFrom, type Shown, shownCopies } from './scene/board';
 import type { PlayerState, PlayerStore } from './store';
-import { itemName, namedPlace, placeInWords, VERDICTS, zoneName } from './words';
+import { itemName, VERDICTS, zoneName } from './words';
 
 export interface Displayed {
   readonly board: Board;
@@ -28,18 +28,15 @@ export function useDisplayed(store: PlayerStore): Displayed {
 }
 
 /** The name of a copy for screen readers: its label, place, verdict and feedback. */
-export function spokenOf(state: PlayerState, { copy, item, zone, home, heap, at }: Shown): string {
-  const spot = home || zone !== null ? '' : namedPlace(state, item, at);
+export function spokenOf(state: PlayerState, { copy, item, zone, home, heap }: Shown): string {
   const where =
     zone !== null
-      ? `in ${zoneName(state, zone)}${placeInWords(state, copy)}`
+      ? `in ${zoneName(state, zone)}`
       : home
         ? 'not placed'
         : state.waiting.has(copy)
-          ? `${spot ? `at ${spot}, ` : ''}waiting to be judged`
-          : spot
-            ? `at ${spot}`
-            : 'outside every zone';
+          ? 'waiting to be judged'
+          : 'outside every zone';
   const many = heap === null ? ', as many as you like' : heap > 1 ? `, ${heap} of them` : '';
   const verdict = state.showsModel ? '' : VERDICTS[state.verdicts.get(copy) ?? 'none'];
   const said = state.showsModel

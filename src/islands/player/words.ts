@@ -1,12 +1,9 @@
 import {
-  type Board,
   type Copy,
   copyNamed,
   itemOf,
   type LearnerQuestion,
   type Outcome,
-  type Point,
-  placeInOrder,
   type Reckoning,
   type SceneModel,
   type Verdict,
@@ -40,59 +37,39 @@ const listed = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`;
 
 /** What something in hand is, and where it may go. */
-export function pickedUpInWords(source: Source, copy: Copy, places: readonly number[], by: 'keys' | 'press'): string {
+export function pickedUpInWords(source: Source, copy: Copy, places: readonly number[]): string {
   const name = itemName(source, itemOf(copy));
-  const how = by === 'keys' ? 'Choose with the arrow keys.' : 'Press where it goes, or press it again to leave it.';
-  if (source.view.question.hides) return `${name} is in hand. ${how}`;
   const where =
     places.length === 0
       ? 'No place takes it.'
-      : `It may go into ${listed(places.map((zone) => zoneName(source, zone)))}, or back. ${how}`;
+      : `It may go into ${listed(places.map((zone) => zoneName(source, zone)))}, or back. Choose with the arrow keys.`;
   return `${name} is in hand. ${where}`;
-}
-
-/** Where in the order of its zone a copy stands, said after the zone's name; empty where there is no order. */
-export function placeInWords({ model, board }: Source & { readonly board: Board }, copy: Copy): string {
-  const place = placeInOrder(model, board, copy);
-  return place ? `, place ${place.at + 1} of ${place.of}` : '';
-}
-
-/** The named place that an item lies on, where zones are hidden; empty: none. `at`: its top left, in scene units. */
-export function namedPlace({ view: { question } }: Source, item: number, at: Point): string {
-  const { w = 0, h = 0 } = question.items[item]?.size ?? {};
-  const [x, y] = [at.x + w / 2, at.y + h / 2];
-  const away = (place: Point) => Math.hypot(place.x - x, place.y - y);
-  const nearest = question.places.reduce<(typeof question.places)[number] | null>(
-    (best, place) => (best === null || away(place) < away(best) ? place : best),
-    null,
-  );
-  return nearest && away(nearest) <= Math.max(w, h) / 2 ? nearest.label : '';
 }
 
 /** `over`: the zone that it lay over in part, but not as much as the zone's reach rule asks. */
 export function outcomeInWords(
-  source: Source & { readonly board: Board },
+  source: Source,
   copy: Copy,
   outcome: Outcome,
-  { shut, over, at }: { readonly shut: boolean; readonly over: number | null; readonly at: string },
+  { shut, over }: { readonly shut: boolean; readonly over: number | null },
 ): string {
   const name = itemName(source, itemOf(copy));
   switch (outcome.to) {
     case 'zone': {
       const swapped =
         outcome.sentHome === null ? '' : ` ${itemName(source, itemOf(outcome.sentHome))} went back for it.`;
-      return `${name} is in ${zoneName(source, outcome.zone)}${placeInWords(source, copy)}${shut ? ', under its lid' : ''}.${swapped}`;
+      return `${name} is in ${zoneName(source, outcome.zone)}${shut ? ', under its lid' : ''}.${swapped}`;
     }
     case 'home': {
       const near = over === null ? '' : ` ${missedInWords(source, over)}`;
       return `${name} is back where it came from.${near}`;
     }
     case 'loose':
-      return `${name} lies ${at ? `at ${at}` : 'outside every zone'}.`;
+      return `${name} lies outside every zone.`;
     case 'turnedAway':
       return refusal(source, copy, outcome.zone, outcome.why);
     case 'unknown':
-      return `${name} is put${at ? ` at ${at}` : ''}, and waits to be judged.`;
+      return `${name} waits to be judged.`;
     case 'refused':
       return outcome.message;
   }
@@ -140,37 +117,6 @@ export function tryInWords({ fullMarks }: TryView, { verdicts, typed }: Told, en
       ? 'Nothing is in a wrong place, but not everything is where it belongs.'
       : `${wrong === 1 ? 'One is' : `${wrong} are`} in a wrong place.`;
   return ended ? `${what} That was the last try.` : what;
-}
-
-/** More are not named: a list of them is no help. */
-const MOST_NAMED = 4;
-
-/** Which ones are in a wrong place, and where, where a learner may know it. */
-export function wrongOnesInWords(source: Source & { readonly board: Board }, { verdicts }: Told): string {
-  const wrong = verdicts.filter(({ verdict }) => verdict === 'wrong');
-  if (wrong.length === 0 || wrong.length > MOST_NAMED) return '';
-  const named = wrong.map((one) => {
-    const copy = copyNamed(source.model, one);
-    const zone = source.board.zoneOf.get(copy);
-    const name = itemName(source, itemOf(copy));
-    return zone === undefined ? name : `${name}, in ${zoneName(source, zone)}`;
-  });
-  return `${named.length === 1 ? 'It is' : 'They are'} ${named.join('; ')}.`;
-}
-
-/** What a new try begins with. */
-export function tryAgainInWords({
-  view,
-  tries,
-  told,
-}: {
-  readonly view: { readonly question: LearnerQuestion };
-  readonly tries: number;
-  readonly told: Told | null;
-}): string {
-  const limit = view.question.tries;
-  const gone = (told?.goingHome.length ?? 0) + (told?.goingEmpty.length ?? 0);
-  return `Try ${tries + 1}${limit === null ? '' : ` of ${limit}`}. ${gone === 1 ? 'One is' : `${gone} are`} back where ${gone === 1 ? 'it' : 'they'} came from.`;
 }
 
 const plural = (n: number, one: string, many: string) => (n === 1 ? `1 ${one}` : `${n} ${many}`);

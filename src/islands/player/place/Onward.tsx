@@ -27,13 +27,13 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const unchecked = store((s) => s.told?.try == null && hasPlaced(s));
   const [asked, setAsked] = useState(false);
   const { place } = view;
-  const leaving = leavingOf(place, { tried: tries > 0, ended });
-  const { isLast, isFinal } = leaving;
+  const leaving = leavingOf(place, ended);
+  const { isLast, isFinal, undone } = leaving;
   const held = view.question.show.nextOnlyAfterCheck && tries === 0;
   const wait =
     held || busy || checking || connection === 'offline' || connection === 'takenOver' || connection === 'signedOut';
   const go = isLast ? onFinish : onNext;
-  const press = () => (isFinal && (leaving.unchecked + leaving.open > 0 || place.deferred) ? setAsked(true) : go());
+  const press = () => (isFinal && (undone > 0 || place.deferred) ? setAsked(true) : go());
   const words = isLast ? 'Finish' : (view.question.buttons.next ?? 'Next question');
   return (
     <>
@@ -51,7 +51,6 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
           title={isLast ? 'Finish now?' : 'Leave this question?'}
           action={words}
           cancel="Stay here"
-          forGood
           onConfirm={() => {
             setAsked(false);
             go();

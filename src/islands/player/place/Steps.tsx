@@ -12,7 +12,10 @@ export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo
           ? 'open'
           : 'to come';
   return (
-    <nav aria-label="Questions" className="flex items-center gap-2 min-w-0">
+    <nav aria-label="Questions" className="flex flex-wrap items-center gap-2">
+      <p className="figures text-sm whitespace-nowrap">
+        {place.section !== '' && `${place.section}: `}question {place.at + 1} of {place.count}
+      </p>
       <ol className="flex flex-wrap">
         {Array.from({ length: place.count }, (_, question) => {
           const state = stateOf(question);
@@ -37,9 +40,6 @@ export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo
           );
         })}
       </ol>
-      <p className="figures text-sm whitespace-nowrap">
-        {place.section !== '' && `${place.section}: `}question {place.at + 1} of {place.count}
-      </p>
     </nav>
   );
 }

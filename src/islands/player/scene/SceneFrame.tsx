@@ -8,7 +8,6 @@ import {
   type LearnerQuestion,
   onScene,
   type Point,
-  placeInOrder,
   type SceneModel,
   type Shape,
   standsAt,
@@ -88,7 +87,7 @@ export function SceneFrame({
     },
     onStart: (copy, byKey) => {
       setHand(carriedWith(model, board, copy));
-      if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy), 'keys'));
+      if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
     },
     onEnd: () => setHand([]),
     onSpot: say,
@@ -114,23 +113,18 @@ export function SceneFrame({
       state.point(copy);
       if (state.ended || state.checking || state.showsModel) return;
       // While something is held, a press on a tag in a zone means the zone.
-      if (state.held !== null && state.held !== copy && zone !== null)
-        return latest.current.put(state.held, zone, placeInOrder(state.model, state.board, copy)?.at);
+      if (state.held !== null && state.held !== copy && zone !== null) return latest.current.put(state.held, zone);
       if (isSettledForGood(state.view.question, copy, zone)) return;
       if (state.view.question.items[itemOf(copy)]?.stays) return latest.current.put(copy, nextPick(state, copy, zone));
       state.hold(state.held === copy ? null : copy);
-      if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy), 'press'));
+      if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
     },
     [store, say],
   );
   const putHeld = useCallback(
     (zone: number | null) => {
       const copy = store.getState().held;
-      if (copy === null) return;
-      const byButton = document.activeElement?.classList.contains('put-here') === true;
-      latest.current.put(copy, zone);
-      // The button goes with what was in hand.
-      if (byButton) requestAnimationFrame(() => focusCopy(frame.current, copy));
+      if (copy !== null) latest.current.put(copy, zone);
     },
     [store],
   );
@@ -300,11 +294,7 @@ export function SceneFrame({
           style={lettersCss(question.dress?.letters, media)}
           data-told={told !== null || undefined}
           data-families={model.zones.some(({ isSlot, family }) => isSlot && family !== null) || undefined}
-          onKeyDown={(event) => {
-            if (event.key !== 'Escape' || held === null) return;
-            store.getState().hold(null);
-            say(`${itemName(store.getState(), itemOf(held))} stays where it is.`);
-          }}
+          onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}
         >
           {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
           {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
@@ -352,9 +342,6 @@ export function SceneFrame({
     </Slots>
   );
 }
-
-const focusCopy = (frame: HTMLElement | null, copy: Copy) =>
-  frame?.closest('.playing')?.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus({ preventScroll: true });
 
 /** An item that may not be moved once it has settled. */
 const isSettledForGood = ({ items }: LearnerQuestion, copy: Copy, zone: number | null) =>

@@ -7,8 +7,6 @@ const PLACES: KeyPlaces = {
   free: false,
   scene: { width: 100, height: 60 },
   othersIn: () => 0,
-  here: null,
-  isLine: () => true,
 };
 const key = (code: string, shiftKey = false) => ({ code, shiftKey });
 /** The targets that keys lead to, one after another, from nothing chosen. */
@@ -76,15 +74,6 @@ describe('a key, while an item is in hand', () => {
     ]);
     expect(pressing(['ArrowRight', 'ArrowRight', 'PageUp'], { othersIn })).toEqual({ chosen: true, zone: 2, at: null });
     expect(pressing(['PageUp'], { othersIn })).toEqual(NO_TARGET);
-    // Up and down stay in the list; what stands in it begins from its own place.
-    expect([at('ArrowUp'), at('ArrowUp', 'ArrowUp'), at('ArrowDown')]).toEqual([1, 0, 2]);
-    expect(pressing(['ArrowRight', 'ArrowUp'], { othersIn, isLine: () => false })).toMatchObject({
-      chosen: true,
-      zone: null,
-    });
-    const here = { zone: 0, at: 1 };
-    expect(pressing(['ArrowDown'], { othersIn, here })).toEqual({ chosen: true, zone: 0, at: 2 });
-    expect(pressing(['PageUp'], { othersIn, here })).toEqual({ chosen: true, zone: 0, at: 0 });
   });
 
   it('moves over the scene where zones are hidden and no place has a name', () => {

@@ -44,22 +44,11 @@ export interface KeyPlaces {
   readonly scene: { readonly width: number; readonly height: number };
   /** The number of other copies in an ordered zone; 0 in any other. */
   readonly othersIn: (zone: number) => number;
-  /** An ordered zone is one line: up and down stay in it. */
-  readonly isLine: (zone: number) => boolean;
-  /** Where in a line the item stands before it is moved; null: in none. */
-  readonly here: { readonly zone: number; readonly at: number } | null;
 }
 
 /** The target after a key; null: the key changes nothing. */
 export function nextTarget(target: KeyTarget, step: KeyStep, key: Key, places: KeyPlaces): KeyTarget | null {
-  const upOrDown = key.code === 'ArrowUp' || key.code === 'ArrowDown';
-  const inZone = target.chosen ? target.zone : (places.here?.zone ?? null);
-  if (
-    step === 'earlier' ||
-    step === 'later' ||
-    (upOrDown && inZone !== null && places.isLine(inZone) && places.othersIn(inZone) > 0)
-  )
-    return inOrder(target, step === 'later' || step === 'next' ? 1 : -1, places);
+  if (step === 'earlier' || step === 'later') return inOrder(target, step === 'later' ? 1 : -1, places);
   if (places.free) return onScene(target, key, places.scene);
   const all: Omit<KeyTarget, 'chosen' | 'at'>[] = [
     ...places.named.map(({ label, x, y }) => ({ zone: null, spot: { at: { x, y }, label } })),
@@ -71,14 +60,11 @@ export function nextTarget(target: KeyTarget, step: KeyStep, key: Key, places: K
   return next ? { ...next, chosen: true, at: null } : null;
 }
 
-/** Within the order of the zone that is chosen, else of the one in which the item stands. */
-function inOrder(target: KeyTarget, by: number, { othersIn, here }: KeyPlaces): KeyTarget | null {
-  const zone = target.chosen ? target.zone : (here?.zone ?? null);
-  if (zone === null) return null;
-  const most = othersIn(zone);
+function inOrder(target: KeyTarget, by: number, { othersIn }: KeyPlaces): KeyTarget | null {
+  if (target.zone === null) return null;
+  const most = othersIn(target.zone);
   if (most === 0) return null;
-  const from = target.at ?? (here?.zone === zone ? here.at : most);
-  return { chosen: true, zone, at: Math.max(0, Math.min(most, from + by)) };
+  return { chosen: true, zone: target.zone, at: Math.max(0, Math.min(most, (target.at ?? most) + by)) };
 }
 
 const isSame = (place: Pick<KeyTarget, 'zone' | 'spot'>, target: KeyTarget): boolean =>

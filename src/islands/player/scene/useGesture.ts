@@ -16,13 +16,10 @@ import {
   type Copy,
   candidates,
   indexAt,
-  isLine,
   itemOf,
   keepsOrder,
   numberOf,
   type Point,
-  placeInOrder,
-  type SceneModel,
   toScene,
   winner,
 } from '../../../core';
@@ -126,8 +123,6 @@ export function useGesture({ store, stage, scale, onStart, onTarget, onSpot, onM
         if (!into || !keepsOrder(into)) return 0;
         return board.zones[zone]?.filter((held) => held !== copy).length ?? 0;
       },
-      isLine: (zone) => isLine(model.zones[zone] as SceneModel['zones'][number]),
-      here: placeInOrder(model, board, copy),
     };
   };
 

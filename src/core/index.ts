@@ -8,9 +8,18 @@ export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gr
 export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { AIDS, type Aid } from './document/aids';
-export { COLOURS, FACES, type Face, FRAMES, ITEM_STATES, TEXTURES, ZONE_STATES } from './document/appearance';
+export {
+  COLOURS,
+  FACES,
+  type Face,
+  FRAMES,
+  ITEM_SIZE,
+  ITEM_STATES,
+  TEXTURES,
+  ZONE_STATES,
+} from './document/appearance';
 export { isOfZone } from './document/events';
-export type { MathElement } from './document/formulaTree';
+export { MAX_TEX, type MathElement } from './document/formulaTree';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { KINDS } from './document/kinds';
 export { upToDate } from './document/migrations';
@@ -54,7 +63,7 @@ export {
   type Step,
 } from './edit/edit';
 export { eitherAt, eitherZones } from './edit/either';
-export { drawFormulas, type Formula, MAX_TEX, texOf } from './edit/formulas';
+export { drawFormulas, type Formula, texOf } from './edit/formulas';
 export { carrierOf, type Frame, type Framed, frames, setFrames } from './edit/frames';
 export {
   belongNowhere,

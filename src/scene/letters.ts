@@ -1,5 +1,5 @@
 import { type CSSProperties, useEffect } from 'react';
-import type { Face, Fixture, Letters, Look, Question } from '../core';
+import { type Face, type Fixture, ITEM_SIZE, type Letters, type Look, type Question } from '../core';
 import type { MediaSource, Shown } from './media';
 
 /** How a face is called in CSS, and the one weight in which it is drawn, so that it is as wide as the core says. */
@@ -13,9 +13,6 @@ const FAMILIES: Readonly<Record<Face, { readonly family: string; readonly weight
   hand: { family: 'Patrick Hand', weight: 400 },
   code: { family: 'Atkinson Hyperlegible Mono', weight: 400 },
 };
-
-/** An item's words, without letters of their own, in scene units: what sizes are in proportion to. */
-const ITEM_SIZE = 15;
 
 /** The family of a font of the author's: each file has one of its own. */
 const familyOf = ({ url }: Shown) => `own ${encodeURIComponent(url)}`;

@@ -31,3 +31,5 @@ export type Face = (typeof FACES)[number];
 /** What the ground of a scene can be made of, and what can be drawn around it. */
 export const TEXTURES = ['linen', 'squared', 'lined', 'dotted', 'wood', 'stone', 'leaves', 'weave'] as const;
 export const FRAMES = ['line', 'double', 'corners', 'stitched'] as const;
+/** The size of an item's words without letters of their own, in scene units: other sizes are in proportion to it. */
+export const ITEM_SIZE = 15;

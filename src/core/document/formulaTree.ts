@@ -64,9 +64,13 @@ export interface MathElement {
 }
 
 export const MATH_ELEMENTS: ReadonlySet<string> = new Set(ELEMENTS);
-export const MATH_ATTRIBUTES: ReadonlySet<string> = new Set(ATTRIBUTES);
-/** Numbers with units, names and signs. */
-const isMathValue = (value: unknown): boolean => typeof value === 'string' && /^[A-Za-z0-9.+%-]{0,20}$/.test(value);
+const MATH_ATTRIBUTES: ReadonlySet<string> = new Set(ATTRIBUTES);
+/** An attribute on the list; its value is a number with a unit, a name or a sign. */
+export const isMathAttribute = (name: string, value: unknown): boolean =>
+  MATH_ATTRIBUTES.has(name) && typeof value === 'string' && /^[A-Za-z0-9.+%-]{0,20}$/.test(value);
+
+/** The characters of TeX in one formula. */
+export const MAX_TEX = 2000;
 
 export const MAX_PARTS = 2000;
 /** With the document around it, a tree stays within what a document may be nested. */
@@ -89,7 +93,7 @@ export function isMathTree(value: unknown): value is MathElement {
       Object.keys(others).length === 0 &&
       set !== null &&
       typeof set === 'object' &&
-      Object.entries(set).every(([name, given]) => MATH_ATTRIBUTES.has(name) && isMathValue(given)) &&
+      Object.entries(set).every(([name, given]) => isMathAttribute(name, given)) &&
       Array.isArray(holds) &&
       holds.every((inner) => isPart(inner, depth + 1))
     );

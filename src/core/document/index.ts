@@ -1,6 +1,6 @@
 // The document as such: what needs the schema, and with it Yup. A learner's page never loads this.
 export { isAddress } from './address';
-export { isMathTree, MATH_ATTRIBUTES, MATH_ELEMENTS } from './formulaTree';
+export { isMathAttribute, isMathTree, MATH_ELEMENTS } from './formulaTree';
 export { freshId } from './freshId';
 export { guardText } from './guard';
 export { KINDS } from './kinds';

@@ -1,4 +1,4 @@
-import type { MathElement } from '../document/formulaTree';
+import { MAX_TEX, type MathElement } from '../document/formulaTree';
 import { plainText, richFromPlain } from '../document/plain';
 import type { Rich } from '../document/rich';
 import type { Question } from '../document/schema';
@@ -11,9 +11,6 @@ export interface Formula {
   readonly math: MathElement;
 }
 export type Formulas = ReadonlyMap<string, Formula>;
-
-/** The characters of TeX in one formula. */
-export const MAX_TEX = 2000;
 
 type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
 

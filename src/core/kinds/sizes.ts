@@ -1,3 +1,4 @@
+import { ITEM_SIZE } from '../document/appearance';
 import { plainText } from '../document/plain';
 import type { Item, Question } from '../document/schema';
 import { fontOf } from '../proof/text/fonts';
@@ -10,7 +11,6 @@ export const stillWorth = (marks: Question['marks'], before: number, after: numb
 
 const LEAST = { w: 96, h: 44 };
 const WIDEST = 230;
-const ITEM_FONT = 15;
 const PADDING = 26;
 
 /** The width of every character of the font for code, in thousandths of its size (Atkinson Hyperlegible Mono). */
@@ -26,8 +26,8 @@ export const codeWidth = (line: string, fontSize: number): number => (line.lengt
 /** The width at which an item's words stand on one line. */
 const wordsWidth = (question: Question, item: Item, widest: number): number =>
   isCode(item)
-    ? codeWidth(plainText(item.content?.text ?? null), ITEM_FONT) + PADDING
-    : Math.min(widest, textWidth(item.label, fontOf(question, ITEM_FONT)) + PADDING);
+    ? codeWidth(plainText(item.content?.text ?? null), ITEM_SIZE) + PADDING
+    : Math.min(widest, textWidth(item.label, fontOf(question, ITEM_SIZE)) + PADDING);
 
 /**
  * Gives all items the one size that the longest words among them need, so that no size tells which belongs where. Items

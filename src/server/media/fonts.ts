@@ -1,6 +1,6 @@
 import { create } from 'fontkit';
 
-/** Beyond these no honest font goes: decompressed, one is at most this many bytes, of this many drawings of characters. */
+/** Beyond these no honest font goes: its bytes when it is unpacked, and its drawings of characters. */
 const MAX_BYTES = 20_000_000;
 const MAX_GLYPHS = 65_535;
 /** Where a WOFF2 says how large it is decompressed (W3C WOFF 2.0, section 4.1). */

@@ -9,8 +9,8 @@ import { accessTo } from './access';
 import { editQuestion, openQuestion } from './questions';
 
 /**
- * Changes questions, each by itself: what would be done, or (with `apply`) does it. One that the teacher may not change,
- * or that has changed meanwhile, says so and is left alone; one that `change` makes nothing of is passed over.
+ * Changes questions, each by itself: what would be done, or (with `apply`) does it. One that the teacher may not
+ * change, or that has changed meanwhile, says so and is left alone; one that `change` makes nothing of is passed over.
  */
 export async function changeEach<Told extends object>(
   as: As<Teacher>,

@@ -3,14 +3,14 @@ import { join } from 'node:path';
 import { JSDOM } from 'jsdom';
 import temml from 'temml';
 import type { Formula, MathElement } from '../../core';
-import { isMathTree, MATH_ATTRIBUTES, MATH_ELEMENTS } from '../../core/document';
+import { isMathAttribute, isMathTree, MATH_ELEMENTS } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { fail, ok, type Result } from '../errors';
 
 type Node = MathElement | string;
 export type Drawn = { readonly ok: true; readonly value: Formula } | { readonly ok: false; readonly message: string };
 
-/** A formula takes milliseconds; the first one in a thread, on a busy machine, waits for the rules of speech as well. */
+/** A formula takes milliseconds; the first one of a thread waits for the rules of speech as well. */
 const DRAW_MS = 25_000;
 
 /** TeX as it is drawn and as it is spoken; chemical formulas are written `\ce{…}`. */
@@ -60,13 +60,11 @@ function markupOf(tex: string): { ok: true; markup: string } | { ok: false; mess
 const ROWS = new Set(['math', 'mrow', 'msqrt', 'mpadded', 'mstyle', 'mtd', 'mphantom']);
 const SCRIPTS = new Set(['msub', 'msup', 'msubsup']);
 
-/** An element as a tree of what is on our lists; what is not is passed through, or left out where it is an attribute. */
+/** An element as a tree of what is on our lists. What is not is passed through; an attribute is left out. */
 function treeOf(element: Element): MathElement {
   const name = element.localName;
   const is = (MATH_ELEMENTS.has(name) ? name : 'mrow') as MathElement['is'];
-  const set = [...element.attributes].filter(
-    ({ name: of, value }) => MATH_ATTRIBUTES.has(of) && /^[A-Za-z0-9.+%-]{0,20}$/.test(value),
-  );
+  const set = [...element.attributes].filter(({ name: of, value }) => isMathAttribute(of, value));
   const inner = [...element.childNodes].flatMap((node): Node[] => {
     if (node.nodeType === 3) return node.textContent?.trim() ? [node.textContent.trim()] : [];
     if (node.nodeType !== 1 || (node as Element).localName.startsWith('annotation')) return [];

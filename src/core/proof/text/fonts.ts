@@ -1,10 +1,7 @@
-import type { Face } from '../../document/appearance';
+import { type Face, ITEM_SIZE } from '../../document/appearance';
 import type { Letters, Question } from '../../document/schema';
 import { FACE_ADVANCES } from './faces';
 import type { Font } from './measure';
-
-/** An item's words, without letters of their own: what sizes are in proportion to. */
-export const ITEM_SIZE = 15;
 
 interface Chosen {
   readonly face?: Face | null | undefined;

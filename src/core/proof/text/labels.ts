@@ -1,9 +1,9 @@
+import { ITEM_SIZE } from '../../document/appearance';
 import type { Item, Question } from '../../document/schema';
 import { fontsIn } from './fonts';
 import { type Font, linesNeeded, textWidth } from './measure';
 
 /** As the page draws tags and titles (scene.css), in scene units. */
-const ITEM_FONT = 15;
 const TITLE_FONT = 16;
 const ITEM_LINE = 1.15;
 const ITEM_PADDING = { x: 11, y: 5.5 };
@@ -15,7 +15,7 @@ const TITLE_MARGIN = 44;
  */
 export function boxForWords(question: Question, { label, content, size, look }: Item): { w: number; h: number } | null {
   if (content || label === '') return null;
-  const fonts = fontsIn(question, look, ITEM_FONT);
+  const fonts = fontsIn(question, look, ITEM_SIZE);
   const longest = Math.max(...fonts.flatMap((font) => label.split(/\s+/).map((word) => textWidth(word, font))));
   const highest = (width: number) => Math.max(...fonts.map((font) => heightOf(label, font, width)));
   const w = Math.max(size.w, Math.ceil(longest + ITEM_PADDING.x));

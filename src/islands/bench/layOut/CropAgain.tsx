@@ -27,13 +27,12 @@ export function CropAgain({ store, picture }: { store: BenchStore; picture: Extr
     const there = applyAll(question, step);
     const described = there.media[id];
     const h = Math.round((picture.w * stored.height) / stored.width);
-    const sized = applyAll(there, setFixture(there, picture.id, 'h', h));
     act(
       [
         ...step,
         ...(described ? setMedium(there, id, { ...described, description }) : []),
         ...setFixture(there, picture.id, 'h', h),
-        ...setFixture(sized, picture.id, 'media', id),
+        ...setFixture(there, picture.id, 'media', id),
       ],
       'The picture is cut',
     );

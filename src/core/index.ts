@@ -26,6 +26,7 @@ export { upToDate } from './document/migrations';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
 export type {
+  Dress,
   Fixture,
   Ground,
   Item,

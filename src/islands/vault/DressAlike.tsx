@@ -2,6 +2,7 @@ import { toast } from 'sonner';
 import { ask } from '../../ui/api';
 import { ChooseQuestion } from '../shared/ChooseQuestion';
 import { questionsInWords } from './inWords';
+import { sayManyChanged } from './manyChanged';
 import { useWrite } from './useVault';
 
 /** The chosen questions are dressed like another one; it can be taken back. */
@@ -13,16 +14,7 @@ export function DressAlike({ ids, onClose }: { ids: readonly string[]; onClose: 
   const dress = useWrite(
     (like: string) => ask('POST /api/questions/dress', { body: { ids: [...ids], like } }),
     ({ questions }) => {
-      const done = questions.flatMap(({ id, revision }) => (revision === null ? [] : [{ id, revision }]));
-      toast.success(`Dressed: ${questionsInWords(done.length)}`, {
-        action: { label: 'Undo', onClick: () => back.mutate(done) },
-        duration: 12_000,
-      });
-      const refused = questions.filter((one) => one.refused !== null);
-      if (refused.length > 0)
-        toast.error(`Not ${questionsInWords(refused.length)}`, {
-          description: refused.map(({ title, refused: why }) => `${title}: ${why}`).join(' · '),
-        });
+      sayManyChanged(questions, { done: (n) => `Dressed: ${n}`, refused: (n) => `Not ${n}` }, back.mutate);
       onClose();
     },
   );

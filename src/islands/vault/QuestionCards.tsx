@@ -5,7 +5,7 @@ import { useDragged } from './Dragging';
 import { findingsInWords, questionsInWords } from './inWords';
 import type { ListProps } from './QuestionList';
 import { RowTools } from './RowTools';
-import { useRows } from './useRows';
+import { useRows, withChoice } from './useRows';
 import type { Row } from './useVault';
 
 /** CSS pixels: a card with the gap below it, and the least width of one. */
@@ -47,9 +47,7 @@ export function QuestionCards({ sought, first, chosen, onChoose, empty }: Omit<L
               row={row}
               inBin={sought.shelf === 'bin'}
               chosen={chosen.has(row.id)}
-              onChoose={(on) =>
-                onChoose(on ? new Set([...chosen, row.id]) : new Set([...chosen].filter((id) => id !== row.id)))
-              }
+              onChoose={(on) => onChoose(withChoice(chosen, row.id, on))}
             />
           ) : (
             <li key={`waiting-${index}`} aria-hidden style={{ height: CARD.h }}>

@@ -6,7 +6,7 @@ import { SmallPicture } from '../shared/SmallPicture';
 import { useDragged } from './Dragging';
 import { findingsInWords, questionsInWords } from './inWords';
 import { RowTools } from './RowTools';
-import { useRows } from './useRows';
+import { useRows, withChoice } from './useRows';
 import type { Page, Row, Sought } from './useVault';
 
 const ROW = 68;
@@ -83,9 +83,7 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
                 index={index}
                 inBin={inBin}
                 chosen={chosen.has(row.id)}
-                onChoose={(on) =>
-                  onChoose(on ? new Set([...chosen, row.id]) : new Set([...chosen].filter((id) => id !== row.id)))
-                }
+                onChoose={(on) => onChoose(withChoice(chosen, row.id, on))}
                 onTag={onTag}
               />
             ) : (

@@ -6,6 +6,7 @@ import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
 import { Dialog } from '../../ui/Dialog';
 import { questionsInWords as plural } from './inWords';
+import { sayManyChanged } from './manyChanged';
 import { useWrite } from './useVault';
 
 /** A word is replaced in the chosen questions: first it is seen where, then it is done, and can be taken back. */
@@ -27,16 +28,7 @@ export function ReplaceWords({ ids, onClose }: { ids: readonly string[]; onClose
   const replace = useWrite(
     () => ask('POST /api/questions/words', { body: { ...asked, apply: true } }),
     ({ questions }) => {
-      const done = questions.flatMap(({ id, revision }) => (revision === null ? [] : [{ id, revision }]));
-      toast.success(`Replaced in ${plural(done.length)}`, {
-        action: { label: 'Undo', onClick: () => back.mutate(done) },
-        duration: 12_000,
-      });
-      const refused = questions.filter((one) => one.refused !== null);
-      if (refused.length > 0)
-        toast.error(`Not in ${plural(refused.length)}`, {
-          description: refused.map(({ title, refused: why }) => `${title}: ${why}`).join(' · '),
-        });
+      sayManyChanged(questions, { done: (n) => `Replaced in ${n}`, refused: (n) => `Not in ${n}` }, back.mutate);
       onClose();
     },
   );

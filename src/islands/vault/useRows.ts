@@ -5,6 +5,10 @@ import { type Page, type Row, type Sought, usePages } from './useVault';
 
 const BESIDE = 8;
 
+/** The chosen questions with one more, or one less. */
+export const withChoice = (chosen: ReadonlySet<string>, id: string, on: boolean): ReadonlySet<string> =>
+  on ? new Set([...chosen, id]) : new Set([...chosen].filter((other) => other !== id));
+
 /**
  * A result of a search of any length, `perLine` questions a line, each line `height` CSS pixels high: only what is in
  * sight is drawn, and only its pages are loaded. `before`, `after`: the height of what is not drawn.

@@ -1,17 +1,16 @@
 import { Shirt } from 'lucide-react';
 import { useState } from 'react';
-import { dressLike, FRAMES, type Ground, type Letters, type Question, setQuestion, TEXTURES } from '../../../core';
+import { type Dress, dressLike, FRAMES, type Ground, type Question, setQuestion, TEXTURES } from '../../../core';
 import { ask } from '../../../ui/api';
 import { Choice } from '../../../ui/Choice';
 import { ChooseQuestion } from '../../shared/ChooseQuestion';
-import { FaceFields } from '../looks/FaceFields';
+import { LettersFields } from '../looks/LettersFields';
 import { MediumField } from '../media/MediumField';
 import { ColourField } from '../parts/ColourField';
-import { NumberSetting, Setting } from '../parts/Setting';
+import { Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 
 const NO_GROUND: Ground = { colour: null, texture: null, picture: null, frame: null };
-const NO_LETTERS: Letters = { face: null, ownFace: null, size: null };
 const FRAME_WORDS = { line: 'a line', double: 'a double line', corners: 'corners', stitched: 'stitches' } as const;
 
 const orNull = <Value extends object>(value: Value): Value | null =>
@@ -22,11 +21,9 @@ export function DressSettings({ store }: { store: BenchStore }) {
   const dress = store((s) => s.question.dress);
   const [choosing, setChoosing] = useState(false);
   const ground = dress?.ground ?? NO_GROUND;
-  const letters = dress?.letters ?? NO_LETTERS;
-  const set = (change: Partial<Ground>, changed: Partial<Letters> = {}) => {
-    const next = { ground: orNull({ ...ground, ...change }), letters: orNull({ ...letters, ...changed }) };
-    store.getState().do(setQuestion(store.getState().question, 'dress', orNull(next)));
-  };
+  const keep = (next: Dress) => store.getState().do(setQuestion(store.getState().question, 'dress', orNull(next)));
+  const set = (change: Partial<Ground>) =>
+    keep({ ground: orNull({ ...ground, ...change }), letters: dress?.letters ?? null });
   const take = async (id: string) => {
     setChoosing(false);
     const { question: other } = await ask('GET /api/questions/{id}', { id });
@@ -81,24 +78,15 @@ export function DressSettings({ store }: { store: BenchStore }) {
         value={ground.frame ?? ''}
         onChoose={(frame) => set({ frame: frame === '' ? null : frame })}
       />
-      <FaceFields
+      <LettersFields
         store={store}
+        letters={dress?.letters ?? null}
         of="of the question"
-        face={letters.face}
-        ownFace={letters.ownFace}
+        size="Size of the letters"
         otherwise="as the page draws them"
-        onChoose={(face, ownFace) => set({}, { face, ownFace })}
+        empty="15"
+        onChange={(letters) => keep({ ground: dress?.ground ?? null, letters })}
       />
-      <Setting label="Size">
-        <NumberSetting
-          label="Size of the letters"
-          value={letters.size}
-          least={8}
-          most={60}
-          empty="15"
-          onSet={(size) => set({}, { size })}
-        />
-      </Setting>
       <button type="button" className="btn btn-edge btn-sm mt-2" onClick={() => setChoosing(true)}>
         <Shirt size={15} aria-hidden /> Dress it like another question…
       </button>

@@ -1,36 +1,22 @@
 import { type Fixture, setFixture } from '../../../core';
-import { FaceFields } from '../looks/FaceFields';
-import { NumberSetting, Setting } from '../parts/Setting';
+import { LettersFields } from '../looks/LettersFields';
 import type { BenchStore } from '../store';
 
 /** A text's own letters, where it has others than the question. */
 export function TextLetters({ store, fixture }: { store: BenchStore; fixture: Extract<Fixture, { type: 'text' }> }) {
-  const letters = fixture.letters ?? { face: null, ownFace: null, size: null };
-  const set = (change: Partial<typeof letters>) => {
-    const next = { ...letters, ...change };
-    const none = Object.values(next).every((value) => value === null);
-    store.getState().do(setFixture(store.getState().question, fixture.id, 'letters', none ? null : next));
-  };
   return (
     <div>
-      <FaceFields
+      <LettersFields
         store={store}
+        letters={fixture.letters}
         of="of the text"
-        face={letters.face}
-        ownFace={letters.ownFace}
+        size="Size of the text, as an item’s words"
         otherwise="as the question"
-        onChoose={(face, ownFace) => set({ face, ownFace })}
+        empty="as the question"
+        onChange={(letters) =>
+          store.getState().do(setFixture(store.getState().question, fixture.id, 'letters', letters))
+        }
       />
-      <Setting label="Size">
-        <NumberSetting
-          label="Size of the text, as an item’s words"
-          value={letters.size}
-          least={8}
-          most={60}
-          empty="as the question"
-          onSet={(size) => set({ size })}
-        />
-      </Setting>
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { itemId, itemNamed } from './named';
 /** At its home an item lies over a gap, or over the words of a text that gaps stand in. */
 export const coversWords: FindingRule = ({ model }) => {
   const texts = model.question.fixtures.flatMap((fixture) => {
-    const box = fixture.type === 'text' ? textBox(fixture) : null;
+    const box = fixture.type === 'text' ? textBox(model.question, fixture) : null;
     return box ? [{ id: fixture.id, box }] : [];
   });
   if (texts.length === 0) return [];

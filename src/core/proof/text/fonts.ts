@@ -16,12 +16,13 @@ function advancesOf({ media }: Dressed, { face, ownFace }: Chosen): readonly num
   return own ?? (face ? FACE_ADVANCES[face] : undefined);
 }
 
-/** What a question's letters make of a size; `letters`: those of one fixture, where it has its own. */
-export function fontOf(question: Dressed, size: number, letters: Letters | null = null): Font {
-  const of = letters ?? question.dress?.letters ?? null;
+/** What a question's letters make of a size; `own`: those of one fixture, before the question's where it has any. */
+export function fontOf(question: Dressed, size: number, own: Letters | null = null): Font {
+  const whole = question.dress?.letters ?? null;
+  const face = own?.face || own?.ownFace ? own : whole;
   return {
-    size: (size * (of?.size ?? ITEM_SIZE)) / ITEM_SIZE,
-    advances: of ? advancesOf(question, of) : undefined,
+    size: (size * (own?.size ?? whole?.size ?? ITEM_SIZE)) / ITEM_SIZE,
+    advances: face ? advancesOf(question, face) : undefined,
   };
 }
 

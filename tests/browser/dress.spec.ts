@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { tag as benchTag, openCopy, saved, station, storedQuestion } from './bench';
-import { byList, give, giveSet, keepQuestion, press, sitDown, tag } from './player';
+import { byList, give, giveSet, keepQuestion, press, signedIn, sitDown, tag } from './player';
+import { origin } from './server';
 import { accessible, expect, newTeacher, open, signIn, test } from './support';
 
 // How a question looks as a whole: its ground and letters, formulas, pictures that are cut, and the Vault as cards.
@@ -73,6 +74,34 @@ test('a question has a ground and letters, which learners see, and a font of one
   await press(page, 'Rehearse');
   await expect.poll(() => fontOf(page, '.playing .tag')).toContain('own ');
   await expect(page.locator('.playing .ground-texture')).toHaveCount(1);
+});
+
+test('a learner has the ground, the letters and the author’s own font of a release', async ({ browser }) => {
+  const teacher = await signedIn(browser, 'odile');
+  const response = await teacher.request.post('/api/media?name=hand.woff2&width=960&height=540', {
+    data: readFileSync('node_modules/@fontsource/patrick-hand/files/patrick-hand-latin-400-normal.woff2'),
+    headers: { 'content-type': 'font/woff2', origin: origin() },
+  });
+  const { hash, weight } = (await response.json()).value;
+  await teacher.close();
+  const release = await give(browser, {
+    title: 'Dressed',
+    media: { hand: { hash, kind: 'font', weight, decorative: true } },
+    dress: { ground: { texture: 'wood', frame: 'line' }, letters: { ownFace: 'hand', size: 20 } },
+  });
+  const { page, context, said } = await sitDown(browser, 'sorrel', release);
+  await expect.poll(() => fontOf(page, '.playing .tag')).toContain('own ');
+  await expect
+    .poll(() =>
+      page.evaluate(() =>
+        [...document.fonts].some(({ family, status }) => family.includes('own ') && status === 'loaded'),
+      ),
+    )
+    .toBe(true);
+  await expect(page.locator('.ground[data-frame="line"] > .ground-texture')).toBeVisible();
+  await accessible(page);
+  expect(said).toEqual([]);
+  await context.close();
 });
 
 test('TeX in a label, a title and a text is drawn, spoken as words, and can be changed and undone', async ({

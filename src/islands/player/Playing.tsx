@@ -4,6 +4,7 @@ import { useMediaSource } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
 import { Alert } from '../../ui/Alert';
 import { Actions, Words } from './Actions';
+import { Heard } from './Heard';
 import { ListView } from './list/ListView';
 import { SceneFrame } from './scene/SceneFrame';
 import { leastScale } from './scene/useStageScale';
@@ -38,7 +39,6 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
   // Aids come after the page, in the browser alone.
   const [aided, setAided] = useState(false);
   useEffect(() => setAided(question.show.aids.length > 0), [question]);
-  const spoken = media(question.promptSound ?? '');
   useStateSounds(store, media);
   return (
     <>
@@ -50,16 +50,7 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
           <RichText rich={question.prompt} />
         </div>
       )}
-      {spoken && (
-        // biome-ignore lint/a11y/useMediaCaption: it is the prompt, spoken
-        <audio
-          controls
-          preload="none"
-          src={spoken.url}
-          aria-label={spoken.description || 'The prompt, spoken'}
-          className="h-9 mt-1"
-        />
-      )}
+      <Heard id={question.promptSound} otherwise="The prompt, spoken" className="h-9 mt-1" />
       {aided && (
         <Suspense fallback={null}>
           <Aids key={question.title} question={question} />

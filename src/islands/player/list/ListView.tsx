@@ -1,9 +1,10 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { type Board, type Copy, copyNamed, keepsOrder, type LearnerQuestion } from '../../../core';
 import { FixtureFace } from '../../../scene/FixtureFace';
-import { Picture, useMediaSource } from '../../../scene/media';
+import { Picture } from '../../../scene/media';
 import { RichText } from '../../../scene/RichText';
 import { Slots } from '../../../scene/slots';
+import { Heard } from '../Heard';
 import { Saying } from '../Saying';
 import type { Shown } from '../scene/board';
 import { MenuPart, TypedPart } from '../scene/Slot';
@@ -206,7 +207,6 @@ function Entry({ store, one: shown, item, name, menu }: EntryProps) {
     ? undefined
     : state.told?.says.find(({ of: namedCopy }) => namedCopy && copyNamed(state.model, namedCopy) === shown.copy);
   const { text = null, picture = null, sound = null } = item.content ?? {};
-  const heard = useMediaSource()(sound ?? '');
   return (
     <li className="list-entry" data-verdict={verdict}>
       <span className="grow" dir="auto">
@@ -221,16 +221,7 @@ function Entry({ store, one: shown, item, name, menu }: EntryProps) {
         {verdict !== 'none' && <span className={`list-verdict list-${verdict}`}>{verdict}</span>}
         {waits && <span className="text-mute"> waits to be judged</span>}
         {shown.zone === null && !shown.home && !waits && <span className="text-mute"> lies loose</span>}
-        {heard && (
-          // biome-ignore lint/a11y/useMediaCaption: its description is its name
-          <audio
-            controls
-            preload="none"
-            src={heard.url}
-            aria-label={heard.description || `The sound of ${name}`}
-            className="h-9"
-          />
-        )}
+        <Heard id={sound} otherwise={`The sound of ${name}`} />
         {said && (
           <span className="list-said saying">
             <Saying said={said.said} width={200} />

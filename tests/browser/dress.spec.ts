@@ -20,6 +20,12 @@ async function onAnotherPage(page: Page, path: string, act: (other: Page) => Pro
   await act(other);
   await other.close();
 }
+/** Is a font of a family, or of one that has this in its name, there? */
+const isLoaded = (page: Page, family: string) =>
+  page.evaluate(
+    (part) => [...document.fonts].some((face) => face.family.includes(part) && face.status === 'loaded'),
+    family,
+  );
 const words = (text: string) => ({ blocks: [{ type: 'paragraph', runs: [{ text }] }] });
 
 test('a question has a ground and letters, which learners see, and a font of one’s own that Proof measures', async ({
@@ -32,13 +38,7 @@ test('a question has a ground and letters, which learners see, and a font of one
   await expect(page.locator('.stage > .ground[data-frame="corners"] > .ground-texture')).toHaveCount(1);
   await page.getByLabel('Letters of the question').selectOption('school');
   await expect.poll(() => fontOf(page, '.stage .tag')).toContain('Andika');
-  await expect
-    .poll(() =>
-      page.evaluate(() =>
-        [...document.fonts].some(({ family, status }) => family.includes('Andika') && status === 'loaded'),
-      ),
-    )
-    .toBe(true);
+  await expect.poll(() => isLoaded(page, 'Andika')).toBe(true);
   await accessible(page);
 
   const file = async (on: Page, name: string, buffer: Buffer) => {
@@ -91,13 +91,7 @@ test('a learner has the ground, the letters and the author’s own font of a rel
   });
   const { page, context, said } = await sitDown(browser, 'sorrel', release);
   await expect.poll(() => fontOf(page, '.playing .tag')).toContain('own ');
-  await expect
-    .poll(() =>
-      page.evaluate(() =>
-        [...document.fonts].some(({ family, status }) => family.includes('own ') && status === 'loaded'),
-      ),
-    )
-    .toBe(true);
+  await expect.poll(() => isLoaded(page, 'own ')).toBe(true);
   await expect(page.locator('.ground[data-frame="line"] > .ground-texture')).toBeVisible();
   await accessible(page);
   expect(said).toEqual([]);

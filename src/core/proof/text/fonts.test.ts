@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { seeds } from '../../../../tests/support/seeds';
 import { newQuestion } from '../../document/make';
-import type { Fixture, Letters, Question } from '../../document/schema';
+import type { Letters, Question } from '../../document/schema';
 import { fontOf } from './fonts';
 import { textBox } from './texts';
 
@@ -22,13 +23,13 @@ describe('the font of a text', () => {
   });
 
   it('decides how far down the words of a text with gaps reach', () => {
-    const text = {
-      blocks: [{ type: 'paragraph', dir: undefined, runs: [{ text: 'A lot is dried to ' }, { slot: 'gap' }] }],
-    };
-    const fixture = { type: 'text', x: 0, y: 0, w: 400, h: 900, text, letters: null } as unknown as Extract<
-      Fixture,
-      { type: 'text' }
-    >;
+    const text = { blocks: [{ type: 'paragraph', runs: [{ text: 'A lot is dried to ' }, { slot: 'gap' }] }] };
+    const [fixture] = seeds({
+      fixtures: [{ id: 'text', type: 'text', x: 0, y: 0, w: 400, h: 900, text }],
+      zones: [{ id: 'gap', label: 'Gap', shape: { type: 'slot' } }],
+      key: [],
+    }).fixtures;
+    if (fixture?.type !== 'text') throw new Error('There is no text');
     const deep = (question: Question, own: Letters | null = null) =>
       textBox(question, { ...fixture, letters: own })?.h ?? 0;
     const plain = deep(dressed(null));

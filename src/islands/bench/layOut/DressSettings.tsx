@@ -7,14 +7,12 @@ import { ChooseQuestion } from '../../shared/ChooseQuestion';
 import { LettersFields } from '../looks/LettersFields';
 import { MediumField } from '../media/MediumField';
 import { ColourField } from '../parts/ColourField';
+import { orNull } from '../parts/orNull';
 import { Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 
 const NO_GROUND: Ground = { colour: null, texture: null, picture: null, frame: null };
 const FRAME_WORDS = { line: 'a line', double: 'a double line', corners: 'corners', stitched: 'stitches' } as const;
-
-const orNull = <Value extends object>(value: Value): Value | null =>
-  Object.values(value).every((one) => one === null) ? null : value;
 
 /** The ground of the scene and the letters of the question; both can be taken from another question. */
 export function DressSettings({ store }: { store: BenchStore }) {

@@ -1,4 +1,5 @@
 import type { Letters } from '../../../core';
+import { orNull } from '../parts/orNull';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 import { FaceFields } from './FaceFields';
@@ -20,10 +21,7 @@ interface Props {
 /** Face and size of words; null where nothing is set. */
 export function LettersFields({ store, letters, of, size, otherwise, empty, onChange }: Props) {
   const now = letters ?? NONE;
-  const set = (change: Partial<Letters>) => {
-    const next = { ...now, ...change };
-    onChange(Object.values(next).every((value) => value === null) ? null : next);
-  };
+  const set = (change: Partial<Letters>) => onChange(orNull({ ...now, ...change }));
   return (
     <>
       <FaceFields

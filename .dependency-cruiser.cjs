@@ -1,15 +1,16 @@
 // The layers of docs/architecture.md: each may import what stands in its row, and nothing else of ours.
 const LAYERS = {
   core: [],
+  words: [],
   contract: ['core'],
   formats: ['core'],
   server: ['core', 'formats', 'contract'],
-  scene: ['core'],
-  ui: ['core', 'contract'],
+  scene: ['core', 'words'],
+  ui: ['core', 'contract', 'words'],
   workers: ['core', 'formats'],
   cli: ['core', 'formats'],
-  islands: ['core', 'scene', 'ui', 'workers', 'contract'],
-  pages: ['islands', 'server', 'scene', 'ui', 'contract'],
+  islands: ['core', 'scene', 'ui', 'workers', 'contract', 'words'],
+  pages: ['islands', 'server', 'scene', 'ui', 'contract', 'words'],
 };
 
 const layerRules = Object.entries(LAYERS).map(([layer, allowed]) => ({

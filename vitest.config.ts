@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'tests/*.test.ts'],
+    setupFiles: ['tests/support/phrases.ts'],
     testTimeout: 30_000,
     env: { LOG_LEVEL: 'warn' },
     // No test changes what a module is or keeps anything in one but under its own ids: loading each module once a

@@ -48,17 +48,16 @@ function crowd(items: number) {
   });
 }
 
-/** A page that moves one element with dnd-kit and nothing else. */
+/** A page that moves one element with the same library and nothing else. */
 async function barePage(): Promise<string> {
   const bundle =
     await bundled(`import { createElement as h, useState } from 'react'; import { createRoot } from 'react-dom/client';
-        import { DndContext, KeyboardSensor, MouseSensor, TouchSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
-        function Box({ at }) { const { setNodeRef, listeners, attributes, transform } = useDraggable({ id: 'bare' });
-          return h('div', { ref: setNodeRef, id: 'bare', ...listeners, ...attributes, style: { position: 'absolute', left: at.x, top: at.y, width: 86, height: 36, background: '#8a5c0d', touchAction: 'none',
-            transform: transform ? 'translate3d(' + transform.x + 'px,' + transform.y + 'px,0)' : undefined } }); }
+        import { useDrag } from '@use-gesture/react';
         function Page() { const [at, setAt] = useState({ x: 300, y: 500 });
-          const sensors = useSensors(useSensor(MouseSensor, { activationConstraint: { distance: 4 } }), useSensor(TouchSensor), useSensor(KeyboardSensor));
-          return h(DndContext, { sensors, onDragEnd: ({ delta }) => setAt((a) => ({ x: a.x + delta.x, y: a.y + delta.y })) }, h(Box, { at })); }
+          const bind = useDrag(({ movement: [x, y], last, event }) => { const box = document.getElementById('bare');
+            box.style.transform = last ? '' : 'translate3d(' + x + 'px,' + y + 'px,0)';
+            if (last) setAt((a) => ({ x: a.x + x, y: a.y + y })); }, { threshold: 4, pointer: { capture: false, keys: false } });
+          return h('div', { id: 'bare', ...bind(), tabIndex: 0, style: { position: 'absolute', left: at.x, top: at.y, width: 86, height: 36, background: '#8a5c0d', touchAction: 'none' } }); }
         createRoot(document.getElementById('root')).render(h(Page));`);
   return `<!doctype html><html><body><div id="root"></div><script type="module">${bundle.replaceAll('</script', '<\\/script')}</script></body></html>`;
 }

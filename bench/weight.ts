@@ -20,7 +20,7 @@ function scriptsFrom(entry: string, seen = new Set<string>()): Set<string> {
 }
 
 /**
- * The learner page's JavaScript against a page with only React, React DOM and @dnd-kit/core, both minified and gzipped.
+ * The learner page's JavaScript against a page with only React, React DOM and @use-gesture/react, both minified and gzipped.
  */
 export async function weight(origin: string, page: string, most = 1.45): Promise<Measured> {
   const files = new Set<string>();
@@ -32,12 +32,13 @@ export async function weight(origin: string, page: string, most = 1.45): Promise
   const ours = [...files].reduce((sum, file) => sum + gzipped(readFileSync(file)), 0) + gzipped(inline);
 
   const bare =
-    await bundled(`import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import * as dnd from '@dnd-kit/core';
-        createRoot(document.body).render(h(dnd.DndContext, null, Object.keys(dnd).join()));`);
+    await bundled(`import { createElement as h } from 'react'; import { createRoot } from 'react-dom/client'; import { useDrag, usePinch } from '@use-gesture/react';
+        function Bare() { usePinch(() => 0, { target: window }); return h('p', useDrag(() => 0)()); }
+        createRoot(document.body).render(h(Bare));`);
   const least = gzipped(bare);
   const ratio = ours / least;
   return {
-    name: 'learner page JavaScript, gzipped / React, React DOM and @dnd-kit/core',
+    name: 'learner page JavaScript, gzipped / React, React DOM and @use-gesture/react',
     value: ratio.toFixed(3),
     goal: `≤ ${most}`,
     met: ratio <= most,

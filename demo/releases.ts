@@ -179,7 +179,7 @@ export async function makeReleases(
   const now = odile.now().getTime();
   const teacherAt = (time: number): As<Teacher> => ({ ...odile, now: () => new Date(time) });
   must(await makeCourse(odile, SECOND_COURSE, 'Viability testing, autumn'));
-  must(await changeCourse(odile, SECOND_COURSE, { zone: 'Europe/London' }));
+  must(await changeCourse(odile, SECOND_COURSE, { zone: 'Europe/London', lang: 'en' }));
   must(await setTeacher(odile, SECOND_COURSE, colleague, true));
   must(await saveUnits(odile, SECOND_COURSE, SECOND_UNITS));
   must(await saveCategories(odile, SECOND_COURSE, SECOND_CATEGORIES));

@@ -11,7 +11,7 @@ import { makePerson } from '../src/server/accounts/people';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import type { As, Learner, Teacher } from '../src/server/context';
-import { makeCourse } from '../src/server/courses/courses';
+import { changeCourse, makeCourse } from '../src/server/courses/courses';
 import { saveCategories, saveGroup, saveUnits, setMember } from '../src/server/courses/parts';
 import { makeLearner } from '../src/server/courses/roster';
 import { user } from '../src/server/database/accountTables';
@@ -172,6 +172,7 @@ if (!begun) {
     person: { id: teacherId, name: DEMO_TEACHER.name, username: DEMO_TEACHER.username, role: 'teacher' },
   };
   must(await makeCourse(odile, COURSE, 'Tarn Hollow induction'));
+  must(await changeCourse(odile, COURSE, { lang: 'en' }));
   must(await saveUnits(odile, COURSE, UNITS));
   must(await saveCategories(odile, COURSE, CATEGORIES));
   const learners: As<Learner>[] = [];

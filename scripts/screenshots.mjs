@@ -1,48 +1,11 @@
 // `npm run screenshots`: takes every picture of docs/screenshots/ anew, over what is built, from fresh demo data.
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { demoServed, root } from './demoServed.mjs';
 
-const root = join(import.meta.dirname, '..');
-const data = mkdtempSync(join(tmpdir(), 'vault-drop-pictures-'));
-const PORT = 4480;
-const origin = `http://127.0.0.1:${PORT}`;
 const ID = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b';
-const env = {
-  ...process.env,
-  VAULT_DROP_DATA: data,
-  VAULT_DROP_DEMO: '1',
-  NODE_ENV: 'production',
-  LOG_LEVEL: 'warn',
-  PORT: String(PORT),
-};
 const only = new Set(process.argv.slice(2));
+const { pageOf, open, end } = await demoServed(4480);
 
-spawnSync('node', ['--import', 'tsx', 'demo/seed.ts'], { cwd: root, env, stdio: 'inherit' });
-const server = spawn('node', ['server.mjs'], { cwd: root, env, stdio: 'inherit' });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-
-async function answering() {
-  for (;;) {
-    if ((await fetch(`${origin}/api/health`).catch(() => null))?.ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-}
-/** A page of somebody who is signed in. */
-async function pageOf(username, viewport = { width: 1280, height: 800 }) {
-  const context = await browser.newContext({ viewport, baseURL: origin, timezoneId: 'Europe/Berlin' });
-  await context.request.post('/api/auth/sign-in/username', {
-    data: { username, password: 'seedlings-26' },
-    headers: { origin },
-  });
-  return context.newPage();
-}
-async function open(page, path) {
-  await page.goto(path);
-  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
-}
 async function take(page, name) {
   await page.evaluate(() =>
     Promise.allSettled(document.getAnimations().map(({ finished }) => finished)).then(() => null),
@@ -152,7 +115,7 @@ async function gaps(page) {
   await open(page, `/sit/${ID}0203`);
   const begin = page.getByRole('button', { name: 'Begin' });
   if (await begin.isVisible()) await begin.click();
-  for (let i = 0; i < 12 && (await page.locator('.stage .slot, .flow .slot').count()) === 0; i++) {
+  for (let i = 0; i < 12 && (await page.locator('.stage .slot, .flowing .slot').count()) === 0; i++) {
     await press(page, 'Next question');
     const leave = page.getByRole('dialog').getByRole('button', { name: 'Next question' });
     if (await leave.isVisible()) await leave.click();
@@ -184,7 +147,6 @@ async function answerSet(page) {
 }
 
 try {
-  await answering();
   const wanted = (scenes) => Object.entries(scenes).filter(([name]) => only.size === 0 || only.has(name));
   for (const [name, scene] of wanted(TEACHER)) {
     const page = await pageOf('odile');
@@ -208,7 +170,5 @@ try {
     await take(linden, 'summary');
   }
 } finally {
-  await browser.close();
-  server.kill('SIGTERM');
-  rmSync(data, { recursive: true, force: true });
+  await end();
 }

@@ -3,6 +3,8 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { isZone } from './core';
 import { allowsOrigin, failedAs, log, type Person, personOf, theApp } from './server';
 import { NO_ZONE, ZONE_COOKIE, zoneOnServer } from './ui/zone';
+import { speakOnServer } from './words';
+import { speakerOf } from './words/catalogues';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -22,17 +24,18 @@ const HEADERS = {
     : {}),
 };
 
-/** The time zone of the person the page is drawn for. */
-const zones = new AsyncLocalStorage<string>();
-zoneOnServer(() => zones.getStore() ?? NO_ZONE);
+/** Whom the page is drawn for: their time zone, and the language, which the page itself chooses. */
+const readers = new AsyncLocalStorage<{ readonly zone: string; readonly locals: Pick<App.Locals, 'language'> }>();
+zoneOnServer(() => readers.getStore()?.zone ?? NO_ZONE);
+speakOnServer(() => speakerOf(readers.getStore()?.locals.language ?? 'en'));
 
 function zoneOf(cookie: string | undefined): string {
   return cookie && isZone(cookie) ? cookie : NO_ZONE;
 }
 
-/** A page is drawn completely inside the zone's context: a streamed page would lose it. */
-const drawn = (zone: string, next: () => Promise<Response>): Promise<Response> =>
-  zones.run(zone, async () => {
+/** A page is drawn completely inside its reader's context: a streamed page would lose it. */
+const drawn = (zone: string, locals: App.Locals, next: () => Promise<Response>): Promise<Response> =>
+  readers.run({ zone, locals }, async () => {
     const response = await next();
     if (!response.headers.get('content-type')?.startsWith('text/html')) return response;
     return new Response(await response.text(), {
@@ -45,6 +48,7 @@ const drawn = (zone: string, next: () => Promise<Response>): Promise<Response> =
 export const onRequest = defineMiddleware(async ({ request, locals, url, cookies: sent }, next) => {
   // These two need no application; one of them reports whether it works.
   if (url.pathname === '/api/health' || url.pathname === '/api/ping') return withHeaders(await next());
+  locals.language = 'en';
   const app = await theApp().catch((error: unknown) => log.error({ err: error }, 'cannot start'));
   if (!app) return withHeaders(failedAs('unavailable'));
   const cookies: string[] = [];
@@ -64,7 +68,7 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
     return withHeaders(failedAs('crossSite'));
 
   const began = performance.now();
-  const response = await drawn(zoneOf(sent.get(ZONE_COOKIE)?.value), next);
+  const response = await drawn(zoneOf(sent.get(ZONE_COOKIE)?.value), locals, next);
   for (const cookie of cookies) response.headers.append('set-cookie', cookie);
   log.debug(
     { method: request.method, path: url.pathname, status: response.status, ms: Math.round(performance.now() - began) },

@@ -84,7 +84,7 @@ describe('gaps', () => {
         { zone: second?.id, satisfied: true },
       ],
     });
-    expect(checked.told?.typed).toEqual([{ zone: second?.id, verdict: 'right' }]);
+    expect(checked.told?.typed).toEqual([{ zone: second?.id, verdict: 'right', spelling: 'cold room' }]);
     expect(checked.told?.verdicts.map(({ verdict }) => verdict)).toEqual(['wrong']);
     // As a page would find it again.
     const again = await at.again();

@@ -255,6 +255,27 @@ describe('a set', () => {
     expect(must(await finish(early, only.view.id)).questions.map(({ seen }) => seen)).toEqual([true, false]);
   });
 
+  it('is looked at as the try left it that counts', async () => {
+    const as = await someone();
+    const releaseId = await setOf(
+      [seeds({ marks: { max: 3, rule: 'perPlacement', tryCounts: 'best' }, tries: 3 })],
+      true,
+    );
+    const { view, put, move, take } = await sitter(as, releaseId);
+    for (const [name, zone] of [
+      ['barley', 'dry'],
+      ['poppy', 'dry'],
+    ] as const)
+      await take(put(name, zone));
+    await take(move({ kind: 'check' }));
+    await take(put('poppy', 'moist'));
+    await take(move({ kind: 'check' }));
+    must(await finish(as, view.id));
+    const { open } = must(await openRelease(as, releaseId, 0));
+    const held = open?.board.zones.map(({ held }) => held.length).toSorted();
+    expect([open?.tries, open?.told?.try?.number, open?.told?.try?.mark?.mark, held]).toEqual([2, 1, 2, [0, 2]]);
+  });
+
   it('draws some of a section for each sitting, the same ones each time it is opened, and counts in points', async () => {
     const questions = Array.from({ length: 6 }, (_, i) => seeds({ title: `Question ${i}` }));
     const entry = (i: number, points: number | null = null) => ({ id: questions[i]?.id ?? '', points });

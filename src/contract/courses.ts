@@ -1,10 +1,10 @@
 // Courses, their parts, and who changed marks in them.
 import { array, boolean, number, object, string } from 'yup';
-import { isZone } from '../core';
+import { isLanguageTag, isZone } from '../core';
 import { aWord, moment, name, one, revision, username, uuid, words } from './fields';
 import { MAX_PARTS } from './limits';
 import { json, type Operation } from './operation';
-import { type AuditWhat, type CourseRight, REMOVABLE } from './vocabulary';
+import { APPEARANCES, type Appearance, type AuditWhat, type CourseRight, REMOVABLE } from './vocabulary';
 
 export interface CourseRow {
   id: string;
@@ -35,6 +35,9 @@ export interface CourseView extends CourseRow {
   releases: ReleaseRow[];
   /** The zone its times are meant in; null: none is said. */
   zone: string | null;
+  /** The language that its learners' pages speak; null: each question's, else the reader's. */
+  lang: string | null;
+  appearance: Appearance;
   /** The revision that a write of its name, zone and join code has to name. */
   revision: number;
 }
@@ -47,6 +50,9 @@ export interface CourseChange {
   readonly join?: { readonly until: Date | null } | null | undefined;
   /** The zone its times are meant in; null: none is said. */
   readonly zone?: string | null | undefined;
+  /** The language that its learners' pages speak; null: each question's, else the reader's. */
+  readonly lang?: string | null | undefined;
+  readonly appearance?: Appearance | undefined;
   /** The revision it was made on, where it matters. */
   readonly from?: number | undefined;
 }
@@ -55,6 +61,8 @@ export interface CourseSaved {
   title: string;
   join: { code: string; until: Date | null } | null;
   zone: string | null;
+  lang: string | null;
+  appearance: Appearance;
   revision: number;
 }
 
@@ -128,6 +136,11 @@ export const courseChange = object({
     .test('zone', 'This is no time zone', (name) => name === undefined || name === null || isZone(name))
     .nullable()
     .default(undefined),
+  lang: string()
+    .test('language', 'has to be a language tag, as en or pt-BR', (tag) => tag == null || isLanguageTag(tag))
+    .nullable()
+    .default(undefined),
+  appearance: aWord(APPEARANCES).optional(),
   from: revision(),
 });
 

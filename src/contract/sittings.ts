@@ -6,7 +6,7 @@ import { MAX_MOVES_AT_ONCE, MAX_TYPED } from './limits';
 import type { MediumKind } from './media';
 import { file, json, type Operation } from './operation';
 import { MOVE } from './shapes';
-import type { Counts } from './vocabulary';
+import type { Appearance, Counts } from './vocabulary';
 
 /** The learner's place in a set. */
 export interface Place {
@@ -40,6 +40,8 @@ export interface SittingView extends QuestionView {
   id: string;
   release: string;
   course: string;
+  courseLang: string | null;
+  appearance: Appearance;
   /** The number of the last move the server has. */
   last: number;
   place: Place;
@@ -85,6 +87,10 @@ export interface Summary {
 export interface Titles {
   readonly release: string;
   readonly course: string;
+  /** The course's language; null: none is said. */
+  readonly courseLang: string | null;
+  /** How the course's pages look. */
+  readonly appearance: Appearance;
 }
 
 /** What a learner sees before an attempt starts: when the release opens, or how long they will have. */

@@ -4,6 +4,11 @@ export const COUNTS = ['best', 'last', 'first', 'average'] as const;
 
 export type Counts = (typeof COUNTS)[number];
 
+/** The appearances of the learner's pages of a course. */
+export const APPEARANCES = ['paper', 'slate', 'fieldNotes', 'highContrast', 'largePrint'] as const;
+
+export type Appearance = (typeof APPEARANCES)[number];
+
 /** The feedback times: at each check; once the attempt is finished; once the release has closed. */
 export const FEEDBACK_TIMES = ['atOnce', 'finished', 'closed'] as const;
 

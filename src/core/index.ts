@@ -22,6 +22,7 @@ export { isOfZone } from './document/events';
 export { MAX_TEX, type MathElement } from './document/formulaTree';
 export type { FixtureId, ItemId, MediaId, QuestionId, ZoneId } from './document/ids';
 export { KINDS } from './document/kinds';
+export { isLanguageTag } from './document/languageTag';
 export { upToDate } from './document/migrations';
 export type { Problem } from './document/problem';
 export type { Rich } from './document/rich';
@@ -144,13 +145,14 @@ export {
   snapResize,
 } from './geometry/snap';
 export { type Box, meet, middleOf, nearTurn, type Point, toScene, toStage } from './geometry/space';
+export { type Where, whereOn } from './geometry/whereOn';
 export { holdsByArrangement, isPutAway, type When, type WhenEvent } from './judge/arranged';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
 export { type Checkpoint, checkpointOf, standingFrom } from './judge/checkpoint';
 export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
-export { indexAt, keepsOrder } from './judge/insertion';
+export { indexAt, isLine, keepsOrder, placeInOrder } from './judge/insertion';
 export {
   COPIES,
   type Copy,
@@ -179,6 +181,7 @@ export {
 } from './judge/placement';
 export {
   applyMove,
+  asCounted,
   hintsLeft,
   type Move,
   markSoFar,
@@ -202,6 +205,7 @@ export {
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
 export { answeringNow, restsOnKey } from './judge/when';
+export type { Lettering } from './looks/lettersIn';
 export { STATE_WORDS } from './looks/stateWords';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
@@ -219,6 +223,9 @@ export {
 } from './measures/fitting';
 export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
+export { type Anew, laidAnew, zoneAt } from './narrow/anew';
+export { placesCarryMeaning } from './narrow/meaning';
+export { FINGER, itemSize, NARROW_SCALE, type WidthIn } from './narrow/sizes';
 export { drawnAnswer, drawnBySeed } from './pools/answer';
 export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';
 export { type DrawnResponse, responder } from './pools/respond';
@@ -282,4 +289,5 @@ export {
   type Sat,
   type Told,
   type TryView,
+  type ZoneWords,
 } from './sitting/view';

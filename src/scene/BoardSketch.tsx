@@ -101,7 +101,7 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
                   ...pxTurned({ x, y, ...item.size, rotation: item.rotation }, scale),
                 }}
               >
-                <ItemFace label={item.label} content={item.content} state={state} />
+                <ItemFace label={item.label} lang={item.lang} content={item.content} state={state} />
               </div>
             );
           })}

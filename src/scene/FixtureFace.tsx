@@ -1,5 +1,6 @@
 import { type CSSProperties, useState } from 'react';
 import { type Fixture, outlineOf, type Said } from '../core';
+import { phrase } from '../words';
 import { cssColour } from './dress';
 import { lettersCss } from './letters';
 import { Picture, useMediaSource } from './media';
@@ -102,7 +103,7 @@ function PlayedFace({
       autoPlay={autoPlay}
       preload={film ? 'metadata' : 'none'}
       src={shown.url}
-      aria-label={shown.description || fixture.label || (film ? 'Film' : 'Sound')}
+      aria-label={shown.description || fixture.label || phrase(film ? 'shared.film' : 'shared.sound')}
     >
       {shown.captions && <track kind="captions" src={shown.captions} default />}
     </Played>

@@ -1,6 +1,7 @@
 import { createElement, type ReactElement, useContext } from 'react';
 import type { MathElement, Rich } from '../core';
 import { Slots } from './slots';
+import { Written } from './written';
 
 type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
 
@@ -36,17 +37,23 @@ function Runs({ runs }: { runs: readonly Run[] }) {
 
 /** Rich text as elements: nothing of it is ever set as markup. */
 export function RichText({ rich }: { rich: Rich }) {
+  const lang = useContext(Written) ?? undefined;
   return rich.blocks.map((block, i) => {
     const key = `${block.type}-${i}`;
     if (block.type === 'paragraph')
       return (
-        <p key={key} dir={block.dir}>
+        <p key={key} lang={lang} dir={block.dir ?? 'auto'}>
           <Runs runs={block.runs} />
         </p>
       );
     const List = block.ordered ? 'ol' : 'ul';
     return (
-      <List key={key} dir={block.dir} className={`${block.ordered ? 'list-decimal' : 'list-disc'} ps-6`}>
+      <List
+        key={key}
+        lang={lang}
+        dir={block.dir ?? 'auto'}
+        className={`${block.ordered ? 'list-decimal' : 'list-disc'} ps-6`}
+      >
         {block.entries.map((runs, j) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: an entry has no name of its own either
           <li key={`${key}-${runs.map((r) => r.text).join('')}-${j}`}>

@@ -55,7 +55,7 @@ function SketchThing({
     case 'item':
       return (
         <div className="tag" style={{ ...dress(lookOf(thing.is.look), 'rest', scale, media), ...place }}>
-          <ItemFace label={thing.is.label} content={thing.is.content} state="rest" />
+          <ItemFace label={thing.is.label} lang={thing.is.lang} content={thing.is.content} state="rest" />
         </div>
       );
     case undefined:

@@ -1,9 +1,10 @@
-import type { CSSProperties, HTMLAttributes, ReactNode, Ref } from 'react';
+import { type CSSProperties, type HTMLAttributes, type ReactNode, type Ref, useContext } from 'react';
 import { type Look, outlineOf, type Rich, type Shape, styleIn, type ZoneState } from '../core';
 import { cssColour, dress, motionIn } from './dress';
 import { useMediaSource } from './media';
 import { px } from './px';
 import { RichText } from './RichText';
+import { Written } from './written';
 
 export type { ZoneState } from '../core';
 
@@ -11,6 +12,8 @@ interface Props {
   zone: {
     readonly id: string;
     readonly label: string;
+    /** The language of its label, where it is another than the question's. */
+    readonly lang?: string | null;
     readonly title?: Rich | null;
     readonly shape: Shape;
     readonly rotation: number;
@@ -29,6 +32,7 @@ interface Props {
 export function ZoneBed({ zone, scale, state = 'rest', look, className = '', extra, ref, children }: Props) {
   const media = useMediaSource();
   const { shape, rotation, label, title, id } = zone;
+  const written = useContext(Written);
   const outline = outlineOf(shape, 0);
   if (!outline) return null;
   const dressed = dress(look, state, scale, media);
@@ -60,7 +64,7 @@ export function ZoneBed({ zone, scale, state = 'rest', look, className = '', ext
         </svg>
       )}
       {label && (
-        <span className="bed-title" dir="auto">
+        <span className="bed-title" lang={zone.lang ?? written ?? undefined} dir="auto">
           {title ? <RichText rich={title} /> : label}
         </span>
       )}

@@ -1,5 +1,5 @@
-import { type CSSProperties, useEffect } from 'react';
-import { type Face, type Fixture, ITEM_SIZE, type Letters, type Look, type Question } from '../core';
+import { type CSSProperties, useEffect, useMemo, useState } from 'react';
+import { type Face, type Fixture, ITEM_SIZE, type Letters, type Look, type Question, type WidthIn } from '../core';
 import type { MediaSource, Shown } from './media';
 
 /** How a face is called in CSS, and the one weight in which it is drawn, so that it is as wide as the core says. */
@@ -77,4 +77,56 @@ export function useLetters(lettered: Lettered, media: MediaSource): void {
       face.load().catch(() => document.fonts.delete(face));
     }
   }, [addresses]);
+}
+
+/** The families of the page's own letters: what items are in, and what titles are in. */
+const OWN_LETTERS = ['--font-sans', '--font-heading'];
+const OWN_WEIGHT = 600;
+/** So many widths are kept; more are measured again. */
+const MOST_KEPT = 4000;
+
+/** How wide texts are in one line on this page, in the unit of their size; of the page's own letters, the wider. */
+export function useWidths(media: MediaSource): WidthIn {
+  const [loaded, setLoaded] = useState(0);
+  useEffect(() => {
+    let here = true;
+    const again = () => here && setLoaded((times) => times + 1);
+    void document.fonts.ready.then(again);
+    document.fonts.addEventListener('loadingdone', again);
+    return () => {
+      here = false;
+      document.fonts.removeEventListener('loadingdone', again);
+    };
+  }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: with other letters, other widths
+  return useMemo(() => measuring(media), [media, loaded]);
+}
+
+function measuring(media: MediaSource): WidthIn {
+  let pen: CanvasRenderingContext2D | null = null;
+  let own: string[] = [];
+  const kept = new Map<string, number>();
+  return (text, lettering) => {
+    if (!pen) {
+      pen = document.createElement('canvas').getContext('2d');
+      const page = getComputedStyle(document.documentElement);
+      own = OWN_LETTERS.map((name) => page.getPropertyValue(name) || 'sans-serif');
+    }
+    const found = chosen(lettering, media);
+    // A variable has no meaning on a canvas.
+    const fonts = found
+      ? [`${found.weight} ${lettering.size}px ${found.family.replace(', var(--font-sans)', '')}`]
+      : own.map((family) => `${OWN_WEIGHT} ${lettering.size}px ${family}`);
+    return Math.max(
+      ...fonts.map((font) => {
+        const key = `${font} ${text}`;
+        const known = kept.get(key);
+        if (known !== undefined || !pen) return known ?? 0;
+        pen.font = font;
+        const { width } = pen.measureText(text);
+        if (kept.size < MOST_KEPT) kept.set(key, width);
+        return width;
+      }),
+    );
+  };
 }

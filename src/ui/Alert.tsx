@@ -12,5 +12,5 @@ const TONES: Readonly<Record<Tone, string>> = {
 
 /** A box with a message. A `problem` that appears after an action has `role="alert"`, which screen readers announce. */
 export function Alert({ tone, className = '', ...rest }: HTMLAttributes<HTMLDivElement> & { tone: Tone }) {
-  return <div className={`border-l-4 px-3 py-2 ${TONES[tone]} ${className}`} {...rest} />;
+  return <div className={`border-s-4 px-3 py-2 ${TONES[tone]} ${className}`} {...rest} />;
 }

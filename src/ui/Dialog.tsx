@@ -16,10 +16,14 @@ export function Dialog({
   const id = useId();
   useEffect(() => {
     const shown = dialog.current;
+    const before = document.activeElement;
     shown?.showModal();
     // The browser focuses the first focusable element; this is the right one.
     shown?.querySelector<HTMLElement>('[data-autofocus]')?.focus();
-    return () => shown?.close();
+    return () => {
+      shown?.close();
+      if (before instanceof HTMLElement && document.activeElement === document.body) before.focus();
+    };
   }, []);
   return (
     <dialog

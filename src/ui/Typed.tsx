@@ -5,6 +5,8 @@ interface Props {
   label: string;
   value: string;
   className?: string;
+  /** The id of a list of what is offered. */
+  list?: string;
   /** What stands there while it is empty. */
   placeholder?: string | undefined;
   /** Its place in a grid, where it stands in one. */
@@ -18,7 +20,7 @@ interface Props {
  * A value edited in place: Enter or leaving it takes what was typed, Escape brings back what was there. What cannot be
  * taken is said, with the reason.
  */
-export function Typed({ label, value, className = '', placeholder, cell, problem, onTyped }: Props) {
+export function Typed({ label, value, className = '', list, placeholder, cell, problem, onTyped }: Props) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
   const wrong = problem?.(text) ?? null;
@@ -39,6 +41,7 @@ export function Typed({ label, value, className = '', placeholder, cell, problem
     <input
       aria-label={label}
       data-cell={cell}
+      list={list}
       placeholder={placeholder}
       aria-invalid={wrong === null ? undefined : true}
       title={wrong ?? undefined}

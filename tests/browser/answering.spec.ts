@@ -269,3 +269,27 @@ test('a learner calculates and has the text read aloud where the author allows i
   await expect(plain.page.getByRole('button', { name: 'Check' })).toBeVisible();
   await expect(plain.page.getByRole('region', { name: 'Aids' })).toHaveCount(0);
 });
+
+test('who is quick with the keys has the next item in hand before the page is drawn again', async ({ browser }) => {
+  const { page, said } = await sitDown(browser, 'sorrel', await give(browser, {}));
+  await tag(page, 'poppy').focus();
+  const held = await page.evaluate(async () => {
+    const named = (name: string) => document.querySelector<HTMLElement>(`.playing .movable[aria-label^="${name},"]`);
+    const key = (code: string, key: string) =>
+      document.activeElement?.dispatchEvent(
+        new KeyboardEvent('keydown', { code, key, bubbles: true, cancelable: true }),
+      );
+    named('barley')?.focus();
+    key('Space', ' ');
+    key('ArrowRight', 'ArrowRight');
+    key('Space', ' ');
+    named('poppy')?.focus();
+    key('Space', ' ');
+    await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+    return document.activeElement?.getAttribute('aria-label');
+  });
+  expect(held).toBe('poppy, not placed');
+  await expect(tag(page, 'poppy')).toHaveAttribute('aria-pressed', 'true');
+  await expect(tag(page, 'barley')).toHaveAccessibleName('barley, in dry');
+  expect(said).toEqual([]);
+});

@@ -219,7 +219,9 @@ test('the look book stands beside the fields that change it', async ({ page }) =
 });
 
 test('aids of a set stand with each of its questions', async ({ browser }) => {
-  const release = await giveSet(browser, [{ title: 'First' }, { title: 'Second' }], true, { aids: ['calculator'] });
+  const release = await giveSet(browser, [{ title: 'First' }, { title: 'Second' }], true, () => ({
+    aids: ['calculator'],
+  }));
   const { page, context, said } = await sitDown(browser, 'sorrel', release);
   await expect(page.getByRole('button', { name: 'Calculator' })).toBeVisible();
   await press(page, 'Next question');

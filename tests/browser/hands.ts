@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { centre, dragTo, expect, pageTimer } from './support';
+import { centre, dragTo, expect, intoView, pageTimer } from './support';
 
 /** A way of working the pages: what a press, typing, and moving something come to with it. */
 export interface Hand {
@@ -62,7 +62,7 @@ export function keyboard(page: Page): Hand {
       await reach(what);
       await page.keyboard.press('Space');
       await expect(what).toHaveAttribute('aria-pressed', 'true');
-      // dnd-kit listens to the keys from a later task on; no hand is as fast as this test.
+      // It is drawn in hand before the next key.
       await pageTimer(page);
       for (const key of keys) await page.keyboard.press(key);
       await page.keyboard.press('Space');
@@ -81,7 +81,7 @@ export function finger(page: Page): Hand {
     },
     choose: (radio) => radio.tap(),
     move: async (what, to) => {
-      await what.scrollIntoViewIfNeeded();
+      await intoView(what);
       await fingerTo(page, what, await centre(to));
       // Chromium takes a touch within 300 ms of the last for the second half of a double tap, and sends no click.
       await pageTimer(page, 301);

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { openLedger } from './bench';
 import { begun, pasted, published, sought, station } from './making';
 import { bed, byFinger, byKeys, byList, byMouse, press, signedIn, sitDown, tag } from './player';
-import { accessible, centre, dragTo, expect, open, pageTimer, settled, test } from './support';
+import { accessible, centre, dragTo, expect, intoView, open, pageTimer, settled, test } from './support';
 
 const slot = (page: Page, index: number) => page.locator('.playing .slot').nth(index);
 const inGap = async (page: Page, word: string, index: number) =>
@@ -63,7 +63,7 @@ test('Gaps: a text is pasted, words lifted out by pressing them, dragged, wrong 
   await expect(phone.page.locator('.flowing')).toBeVisible();
   expect(await phone.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const to = await centre(slot(phone.page, 0));
-  await phone.page.locator('.docked-tray').scrollIntoViewIfNeeded();
+  await intoView(phone.page.locator('.docked-tray'));
   await tag(phone.page, 'dried').tap();
   await phone.page.getByRole('button', { name: 'Put dried into Gap 1' }).tap();
   await expect(tag(phone.page, 'dried')).toHaveAccessibleName('dried, in Gap 1');
@@ -170,7 +170,7 @@ test('Pick: chosen in place by a press, a key and a finger; what is wrong costs'
   await learner.keyboard.press('Space');
   await expect(tag(learner, 'Acorn')).toHaveAttribute('aria-pressed', 'true');
   await press(learner, 'Check');
-  await expect(learner.getByText('One is in a wrong place.')).toBeVisible();
+  await expect(learner.getByText('One is picked that is wrong.')).toBeVisible();
   await press(learner, 'Try again');
   await expect(tag(learner, 'Acorn')).toHaveAttribute('aria-pressed', 'false');
   await press(learner, 'As a list');

@@ -115,7 +115,10 @@ for (const { name, move, list = false, options } of HANDS)
     await expect(page.getByText('One is in a wrong place. Mark 6 of 8')).toBeVisible();
     await expect(page.getByText('Look at the bin again.')).toBeVisible();
     if (list) await expect(page.getByRole('region', { name: 'Bin' })).toContainText('Gravel is no chaff.');
-    else await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, in Bin, wrong. Gravel is no chaff.');
+    else
+      await expect(tag(page, 'Gravel')).toHaveAccessibleName(
+        'Gravel, in Bin, place 2 of 2, wrong. Gravel is no chaff.',
+      );
     await accessible(page);
     await press(page, 'Try again');
     await at('Gravel', 'Not placed');
@@ -216,7 +219,7 @@ test('an item is let in among others where it is dropped, and by the keys at the
   await page.mouse.down();
   await page.mouse.move((first?.x ?? 0) + 20, (first?.y ?? 0) + 4, { steps: 8 });
   await page.mouse.up();
-  await expect(locator).toHaveAccessibleName('One, in Line');
+  await expect(locator).toHaveAccessibleName('One, in Line, place 1 of 3');
   await settled(page);
   expect(await order()).toEqual(['One', 'Two', 'Four']);
   await tag(page, 'Three').focus();
@@ -227,7 +230,7 @@ test('an item is let in among others where it is dropped, and by the keys at the
   await page.keyboard.press('PageUp');
   await expect(page.locator('[aria-live="assertive"]').last()).toHaveText('Over Line, place 3');
   await page.keyboard.press('Space');
-  await expect(tag(page, 'Three')).toHaveAccessibleName('Three, in Line');
+  await expect(tag(page, 'Three')).toHaveAccessibleName('Three, in Line, place 3 of 4');
   await settled(page);
   expect(await order()).toEqual(['One', 'Two', 'Three', 'Four']);
   // The list has the same order, and changes it.
@@ -329,11 +332,13 @@ test('a lid opens and shuts over what is inside without losing it, and opens for
   );
   await byMouse(page, 'Sachet', 'Chest');
   await byKeys(page, 'Gravel', 'Chest');
-  await expect(page.locator('[aria-live="assertive"]').last()).toHaveText('Gravel is in Chest, under its lid.');
+  await expect(page.locator('[aria-live="assertive"]').last()).toHaveText(
+    'Gravel is in Chest, place 2 of 2. It lies under a lid there.',
+  );
   await expect(page.locator('.movable')).toHaveCount(0);
   await expect(page.getByText('2 inside')).toBeVisible();
   await page.getByRole('button', { name: 'Open Chest lid' }).click();
-  await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, in Chest');
+  await expect(tag(page, 'Gravel')).toHaveAccessibleName('Gravel, in Chest, place 2 of 2');
   await byMouse(page, 'Gravel', null);
   await page.getByRole('button', { name: 'Shut Chest lid' }).click();
   await expect(page.getByText('1 inside')).toBeVisible();

@@ -108,6 +108,10 @@ export async function publishing(
 export const item = (page: Page, label: string) => page.locator('.movable', { hasText: label });
 export const zone = (page: Page, label: string) => page.locator('.stage .bed', { hasText: label });
 
+/** Scrolls something into view: what the page draws anew meanwhile, as it stands then. */
+export const intoView = (locator: Locator): Promise<void> =>
+  expect(() => locator.scrollIntoViewIfNeeded({ timeout: 5000 })).toPass();
+
 /** The middle of something, once it has come to rest. */
 export async function centre(locator: Locator): Promise<{ x: number; y: number }> {
   await locator.evaluate((element) => Promise.allSettled(element.getAnimations().map(({ finished }) => finished)));
@@ -128,7 +132,7 @@ export async function dragTo(page: Page, what: Locator, to: { x: number; y: numb
   const { x, y } = 'x' in to ? to : await centre(to);
   await page.mouse.move(x, y, { steps: 8 });
   await page.mouse.up();
-  // After a drag dnd-kit takes the click of the same press for 50 ms; no hand is as fast as this test.
+  // After a drag in the Vault, dnd-kit takes the click of the same press for 50 ms; no hand is as fast as this test.
   await pageTimer(page, 50);
 }
 

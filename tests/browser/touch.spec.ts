@@ -1,5 +1,5 @@
 import { fingerTo } from './hands';
-import { accessible, DEMO, expect, item, open, pageTimer, signIn, test, zone } from './support';
+import { accessible, DEMO, expect, intoView, item, open, pageTimer, signIn, test, zone } from './support';
 
 test('a phone: dragged with a finger, kept, checked, gone on with after a reload', async ({ page }) => {
   await signIn(page, 'clover');
@@ -8,12 +8,12 @@ test('a phone: dragged with a finger, kept, checked, gone on with after a reload
   const sent = page.waitForRequest((request) => request.url().endsWith('/moves'));
   const bed = await zone(page, 'Stands drying').boundingBox();
   await fingerTo(page, item(page, 'Barley').first(), { x: (bed?.x ?? 0) + 60, y: (bed?.y ?? 0) + 60 });
-  expect((await sent).postDataJSON()).toMatchObject({ moves: [{ kind: 'drop' }] });
+  expect((await sent).postDataJSON()).toMatchObject({ moves: [{ kind: 'put' }] });
   await expect(item(page, 'Barley')).toHaveAccessibleName('Barley, in Stands drying');
   // A tap picks up, another puts down. (Chromium takes a touch within 300 ms of the last for the second half of a
   // double tap, and sends no click.)
   await pageTimer(page, 301);
-  await item(page, 'Poppy').scrollIntoViewIfNeeded();
+  await intoView(item(page, 'Poppy'));
   await item(page, 'Poppy').tap();
   await page.getByRole('button', { name: 'Put Poppy into Stands drying' }).tap();
   await expect(item(page, 'Poppy')).toHaveAccessibleName('Poppy, in Stands drying');

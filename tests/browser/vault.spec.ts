@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Locator } from '@playwright/test';
 import { pasted, sought, station } from './making';
 import { keepQuestion, press, signedIn } from './player';
@@ -7,7 +8,11 @@ test('the Vault: shelves in shelves, tags, search in titles and words, and the b
   test.slow();
   const teacher = await signedIn(browser, 'odile');
   const page = await teacher.newPage();
-  const name = `Seeds of ${Date.now() % 1e6}`;
+  // Without a figure: figures beside a shelf's name are looked for below.
+  const name = `Seeds of ${[...randomUUID()]
+    .map((c) => String.fromCharCode(97 + (Number.parseInt(c, 16) || 0)))
+    .join('')
+    .slice(0, 8)}`;
   await pasted(page, 'Sort', 'Yarrow\tDry\nSorrel\tDry\nQuillwort\tMoist', name);
   await expect(page.getByText(/^saved at \d\d:\d\d$/)).toBeVisible();
   await open(page, '/vault');

@@ -48,6 +48,8 @@ export function everything(): Record<string, unknown> {
         { type: 'list', ordered: true, entries: [[{ text: 'dry' }], [{ text: 'seal' }]] },
       ],
     },
+    lang: 'en',
+    titleLang: 'fr',
     promptSound: 'paper',
     fixtures: [
       {

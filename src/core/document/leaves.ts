@@ -1,4 +1,5 @@
 import { type AnyObject, array, type ISchema, lazy, type MixedSchema, mixed, type ObjectShape, object } from 'yup';
+import { isLanguageTag } from './languageTag';
 
 /**
  * The leaves of the document's schema. Yup's own `number()` and `string()` turn "5" into 5; a document that says "5" is
@@ -50,6 +51,11 @@ export const oneOf = <const Values extends readonly string[]>(...values: Values)
   mixed<Values[number]>((v): v is Values[number] => typeof v === 'string' && values.includes(v)).typeError(
     `has to be one of ${values.join(', ')}`,
   );
+
+export const languageTag = () =>
+  mixed<string>((v): v is string => typeof v === 'string')
+    .typeError('has to be a text')
+    .test('language', 'has to be a language tag, as en or pt-BR', (v) => v == null || isLanguageTag(v));
 
 /** An object that refuses fields it does not know, each by its own name and place. */
 export const record = <Shape extends ObjectShape>(shape: Shape) =>

@@ -22,6 +22,20 @@ const problems = (value: unknown) => {
 const paths = (value: unknown) => problems(value).map(({ path }) => path);
 
 describe('a question document', () => {
+  it('says its language by a tag, and that of a title or a label that is in another', () => {
+    const said = {
+      ...least,
+      lang: 'pt-BR',
+      titleLang: 'la',
+      items: [item({ lang: 'sr-Latn' })],
+      zones: [zone({ lang: null })],
+    };
+    expect(problems(said)).toEqual([]);
+    expect(paths({ ...said, lang: 'English, please' })).toEqual(['lang']);
+    expect(paths({ ...said, items: [item({ lang: '"><i' })] })).toEqual(['items[0].lang']);
+    expect(paths({ ...said, titleLang: 3 })).toEqual(['titleLang']);
+  });
+
   it('is complete with its defaults once it is read', () => {
     const parsed = parseQuestion({
       ...least,

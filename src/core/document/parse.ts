@@ -40,10 +40,10 @@ export function parseQuestion(value: unknown): Parsed {
 
 /**
  * A stored question, which was valid when it was stored, with every field that the format has come to have since.
- * `dress` is the newest: a document that has it has the others.
+ * `lang` is the newest: a document that has it has the others.
  */
 export const withEveryField = (question: Question): Question =>
-  Object.hasOwn(question, 'dress') ? question : (questionSchema.cast(upToDate(question)) as Question);
+  Object.hasOwn(question, 'lang') ? question : (questionSchema.cast(upToDate(question)) as Question);
 
 /**
  * A document of another format or a newer version is refused for that reason alone: everything else follows from it.

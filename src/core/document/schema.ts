@@ -8,6 +8,7 @@ import {
   finite,
   flag,
   identifier,
+  languageTag,
   list,
   listOrNull,
   oneOf,
@@ -30,12 +31,15 @@ const MISSING = 'is missing';
 const size = record({ w: positive().required(MISSING), h: positive().required(MISSING) });
 const point = record({ x: finite().required(MISSING), y: finite().required(MISSING) });
 
+const language = () => languageTag().nullable().default(null);
 const lookId = () => identifier().nullable().default(null);
 const family = () => words(100).nullable().default(null);
 
 export const itemSchema = record({
   id: identifier<ItemId>().required(MISSING),
   label: words(2000).default(''),
+  /** The language of its label; null: the question's. */
+  lang: language(),
   size: size.required(MISSING),
   home: point.nullable().default(null),
   rotation: finite().default(0),
@@ -69,6 +73,8 @@ const typedSchema = record({
 export const zoneSchema = record({
   id: identifier<ZoneId>().required(MISSING),
   label: words(2000).default(''),
+  /** The language of its label; null: the question's. */
+  lang: language(),
   /** What is drawn as its title; null: the label. */
   title: richSchema.nullable().default(null),
   shape: shapeSchema.required(),
@@ -220,6 +226,10 @@ export const questionSchema = record({
     .required(MISSING),
   id: identifier<QuestionId>().required(MISSING),
   title: words(500).required(MISSING),
+  /** The language it is written in; null: none is said. */
+  lang: language(),
+  /** The language of its title, where that is another. */
+  titleLang: language(),
   kind: oneOf(...KINDS).required(MISSING),
   scene: record({ width: positive().required(MISSING), height: positive().required(MISSING) }).required(MISSING),
   prompt: richSchema.nullable().default(null),

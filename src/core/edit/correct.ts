@@ -5,6 +5,8 @@ import type { Edit, Step } from './edit';
 /** What can be corrected in a question after it was answered: nothing that moves depend on. */
 const QUESTION_FIELDS = new Set([
   'title',
+  'lang',
+  'titleLang',
   'dress',
   'prompt',
   'promptSound',
@@ -19,8 +21,8 @@ const QUESTION_FIELDS = new Set([
   'kind',
 ]);
 const LIST_FIELDS: Readonly<Record<string, ReadonlySet<string>>> = {
-  items: new Set(['label', 'content', 'value', 'look']),
-  zones: new Set(['label', 'title', 'typed', 'look', 'chars']),
+  items: new Set(['label', 'lang', 'content', 'value', 'look']),
+  zones: new Set(['label', 'lang', 'title', 'typed', 'look', 'chars']),
 };
 
 const isCorrection = (edit: Edit): boolean => {

@@ -78,6 +78,8 @@ export const LIST_FIELDS = ['items', 'zones', 'fixtures'] as const satisfies rea
 export const NAMED_FIELDS = ['looks', 'media'] as const satisfies readonly NamedField[];
 export const QUESTION_FIELDS = [
   'title',
+  'lang',
+  'titleLang',
   'kind',
   'scene',
   'dress',

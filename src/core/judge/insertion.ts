@@ -39,3 +39,20 @@ export function indexAt(model: SceneModel, board: Board, copy: Copy, zone: numbe
   const after = across < acrossFrom ? false : across > acrossFrom + acrossSize ? true : along > from + size / 2;
   return after ? nearest + 1 : nearest;
 }
+
+/** Do the copies in a zone stand in one line, whose places are worth saying? */
+export const isLine = ({ settle }: SceneModel['zones'][number]): boolean =>
+  settle.rule === 'row' || settle.rule === 'column';
+
+/** Where in the line of its zone a copy stands, from 0, of how many; null: in no zone, or in one that is no line. */
+export function placeInOrder(
+  model: SceneModel,
+  board: Pick<Board, 'zones' | 'zoneOf'>,
+  copy: Copy,
+): { readonly zone: number; readonly at: number; readonly of: number } | null {
+  const zone = board.zoneOf.get(copy);
+  const into = zone === undefined ? undefined : model.zones[zone];
+  if (zone === undefined || !into || !isLine(into)) return null;
+  const held = board.zones[zone] ?? [];
+  return { zone, at: held.indexOf(copy), of: held.length };
+}

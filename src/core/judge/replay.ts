@@ -208,5 +208,19 @@ export function rejudge(model: QuestionModel, moves: readonly Move[], from: Stan
 export const countingTry = ({ question: { marks } }: QuestionModel, { last, best }: Tries): EndedTry | null =>
   marks.tryCounts === 'last' ? last : best;
 
+/** A question as its counting try left it, for a learner who looks back; untouched where nothing was tried. */
+export function asCounted(model: QuestionModel, standing: Standing): Standing {
+  const counting = countingTry(model, standing.tries);
+  return counting
+    ? {
+        ...standing,
+        board: counting.board,
+        judged: counting,
+        goingHome: [],
+        tries: { ...standing.tries, last: counting },
+      }
+    : standing;
+}
+
 export const markSoFar = (model: QuestionModel, tries: Tries): Judged | null =>
   countingTry(model, tries)?.judged ?? null;

@@ -6,6 +6,25 @@ import type { Question, Typed } from '../document/schema';
  */
 export type Reader = (text: string) => number | null;
 
+/**
+ * How a text that was read as an item, of its accepted texts, is spelled: null where it is spelled so, letters of
+ * either case being the same where the zone does not mind them.
+ */
+export function spellingOf(
+  { case: minds }: Pick<Typed, 'case'>,
+  texts: readonly string[],
+  text: string,
+): string | null {
+  const typed = text.trim().normalize('NFC');
+  const cased = (spelling: string) => (minds ? spelling : spelling.toLowerCase());
+  const far = (spelling: string) => distance([...cased(typed)], [...cased(spelling.normalize('NFC'))]);
+  const nearest = texts.reduce<string | null>(
+    (best, one) => (best === null || far(one) < far(best) ? one : best),
+    null,
+  );
+  return nearest === null || far(nearest) === 0 ? null : nearest;
+}
+
 /** The reader of a typed zone. Of spellings equally near the first in `accept` is taken. */
 export function readerOf({ accept, case: minds, accents, slips }: Typed, itemAt: ReadonlyMap<string, number>): Reader {
   const plain = (text: string) => {

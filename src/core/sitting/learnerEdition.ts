@@ -9,7 +9,7 @@ import { dressWith, lettersWith, lookWith, mediaShown } from './learnerDress';
 /** An item and a zone as a learner's browser has them: named for the sitting, with nothing of what they are worth. */
 export type LearnerItem = Pick<
   Item,
-  'label' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'stays' | 'content' | 'look'
+  'label' | 'lang' | 'size' | 'rotation' | 'copies' | 'family' | 'goesHome' | 'again' | 'stays' | 'content' | 'look'
 > & {
   id: string;
   home: { x: number; y: number };
@@ -19,6 +19,7 @@ export type LearnerItem = Pick<
 export type LearnerZone = Pick<
   Zone,
   | 'label'
+  | 'lang'
   | 'title'
   | 'shape'
   | 'rotation'
@@ -56,6 +57,9 @@ export interface LearnerMedium {
  */
 export interface LearnerQuestion {
   title: string;
+  /** The language it is written in, and that of its title; null: none is said, or the same. */
+  lang: string | null;
+  titleLang: string | null;
   prompt: Rich | null;
   promptSound: string | null;
   scene: Question['scene'];
@@ -144,6 +148,8 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
   return {
     question: {
       title: question.title,
+      lang: question.lang,
+      titleLang: question.titleLang,
       prompt: question.prompt,
       promptSound: media(question.promptSound),
       scene: question.scene,
@@ -159,6 +165,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
           const {
             id,
             label,
+            lang,
             size,
             rotation,
             copies,
@@ -173,6 +180,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
           return {
             id: item.get(id) as string,
             label,
+            lang,
             size,
             rotation,
             copies,
@@ -190,6 +198,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
         ({
           id,
           label,
+          lang,
           title,
           shape,
           rotation,
@@ -214,6 +223,7 @@ export function learnerEdition(question: Question, next: Random): LearnerEdition
                 {
                   id: zone.get(id) as string,
                   label,
+                  lang,
                   title,
                   shape,
                   rotation,

@@ -1,9 +1,12 @@
 import type { Rich } from '../document/rich';
 import type { Fixture, KeyEntry } from '../document/schema';
+import { middleOf } from '../geometry/space';
+import { type Where, whereOn } from '../geometry/whereOn';
 import type { Board } from '../judge/board';
 import { type Copy, idOf, itemOf, numberOf, type QuestionModel } from '../judge/model';
 import { countingTry, hintsLeft, type Standing, type Try } from '../judge/replay';
 import { standsAt } from '../judge/rest';
+import { spellingOf } from '../judge/typed';
 import type { Verdict } from '../judge/verdict';
 import { answeringNow, isTold, restsOnKey } from '../judge/when';
 import { type AccountLine, account } from '../marks/account';
@@ -55,8 +58,8 @@ export interface TryView {
 /** What a learner is told of the board as it stands. `try` null: a landing was judged that ended none. */
 export interface Told {
   verdicts: (NamedCopy & { verdict: Verdict })[];
-  /** How what was typed into a zone was judged. */
-  typed: { zone: string; verdict: Verdict }[];
+  /** How what was typed into a zone was judged; `spelling`: how it is spelled, where it counted with a slip. */
+  typed: { zone: string; verdict: Verdict; spelling?: string }[];
   /**
    * What is said of a zone as a whole, or of what was typed into it (`of` null), and of a copy in it. `zone` null: it
    * is hidden.
@@ -272,7 +275,9 @@ function toldView(
     verdicts: [...verdicts].flatMap(([copy, verdict]) => (typedIn(copy) === null ? [{ ...name(copy), verdict }] : [])),
     typed: [...verdicts].flatMap(([copy, verdict]) => {
       const zone = typedIn(copy);
-      return zone === null ? [] : [{ zone: zoneName(model, names, zone), verdict }];
+      if (zone === null) return [];
+      const spelling = verdict === 'right' ? spelledRight(model, standing.board, zone, copy) : null;
+      return [{ zone: zoneName(model, names, zone), verdict, ...(spelling === null ? {} : { spelling }) }];
     }),
     says: key.flatMap(({ zone: id, says }) => {
       const at = model.zoneAt.get(id) as number;
@@ -297,7 +302,7 @@ function toldView(
     }),
     try: ending
       ? {
-          number: standing.tries.count,
+          number: standing.tries.last?.number ?? standing.tries.count,
           fullMarks: judged.fullMarks,
           mark: show.mark ? { mark: judged.mark, max: judged.max } : null,
           words: saying(overall),
@@ -310,8 +315,30 @@ function toldView(
   };
 }
 
+/** How what was typed into a zone and read as a copy's item is spelled; null: as it was typed. */
+function spelledRight({ question, items }: QuestionModel, board: Board, zone: number, copy: Copy): string | null {
+  const typed = question.zones[zone]?.typed;
+  const item = items[itemOf(copy)]?.id ?? '';
+  if (!typed || !Object.hasOwn(typed.accept, item)) return null;
+  return spellingOf(typed, typed.accept[item] ?? [], board.texts.get(zone) ?? '');
+}
+
 const saysOf = (says: KeyEntry['says'], item: string): KeySay | null =>
   says && Object.hasOwn(says.items, item) ? (says.items[item] ?? null) : null;
+
+/** What a zone is named by: its label, its place among the zones, from 1, and where it stands. */
+export interface ZoneWords {
+  readonly label: string;
+  readonly n: number;
+  /** Null: it is a slot, rides, or is hidden. */
+  readonly where: Where | null;
+}
+
+function zoneWords({ question: { zones, scene }, zones: models }: QuestionModel, zone: number): ZoneWords {
+  const { label = '', hidden = false, ridesOn = null } = zones[zone] ?? {};
+  const outline = hidden || ridesOn !== null ? null : (models[zone]?.outline ?? null);
+  return { label, n: zone + 1, where: outline && whereOn(middleOf(outline.box), scene) };
+}
 
 /**
  * How the mark that counts came about, in a learner's terms: null where the author does not show marks, or nothing was
@@ -320,21 +347,20 @@ const saysOf = (says: KeyEntry['says'], item: string): KeySay | null =>
 export interface Reckoning extends Marked {
   /** The try that counts, from 1. */
   number: number;
-  lines: (Omit<AccountLine, 'zone'> & { zone: string | null })[];
+  lines: (Omit<AccountLine, 'zone'> & { zone: ZoneWords | null })[];
 }
 
 export function reckoning(model: QuestionModel, { tries }: Pick<Standing, 'tries'>): Reckoning | null {
   const counting = countingTry(model, tries);
   if (!counting || !model.question.show.mark) return null;
   const { judged, number } = counting;
-  const label = (zone: number) => model.question.zones[zone]?.label || `zone ${zone + 1}`;
   return {
     mark: judged.mark,
     max: judged.max,
     number,
     lines: account(model, judged, number).map((line) => ({
       ...line,
-      zone: line.zone === null ? null : label(line.zone),
+      zone: line.zone === null ? null : zoneWords(model, line.zone),
     })),
   };
 }

@@ -1,7 +1,18 @@
 import { useState } from 'react';
 import { string } from 'yup';
-import { joining, registering } from '../../contract';
+import { joining, MAX_PASSWORD, MIN_PASSWORD, registering } from '../../contract';
 import { api, Field, useRequestForm } from '../../ui';
+import type { ApiError } from '../../ui/api';
+import { errorInWords } from '../../ui/errorInWords';
+import { phrase } from '../../words';
+
+/** What each field takes, said where it holds something else. */
+const rules = () => ({
+  code: phrase('account.typeCode'),
+  name: phrase('account.nameRule'),
+  username: phrase('account.usernameRule'),
+  password: phrase('account.passwordRule', { least: MIN_PASSWORD, most: MAX_PASSWORD }),
+});
 
 /** Joins a course by its code: at once with an account, or by making one. */
 export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
@@ -10,13 +21,25 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
   const schema = signedIn
     ? joining.shape({ name: string().defined(), username: string().defined(), password: string().defined() })
     : registering;
-  const { register, handleSubmit, refused, formState } = useRequestForm(schema, {
+  const { register, handleSubmit, setError, formState } = useRequestForm(schema, {
     code,
     name: '',
     username: '',
     password: '',
   });
   const { errors } = formState;
+  const rule = rules();
+  const problemOf = (field: keyof typeof rule) =>
+    errors[field] && (errors[field].type === 'server' ? errors[field].message : rule[field]);
+  const refused = (error: ApiError) => {
+    const at = (field: keyof typeof rule, message: string) => setError(field, { type: 'server', message });
+    if (error.code === 'nameTaken') return at('username', phrase('account.usernameTaken'));
+    const fields = (error.problems ?? []).map(({ path }) => path);
+    if (error.code === 'invalid' && fields.includes('code')) return at('code', phrase('account.noSuchCode'));
+    const known = (Object.keys(rule) as (keyof typeof rule)[]).filter((field) => fields.includes(field));
+    for (const field of known) at(field, rule[field]);
+    if (known.length === 0) setError('root', { message: errorInWords(error) });
+  };
   const submit = handleSubmit(async (typed) => {
     const answer = await (signedIn
       ? api('POST /api/joining', { body: { code: typed.code } })
@@ -27,45 +50,45 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
   if (joined !== null)
     return (
       <div role="status">
-        <p className="text-lg">You are in “{joined}” now.</p>
+        <p className="text-lg">{phrase('account.youAreIn', { course: joined })}</p>
         <a className="btn btn-primary mt-4" href={signedIn ? '/sit' : '/sign-in?to=/sit'}>
-          {signedIn ? 'To your assignments' : 'Sign in'}
+          {phrase(signedIn ? 'account.toAssignments' : 'account.signIn')}
         </a>
       </div>
     );
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <Field
-        label="Code"
+        label={phrase('account.code')}
         className="figures"
         autoComplete="off"
         autoCapitalize="characters"
-        hint="Your teacher has it."
-        problem={errors.code?.message}
+        hint={phrase('account.codeHint')}
+        problem={problemOf('code')}
         {...register('code')}
       />
       {!signedIn && (
         <>
           <p>
-            You have an account?{' '}
+            {phrase('account.haveAccount')}{' '}
             <a className="link-brass" href="/sign-in?to=/join">
-              Sign in first
+              {phrase('account.signInFirst')}
             </a>
-            . Else make one here:
+            . {phrase('account.elseMake')}
           </p>
-          <Field label="Name" autoComplete="name" problem={errors.name?.message} {...register('name')} />
+          <Field label={phrase('account.name')} autoComplete="name" problem={problemOf('name')} {...register('name')} />
           <Field
-            label="User name"
+            label={phrase('account.username')}
             autoComplete="username"
             autoCapitalize="none"
-            problem={errors.username?.message}
+            problem={problemOf('username')}
             {...register('username')}
           />
           <Field
-            label="Password"
+            label={phrase('account.password')}
             type="password"
             autoComplete="new-password"
-            problem={errors.password?.message}
+            problem={problemOf('password')}
             {...register('password')}
           />
         </>
@@ -76,7 +99,7 @@ export function Join({ signedIn, code }: { signedIn: boolean; code: string }) {
         </p>
       )}
       <button type="submit" className="btn btn-primary self-start" disabled={formState.isSubmitting}>
-        {signedIn ? 'Join' : 'Make the account and join'}
+        {phrase(signedIn ? 'account.join' : 'account.makeAndJoin')}
       </button>
     </form>
   );

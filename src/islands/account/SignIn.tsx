@@ -2,20 +2,20 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Alert } from '../../ui/Alert';
 import { Field } from '../../ui/Field';
+import { type Phrase, phrase } from '../../words';
 
 interface Props {
   to: string;
-  demo: { username: string; password: string; role: string }[];
+  demo: { username: string; password: string; role: 'teacher' | 'learner' }[];
 }
 
-const WORDS: Record<number, string> = {
-  401: 'The user name or the password is wrong.',
-  422: 'The user name or the password is wrong.',
-  400: 'The user name or the password is wrong.',
-  429: 'Too many wrong passwords for this account. Wait ten minutes, sign in where you have signed in before, or ask for a new password: learners ask their teacher, teachers ask the administrator.',
+const WHY: Record<number, Phrase> = {
+  401: 'account.wrong',
+  422: 'account.wrong',
+  400: 'account.wrong',
+  429: 'account.tooManyPasswords',
 };
 
-const MANY_AT_ONCE = 'Many people are signing in from here at this moment. Wait a minute and try again.';
 const codeOf = (answer: Response): Promise<unknown> =>
   answer.json().then(
     (body: { code?: unknown }) => body.code,
@@ -40,10 +40,8 @@ function Code({ to, onBack }: { to: string; onBack: () => void }) {
     if (answer?.ok) return location.assign(to);
     setProblem(
       !answer
-        ? 'You are offline. Try again when you are back.'
-        : answer.status === 429
-          ? 'Too many wrong codes. Wait a few minutes and sign in again.'
-          : 'That code is not right.',
+        ? phrase('account.offline')
+        : phrase(answer.status === 429 ? 'account.tooManyCodes' : 'account.wrongCode'),
     );
   };
   return (
@@ -55,7 +53,7 @@ function Code({ to, onBack }: { to: string; onBack: () => void }) {
       }}
     >
       <Field
-        label={recovery ? 'A recovery code' : 'The code of your authenticator'}
+        label={phrase(recovery ? 'account.recoveryCode' : 'account.authenticatorCode')}
         inputMode={recovery ? 'text' : 'numeric'}
         autoComplete="one-time-code"
         value={code}
@@ -64,14 +62,14 @@ function Code({ to, onBack }: { to: string; onBack: () => void }) {
         autoFocus
       />
       <button type="submit" className="btn btn-primary" disabled={code.trim() === ''}>
-        Sign in
+        {phrase('account.signIn')}
       </button>
       <div className="flex flex-wrap gap-3">
         <button type="button" className="link-brass cursor-pointer" onClick={() => setRecovery(!recovery)}>
-          {recovery ? 'Use the authenticator' : 'I have lost it: use a recovery code'}
+          {phrase(recovery ? 'account.useAuthenticator' : 'account.useRecovery')}
         </button>
         <button type="button" className="link-brass cursor-pointer" onClick={onBack}>
-          Back
+          {phrase('account.back')}
         </button>
       </div>
     </form>
@@ -88,9 +86,10 @@ export function SignIn({ to, demo }: Props) {
   const submit = handleSubmit(async ({ username, password }) => {
     setProblem('');
     const answer = await post('sign-in/username', { username: username.trim(), password });
-    if (!answer) return setProblem('You are offline. Try again when you are back.');
-    if (answer.status === 429 && (await codeOf(answer)) === 'ADDRESS_SHUT') return setProblem(MANY_AT_ONCE);
-    if (!answer.ok) return setProblem(WORDS[answer.status] ?? 'Something went wrong here. Try again in a moment.');
+    if (!answer) return setProblem(phrase('account.offline'));
+    if (answer.status === 429 && (await codeOf(answer)) === 'ADDRESS_SHUT')
+      return setProblem(phrase('account.manyAtOnce'));
+    if (!answer.ok) return setProblem(phrase(WHY[answer.status] ?? 'account.wentWrong'));
     if (((await answer.json()) as { twoFactorRedirect?: boolean }).twoFactorRedirect) return setWantsCode(true);
     location.assign(to);
   });
@@ -99,19 +98,19 @@ export function SignIn({ to, demo }: Props) {
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <Field
-        label="User name"
+        label={phrase('account.username')}
         autoComplete="username"
         autoCapitalize="none"
         spellCheck={false}
         problem={errors.username?.message}
-        {...register('username', { required: 'Type your user name' })}
+        {...register('username', { required: phrase('account.typeUsername') })}
       />
       <Field
-        label="Password"
+        label={phrase('account.password')}
         type="password"
         autoComplete="current-password"
         problem={errors.password?.message}
-        {...register('password', { required: 'Type your password' })}
+        {...register('password', { required: phrase('account.typePassword') })}
       />
       {problem && (
         <Alert tone="problem" role="alert">
@@ -119,11 +118,11 @@ export function SignIn({ to, demo }: Props) {
         </Alert>
       )}
       <button type="submit" className="btn btn-primary" disabled={isSubmitting}>
-        {isSubmitting ? 'Signing in…' : 'Sign in'}
+        {phrase(isSubmitting ? 'account.signingIn' : 'account.signIn')}
       </button>
       {demo.length > 0 && (
         <div className="border-t border-rule pt-4">
-          <p className="text-mute mb-2">This is the demo. Press an account to fill it in:</p>
+          <p className="text-mute mb-2">{phrase('account.demo')}</p>
           <div className="flex flex-wrap gap-2">
             {demo.map(({ username, password, role }) => (
               <button
@@ -135,11 +134,13 @@ export function SignIn({ to, demo }: Props) {
                   setValue('password', password);
                 }}
               >
-                {username} <span className="font-normal text-mute">{role}</span>
+                {username} <span className="font-normal text-mute">{phrase(`account.${role}`)}</span>
               </button>
             ))}
           </div>
-          <p className="figures text-sm text-mute mt-2">password {demo[0]?.password}</p>
+          <p className="figures text-sm text-mute mt-2">
+            {phrase('account.demoPassword', { password: demo[0]?.password ?? '' })}
+          </p>
         </div>
       )}
     </form>

@@ -26,6 +26,7 @@ export function Workbench({
   panel: ReactNode;
 }) {
   const station = store((s) => s.station);
+  const title = store((s) => s.question.title);
   const book = store((s) => s.book);
   const [arrangement, setArrangement] = useState(() => remembered(DEFAULTS));
   const across = useGroupRef();
@@ -42,7 +43,8 @@ export function Workbench({
     across.current?.setLayout(layoutOf(arrangement.panel[width]));
   }, [width]);
   return (
-    <main className="grow min-h-0 flex flex-col">
+    <main id="content" className="grow min-h-0 flex flex-col">
+      <h1 className="sr-only">{title || 'Untitled question'}</h1>
       <Group
         orientation="vertical"
         className="grow min-h-0"

@@ -1,11 +1,12 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { coTeacher } from '../../contract';
+import { APPEARANCES, type Appearance, coTeacher } from '../../contract';
 import { type ApiResult, api, ask, Field, mapped, zone } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
 import { useSaving } from '../../ui/saving';
+import { LANGUAGES } from '../../words/languages';
 import type { Course } from './course';
 import { MarkLog } from './MarkLog';
 import { Part, Problem } from './Part';
@@ -41,6 +42,12 @@ function Settings({ course }: { course: Course }) {
           about="The zone the course’s times are meant in. Everybody sees times in their own; who sets them elsewhere sees both."
         >
           <Zone course={course} />
+        </Part>
+        <Part title="Language" about="What the learners’ pages speak in this course. A learner may choose another.">
+          <Language course={course} />
+        </Part>
+        <Part title="Appearance" about="How the pages of an attempt look in this course, in light and in dark.">
+          <Looks course={course} />
         </Part>
         {parts.error && <p className="text-brick">{parts.error.message}</p>}
         {parts.data && <PartsEditor course={course} parts={parts.data} told={told} />}
@@ -132,6 +139,118 @@ function Zone({ course }: { course: Course }) {
       {problem && <Problem words={problem} />}
       {dialog}
     </>
+  );
+}
+
+function Language({ course }: { course: Course }) {
+  const [chosen, setChosen] = useState(course.lang);
+  const { save, problem, dialog } = useSaving<{ lang: string | null }>({
+    first: { revision: course.revision, content: { lang: course.lang } },
+    write: async (content, from) =>
+      mapped(
+        await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }),
+        ({ lang, revision }) => ({ revision, content: { lang } }),
+      ),
+    inWords: ({ mine, theirs }) => ({
+      where: 'The language of the course',
+      mine: String(mine ?? 'none'),
+      theirs: String(theirs ?? 'none'),
+    }),
+  });
+  return (
+    <>
+      <select
+        className="select w-full"
+        aria-label="Language of the course"
+        value={chosen ?? NONE}
+        onChange={async ({ target: { value } }) => {
+          setChosen(value || null);
+          // The name is saved on the same revision, so the page has to update it.
+          if (await save({ lang: value || null })) location.reload();
+        }}
+      >
+        <option value={NONE}>each question’s, else each reader’s own</option>
+        {Object.entries(LANGUAGES).map(([tag, name]) => (
+          <option key={tag} value={tag} lang={tag}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {problem && <Problem words={problem} />}
+      {dialog}
+    </>
+  );
+}
+
+const APPEARANCE_NAMES: Record<Appearance, string> = {
+  paper: 'Paper',
+  slate: 'Slate',
+  fieldNotes: 'Field notes',
+  highContrast: 'High contrast',
+  largePrint: 'Large print',
+};
+
+function Looks({ course }: { course: Course }) {
+  const [chosen, setChosen] = useState(course.appearance);
+  const { save, problem, dialog } = useSaving<{ appearance: Appearance }>({
+    first: { revision: course.revision, content: { appearance: course.appearance } },
+    write: async (content, from) =>
+      mapped(
+        await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }),
+        ({ appearance, revision }) => ({ revision, content: { appearance } }),
+      ),
+    inWords: ({ mine, theirs }) => ({
+      where: 'The appearance of the course',
+      mine: APPEARANCE_NAMES[mine as Appearance],
+      theirs: APPEARANCE_NAMES[theirs as Appearance],
+    }),
+  });
+  return (
+    <>
+      <fieldset className="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
+        <legend className="sr-only">Appearance of the course</legend>
+        {APPEARANCES.map((name) => (
+          <label
+            key={name}
+            data-appearance={name}
+            className="flex flex-col gap-2 p-3 bg-paper text-ink border border-rule cursor-pointer has-checked:outline-3 has-checked:outline-ink"
+          >
+            <span className="flex items-center gap-2">
+              <input
+                type="radio"
+                className="radio radio-sm"
+                name="appearance"
+                checked={chosen === name}
+                onChange={async () => {
+                  setChosen(name);
+                  // The name is saved on the same revision, so the page has to update it.
+                  if (await save({ appearance: name })) location.reload();
+                }}
+              />
+              {APPEARANCE_NAMES[name]}
+            </span>
+            <Sample large={name === 'largePrint'} />
+          </label>
+        ))}
+      </fieldset>
+      {problem && <Problem words={problem} />}
+      {dialog}
+    </>
+  );
+}
+
+/** A zone, an item that is right and one that is wrong, small. */
+function Sample({ large }: { large: boolean }) {
+  const tag = 'px-2 py-1 border border-b-3 rounded-sm bg-sheet';
+  return (
+    <span
+      aria-hidden
+      className={`flex flex-wrap gap-1 p-2 bg-sheet border border-brass ${large ? 'text-lg' : 'text-sm'}`}
+    >
+      <span className={`${tag} border-ink`}>Oat</span>
+      <span className={`${tag} border-verdigris bg-verdigris-wash text-verdigris`}>Rye ✓</span>
+      <span className={`${tag} border-brick bg-brick-wash text-brick`}>Oak ↩</span>
+    </span>
   );
 }
 

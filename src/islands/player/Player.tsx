@@ -1,10 +1,15 @@
+import { ArrowLeft, Volume2, VolumeX } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import type * as contract from '../../contract';
 import type { JsonText, Wire } from '../../contract';
 import { MediaFrom } from '../../scene/media';
+import type { ApiError } from '../../ui/api';
+import { errorInWords } from '../../ui/errorInWords';
+import { LanguageChoice } from '../../ui/LanguageChoice';
 import { fromJson } from '../../ui/wire';
+import { phrase } from '../../words';
 import { inThisWindow } from './oneWindow';
-import { type ListChoice, Playing, pageWidth, useListChoice } from './Playing';
+import { type ListChoice, Playing, QUESTION, useListChoice } from './Playing';
 import { BeforeIt } from './place/BeforeIt';
 import { Clock } from './place/Clock';
 import { Onward } from './place/Onward';
@@ -27,13 +32,18 @@ type Opened = Wire<contract.Opened>;
  */
 export function Player({ json }: { json: JsonText<contract.Opened> }) {
   const [now, setNow] = useState<Opened>(() => fromJson(json));
+  const [came, setCame] = useState(false);
   if (now.before) return <BeforeIt before={now.before} />;
   if (now.finished) return <TheEnd summary={now.finished} />;
   return (
     <Sitting
       key={now.open.place.at}
       sitting={now.open}
-      onMove={(open) => setNow({ open, finished: null, before: null })}
+      came={came}
+      onMove={(open) => {
+        setCame(true);
+        setNow({ open, finished: null, before: null });
+      }}
     />
   );
 }
@@ -42,8 +52,8 @@ function TheEnd({ summary }: { summary: Finished }) {
   useEffect(() => document.getElementById('summary')?.focus(), []);
   return (
     <>
-      <Header titles={summary} maxWidth="56rem" />
-      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth: '56rem' }}>
+      <Header titles={summary} />
+      <main id="content" className="mx-auto w-full px-4 py-5" style={{ maxWidth: '56rem' }}>
         <SummaryPage title={summary.release} summary={summary} />
       </main>
     </>
@@ -52,29 +62,29 @@ function TheEnd({ summary }: { summary: Finished }) {
 
 function Header({
   titles,
-  maxWidth,
+  steps,
   children,
 }: {
   titles: contract.Titles;
-  maxWidth: string;
+  steps?: React.ReactNode;
   children?: React.ReactNode;
 }) {
   return (
-    <header className="bg-sheet border-b border-rule">
-      <div
-        className="mx-auto px-4 py-2 min-h-[56px] flex flex-wrap items-center gap-x-4 gap-y-1"
-        style={{ maxWidth: `max(66rem, ${maxWidth})` }}
-      >
-        <p className="font-heading font-semibold text-lg" dir="auto">
+    <header className="frame-header">
+      <div>
+        <p className="frame-title font-heading font-semibold" dir="auto">
           {titles.release}
         </p>
-        <p className="text-mute hidden sm:block" dir="auto">
+        <p className="text-mute hidden lg:block" dir="auto">
           {titles.course}
         </p>
-        <span className="grow" />
+        {steps}
+        <span className="grow max-sm:hidden" />
         {children}
-        <a className="link-brass" href="/sit">
-          All assignments
+        <LanguageChoice />
+        <a className="frame-back link-brass whitespace-nowrap" href="/sit">
+          <span className="max-sm:sr-only">{phrase('player.allAssignments')}</span>
+          <ArrowLeft className="sm:hidden rtl:-scale-x-100" aria-hidden size={22} />
         </a>
       </div>
     </header>
@@ -83,10 +93,12 @@ function Header({
 
 interface SittingProps {
   sitting: SittingView;
+  /** From another question, on this page. */
+  came: boolean;
   onMove: (sitting: SittingView) => void;
 }
 
-function Sitting({ sitting, onMove }: SittingProps) {
+function Sitting({ sitting, came, onMove }: SittingProps) {
   const [store] = useState<PlayerStore>(() =>
     playerStore(sitting, { send: toServer(sitting), stored: true, reopen: () => location.reload() }),
   );
@@ -95,7 +107,11 @@ function Sitting({ sitting, onMove }: SittingProps) {
   const source = useMemo(() => sittingMedia(sitting, media), [sitting, media]);
   const place = usePlace(store);
   const { busy, goTo, finish } = useOnward(store, sitting, onMove);
-  const maxWidth = pageWidth(sitting.question);
+  const { title } = sitting.question;
+  useEffect(() => {
+    document.title = `${title} · ${sitting.release}`;
+    if (came) document.getElementById(QUESTION)?.focus({ preventScroll: true });
+  }, [came, title, sitting.release]);
 
   useEffect(() => {
     const back = () => void store.getState().flush();
@@ -110,7 +126,7 @@ function Sitting({ sitting, onMove }: SittingProps) {
 
   return (
     <MediaFrom source={source}>
-      <Header titles={sitting} maxWidth={maxWidth}>
+      <Header titles={sitting} steps={<Steps place={place} busy={busy} onGo={goTo} />}>
         {sitting.ends && (
           <Clock
             seconds={sitting.ends.seconds}
@@ -122,10 +138,9 @@ function Sitting({ sitting, onMove }: SittingProps) {
             }
           />
         )}
-        <Steps place={place} busy={busy} onGo={goTo} />
         <Switches store={store} list={list} />
       </Header>
-      <main className="mx-auto w-full px-4 py-5" style={{ maxWidth }}>
+      <main id="content" className="frame-main">
         <Playing
           store={store}
           list={list}
@@ -148,11 +163,11 @@ function Looking({ sitting: { place } }: { sitting: SittingView }) {
     <>
       {place.at + 1 < place.count && (
         <a className="btn btn-edge" href={`?question=${place.at + 2}`}>
-          Next answer
+          {phrase('player.nextAnswer')}
         </a>
       )}
       <a className="btn btn-primary" href="?">
-        Back to your mark
+        {phrase('player.backToMark')}
       </a>
     </>
   );
@@ -169,13 +184,23 @@ function Switches({ store, list }: { store: PlayerStore; list: ListChoice }) {
           type="button"
           className="btn btn-edge btn-sm"
           aria-pressed={sounds.on}
+          aria-label={phrase(sounds.on ? 'player.soundOn' : 'player.soundOff')}
           onClick={() => sounds.turn(!sounds.on)}
         >
-          {sounds.on ? 'Sound is on' : 'Sound is off'}
+          <span className="max-sm:hidden">{phrase(sounds.on ? 'player.soundOn' : 'player.soundOff')}</span>
+          <span className="sm:hidden">
+            {sounds.on ? <Volume2 aria-hidden size={18} /> : <VolumeX aria-hidden size={18} />}
+          </span>
         </button>
       )}
-      <button type="button" className="btn btn-edge btn-sm" onClick={() => list.choose(!list.asList)}>
-        {list.asList ? 'On the scene' : 'As a list'}
+      <button
+        type="button"
+        className="btn btn-edge btn-sm"
+        aria-label={phrase(list.asList ? 'player.onScene' : 'player.asList')}
+        onClick={() => list.choose(!list.asList)}
+      >
+        <span className="max-sm:hidden">{phrase(list.asList ? 'player.onScene' : 'player.asList')}</span>
+        <span className="sm:hidden">{phrase(list.asList ? 'player.scene' : 'player.list')}</span>
       </button>
     </>
   );
@@ -200,9 +225,7 @@ function usePlace(store: PlayerStore): SittingView['place'] {
 function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProps['onMove']) {
   const [busy, setBusy] = useState(false);
   const leave = async <T,>(
-    ask: () => Promise<
-      { ok: true; value: T } | { ok: false; error: { code: string; message: string; nextStep: string } }
-    >,
+    ask: () => Promise<{ ok: true; value: T } | { ok: false; error: ApiError }>,
     then: (value: T) => void,
   ) => {
     setBusy(true);
@@ -210,9 +233,7 @@ function useOnward(store: PlayerStore, sitting: SittingView, onMove: SittingProp
     const answer = all ? await ask() : null;
     if (answer?.ok) return then(answer.value);
     if (answer?.error.code === 'sittingFinished') return location.reload();
-    const words = answer
-      ? `${answer.error.message}. ${answer.error.nextStep}`
-      : 'Not all of your moves are saved yet: continue when you are online again.';
+    const words = answer ? errorInWords(answer.error) : phrase('player.notSavedYet');
     store.setState({ notice: words });
     setBusy(false);
   };

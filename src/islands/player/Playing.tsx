@@ -1,26 +1,34 @@
-import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
 import type { LearnerQuestion } from '../../core';
 import { useMediaSource } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
-import { Alert } from '../../ui/Alert';
+import { Written } from '../../scene/written';
+import { phrase } from '../../words';
 import { Actions, Words } from './Actions';
 import { Heard } from './Heard';
 import { ListView } from './list/ListView';
 import { SceneFrame } from './scene/SceneFrame';
-import { leastScale } from './scene/useStageScale';
-import type { PlayerStore } from './store';
+import { readableScale } from './scene/usePageScene';
+import './place/frame.css';
+import { directionOf } from '../../words/languages';
+import { type PlayerStore, playerStore } from './store';
+import type { SittingView } from './types';
+import { useSaid } from './useSaid';
 import { useStateSounds } from './useStateSounds';
 
 const Aids = lazy(() => import('./aids/Aids').then((m) => ({ default: m.Aids })));
 
 /**
- * The width of the scene as a CSS length: as wide as possible with the whole scene, its prompt and the actions in view,
- * but not below the size its smallest item needs.
+ * The most width of the scene as a CSS length: as wide as possible with the whole scene, its prompt and the actions in
+ * view, but not below the size at which it can be read.
  */
-export function pageWidth(question: LearnerQuestion): string {
+function pageWidth(question: LearnerQuestion): string {
   const { width, height } = question.scene;
-  return `max(40rem, ${Math.ceil(width * leastScale(question)) + 40}px, calc((100dvh - 20.5rem) * ${width / height} + 2.25rem))`;
+  return `max(${Math.ceil(width * readableScale(question)) + 40}px, calc((100dvh - 16.5rem) * ${width / height} + 2.25rem))`;
 }
+
+/** The heading of the question, which has the focus when a learner comes to it. */
+export const QUESTION = 'question';
 
 export interface ListChoice {
   readonly asList: boolean;
@@ -32,52 +40,77 @@ export interface ListChoice {
  * next question.
  */
 export function Playing({ store, list, onward }: { store: PlayerStore; list: ListChoice; onward: ReactNode }) {
-  const question = store((s) => s.view.question);
-  const [said, setSaid] = useState('');
-  const [narrow, setNarrow] = useState(false);
+  const view = store((s) => s.view);
+  const { question } = view;
+  const lang = question.lang ?? view.courseLang;
+  // Whoever looks back sees both at once.
+  const besides = view.place.finished && view.modelAnswer !== null && !list.asList;
+  const [heard, say] = useSaid();
+  const [tray, setTray] = useState<HTMLElement | null>(null);
   const media = useMediaSource();
   // Aids come after the page, in the browser alone.
   const [aided, setAided] = useState(false);
   useEffect(() => setAided(question.show.aids.length > 0), [question]);
   useStateSounds(store, media);
   return (
-    <>
-      <h1 className="text-[1.65rem] leading-tight" dir="auto">
-        {question.title}
-      </h1>
-      {question.prompt && (
-        <div className="text-lg mt-1">
-          <RichText rich={question.prompt} />
-        </div>
-      )}
-      <Heard id={question.promptSound} otherwise="The prompt, spoken" className="h-9 mt-1" />
-      {aided && (
-        <Suspense fallback={null}>
-          <Aids key={question.title} question={question} />
-        </Suspense>
-      )}
-      {narrow && !list.asList && (
-        <Alert tone="notice" className="flex flex-wrap items-center gap-x-3 gap-y-2 mt-3">
-          This scene is wider than your screen: push it aside to see the rest.
-          <button type="button" className="btn btn-primary btn-sm" onClick={() => list.choose(true)}>
-            Answer as a list
-          </button>
-        </Alert>
-      )}
-      <div className="mt-4">
-        {list.asList ? (
-          <ListView store={store} say={setSaid} />
-        ) : (
-          <SceneFrame store={store} say={setSaid} onNarrow={setNarrow} />
+    <Written value={lang}>
+      <div className="frame-question" dir={lang ? directionOf(lang) : undefined}>
+        <h1
+          id={QUESTION}
+          tabIndex={-1}
+          lang={question.titleLang ?? lang ?? undefined}
+          className="text-[1.65rem] leading-tight"
+          dir="auto"
+        >
+          {question.title}
+        </h1>
+        {question.prompt && (
+          <div className="text-lg mt-1">
+            <RichText rich={question.prompt} />
+          </div>
         )}
+        <Heard id={question.promptSound} otherwise={phrase('player.promptSpoken')} className="h-9 mt-1" />
+        {aided && (
+          <Suspense fallback={null}>
+            <Aids key={question.title} question={question} />
+          </Suspense>
+        )}
+        <div
+          className={`mt-4 ${besides ? 'frame-own' : ''}`}
+          style={{ maxWidth: list.asList ? '66rem' : pageWidth(question) }}
+        >
+          {list.asList ? <ListView store={store} say={say} /> : <SceneFrame store={store} say={say} tray={tray} />}
+        </div>
+        {besides && <ModelBeside view={view} />}
+        <Credits media={question.media} />
       </div>
-      <Actions store={store} onward={onward} />
-      <Words store={store} />
-      <Credits media={question.media} />
+      <div className="frame-foot">
+        <div ref={setTray} />
+        <Words store={store} />
+        <Actions store={store} onward={onward} say={say} />
+      </div>
       <p role="status" aria-live="assertive" className="sr-only">
-        {said}
+        {/* The same words twice are two messages. */}
+        {heard.words && <span key={heard.number}>{heard.words}</span>}
       </p>
-    </>
+    </Written>
+  );
+}
+
+const NOTHING = { send: () => new Promise<never>(() => undefined), stored: false, reopen: () => undefined };
+
+/** The model answer as it stands beside the learner's. The button that shows it in its place is for listeners. */
+function ModelBeside({ view }: { view: SittingView }) {
+  const store = useMemo(() => {
+    const beside = playerStore({ ...view, told: null }, NOTHING);
+    beside.getState().showModel(true);
+    return beside;
+  }, [view]);
+  return (
+    <figure className="frame-model" inert>
+      <figcaption className="font-heading font-semibold text-lg">{phrase('player.modelBeside')}</figcaption>
+      <SceneFrame store={store} say={() => undefined} tray={null} />
+    </figure>
   );
 }
 
@@ -87,7 +120,7 @@ function Credits({ media }: Pick<LearnerQuestion, 'media'>) {
   if (credits.length === 0) return null;
   return (
     <details className="mt-6 text-sm text-mute">
-      <summary className="cursor-pointer w-fit">Pictures and sounds: where they are from</summary>
+      <summary className="cursor-pointer w-fit">{phrase('player.credits')}</summary>
       <ul>
         {credits.map((credit) => (
           <li key={credit} dir="auto">

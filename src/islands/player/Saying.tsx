@@ -1,6 +1,7 @@
 import type { Said } from '../../core';
 import { Picture } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
+import { phrase } from '../../words';
 import { Heard } from './Heard';
 
 /** Words of the author's, with their picture and their sound. `width`: of the picture, in CSS pixels. */
@@ -13,7 +14,7 @@ export function Saying({ said, width }: { said: Said; width: number }) {
           <Picture id={said.picture} width={width} />
         </span>
       )}
-      <Heard id={said.sound} otherwise="What is said, to hear" className="h-9 mt-1" />
+      <Heard id={said.sound} otherwise={phrase('player.saidSpoken')} className="h-9 mt-1" />
     </>
   );
 }

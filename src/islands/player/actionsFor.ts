@@ -1,3 +1,4 @@
+import { phrase } from '../../words';
 import type { PlayerData } from './reducer';
 
 /** A button that is there: it can be pressed, or it waits. */
@@ -30,7 +31,7 @@ export function actionsFor(facts: Facts): ActionsOf {
     tryAgain: hasMissed && !showsModel,
     reset: open ? buttonOf(checking || isEmpty) : null,
     hint: hintsLeft > 0,
-    words: showsModel ? 'a model answer' : [...tryInWords(facts), ...countInWords(facts)].join(' · '),
+    words: showsModel ? phrase('player.modelAnswer') : [...tryInWords(facts), ...countInWords(facts)].join(' · '),
   };
 }
 
@@ -45,21 +46,26 @@ export const hasPlaced = ({ board, view }: Pick<PlayerData, 'board' | 'view'>): 
   board.zoneOf.size > 0 || board.texts.size > 0 || (view.question.hides && board.letGo.size > 0);
 
 function tryInWords({ view, told, tries, ended }: Facts): string[] {
+  if (view.place.finished && told?.try && tries > 1)
+    return [phrase('player.tryCounts', { n: told.try.number, of: tries })];
   if (view.place.deferred || view.place.finished) return [];
   const now = tries + (ended || told?.try ? 0 : 1);
   const limit = view.question.tries;
-  return [limit === null ? `try ${now}` : `try ${now} of ${limit}`];
+  return [limit === null ? phrase('player.nowTry', { n: now }) : phrase('player.nowTryOf', { n: now, of: limit })];
 }
 
 function countInWords(facts: Facts): string[] {
   const { show, items, zones } = facts.view.question;
   if (!show.count) return [];
   const placed = placedOf(facts);
-  if (items.some(({ copies }) => copies === 'endless')) return [`${placed} placed`];
+  if (items.some(({ copies }) => copies === 'endless')) return [phrase('player.placed', { n: placed })];
   const all =
     items.reduce((sum, { copies }) => sum + (copies === 'endless' ? 0 : copies), 0) +
     zones.filter(({ typed }) => typed).length;
   // How many are left says nothing of how many ought to be placed.
-  if (items.some(({ stays }) => !stays)) return [`${placed} placed · ${all === placed ? 'none' : all - placed} left`];
-  return [items.length > 0 ? `${placed} picked` : `${placed} of ${all} filled`];
+  if (items.some(({ stays }) => !stays))
+    return [phrase('player.placed', { n: placed }), phrase('player.left', { n: all - placed })];
+  return [
+    items.length > 0 ? phrase('player.pickedSoFar', { n: placed }) : phrase('player.filledOf', { n: placed, of: all }),
+  ];
 }

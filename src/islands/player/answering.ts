@@ -1,4 +1,5 @@
 import { type Board, type Fixture, type FixtureAnswer, holdsByArrangement, isPutAway, type Said } from '../../core';
+import { phrase } from '../../words';
 import { plain } from './plain';
 import type { PlayerData } from './reducer';
 
@@ -67,11 +68,11 @@ export function changesInWords(
     const old = earlier.get(one.fixture.id);
     if (old && old.content === one.content) return [];
     const words = wordsOf(one, media);
-    return words ? [old ? `The scene now shows: ${words}` : `There appears: ${words}`] : [];
+    return words ? [phrase(old ? 'player.nowShows' : 'player.appears', { words })] : [];
   });
   const went = before.flatMap((one) => {
     const words = later.has(one.fixture.id) ? '' : wordsOf(one, media);
-    return words ? [`Gone: ${words}`] : [];
+    return words ? [phrase('player.gone', { words })] : [];
   });
   return [...came, ...went].join('. ');
 }

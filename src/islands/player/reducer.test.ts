@@ -79,7 +79,7 @@ describe('a move on the page', () => {
   it('waits for a verdict where each landing is judged', () => {
     const { move, put, state, copyOf } = page({ judging: 'onLand' });
     move(put('barley', 'dry'));
-    expect(state().waiting).toEqual(new Map([[copyOf('barley'), null]]));
+    expect(state().waiting).toEqual(new Map([[copyOf('barley'), 'settled']]));
     expect(stateOf(state().states, copyOf('barley'))).toBe('waiting');
   });
 
@@ -176,17 +176,20 @@ describe('the hand', () => {
     expect(playerReducer(over, { kind: 'held', copy: barley }).held).toBeNull();
   });
 
-  it('arms an item on hover, but not during a drag, and changes nothing for the same item', () => {
-    const { dispatch, state, copyOf } = page();
+  it('of gestures are several: one lets go or cancels, and the others keep what they hold', () => {
+    const { dispatch, state, copyOf, move, put } = page();
     const [barley, poppy] = ['barley', 'poppy'].map((id) => copyOf(id)) as [Copy, Copy];
-    dispatch({ kind: 'armed', copy: barley });
-    const armed = state();
-    expect(playerReducer(armed, { kind: 'armed', copy: barley })).toBe(armed);
+    const look = () => [barley, poppy].map((copy) => stateOf(state().states, copy));
     dispatch({ kind: 'pickedUp', copy: barley });
-    dispatch({ kind: 'armed', copy: poppy });
-    expect(state().armed).toBe(barley);
-    dispatch({ kind: 'cancelled' });
-    expect([state().dragging, stateOf(state().states, barley)]).toEqual([false, 'rest']);
+    dispatch({ kind: 'pickedUp', copy: poppy });
+    dispatch({ kind: 'over', copy: poppy, zone: 0 });
+    expect(look()).toEqual(['inHand', 'overZone']);
+    move(put('barley', 'dry'));
+    expect(look()).toEqual(['settled', 'overZone']);
+    expect(state().states.zones[0]).toBe('underItem');
+    dispatch({ kind: 'cancelled', copy: poppy });
+    expect(state().inHand.size).toBe(0);
+    expect(look()).toEqual(['settled', 'rest']);
   });
 
   it('lets what it carried come to rest from where it was let go, each time anew', () => {

@@ -18,9 +18,10 @@ import {
   startBoard,
   type Verdict,
 } from '../../core';
+import { phrase } from '../../words';
 import { answeredAfter } from './answering';
-import { boardFrom } from './scene/board';
-import { letGo, movedOver, pickedUp, resting, type States, seen } from './states';
+import { boardFrom, type WaitsAt, waitsAt } from './scene/board';
+import { inHands, letGo, resting, type States, seen } from './states';
 import type { LocalMove, MovesAnswer, NamedCopy, SentMove, SittingView, Told } from './types';
 import { turnedAwayInWords } from './words';
 
@@ -40,8 +41,8 @@ export interface PlayerData {
   readonly model: SceneModel;
   readonly board: Board;
   readonly states: States;
-  /** Copies that wait for the server's verdict, and where they lie meanwhile; null: where they have settled. */
-  readonly waiting: ReadonlyMap<Copy, { x: number; y: number } | null>;
+  /** Copies that wait for the server's verdict, and where they lie meanwhile. */
+  readonly waiting: ReadonlyMap<Copy, WaitsAt>;
   readonly verdicts: ReadonlyMap<Copy, Verdict>;
   /** The feedback on the present board, until the learner continues. */
   readonly told: Told | null;
@@ -61,12 +62,8 @@ export interface PlayerData {
   readonly checking: boolean;
   /** Picked up by a press, to be put down by another. */
   readonly held: Copy | null;
-  /**
-   * The item under the pointer or the focus: only this one is registered with the drag-and-drop library, which renders
-   * everything it knows when a drag begins and ends.
-   */
-  readonly armed: Copy | null;
-  readonly dragging: boolean;
+  /** What gestures hold, several at once, and over which zone each is. */
+  readonly inHand: ReadonlyMap<Copy, number | null>;
   /** The item moved last: it is animated separately, everything else glides. */
   readonly moved: Copy | null;
   /**
@@ -86,11 +83,10 @@ export interface PlayerData {
 
 /** What can happen to a question on the page. */
 export type PlayerEvent =
-  | { readonly kind: 'armed'; readonly copy: Copy }
   | { readonly kind: 'held'; readonly copy: Copy | null }
   | { readonly kind: 'pickedUp'; readonly copy: Copy }
   | { readonly kind: 'over'; readonly copy: Copy; readonly zone: number | null }
-  | { readonly kind: 'cancelled' }
+  | { readonly kind: 'cancelled'; readonly copy: Copy }
   /** Copies were let go with the first at a place of the scene. */
   | { readonly kind: 'letGo'; readonly copies: readonly Copy[]; readonly from: { x: number; y: number } }
   | { readonly kind: 'continued' }
@@ -120,16 +116,14 @@ export function playerReducer<State extends PlayerData>(state: State, event: Pla
 
 function changeOf(state: PlayerData, event: PlayerEvent): Change | null {
   switch (event.kind) {
-    case 'armed':
-      return state.dragging || state.armed === event.copy ? null : { armed: event.copy };
     case 'held':
       return hold(state, event.copy);
     case 'pickedUp':
-      return { dragging: true, held: null, pointed: null, states: pickedUp(state.states, sceneOf(state), event.copy) };
+      return { held: null, pointed: null, ...handling(state, new Map(state.inHand).set(event.copy, null)) };
     case 'over':
-      return { states: movedOver(state.states, sceneOf(state), event.copy, event.zone) };
+      return handling(state, new Map(state.inHand).set(event.copy, event.zone));
     case 'cancelled':
-      return { dragging: false, states: putBack(state) };
+      return handling({ ...state, states: putBack(state) }, without(state.inHand, event.copy));
     case 'letGo':
       return comeToRest(state, event);
     case 'continued':
@@ -152,7 +146,7 @@ function changeOf(state: PlayerData, event: PlayerEvent): Change | null {
     case 'answered':
       return afterAnswer(state, event);
     case 'replaced':
-      return { ...dataOf(event.view), notice: `${event.message}. The page now shows where you are.` };
+      return { ...dataOf(event.view), notice: phrase('player.movedOn') };
   }
 }
 
@@ -172,8 +166,7 @@ export function dataOf(view: SittingView): PlayerData {
     connection: 'saved',
     checking: false,
     held: null,
-    armed: null,
-    dragging: false,
+    inHand: new Map(),
     moved: null,
     came: null,
     pointed: firstWords(model, told),
@@ -189,7 +182,6 @@ const MOVED = {
   notice: '',
   pointed: null,
   showsModel: false,
-  dragging: false,
 } as const satisfies Change;
 
 /**
@@ -225,16 +217,21 @@ export function moveItem<State extends PlayerData>(
   if (outcome.to === 'refused') return { state, outcome };
   const waiting = new Map(state.waiting);
   waiting.delete(copy);
-  if (outcome.to === 'unknown')
-    waiting.set(copy, 'x' in move ? { x: move.x, y: move.y } : middleOfZone(model, outcome.zone ?? -1, copy));
+  if (outcome.to === 'unknown') waiting.set(copy, 'x' in move ? { x: move.x, y: move.y } : { in: outcome.zone ?? -1 });
   // With judging on landing, a landed copy waits for its verdict.
-  if (view.question.judging === 'onLand' && outcome.to === 'zone') waiting.set(copy, null);
+  if (view.question.judging === 'onLand' && outcome.to === 'zone') waiting.set(copy, 'settled');
   const states = letGo(sceneOf(state, board), copy, outcome);
   const items = new Map(states.items);
   for (const other of waiting.keys()) items.set(other, 'waiting');
   const answered = answeredAfter(state, board, false);
+  const inHand = without(state.inHand, copy);
+  const after = { items, zones: states.zones };
   return {
-    state: { ...state, ...MOVED, board, answered, waiting, moved: copy, states: { ...states, items } },
+    state: {
+      ...{ ...state, ...MOVED, board, answered, waiting, moved: copy, inHand },
+      // What other hands hold stays in them.
+      states: inHand.size === 0 ? after : inHands(after, sceneOf(state, board), inHand),
+    },
     outcome,
   };
 }
@@ -250,7 +247,19 @@ export function nextBoard({ board: now, told, model }: Pick<PlayerData, 'board' 
 function hold(state: PlayerData, copy: Copy | null): Change {
   const held = state.ended || state.showsModel ? null : copy;
   const states = putBack(state);
-  return { held, states: held === null ? states : pickedUp(states, sceneOf(state), held) };
+  return { held, states: held === null ? states : inHands(states, sceneOf(state), new Map([[held, null]])) };
+}
+
+/** The state with these in hand. */
+const handling = (state: PlayerData, inHand: PlayerData['inHand']): Change => ({
+  inHand,
+  states: inHand.size === 0 ? putBack(state) : inHands(state.states, sceneOf(state), inHand),
+});
+
+function without<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Map<Key, Value> {
+  const rest = new Map(map);
+  rest.delete(key);
+  return rest;
 }
 
 function comeToRest(state: PlayerData, { copies, from }: Extract<PlayerEvent, { kind: 'letGo' }>): Change | null {
@@ -325,7 +334,7 @@ function judged(state: PlayerData, answer: MovesAnswer, checked: boolean): Chang
 const noticeOf = (state: PlayerData, { turnedAway, passedOver }: MovesAnswer): string =>
   [
     ...(turnedAway.length > 0 ? [turnedAwayInWords(state, turnedAway)] : []),
-    ...(passedOver > 0 ? ['Not all of your last moves could be taken: the page shows how it stands now.'] : []),
+    ...(passedOver > 0 ? [phrase('player.passedOver')] : []),
   ].join(' ');
 
 const sceneOf = ({ model, view, board }: PlayerData, now = board) => ({ model, question: view.question, board: now });
@@ -337,12 +346,6 @@ function putBack(state: PlayerData): States {
   for (const [copy, itemState] of items)
     if (itemState === 'inHand' || itemState === 'overZone') items.set(copy, rest.items.get(copy) ?? 'rest');
   return { items, zones: rest.zones };
-}
-
-function middleOfZone(model: SceneModel, zone: number, copy: Copy): { x: number; y: number } {
-  const box = model.zones[zone]?.outline?.box;
-  const { w, h } = model.items[itemOf(copy)] as SceneModel['items'][number];
-  return box ? { x: box.x + (box.w - w) / 2, y: box.y + (box.h - h) / 2 } : { x: 0, y: 0 };
 }
 
 const verdictsIn = (model: SceneModel, told: Told | null): Map<Copy, Verdict> =>
@@ -365,4 +368,4 @@ export const nameOf = (model: SceneModel, copy: Copy): NamedCopy => ({
 
 /** Where a copy is drawn: its unrotated top left. */
 export const placeOf = ({ model, board, waiting }: Pick<PlayerData, 'model' | 'board' | 'waiting'>, copy: Copy) =>
-  waiting.get(copy) ?? standsAt(model, board, copy);
+  waitsAt(model, copy, waiting.get(copy)) ?? standsAt(model, board, copy);

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { type Board, type Copy, copyNamed, itemOf, type LearnerQuestion, type SceneModel } from '../../core';
+import { phrase } from '../../words';
 import { plain } from './plain';
 import { boardFrom, type Shown, shownCopies } from './scene/board';
 import type { PlayerState, PlayerStore } from './store';
-import { itemName, VERDICTS, zoneName } from './words';
+import { itemName, listed, namedPlace, placeInWords, verdictInWords, zoneName } from './words';
 
 export interface Displayed {
   readonly board: Board;
-  readonly shown: readonly Shown[];
   /** Nothing can be moved now. */
   readonly locked: boolean;
 }
@@ -16,33 +16,50 @@ export interface Displayed {
 export function useDisplayed(store: PlayerStore): Displayed {
   const model = store((s) => s.model);
   const own = store((s) => s.board);
-  const waiting = store((s) => s.waiting);
   const modelAnswer = store((s) => (s.showsModel ? s.modelAnswer : null));
   const locked = store((s) => s.ended || s.checking || s.showsModel || s.connection === 'takenOver');
   const board = useMemo(() => (modelAnswer ? boardFrom(model, modelAnswer) : own), [model, modelAnswer, own]);
-  const shown = useMemo(
-    () => shownCopies(model, board, modelAnswer ? new Map() : waiting),
-    [model, board, modelAnswer, waiting],
+  return { board, locked };
+}
+
+/** The copies that are drawn, where they stand on a scene: the question's own, or one that is laid out for the page. */
+export function useShown(store: PlayerStore, board: Board, model: SceneModel): readonly Shown[] {
+  const waiting = store((s) => s.waiting);
+  const showsModel = store((s) => s.showsModel);
+  return useMemo(
+    () => shownCopies(model, board, showsModel ? new Map() : waiting),
+    [model, board, showsModel, waiting],
   );
-  return { board, shown, locked };
 }
 
 /** The name of a copy for screen readers: its label, place, verdict and feedback. */
-export function spokenOf(state: PlayerState, { copy, item, zone, home, heap }: Shown): string {
+export function spokenOf(state: PlayerState, { copy, item, zone, home, heap, at }: Shown): string {
+  const { stays = false } = state.view.question.items[item] ?? {};
+  const spot = home || zone !== null ? '' : namedPlace(state, item, at);
   const where =
     zone !== null
-      ? `in ${zoneName(state, zone)}`
+      ? inZone(state, copy, zone)
       : home
-        ? 'not placed'
+        ? phrase('player.notPlaced')
         : state.waiting.has(copy)
-          ? 'waiting to be judged'
-          : 'outside every zone';
-  const many = heap === null ? ', as many as you like' : heap > 1 ? `, ${heap} of them` : '';
-  const verdict = state.showsModel ? '' : VERDICTS[state.verdicts.get(copy) ?? 'none'];
+          ? listed(spot ? phrase('player.saidAt', { place: spot }) : '', phrase('player.waiting'))
+          : spot
+            ? phrase('player.saidAt', { place: spot })
+            : phrase('player.outside');
+  const many = heap === null ? phrase('player.endless') : heap > 1 ? phrase('player.several', { n: heap }) : '';
+  const verdict = state.showsModel ? '' : verdictInWords(state.verdicts.get(copy) ?? 'none');
   const said = state.showsModel
     ? undefined
     : state.told?.says.find(({ of: namedCopy }) => namedCopy && copyNamed(state.model, namedCopy) === copy);
-  return `${itemName(state, item)}, ${where}${many}${verdict}${said ? `. ${plain(said.said.text)}` : ''}`;
+  // Whether what stays in its place is picked, its role says.
+  const name = listed(itemName(state, item), ...(stays ? [] : [where, many]), verdict);
+  return said ? `${name}. ${plain(said.said.text)}` : name;
+}
+
+function inZone(state: PlayerState, copy: Copy, zone: number): string {
+  const place = placeInWords(state, copy);
+  const into = { zone: zoneName(state, zone) };
+  return place ? phrase('player.saidInPlace', { ...into, place }) : phrase('player.saidIn', into);
 }
 
 /** What the values of the items in a zone add up to, where learners see it; null: nothing in it has a value. */

@@ -11,7 +11,7 @@ import {
   seedOf,
   startBoard,
 } from '../../core';
-import { letGo, movedOver, pickedUp, placesFor, resting, seen, stateOf } from './states';
+import { inHands, letGo, placesFor, resting, seen, stateOf } from './states';
 
 /**
  * Two jars and a rack with a shelf on it; a shelf takes one jar and refuses a second, a cupboard takes both, the bench
@@ -65,7 +65,7 @@ describe('the states on the page', () => {
 
   it('call with the zones that could take what is in hand, and leave the others be', () => {
     const { at, zone, jar, rack, put } = scene();
-    const zones = (copy: Copy) => pickedUp(resting(at), at, copy).zones;
+    const zones = (copy: Copy) => inHands(resting(at), at, new Map([[copy, null]])).zones;
     expect(['Shelf', 'Cupboard', 'Bench', 'On the rack'].map((name) => zones(jar)[zone(name)])).toEqual([
       'calling',
       'calling',
@@ -83,15 +83,33 @@ describe('the states on the page', () => {
 
   it('of an item and a zone go on together from picking up to rest', () => {
     const { at, zone, jar, put } = scene();
-    const up = pickedUp(resting(at), at, jar);
+    const up = inHands(resting(at), at, new Map([[jar, null]]));
     expect(stateOf(up, jar)).toBe('inHand');
-    const over = movedOver(up, at, jar, zone('Shelf'));
+    const over = inHands(up, at, new Map([[jar, zone('Shelf')]]));
     expect([stateOf(over, jar), over.zones[zone('Shelf')]]).toEqual(['overZone', 'underItem']);
-    const away = movedOver(over, at, jar, null);
+    const away = inHands(over, at, new Map([[jar, null]]));
     expect([stateOf(away, jar), away.zones[zone('Shelf')]]).toEqual(['inHand', 'calling']);
     const down = letGo(at, jar, put(jar, 'Shelf'));
     expect([stateOf(down, jar), down.zones[zone('Shelf')]]).toEqual(['settled', 'taking']);
     expect(seen(down, at).zones[zone('Shelf')]).toBe('full');
+  });
+
+  it('show what each of several hands is over, and call for all of them', () => {
+    const { at, zone, jar, tin, rack } = scene();
+    const states = inHands(
+      resting(at),
+      at,
+      new Map([
+        [jar, zone('Shelf')],
+        [rack, null],
+      ]),
+    );
+    expect([stateOf(states, jar), stateOf(states, rack), stateOf(states, tin)]).toEqual(['overZone', 'inHand', 'rest']);
+    expect(['Shelf', 'Cupboard', 'Bench'].map((name) => states.zones[zone(name)])).toEqual([
+      'underItem',
+      'calling',
+      'calling',
+    ]);
   });
 
   it('show what was refused for a moment only', () => {
@@ -127,7 +145,7 @@ describe('the states on the page', () => {
   it('of a board do not change the board', () => {
     const { at, jar } = scene();
     const before = cloneBoard(at.board);
-    pickedUp(resting(at), at, jar);
+    inHands(resting(at), at, new Map([[jar, null]]));
     expect(at.board).toEqual(before);
   });
 });

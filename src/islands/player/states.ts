@@ -60,6 +60,13 @@ export function nextPick(scene: Pick<Scene, 'model' | 'board'>, copy: Copy, zone
   return places[(places.indexOf(zone) + 1) % places.length] ?? null;
 }
 
+/** Is an item picked in its place, and the only one that can be? */
+export function isOneOf(model: SceneModel, board: Board, copy: Copy, { items }: LearnerQuestion): boolean {
+  const [zone, ...others] = items[itemOf(copy)]?.stays ? placesFor({ model, board }, copy) : [];
+  const into = zone === undefined ? undefined : model.zones[zone];
+  return into !== undefined && others.length === 0 && into.capacity === 1 && into.swaps;
+}
+
 /** Is every place of an item one that is answered from a menu? It then stands in those alone. */
 export function isOnlyChosen(model: SceneModel, { zones }: LearnerQuestion, item: number): boolean {
   const family = model.items[item]?.family ?? null;
@@ -102,26 +109,22 @@ export function resting(
   };
 }
 
-export function pickedUp(states: States, scene: Scene, copy: Copy): States {
-  const places = placesFor(scene, copy);
+/** The states while these are in hand, each over a zone or over none. */
+export function inHands(states: States, scene: Scene, hands: ReadonlyMap<Copy, number | null>): States {
+  const items = new Map(states.items);
+  for (const [copy, zone] of hands) {
+    const held = nextItemState(stateOf(states, copy), { type: 'pickUp' });
+    items.set(copy, nextItemState(held, { type: 'over', zone: zone !== null }));
+  }
+  const places = [...hands.keys()].map((copy) => ({ copy, places: placesFor(scene, copy) }));
+  const overs = new Set(hands.values());
   return {
-    items: new Map(states.items).set(copy, nextItemState(stateOf(states, copy), { type: 'pickUp' })),
-    zones: states.zones.map((state, zone) =>
-      nextZoneState(state, { type: 'pickUp', could: couldTake(scene, zone, copy, places), full: isFull(scene, zone) }),
-    ),
-  };
-}
-
-/** What is in hand is over a zone, or over none. */
-export function movedOver(states: States, scene: Scene, copy: Copy, over: number | null): States {
-  const places = placesFor(scene, copy);
-  return {
-    items: new Map(states.items).set(copy, nextItemState(stateOf(states, copy), { type: 'over', zone: over !== null })),
+    items,
     zones: states.zones.map((state, zone) =>
       nextZoneState(state, {
         type: 'over',
-        here: over === zone,
-        could: couldTake(scene, zone, copy, places),
+        here: overs.has(zone),
+        could: places.some(({ copy, places }) => couldTake(scene, zone, copy, places)),
         full: isFull(scene, zone),
       }),
     ),

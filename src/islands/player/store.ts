@@ -10,12 +10,11 @@ export type { Send };
 
 /** One question on the page, and what can be done with it. */
 export interface PlayerState extends PlayerData {
-  arm(copy: Copy): void;
   hold(copy: Copy | null): void;
   /** A gesture picked a copy up, is over a zone, or cancelled. */
   pickUp(copy: Copy): void;
   over(copy: Copy, zone: number | null): void;
-  cancel(): void;
+  cancel(copy: Copy): void;
   move(move: LocalMove): Outcome | null;
   /** Copies were let go with the first at a place of the scene. */
   comeToRest(copies: readonly Copy[], from: { readonly x: number; readonly y: number }): void;
@@ -86,11 +85,10 @@ export function playerStore(view: SittingView, { send, stored, reopen }: PlayerO
 
   const store: PlayerStore = create<PlayerState>()((set, get) => ({
     ...dataOf(view),
-    arm: (copy) => dispatch({ kind: 'armed', copy }),
     hold: (copy) => dispatch({ kind: 'held', copy }),
     pickUp: (copy) => dispatch({ kind: 'pickedUp', copy }),
     over: (copy, zone) => dispatch({ kind: 'over', copy, zone }),
-    cancel: () => dispatch({ kind: 'cancelled' }),
+    cancel: (copy) => dispatch({ kind: 'cancelled', copy }),
     move: (move) => {
       if (isShut(get())) return null;
       const { state, outcome } = moveItem(get(), move);

@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { type Copy, candidates, itemOf, meet, type Outcome, outlineNow } from '../../core';
 import { nameOf, type PlayerState, type PlayerStore } from './store';
 import type { LocalMove } from './types';
-import { outcomeInWords } from './words';
+import { namedPlace, outcomeInWords } from './words';
 
 /** The zone of its family that a copy lies over most, where it does not reach it; null: none, or it reaches one. */
 function lyingOver(
@@ -34,15 +34,16 @@ export function useMoving(store: PlayerStore, say: (words: string) => void): Mov
       const over = 'x' in move ? lyingOver(store.getState(), copy, move) : null;
       const outcome = store.getState().move(move);
       if (!outcome) {
-        store.getState().cancel();
+        store.getState().cancel(copy);
         return null;
       }
       const state = store.getState();
       const shut = outcome.to === 'zone' && state.shut.has(outcome.zone);
-      const words = outcomeInWords(state, copy, outcome, { shut, over });
+      const at = 'x' in move ? namedPlace(state, itemOf(copy), move) : '';
+      const words = outcomeInWords(state, copy, outcome, { shut, over, at });
       say(words);
       if (outcome.to === 'turnedAway' || (outcome.to === 'home' && over !== null)) store.setState({ notice: words });
-      if (outcome.to === 'refused') state.cancel();
+      if (outcome.to === 'refused') state.cancel(copy);
       return outcome;
     },
     [store, say],

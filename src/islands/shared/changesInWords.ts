@@ -15,6 +15,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   again: 'moved again',
   ridesOn: 'rides on',
   promptSound: 'spoken prompt',
+  lang: 'language',
+  titleLang: 'language of the title',
   dress: 'ground and letters',
   afterMiss: 'after a miss',
   show: 'what learners see',

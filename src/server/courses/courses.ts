@@ -84,6 +84,8 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     units,
     releases,
     zone: row.zone,
+    lang: row.lang,
+    appearance: row.appearance,
     revision: row.revision,
   });
 }
@@ -91,7 +93,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
 export async function changeCourse(
   as: As<Teacher>,
   id: string,
-  { title, archived, join, zone, from }: CourseChange,
+  { title, archived, join, zone, lang, appearance, from }: CourseChange,
 ): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
@@ -107,6 +109,8 @@ export async function changeCourse(
       joinCode: code,
       joinUntil: until,
       zone: zone === undefined ? row.zone : zone,
+      lang: lang === undefined ? row.lang : lang,
+      appearance: appearance ?? row.appearance,
       revision: sql`${course.revision} + 1`,
     })
     .where(and(eq(course.id, id), eq(course.revision, from ?? row.revision)))
@@ -117,6 +121,8 @@ export async function changeCourse(
       title: title ?? row.title,
       join: code === null ? null : { code, until },
       zone: zone === undefined ? row.zone : zone,
+      lang: lang === undefined ? row.lang : lang,
+      appearance: appearance ?? row.appearance,
       revision: saved.revision,
     });
   const now = await courseOf(as, id);
@@ -128,6 +134,8 @@ export async function changeCourse(
       content: {
         title: there.title,
         zone: there.zone,
+        lang: there.lang,
+        appearance: there.appearance,
         join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil },
       },
     },

@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { AuditWhat, Removable } from '../../contract';
+import type { Appearance, AuditWhat, Removable } from '../../contract';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 
@@ -17,6 +17,10 @@ export const course = sqliteTable(
     joinUntil: moment('join_until'),
     /** The time zone of its times (IANA); null: none. */
     zone: text('zone'),
+    /** The language its learners' pages speak (a tag); null: each question's, or the reader's. */
+    lang: text('lang'),
+    /** How its learners' pages look. */
+    appearance: text('appearance').$type<Appearance>().notNull().default('paper'),
     /**
      * Revisions of the course itself, of its units and of its weight categories: a write names the revision it was made
      * on.

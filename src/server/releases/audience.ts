@@ -1,5 +1,5 @@
 import { and, eq, exists, isNull, or, type SQL, sql } from 'drizzle-orm';
-import type { Counts } from '../../contract';
+import type { Appearance, Counts } from '../../contract';
 import type { As, Context, Learner } from '../context';
 import type { Database } from '../database/open';
 import { allowance, course, courseLearner, groupMember, release, releaseFor } from '../database/tables';
@@ -27,6 +27,9 @@ export const isAssignedTo = (db: Database, learnerId: string | SQL) =>
 export interface AccessibleRelease extends Time {
   readonly release: string;
   readonly course: string;
+  /** The course's language; null: none is said. */
+  readonly courseLang: string | null;
+  readonly appearance: Appearance;
   readonly opensAt: Date | null;
   /** How many attempts they may have; null: any number. */
   readonly sittings: number | null;
@@ -41,6 +44,8 @@ export async function accessibleRelease(
     .select({
       release: release.title,
       course: course.title,
+      courseLang: course.lang,
+      appearance: course.appearance,
       opensAt: release.opensAt,
       closesAt: release.closesAt,
       minutes: release.minutes,

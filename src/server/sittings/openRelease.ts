@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, eq, lt } from 'drizzle-orm';
 import type { Opened, SittingView, Titles } from '../../contract';
+import { asCounted } from '../../core';
 import type { As, Learner } from '../context';
 import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -37,7 +38,7 @@ export async function openRelease(
   if (found?.finishedAt && intent === 'begin' && another && place === null)
     return begin(as, releaseId, allowed, found.number + 1);
   if (!found) return openFirst(as, releaseId, allowed, intent);
-  const titles = { release: allowed.release, course: allowed.course };
+  const titles = titlesOf(allowed);
   if (found.finishedAt && (place === null || !feedbackLevelAfter(found, as.now())))
     return ok({
       open: null,
@@ -46,6 +47,13 @@ export async function openRelease(
     });
   return ok({ open: await openAt(as, found, titles, place ?? found.reached), finished: null, before: null });
 }
+
+const titlesOf = ({ release, course, courseLang, appearance }: Titles): Titles => ({
+  release,
+  course,
+  courseLang,
+  appearance,
+});
 
 const isClosed = (as: As<Learner>, allowed: AccessibleRelease): boolean => {
   const now = as.now();
@@ -73,12 +81,12 @@ const isEarly = (as: As<Learner>, { opensAt }: AccessibleRelease): boolean => op
 /** What the learner sees before an attempt starts. */
 async function beforeIt(as: As<Learner>, releaseId: string, allowed: AccessibleRelease): Promise<Result<Opened>> {
   const edition = await editionOf(as.db, releaseId, await editionInForce(as.db, releaseId));
-  const { release, course, minutes, closesAt, opensAt } = allowed;
+  const { minutes, closesAt, opensAt } = allowed;
   return ok({
     open: null,
     finished: null,
     before: {
-      ...{ id: releaseId, release, course, questions: edition.asks, minutes, closesAt },
+      ...{ id: releaseId, ...titlesOf(allowed), questions: edition.asks, minutes, closesAt },
       opensAt: isEarly(as, allowed) ? opensAt : null,
     },
   });
@@ -112,8 +120,7 @@ async function begin(
     .onConflictDoNothing();
   const found = await latest(as, releaseId);
   if (!found) return fail('unexpected');
-  const titles = { release: allowed.release, course: allowed.course };
-  return ok({ open: await openAt(as, found, titles, found.reached), finished: null, before: null });
+  return ok({ open: await openAt(as, found, titlesOf(allowed), found.reached), finished: null, before: null });
 }
 
 /** Goes to another question of the attempt: an earlier one, if going back is allowed, or the next. */
@@ -151,11 +158,10 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
   });
   if (!at) throw new Error(`Sitting ${open.id} has come to place ${allowed}, which its edition does not have`);
   return {
-    ...viewOf(at),
-    // A finished attempt can only be viewed.
+    // A finished attempt can only be viewed: as the try left it that counts.
+    ...viewOf(open.finishedAt ? { ...at, standing: asCounted(at.model, at.standing) } : at),
     ...(open.finishedAt ? { ended: true, hintsLeft: 0 } : {}),
-    release: titles.release,
-    course: titles.course,
+    ...titlesOf(titles),
     place: {
       ...(await placeOf(as, at, edition, asked)),
       deferred: edition.deferred,

@@ -1,3 +1,4 @@
+import { linesIn } from './lines';
 import { ASCII, LATIN, OTHERS } from './widths';
 
 /** What a character of another script is taken to need: a full width, as in Chinese. */
@@ -30,25 +31,5 @@ export function textWidth(text: string, font: Font | number): number {
 /**
  * How many lines a text takes in a width: broken between words, and inside a word only where it is wider than a line.
  */
-export function linesNeeded(text: string, font: Font | number, width: number): number {
-  return text.split('\n').reduce((lines, paragraph) => lines + paragraphLines(paragraph, font, width), 0);
-}
-
-function paragraphLines(text: string, font: Font | number, width: number): number {
-  const space = textWidth(' ', font);
-  let lines = 1;
-  let used = 0;
-  for (const word of text.split(/\s+/).filter(Boolean)) {
-    const wide = textWidth(word, font);
-    if (used > 0 && used + space + wide > width) {
-      lines++;
-      used = 0;
-    }
-    used += (used > 0 ? space : 0) + wide;
-    if (used > width) {
-      lines += Math.ceil(used / width) - 1;
-      used %= width;
-    }
-  }
-  return lines;
-}
+export const linesNeeded = (text: string, font: Font | number, width: number): number =>
+  linesIn(text, (words) => textWidth(words, font), width);

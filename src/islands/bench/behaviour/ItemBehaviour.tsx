@@ -2,6 +2,7 @@ import { type Item, setCopies, setItem } from '../../../core';
 import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
 import { common } from '../parts/common';
+import { LanguageField } from '../parts/LanguageField';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 
@@ -77,6 +78,14 @@ export function ItemBehaviour({ store, items }: { store: BenchStore; items: read
           onTyped={(text) => set('family', text.trim() || null)}
         />
         <span className="text-sm text-mute">empty: none</span>
+      </Setting>
+      <Setting label="Language">
+        <LanguageField
+          label="Language of the item’s label"
+          value={common(items, (item) => item.lang)}
+          empty="the question’s"
+          onSet={(lang) => set('lang', lang)}
+        />
       </Setting>
     </section>
   );

@@ -3,6 +3,7 @@ import { type Settle, setZone, type Zone } from '../../../core';
 import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
 import { common } from '../parts/common';
+import { LanguageField } from '../parts/LanguageField';
 import { NumberSetting, Setting } from '../parts/Setting';
 import type { BenchStore } from '../store';
 
@@ -149,6 +150,14 @@ export function ZoneBehaviour({ store, zones }: { store: BenchStore; zones: read
           onTyped={(text) => set('family', () => text.trim() || null)}
         />
         <span className="text-sm text-mute">empty: any</span>
+      </Setting>
+      <Setting label="Language">
+        <LanguageField
+          label="Language of the zone’s label"
+          value={common(zones, (zone) => zone.lang)}
+          empty="the question’s"
+          onSet={(lang) => set('lang', () => lang)}
+        />
       </Setting>
     </section>
   );

@@ -2,7 +2,7 @@ import { CornerUpLeft, RotateCcw, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { nameOf, type Ref, refTo, thingAt } from '../../../core';
 import { MediaFrom, type MediaSource } from '../../../scene';
-import { Playing, pageWidth } from '../../player/Playing';
+import { Playing } from '../../player/Playing';
 import { type PlayerStore, playerStore } from '../../player/store';
 import type { SentMove } from '../../player/types';
 import { benchMedia } from '../../shared/ownMedia';
@@ -153,7 +153,7 @@ export function Rehearse({ store }: { store: BenchStore }) {
         <div
           ref={room}
           className={`rehearse-page ${hand === 'finger' ? 'rehearse-finger' : ''}`}
-          style={{ width, ...(width === 1280 ? { maxWidth: pageWidth(play.rehearsal.view.question) } : {}) }}
+          style={{ width, maxWidth: '100%' }}
           data-width={width}
         >
           <MediaFrom source={media}>

@@ -63,7 +63,17 @@ export function rehearsal(whole: Question, seed: string, full: () => readonly Mo
     finished: false,
   };
   return {
-    view: { id: 'rehearsal', release: '', course: '', place, ends: null, sources: [], ...viewed() },
+    view: {
+      id: 'rehearsal',
+      release: '',
+      course: '',
+      courseLang: null,
+      appearance: 'paper',
+      place,
+      ends: null,
+      sources: [],
+      ...viewed(),
+    },
     send,
     model,
     names: edition.names,

@@ -61,7 +61,7 @@ export const ThingView = memo(
             data-heap={heaped(thing.is)}
             {...common}
           >
-            <ItemFace label={thing.is.label} content={thing.is.content} state="rest" />
+            <ItemFace label={thing.is.label} lang={thing.is.lang} content={thing.is.content} state="rest" />
           </div>
         );
       case 'fixture': {

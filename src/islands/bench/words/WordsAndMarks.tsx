@@ -4,6 +4,7 @@ import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
 import { AidChoices } from '../../shared/AidChoices';
 import { MediumField } from '../media/MediumField';
+import { LanguageField } from '../parts/LanguageField';
 import { SayField } from '../parts/SayField';
 import { Section } from '../parts/Section';
 import { Setting } from '../parts/Setting';
@@ -53,6 +54,24 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
                 onChoose={(id) => act(setQuestion(now(), 'promptSound', id))}
               />
             </div>
+          </Section>
+          <Section title="Language" open={question.lang !== null || question.titleLang !== null}>
+            <Setting label="Question">
+              <LanguageField
+                label="Language of the question"
+                value={question.lang}
+                empty="the course’s"
+                onSet={(lang) => act(setQuestion(now(), 'lang', lang))}
+              />
+            </Setting>
+            <Setting label="Title">
+              <LanguageField
+                label="Language of the title"
+                value={question.titleLang}
+                empty="the question’s"
+                onSet={(lang) => act(setQuestion(now(), 'titleLang', lang))}
+              />
+            </Setting>
           </Section>
           <Section title="Feedback">
             {FEEDBACK.map(([when, words]) => (

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { LearnerQuestion } from '../../../core';
+import { phrase } from '../../../words';
 import { Calculator } from './Calculator';
 import { ReadAloud } from './ReadAloud';
 
@@ -8,7 +9,7 @@ export function Aids({ question }: { question: LearnerQuestion }) {
   const { aids } = question.show;
   const [calculating, setCalculating] = useState(false);
   return (
-    <section aria-label="Aids" className="mt-2 flex flex-wrap items-start gap-2">
+    <section aria-label={phrase('player.aids')} className="mt-2 flex flex-wrap items-start gap-2">
       {aids.includes('readAloud') && <ReadAloud question={question} />}
       {aids.includes('calculator') && (
         <div className="relative">
@@ -18,7 +19,7 @@ export function Aids({ question }: { question: LearnerQuestion }) {
             aria-expanded={calculating}
             onClick={() => setCalculating(!calculating)}
           >
-            {calculating ? 'Close the calculator' : 'Calculator'}
+            {phrase(calculating ? 'player.closeCalculator' : 'player.calculator')}
           </button>
           {calculating && (
             <div className="absolute z-30 mt-1 p-3 bg-sheet border border-ink">

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useState } from 'react';
+import { type Phrase, phrase } from '../../../words';
 import { calculate, typedAs } from './calculate';
 
 const KEYS = [
@@ -23,18 +24,25 @@ const KEYS = [
   '⌫',
   'C',
 ] as const;
-const NAMES: Readonly<Record<string, string>> = {
-  '÷': 'divided by',
-  '×': 'times',
-  '−': 'minus',
-  '+': 'plus',
-  '=': 'equals',
-  '.': 'point',
-  '⌫': 'delete the last',
-  C: 'clear',
-  '(': 'open bracket',
-  ')': 'close bracket',
+const NAMES: Readonly<Record<string, Phrase>> = {
+  '÷': 'player.keyDivide',
+  '×': 'player.keyTimes',
+  '−': 'player.keyMinus',
+  '+': 'player.keyPlus',
+  '=': 'player.keyEquals',
+  '.': 'player.keyPoint',
+  '⌫': 'player.keyDelete',
+  C: 'player.keyClear',
+  '(': 'player.keyOpen',
+  ')': 'player.keyClose',
 };
+const WHY = {
+  notNumbers: 'player.calcNumbers',
+  openBracket: 'player.calcBracket',
+  noNumber: 'player.calcNumberMissing',
+  noSign: 'player.calcSignMissing',
+  byNought: 'player.calcByNought',
+} as const;
 const MOST = 60;
 
 /** A calculator of four signs and brackets, by pressing and by the keyboard. */
@@ -51,7 +59,7 @@ export function Calculator() {
   const equals = () => {
     const found = calculate(words);
     if (found.ok) setWords(found.value);
-    setSaid(found.ok ? `${words} is ${found.value}` : found.why);
+    setSaid(found.ok ? phrase('player.isResult', { sum: words, result: found.value }) : phrase(WHY[found.why]));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const key = event.key === 'Enter' ? '=' : event.key === 'Backspace' ? '⌫' : typedAs(event.key);
@@ -65,7 +73,7 @@ export function Calculator() {
     // biome-ignore lint/a11y/noStaticElementInteractions: its keys are buttons, and those of the keyboard stand for them
     <div className="w-56" onKeyDown={onKeyDown}>
       <input
-        aria-label="What is calculated"
+        aria-label={phrase('player.calculated')}
         readOnly
         className="input figures w-full text-end text-lg"
         value={words}
@@ -80,7 +88,7 @@ export function Calculator() {
             key={key}
             type="button"
             className={`btn btn-sm h-11 px-0 text-lg ${key === '=' ? 'btn-primary' : 'btn-edge'}`}
-            aria-label={NAMES[key]}
+            aria-label={NAMES[key] && phrase(NAMES[key])}
             onClick={() => press(key)}
           >
             {key}

@@ -1,5 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useContext, useEffect, useState } from 'react';
 import type { LearnerQuestion } from '../../../core';
+import { Written } from '../../../scene/written';
+import { phrase } from '../../../words';
 import { localVoice, type Stretch, sentencesOf } from './speech';
 
 const VOICES_SOON_MS = 2000;
@@ -30,7 +32,7 @@ function useVoices(): readonly SpeechSynthesisVoice[] {
 export function ReadAloud({ question }: { question: LearnerQuestion }) {
   const voices = useVoices();
   const [reading, setReading] = useState<number | null>(null);
-  const lang = document.documentElement.lang || 'en';
+  const lang = useContext(Written) ?? document.documentElement.lang;
   const sentences: Stretch[] = [
     ...(question.promptSound ? [] : sentencesOf(question.prompt, lang)),
     ...question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? sentencesOf(fixture.text, lang) : [])),
@@ -55,7 +57,7 @@ export function ReadAloud({ question }: { question: LearnerQuestion }) {
   return (
     <div className="flex items-center gap-2 min-w-0">
       <button type="button" className="btn btn-edge btn-sm h-11" onClick={reading === null ? read : stop}>
-        {reading === null ? 'Read aloud' : 'Stop reading'}
+        {phrase(reading === null ? 'player.readAloud' : 'player.stopReading')}
       </button>
       {reading !== null && (
         <span className="text-mute truncate" aria-hidden>

@@ -4,7 +4,15 @@ import Big from 'big.js';
 
 Big.DP = 12;
 
-export type Calculated = { readonly ok: true; readonly value: string } | { readonly ok: false; readonly why: string };
+/** Why nothing can be worked out. */
+export type Fault = 'notNumbers' | 'openBracket' | 'noNumber' | 'noSign' | 'byNought';
+export type Calculated = { readonly ok: true; readonly value: string } | { readonly ok: false; readonly why: Fault };
+
+class Faulty extends Error {
+  constructor(readonly why: Fault) {
+    super(why);
+  }
+}
 
 const SIGNS = ['+', '−', '×', '÷'] as const;
 type Sign = (typeof SIGNS)[number];
@@ -21,7 +29,7 @@ const tokensOf = (words: string): string[] | null => {
 /** The value of sums and products of decimal numbers, with brackets; to twelve places. */
 export function calculate(words: string): Calculated {
   const tokens = tokensOf(words);
-  if (!tokens || tokens.length === 0) return { ok: false, why: 'Type numbers with + − × ÷ between them' };
+  if (!tokens || tokens.length === 0) return { ok: false, why: 'notNumbers' };
   let at = 0;
   const peek = () => tokens[at] ?? '';
   // sum = product { (+ | −) product }, product = factor { (× | ÷) factor }, factor = number | − factor | ( sum )
@@ -41,19 +49,19 @@ export function calculate(words: string): Calculated {
     if (token === '−') return factor().neg();
     if (token === '(') {
       const value = sum();
-      if (tokens[at++] !== ')') throw new Error('A bracket is not closed');
+      if (tokens[at++] !== ')') throw new Faulty('openBracket');
       return value;
     }
-    if (token === undefined || isSign(token) || token === ')') throw new Error('A number is missing');
+    if (token === undefined || isSign(token) || token === ')') throw new Faulty('noNumber');
     return new Big(token);
   };
   try {
     const value = sum();
-    if (at < tokens.length) return { ok: false, why: 'A sign is missing between two numbers' };
+    if (at < tokens.length) return { ok: false, why: 'noSign' };
     return { ok: true, value: shown(value) };
   } catch (error) {
-    const message = error instanceof Error ? error.message : '';
-    return { ok: false, why: /division by zero/i.test(message) ? 'Nothing can be divided by 0' : message };
+    // What the library itself refuses is a division by nought.
+    return { ok: false, why: error instanceof Faulty ? error.why : 'byNought' };
   }
 }
 

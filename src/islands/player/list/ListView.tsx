@@ -1,29 +1,35 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { type Board, type Copy, copyNamed, keepsOrder, type LearnerQuestion } from '../../../core';
 import { FixtureFace } from '../../../scene/FixtureFace';
 import { Picture } from '../../../scene/media';
 import { RichText } from '../../../scene/RichText';
 import { Slots } from '../../../scene/slots';
+import { Written } from '../../../scene/written';
+import { phrase, shownNumber } from '../../../words';
 import { Heard } from '../Heard';
 import { Saying } from '../Saying';
 import type { Shown } from '../scene/board';
 import { MenuPart, TypedPart } from '../scene/Slot';
-import { totalIn, useDisplayed } from '../shown';
-import { isOnlyChosen, nextPick, placesFor, stateOf } from '../states';
+import { totalIn, useDisplayed, useShown } from '../shown';
+import { isOneOf, isOnlyChosen, nextPick, placesFor, stateOf } from '../states';
 import { nameOf, type PlayerStore } from '../store';
 import { useFixtures } from '../useFixtures';
 import { useMoving } from '../useMoving';
-import { itemName, zoneName } from '../words';
+import { itemName, namedPlace, shortfallInWords, shortfallOf, verdictInWords, zoneName } from '../words';
 import { MoveMenu, type Way } from './MoveMenu';
 import './list.css';
 
 /** The same question as plain lists and menus: the same items, zones, rules and moves, without a scene. */
 export function ListView({ store, say }: { store: PlayerStore; say: (words: string) => void }) {
   const state = store();
+  const written = useContext(Written);
   const { view, model, shut } = state;
   const { question } = view;
-  const { board, shown, locked } = useDisplayed(store);
+  const { board, locked } = useDisplayed(store);
+  const shown = useShown(store, board, model);
   const { make, put } = useMoving(store, say);
+  // At most one menu is open.
+  const [open, setOpen] = useState<Copy | null>(null);
   const byCopy = useMemo(() => new Map(shown.map((shown) => [shown.copy, shown])), [shown]);
 
   // The focus follows what was moved.
@@ -59,7 +65,7 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
         },
       })),
       ...places.map((zone) => ({ name: zoneName(state, zone), go: () => go(shown.copy, zone) })),
-      ...(shown.home ? [] : [{ name: 'Back to the others', go: () => go(shown.copy, null) }]),
+      ...(shown.home ? [] : [{ name: phrase('player.backToOthers'), go: () => go(shown.copy, null) }]),
       ...beside,
     ];
     return (
@@ -76,7 +82,15 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
             <MoveMenu
               copy={shown.copy}
               name={name}
-              ways={ways}
+              ways={ways.map((way) => ({
+                ...way,
+                go: () => {
+                  setOpen(null);
+                  way.go();
+                },
+              }))}
+              open={open === shown.copy}
+              onOpen={(opened) => setOpen(opened ? shown.copy : null)}
               disabled={
                 locked || (shown.zone !== null && !item.again) || stateOf(state.states, shown.copy) === 'putAway'
               }
@@ -92,34 +106,58 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
     const into = model.zones[zone];
     if (!into || !keepsOrder(into)) return [];
     return [
-      ...(at > 0 ? [{ name: 'Earlier here', go: () => go(copy, zone, at - 1) }] : []),
-      ...(at < held.length - 1 ? [{ name: 'Later here', go: () => go(copy, zone, at + 1) }] : []),
+      ...(at > 0 ? [{ name: phrase('player.earlier'), go: () => go(copy, zone, at - 1) }] : []),
+      ...(at < held.length - 1 ? [{ name: phrase('player.later'), go: () => go(copy, zone, at + 1) }] : []),
     ];
   };
+  const stays = ({ item }: Shown) => question.items[item]?.stays === true;
   const waiting = shown.filter(
-    (shown) => shown.zone === null && !shown.beneath && !isOnlyChosen(model, question, shown.item),
+    (shown) => shown.zone === null && !shown.beneath && !stays(shown) && !isOnlyChosen(model, question, shown.item),
   );
+  const picks = shown.filter((shown) => !shown.beneath && stays(shown));
+  const isOne = picks.some(({ copy }) => isOneOf(model, board, copy, question));
+  /** A zone into which everything is picked in its place is no list of its own. */
+  const isForPicks = ({ family }: LearnerQuestion['zones'][number]) =>
+    picks.length > 0 && question.items.every((item) => item.stays || (family !== null && item.family !== family));
   return (
     <div className="as-a-list" data-told={state.told !== null || undefined}>
       <h2 id="list-heading" tabIndex={-1} className="sr-only">
-        The question as a list
+        {phrase('player.asListHeading')}
       </h2>
       <Slots value={(name) => <span className="list-slot">{zoneName(state, model.zoneAt.get(name) ?? -1)}</span>}>
         <Around store={store} />
       </Slots>
+      {picks.length > 0 && (
+        <fieldset className="list-zone">
+          <legend className="font-semibold">{phrase(isOne ? 'player.chooseOne' : 'player.choose')}</legend>
+          <ul>{picks.map((shown) => row(shown, []))}</ul>
+        </fieldset>
+      )}
+      {(waiting.length > 0 || picks.length === 0) && (
+        <section className="list-zone list-tray" aria-labelledby="list-tray">
+          <h3 id="list-tray">{phrase('player.notPlacedHeading')}</h3>
+          {waiting.length === 0 ? (
+            <p className="text-mute">{phrase('player.allPlaced')}</p>
+          ) : (
+            <ul>{waiting.map((shown) => row(shown, []))}</ul>
+          )}
+        </section>
+      )}
       <div className="list-columns">
         {question.zones.map((zone, i) => {
           const held = board.zones[i] ?? [];
-          return (
+          return isForPicks(zone) ? null : (
             <section
               key={zone.id}
               className="list-zone"
               data-state={state.states.zones[i]}
+              data-lacks={shortfallOf(state, i) === 'lacks' || undefined}
               aria-labelledby={`zone-${zone.id}`}
             >
               <h3 id={`zone-${zone.id}`} dir="auto">
-                {zoneName(state, i)}
+                <span lang={zone.lang ?? written ?? undefined}>{zoneName(state, i)}</span>
                 <Total board={board} question={question} zone={i} />
+                <Short store={store} zone={i} />
               </h3>
               {zone.lid && (
                 <button
@@ -128,7 +166,8 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
                   aria-expanded={!shut.has(i)}
                   onClick={() => state.turnLid(i)}
                 >
-                  {shut.has(i) ? 'Open' : 'Shut'} {zone.lid.label || 'the lid'}
+                  {phrase(shut.has(i) ? 'player.openLid' : 'player.shutLid')}{' '}
+                  {zone.lid.label || phrase('player.theLid')}
                 </button>
               )}
               {zone.typed ? (
@@ -137,10 +176,11 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
                 <MenuPart store={store} index={i} locked={locked} onPut={put} />
               ) : shut.has(i) ? (
                 <p className="text-mute">
-                  Shut{question.show.count && held.length > 0 ? `, ${held.length} inside` : ''}
+                  {phrase('player.isShut')}
+                  {question.show.count && held.length > 0 ? `, ${phrase('player.inside', { n: held.length })}` : ''}
                 </p>
               ) : held.length === 0 ? (
-                <p className="text-mute">Nothing yet</p>
+                <p className="text-mute">{phrase('player.nothingYet')}</p>
               ) : (
                 <ol>
                   {held.flatMap((copy) => (byCopy.has(copy) ? [row(byCopy.get(copy) as Shown, inOrder(i, copy))] : []))}
@@ -150,14 +190,6 @@ export function ListView({ store, say }: { store: PlayerStore; say: (words: stri
           );
         })}
       </div>
-      <section className="list-zone list-tray" aria-labelledby="list-tray">
-        <h3 id="list-tray">Not placed</h3>
-        {waiting.length === 0 ? (
-          <p className="text-mute">Everything is placed</p>
-        ) : (
-          <ul>{waiting.map((shown) => row(shown, []))}</ul>
-        )}
-      </section>
     </div>
   );
 }
@@ -176,17 +208,33 @@ function Pick({
   locked: boolean;
   onPut: (copy: Copy, zone: number | null) => void;
 }) {
+  const { model, board, view } = store.getState();
+  if (isOneOf(model, board, shown.copy, view.question))
+    return (
+      <label className="list-radio">
+        <input
+          type="radio"
+          className="radio"
+          id={`move-${shown.copy}`}
+          name={`pick-${view.question.title}`}
+          aria-label={phrase('player.pickItem', { item: name })}
+          checked={shown.zone !== null}
+          disabled={locked}
+          onChange={() => onPut(shown.copy, nextPick(store.getState(), shown.copy, null))}
+        />
+      </label>
+    );
   return (
     <button
       type="button"
       id={`move-${shown.copy}`}
       className="btn btn-edge btn-sm"
       aria-pressed={shown.zone !== null}
-      aria-label={`Pick ${name}`}
+      aria-label={phrase('player.pickItem', { item: name })}
       disabled={locked}
       onClick={() => onPut(shown.copy, nextPick(store.getState(), shown.copy, shown.zone))}
     >
-      {shown.zone === null ? 'Pick' : 'Picked'}
+      {phrase(shown.zone === null ? 'player.pick' : 'player.pickedHere')}
     </button>
   );
 }
@@ -200,6 +248,7 @@ interface EntryProps {
 }
 
 function Entry({ store, one: shown, item, name, menu }: EntryProps) {
+  const written = useContext(Written);
   const state = store();
   const verdict = state.showsModel ? 'none' : (state.verdicts.get(shown.copy) ?? 'none');
   const waits = state.waiting.has(shown.copy) && !state.showsModel;
@@ -207,6 +256,7 @@ function Entry({ store, one: shown, item, name, menu }: EntryProps) {
     ? undefined
     : state.told?.says.find(({ of: namedCopy }) => namedCopy && copyNamed(state.model, namedCopy) === shown.copy);
   const { text = null, picture = null, sound = null } = item.content ?? {};
+  const spot = namedPlace(state, shown.item, shown.at);
   return (
     <li className="list-entry" data-verdict={verdict}>
       <span className="grow" dir="auto">
@@ -215,13 +265,22 @@ function Entry({ store, one: shown, item, name, menu }: EntryProps) {
             <Picture id={picture} width={96} />
           </span>
         )}
-        <span className="font-semibold">{text ? <RichText rich={text} /> : item.label || (picture ? '' : name)}</span>
-        {shown.heap === null && <span className="text-mute"> as many as you like</span>}
-        {shown.heap !== null && shown.heap > 1 && <span className="text-mute figures"> {shown.heap} left</span>}
-        {verdict !== 'none' && <span className={`list-verdict list-${verdict}`}>{verdict}</span>}
-        {waits && <span className="text-mute"> waits to be judged</span>}
-        {shown.zone === null && !shown.home && !waits && <span className="text-mute"> lies loose</span>}
-        <Heard id={sound} otherwise={`The sound of ${name}`} />
+        <span className="font-semibold" lang={item.lang ?? written ?? undefined}>
+          {text ? <RichText rich={text} /> : item.label || (picture ? '' : name)}
+        </span>
+        {shown.heap === null && <span className="text-mute"> {phrase('player.endless')}</span>}
+        {shown.heap !== null && shown.heap > 1 && (
+          <span className="text-mute figures"> {phrase('player.left', { n: shown.heap })}</span>
+        )}
+        {verdict !== 'none' && <span className={`list-verdict list-${verdict}`}>{verdictInWords(verdict)}</span>}
+        {shown.zone === null && !shown.home && (
+          <span className="text-mute">
+            {' '}
+            {spot ? phrase('player.saidAt', { place: spot }) : waits ? '' : phrase('player.outside')}
+          </span>
+        )}
+        {waits && <span className="text-mute"> {phrase('player.waiting')}</span>}
+        <Heard id={sound} otherwise={phrase('player.soundOf', { item: name })} />
         {said && (
           <span className="list-said saying">
             <Saying said={said.said} width={200} />
@@ -235,7 +294,15 @@ function Entry({ store, one: shown, item, name, menu }: EntryProps) {
 
 function Total({ board, question, zone }: { board: Board; question: LearnerQuestion; zone: number }) {
   const total = totalIn(question, board, zone);
-  return total === null ? null : <span className="figures font-normal"> adds up to {total}</span>;
+  return total === null ? null : (
+    <span className="figures font-normal"> {phrase('player.total', { total: shownNumber(total) })}</span>
+  );
+}
+
+/** That a zone is not all right, and how. */
+function Short({ store, zone }: { store: PlayerStore; zone: number }) {
+  const shortfall = store((s) => (s.showsModel ? null : shortfallOf(s, zone)));
+  return shortfall && <span className={`list-verdict list-${shortfall}`}>{shortfallInWords(shortfall)}</span>;
 }
 
 /** What stands on the scene beside items and zones: its texts, pictures, sounds and films, in their order. */

@@ -1,12 +1,12 @@
 import { useState } from 'react';
+import { errorInWords } from '../../../ui/errorInWords';
+import { LanguageChoice } from '../../../ui/LanguageChoice';
 import { zone } from '../../../ui/zone';
+import { phrase, shownTime } from '../../../words';
 import type { Before } from '../Player';
 import { beginSitting } from '../transport';
 
-const at = (moment: string) =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }).format(
-    new Date(moment),
-  );
+const at = (moment: string) => shownTime(new Date(moment), zone());
 
 /** The page before an attempt starts: when the release opens, or how long the learner will have. */
 export function BeforeIt({
@@ -15,13 +15,17 @@ export function BeforeIt({
   before: Before;
 }) {
   const [problem, setProblem] = useState('');
+  const count = phrase('player.questionCount', { n: questions });
   const begin = async () => {
     const begun = await beginSitting(id);
     if (begun.ok) location.reload();
-    else setProblem(`${begun.error.message}. ${begun.error.nextStep}`);
+    else setProblem(errorInWords(begun.error));
   };
   return (
-    <main className="mx-auto w-full px-4 py-10" style={{ maxWidth: '46rem' }}>
+    <main id="content" className="mx-auto w-full px-4 py-10" style={{ maxWidth: '46rem' }}>
+      <p className="flex justify-end">
+        <LanguageChoice />
+      </p>
       <p className="text-mute" dir="auto">
         {course}
       </p>
@@ -29,11 +33,12 @@ export function BeforeIt({
         {release}
       </h1>
       <p className="text-lg mt-2">
-        {questions === 1 ? 'One question' : `${questions} questions`}
-        {minutes !== null && `, ${minutes === 1 ? 'one minute' : `${minutes} minutes`} from when you begin`}.
-        {closesAt && ` It closes ${at(closesAt)}.`}
+        {minutes === null
+          ? phrase('player.beforeIt', { questions: count })
+          : phrase('player.beforeItTimed', { questions: count, minutes })}
+        {closesAt && ` ${phrase('player.closesAt', { time: at(closesAt) })}`}
       </p>
-      {opensAt && <p className="text-lg mt-2">It opens {at(opensAt)}.</p>}
+      {opensAt && <p className="text-lg mt-2">{phrase('player.opensAt', { time: at(opensAt) })}</p>}
       {problem && (
         <p role="alert" className="text-brick mt-3">
           {problem}
@@ -42,11 +47,11 @@ export function BeforeIt({
       <div className="flex flex-wrap gap-3 mt-6">
         {!opensAt && (
           <button type="button" className="btn btn-primary btn-lg" onClick={() => void begin()}>
-            Begin
+            {phrase('player.begin')}
           </button>
         )}
         <a className="btn btn-edge btn-lg" href="/sit">
-          Back to your assignments
+          {phrase('player.backToAssignments')}
         </a>
       </div>
     </main>

@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
+import { phrase } from '../../../words';
 
 const WARNED_AT = [300, 60];
 
 const inWords = (seconds: number) =>
   seconds >= 3600
-    ? `${Math.floor(seconds / 3600)} h ${Math.floor((seconds % 3600) / 60)} min`
+    ? phrase('player.hoursMinutes', { hours: Math.floor(seconds / 3600), minutes: Math.floor((seconds % 3600) / 60) })
     : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
 /** The time left, by the server's clock when the page was made. `onOver`: called when it is up. */
@@ -28,12 +29,10 @@ export function Clock({ seconds, onOver }: { seconds: number; onOver: () => void
   return (
     <>
       <p className={`figures text-sm whitespace-nowrap ${left <= 60 ? 'text-brick font-semibold' : ''}`} role="timer">
-        {inWords(left)} left
+        {phrase('player.timeLeft', { time: inWords(left) })}
       </p>
       <p role="status" className="sr-only">
-        {warned === undefined || seconds <= warned
-          ? ''
-          : `Less than ${warned / 60 === 1 ? 'one minute' : `${warned / 60} minutes`} left`}
+        {warned === undefined || seconds <= warned ? '' : phrase('player.lessThan', { n: warned / 60 })}
       </p>
     </>
   );

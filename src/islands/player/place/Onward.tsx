@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Confirm } from '../../../ui/Confirm';
+import { phrase } from '../../../words';
 import { hasPlaced } from '../actionsFor';
 import { shownConnection } from '../reducer';
 import type { PlayerStore } from '../store';
@@ -27,14 +28,14 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
   const unchecked = store((s) => s.told?.try == null && hasPlaced(s));
   const [asked, setAsked] = useState(false);
   const { place } = view;
-  const leaving = leavingOf(place, ended);
-  const { isLast, isFinal, undone } = leaving;
+  const leaving = leavingOf(place, { tried: tries > 0, ended });
+  const { isLast, isFinal } = leaving;
   const held = view.question.show.nextOnlyAfterCheck && tries === 0;
   const wait =
     held || busy || checking || connection === 'offline' || connection === 'takenOver' || connection === 'signedOut';
   const go = isLast ? onFinish : onNext;
-  const press = () => (isFinal && (undone > 0 || place.deferred) ? setAsked(true) : go());
-  const words = isLast ? 'Finish' : (view.question.buttons.next ?? 'Next question');
+  const press = () => (isFinal && (leaving.unchecked + leaving.open > 0 || place.deferred) ? setAsked(true) : go());
+  const words = isLast ? phrase('player.finish') : (view.question.buttons.next ?? phrase('player.next'));
   return (
     <>
       <button
@@ -42,15 +43,16 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
         className={`btn ${ended ? 'btn-primary' : 'btn-edge'}`}
         disabled={wait}
         onClick={press}
-        title={held ? 'Check your answer first' : undefined}
+        title={held ? phrase('player.checkFirst') : undefined}
       >
         {words}
       </button>
       {asked && (
         <Confirm
-          title={isLast ? 'Finish now?' : 'Leave this question?'}
+          title={phrase(isLast ? 'player.finishNow' : 'player.leaveIt')}
           action={words}
-          cancel="Stay here"
+          cancel={phrase('player.stay')}
+          forGood
           onConfirm={() => {
             setAsked(false);
             go();
@@ -59,7 +61,7 @@ export function Onward({ store, busy, onNext, onFinish }: Props) {
         >
           <p>
             {leavingInWords(leaving, place.count)}
-            {unchecked && !place.deferred && ' What you have placed is checked once as it stands.'}
+            {unchecked && !place.deferred && ` ${phrase('player.checkedOnce')}`}
           </p>
         </Confirm>
       )}

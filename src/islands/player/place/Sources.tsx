@@ -1,11 +1,12 @@
 import { RichText } from '../../../scene/RichText';
+import { phrase } from '../../../words';
 import type { SittingView } from '../types';
 import './sources.css';
 
 /** The sources beside a question: open on a wide page, and foldable. */
 export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) {
   return (
-    <aside className="sources" aria-label="Beside the question">
+    <aside className="sources" aria-label={phrase('player.beside')}>
       {sources.map((source) => (
         <details key={source.n} open className="source">
           <summary dir="auto">{source.title}</summary>

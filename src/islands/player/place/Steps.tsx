@@ -1,3 +1,4 @@
+import { phrase } from '../../../words';
 import type { Place } from '../types';
 
 /** The progress in a set: a block for each question, a link if the learner may go there. */
@@ -5,33 +6,48 @@ export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo
   if (place.count === 1) return null;
   const stateOf = (question: number) =>
     place.ended.includes(question)
-      ? 'finished'
+      ? 'Finished'
       : place.tried.includes(question)
-        ? 'tried'
+        ? 'Tried'
         : question <= place.reached
-          ? 'open'
-          : 'to come';
+          ? 'Open'
+          : 'ToCome';
+  const here = (question: number) => question === place.at;
+  const may = (question: number) => !here(question) && (place.finished || (question <= place.reached && place.goBack));
+  const inWords = (question: number) =>
+    phrase('player.step', {
+      n: question + 1,
+      state: phrase(`player.step${here(question) ? 'Here' : stateOf(question)}`),
+    });
   return (
-    <nav aria-label="Questions" className="flex flex-wrap items-center gap-2">
-      <p className="figures text-sm whitespace-nowrap">
-        {place.section !== '' && `${place.section}: `}question {place.at + 1} of {place.count}
-      </p>
-      <ol className="flex flex-wrap">
+    <nav aria-label={phrase('player.questions')} className="flex items-center gap-2 min-w-0">
+      {/* On a phone they have no room beside one another. */}
+      <select
+        className="select select-sm figures steps-narrow sm:hidden"
+        aria-label={phrase('player.question')}
+        disabled={busy}
+        value={place.at}
+        onChange={({ target }) => onGo(Number(target.value))}
+      >
+        {Array.from({ length: place.count }, (_, question) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set
+          <option key={question} value={question} disabled={!may(question) && !here(question)}>
+            {here(question) ? `${question + 1} / ${place.count}` : inWords(question)}
+          </option>
+        ))}
+      </select>
+      <ol className="flex flex-wrap max-sm:hidden">
         {Array.from({ length: place.count }, (_, question) => {
-          const state = stateOf(question);
-          const here = question === place.at;
-          const may = !here && (place.finished || (question <= place.reached && place.goBack));
-          const words = `Question ${question + 1}, ${here ? 'you are here' : state}`;
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set
             <li key={question}>
               <button
                 type="button"
                 className="step"
-                data-state={here ? 'here' : state}
-                disabled={!may || busy}
-                aria-label={words}
-                aria-current={here ? 'step' : undefined}
+                data-state={here(question) ? 'here' : stateOf(question)}
+                disabled={!may(question) || busy}
+                aria-label={inWords(question)}
+                aria-current={here(question) ? 'step' : undefined}
                 onClick={() => onGo(question)}
               >
                 <span aria-hidden />
@@ -40,6 +56,10 @@ export function Steps({ place, busy, onGo }: { place: Place; busy: boolean; onGo
           );
         })}
       </ol>
+      <p className="figures text-sm whitespace-nowrap max-sm:hidden">
+        {place.section !== '' && `${place.section}: `}
+        {phrase('player.questionOf', { n: place.at + 1, of: place.count })}
+      </p>
     </nav>
   );
 }

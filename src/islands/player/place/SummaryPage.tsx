@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { shownMark } from '../../../ui/figures';
+import { errorInWords } from '../../../ui/errorInWords';
+import { phrase, shownNumber } from '../../../words';
 import { beginSitting } from '../transport';
 import type { Summary } from '../types';
 import { reckoningInWords } from '../words';
@@ -10,11 +11,11 @@ interface Props {
 }
 
 const COUNTS = {
-  best: 'Your best attempt counts.',
-  last: 'Your last attempt counts, once you have done something in it.',
-  first: 'Your first attempt counts.',
-  average: 'The average of your attempts counts.',
-};
+  best: 'player.countsBest',
+  last: 'player.countsLast',
+  first: 'player.countsFirst',
+  average: 'player.countsAverage',
+} as const;
 
 /** The summary: the mark of each question and how it came about, as far as the author shows it. */
 export function SummaryPage({ title, summary: { questions, total, review, releaseId, another, counts } }: Props) {
@@ -22,19 +23,19 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
   const again = async () => {
     const begun = await beginSitting(releaseId);
     if (begun.ok) location.replace(location.pathname);
-    else setProblem(`${begun.error.message}. ${begun.error.nextStep}`);
+    else setProblem(errorInWords(begun.error));
   };
   const one = questions.length === 1;
   return (
     <>
       <h1 className="text-[1.65rem] leading-tight" tabIndex={-1} id="summary">
-        {one ? title : `${title}: the end`}
+        {one ? title : phrase('player.theEnd', { title })}
       </h1>
       <p className="text-lg mt-1">
-        You have finished.{' '}
+        {phrase('player.youFinished')}{' '}
         {total && (
           <strong className="figures">
-            {shownMark(total.mark)} of {total.max} marks
+            {phrase('player.marks', { mark: shownNumber(total.mark), max: shownNumber(total.max) })}
           </strong>
         )}
       </p>
@@ -44,34 +45,35 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
           <li key={i} className="bg-sheet border border-rule px-5 py-4">
             <div className="flex flex-wrap items-baseline gap-x-4">
               <h2 className="text-lg grow" dir="auto">
-                {one ? 'Your mark' : `${i + 1}. ${name}`}
+                {one ? phrase('player.yourMark') : `${i + 1}. ${name}`}
               </h2>
               {earned !== null && (
                 <p className="figures font-semibold">
-                  {shownMark(earned)} of {points}
+                  {phrase('player.of', { mark: shownNumber(earned), max: shownNumber(points) })}
                 </p>
               )}
             </div>
             {review && seen && (
               <p>
                 <a className="link-brass" href={`?question=${i + 1}`}>
-                  Look at your answer
+                  {phrase('player.lookAtAnswer')}
                 </a>
               </p>
             )}
             {tries === 0 ? (
-              <p className="text-mute">You did not answer it.</p>
+              <p className="text-mute">{phrase('player.notAnswered')}</p>
             ) : (
               <p className="text-mute">
-                {fullMarks ? 'All of it is right. ' : ''}
-                {tries === 1
-                  ? 'One try'
-                  : `${tries} tries${reckoning && reckoning.number !== tries ? `; the ${ordinal(reckoning.number)} counts` : ''}`}
+                {fullMarks ? `${phrase('player.allRight')} ` : ''}
+                {phrase('player.tries', { n: tries })}
+                {reckoning && reckoning.number !== tries
+                  ? `; ${phrase('player.whichCounts', { n: reckoning.number })}`
+                  : ''}
               </p>
             )}
             {reckoning && reckoning.lines.length > 0 && (
               <table className="mt-2 w-full max-w-xl">
-                <caption className="sr-only">How the mark came about</caption>
+                <caption className="sr-only">{phrase('player.howMarked')}</caption>
                 <tbody>
                   {reckoningInWords(reckoning).map(({ words, amount }) => (
                     <tr key={words} className="border-t border-rule">
@@ -92,19 +94,21 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
           {problem}
         </p>
       )}
-      {another && <p className="mt-6">You may try again. {COUNTS[counts]}</p>}
+      {another && (
+        <p className="mt-6">
+          {phrase('player.mayTryAgain')} {phrase(COUNTS[counts])}
+        </p>
+      )}
       <div className="flex flex-wrap gap-3 mt-4">
         <a className="btn btn-primary" href="/sit">
-          Back to your assignments
+          {phrase('player.backToAssignments')}
         </a>
         {another && (
           <button type="button" className="btn btn-edge" onClick={() => void again()}>
-            Begin another attempt
+            {phrase('player.anotherAttempt')}
           </button>
         )}
       </div>
     </>
   );
 }
-
-const ordinal = (n: number) => ['first', 'second', 'third', 'fourth', 'fifth'][n - 1] ?? `${n}th`;

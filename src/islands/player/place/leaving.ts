@@ -1,3 +1,4 @@
+import { type Phrase, phrase } from '../../../words';
 import type { Place } from '../types';
 
 export interface Leaving {
@@ -5,34 +6,45 @@ export interface Leaving {
   readonly isLast: boolean;
   /** The learner cannot return to this question. */
   readonly isFinal: boolean;
-  /** The questions that are not finished: of the whole set at its end, else this one. */
-  readonly undone: number;
+  /**
+   * The questions that were never checked, and those that could be tried again: of the whole set at its end, else this
+   * one.
+   */
+  readonly unchecked: number;
+  readonly open: number;
 }
 
-/** What leaving a question means. With deferred feedback no question ends before the attempt does. */
+/** What leaving a question means; `now`: how the one on the page stands. */
 export function leavingOf(
-  place: Pick<Place, 'at' | 'count' | 'goBack' | 'ended' | 'deferred'>,
-  ended: boolean,
+  {
+    at,
+    count,
+    goBack,
+    tried,
+    ended,
+    deferred,
+  }: Pick<Place, 'at' | 'count' | 'goBack' | 'tried' | 'ended' | 'deferred'>,
+  now: { readonly tried: boolean; readonly ended: boolean },
 ): Leaving {
-  const isLast = place.at === place.count - 1;
-  return { isLast, isFinal: isLast || !place.goBack, undone: undoneIn(place, ended, isLast) };
-}
-
-function undoneIn(
-  { at, count, ended: others, deferred }: Pick<Place, 'at' | 'count' | 'ended' | 'deferred'>,
-  ended: boolean,
-  isLast: boolean,
-): number {
-  if (deferred) return isLast ? 0 : 1;
-  if (!isLast || count === 1) return ended ? 0 : 1;
-  return count - new Set([...others, ...(ended ? [at] : [])]).size;
+  const isLast = at === count - 1;
+  const kind = { isLast, isFinal: isLast || !goBack };
+  // With deferred feedback no question ends before the attempt does.
+  if (deferred) return { ...kind, unchecked: isLast ? 0 : 1, open: 0 };
+  const over = new Set([...ended, ...(now.ended ? [at] : [])]);
+  const begun = new Set([...tried, ...over, ...(now.tried ? [at] : [])]);
+  if (!isLast || count === 1) {
+    const checked = now.tried || now.ended;
+    return { ...kind, unchecked: checked ? 0 : 1, open: checked && !now.ended ? 1 : 0 };
+  }
+  return { ...kind, unchecked: count - begun.size, open: begun.size - over.size };
 }
 
 /** What is said before a question is left for good. */
-export function leavingInWords({ isLast, undone }: Leaving, count: number): string {
-  if (!isLast) return 'You cannot come back to it.';
-  const end = 'After this nothing can be moved any more';
-  if (undone === 0) return `${end}, and all of it is checked.`;
-  if (count === 1) return `This question is not finished. ${end}.`;
-  return `${undone === 1 ? 'One question is' : `${undone} questions are`} not finished. ${end}.`;
+export function leavingInWords({ isLast, unchecked, open }: Leaving, count: number): string {
+  if (!isLast) return phrase('player.cannotComeBack');
+  if (unchecked + open === 0) return phrase('player.nothingAfterAllChecked');
+  const end = phrase('player.nothingAfter');
+  if (count === 1) return `${phrase(unchecked === 1 ? 'player.thisUnchecked' : 'player.thisOpen')} ${end}`;
+  const counted = (id: Phrase, n: number) => (n === 0 ? [] : [phrase(id, { n })]);
+  return [...counted('player.unchecked', unchecked), ...counted('player.open', open), end].join(' ');
 }

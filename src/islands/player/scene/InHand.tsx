@@ -16,6 +16,7 @@ import { useMediaSource } from '../../../scene/media';
 import { ZoneBed } from '../../../scene/ZoneBed';
 import { stateOf } from '../states';
 import type { PlayerStore } from '../store';
+import type { PageScene } from './usePageScene';
 
 /**
  * The copies that a copy carries in the zones riding on it, and so on; itself first. `at`: from its own top left, in
@@ -39,9 +40,15 @@ export function carriedWith(model: SceneModel, board: Board, copy: Copy): Carrie
 }
 
 /** The copy in hand with everything it carries, drawn over the page while it moves. */
-export function InHand({ store, carried, scale }: { store: PlayerStore; carried: readonly Carried[]; scale: number }) {
-  const question = store((s) => s.view.question);
-  const model = store((s) => s.model);
+export function InHand({
+  store,
+  page: { question, model, scale },
+  carried,
+}: {
+  store: PlayerStore;
+  page: PageScene;
+  carried: readonly Carried[];
+}) {
   const media = useMediaSource();
   const lead = carried[0]?.copy;
   const state = store((s) => (lead === undefined ? 'rest' : stateOf(s.states, lead)));
@@ -127,7 +134,7 @@ function Piece({
   };
   return (
     <div className="tag" data-state={state} style={style}>
-      <ItemFace label={item.label} content={item.content} state={state} width={item.size.w * scale} />
+      <ItemFace label={item.label} lang={item.lang} content={item.content} state={state} width={item.size.w * scale} />
     </div>
   );
 }

@@ -1,12 +1,13 @@
-import { useDraggable } from '@dnd-kit/core';
-import { type CSSProperties, type KeyboardEvent, memo, type RefObject, useLayoutEffect, useRef } from 'react';
-import { flushSync } from 'react-dom';
+import { useDrag } from '@use-gesture/react';
+import { type CSSProperties, type KeyboardEvent, memo, useLayoutEffect, useRef } from 'react';
 import type { Copy, LearnerQuestion, Look } from '../../../core';
 import { dress, motionIn } from '../../../scene/dress';
 import { ItemFace } from '../../../scene/ItemFace';
 import { useMediaSource } from '../../../scene/media';
+import { phrase } from '../../../words';
 import { stateOf } from '../states';
 import type { PlayerStore } from '../store';
+import { DRAG_FROM, type Gestures } from './useHands';
 
 interface Props {
   store: PlayerStore;
@@ -29,13 +30,25 @@ interface Props {
   inSlot: boolean;
   /** Is it picked? Null: it is moved, not picked in its place. */
   picked: boolean | null;
+  /** Of what is picked, one alone can be: then only one of them is reached with the Tab key. */
+  radio: 'reached' | 'byArrows' | null;
+  gestures: Gestures;
   onPress: (copy: Copy) => void;
 }
+
+/** The id of the words that say how an item is moved with the keys. */
+export const HOW_TO_MOVE = 'how-to-move';
+
+/**
+ * Every item has a driver of its own, so that each pointer may hold one. Events are listened to at the window: what is
+ * dragged may be drawn anew meanwhile.
+ */
+const DRAGGING = { threshold: DRAG_FROM, triggerAllEvents: true, pointer: { capture: false, keys: false } } as const;
 
 /** The transition of an item that comes to rest, apart from any motion of its look. */
 const TO_REST = { duration: 180, easing: 'ease-out' };
 /** The facts about one item, apart from its state. */
-const [HELD, MOVED, ARMED] = [1, 2, 4];
+const [HELD, MOVED] = [1, 2];
 const wantsLessMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** One copy as a paper tag that can be dragged, pressed, or picked up with the keyboard. */
@@ -54,17 +67,16 @@ export const MovableItem = memo(function MovableItem({
   inHand,
   inSlot,
   picked,
+  radio,
+  gestures,
   onPress,
 }: Props) {
   const state = store((s) => stateOf(s.states, copy));
   const came = store((s) => (s.came?.copies.has(copy) ? s.came : null));
   // Packed into one bit mask, so that the selector returns a primitive and runs cheaply for every item on every change.
-  const marked = store(
-    (s) => (s.held === copy ? HELD : 0) | (s.moved === copy ? MOVED : 0) | (s.armed === copy ? ARMED : 0),
-  );
+  const marked = store((s) => (s.held === copy ? HELD : 0) | (s.moved === copy ? MOVED : 0));
   const held = (marked & HELD) !== 0;
   const node = useRef<HTMLDivElement>(null);
-  const listeners = useRef<Listeners>(undefined);
   const media = useMediaSource();
   const turns = [
     item.rotation === 0 ? '' : `rotate(${item.rotation}deg)`,
@@ -85,22 +97,22 @@ export const MovableItem = memo(function MovableItem({
         TO_REST,
       );
   }, [turn]);
-  // An item that was hovered or focused before hydration is not armed yet.
-  const caught = () => {
-    if (!listeners.current) flushSync(() => store.getState().arm(copy));
-    return listeners.current;
-  };
-  const pickByKey = (event: KeyboardEvent) => {
-    if (event.key !== ' ' && event.key !== 'Enter') return;
+  const still = picked !== null || locked || state === 'putAway';
+  // The press that ends a drag is none.
+  const dragged = useRef(false);
+  const bind = useDrag((drag) => {
+    dragged.current = !still && gestures.drag(copy, drag);
+  }, DRAGGING);
+  const onKey = (event: KeyboardEvent) => {
+    if (!still) return gestures.key(copy, event);
+    if (picked === null || (event.key !== ' ' && event.key !== 'Enter')) return;
     event.preventDefault();
     onPress(copy);
   };
-  const touch = () => {
-    store.getState().arm(copy);
-    store.getState().point(copy);
-  };
+  const touch = () => store.getState().point(copy);
   return (
-    // biome-ignore lint/a11y/useSemanticElements: rich text stands in it, which no button may hold
+    // biome-ignore lint/a11y/noStaticElementInteractions: it is a button or a radio button; rich text stands in it, which neither may hold
+    // biome-ignore lint/a11y/useAriaPropsSupportedByRole: the same
     <div
       ref={node}
       className={`tag movable ${motionIn(look, state)}`}
@@ -110,27 +122,31 @@ export const MovableItem = memo(function MovableItem({
       data-still={(marked & MOVED) !== 0 || came !== null || undefined}
       data-away={away || inHand || undefined}
       style={style}
-      role="button"
-      tabIndex={0}
-      aria-roledescription={picked === null ? 'draggable' : undefined}
+      role={radio ? 'radio' : 'button'}
+      tabIndex={radio === 'byArrows' ? -1 : 0}
+      aria-roledescription={picked === null ? phrase('player.draggable') : undefined}
       data-picked={picked ?? undefined}
-      // The instructions of DndContext, by its own id.
-      aria-describedby={picked === null ? 'scene' : undefined}
-      onMouseDown={(event) => picked === null && caught()?.onMouseDown?.(event)}
-      onTouchStart={(event) => picked === null && caught()?.onTouchStart?.(event)}
-      onKeyDown={(event) => (picked === null ? caught()?.onKeyDown?.(event) : pickByKey(event))}
+      data-radio={radio !== null || undefined}
+      aria-describedby={picked === null && !locked ? HOW_TO_MOVE : undefined}
+      {...bind()}
+      onKeyDown={onKey}
+      onBlur={() => gestures.left(copy)}
+      // A long press is the beginning of a drag.
+      onContextMenu={(event) => {
+        if ((event.nativeEvent as PointerEvent).pointerType !== 'mouse') event.preventDefault();
+      }}
+      onDragStart={(event) => event.preventDefault()}
       aria-label={spoken}
-      aria-pressed={picked ?? (held || inHand)}
+      {...(radio ? { 'aria-checked': picked === true } : { 'aria-pressed': picked ?? (held || inHand) })}
       aria-disabled={locked}
-      onClick={() => onPress(copy)}
+      onClick={() => {
+        if (!dragged.current) onPress(copy);
+        dragged.current = false;
+      }}
       onFocus={touch}
       onPointerEnter={touch}
-      onPointerDown={touch}
     >
-      {(marked & ARMED) !== 0 && picked === null && (
-        <Grip copy={copy} element={node} listeners={listeners} disabled={locked || state === 'putAway'} />
-      )}
-      <ItemFace label={item.label} content={item.content} state={state} width={item.size.w * scale} />
+      <ItemFace label={item.label} lang={item.lang} content={item.content} state={state} width={item.size.w * scale} />
       {heap !== 1 && (
         <span className="tag-heap figures" aria-hidden>
           {heap === null ? '×∞' : `×${heap}`}
@@ -139,31 +155,3 @@ export const MovableItem = memo(function MovableItem({
     </div>
   );
 });
-
-type Listeners = ReturnType<typeof useDraggable>['listeners'];
-
-/** The drag-and-drop library's part of an item: it catches the gesture on the item's element. */
-function Grip({
-  copy,
-  element,
-  listeners,
-  disabled,
-}: {
-  copy: Copy;
-  element: RefObject<HTMLDivElement | null>;
-  listeners: RefObject<Listeners>;
-  disabled: boolean;
-}) {
-  const { setNodeRef, listeners: caught } = useDraggable({ id: String(copy), disabled });
-  useLayoutEffect(() => {
-    listeners.current = caught;
-  }, [listeners, caught]);
-  useLayoutEffect(() => {
-    setNodeRef(element.current);
-    return () => {
-      setNodeRef(null);
-      listeners.current = undefined;
-    };
-  }, [setNodeRef, element, listeners]);
-  return null;
-}

@@ -1,5 +1,5 @@
-import { DndContext, DragOverlay } from '@dnd-kit/core';
-import { type CSSProperties, type MouseEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type CSSProperties, type KeyboardEvent, type MouseEvent, useCallback, useMemo, useRef } from 'react';
+import { createPortal, flushSync } from 'react-dom';
 import {
   type Box,
   type Copy,
@@ -8,6 +8,7 @@ import {
   type LearnerQuestion,
   onScene,
   type Point,
+  placeInOrder,
   type SceneModel,
   type Shape,
   standsAt,
@@ -21,85 +22,84 @@ import { useMediaSource } from '../../../scene/media';
 import { px, pxTurned } from '../../../scene/px';
 import { Stage } from '../../../scene/Stage';
 import { Slots } from '../../../scene/slots';
+import { phrase } from '../../../words';
 import { slotsOf } from '../plain';
-import { spokenOf, totalIn, underLids, useDisplayed } from '../shown';
-import { isOnlyChosen, nextPick, placesFor } from '../states';
+import { spokenOf, totalIn, underLids, useDisplayed, useShown } from '../shown';
+import { isOneOf, isOnlyChosen, nextPick, placesFor } from '../states';
 import { nameOf, type PlayerStore } from '../store';
 import { useFixtures } from '../useFixtures';
 import { useMoving } from '../useMoving';
 import { itemName, pickedUpInWords, zoneName } from '../words';
 import { Bubble } from './Bubble';
 import type { Shown } from './board';
-import { type Carried, carriedWith, InHand } from './InHand';
-import { MovableItem } from './MovableItem';
+import { carriedWith, InHand } from './InHand';
+import { HOW_TO_MOVE, MovableItem } from './MovableItem';
 import { Slot } from './Slot';
-import { useGesture } from './useGesture';
-import { useStageScale } from './useStageScale';
+import { useHands } from './useHands';
+import { usePageScene } from './usePageScene';
 import { ZonePart } from './ZonePart';
+import { Zoom } from './Zoom';
 import './player.css';
 
-const SILENT = {
-  onDragStart: () => undefined,
-  onDragOver: () => undefined,
-  onDragEnd: () => undefined,
-  onDragCancel: () => undefined,
-};
-const HOW = {
-  draggable:
-    'To move this, press Space, choose a place with the arrow keys, and press Space again. Page up and page down choose its place among others there. Escape leaves it where it was.',
-};
-/** The scene as the learner handles it. */
+/** How much larger words are in large print: on the page, its style says so. */
+const LARGE_PRINT = 1.25;
+
+/** The scene as the learner handles it. `tray`: where on the page the tray docks, when the scene is not whole. */
 export function SceneFrame({
   store,
   say,
-  onNarrow,
+  tray,
 }: {
   store: PlayerStore;
   say: (words: string) => void;
-  onNarrow: (narrow: boolean) => void;
+  tray: HTMLElement | null;
 }) {
-  const question = store((s) => s.view.question);
-  const model = store((s) => s.model);
+  const asked = store((s) => s.view.question);
+  const ownModel = store((s) => s.model);
   const held = store((s) => s.held);
   const shut = store((s) => s.shut);
   // The feedback and the verdicts change with these.
   const told = store((s) => s.told);
-  const { board, shown, locked } = useDisplayed(store);
+  // It is shown as it happens, not again when the page is opened.
+  const toldAtFirst = useRef(told);
+  const allRight = told !== toldAtFirst.current && told?.try?.fullMarks === true;
+  const { board, locked } = useDisplayed(store);
   const { fixtures: standingFixtures, begins, words } = useFixtures(store, board);
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<HTMLDivElement>(null);
-  const { scale: fitting, docked, crop } = useStageScale(frame, question);
-  // If every zone is a slot, a narrow page lays out everything at full size.
-  const flows = docked && question.zones.length > 0 && question.zones.every(({ shape }) => shape.type === 'slot');
-  const scale = flows ? 1 : fitting;
-  const [hand, setHand] = useState<readonly Carried[]>([]);
+  const larger = store((s) => (s.view.appearance === 'largePrint' ? LARGE_PRINT : 1));
+  const { page, zoomTo } = usePageScene(frame, asked, ownModel, board, larger);
+  const { question, model, scale, crop, anew } = page;
+  const docked = page.way !== 'whole';
+  const flows = page.way === 'flows';
+  const shown = useShown(store, board, model);
   const { make, put } = useMoving(store, say);
-  useEffect(() => onNarrow(docked && !flows), [docked, flows, onNarrow]);
-
-  const gesture = useGesture({
+  const { gestures, hands } = useHands({
     store,
     stage,
-    scale,
+    frame,
+    page,
     onMove: (copy, move) => {
-      const carried = carriedWith(model, store.getState().board, copy).map((carried) => carried.copy);
-      // Between dock and scene there is no path to animate.
+      const carried = carriedBy(copy);
+      // Between tray and scene there is no path to animate.
       if (make(copy, move) && move.kind === 'drop' && !docked) store.getState().comeToRest(carried, move);
     },
     onStart: (copy, byKey) => {
-      setHand(carriedWith(model, board, copy));
-      if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
+      if (byKey) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy), 'keys'));
     },
-    onEnd: () => setHand([]),
     onSpot: say,
     onTarget: (copy, zone, at) => {
       const name = itemName(store.getState(), itemOf(copy));
       say(
         zone === null
-          ? `Back where ${name} came from`
-          : `Over ${zoneName(store.getState(), zone)}${at === null ? '' : `, place ${at + 1}`}`,
+          ? phrase('player.overHome', { item: name })
+          : at === null
+            ? phrase('player.overZone', { zone: zoneName(store.getState(), zone) })
+            : phrase('player.overPlace', { zone: zoneName(store.getState(), zone), n: at + 1 }),
       );
     },
   });
+  const carriedBy = (copy: Copy) => carriedWith(ownModel, store.getState().board, copy).map((carried) => carried.copy);
 
   const media = useMediaSource();
   useLetters(question, media);
@@ -113,32 +113,48 @@ export function SceneFrame({
       state.point(copy);
       if (state.ended || state.checking || state.showsModel) return;
       // While something is held, a press on a tag in a zone means the zone.
-      if (state.held !== null && state.held !== copy && zone !== null) return latest.current.put(state.held, zone);
+      if (state.held !== null && state.held !== copy && zone !== null)
+        return latest.current.put(state.held, zone, placeInOrder(state.model, state.board, copy)?.at);
       if (isSettledForGood(state.view.question, copy, zone)) return;
-      if (state.view.question.items[itemOf(copy)]?.stays) return latest.current.put(copy, nextPick(state, copy, zone));
+      if (state.view.question.items[itemOf(copy)]?.stays) {
+        // One of several is exchanged for another, not taken back.
+        if (zone !== null && isOneOf(state.model, state.board, copy, state.view.question)) return;
+        return latest.current.put(copy, nextPick(state, copy, zone));
+      }
       state.hold(state.held === copy ? null : copy);
-      if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy)));
+      if (state.held !== copy) say(pickedUpInWords(store.getState(), copy, placesFor(store.getState(), copy), 'press'));
     },
     [store, say],
   );
   const putHeld = useCallback(
     (zone: number | null) => {
       const copy = store.getState().held;
-      if (copy !== null) latest.current.put(copy, zone);
+      if (copy === null) return;
+      const byButton = document.activeElement?.classList.contains('put-here') === true;
+      // The button goes with what was in hand.
+      flushSync(() => latest.current.put(copy, zone));
+      if (byButton) focusCopy(copy);
     },
     [store],
   );
 
   /** Items that may lie loose are put down wherever the scene is pressed. */
   const pressScene = (event: MouseEvent) => {
-    const item = held === null ? undefined : question.items[itemOf(held)];
+    const item = held === null ? undefined : asked.items[itemOf(held)];
     const box = stage.current?.getBoundingClientRect();
-    if (held === null || !item || item.goesHome || !box || (event.target as Element).closest('button, .movable'))
+    if (
+      held === null ||
+      !item ||
+      item.goesHome ||
+      !box ||
+      anew ||
+      (event.target as Element).closest('button, .movable')
+    )
       return;
     const at = toScene({ x: event.clientX - box.left, y: event.clientY - box.top }, scale);
     make(held, {
       kind: 'drop',
-      ...nameOf(model, held),
+      ...nameOf(ownModel, held),
       x: at.x - item.size.w / 2,
       y: at.y - item.size.h / 2,
       px: at.x,
@@ -152,20 +168,26 @@ export function SceneFrame({
   );
   const band = question.tray && trayBox(question.tray, question.scene);
   const isInDock = ({ home, at, item }: Shown) =>
-    docked && home && band !== null && isWithin(at, question.items[item]?.size, band);
+    docked && home && band !== null && isWithin(at, asked.items[item]?.size, band);
   const hidden = useMemo(() => underLids(model, board, shut), [model, board, shut]);
-  const away = new Set(hand.slice(1).map(({ copy }) => copy));
+  const inHand = new Set(hands.map(({ copy }) => copy));
+  const away = new Set(hands.flatMap(({ carried }) => carried.slice(1).map(({ copy }) => copy)));
+  /** Where a copy is drawn, in scene units: about the middle of where it lies. */
+  const drawnAt = ({ at, item }: Shown): Point => {
+    const [own, drawn] = [model.items[item], question.items[item]?.size];
+    return own && drawn ? { x: at.x + (own.w - drawn.w) / 2, y: at.y + (own.h - drawn.h) / 2 } : at;
+  };
   const boxOf = (copy: Copy): Box | null => {
     const one = shown.find((s) => s.copy === copy);
     const size = one && question.items[one.item]?.size;
-    return one && size
-      ? { x: (one.at.x - crop.x) * scale, y: (one.at.y - crop.y) * scale, w: size.w * scale, h: size.h * scale }
-      : null;
+    if (!one || !size) return null;
+    const at = drawnAt(one);
+    return { x: (at.x - crop.x) * scale, y: (at.y - crop.y) * scale, w: size.w * scale, h: size.h * scale };
   };
 
   const drawn = (shown: Shown, where: 'stage' | 'dock' | 'slot') => {
     const inDock = where === 'dock';
-    const onStage = where === 'stage';
+    const at = where === 'stage' ? drawnAt(shown) : null;
     const item = question.items[shown.item] as LearnerQuestion['items'][number];
     if (shown.beneath)
       return (
@@ -173,13 +195,19 @@ export function SceneFrame({
           key={shown.copy}
           className={`tag beneath ${inDock ? 'beneath-docked' : ''}`}
           style={{
-            ...(inDock ? {} : px({ ...shown.at, ...item.size }, scale)),
+            ...(inDock ? {} : px({ ...drawnAt(shown), ...item.size }, scale)),
             width: item.size.w * scale,
             height: item.size.h * scale,
           }}
           aria-hidden
         >
-          <ItemFace label={item.label} content={item.content} state="rest" width={item.size.w * scale} />
+          <ItemFace
+            label={item.label}
+            lang={item.lang}
+            content={item.content}
+            state="rest"
+            width={item.size.w * scale}
+          />
         </div>
       );
     return (
@@ -189,16 +217,18 @@ export function SceneFrame({
         copy={shown.copy}
         item={item}
         look={item.look === null ? undefined : question.looks[item.look]}
-        left={onStage ? shown.at.x * scale : null}
-        top={onStage ? shown.at.y * scale : null}
+        left={at ? at.x * scale : null}
+        top={at ? at.y * scale : null}
         scale={scale}
         heap={shown.heap}
         spoken={spokenOf(store.getState(), shown)}
         locked={locked || isSettledForGood(question, shown.copy, shown.zone)}
         away={away.has(shown.copy)}
-        inHand={hand[0]?.copy === shown.copy}
+        inHand={inHand.has(shown.copy)}
         inSlot={where === 'slot'}
         picked={item.stays ? shown.zone !== null : null}
+        radio={radios.includes(shown.copy) ? (shown.copy === reached ? 'reached' : 'byArrows') : null}
+        gestures={gestures}
         onPress={press}
       />
     );
@@ -231,9 +261,19 @@ export function SceneFrame({
     };
     return <Slot store={store} index={zone} locked={locked} draw={draw} onPut={put} />;
   };
+  // Where the page has laid the scene out anew, fixtures have other places.
+  const placed = new Map(
+    standingFixtures.flatMap(({ fixture }) => {
+      const drawn = anew ? question.fixtures.find(({ id }) => id === fixture.id) : fixture;
+      return drawn ? [[fixture.id, drawn] as const] : [];
+    }),
+  );
   const fixtures = (front: boolean) =>
     standingFixtures
-      .filter(({ fixture }) => fixture.front === front)
+      .flatMap((standing) => {
+        const drawn = placed.get(standing.fixture.id);
+        return drawn?.front === front ? [{ ...standing, fixture: drawn }] : [];
+      })
       .map(({ fixture, content, answers }) => (
         <div
           key={fixture.id}
@@ -249,99 +289,131 @@ export function SceneFrame({
       type="button"
       className="put-here"
       onClick={() => putHeld(null)}
-      aria-label={`Put ${itemName(store.getState(), itemOf(held))} back`}
+      aria-label={phrase('player.putBack', { item: itemName(store.getState(), itemOf(held)) })}
     />
   );
   const out = shown.filter(
     (shown) =>
       !hidden.has(shown.copy) &&
-      !isOnlyChosen(model, question, shown.item) &&
+      !isOnlyChosen(ownModel, asked, shown.item) &&
       !(shown.zone !== null && slots.has(shown.zone)),
   );
-  const isDocked = (shown: Shown) => (flows ? shown.zone === null : isInDock(shown));
-  const onStage = out.filter((shown) => (flows ? false : !isDocked(shown)));
+  const waits = ({ zone, item }: Shown) => zone === null && !question.items[item]?.stays;
+  const isDocked = (shown: Shown) => (flows || anew ? waits(shown) : isInDock(shown));
+  const onStage = out.filter((shown) => !flows && !isDocked(shown));
+  // Of what is picked where one alone can be, the Tab key reaches the picked one, else the first; arrows go on.
+  const radios = out.flatMap(({ copy, beneath }) => (!beneath && isOneOf(ownModel, board, copy, asked) ? [copy] : []));
+  const reached = radios.find((copy) => board.zoneOf.has(copy)) ?? radios[0];
+  const pickNext = (event: KeyboardEvent) => {
+    const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+    const at = radios.indexOf(Number((event.target as HTMLElement).dataset.copy) as Copy);
+    if (by === undefined || at < 0) return;
+    event.preventDefault();
+    const next = radios[(at + by + radios.length) % radios.length] as Copy;
+    focusCopy(next);
+    if (!board.zoneOf.has(next)) press(next);
+  };
   const stageParts = (
     <>
       {fixtures(false)}
       {question.zones.map((zone, i) => (zone.ridesOn === null && zone.shape.type !== 'slot' ? zonePart(i) : null))}
       {fixtures(true)}
       {putBack && band && !docked && <div style={{ position: 'absolute', ...px(band, scale) }}>{putBack}</div>}
-      {onStage.map((shown) => [
-        drawn(shown, 'stage'),
-        ...(shown.beneath || hand.some(({ copy }) => copy === shown.copy)
-          ? []
-          : (model.items[shown.item]?.carries ?? []).map(zonePart)),
-      ])}
+      {onStage
+        .filter(({ copy }) => !radios.includes(copy))
+        .map((shown) => [
+          drawn(shown, 'stage'),
+          ...(shown.beneath || inHand.has(shown.copy) ? [] : (model.items[shown.item]?.carries ?? []).map(zonePart)),
+        ])}
+      {radios.length > 0 && (
+        <div role="radiogroup" aria-label={question.title} onKeyDown={pickNext}>
+          {onStage.filter(({ copy }) => radios.includes(copy)).map((shown) => drawn(shown, 'stage'))}
+        </div>
+      )}
       <Bubble store={store} boxOf={boxOf} width={crop.w * scale} height={crop.h * scale} />
     </>
   );
+  const fixturesInLine = standingFixtures.map(({ fixture, content, answers }) => (
+    <div
+      key={fixture.id}
+      className="flowing-part"
+      style={fixture.type === 'text' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }}
+    >
+      <FixtureFace fixture={fixture} instead={content} scale={1} live begins={begins && answers} />
+    </div>
+  ));
+  const scaled = { '--scale': scale } as CSSProperties;
+  const dockedItems = docked && (band || flows || anew) && out.some(isDocked) && (
+    <section
+      className="docked-tray"
+      data-many={out.filter(isDocked).length > MOST_WRAPPED || undefined}
+      aria-label={phrase('player.itemsToPlace')}
+      style={{ ...scaled, ...lettersCss(question.dress?.letters, media) }}
+    >
+      {putBack}
+      {out.filter(isDocked).map((shown) => drawn(shown, 'dock'))}
+    </section>
+  );
   return (
     <Slots value={atSlot}>
-      <DndContext
-        // The default id would count up on the server from one learner to the next.
-        id="scene"
-        sensors={gesture.sensors}
-        modifiers={gesture.modifiers}
-        onDragStart={gesture.onDragStart}
-        onDragMove={gesture.onDragMove}
-        onDragEnd={gesture.onDragEnd}
-        onDragCancel={gesture.onDragCancel}
-        accessibility={{ announcements: SILENT, screenReaderInstructions: HOW }}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
+      <div
+        className="playing"
+        style={lettersCss(question.dress?.letters, media)}
+        data-way={page.way}
+        data-told={told !== null || undefined}
+        data-all-right={allRight || undefined}
+        data-families={model.zones.some(({ isSlot, family }) => isSlot && family !== null) || undefined}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape' || held === null) return;
+          store.getState().hold(null);
+          say(phrase('player.staysThere', { item: itemName(store.getState(), itemOf(held)) }));
+        }}
       >
-        {/* biome-ignore lint/a11y/noStaticElementInteractions: Escape lets go of what is held, wherever the focus is in the scene */}
-        <div
-          className="playing"
-          style={lettersCss(question.dress?.letters, media)}
-          data-told={told !== null || undefined}
-          data-families={model.zones.some(({ isSlot, family }) => isSlot && family !== null) || undefined}
-          onKeyDown={(event) => event.key === 'Escape' && store.getState().hold(null)}
-        >
-          {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
-          {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
-          <div ref={frame} className="overflow-auto max-w-full" onClick={pressScene}>
-            {flows ? (
-              <div ref={stage} className="flowing" style={{ '--scale': scale } as CSSProperties}>
-                {standingFixtures.map(({ fixture, content, answers }) => (
-                  <div
-                    key={fixture.id}
-                    className="flowing-part"
-                    style={
-                      fixture.type === 'text' ? {} : { aspectRatio: `${fixture.w} / ${fixture.h}`, maxWidth: fixture.w }
-                    }
-                  >
-                    <FixtureFace fixture={fixture} instead={content} scale={1} live begins={begins && answers} />
-                  </div>
-                ))}
-              </div>
-            ) : (
-              <Stage
-                ref={stage}
-                question={question}
-                tray={docked ? null : question.tray}
-                scale={scale}
-                crop={docked ? crop : null}
-              >
-                {stageParts}
-              </Stage>
-            )}
-          </div>
-          <p role="status" className="sr-only">
-            {words}
+        {!locked && (
+          <p id={HOW_TO_MOVE} hidden>
+            {phrase('player.howToMove')}
           </p>
-          {docked && (band || flows) && out.some(isDocked) && (
-            <section className="docked-tray" aria-label="Items to place" style={{ '--scale': scale } as CSSProperties}>
-              {putBack}
-              {out.filter(isDocked).map((shown) => drawn(shown, 'dock'))}
-            </section>
+        )}
+        {page.zoom && <Zoom frame={frame} scale={scale} zoom={page.zoom} onZoom={zoomTo} />}
+        {/* biome-ignore lint/a11y/useKeyWithClickEvents: with the keys, places are chosen by name */}
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: the same */}
+        <div ref={frame} className="scene-frame" onClick={pressScene}>
+          {flows ? (
+            <div ref={stage} className="flowing" style={scaled}>
+              {fixturesInLine}
+            </div>
+          ) : (
+            <Stage
+              ref={stage}
+              question={question}
+              tray={docked ? null : question.tray}
+              scale={scale}
+              crop={page.way === 'panned' ? crop : null}
+            >
+              {stageParts}
+            </Stage>
           )}
         </div>
-        <DragOverlay dropAnimation={null} zIndex={40} className="over-all">
-          {hand.length > 0 ? <InHand store={store} carried={hand} scale={scale} /> : null}
-        </DragOverlay>
-      </DndContext>
+        <p role="status" className="sr-only">
+          {words}
+        </p>
+        {dockedItems && tray && createPortal(<div className="playing">{dockedItems}</div>, tray)}
+      </div>
+      {hands.map(({ copy, carried }) => (
+        <div key={copy} data-hand={copy} className="over-all">
+          <InHand store={store} page={page} carried={carried} />
+        </div>
+      ))}
     </Slots>
   );
 }
+
+/** More items than these in the tray stand in two rows that are pushed aside. */
+const MOST_WRAPPED = 12;
+
+const focusCopy = (copy: Copy) =>
+  document.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus({ preventScroll: true });
 
 /** An item that may not be moved once it has settled. */
 const isSettledForGood = ({ items }: LearnerQuestion, copy: Copy, zone: number | null) =>

@@ -1,8 +1,10 @@
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useContext, useEffect, useState } from 'react';
 import { type Copy, copyOf, itemOf, type LearnerQuestion, type Verdict } from '../../../core';
+import { Written } from '../../../scene/written';
+import { locale, phrase } from '../../../words';
 import { placesFor } from '../states';
 import type { PlayerStore } from '../store';
-import { itemName, VERDICTS, zoneName } from '../words';
+import { itemName, listed, verdictInWords, zoneName } from '../words';
 
 /** The pause after which a typed text is sent, in milliseconds. */
 const TYPING_MS = 1000;
@@ -57,13 +59,13 @@ export function Slot({ store, index, locked, draw, onPut }: Props) {
       style={width}
     >
       {inside.map(draw)}
-      {inside.length === 0 && <span className="sr-only">{name}, empty</span>}
+      {inside.length === 0 && <span className="sr-only">{phrase('player.empty', { zone: name })}</span>}
       {held !== null && placesFor(source, held).includes(index) && (
         <button
           type="button"
           className="put-here"
           onClick={() => onPut(held, index)}
-          aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`}
+          aria-label={phrase('player.putInto', { item: itemName(source, itemOf(held)), zone: name })}
         />
       )}
     </span>
@@ -74,10 +76,14 @@ type PartProps = Pick<Props, 'store' | 'index' | 'locked'> & { style?: { minWidt
 
 /** The input of a typed zone. The text is sent with Enter, on leaving, and after a pause. */
 export function TypedPart({ store, index, locked, style }: PartProps) {
+  const written = useContext(Written);
   const kept = store((s) => s.board.texts.get(index) ?? '');
   const zone = store((s) => s.view.question.zones[index]);
   const verdict = store((s) =>
     s.showsModel ? 'none' : (s.told?.typed.find((candidate) => candidate.zone === zone?.id)?.verdict ?? 'none'),
+  );
+  const spelling = store((s) =>
+    s.showsModel ? undefined : s.told?.typed.find((candidate) => candidate.zone === zone?.id)?.spelling,
   );
   const [draft, setDraft] = useState<string | null>(null);
   const keep = () => {
@@ -88,11 +94,17 @@ export function TypedPart({ store, index, locked, style }: PartProps) {
     const timer = setTimeout(keep, TYPING_MS);
     return () => clearTimeout(timer);
   }, [draft]);
-  return (
+  const input = (
     <span className="slot slot-typed" data-verdict={verdict} data-zone-index={index} style={style}>
       <input
         type="text"
-        aria-label={zoneName(store.getState(), index) + VERDICTS[verdict]}
+        aria-label={listed(
+          zoneName(store.getState(), index),
+          verdictInWords(verdict),
+          spelling ? phrase('player.spelledSo', { spelling }) : '',
+        )}
+        lang={zone?.lang ?? written ?? undefined}
+        dir="auto"
         autoComplete="off"
         autoCapitalize="none"
         spellCheck={false}
@@ -108,6 +120,15 @@ export function TypedPart({ store, index, locked, style }: PartProps) {
       />
       <Seal verdict={verdict} />
     </span>
+  );
+  if (!spelling) return input;
+  return (
+    <>
+      {input}
+      <span className="slot-spelling" title={phrase('player.howSpelled')}>
+        {spelling}
+      </span>
+    </>
   );
 }
 
@@ -128,11 +149,11 @@ export function MenuPart({ store, index, locked, onPut, style }: PartProps & Pic
   // Sorted by the alphabet: the author's order could give the answer away.
   const named = choices
     .map((copy) => ({ copy, name: itemName(state, itemOf(copy)) }))
-    .sort((a, b) => a.name.localeCompare(b.name));
+    .sort((a, b) => a.name.localeCompare(b.name, locale()));
   return (
     <span className="slot slot-menu" data-verdict={verdict} data-zone-index={index} style={style}>
       <select
-        aria-label={zoneName(state, index) + VERDICTS[verdict]}
+        aria-label={listed(zoneName(state, index), verdictInWords(verdict))}
         disabled={locked}
         value={inside ?? ''}
         onChange={({ target }) =>

@@ -2,9 +2,10 @@ import { memo } from 'react';
 import { useShallow } from 'zustand/shallow';
 import { itemOf, type LearnerQuestion, type Shape } from '../../../core';
 import { ZoneBed } from '../../../scene/ZoneBed';
+import { phrase } from '../../../words';
 import { placesFor } from '../states';
 import type { PlayerStore } from '../store';
-import { itemName, zoneName } from '../words';
+import { itemName, shortfallInWords, shortfallOf, zoneName } from '../words';
 import { TypedPart } from './Slot';
 
 interface Props {
@@ -37,8 +38,9 @@ export const ZonePart = memo(function ZonePart({
   scale,
   onPut,
 }: Props) {
-  const { state, held, shut, question } = store(
+  const { state, held, shut, question, shortfall } = store(
     useShallow((s) => ({
+      shortfall: shortfallOf(s, index),
       state: s.states.zones[index] ?? 'rest',
       held: s.held,
       shut: s.shut.has(index),
@@ -54,10 +56,20 @@ export const ZonePart = memo(function ZonePart({
       scale={scale}
       look={look}
       state={state}
-      extra={{ 'data-zone-index': index, 'data-shut': shut || undefined }}
+      extra={{
+        'data-zone-index': index,
+        'data-shut': shut || undefined,
+        'data-lacks': shortfall === 'lacks' || undefined,
+      }}
     >
+      {shortfall && (
+        <span className={shortfall === 'lacks' ? 'bed-lacks' : 'sr-only'}>
+          <span className="sr-only">{phrase('player.zoneIs', { zone: name, how: shortfallInWords(shortfall) })}</span>
+          {shortfall === 'lacks' && <span aria-hidden>…</span>}
+        </span>
+      )}
       {total !== null && (
-        <output className="bed-total figures" aria-label={`${name} adds up to`}>
+        <output className="bed-total figures" aria-label={phrase('player.addsUpTo', { zone: name })}>
           {total}
         </output>
       )}
@@ -65,7 +77,7 @@ export const ZonePart = memo(function ZonePart({
       {zone.lid && shut && (
         <span className="bed-lid" aria-hidden>
           {zone.lid.label}
-          {question.show.count && inside > 0 ? ` · ${inside} inside` : ''}
+          {question.show.count && inside > 0 ? ` · ${phrase('player.inside', { n: inside })}` : ''}
         </span>
       )}
       {held !== null && placesFor(source, held).includes(index) && (
@@ -73,7 +85,7 @@ export const ZonePart = memo(function ZonePart({
           type="button"
           className="put-here"
           onClick={() => onPut(index)}
-          aria-label={`Put ${itemName(source, itemOf(held))} into ${name}`}
+          aria-label={phrase('player.putInto', { item: itemName(source, itemOf(held)), zone: name })}
         />
       )}
       {zone.lid && (
@@ -83,7 +95,8 @@ export const ZonePart = memo(function ZonePart({
           aria-expanded={!shut}
           onClick={() => store.getState().turnLid(index)}
         >
-          {shut ? 'Open' : 'Shut'} <span className="sr-only">{zone.lid.label || `the lid of ${name}`}</span>
+          {phrase(shut ? 'player.openLid' : 'player.shutLid')}{' '}
+          <span className="sr-only">{zone.lid.label || phrase('player.lidOf', { zone: name })}</span>
         </button>
       )}
     </ZoneBed>

@@ -30,6 +30,18 @@ export function boardFrom(model: SceneModel, view: BoardView): Board {
   return board;
 }
 
+/** Where a copy waits for its verdict: at a place of the scene, in the middle of a zone, or where it has settled. */
+export type WaitsAt = Point | { readonly in: number } | 'settled';
+
+/** The place where a copy waits, its unrotated top left on a scene; null: where it stands. */
+export function waitsAt(model: SceneModel, copy: Copy, waits: WaitsAt | undefined): Point | null {
+  if (!waits || waits === 'settled') return null;
+  if ('x' in waits) return waits;
+  const box = model.zones[waits.in]?.outline?.box;
+  const { w, h } = model.items[itemOf(copy)] as SceneModel['items'][number];
+  return box ? { x: box.x + (box.w - w) / 2, y: box.y + (box.h - h) / 2 } : null;
+}
+
 /** A copy to draw. */
 export interface Shown {
   readonly copy: Copy;
@@ -46,7 +58,7 @@ export interface Shown {
 }
 
 /** Every copy the page shows: those not at home, and of each pile the top one and the one beneath it. */
-export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMap<Copy, Point | null>): Shown[] {
+export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMap<Copy, WaitsAt>): Shown[] {
   const rest = new Map<Copy, Point>();
   model.zones.forEach((_, zone) => {
     for (const [copy, at] of restIn(model, board, zone)) rest.set(copy, at);
@@ -62,7 +74,8 @@ export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMa
       if (!isOut.has(copyOf(index, number))) atHome.push(copyOf(index, number));
     for (const copy of out) {
       const zone = board.zoneOf.get(copy) ?? null;
-      const at = waiting.get(copy) ?? (zone === null ? board.letGo.get(copy) : rest.get(copy)) ?? home;
+      const at =
+        waitsAt(model, copy, waiting.get(copy)) ?? (zone === null ? board.letGo.get(copy) : rest.get(copy)) ?? home;
       shown.push({ copy, item: index, at, zone, home: false, heap: 1, beneath: false });
     }
     const endless = model.source.items[index]?.copies === 'endless';
@@ -84,7 +97,7 @@ export function shownCopies(model: SceneModel, board: Board, waiting: ReadonlyMa
 }
 
 /** The copies that are not at home, by the index of their item. */
-function copiesOut(board: Board, waiting: ReadonlyMap<Copy, Point | null>): Map<number, Copy[]> {
+function copiesOut(board: Board, waiting: ReadonlyMap<Copy, WaitsAt>): Map<number, Copy[]> {
   const out = new Map<number, Copy[]>();
   const add = (copy: Copy) => out.set(itemOf(copy), [...(out.get(itemOf(copy)) ?? []), copy]);
   for (const copy of new Set([...board.zoneOf.keys(), ...board.letGo.keys(), ...waiting.keys()])) add(copy);

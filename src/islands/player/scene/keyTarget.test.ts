@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { type KeyPlaces, type KeyTarget, keyStep, NO_TARGET, nextTarget } from './keyTarget';
+import { type KeyPlaces, type KeyTarget, keyStep, NO_TARGET, namedTarget, nextTarget } from './keyTarget';
 
 const PLACES: KeyPlaces = {
   zones: [0, 2],
   named: [],
+  nameOf: (zone) => ['Dry', 'Bin', 'Drawer'][zone] ?? '',
   free: false,
   scene: { width: 100, height: 60 },
   othersIn: () => 0,
+  here: null,
+  isLine: () => true,
 };
 const key = (code: string, shiftKey = false) => ({ code, shiftKey });
 /** The targets that keys lead to, one after another, from nothing chosen. */
@@ -46,6 +49,13 @@ describe('a key, while an item is in hand', () => {
     expect(pressing(['ArrowLeft', 'ArrowUp']).zone).toBe(2);
   });
 
+  it('is a letter that a place begins with, each in turn, or its number', () => {
+    const to = (key: string, from = NO_TARGET) => namedTarget(from, key, PLACES)?.zone ?? null;
+    const dry = namedTarget(NO_TARGET, 'd', PLACES) as KeyTarget;
+    expect([dry.zone, to('D', dry), to('2'), to('9'), to('b'), to('x')]).toEqual([0, 2, 2, null, null, null]);
+    expect(namedTarget(NO_TARGET, 'd', { ...PLACES, free: true })).toBeNull();
+  });
+
   it('goes through named places before the zones that are seen', () => {
     const named = [
       { label: 'Left seed', x: 10, y: 20 },
@@ -74,6 +84,15 @@ describe('a key, while an item is in hand', () => {
     ]);
     expect(pressing(['ArrowRight', 'ArrowRight', 'PageUp'], { othersIn })).toEqual({ chosen: true, zone: 2, at: null });
     expect(pressing(['PageUp'], { othersIn })).toEqual(NO_TARGET);
+    // Up and down stay in the list; what stands in it begins from its own place.
+    expect([at('ArrowUp'), at('ArrowUp', 'ArrowUp'), at('ArrowDown')]).toEqual([1, 0, 2]);
+    expect(pressing(['ArrowRight', 'ArrowUp'], { othersIn, isLine: () => false })).toMatchObject({
+      chosen: true,
+      zone: null,
+    });
+    const here = { zone: 0, at: 1 };
+    expect(pressing(['ArrowDown'], { othersIn, here })).toEqual({ chosen: true, zone: 0, at: 2 });
+    expect(pressing(['PageUp'], { othersIn, here })).toEqual({ chosen: true, zone: 0, at: 0 });
   });
 
   it('moves over the scene where zones are hidden and no place has a name', () => {

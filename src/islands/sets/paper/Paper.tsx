@@ -1,6 +1,7 @@
 import { drawnBySeed, type Question, type Rich } from '../../../core';
 import { MediaFrom, RichText, Sketch } from '../../../scene';
 import { Slots } from '../../../scene/slots';
+import { phrase } from '../../../words';
 import { benchMedia, mediumUrl } from '../../shared/ownMedia';
 import { answersOf, onPaper, zoneNames } from './onPaper';
 import './paper.css';
@@ -39,13 +40,17 @@ export function Paper({ title, sheet, seed, questions, sources }: Props) {
   return (
     <article className="paper">
       <header>
-        <h1>{sheet === 'answers' ? `${title}: answers` : sheet === 'lines' ? `${title}: answer sheet` : title}</h1>
+        <h1>
+          {sheet === 'questions'
+            ? title
+            : phrase(sheet === 'answers' ? 'paper.answers' : 'paper.answerSheet', { title })}
+        </h1>
         {sheet !== 'answers' && (
           <p className="paper-who">
-            <span>Name</span>
-            <span>Date</span>
+            <span>{phrase('paper.name')}</span>
+            <span>{phrase('paper.date')}</span>
             <span>
-              Points <b>&emsp;&emsp;/ {round(total)}</b>
+              {phrase('paper.points')} <b>&emsp;&emsp;/ {round(total)}</b>
             </span>
           </p>
         )}
@@ -62,10 +67,8 @@ export function Paper({ title, sheet, seed, questions, sources }: Props) {
                 .map((source) => <Source key={source.title} source={source} />)}
             <section className="paper-question">
               <h3>
-                <span>{i + 1}.</span> <span className="grow">{question.title || 'Untitled question'}</span>
-                <span className="paper-points">
-                  {round(points)} {points === 1 ? 'point' : 'points'}
-                </span>
+                <span>{i + 1}.</span> <span className="grow">{question.title || phrase('paper.untitled')}</span>
+                <span className="paper-points">{phrase('paper.pointCount', { n: round(points) })}</span>
               </h3>
               {sheet === 'questions' ? (
                 <Asked question={question} seed={`${seed}/${question.id}`} />
@@ -115,7 +118,7 @@ function Answers({ question, blank }: { question: Question; blank: boolean }) {
   const lines = blank
     ? question.zones.filter(({ hidden }) => !hidden).map(({ id }) => ({ zone: names.get(id) ?? '', answer: '' }))
     : answersOf(question);
-  if (lines.length === 0) return <p>{blank ? 'Answer on the page of the question.' : 'It has no key.'}</p>;
+  if (lines.length === 0) return <p>{phrase(blank ? 'paper.answerOnPage' : 'paper.noKey')}</p>;
   return (
     <table>
       <tbody>
@@ -135,7 +138,7 @@ function Answers({ question, blank }: { question: Question; blank: boolean }) {
 function Source({ source: { title, text, picture } }: { source: PaperSource }) {
   return (
     <aside className="paper-source">
-      <h3>{title || 'Source'}</h3>
+      <h3>{title || phrase('paper.source')}</h3>
       {text && <RichText rich={text} />}
       {picture && <img src={mediumUrl(picture.hash)} alt={picture.description} />}
     </aside>

@@ -8,6 +8,7 @@ import {
   servesTypedOnly,
   slotsIn,
 } from '../../../core';
+import { oneOf, phrase } from '../../../words';
 
 /** A question as it stands on paper: what learners would see of it at the start, its loose things shuffled. */
 export function onPaper(question: Question, seed: string): Question {
@@ -57,8 +58,8 @@ export function answersOf(question: Question): AnswerLine[] {
   const full = [...model.entries, ...model.either].flatMap(({ belongs }) => [...belongs]);
   const inAny = question.either.map(
     ({ belongs, zones, need }): AnswerLine => ({
-      zone: zones.map((id) => names.get(id) ?? '').join(' or '),
-      answer: `${amount(need, belongs.length)}${belongs.map((id) => labelOf(question, id)).join(', ')}`,
+      zone: oneOf(zones.map((id) => names.get(id) ?? '')),
+      answer: amount(need, belongs.length, belongs.map((id) => labelOf(question, id)).join(', ')),
     }),
   );
   const typed = servesTypedOnly(question);
@@ -67,7 +68,7 @@ export function answersOf(question: Question): AnswerLine[] {
     .map((item) => item.label || item.id);
   return [
     ...[...lines, ...inAny].filter(({ answer }) => answer !== ''),
-    ...(nowhere.length > 0 ? [{ zone: 'nowhere', answer: nowhere.join(', ') }] : []),
+    ...(nowhere.length > 0 ? [{ zone: phrase('paper.nowhere'), answer: nowhere.join(', ') }] : []),
   ];
 }
 
@@ -79,24 +80,26 @@ function inWords(question: Question, entry: KeyEntry): string {
   const accepted = Object.values(zone?.typed?.accept ?? {}).flat();
   const what = accepted.length > 0 ? accepted.join(' / ') : labels.join(entry.sequence ? ' → ' : ', ');
   const { need, sum } = entry;
-  const many = need || !sum ? amount(need, labels.length) : 'some of ';
-  const within = sum && sum.tolerance > 0 ? ` (± ${sum.tolerance})` : '';
-  return `${many}${what}${sum ? `${what === '' ? '' : ', '}adding up to ${sum.target}${within}` : ''}`;
+  const many = need || !sum ? amount(need, labels.length, what) : phrase('paper.someOf', { items: what });
+  if (!sum) return many;
+  const within = sum.tolerance > 0 ? ` (± ${sum.tolerance})` : '';
+  const total = phrase('paper.addingUp', { target: sum.target }) + within;
+  return what === '' ? total : `${many}, ${total}`;
 }
 
-/** How many of so many are needed, before their names; nothing where it is all of them. */
-function amount(need: KeyEntry['need'], of: number): string {
+/** The items of which so many are needed; where it is all of them, they alone. */
+function amount(need: KeyEntry['need'], of: number, items: string): string {
   switch (need?.rule) {
     case 'exactly':
-      if (need.n === of) return '';
-      return need.n === 0 ? 'none of ' : `${need.n} of `;
+      if (need.n === of) return items;
+      return need.n === 0 ? phrase('paper.noneOf', { items }) : phrase('paper.nOf', { n: need.n, items });
     case 'atLeast':
-      return `at least ${need.n} of `;
+      return phrase('paper.atLeast', { n: need.n, items });
     case 'between':
-      return `${need.min} to ${need.max} of `;
+      return phrase('paper.between', { least: need.min, most: need.max, items });
     case 'all':
     case undefined:
-      return '';
+      return items;
   }
 }
 

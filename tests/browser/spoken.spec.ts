@@ -231,6 +231,9 @@ for (const [kind, { question, steps }] of Object.entries(ATTEMPTS))
     const { said } = watch(page);
     await page.addInitScript(listen);
     await open(page, `/sit/${release}`);
+    // Until the browser has given the page its focus, an element has it without an event that says so.
+    await page.bringToFront();
+    await expect.poll(() => page.evaluate(() => document.hasFocus())).toBe(true);
     for (const [on, ...keys] of steps) {
       if (on !== null) await focus(page, on);
       const checks = on === 'Check' || on === 'Hint';

@@ -275,6 +275,7 @@ export {
 export { copyNamed, type NamedCopy } from './sitting/named';
 export { applyBatch, type BatchResult, inOwnNames, type SentMove } from './sitting/sent';
 export {
+  arrangementView,
   type BoardView,
   type FixtureAnswer,
   type Marked,
@@ -291,3 +292,17 @@ export {
   type TryView,
   type ZoneWords,
 } from './sitting/view';
+export {
+  type CallBy,
+  callOne,
+  callUp,
+  drawTeams,
+  newTurns,
+  notNow,
+  type Person,
+  setAbsent,
+  type Turns,
+  turnsOf,
+  waiting,
+  withPeople,
+} from './turns/turns';

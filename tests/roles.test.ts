@@ -325,6 +325,8 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/sets/{id}/whole': { may: OWNER, ask: at(() => of.set) },
   'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'PUT /api/sets/{id}': { may: OWNER, ask: at(() => of.set, { body: empty }) },
+  'GET /api/board': { may: OWNER, ask: () => ({ query: `?from=set&id=${of.set}` }) },
+  'GET /api/courses/{id}/names': { may: COURSE, ask: at(() => of.course) },
   'GET /api/media': { may: TEACHERS },
   'POST /api/media': {
     may: TEACHERS,

@@ -1,6 +1,7 @@
 // What crosses the network, in one place for both sides: requests, answers, limits, defaults and vocabularies.
 
 export * from './account';
+export * from './board';
 export * from './corrections';
 export * from './courses';
 export * from './defaults';

@@ -1,4 +1,5 @@
 import { accountOperations } from './account';
+import { boardOperations } from './board';
 import { correctionOperations } from './corrections';
 import { courseOperations } from './courses';
 import { gradebookOperations } from './gradebook';
@@ -16,6 +17,7 @@ import { sittingOperations } from './sittings';
 /** Every endpoint, by its method and path. */
 export const OPERATIONS = {
   ...accountOperations,
+  ...boardOperations,
   ...courseOperations,
   ...rosterOperations,
   ...gradebookOperations,

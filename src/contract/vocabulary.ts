@@ -22,6 +22,11 @@ export type Right = (typeof RIGHTS)[number];
 /** The access to a question or a shelf: one's own, or shared with a right. */
 export type Access = 'own' | Right;
 
+/** What is opened on the board. */
+export const BOARD_SOURCES = ['question', 'set', 'release', 'unit'] as const;
+
+export type BoardSource = (typeof BOARD_SOURCES)[number];
+
 export const REMOVABLE = ['unit', 'category', 'group'] as const;
 
 export type Removable = (typeof REMOVABLE)[number];

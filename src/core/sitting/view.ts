@@ -178,7 +178,7 @@ function progressView(sat: Sat, standing: Standing): Progress {
     ended: standing.ended,
     hints: question.hints.slice(0, standing.hints).flatMap((hint) => saying(hint) ?? []),
     hintsLeft: hintsLeft(model, standing),
-    modelAnswer: seesModel && sat.modelAnswer ? boardView(model, boardOf(model, sat.modelAnswer), edition.names) : null,
+    modelAnswer: seesModel && sat.modelAnswer ? arrangementView(sat, sat.modelAnswer) : null,
     media,
   };
 }
@@ -221,6 +221,12 @@ const zoneName = (model: QuestionModel, names: Names, zone: number): string =>
 /** The zone's drawn name; null: learners do not know of it. */
 const shownZone = (model: QuestionModel, names: Names, zone: number): string | null =>
   model.question.zones[zone]?.hidden ? null : zoneName(model, names, zone);
+
+/** An arrangement such as the model answer, or a part of it, in a learner's terms. */
+export const arrangementView = (
+  { model, edition }: Pick<Sat, 'model' | 'edition'>,
+  placements: readonly ModelPlacement[],
+): BoardView => boardView(model, boardOf(model, placements), edition.names);
 
 function boardView(model: QuestionModel, board: Board, names: Names): BoardView {
   const name = namer(model, names.item);

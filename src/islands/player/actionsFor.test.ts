@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
 import { copyOf } from '../../core';
-import { rehearsal } from '../bench/rehearse/judge';
+import { localSitting } from '../shared/localSitting';
 import { actionsFor } from './actionsFor';
 import { dataOf, moveItem, type PlayerData } from './reducer';
 
 function page(changes: Record<string, unknown> = {}): PlayerData {
-  return dataOf(rehearsal(seeds(changes), 'a learner', () => null).view);
+  return dataOf(localSitting(seeds(changes), { seed: 'a learner', full: () => null }).view());
 }
 /** The page after its first item was put into its first zone. */
 function placed(state: PlayerData): PlayerData {

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { seeds } from '../../../tests/support/seeds';
 import { type Copy, copyOf, itemOf } from '../../core';
-import { rehearsal } from '../bench/rehearse/judge';
+import { localSitting } from '../shared/localSitting';
 import { dataOf, moveItem, nextBoard, type PlayerData, type PlayerEvent, placeOf, playerReducer } from './reducer';
 import { stateOf } from './states';
 import type { LocalMove, SentMove } from './types';
 
 /** A question on the page, with the judge that the Bench's rehearsal has. */
 function page(changes: Record<string, unknown> = {}) {
-  const { view, send, names } = rehearsal(seeds(changes), 'a learner', () => null);
+  const { view: now, send, names } = localSitting(seeds(changes), { seed: 'a learner', full: () => null });
+  const view = now();
   let state: PlayerData = dataOf(view);
   const drawn = <Id extends string>(ids: ReadonlyMap<string, Id>, id: string) =>
     [...ids].find(([, own]) => own === id)?.[0] ?? '';

@@ -1,9 +1,12 @@
 import {
   applyBatch,
+  arrangementView,
+  type BoardView,
   drawnAnswer,
   drawnBySeed,
   learnerEdition,
   type ModelPlacement,
+  type Move,
   movesView,
   type Names,
   type Question,
@@ -14,24 +17,37 @@ import {
   type Standing,
   seedOf,
   untouched,
-} from '../../../core';
-import type { Send } from '../../player/store';
-import type { SittingView } from '../../player/types';
+} from '../../core';
+import type { Send } from '../player/store';
+import type { MovesAnswer, SittingView } from '../player/types';
 
 /**
- * A rehearsal's attempt, which is not stored: the question as a learner sees it, judged in the page by the same core as
- * on the server.
+ * An attempt that the page itself judges, by the same core as the server: a rehearsal at the Bench, a question on the
+ * board. Nothing of it is stored.
  */
-export interface Rehearsal {
-  readonly view: SittingView;
-  readonly send: Send;
+export interface LocalSitting {
   readonly model: QuestionModel;
   readonly names: Names;
+  /** As it stands now. */
+  readonly view: () => SittingView;
+  readonly standing: () => Standing;
+  /** Goes back to where it stood before, or on from it. */
+  readonly restore: (standing: Standing) => void;
+  /** An arrangement such as the model answer, or a part of it. */
+  readonly arranged: (placements: readonly ModelPlacement[]) => BoardView;
+  readonly send: Send;
 }
 
-/** `full`: the model answer, as soon as Proof has found one. */
-export function rehearsal(whole: Question, seed: string, full: () => readonly ModelPlacement[] | null): Rehearsal {
-  // Every new seed is a new draw.
+interface Options {
+  /** Everything that is drawn is drawn by it. */
+  readonly seed: string;
+  /** The model answer of the whole question, as soon as one is found. */
+  readonly full: () => readonly ModelPlacement[] | null;
+  /** Called with the moves that were taken and what came of them. */
+  readonly onMoves?: (moves: readonly Move[], answer: MovesAnswer) => void;
+}
+
+export function localSitting(whole: Question, { seed, full, onMoves }: Options): LocalSitting {
   const question = drawnBySeed(whole, seed);
   const model = questionModel(question);
   const edition = learnerEdition(question, random(seedOf(seed)));
@@ -49,33 +65,31 @@ export function rehearsal(whole: Question, seed: string, full: () => readonly Mo
       };
     standing = took.standing;
     last += took.taken.length;
-    return { ok: true, value: { last, ...movesView(sat(), standing, took) } };
-  };
-  const place = {
-    at: 0,
-    count: 1,
-    goBack: true,
-    reached: 0,
-    tried: [],
-    ended: [],
-    section: '',
-    deferred: false,
-    finished: false,
+    const answer = { last, ...movesView(sat(), standing, took) };
+    onMoves?.(
+      took.taken.map(({ move }) => move),
+      answer,
+    );
+    return { ok: true, value: answer };
   };
   return {
-    view: {
-      id: 'rehearsal',
-      release: '',
-      course: '',
-      courseLang: null,
-      appearance: 'paper',
-      place,
-      ends: null,
-      sources: [],
-      ...viewed(),
-    },
-    send,
     model,
     names: edition.names,
+    view: () => ({ ...ALONE, ...viewed() }),
+    standing: () => standing,
+    restore: (before) => {
+      standing = before;
+    },
+    arranged: (placements) => arrangementView({ model, edition }, placements),
+    send,
   };
 }
+
+/** What is said of an attempt around its question, where there is no release. */
+const ALONE = {
+  ...{ id: 'local', release: '', course: '', courseLang: null, appearance: 'paper', ends: null, sources: [] },
+  place: {
+    ...{ at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [], section: '' },
+    ...{ deferred: false, finished: false },
+  },
+} satisfies Partial<SittingView>;

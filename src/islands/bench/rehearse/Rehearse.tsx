@@ -5,10 +5,10 @@ import { MediaFrom, type MediaSource } from '../../../scene';
 import { Playing } from '../../player/Playing';
 import { type PlayerStore, playerStore } from '../../player/store';
 import type { SentMove } from '../../player/types';
+import { type LocalSitting, localSitting } from '../../shared/localSitting';
 import { benchMedia } from '../../shared/ownMedia';
 import type { BenchStore } from '../store';
 import { FILLS, type Fill, movesFor, needsModelAnswer } from './answers';
-import { type Rehearsal, rehearsal } from './judge';
 import { Strategies } from './Strategies';
 import './rehearse.css';
 
@@ -34,14 +34,14 @@ export function Rehearse({ store }: { store: BenchStore }) {
   const model = useRef(full);
   model.current = full;
 
-  const play = useMemo<{ rehearsal: Rehearsal; player: PlayerStore }>(() => {
-    const made = rehearsal(question, `rehearsal ${run}`, () => model.current);
+  const play = useMemo<{ rehearsal: LocalSitting; player: PlayerStore }>(() => {
+    const made = localSitting(question, { seed: `rehearsal ${run}`, full: () => model.current });
     const touch = (moves: readonly SentMove[]) => {
       const moved = moves.findLast((move) => move.kind === 'drop' || move.kind === 'put');
       const id = moved && 'item' in moved ? made.names.itemId.get(moved.item) : undefined;
       if (id !== undefined) setTouched(refTo('item', id));
     };
-    const player = playerStore(made.view, {
+    const player = playerStore(made.view(), {
       send: (after, moves) => {
         touch(moves);
         return made.send(after, moves);

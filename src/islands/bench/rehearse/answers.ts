@@ -13,7 +13,7 @@ import {
   typicalAnswers,
 } from '../../../core';
 import type { LocalMove } from '../../player/types';
-import type { Rehearsal } from './judge';
+import type { LocalSitting } from '../../shared/localSitting';
 
 /** The answers a rehearsal can be filled with at a press. */
 export type Fill = 'allRight' | 'allButOne' | 'allInOneZone' | 'random';
@@ -59,7 +59,7 @@ function boardFor(
 
 /** The moves from the start to the answer, as a learner would make them. */
 export function movesFor(
-  { model, names }: Rehearsal,
+  { model, names }: LocalSitting,
   fill: Fill,
   full: readonly ModelPlacement[] | null,
   seed: number,

@@ -35,8 +35,8 @@ import type { Shown } from './board';
 import { carriedWith, InHand } from './InHand';
 import { HOW_TO_MOVE, MovableItem } from './MovableItem';
 import { Slot } from './Slot';
-import { useHands } from './useHands';
-import { usePageScene } from './usePageScene';
+import { elementIn, useHands } from './useHands';
+import { type FillScene, usePageScene } from './usePageScene';
 import { ZonePart } from './ZonePart';
 import { Zoom } from './Zoom';
 import './player.css';
@@ -44,15 +44,20 @@ import './player.css';
 /** How much larger words are in large print: on the page, its style says so. */
 const LARGE_PRINT = 1.25;
 
-/** The scene as the learner handles it. `tray`: where on the page the tray docks, when the scene is not whole. */
+/**
+ * The scene as the learner handles it. `tray`: where on the page the tray docks, when the scene is not whole. `fill`: it
+ * fills its room, for a whole class.
+ */
 export function SceneFrame({
   store,
   say,
   tray,
+  fill = null,
 }: {
   store: PlayerStore;
   say: (words: string) => void;
   tray: HTMLElement | null;
+  fill?: FillScene | null;
 }) {
   const asked = store((s) => s.view.question);
   const ownModel = store((s) => s.model);
@@ -68,7 +73,7 @@ export function SceneFrame({
   const frame = useRef<HTMLDivElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const larger = store((s) => (s.view.appearance === 'largePrint' ? LARGE_PRINT : 1));
-  const { page, zoomTo } = usePageScene(frame, asked, ownModel, board, larger);
+  const { page, zoomTo } = usePageScene(frame, asked, ownModel, board, larger, fill);
   const { question, model, scale, crop, anew } = page;
   const docked = page.way !== 'whole';
   const flows = page.way === 'flows';
@@ -133,7 +138,7 @@ export function SceneFrame({
       const byButton = document.activeElement?.classList.contains('put-here') === true;
       // The button goes with what was in hand.
       flushSync(() => latest.current.put(copy, zone));
-      if (byButton) focusCopy(copy);
+      if (byButton) focusCopy(frame.current, copy);
     },
     [store],
   );
@@ -173,8 +178,10 @@ export function SceneFrame({
   const inHand = new Set(hands.map(({ copy }) => copy));
   const away = new Set(hands.flatMap(({ carried }) => carried.slice(1).map(({ copy }) => copy)));
   /** Where a copy is drawn, in scene units: about the middle of where it lies. */
-  const drawnAt = ({ at, item }: Shown): Point => {
-    const [own, drawn] = [model.items[item], question.items[item]?.size];
+  const drawnAt = ({ at, item, zone, home }: Shown): Point => {
+    // What lies where it was let go has been let go in its own size.
+    const isLoose = zone === null ? !home : question.zones[zone]?.settle.rule === 'asDropped';
+    const [own, drawn] = [(isLoose ? ownModel : model).items[item], question.items[item]?.size];
     return own && drawn ? { x: at.x + (own.w - drawn.w) / 2, y: at.y + (own.h - drawn.h) / 2 } : at;
   };
   const boxOf = (copy: Copy): Box | null => {
@@ -310,7 +317,7 @@ export function SceneFrame({
     if (by === undefined || at < 0) return;
     event.preventDefault();
     const next = radios[(at + by + radios.length) % radios.length] as Copy;
-    focusCopy(next);
+    focusCopy(frame.current, next);
     if (!board.zoneOf.has(next)) press(next);
   };
   const stageParts = (
@@ -412,8 +419,7 @@ export function SceneFrame({
 /** More items than these in the tray stand in two rows that are pushed aside. */
 const MOST_WRAPPED = 12;
 
-const focusCopy = (copy: Copy) =>
-  document.querySelector<HTMLElement>(`[data-copy="${copy}"]`)?.focus({ preventScroll: true });
+const focusCopy = (frame: HTMLElement | null, copy: Copy) => elementIn(frame, copy)?.focus({ preventScroll: true });
 
 /** An item that may not be moved once it has settled. */
 const isSettledForGood = ({ items }: LearnerQuestion, copy: Copy, zone: number | null) =>

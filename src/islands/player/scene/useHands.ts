@@ -83,7 +83,11 @@ function slotUnder({ x, y }: Point): number | null {
   return null;
 }
 
-const elementOf = (copy: Copy) => document.querySelector<HTMLElement>(`[data-copy="${copy}"]`);
+/** What holds a scene with its tray: two of them may stand on one page, with the same copies. */
+export const PLAYER = 'data-player';
+const rootOf = (frame: HTMLElement | null): ParentNode => frame?.closest(`[${PLAYER}]`) ?? document;
+export const elementIn = (frame: HTMLElement | null, copy: Copy) =>
+  rootOf(frame).querySelector<HTMLElement>(`[data-copy="${copy}"]`);
 const middleOf = ({ left, top, width, height }: DOMRect): Point => ({ x: left + width / 2, y: top + height / 2 });
 
 /**
@@ -119,8 +123,9 @@ export function useHands(options: Options): { readonly gestures: Gestures; reado
 
   /** Draws an item in hand with its middle at a point of the screen. */
   const draw = useCallback((copy: Copy, middle: Point) => {
-    const drawn = document.querySelector<HTMLElement>(`[data-hand="${copy}"]`);
-    const { scale, question } = latest.current.page;
+    const { frame, page } = latest.current;
+    const drawn = rootOf(frame.current).querySelector<HTMLElement>(`[data-hand="${copy}"]`);
+    const { scale, question } = page;
     const { w, h } = question.items[itemOf(copy)]?.size ?? { w: 0, h: 0 };
     if (drawn)
       drawn.style.transform = `translate3d(${middle.x - (w * scale) / 2}px, ${middle.y - (h * scale) / 2}px, 0)`;
@@ -250,7 +255,7 @@ export function useHands(options: Options): { readonly gestures: Gestures; reado
       if (!hand) {
         // The whole way of a quick drag may arrive with its end.
         if (!intentional && !(ends && Math.hypot(pointer.x - from.x, pointer.y - from.y) >= DRAG_FROM)) return false;
-        const box = elementOf(copy)?.getBoundingClientRect();
+        const box = elementIn(latest.current.frame.current, copy)?.getBoundingClientRect();
         if (!box) return false;
         const middle = middleOf(box);
         const isFinger = (event as PointerEvent).pointerType === 'touch';
@@ -329,7 +334,7 @@ export function useHands(options: Options): { readonly gestures: Gestures; reado
           end(copy);
           onMove(copy, move);
         });
-        elementOf(copy)?.focus();
+        elementIn(latest.current.frame.current, copy)?.focus();
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -375,12 +380,17 @@ function moveTo(store: PlayerStore, copy: Copy, { chosen, zone, at, spot }: KeyT
 }
 
 /** Where the page draws an item at a target, on the screen: its middle. What is out of sight comes into view. */
-function targetOnScreen({ stage, page }: Options, copy: Copy, { zone, spot, chosen }: KeyTarget, corner: Point): Point {
+function targetOnScreen(
+  { stage, frame, page }: Options,
+  copy: Copy,
+  { zone, spot, chosen }: KeyTarget,
+  corner: Point,
+): Point {
   if (spot) return { x: corner.x + spot.at.x * page.scale, y: corner.y + spot.at.y * page.scale };
   const at =
     zone === null
-      ? elementOf(copy)
-      : (stage.current?.querySelector<HTMLElement>(`[data-zone-index="${zone}"]`) ?? elementOf(copy));
+      ? elementIn(frame.current, copy)
+      : (stage.current?.querySelector<HTMLElement>(`[data-zone-index="${zone}"]`) ?? elementIn(frame.current, copy));
   if (chosen) at?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   return at ? middleOf(at.getBoundingClientRect()) : { x: 0, y: 0 };
 }

@@ -130,30 +130,49 @@ function withMarkers(question: LearnerQuestion, scale: number): LearnerQuestion 
   };
 }
 
-/** How the page shows the question now, in the room that the frame has. */
+/** Shows a scene in all of a room, of so many CSS pixels. */
+export type FillScene = (
+  question: LearnerQuestion,
+  model: SceneModel,
+  room: { readonly width: number; readonly height: number },
+) => PageScene;
+
+/** The attribute of the element that a scene fills. */
+export const ROOM = 'data-room';
+
+/** How the page shows the question now, in the room that the frame has; `fill`: in all of its room. */
 export function usePageScene(
   frame: RefObject<HTMLElement | null>,
   question: LearnerQuestion,
   model: SceneModel,
   board: Board,
   larger: number,
+  fill: FillScene | null,
 ): { readonly page: PageScene; readonly zoomTo: (scale: number) => void } {
   const [room, setRoom] = useState(() => question.scene.width * Math.max(1, readableScale(question, larger)) + EDGES);
+  const [height, setHeight] = useState(question.scene.height);
   const [zoomed, setZoomed] = useState<number | null>(null);
   useLayoutEffect(() => {
-    const watched = frame.current;
+    const watched = fill ? frame.current?.closest(`[${ROOM}]`) : frame.current;
     if (!watched) return;
-    const observer = new ResizeObserver(() => setRoom(watched.clientWidth));
+    const measure = () => {
+      setRoom(watched.clientWidth);
+      setHeight(watched.clientHeight);
+    };
+    const observer = new ResizeObserver(measure);
     observer.observe(watched);
-    setRoom(watched.clientWidth);
+    measure();
     return () => observer.disconnect();
-  }, [frame]);
+  }, [frame, fill]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another question is seen from its own distance
   useEffect(() => setZoomed(null), [model]);
   const widthIn = useWidths(useMediaSource());
   const page = useMemo(
-    () => pageScene(question, model, board, { room, zoomed, widthIn, larger }),
-    [question, model, board, room, zoomed, widthIn, larger],
+    () =>
+      fill
+        ? fill(question, model, { width: room - EDGES, height: height - EDGES })
+        : pageScene(question, model, board, { room, zoomed, widthIn, larger }),
+    [question, model, board, room, height, zoomed, widthIn, larger, fill],
   );
   const zoomTo = useCallback((scale: number) => setZoomed(scale), []);
   return { page, zoomTo };

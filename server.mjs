@@ -52,6 +52,8 @@ const files = sirv(join(root, 'dist/client'), {
     response.setHeader('x-content-type-options', 'nosniff');
     response.setHeader('cross-origin-resource-policy', 'same-origin');
     if (https) response.setHeader('strict-transport-security', 'max-age=31536000; includeSubDomains');
+    // Drawings of textures: a class board shows them with the line down.
+    if (path.startsWith('/grounds/')) response.setHeader('cache-control', 'public, max-age=86400');
     if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
   },
 });

@@ -6,6 +6,7 @@ import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OPERATIONS, type OperationName } from '../src/contract';
 import { type App, makeApp } from '../src/server/app';
+import { keepClassRecord } from '../src/server/board/records';
 import { readConfig } from '../src/server/config';
 import type { As, Learner, Person, Teacher } from '../src/server/context';
 import { changeCourse, setTeacher } from '../src/server/courses/courses';
@@ -65,6 +66,7 @@ const of = {
   question: '',
   shelf: '',
   list: '',
+  record: '',
   group: '',
   removal: '',
   job: '',
@@ -126,6 +128,14 @@ beforeAll(async () => {
   const plain = seeds({ title: 'On a shelf' });
   must(await saveNew(owner, plain, of.shelf));
   must(await shareShelf(owner, of.shelf, { username: 'colleague', right: 'use' }));
+  of.record = must(
+    await keepClassRecord(owner, {
+      id: randomUUID(),
+      title: 'At the board',
+      questions: [seeds()],
+      rounds: [{ question: 0, up: [{ name: 'Clover' }], homes: seeds().items.map(() => ({ x: 0, y: 0 })), moves: [] }],
+    }),
+  ).id;
   of.list = must(await makeList(owner, { id: randomUUID(), title: 'Seeds', rows: [['barley']] })).id;
   of.set = must(await makeSet(owner, randomUUID(), 'Week one')).id;
   const beside = {
@@ -326,6 +336,20 @@ const ROWS: Readonly<Record<string, Row>> = {
   'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
   'PUT /api/sets/{id}': { may: OWNER, ask: at(() => of.set, { body: empty }) },
   'GET /api/board': { may: OWNER, ask: () => ({ query: `?from=set&id=${of.set}` }) },
+  'GET /api/board/records': { may: TEACHERS },
+  'POST /api/board/records': {
+    may: TEACHERS,
+    ask: () => ({
+      body: {
+        id: FRESH,
+        title: 'Mine',
+        questions: [seeds()],
+        rounds: [{ question: 0, up: [], homes: seeds().items.map(() => ({ x: 0, y: 0 })), moves: [] }],
+      },
+    }),
+  },
+  'GET /api/board/records/{id}': { may: OWNER, ask: at(() => of.record) },
+  'DELETE /api/board/records/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.record) },
   'GET /api/courses/{id}/names': { may: COURSE, ask: at(() => of.course) },
   'GET /api/media': { may: TEACHERS },
   'POST /api/media': {
@@ -564,6 +588,7 @@ describe('who may ask what', () => {
       ['GET /api/questions', of.shelf, ['owner', 'colleague']],
       ['GET /api/shelves', of.shelf, ['owner', 'colleague']],
       ['GET /api/lists', of.list, ['owner']],
+      ['GET /api/board/records', of.record, ['owner']],
       ['GET /api/media', of.hash, ['owner']],
     ] as const;
     for (const [name, id, who] of lists)

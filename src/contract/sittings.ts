@@ -138,7 +138,7 @@ export const sittingMedium = object({ q: numberText(99_999).default(0), w: width
 
 export const sittingSource = object({ w: width(), captions: captions() });
 
-function isMove(value: unknown): value is SentMove {
+export function isMove(value: unknown): value is SentMove {
   if (value === null || typeof value !== 'object') return false;
   const { id, kind, item, copy, zone, at, text, ...rest } = value as Record<string, unknown>;
   if (typeof id !== 'string' || !/^[0-9a-f-]{36}$/.test(id)) return false;

@@ -1,7 +1,9 @@
 export { BoardSketch } from './BoardSketch';
 export { cssColour, dress, motionIn } from './dress';
 export { FixtureFace } from './FixtureFace';
+export { groundTexture } from './Ground';
 export { ItemFace, type ItemState } from './ItemFace';
+export { keepLetters } from './keepLetters';
 export { lettersCss } from './letters';
 export { MediaFrom, type MediaSource, Picture, type Shown as ShownMedium, useMediaSource } from './media';
 export { px, pxTurned } from './px';

@@ -3,7 +3,7 @@ import { type Face, type Fixture, ITEM_SIZE, type Letters, type Look, type Quest
 import type { MediaSource, Shown } from './media';
 
 /** How a face is called in CSS, and the one weight in which it is drawn, so that it is as wide as the core says. */
-const FAMILIES: Readonly<Record<Face, { readonly family: string; readonly weight: number }>> = {
+export const FAMILIES: Readonly<Record<Face, { readonly family: string; readonly weight: number }>> = {
   school: { family: 'Andika', weight: 400 },
   joined: { family: 'Playwrite FR Moderne', weight: 400 },
   steady: { family: 'OpenDyslexic', weight: 400 },
@@ -50,7 +50,7 @@ export interface Lettered {
   readonly fixtures: readonly Fixture[];
 }
 
-const lettersIn = ({ dress, looks, fixtures }: Lettered): Chosen[] => [
+export const lettersIn = ({ dress, looks, fixtures }: Lettered): Chosen[] => [
   ...(dress?.letters ? [dress.letters] : []),
   ...fixtures.flatMap((fixture) => (fixture.type === 'text' && fixture.letters ? [fixture.letters] : [])),
   ...Object.values(looks).flatMap(({ states }) =>

@@ -11,6 +11,7 @@ export { personOf } from './accounts/session';
 export { endOtherSessions, endSession, listSessions } from './accounts/sessions';
 export { type App, theApp } from './app';
 export { openBoard, rosterNames } from './board/board';
+export { deleteClassRecord, keepClassRecord, listClassRecords, openClassRecord } from './board/records';
 export { StartProblem } from './config';
 export type { As, Context, Learner, Person, Role, Teacher } from './context';
 export { listAudit } from './courses/audit';

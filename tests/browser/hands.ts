@@ -1,4 +1,4 @@
-import type { Locator, Page } from '@playwright/test';
+import type { CDPSession, Locator, Page } from '@playwright/test';
 import { centre, dragTo, expect, intoView, pageTimer } from './support';
 
 /** A way of working the pages: what a press, typing, and moving something come to with it. */
@@ -104,3 +104,13 @@ export async function fingerTo(page: Page, what: Locator, target: { x: number; y
   await send('touchMove', target);
   await send('touchEnd');
 }
+
+/** Fingers on the screen, several at once, each known by its id. */
+export type Fingers = (
+  type: 'touchStart' | 'touchMove' | 'touchEnd',
+  at: readonly { x: number; y: number; id: number }[],
+) => Promise<unknown>;
+export const fingersOf =
+  (cdp: CDPSession): Fingers =>
+  (type, at) =>
+    cdp.send('Input.dispatchTouchEvent', { type, touchPoints: [...at] });

@@ -1,5 +1,6 @@
-import type { CDPSession, Locator, Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
+import { fingersOf } from './hands';
 import { bed, give, press, signedIn, sitDown, tag } from './player';
 import { origin } from './server';
 import { accessible, centre, expect, pageTimer, test } from './support';
@@ -23,15 +24,6 @@ const ROOMS = {
   zones: [room('Receiving room', 10), room('Drying room', 330), room('Cold room', 650)],
   key: [{ zone: 'cold-room', belongs: ['seal'], need: { rule: 'all' } }],
 };
-
-type Fingers = (
-  type: 'touchStart' | 'touchMove' | 'touchEnd',
-  at: readonly { x: number; y: number; id: number }[],
-) => Promise<unknown>;
-const fingersOf =
-  (cdp: CDPSession): Fingers =>
-  (type, at) =>
-    cdp.send('Input.dispatchTouchEvent', { type, touchPoints: [...at] });
 
 /** The words of tags, titles and texts that are cut by their boxes, or that stick out of the page. */
 const cut = (page: Page) =>

@@ -32,6 +32,9 @@ const pages = (
   'sets/[id]/index': [[`/sets/${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'sets/[id]/print': [[`/sets/${DEMO.weekSet}/print`, forTeachers(OK, NOTHING)]],
   'lists/index': [['/lists', forTeachers(OK, OK)]],
+  'records/index': [['/records', forTeachers(OK, OK)]],
+  'records/[id]': [['/records/00000000-0000-4000-8000-000000000000', forTeachers(NOTHING, NOTHING)]],
+  board: [[`/board?from=set&id=${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'courses/index': [['/courses', forTeachers(OK, OK)]],
   ...Object.fromEntries(
     ['index', 'learners', 'gradebook', 'settings', 'report/[learner]'].map((page) => {

@@ -1,4 +1,13 @@
-import { ITEM_SIZE, type LearnerQuestion, outlineOf, type SceneModel, sceneModel, trayBox } from '../../core';
+import {
+  type Box,
+  ITEM_SIZE,
+  type LearnerQuestion,
+  meet,
+  outlineOf,
+  type SceneModel,
+  sceneModel,
+  trayBox,
+} from '../../core';
 import type { FillScene, PageScene } from '../player/scene/usePageScene';
 
 /** What a class reads from the back of a room, and what is pressed there, in CSS pixels. */
@@ -6,12 +15,23 @@ const CLASS_READS = 24;
 const CLASS_PRESSES = 44;
 /** A scene of ordinary size on the largest class board. */
 const LARGEST_SCALE = 4;
-/** Of the room, for a tray beneath the scene. */
-const DOCK_SHARE = 0.24;
+/** Of the room at most, for a tray beneath the scene. */
+const DOCK_SHARE = 0.42;
+/** Between items in it, and around them, in CSS pixels. */
+export const DOCK_GAP = 14;
 const STEP = 0.05;
 
-/** The height that the tray beneath a scene has in a room, in CSS pixels. */
-export const dockHeight = (height: number): number => Math.round(height * DOCK_SHARE);
+/** The height of a tray beneath the scene, in CSS pixels: as many rows as its items need, in the size they have there. */
+export function dockHeight(
+  question: LearnerQuestion,
+  room: { readonly width: number; readonly height: number },
+): number {
+  const by = Math.max(CLASS_READS / (question.dress?.letters?.size ?? ITEM_SIZE), CLASS_PRESSES / leastSide(question));
+  const sizes = question.items.map(({ size }) => ({ w: size.w * by + DOCK_GAP, h: size.h * by + DOCK_GAP }));
+  const rows = Math.ceil(sizes.reduce((sum, { w }) => sum + w, 0) / Math.max(1, room.width - 2 * DOCK_GAP));
+  const tallest = Math.max(0, ...sizes.map(({ h }) => h));
+  return Math.round(Math.min(room.height * DOCK_SHARE, rows * tallest + 2 * DOCK_GAP));
+}
 
 /**
  * How a scene fills a room: a class's board. It is whole if its words can be read from afar; else the tray stands
@@ -25,10 +45,11 @@ export const fillScene: FillScene = (question, model, room) => {
   const scale = fits(scene.width, scene.height);
   const size = question.dress?.letters?.size ?? ITEM_SIZE;
   const wanted = (at: number) => Math.max(CLASS_READS / (size * at), CLASS_PRESSES / (leastSide(question) * at));
-  if (zones.length > 0 && zones.every(({ shape }) => shape.type === 'slot'))
-    return { ...shared, way: 'flows', scale: Math.max(scale, CLASS_READS / size) };
+  const isText = zones.length > 0 && zones.every(({ shape }) => shape.type === 'slot');
+  if (isText && question.items.every(({ stays }) => !stays))
+    return { ...shared, way: 'flows', scale: Math.max(scale, CLASS_READS / size, textScale(question, room)) };
   if (wanted(scale) <= 1 || !canGrow(question)) return { ...shared, way: 'whole', scale };
-  if (!tray) return { ...shared, way: 'whole', scale, ...grown(question, model, wanted(scale)) };
+  if (!tray || isText) return { ...shared, way: 'whole', scale, ...grown(question, model, wanted(scale)) };
   const band = trayBox(tray, scene);
   const upright = tray.side === 'left' || tray.side === 'right';
   const part = upright
@@ -36,17 +57,25 @@ export const fillScene: FillScene = (question, model, room) => {
     : { x: 0, y: tray.side === 'top' ? band.h : 0, w: scene.width, h: scene.height - band.h };
   const near = Math.max(
     0.1,
-    Math.min(LARGEST_SCALE, room.width / part.w, (room.height - dockHeight(room.height)) / part.h),
+    Math.min(LARGEST_SCALE, room.width / part.w, (room.height - dockHeight(question, room)) / part.h),
   );
   return { ...shared, way: 'panned', crop: part, scale: near, ...grown(question, model, wanted(near)) };
 };
+
+/** The scale at which the texts of a scene, set anew as wide as the room, take about all of it. */
+function textScale({ fixtures }: LearnerQuestion, room: { readonly width: number; readonly height: number }): number {
+  const area = fixtures.reduce((sum, { type, w, h }) => sum + (type === 'text' ? w * h : 0), 0);
+  return area === 0 ? 0 : Math.min(LARGEST_SCALE, Math.sqrt((FILLED * room.width * room.height) / area));
+}
+/** Of a room, by a text that has a tray beneath it. */
+const FILLED = 0.7;
 
 const leastSide = ({ items }: LearnerQuestion): number =>
   Math.min(CLASS_PRESSES, ...items.map(({ size }) => Math.min(size.w, size.h)));
 
 /**
- * Items may grow where their size is no part of the question: nothing is built of them, nothing lies where it was let
- * go, and none begins among others on the scene.
+ * Items may grow where their size is no part of the question: nothing is built of them, and each begins in the tray, in
+ * a zone, or in a place of its own in which it stays.
  */
 function canGrow({ items, zones, hides, start, tray, scene }: LearnerQuestion): boolean {
   const band = tray && trayBox(tray, scene);
@@ -54,12 +83,12 @@ function canGrow({ items, zones, hides, start, tray, scene }: LearnerQuestion): 
   return (
     !hides &&
     items.length > 0 &&
-    zones.every(({ ridesOn, shape }) => ridesOn === null && shape.type !== 'slot') &&
+    zones.every(({ ridesOn }) => ridesOn === null) &&
     items.every(
       ({ id, home, stays, rotation }) =>
-        !stays &&
         rotation === 0 &&
-        (begins.has(id) ||
+        (stays ||
+          begins.has(id) ||
           (band !== null &&
             home.x >= band.x - 1 &&
             home.y >= band.y - 1 &&
@@ -77,7 +106,7 @@ function grown(question: LearnerQuestion, model: SceneModel, factor: number): Pi
   const letters = question.dress?.letters;
   const larger: LearnerQuestion = {
     ...question,
-    items: question.items.map((item) => ({ ...item, size: { w: item.size.w * by, h: item.size.h * by } })),
+    items: question.items.map((item) => ({ ...item, ...boxIn(item, by) })),
     dress: {
       ground: question.dress?.ground ?? null,
       letters: { face: null, ownFace: null, ...letters, size: (letters?.size ?? ITEM_SIZE) * by },
@@ -86,15 +115,37 @@ function grown(question: LearnerQuestion, model: SceneModel, factor: number): Pi
   return { question: larger, model: sceneModel(larger) };
 }
 
-/** True if each zone holds as many items of the largest that may come as it has places for, or its share of all. */
-function hasRoom({ items, zones }: LearnerQuestion, by: number): boolean {
-  return zones.every(({ shape, family, capacity }) => {
-    const box = outlineOf(shape, 0)?.box;
-    const those = items.filter((item) => family === null || item.family === family);
-    if (!box || those.length === 0) return true;
-    const w = Math.max(...those.map(({ size }) => size.w)) * by;
-    const h = Math.max(...those.map(({ size }) => size.h)) * by;
-    const holds = Math.floor(box.w / w) * Math.floor(box.h / h);
-    return holds >= Math.min(capacity ?? Number.POSITIVE_INFINITY, Math.ceil((those.length * 1.5) / zones.length));
-  });
+const withGap = ({ x, y, w, h }: Box): Box => ({ x: x - 3, y: y - 3, w: w + 6, h: h + 6 });
+
+/** An item larger by a factor; one that stays in its place grows about its middle. */
+const boxIn = ({ size, home, stays }: LearnerQuestion['items'][number], by: number) => ({
+  size: { w: size.w * by, h: size.h * by },
+  home: stays ? { x: home.x - (size.w * (by - 1)) / 2, y: home.y - (size.h * (by - 1)) / 2 } : home,
+});
+
+/** True if nothing that stays in its place meets another, and each zone holds as many items of the largest that may come as it has places for, or its share of all. */
+function hasRoom({ items, zones, scene }: LearnerQuestion, by: number): boolean {
+  const staying = items.flatMap((item) => (item.stays ? [boxIn(item, by)] : []));
+  const stand = staying.every(
+    ({ home, size }, i) =>
+      home.x >= 0 &&
+      home.y >= 0 &&
+      home.x + size.w <= scene.width &&
+      home.y + size.h <= scene.height &&
+      staying
+        .slice(0, i)
+        .every((other) => !meet(withGap({ ...home, ...size }), withGap({ ...other.home, ...other.size }))),
+  );
+  return (
+    stand &&
+    zones.every(({ shape, family, capacity }) => {
+      const box = outlineOf(shape, 0)?.box;
+      const those = items.filter((item) => family === null || item.family === family);
+      if (!box || those.length === 0) return true;
+      const w = Math.max(...those.map(({ size }) => size.w)) * by;
+      const h = Math.max(...those.map(({ size }) => size.h)) * by;
+      const holds = Math.floor(box.w / w) * Math.floor(box.h / h);
+      return holds >= Math.min(capacity ?? Number.POSITIVE_INFINITY, Math.ceil((those.length * 1.5) / zones.length));
+    })
+  );
 }

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { type Columns, DataTable, elsewhere, moment } from '../../ui';
+import { boardAddress } from '../shared/boardAddress';
 import type { Course, Release } from './course';
 
 /** A time in the reader's zone, and in the course's zone if that differs. */
@@ -93,7 +94,22 @@ export function CourseReleases({ course: { id, units, releases, zone } }: { cour
         className="mb-8 overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:first-child]:w-[34%]"
         aria-label={part.title || 'Releases'}
       >
-        {part.title && <h2 className="text-xl mb-1">{part.title}</h2>}
+        {part.title && (
+          <div className="flex flex-wrap items-baseline gap-x-4 mb-1">
+            <h2 className="text-xl">{part.title}</h2>
+            {part.id !== null && part.releases.length > 0 && (
+              <a
+                className="link-brass"
+                href={boardAddress('unit', part.id)}
+                target="_blank"
+                rel="noreferrer"
+                aria-label={`${part.title} on the board`}
+              >
+                On the board
+              </a>
+            )}
+          </div>
+        )}
         {part.releases.length === 0 ? (
           <p className="text-mute">Nothing is in this unit yet.</p>
         ) : (

@@ -7,7 +7,10 @@ import { fromJson } from '../../ui/wire';
 import { benchMedia } from '../shared/ownMedia';
 import { frameInWords, sinceStart } from './retraceInWords';
 
-type Played = Pick<RetraceView, 'questions'>;
+interface Played {
+  /** `who`: whose moves they are, where they are not all the same person's. */
+  readonly questions: readonly (RetraceView['questions'][number] & { readonly who?: string })[];
+}
 
 const WIDTH = 760;
 const SPEEDS = [1, 4, 16] as const;
@@ -24,15 +27,17 @@ export function Retrace({ json }: { json: JsonText<Played> }) {
     <>
       {questions.length > 1 && (
         <nav className="flex flex-wrap gap-1 mb-4" aria-label="Questions">
-          {questions.map(({ document, moves }, i) => (
+          {questions.map(({ document, who, moves }, i) => (
             <button
-              key={document.id}
+              // biome-ignore lint/suspicious/noArrayIndexKey: a class may have played the same question again
+              key={i}
               type="button"
               className={`btn btn-sm ${i === place ? 'btn-primary' : 'btn-edge'}`}
               aria-pressed={i === place}
               onClick={() => setPlace(i)}
             >
-              {i + 1}. {document.title || 'Untitled question'} <span className="figures">{moves.length}</span>
+              {i + 1}. {document.title || 'Untitled question'}
+              {who && `, ${who}`} <span className="figures">{moves.length}</span>
             </button>
           ))}
         </nav>

@@ -6,6 +6,7 @@ import { api, ask, conflictIn, Field } from '../../ui';
 import { useSaving } from '../../ui/saving';
 import { PublishDialog } from '../publish/PublishDialog';
 import { AidChoices } from '../shared/AidChoices';
+import { boardAddress } from '../shared/boardAddress';
 import { guessingInWords } from '../shared/guessing';
 import { type Entry, entriesIn, type SetContent, withQuestion } from './content';
 import { SectionsEditor } from './SectionsEditor';
@@ -157,6 +158,9 @@ function Editor({ set: given }: { set: Given }) {
           {state === 'saving' ? 'saving…' : state === 'failed' ? problem : 'saved'}
         </p>
         <span className="grow" />
+        <a className="btn btn-quiet" href={boardAddress('set', set.id)} target="_blank" rel="noreferrer">
+          On the board
+        </a>
         <a className="btn btn-quiet" href={`/sets/${set.id}/print`}>
           Print
         </a>

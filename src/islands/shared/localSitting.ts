@@ -2,6 +2,7 @@ import {
   applyBatch,
   arrangementView,
   type BoardView,
+  cloneBoard,
   drawnAnswer,
   drawnBySeed,
   learnerEdition,
@@ -76,14 +77,17 @@ export function localSitting(whole: Question, { seed, full, onMoves }: Options):
     model,
     names: edition.names,
     view: () => ({ ...ALONE, ...viewed() }),
-    standing: () => standing,
+    standing: () => aside(standing),
     restore: (before) => {
-      standing = before;
+      standing = aside(before);
     },
     arranged: (placements) => arrangementView({ model, edition }, placements),
     send,
   };
 }
+
+/** A copy: the board of a standing is used up by the next move. */
+const aside = (standing: Standing): Standing => ({ ...standing, board: cloneBoard(standing.board) });
 
 /** What is said of an attempt around its question, where there is no release. */
 const ALONE = {

@@ -1,7 +1,8 @@
-import { Bookmark, Copy, ListTree, Trash2, Undo2 } from 'lucide-react';
+import { Bookmark, Copy, ListTree, Presentation, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { ask } from '../../ui/api';
+import { boardAddress } from '../shared/boardAddress';
 import { useDelete } from './moving';
 import { UsesDialog } from './UsesDialog';
 import { changeMany, type Row, useWrite } from './useVault';
@@ -62,6 +63,18 @@ export function RowTools({ row, inBin }: { row: Row; inBin: boolean }) {
                 Icon={Copy}
                 onPress={() => copy.mutate(undefined)}
               />
+            )}
+            {row.access !== 'see' && (
+              <a
+                className="btn btn-quiet btn-xs h-7 px-1.5 justify-start font-normal"
+                title="For a whole class, on one big screen"
+                aria-label={`${title} on the board`}
+                href={boardAddress('question', row.id)}
+                target="_blank"
+                rel="noreferrer"
+              >
+                <Presentation size={14} aria-hidden className="shrink-0" /> Board
+              </a>
             )}
             {isOwn && (
               <Tool

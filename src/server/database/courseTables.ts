@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Appearance, AuditWhat, Removable } from '../../contract';
+import type { Appearance, AuditWhat, ClassRound, Removable } from '../../contract';
+import type { Question } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 
@@ -132,6 +133,24 @@ export const courseInvitation = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('invitation_of_learner').on(t.learnerId)],
 );
+
+/** What a class did at the board, as its teacher kept it: the questions as they were, and the moves. */
+export const classRecord = sqliteTable(
+  'class_record',
+  {
+    id: text('id').primaryKey(),
+    ownerId: owner('owner_id'),
+    title: text('title').notNull(),
+    at: moment('at').notNull(),
+    content: text('content', { mode: 'json' }).$type<ClassRecordContent>().notNull(),
+  },
+  (t) => [index('class_record_of_owner').on(t.ownerId, t.at)],
+);
+
+export interface ClassRecordContent {
+  readonly questions: readonly Question[];
+  readonly rounds: readonly ClassRound[];
+}
 
 /** Who changed marks, or what marks depend on. Append-only: the database enforces it (see the migrations). */
 export const audit = sqliteTable(

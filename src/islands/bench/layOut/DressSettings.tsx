@@ -1,6 +1,7 @@
 import { Shirt } from 'lucide-react';
 import { useState } from 'react';
 import { type Dress, dressLike, FRAMES, type Ground, type Question, setQuestion, TEXTURES } from '../../../core';
+import { groundTexture } from '../../../scene';
 import { ask } from '../../../ui/api';
 import { Choice } from '../../../ui/Choice';
 import { ChooseQuestion } from '../../shared/ChooseQuestion';
@@ -61,7 +62,7 @@ export function DressSettings({ store }: { store: BenchStore }) {
                 {texture && (
                   <span
                     className="ground-texture"
-                    style={{ maskImage: `url(/grounds/${texture}.svg)`, opacity: 0.5 }}
+                    style={{ maskImage: `url(${groundTexture(texture)})`, opacity: 0.5 }}
                   />
                 )}
               </span>

@@ -1,0 +1,72 @@
+import { type CSSProperties, useEffect, useRef, useState } from 'react';
+import type { LearnerQuestion } from '../../core';
+import { MediaFrom } from '../../scene/media';
+import { RichText } from '../../scene/RichText';
+import { Written } from '../../scene/written';
+import { directionOf } from '../../words/languages';
+import { Words } from '../player/Actions';
+import { SceneFrame } from '../player/scene/SceneFrame';
+import { PLAYER } from '../player/scene/useHands';
+import { ROOM } from '../player/scene/usePageScene';
+import { useSaid } from '../player/useSaid';
+import { useStateSounds } from '../player/useStateSounds';
+import type { BoardQuestion } from './boardQuestion';
+import { dockHeight, fillScene } from './fillScene';
+
+/** A question as a class has it before it: the parts of the learner's page, in all of the room. */
+export function BoardStage({ question }: { question: BoardQuestion }) {
+  const player = question.state((s) => s.player);
+  const shown = player((s) => s.view.question);
+  const { lang } = shown;
+  const [heard, say] = useSaid();
+  const [tray, setTray] = useState<HTMLElement | null>(null);
+  const room = useRef<HTMLDivElement>(null);
+  const dock = useDockHeight(room, shown);
+  useStateSounds(player, question.media);
+  return (
+    <MediaFrom source={question.media}>
+      <Written value={lang}>
+        <section
+          className="board-question"
+          aria-label={shown.title}
+          dir={lang ? directionOf(lang) : undefined}
+          {...{ [PLAYER]: '' }}
+        >
+          <h1 lang={shown.titleLang ?? lang ?? undefined} dir="auto">
+            {shown.title}
+          </h1>
+          {shown.prompt && (
+            <div className="board-prompt">
+              <RichText rich={shown.prompt} />
+            </div>
+          )}
+          <div ref={room} className="board-room" style={{ '--dock': `${dock}px` } as CSSProperties} {...{ [ROOM]: '' }}>
+            <SceneFrame store={player} say={say} tray={tray} fill={fillScene} />
+            <div ref={setTray} className="board-dock" />
+          </div>
+          <div className="board-said">
+            <Words store={player} />
+          </div>
+          <p role="status" aria-live="assertive" className="sr-only">
+            {heard.words && <span key={heard.number}>{heard.words}</span>}
+          </p>
+        </section>
+      </Written>
+    </MediaFrom>
+  );
+}
+
+/** The height of a tray beneath the scene: it stays when the tray empties, so that nothing moves under a hand. */
+function useDockHeight(room: React.RefObject<HTMLElement | null>, question: LearnerQuestion): number {
+  const [height, setHeight] = useState(0);
+  useEffect(() => {
+    const watched = room.current;
+    if (!watched) return;
+    const observer = new ResizeObserver(() =>
+      setHeight(dockHeight(question, { width: watched.clientWidth, height: watched.clientHeight })),
+    );
+    observer.observe(watched);
+    return () => observer.disconnect();
+  }, [room, question]);
+  return height;
+}

@@ -1,0 +1,34 @@
+import { X } from 'lucide-react';
+import { type ReactNode, useEffect, useRef } from 'react';
+
+/** A panel of the controls, beside the scene, which stays in use. Escape closes it. */
+export function Panel({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+  const panel = useRef<HTMLElement>(null);
+  const close = useRef(onClose);
+  close.current = onClose;
+  useEffect(() => {
+    const before = document.activeElement;
+    panel.current?.focus();
+    // Wherever the focus is: the button that had it may have gone. What a hand holds is let go of first.
+    const press = (event: KeyboardEvent) => {
+      if (event.key === 'Escape' && !event.defaultPrevented && !document.querySelector('.in-hand, dialog[open]'))
+        close.current();
+    };
+    addEventListener('keydown', press);
+    return () => {
+      removeEventListener('keydown', press);
+      if (before instanceof HTMLElement && before.isConnected) before.focus();
+    };
+  }, []);
+  return (
+    <section ref={panel} className="board-panel" aria-label={title} tabIndex={-1}>
+      <header>
+        <h2>{title}</h2>
+        <button type="button" className="board-button board-button-square" aria-label="Close" onClick={onClose}>
+          <X aria-hidden />
+        </button>
+      </header>
+      {children}
+    </section>
+  );
+}

@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test';
 const [, , who, size, out, path, script] = process.argv;
 const [width, height] = size.split('x').map(Number);
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-const context = await browser.newContext({ viewport: { width, height }, reducedMotion: 'reduce', hasTouch: false });
+const context = await browser.newContext({ viewport: { width, height }, reducedMotion: 'reduce', hasTouch: true });
 const page = await context.newPage();
 page.on('console', (m) => console.log('console:', m.type(), m.text().slice(0, 300)));
 page.on('pageerror', (e) => console.log('pageerror', e.message.slice(0, 500)));

@@ -350,6 +350,8 @@ const ROWS: Readonly<Record<string, Row>> = {
   },
   'GET /api/board/records/{id}': { may: OWNER, ask: at(() => of.record) },
   'DELETE /api/board/records/{id}': { may: OWNER, nothing: OTHER_TEACHERS, ask: at(() => of.record) },
+  'GET /api/releases/{id}/live': { may: COURSE, ask: at(() => of.release) },
+  'GET /api/releases/{id}/live/events': { may: COURSE, ask: at(() => of.release) },
   'GET /api/courses/{id}/names': { may: COURSE, ask: at(() => of.course) },
   'GET /api/media': { may: TEACHERS },
   'POST /api/media': {

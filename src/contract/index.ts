@@ -9,6 +9,7 @@ export * from './errors';
 export * from './gradebook';
 export * from './limits';
 export * from './lists';
+export * from './live';
 export * from './media';
 export * from './operation';
 export * from './operations';

@@ -4,6 +4,7 @@ import { correctionOperations } from './corrections';
 import { courseOperations } from './courses';
 import { gradebookOperations } from './gradebook';
 import { listOperations } from './lists';
+import { liveOperations } from './live';
 import { mediaOperations } from './media';
 import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
 import { questionOperations } from './questions';
@@ -29,6 +30,7 @@ export const OPERATIONS = {
   ...shelfOperations,
   ...setOperations,
   ...listOperations,
+  ...liveOperations,
   ...mediaOperations,
 } as const;
 

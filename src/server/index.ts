@@ -38,6 +38,7 @@ export { readBytes } from './http/gate';
 export { dateOf, withDates } from './http/moments';
 export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { openJob } from './jobs/jobs';
+export { liveEvents, liveOf } from './live/live';
 export { log } from './log';
 export { temporaryFile, withUpload } from './media/incoming';
 export { listMedia, readMedium, storeMedium } from './media/media';

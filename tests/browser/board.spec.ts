@@ -1,7 +1,7 @@
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
 import { fingersOf } from './hands';
 import { keepQuestion, press, signedIn } from './player';
-import { accessible, call, centre, DEMO, expect, open, pageTimer, test, watch } from './support';
+import { accessible, call, centre, DEMO, expect, open, pageTimer, settled, test, watch } from './support';
 
 // The board view: a class at one big screen. The demo's releases have a question of each kind.
 
@@ -70,6 +70,7 @@ test('four hands at once, each with an item of its own, on a question of each ki
     let most = 0;
     for (let at = 1; at <= count; at++) {
       await expect(page.getByRole('button', { name: `Question ${at} of ${count}: all questions` })).toBeVisible();
+      await settled(page);
       const hands = await ways(page);
       most = Math.max(most, hands.length);
       // A question whose items are picked or typed has nothing to drag.

@@ -1,4 +1,4 @@
-import { type CSSProperties, useEffect, useRef, useState } from 'react';
+import { type CSSProperties, useLayoutEffect, useRef, useState } from 'react';
 import type { LearnerQuestion } from '../../core';
 import { MediaFrom } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
@@ -59,13 +59,13 @@ export function BoardStage({ question }: { question: BoardQuestion }) {
 /** The height of a tray beneath the scene: it stays when the tray empties, so that nothing moves under a hand. */
 function useDockHeight(room: React.RefObject<HTMLElement | null>, question: LearnerQuestion): number {
   const [height, setHeight] = useState(0);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const watched = room.current;
     if (!watched) return;
-    const observer = new ResizeObserver(() =>
-      setHeight(dockHeight(question, { width: watched.clientWidth, height: watched.clientHeight })),
-    );
+    const measure = () => setHeight(dockHeight(question, { width: watched.clientWidth, height: watched.clientHeight }));
+    const observer = new ResizeObserver(measure);
     observer.observe(watched);
+    measure();
     return () => observer.disconnect();
   }, [room, question]);
   return height;

@@ -17,11 +17,14 @@ const SPEEDS = [1, 4, 16] as const;
 /** No pause is played longer than this, in milliseconds. */
 const LONGEST = 4000;
 
-/** An attempt played back move by move: the core replays the stored moves. `json`: the record, as one text. */
-export function Retrace({ json }: { json: JsonText<Played> }) {
+/**
+ * An attempt played back move by move: the core replays the stored moves. `json`: the record, as one text. `now`: the
+ * place of a question that is shown first, as it stands after its last move.
+ */
+export function Retrace({ json, now = null }: { json: JsonText<Played>; now?: number | null }) {
   const [{ questions }] = useState(() => fromJson(json));
   const begun = questions.findIndex(({ moves }) => moves.length > 0);
-  const [place, setPlace] = useState(Math.max(0, begun));
+  const [place, setPlace] = useState(now !== null && questions[now] ? now : Math.max(0, begun));
   const sat = questions[place];
   return (
     <>
@@ -42,15 +45,21 @@ export function Retrace({ json }: { json: JsonText<Played> }) {
           ))}
         </nav>
       )}
-      {sat && <OneQuestion key={place} sat={sat} />}
+      {sat && <OneQuestion key={place} sat={sat} atEnd={place === now} />}
     </>
   );
 }
 
-function OneQuestion({ sat: { document, homes, moves } }: { sat: Wire<Played>['questions'][number] }) {
+function OneQuestion({
+  sat: { document, homes, moves },
+  atEnd,
+}: {
+  sat: Wire<Played>['questions'][number];
+  atEnd: boolean;
+}) {
   const model = useMemo(() => questionModel(document, homes), [document, homes]);
   const frames = useMemo(() => retrace(model, moves), [model, moves]);
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState(atEnd ? frames.length - 1 : 0);
   const [speed, setSpeed] = useState<number | null>(null);
   const last = frames.length - 1;
   const frame = frames[at] as RetraceFrame;

@@ -1,0 +1,96 @@
+import type { LiveView } from '../../contract';
+import type { As, Teacher } from '../context';
+import { releaseOf } from '../courses/access';
+import { type Failure, fail, ok, type Result } from '../errors';
+import { isSignedIn } from '../sittings/standing';
+import { type LiveEvent, watchOf } from './watch';
+
+/** Streams that one teacher may have open, in all windows. */
+const MAX_STREAMS = 6;
+/** So that whoever stands between does not take a quiet stream for a dead one; then rights are looked at again. */
+const HEARTBEAT_MS = 15_000;
+/** How soon a browser comes back. */
+const RETRY_MS = 2000;
+
+const open = new Map<string, number>();
+
+/** Ends each open stream when the process is told to end: browsers come back to the next one. */
+const closing = new Set<() => void>();
+for (const signal of ['SIGTERM', 'SIGINT'])
+  process.on(signal, () => {
+    for (const close of closing) close();
+  });
+
+export async function liveOf(as: As<Teacher>, releaseId: string): Promise<Result<LiveView>> {
+  return (await releaseOf(as, releaseId)) ? ok(await watchOf(as, releaseId).view()) : fail('notFound');
+}
+
+const asText = ({ id, change }: LiveEvent) => `id: ${id}\ndata: ${JSON.stringify(change)}\n\n`;
+
+/**
+ * The changes of a release as server-sent events (HTML, 9.2). `last`: the last event the browser has; one that is not
+ * known any more is answered by everything.
+ */
+export async function liveEvents(
+  as: As<Teacher>,
+  releaseId: string,
+  { last, session, gone }: { readonly last: string | null; readonly session: string; readonly gone: AbortSignal },
+): Promise<Response | Failure> {
+  const { id: personId } = as.person;
+  if (!(await releaseOf(as, releaseId))) return fail('notFound');
+  if ((open.get(personId) ?? 0) >= MAX_STREAMS) return fail('tooMany');
+  open.set(personId, (open.get(personId) ?? 0) + 1);
+  const watch = watchOf(as, releaseId);
+  const ending: (() => void)[] = [];
+  const end = () => {
+    for (const one of ending.splice(0)) one();
+  };
+  ending.push(() => {
+    const left = (open.get(personId) ?? 1) - 1;
+    if (left > 0) open.set(personId, left);
+    else open.delete(personId);
+  });
+  try {
+    await watch.view();
+  } catch (error) {
+    end();
+    throw error;
+  }
+  const encoder = new TextEncoder();
+  const body = new ReadableStream<Uint8Array>({
+    start: (controller) => {
+      const send = (text: string) => controller.enqueue(encoder.encode(text));
+      const close = () => {
+        end();
+        try {
+          controller.close();
+        } catch {
+          // The browser has closed it.
+        }
+      };
+      const heartbeat = setInterval(async () => {
+        const may = (await releaseOf(as, releaseId)) && (await isSignedIn(as, session, personId));
+        if (may) send(': still here\n\n');
+        else close();
+      }, HEARTBEAT_MS);
+      ending.push(() => clearInterval(heartbeat));
+      const missed = last === null ? null : watch.since(last);
+      send(`retry: ${RETRY_MS}\n\n`);
+      if (last !== null && !missed) send('event: anew\ndata: {}\n\n');
+      else if (missed && missed.id !== last) send(asText(missed));
+      ending.push(watch.subscribe((event) => send(asText(event))));
+      gone.addEventListener('abort', close);
+      closing.add(close);
+      ending.push(() => closing.delete(close));
+    },
+    cancel: end,
+  });
+  return new Response(body, {
+    headers: {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      // A proxy that gathers an answer before it passes it on would hold everything back.
+      'x-accel-buffering': 'no',
+    },
+  });
+}

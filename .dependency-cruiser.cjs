@@ -41,6 +41,10 @@ const SERVER = [
   'releases',
   'sittings',
   'results',
+  'board',
+  'live',
+  'search',
+  'today',
 ];
 const serverRules = SERVER.map((folder, i) => ({
   name: `server-${folder}-imports-only-what-comes-before-it`,

@@ -82,7 +82,7 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
       published: 24,
       within: 7,
       sat: 38,
-      settings: { unitId: receiving ?? null, categoryId: exercises ?? null },
+      settings: { unitId: receiving ?? null, categoryId: exercises ?? null, dueAt: ago(-1.2) },
     },
     {
       id: `${ID}0203`,
@@ -91,7 +91,7 @@ const plans = (now: number, question: (end: string) => string): readonly Plan[] 
       published: 20,
       within: 8,
       sat: 39,
-      settings: { unitId: testing ?? null },
+      settings: { unitId: testing ?? null, dueAt: ago(-5) },
     },
     {
       id: `${ID}0204`,

@@ -22,5 +22,6 @@ export * from './roster';
 export * from './sets';
 export * from './shelves';
 export * from './sittings';
+export * from './today';
 export * from './vocabulary';
 export * from './wire';

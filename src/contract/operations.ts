@@ -14,6 +14,7 @@ import { rosterOperations } from './roster';
 import { setOperations } from './sets';
 import { shelfOperations } from './shelves';
 import { sittingOperations } from './sittings';
+import { todayOperations } from './today';
 
 /** Every endpoint, by its method and path. */
 export const OPERATIONS = {
@@ -32,6 +33,7 @@ export const OPERATIONS = {
   ...listOperations,
   ...liveOperations,
   ...mediaOperations,
+  ...todayOperations,
 } as const;
 
 export type Operations = typeof OPERATIONS;

@@ -59,6 +59,9 @@ export interface LearnerRelease {
   id: string;
   title: string;
   course: string;
+  courseId: string;
+  /** The unit it stands in; null: none. */
+  unit: string | null;
   createdAt: Date;
   opensAt: Date | null;
   dueAt: Date | null;
@@ -66,6 +69,10 @@ export interface LearnerRelease {
   minutes: number | null;
   practice: boolean;
   questions: number;
+  /** The place, from 1, of the furthest question of an attempt that runs; null: none does. */
+  at: number | null;
+  /** What corrections have changed of the counting mark since, in points; null: nothing, or marks are not shown. */
+  corrected: number | null;
   /** The mark of the attempt that counts. Null before the first check, and if the learner may not see the marks. */
   mark: number | null;
   max: number | null;

@@ -64,6 +64,28 @@ export const signedNumber = (value: number): string =>
 export const oneOf = (names: readonly string[]): string =>
   new Intl.ListFormat(locale(), { type: 'disjunction' }).format(names);
 
+/** The whole days from one moment's day to another's, in a zone. */
+function daysBetween(from: Date, to: Date, timeZone: string): number {
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone });
+  return Math.round((Date.parse(day.format(to)) - Date.parse(day.format(from))) / 86_400_000);
+}
+
+/** A day as people say it, with its time, in a zone: tomorrow, 16:00; Friday, 16:00; 4 Dec 2026, 16:00. */
+export function dayAndTime(at: Date, now: Date, timeZone: string): string {
+  const days = daysBetween(now, at, timeZone);
+  if (Math.abs(days) > 6) return shownTime(at, timeZone);
+  const time = new Intl.DateTimeFormat(locale(), { timeStyle: 'short', timeZone }).format(at);
+  const day =
+    Math.abs(days) <= 1
+      ? new Intl.RelativeTimeFormat(locale(), { numeric: 'auto' }).format(days, 'day')
+      : new Intl.DateTimeFormat(locale(), {
+          weekday: 'long',
+          ...(days < 0 ? { day: 'numeric', month: 'short' } : {}),
+          timeZone,
+        }).format(at);
+  return `${day}, ${time}`;
+}
+
 /** A day and time, in a zone. */
 export const shownTime = (at: Date, timeZone: string): string =>
   new Intl.DateTimeFormat(locale(), { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(at);

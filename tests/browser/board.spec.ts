@@ -38,7 +38,7 @@ const to = async (page: Page, label: string, place: string) => {
 async function ways(page: Page) {
   const movable = await items(page).evaluateAll((all) =>
     all
-      .filter((one) => !one.hasAttribute('aria-checked') && one.getAttribute('aria-disabled') !== 'true')
+      .filter((one) => !one.hasAttribute('data-picked') && one.getAttribute('aria-disabled') !== 'true')
       .map((one) => one.getBoundingClientRect())
       .filter(({ width, top, bottom }) => width > 0 && top >= 0 && bottom <= innerHeight)
       .map(({ x, y, width, height }) => ({ x: x + width / 2, y: y + height / 2 })),

@@ -21,7 +21,7 @@ const pages = (
   '404': [['/nowhere', Array(5).fill(NOTHING)]],
   '500': [['/500', Array(5).fill(500)]],
   'problem/[code]': [['/problem/notFound', Array(5).fill(NOTHING)]],
-  index: [['/', Array(5).fill(ELSEWHERE)]],
+  index: [['/', [OK, OK, OK, OK, ELSEWHERE]]],
   'sign-in': [['/sign-in', [ELSEWHERE, ELSEWHERE, ELSEWHERE, ELSEWHERE, OK]]],
   join: [['/join', Array(5).fill(OK)]],
   account: [['/account', [OK, OK, OK, OK, ELSEWHERE]]],

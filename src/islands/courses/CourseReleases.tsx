@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type Columns, DataTable, elsewhere, moment } from '../../ui';
-import { boardAddress } from '../shared/boardAddress';
+import { boardAddress } from '../../ui/boardAddress';
 import type { Course, Release } from './course';
 
 /** A time in the reader's zone, and in the course's zone if that differs. */

@@ -3,6 +3,7 @@ import type { Moment } from '../../contract';
 import { api, asTypedDay, conflictIn, Field, moment, typedTime } from '../../ui';
 import { toWire } from '../../ui/wire';
 import type { Course } from './course';
+import { JoinLink } from './JoinLink';
 
 const DAYS = 14;
 const inDays = (days: number) => asTypedDay(new Date(Date.now() + days * 86_400_000));
@@ -43,8 +44,10 @@ export function JoinCode({ course }: { course: Course }) {
               : 'It is valid until you remove it.'}
           </p>
           <p className="mt-2">
-            Learners type it at <span className="figures">/join</span>. Who has no account makes one there.
+            Learners type it at <span className="figures">/join</span>, or open the link. Who has no account makes one
+            there.
           </p>
+          {!over && <JoinLink code={join.code} course={course.title} />}
           <button type="button" className="btn btn-quiet mt-2" onClick={() => void change(null)}>
             Take it away
           </button>

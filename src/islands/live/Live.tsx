@@ -5,7 +5,6 @@ import { Alert } from '../../ui/Alert';
 import { Confirm } from '../../ui/Confirm';
 import { errorInWords } from '../../ui/errorInWords';
 import { toWire } from '../../ui/wire';
-import { boardAddress } from '../shared/boardAddress';
 import { Counts } from './Counts';
 import { type Standing, sinceInWords, standingOf } from './standing';
 import { useLive } from './useLive';
@@ -61,9 +60,6 @@ export function Live({ json }: { json: JsonText<LiveView> }) {
           {count('begun') + count('quiet')} at work · {count('finished')} finished · {count('notBegun')} not begun
         </p>
         <span className="grow" />
-        <a className="btn btn-edge btn-sm" href={boardAddress('release', release.id)} target="_blank" rel="noreferrer">
-          Put it on the board
-        </a>
         <CloseIt release={release} />
       </div>
       {quiet.length > 0 && (
@@ -152,13 +148,22 @@ const columnsOf = (release: LiveView['release'], questions: LiveView['questions'
         </>
       ),
   },
-  { id: 'tries', accessorKey: 'tries', header: 'tries' },
+  {
+    id: 'tries',
+    accessorKey: 'tries',
+    header: 'tries',
+    cell: ({ row: { original } }) => (original.place === null ? '–' : original.tries),
+  },
   {
     id: 'placed',
     accessorKey: 'placed',
     header: 'placed',
     cell: ({ row: { original } }) =>
-      original.of === null ? `${original.placed}` : `${original.placed} / ${original.of}`,
+      original.place === null
+        ? '–'
+        : original.of === null
+          ? `${original.placed}`
+          : `${original.placed} / ${original.of}`,
   },
   {
     id: 'quiet',

@@ -2,7 +2,7 @@ import { Bookmark, Copy, ListTree, Presentation, Trash2, Undo2 } from 'lucide-re
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { ask } from '../../ui/api';
-import { boardAddress } from '../shared/boardAddress';
+import { boardAddress } from '../../ui/boardAddress';
 import { useDelete } from './moving';
 import { UsesDialog } from './UsesDialog';
 import { changeMany, type Row, useWrite } from './useVault';

@@ -1,5 +1,5 @@
-import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Appearance, AuditWhat, ClassRound, Removable } from '../../contract';
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Appearance, AuditWhat, ClassRound, FoundKind, Removable } from '../../contract';
 import type { Question } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
@@ -132,6 +132,32 @@ export const courseInvitation = sqliteTable(
     groups: text('groups', { mode: 'json' }).$type<string[]>().notNull().default([]),
   },
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('invitation_of_learner').on(t.learnerId)],
+);
+
+/** When a teacher last looked at what asks for them. */
+export const look = sqliteTable('look', {
+  personId: text('person_id')
+    .primaryKey()
+    .references(() => user.id, { onDelete: 'cascade' }),
+  at: moment('at').notNull(),
+});
+
+/**
+ * What can be found by its words, of everybody's: questions, sets, courses, releases, and learners by course. Triggers
+ * keep it and the full-text index `everything` (FTS5) over it (see the migrations); `n` is its row there.
+ */
+export const findable = sqliteTable(
+  'findable',
+  {
+    n: integer('n').primaryKey({ autoIncrement: true }),
+    kind: text('kind').$type<FoundKind>().notNull(),
+    item: text('item').notNull(),
+    /** The course; empty: it is in none. */
+    place: text('place').notNull(),
+    title: text('title').notNull(),
+    words: text('words').notNull(),
+  },
+  (t) => [uniqueIndex('findable_item').on(t.kind, t.item, t.place)],
 );
 
 /** What a class did at the board, as its teacher kept it: the questions as they were, and the moves. */

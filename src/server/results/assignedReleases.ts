@@ -1,8 +1,8 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { LearnerRelease } from '../../contract';
 import { countingMark, roundMark } from '../../core';
 import type { As, Learner } from '../context';
-import { allowance, course, courseLearner, release } from '../database/tables';
+import { allowance, course, courseLearner, regrade, release, sitting, unit } from '../database/tables';
 import { isAssignedTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { endOf, timeFor, usedBy } from '../releases/time';
@@ -26,10 +26,11 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
   const { db, person } = as;
   const at = as.now();
   const rows = await db
-    .select({ release, course: course.title, allowed: allowance })
+    .select({ release, course: course.title, courseId: course.id, unit: unit.title, allowed: allowance })
     .from(courseLearner)
     .innerJoin(course, eq(course.id, courseLearner.courseId))
     .innerJoin(release, eq(release.courseId, course.id))
+    .leftJoin(unit, eq(unit.id, release.unitId))
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
     .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isAssignedTo(db, person.id)))
     .orderBy(desc(release.createdAt));
@@ -41,7 +42,12 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
     ),
   );
   const found: LearnerRelease[] = [];
-  for (const { release: row, course: title, allowed } of rows) {
+  const corrected = await correctionsOf(
+    as,
+    rows.map((row) => row.release.id),
+  );
+  const reached = await reachedIn(as);
+  for (const { release: row, course: title, courseId, unit: unitTitle, allowed } of rows) {
     const edition = await editionOf(db, row.id, row.edition);
     const { asks } = edition;
     const time = timeFor(row, allowed);
@@ -70,6 +76,8 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
       id: row.id,
       title: row.title,
       course: title,
+      courseId,
+      unit: unitTitle,
       createdAt: row.createdAt,
       opensAt: row.opensAt,
       dueAt: allowed?.dueAt ?? row.dueAt,
@@ -77,6 +85,8 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
       minutes: time.minutes,
       practice: row.practice,
       questions: asks,
+      at: last && !last.finished ? (reached.get(last.id) ?? 0) + 1 : null,
+      corrected: shown ? (corrected.get(row.id) ?? null) : null,
       mark: counting && roundMark(counting.points),
       max: counting && roundMark(counting.outOf),
       state: last
@@ -93,4 +103,27 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
     });
   }
   return found;
+}
+
+/** By release: what corrections have changed of the learner's mark, in points. */
+async function correctionsOf({ db, person }: As<Learner>, releases: readonly string[]): Promise<Map<string, number>> {
+  const sums = new Map<string, number>();
+  if (releases.length === 0) return sums;
+  const mine = sql`json_extract(change.value, '$.learnerId') = ${person.id}`;
+  const rows = await db.all<{ release: string; points: number }>(sql`
+    select ${regrade.releaseId} as release,
+      sum(json_extract(change.value, '$.after.points') - json_extract(change.value, '$.before.points')) as points
+    from ${regrade}, json_each(${regrade.changes}) change
+    where ${inArray(regrade.releaseId, [...releases])} and ${mine} group by ${regrade.releaseId}`);
+  for (const { release: id, points } of rows) if (roundMark(points) !== 0) sums.set(id, roundMark(points));
+  return sums;
+}
+
+/** By attempt of the learner's: the furthest question reached, from 0. */
+async function reachedIn({ db, person }: As<Learner>): Promise<Map<string, number>> {
+  const rows = await db
+    .select({ id: sitting.id, reached: sitting.reached })
+    .from(sitting)
+    .where(eq(sitting.learnerId, person.id));
+  return new Map(rows.map(({ id, reached }) => [id, reached]));
 }

@@ -4,6 +4,7 @@ import { Dialog } from '../../../ui/Dialog';
 import type { BenchStore } from '../store';
 import { COMMANDS, isFor } from './commands';
 import { keysInWords } from './keys';
+import '../../../ui/palette.css';
 
 /** Every command and every thing on the scene, found by name: nothing needs the mouse. */
 export function CommandPalette({ store }: { store: BenchStore }) {

@@ -1,0 +1,160 @@
+import { and, desc, eq, gt, isNotNull, isNull, sql } from 'drizzle-orm';
+import type { DraftRow, DueRow, EndedRow, StuckRow, TodayView, TriedRow } from '../../contract';
+import { type Digest, usedTrialAndError } from '../../core';
+import type { As, Teacher } from '../context';
+import { isTaughtBy } from '../courses/access';
+import { user } from '../database/accountTables';
+import { course, digest, look, question, release, sitting } from '../database/tables';
+import { ok, type Result } from '../errors';
+import { editionOf } from '../releases/editions';
+import { drawer } from '../sittings/draw';
+import { drawnFor } from '../sittings/drawn';
+
+const DAY_MS = 86_400_000;
+/** What is due within this is shown. */
+const AHEAD_MS = 7 * DAY_MS;
+/** Whoever has never looked sees what came within this. */
+const BEFORE_MS = 7 * DAY_MS;
+/** Without a move for so long an attempt that runs is stuck; after a day it is left. */
+const STUCK_MS = 20 * 60_000;
+const MOST_ROWS = 12;
+/** So many attempts at most are looked through for trial and error. */
+const MOST_LOOKED = 300;
+
+export async function todayOf(as: As<Teacher>): Promise<TodayView> {
+  const { db, person, now } = as;
+  const at = now().getTime();
+  const looked = await db.query.look.findFirst({ where: eq(look.personId, person.id) });
+  const since = looked?.at ?? new Date(at - BEFORE_MS);
+  const [due, ended, stuck, tried, drafts, any] = await Promise.all([
+    dueOf(as, at),
+    endedOf(as, since.getTime()),
+    stuckOf(as, at),
+    triedOf(as, since),
+    draftsOf(as),
+    db.query.question.findFirst({ columns: { id: true }, where: eq(question.ownerId, person.id) }),
+  ]);
+  return { since, due, ended, stuck, tried, drafts, isNew: any === undefined };
+}
+
+/** Notes that the teacher has looked. */
+export async function noteLook({ db, person, now }: As<Teacher>): Promise<Result<{ since: Date }>> {
+  const at = now();
+  await db.insert(look).values({ personId: person.id, at }).onConflictDoUpdate({ target: look.personId, set: { at } });
+  return ok({ since: at });
+}
+
+const taught = (as: As<Teacher>) => sql`${course.archivedAt} is null and ${isTaughtBy(as)}`;
+
+async function dueOf(as: As<Teacher>, at: number): Promise<DueRow[]> {
+  const rows = await as.db.all<{
+    id: string;
+    title: string;
+    course: string;
+    due: number | null;
+    closes: number | null;
+    learners: number;
+    finished: number;
+    begun: number;
+  }>(sql`
+    select release.id as id, release.title as title, course.title as course, release.due_at as due, release.closes_at as closes,
+      (select count(*) from course_learner enrolled where enrolled.course_id = course.id and (release.everyone or exists (
+        select 1 from release_for given left join group_member member on member.group_id = given.group_id
+        where given.release_id = release.id and (given.learner_id = enrolled.learner_id or member.learner_id = enrolled.learner_id)))) as learners,
+      (select count(distinct sat.learner_id) from sitting sat where sat.release_id = release.id and sat.finished_at is not null) as finished,
+      (select count(distinct sat.learner_id) from sitting sat where sat.release_id = release.id and sat.finished_at is null) as begun
+    from release join course on course.id = release.course_id
+    where ${taught(as)} and not release.practice
+      and ((release.due_at > ${at} and release.due_at <= ${at + AHEAD_MS}) or (release.closes_at > ${at} and release.closes_at <= ${at + AHEAD_MS}))
+    order by min(coalesce(nullif(max(coalesce(release.due_at, 0), ${at}), ${at}), 9e15), coalesce(release.closes_at, 9e15))`);
+  return rows.map(({ id, title, course: of, due, closes, ...counts }) => {
+    const isDue = due !== null && due > at;
+    return {
+      ...{ releaseId: id, title, course: of },
+      at: new Date(isDue ? due : (closes ?? at)),
+      closes: !isDue,
+      ...counts,
+    };
+  });
+}
+
+async function endedOf(as: As<Teacher>, since: number): Promise<EndedRow[]> {
+  return as.db.all<EndedRow>(sql`
+    select release.id as "releaseId", release.title as title, course.title as course, count(*) as ended,
+      sum(sitting.out_of > 0 and (select coalesce(sum(standing.points), 0) from standing where standing.sitting_id = sitting.id) >= sitting.out_of) as "fullMarks"
+    from sitting join release on release.id = sitting.release_id join course on course.id = release.course_id
+    where ${taught(as)} and sitting.finished_at > ${since}
+    group by release.id order by max(sitting.finished_at) desc limit ${MOST_ROWS}`);
+}
+
+async function stuckOf(as: As<Teacher>, at: number): Promise<StuckRow[]> {
+  const rows = await as.db.all<{
+    releaseId: string;
+    title: string;
+    course: string;
+    sittingId: string;
+    name: string;
+    seed: string;
+    began: number;
+    question: number;
+    since: number;
+  }>(sql`
+    select release.id as "releaseId", release.title as title, course.title as course, sitting.id as "sittingId",
+      user.name as name, sitting.seed as seed, sitting.began as began, last.question as question, last.at as since
+    from sitting join release on release.id = sitting.release_id join course on course.id = release.course_id
+      join user on user.id = sitting.learner_id
+      join move last on last.sitting_id = sitting.id and last.n = (select max(made.n) from move made where made.sitting_id = sitting.id)
+    where ${taught(as)} and sitting.finished_at is null and (release.closes_at is null or release.closes_at > ${at})
+      and last.at <= ${at - STUCK_MS} and last.at > ${at - DAY_MS}
+    order by last.at desc limit ${MOST_ROWS}`);
+  return Promise.all(
+    rows.map(async ({ seed, began, question: index, since, ...row }) => {
+      const asked = (await editionOf(as.db, row.releaseId, began)).asked(drawer(seed, 'questions'));
+      return { ...row, place: asked.indexOf(index) + 1, since: new Date(since) };
+    }),
+  );
+}
+
+async function triedOf(as: As<Teacher>, since: Date): Promise<TriedRow[]> {
+  const rows = await as.db
+    .select({
+      releaseId: release.id,
+      title: release.title,
+      course: course.title,
+      sittingId: sitting.id,
+      name: user.name,
+      seed: sitting.seed,
+      edition: digest.edition,
+      body: digest.body,
+    })
+    .from(sitting)
+    .innerJoin(release, eq(release.id, sitting.releaseId))
+    .innerJoin(course, eq(course.id, release.courseId))
+    .innerJoin(user, eq(user.id, sitting.learnerId))
+    .innerJoin(digest, eq(digest.sittingId, sitting.id))
+    .where(and(taught(as), isNotNull(sitting.finishedAt), gt(sitting.finishedAt, since)))
+    .orderBy(desc(sitting.finishedAt))
+    .limit(MOST_LOOKED);
+  const found: TriedRow[] = [];
+  for (const { seed, edition, body, ...row } of rows) {
+    if (found.length >= MOST_ROWS) break;
+    const { models } = await editionOf(as.db, row.releaseId, edition);
+    const at = (body as (Digest | null)[]).findIndex((one, q) => {
+      const model = models[q];
+      return one !== null && model !== undefined && usedTrialAndError(drawnFor(model, seed, q), one) !== null;
+    });
+    const model = models[at];
+    if (model) found.push({ ...row, question: model.question.title });
+  }
+  return found;
+}
+
+async function draftsOf({ db, person }: As<Teacher>): Promise<DraftRow[]> {
+  const errors = sql<number>`json_extract(${question.findings}, '$.error')`;
+  return db
+    .select({ id: question.id, title: question.title, errors, changedAt: question.changedAt })
+    .from(question)
+    .where(and(eq(question.ownerId, person.id), isNull(question.deletedAt), gt(errors, 0)))
+    .orderBy(desc(question.changedAt))
+    .limit(5);
+}

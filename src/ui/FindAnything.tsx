@@ -32,6 +32,8 @@ function addressOf({ kind, id, course }: Found): string {
   }
 }
 
+const keyOf = ({ kind, id }: Found): string => `${kind} ${id}`;
+
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable], dialog') !== null;
 
@@ -68,9 +70,14 @@ export function FindAnything() {
 function Finding({ onClose }: { onClose: () => void }) {
   const [words, setWords] = useState('');
   const { found, state } = useFound(words);
+  const shown = GROUPS.flatMap(([kind]) => found.filter((one) => one.kind === kind));
+  // With other words the first of what is found is at hand.
+  const [at, setAt] = useState('');
+  const first = shown[0] ? keyOf(shown[0]) : '';
+  useEffect(() => setAt(first), [first]);
   return (
     <Dialog title="Find anything" onClose={onClose}>
-      <Palette label="Find anything" shouldFilter={false} loop>
+      <Palette label="Find anything" shouldFilter={false} loop value={at} onValueChange={setAt}>
         <Palette.Input
           data-autofocus
           className="input w-full"
@@ -90,7 +97,7 @@ function Finding({ onClose }: { onClose: () => void }) {
                   {own.map((one) => (
                     <Palette.Item
                       key={one.id}
-                      value={`${kind} ${one.id}`}
+                      value={keyOf(one)}
                       className="palette-item"
                       onSelect={() => location.assign(addressOf(one))}
                     >

@@ -129,7 +129,7 @@ test('a learner’s first page says what to do first, and what is done', async (
 test('a course is joined by its whole link, copied or read from a picture', async ({ browser }) => {
   const teacher = await signedIn(browser, 'odile', { permissions: ['clipboard-read', 'clipboard-write'] });
   const page = await teacher.newPage();
-  await open(page, `/courses/${DEMO.course}/settings`);
+  await open(page, `/courses/${DEMO.course}/learners`);
   if (await page.getByRole('button', { name: 'Make a code' }).isVisible()) await press(page, 'Make a code');
   const link = page.getByTestId('join-link');
   await expect(link).toHaveText(/\/join\?code=\w+$/);

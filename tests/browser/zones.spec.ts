@@ -53,7 +53,12 @@ for (const [timezoneId, said, typed] of ZONES)
     await signIn(learner, 'clover');
     await open(learner, '/sit');
     for (const [i, words] of said.entries())
-      await expect(learner.getByRole('row', { name: `Due in ${timezoneId} ${i}` })).toContainText(words);
+      await expect(
+        learner
+          .getByRole('listitem')
+          .filter({ hasText: `Due in ${timezoneId} ${i}` })
+          .first(),
+      ).toContainText(words);
     // Drawn on the server, before any script has run.
     expect(await (await learner.context().request.get('/sit')).text()).toContain(said[0]);
     expect([...quiet.said, ...alsoQuiet.said]).toEqual([]);

@@ -8,6 +8,7 @@ export interface BenchServer {
   readonly origin: string;
   readonly env: NodeJS.ProcessEnv;
   start(): Promise<void>;
+  pid(): number;
   /** Ends it at once, as a power cut does. */
   kill(): Promise<void>;
   stop(): void;
@@ -40,6 +41,7 @@ export function benchServer(port: number): BenchServer {
         await new Promise((resolve) => setTimeout(resolve, 100));
       }
     },
+    pid: () => server?.pid ?? 0,
     kill: async () => {
       const ended = new Promise((resolve) => server?.once('exit', resolve));
       server?.kill('SIGKILL');

@@ -9,6 +9,7 @@ const BENCHES = {
   player: true,
   vault: false,
   course: true,
+  live: true,
   hostile: true,
   killed: true,
 };

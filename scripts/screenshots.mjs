@@ -30,6 +30,22 @@ async function found(page, query) {
 }
 
 const TEACHER = {
+  today: (page) => open(page, '/'),
+  board: async (page) => {
+    await open(page, `/board?from=release&id=${ID}0201`);
+    await press(page, 'Call up');
+    await page.getByRole('button', { name: /^Viability testing/ }).click();
+    await press(page, 'Everybody');
+    await press(page, 'Close');
+    for (let i = 0; i < 9; i++) await press(page, 'Call up');
+    for (const [item, zone] of [
+      ['Barley', 'Stands drying'],
+      ['Poppy', 'Stands drying'],
+      ['Acorn', 'Must stay moist'],
+    ])
+      await put(page, item, zone);
+  },
+  live: (page) => open(page, `/releases/${ID}0203/live`),
   vault: async (page) => {
     await open(page, '/vault');
     await page.getByRole('navigation', { name: 'Shelves' }).getByRole('button').nth(1).click();
@@ -46,15 +62,6 @@ const TEACHER = {
   },
   kind: async (page) => {
     await open(page, `/bench/${await found(page, 'kind=gaps')}`);
-  },
-  behaviour: async (page) => {
-    await open(page, `/bench/${ID}0001`);
-    await station(page, 'Behaviour');
-    await page.locator('[data-bench-scene] .bed').first().click();
-  },
-  words: async (page) => {
-    await open(page, `/bench/${ID}0001`);
-    await station(page, 'Words & marks');
   },
   proof: async (page) => {
     await open(page, `/bench/${await found(page, 'findings=error')}`);
@@ -92,6 +99,7 @@ const TEACHER = {
   },
 };
 const LEARNER = {
+  'your-work': (page) => open(page, '/'),
   sit: async (page) => {
     await open(page, `/sit/${ID}0201`);
     for (const [item, zone] of [
@@ -104,24 +112,7 @@ const LEARNER = {
     await press(page, 'Check');
     await page.getByText(/in a wrong place/).waitFor();
   },
-  'as-a-list': async (page) => {
-    await open(page, `/sit/${ID}0201`);
-    await press(page, 'As a list');
-  },
 };
-
-/** The first question of a kind in a learner's set, gone to by its steps. */
-async function gaps(page) {
-  await open(page, `/sit/${ID}0203`);
-  const begin = page.getByRole('button', { name: 'Begin' });
-  if (await begin.isVisible()) await begin.click();
-  for (let i = 0; i < 12 && (await page.locator('.stage .slot, .flowing .slot').count()) === 0; i++) {
-    await press(page, 'Next question');
-    const leave = page.getByRole('dialog').getByRole('button', { name: 'Next question' });
-    if (await leave.isVisible()) await leave.click();
-    await page.waitForLoadState('networkidle');
-  }
-}
 
 /** Answers the first question of a set in part, and finishes it. */
 async function answerSet(page) {
@@ -158,11 +149,6 @@ try {
   for (const [name, scene] of wanted(LEARNER)) {
     await scene(wren);
     await take(wren, name);
-  }
-  if (only.size === 0 || only.has('gaps')) {
-    const ash = await pageOf('ash');
-    await gaps(ash);
-    await take(ash, 'gaps');
   }
   if (only.size === 0 || only.has('summary')) {
     const linden = await pageOf('linden');

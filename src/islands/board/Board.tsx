@@ -1,30 +1,24 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { ClassBoard, JsonText, WasUp } from '../../contract';
-import type { ModelPlacement } from '../../core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { ClassBoard, JsonText } from '../../contract';
 import { Alert } from '../../ui/Alert';
 import { fromJson } from '../../ui/wire';
-import { prover } from '../../workers';
-import { localVoice } from '../player/aids/speech';
-import { recallSounds, useSounds } from '../player/sounds';
+import { recallSounds } from '../player/sounds';
 import { BoardStage } from './BoardStage';
-import { type BoardQuestion, boardQuestion } from './boardQuestion';
-import { ClockPanel } from './ClockPanel';
+import type { BoardQuestion } from './boardQuestion';
 import { CheckButton, Controls, type PanelName } from './Controls';
 import { chime } from './chime';
 import { type ClassStore, classStore } from './classState';
 import { KeepDialog } from './KeepDialog';
-import { MorePanel } from './MorePanel';
-import { QuestionsPanel } from './QuestionsPanel';
+import { Panels } from './Panels';
 import { Sign, teamName } from './signs';
-import { TeamsPanel } from './TeamsPanel';
-import { TurnsPanel } from './TurnsPanel';
 import { type BoardClock, clockInWords, useBoardClock } from './useBoardClock';
 import { useKeptMedia } from './useKeptMedia';
+import { useModelAnswers } from './useModelAnswers';
+import { useOpened } from './useOpened';
+import { namesUp, speak } from './whoIsUp';
 import './board.css';
 
-/** How long a model answer is looked for, in milliseconds. */
-const PROVE_MS = 4000;
 const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
 /**
@@ -42,146 +36,61 @@ export function Board({ json, name }: { json: JsonText<ClassBoard>; name: string
 function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string }) {
   const [{ title, questions }] = useState(() => fromJson(json));
   const [store] = useState<ClassStore>(() => classStore(`vault-drop.board.${name}`));
-  const { edge, teams, teamUp, from, bell, best } = store();
-  const [at, setAt] = useState(0);
+  const { edge, from, bell } = store();
   const [panel, setPanel] = useState<PanelName | null>(null);
   const [hidden, setHidden] = useState(false);
   const [racing, setRacing] = useState(false);
   const [keeping, setKeeping] = useState(false);
   const [notice, setNotice] = useState('');
-  const kept = useKeptMedia(questions);
   const answers = useModelAnswers(questions);
   const clock = useBoardClock(from, () => {
     if (bell) chime();
     setNotice('The time is up.');
   });
+  const opened = useOpened({
+    ...{ questions, store, seed: name, clock, racing },
+    kept: useKeptMedia(questions),
+    onNotice: setNotice,
+  });
+  const [at, go] = usePlace(questions.length, () => {
+    setNotice('');
+    clock.setBack();
+    opened.startAnew();
+  });
   useEffect(recallSounds, []);
-
-  const document = questions[at];
-  const day = new Date().toDateString();
-  const bestToday = document && best[document.id]?.day === day ? (best[document.id]?.seconds ?? null) : null;
-  const judged = (side: number, id: string) => (newlyRight: number, allRight: boolean) => {
-    const { teams: now, teamUp: up, best: bests } = store.getState();
-    const team = raced.current ? side : up;
-    if (now.length > 0) store.getState().count(team, newlyRight);
-    if (!allRight) return;
-    const seconds = clockNow.current.gone();
-    if (raced.current) setNotice(`${teamName(now[side]?.sign ?? side)} has all of it right first.`);
-    if (!clockNow.current.isRunning && seconds === 0) return;
-    clockNow.current.stop();
-    const before = bests[id];
-    if (before?.day !== day || seconds < before.seconds) store.getState().setBest(id, day, seconds);
-  };
-  const raced = useRef(racing);
-  raced.current = racing;
-  const clockNow = useRef<BoardClock>(clock);
-  clockNow.current = clock;
-
-  // A question stays as the class has left it while others are played.
-  const opened = useRef(new Map<string, BoardQuestion>());
-  const open = (index: number, side: number): BoardQuestion | null => {
-    const whole = questions[index];
-    if (!whole) return null;
-    const key = `${index} ${side}`;
-    const known = opened.current.get(key);
-    if (known) return known;
-    const made = boardQuestion(whole, {
-      seed: `${name} ${index}`,
-      kept,
-      up: () => whoIsUp(store),
-      onJudged: judged(side, whole.id),
-    });
-    opened.current.set(key, made);
-    return made;
-  };
-  const sides = racing ? [0, 1] : [0];
-  const shown = sides.flatMap((side) => open(at, side) ?? []);
-
-  const go = useCallback(
-    (to: number) => {
-      if (to < 0 || to >= questions.length) return;
-      setAt(to);
-      setNotice('');
-      clockNow.current.setBack();
-    },
-    [questions.length],
-  );
-  // The keys of a clicker.
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key === 'PageDown') go(at + 1);
-      else if (event.key === 'PageUp') go(at - 1);
-      else return;
-      event.preventDefault();
-    };
-    addEventListener('keydown', press);
-    return () => removeEventListener('keydown', press);
-  }, [at, go]);
+  const halves = racing ? [0, 1] : [0];
+  const shown = halves.flatMap((half) => opened.open(at, half) ?? []);
+  const [first] = shown;
+  if (!first) return <Empty title={title} />;
 
   const call = () => {
-    const before = store.getState().turns;
+    const before = store.getState().turns?.round ?? 0;
     store.getState().call();
-    const now = store.getState().turns;
-    setNotice(
-      before && now && now.round > before.round ? `Everybody has come up once. Round ${now.round} begins.` : '',
-    );
+    const now = store.getState().turns?.round ?? 0;
+    setNotice(now > before ? `Everybody has come up once. Round ${now} begins.` : '');
     speak(namesUp(store));
   };
   const putBack = () => {
     for (const question of shown) question.putBack();
+    opened.startAnew();
     setNotice('');
   };
-
-  if (!document || shown.length === 0)
-    return (
-      <main id="content" className="board-empty">
-        <h1>{title}</h1>
-        <p>There is no question in it yet.</p>
-        <a className="link-brass" href="/vault">
-          To the Vault
-        </a>
-      </main>
-    );
-  const modelAnswer = answers.get(document.id);
-  const hint = shown[0]?.state.getState().player.getState().hintsLeft ? shown[0] : null;
+  const modelAnswer = answers.get(questions[at]?.id ?? '');
   return (
     <div className="board" data-edge={edge} data-hidden={hidden || undefined}>
-      <main id="content" className="board-main" data-racing={racing || undefined}>
-        {(clock.isRunning || clock.seconds > 0) && (
-          <p className="board-clock figures" role="timer">
-            {clockInWords(clock.seconds)}
-          </p>
-        )}
-        {teams.length > 0 && !racing && (
-          <ul className="board-tallies" aria-label="Teams">
-            {teams.map(({ sign, tally }, i) => (
-              <li key={sign}>
-                <button type="button" aria-pressed={teamUp === i} onClick={() => store.getState().passTo(i)}>
-                  <Sign sign={sign} />
-                  <span className="sr-only">{teamName(sign)}: </span>
-                  <span className="figures">{tally}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        )}
+      <main id="content" className="board-main">
+        <ClockShown clock={clock} />
+        {!racing && <Tallies store={store} />}
         {notice && (
           <Alert tone="notice" className="board-notice" role="status">
             {notice}
           </Alert>
         )}
         <div className="board-halves">
-          {shown.map((question, side) => (
-            <div key={side === 0 ? `left of ${at}` : `right of ${at}`} className="board-half">
+          {shown.map((question, half) => (
+            <div key={half === 0 ? `left of ${at}` : `right of ${at}`} className="board-half">
               <BoardStage question={question} />
-              {racing && (
-                <div className="board-side">
-                  <Sign sign={side} />
-                  <span>{teamName(side)}</span>
-                  <span className="figures">{teams[side]?.tally ?? 0}</span>
-                  <CheckButton question={question} />
-                </div>
-              )}
+              {racing && <Side store={store} half={half} question={question} />}
             </div>
           ))}
         </div>
@@ -191,91 +100,113 @@ function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string })
           Controls
         </button>
       ) : (
-        <Controls
-          store={store}
-          questions={shown}
-          at={at}
-          count={questions.length}
-          panel={panel}
-          model={modelAnswer === undefined ? 'looking' : modelAnswer === null ? 'none' : 'found'}
-          onPanel={setPanel}
-          onGo={go}
-          onPutBack={putBack}
-          onStep={() => modelAnswer && shown[0]?.step(modelAnswer)}
-          onCall={call}
-        />
+        <>
+          <Controls
+            store={store}
+            questions={shown}
+            at={at}
+            count={questions.length}
+            panel={panel}
+            model={modelAnswer === undefined ? 'looking' : modelAnswer === null ? 'none' : 'found'}
+            onPanel={setPanel}
+            onGo={go}
+            onPutBack={putBack}
+            onStep={() => modelAnswer && first.step(modelAnswer)}
+            onCall={call}
+          />
+          <Panels
+            {...{ panel, store, title, questions, at, clock, racing }}
+            shown={first}
+            onPanel={setPanel}
+            onGo={go}
+            onRace={setRacing}
+            onHide={() => {
+              setPanel(null);
+              setHidden(true);
+            }}
+            onKeep={() => {
+              setPanel(null);
+              setKeeping(true);
+            }}
+          />
+        </>
       )}
-      {!hidden && panel === 'turns' && <TurnsPanel store={store} onClose={() => setPanel(null)} />}
-      {!hidden && panel === 'teams' && (
-        <TeamsPanel store={store} racing={racing} onRace={setRacing} onClose={() => setPanel(null)} />
-      )}
-      {!hidden && panel === 'clock' && (
-        <ClockPanel store={store} clock={clock} best={bestToday} onClose={() => setPanel(null)} />
-      )}
-      {!hidden && panel === 'questions' && (
-        <QuestionsPanel questions={questions} at={at} onGo={go} onClose={() => setPanel(null)} />
-      )}
-      {!hidden && panel === 'more' && (
-        <MorePanel
-          store={store}
-          title={title}
-          onPanel={setPanel}
-          onHide={() => {
-            setPanel(null);
-            setHidden(true);
-          }}
-          onHint={hint && (() => hint.state.getState().player.getState().hint())}
-          onKeep={() => {
-            setPanel(null);
-            setKeeping(true);
-          }}
-        />
-      )}
-      {keeping && <KeepDialog title={title} played={[...opened.current.values()]} onClose={() => setKeeping(false)} />}
+      {keeping && <KeepDialog title={title} played={opened.all()} onClose={() => setKeeping(false)} />}
     </div>
   );
 }
 
-const whoIsUp = (store: ClassStore): readonly WasUp[] => {
-  const { turns, areLearners } = store.getState();
-  return areLearners ? (turns?.up.map((learner) => ({ learner })) ?? []) : namesUp(store).map((name) => ({ name }));
-};
-
-const namesUp = (store: ClassStore): readonly string[] => {
-  const { turns } = store.getState();
-  return turns?.up.flatMap((id) => turns.people.find((person) => person.id === id)?.name ?? []) ?? [];
-};
-
-/** Says the names that were drawn, by a voice of this machine, if sound is on. */
-function speak(names: readonly string[]): void {
-  const speech = window.speechSynthesis;
-  const voice = speech && localVoice(speech.getVoices(), 'en');
-  if (!voice || !useSounds.getState().on || names.length === 0) return;
-  const spoken = new SpeechSynthesisUtterance(names.join(', '));
-  spoken.voice = voice;
-  speech.speak(spoken);
+/** Which question is shown; the keys of a clicker go on and back. */
+function usePlace(count: number, onGo: () => void): [number, (to: number) => void] {
+  const [at, setAt] = useState(0);
+  const gone = useRef(onGo);
+  gone.current = onGo;
+  const go = useCallback(
+    (to: number) => {
+      if (to < 0 || to >= count) return;
+      setAt(to);
+      gone.current();
+    },
+    [count],
+  );
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const by = { PageDown: 1, PageUp: -1 }[event.key];
+      if (by === undefined) return;
+      event.preventDefault();
+      go(at + by);
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, [at, go]);
+  return [at, go];
 }
 
-/** The model answer of each question, looked for in a worker, one after another; null: there is none. */
-function useModelAnswers(
-  questions: readonly ReturnType<typeof fromJson<ClassBoard>>['questions'][number][],
-): ReadonlyMap<string, readonly ModelPlacement[] | null> {
-  const [found, setFound] = useState<ReadonlyMap<string, readonly ModelPlacement[] | null>>(new Map());
-  const worker = useMemo(prover, []);
-  useEffect(() => {
-    let ends = false;
-    const look = async () => {
-      for (const question of questions) {
-        const proof = await worker.prove(question, PROVE_MS).catch(() => null);
-        if (ends) return;
-        setFound((all) => new Map(all).set(question.id, proof?.modelAnswer?.placements ?? null));
-      }
-    };
-    void look();
-    return () => {
-      ends = true;
-      worker.stop();
-    };
-  }, [questions, worker]);
-  return found;
+const Empty = ({ title }: { title: string }) => (
+  <main id="content" className="board-empty">
+    <h1>{title}</h1>
+    <p>There is no question in it yet.</p>
+    <a className="link-brass" href="/vault">
+      To the Vault
+    </a>
+  </main>
+);
+
+const ClockShown = ({ clock: { isRunning, seconds } }: { clock: BoardClock }) =>
+  (isRunning || seconds > 0) && (
+    <p className="board-clock figures" role="timer">
+      {clockInWords(seconds)}
+    </p>
+  );
+
+/** The teams with their tallies; a press says whose turn it is. */
+function Tallies({ store }: { store: ClassStore }) {
+  const { teams, teamUp } = store();
+  if (teams.length === 0) return null;
+  return (
+    <ul className="board-tallies" aria-label="Teams">
+      {teams.map(({ sign, tally }, i) => (
+        <li key={sign}>
+          <button type="button" aria-pressed={teamUp === i} onClick={() => store.getState().passTo(i)}>
+            <Sign sign={sign} />
+            <span className="sr-only">{teamName(sign)}: </span>
+            <span className="figures">{tally}</span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Beneath one half of a race: whose it is, and its own check. */
+function Side({ store, half, question }: { store: ClassStore; half: number; question: BoardQuestion }) {
+  const tally = store((s) => s.teams[half]?.tally ?? 0);
+  return (
+    <div className="board-side">
+      <Sign sign={half} />
+      <span>{teamName(half)}</span>
+      <span className="figures">{tally}</span>
+      <CheckButton question={question} />
+    </div>
+  );
 }

@@ -16,10 +16,17 @@ const open = new Map<string, number>();
 
 /** Ends each open stream when the process is told to end: browsers come back to the next one. */
 const closing = new Set<() => void>();
-for (const signal of ['SIGTERM', 'SIGINT'])
-  process.on(signal, () => {
-    for (const close of closing) close();
-  });
+let isListening = false;
+function closeWithProcess(close: () => void): () => void {
+  if (!isListening)
+    for (const signal of ['SIGTERM', 'SIGINT'])
+      process.on(signal, () => {
+        for (const one of closing) one();
+      });
+  isListening = true;
+  closing.add(close);
+  return () => closing.delete(close);
+}
 
 export async function liveOf(as: As<Teacher>, releaseId: string): Promise<Result<LiveView>> {
   return (await releaseOf(as, releaseId)) ? ok(await watchOf(as, releaseId).view()) : fail('notFound');
@@ -80,8 +87,7 @@ export async function liveEvents(
       else if (missed && missed.id !== last) send(asText(missed));
       ending.push(watch.subscribe((event) => send(asText(event))));
       gone.addEventListener('abort', close);
-      closing.add(close);
-      ending.push(() => closing.delete(close));
+      ending.push(closeWithProcess(close));
     },
     cancel: end,
   });

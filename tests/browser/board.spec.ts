@@ -240,6 +240,7 @@ test('controls at each edge and out of sight, a clock, and all of it without the
     ['at the top', 'top'],
     ['on the left', 'left'],
     ['on the right', 'right'],
+    ['at the foot', 'bottom'],
   ] as const) {
     if (!(await page.getByRole('region', { name: 'More' }).isVisible())) await press(page, 'More');
     await page.getByLabel(words).check();
@@ -248,6 +249,7 @@ test('controls at each edge and out of sight, a clock, and all of it without the
     const controls = await page.getByRole('navigation', { name: 'Board' }).boundingBox();
     if (edge === 'top') expect(controls?.y).toBe(0);
     if (edge === 'left') expect(controls?.x).toBe(0);
+    if (edge === 'bottom') expect((controls?.y ?? 0) + (controls?.height ?? 0)).toBeCloseTo(800, 0);
     if (edge === 'right') expect((controls?.x ?? 0) + (controls?.width ?? 0)).toBeCloseTo(1280, 0);
   }
   await press(page, 'More');

@@ -9,6 +9,8 @@ import { type LiveEvent, watchOf } from './watch';
 const MAX_STREAMS = 6;
 /** So that whoever stands between does not take a quiet stream for a dead one; then rights are looked at again. */
 const HEARTBEAT_MS = 15_000;
+/** Messages that wait for a reader. */
+const MAX_WAITING = 200;
 /** How soon a browser comes back. */
 const RETRY_MS = 2000;
 
@@ -66,20 +68,23 @@ export async function liveEvents(
   const encoder = new TextEncoder();
   const body = new ReadableStream<Uint8Array>({
     start: (controller) => {
-      const send = (text: string) => controller.enqueue(encoder.encode(text));
       const close = () => {
+        if (ending.length === 0) return;
         end();
-        try {
-          controller.close();
-        } catch {
-          // The browser has closed it.
-        }
+        controller.close();
       };
-      const heartbeat = setInterval(async () => {
+      const send = (text: string) => {
+        if (ending.length === 0) return;
+        // Who reads nothing comes back to what it has missed, instead of filling the memory.
+        if ((controller.desiredSize ?? 0) < -MAX_WAITING) return close();
+        controller.enqueue(encoder.encode(text));
+      };
+      const beat = async () => {
         const may = (await releaseOf(as, releaseId)) && (await isSignedIn(as, session, personId));
         if (may) send(': still here\n\n');
         else close();
-      }, HEARTBEAT_MS);
+      };
+      const heartbeat = setInterval(() => void beat().catch(close), HEARTBEAT_MS);
       ending.push(() => clearInterval(heartbeat));
       const missed = last === null ? null : watch.since(last);
       send(`retry: ${RETRY_MS}\n\n`);

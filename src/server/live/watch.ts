@@ -41,10 +41,9 @@ export interface Watch {
   subscribe(tell: (event: LiveEvent) => void): () => void;
 }
 
-interface Row {
-  readonly kind: 'sitting' | 'move';
+interface SittingRow {
+  readonly kind: 'sitting';
   readonly sitting: string;
-  readonly row: number;
   readonly learner: string;
   readonly number: number;
   readonly seed: string;
@@ -52,6 +51,15 @@ interface Row {
   readonly began: number;
   readonly at: number;
   readonly finished: number | null;
+  readonly reopened: number;
+}
+interface MoveRow {
+  readonly kind: 'move';
+  readonly sitting: string;
+  readonly row: number;
+  readonly number: number;
+  readonly question: number;
+  readonly at: number;
   readonly body: string;
 }
 
@@ -60,13 +68,74 @@ interface Row {
  * they were stored, by whichever process. (The plus keeps SQLite from looking through all moves of the release.)
  */
 const changesIn = (releaseId: string, since: number, row: number) => sql`
-  select 'sitting' as kind, id as sitting, 0 as row, learner_id as learner, number, seed, edition, began,
-    started_at as at, finished_at as finished, reopened_after as body
+  select 'sitting' as kind, id as sitting, 0 as row, number, started_at as at, learner_id as learner, seed, edition, began,
+    finished_at as finished, reopened_after as reopened, null as question, null as body
   from sitting where release_id = ${releaseId} and (finished_at is null or finished_at > ${since})
   union all
-  select 'move', made.sitting_id, made.rowid, '', made.n, '', made.question, made.ending, made.at, null, made.body
+  select 'move', made.sitting_id, made.rowid, made.n, made.at, null, null, null, null, null, null, made.question, made.body
   from move made where made.rowid > ${row} and +made.sitting_id in (select id from sitting where release_id = ${releaseId})
   order by row`;
+
+/** Whom a release is assigned to, by name. */
+const rosterOf = (db: Database, releaseId: string) =>
+  db
+    .select({ id: user.id, name: user.name })
+    .from(courseLearner)
+    .innerJoin(release, eq(release.courseId, courseLearner.courseId))
+    .innerJoin(user, eq(user.id, courseLearner.learnerId))
+    .where(and(eq(release.id, releaseId), isAssignedTo(db, sql`${courseLearner.learnerId}`)))
+    .orderBy(asc(user.name), asc(user.id));
+
+async function nameOf(db: Database, learnerId: string): Promise<string> {
+  const found = await db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, learnerId) });
+  return found?.name ?? 'somebody who is not here any more';
+}
+
+async function aboutOf(db: Database, id: string): Promise<{ about: LiveView['release']; edition: number }> {
+  const [found] = await db
+    .select({ release, course: course.title })
+    .from(release)
+    .innerJoin(course, eq(course.id, release.courseId))
+    .where(eq(release.id, id));
+  if (!found) throw new Error(`There is no release ${id}`);
+  const { title, courseId, minutes, closesAt, edition } = found.release;
+  return {
+    about: { id, title, course: found.course, courseId, minutes, closesAt: closesAt?.toISOString() ?? null },
+    edition,
+  };
+}
+
+/** An attempt before its first move. */
+async function attemptFrom(db: Database, releaseId: string, found: SittingRow): Promise<Followed> {
+  const { models } = await editionOf(db, releaseId, found.edition);
+  const asked = (await editionOf(db, releaseId, found.began)).asked(drawer(found.seed, 'questions'));
+  return {
+    sittingId: found.sitting,
+    learnerId: found.learner,
+    number: found.number,
+    edition: found.edition,
+    startedAt: found.at,
+    finishedAt: found.finished,
+    reopenedAfter: found.reopened,
+    places: new Map(asked.map((question, place) => [question, place + 1])),
+    modelOf: (question) => {
+      const model = models[question];
+      return model && drawnFor(model, found.seed, question);
+    },
+    ...{ last: 0, question: null, movedAt: null, standings: new Map() },
+  };
+}
+
+/** The moves of an attempt that is newly followed; later ones come with the others. */
+async function catchUp(db: Database, attempt: Followed): Promise<void> {
+  const made = await db.all<{ n: number; question: number; body: string; at: number }>(sql`
+    select n, question, body, at from move where sitting_id = ${attempt.sittingId}
+      and not (ending and n <= ${attempt.reopenedAfter}) order by n`);
+  for (const [i, one] of made.entries()) {
+    follow(attempt, { ...one, body: JSON.parse(one.body) as Move });
+    if (i % AT_ONCE === AT_ONCE - 1) await breathe();
+  }
+}
 
 const watches = new WeakMap<Database, Map<string, Watch>>();
 
@@ -117,78 +186,24 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
     ),
   });
 
-  async function readRoster(): Promise<Set<string>> {
-    const found = await db
-      .select({ id: user.id, name: user.name })
-      .from(courseLearner)
-      .innerJoin(release, eq(release.courseId, courseLearner.courseId))
-      .innerJoin(user, eq(user.id, courseLearner.learnerId))
-      .where(and(eq(release.id, releaseId), isAssignedTo(db, sql`${courseLearner.learnerId}`)))
-      .orderBy(asc(user.name), asc(user.id));
-    const fresh = found.filter(({ id }) => !names.has(id));
-    for (const { id, name } of fresh) names.set(id, name);
-    return new Set(fresh.map(({ id }) => id));
-  }
-  async function readAbout(): Promise<void> {
-    const [found] = await db
-      .select({ release, course: course.title })
-      .from(release)
-      .innerJoin(course, eq(course.id, release.courseId))
-      .where(eq(release.id, releaseId));
-    if (!found) throw new Error(`There is no release ${releaseId}`);
-    const { title, courseId, minutes, closesAt } = found.release;
-    about = {
-      id: releaseId,
-      title,
-      course: found.course,
-      courseId,
-      minutes,
-      closesAt: closesAt?.toISOString() ?? null,
-    };
-    edition = await editionOf(db, releaseId, found.release.edition);
-  }
-
   /** The attempt of a row; one that was reopened or judged anew is followed from its beginning. */
-  async function attemptOf(found: Row): Promise<{ attempt: Followed; fresh: boolean; changed: boolean }> {
+  async function attemptOf(found: SittingRow): Promise<{ attempt: Followed; isFresh: boolean; hasChanged: boolean }> {
     const known = attempts.get(found.sitting);
-    const reopenedAfter = Number(found.body);
-    if (known && known.edition === found.edition && known.reopenedAfter === reopenedAfter) {
-      const changed = known.finishedAt !== found.finished;
-      const attempt = changed ? { ...known, finishedAt: found.finished } : known;
+    if (!known || known.edition !== found.edition || known.reopenedAfter !== found.reopened) {
+      const attempt = await attemptFrom(db, releaseId, found);
       attempts.set(found.sitting, attempt);
-      return { attempt, fresh: false, changed };
+      return { attempt, isFresh: true, hasChanged: true };
     }
-    const own = await editionOf(db, releaseId, found.edition);
-    const asked = (await editionOf(db, releaseId, found.began)).asked(drawer(found.seed, 'questions'));
-    const attempt: Followed = {
-      sittingId: found.sitting,
-      learnerId: found.learner,
-      number: found.number,
-      edition: found.edition,
-      startedAt: found.at,
-      finishedAt: found.finished,
-      reopenedAfter,
-      places: new Map(asked.map((question, place) => [question, place + 1])),
-      modelOf: (question) => {
-        const model = own.models[question];
-        return model && drawnFor(model, found.seed, question);
-      },
-      ...{ last: 0, question: null, movedAt: null, standings: new Map() },
-    };
+    const hasChanged = known.finishedAt !== found.finished;
+    const attempt = hasChanged ? { ...known, finishedAt: found.finished } : known;
     attempts.set(found.sitting, attempt);
-    return { attempt, fresh: true, changed: true };
+    return { attempt, isFresh: false, hasChanged };
   }
-
-  /** Moves of an attempt that is newly followed; later ones come with the others. */
-  async function catchUp(attempt: Followed): Promise<void> {
-    const made = await db.all<{ n: number; question: number; body: string; at: number }>(sql`
-      select n, question, body, at from move where sitting_id = ${attempt.sittingId}
-        and not (ending and n <= ${attempt.reopenedAfter}) order by n`);
-    for (const [i, one] of made.entries()) {
-      follow(attempt, { ...one, body: JSON.parse(one.body) as Move });
-      if (i % AT_ONCE === AT_ONCE - 1) await breathe();
-    }
-  }
+  const readAbout = async () => {
+    const found = await aboutOf(db, releaseId);
+    ({ about } = found);
+    edition = await editionOf(db, releaseId, found.edition);
+  };
 
   let looking: Promise<unknown> = Promise.resolve();
   /** One look after another. */
@@ -200,27 +215,32 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
   async function lookOnce(): Promise<void> {
     const touched = new Set<string>();
     const questions = new Set<number>();
-    if (looks++ % ROSTER_EVERY === 0) for (const id of await readRoster()) touched.add(id);
-    const found = await db.all<Row>(changesIn(releaseId, begun, row));
+    if (looks++ % ROSTER_EVERY === 0)
+      for (const { id, name } of await rosterOf(db, releaseId))
+        if (!names.has(id)) {
+          names.set(id, name);
+          touched.add(id);
+        }
+    const found = await db.all<SittingRow | MoveRow>(changesIn(releaseId, begun, row));
     const caughtUp = new Set<string>();
     for (const one of found) {
       if (one.kind === 'sitting') {
-        const { attempt, fresh, changed } = await attemptOf(one);
-        if (!names.has(attempt.learnerId)) await nameOf(attempt.learnerId);
-        if (fresh) {
-          await catchUp(attempt);
+        const { attempt, isFresh, hasChanged } = await attemptOf(one);
+        if (!names.has(attempt.learnerId)) names.set(attempt.learnerId, await nameOf(db, attempt.learnerId));
+        if (isFresh) {
+          await catchUp(db, attempt);
           caughtUp.add(attempt.sittingId);
           for (const question of attempt.standings.keys()) questions.add(question);
         }
-        if (changed) touched.add(attempt.learnerId);
+        if (hasChanged) touched.add(attempt.learnerId);
         continue;
       }
       row = Math.max(row, one.row);
       const attempt = attempts.get(one.sitting);
       if (!attempt || caughtUp.has(one.sitting)) continue;
-      follow(attempt, { n: one.number, question: one.edition, body: JSON.parse(one.body) as Move, at: one.at });
+      follow(attempt, { n: one.number, question: one.question, body: JSON.parse(one.body) as Move, at: one.at });
       touched.add(attempt.learnerId);
-      questions.add(one.edition);
+      questions.add(one.question);
     }
     if (touched.size === 0 && questions.size === 0) return;
     const before = event++;
@@ -229,11 +249,6 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
     const changed = { id: idNow(), change: changeOf(before) };
     for (const tell of told) tell(changed);
   }
-  async function nameOf(learnerId: string): Promise<void> {
-    const found = await db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, learnerId) });
-    names.set(learnerId, found?.name ?? 'somebody who is not here any more');
-  }
-
   const begin = async () => {
     await readAbout();
     const [last] = await db.all<{ row: number | null }>(sql`select max(rowid) as row from move`);

@@ -136,7 +136,8 @@ test('time is the server’s: the page counts it down, and what was placed is ch
   await expect(page.getByText('One is right in Dry')).toBeVisible();
   await page.goBack().catch(() => null);
   await page.goto('/sit');
-  await expect(page.getByRole('row', { name: /Which seeds/ }).first()).toContainText('finished');
+  const done = page.getByRole('region', { name: 'Done', exact: true }).getByRole('listitem');
+  await expect(done.filter({ hasText: 'Which seeds' }).first()).toContainText('Look at it');
 });
 
 test('a set: on and back, held until a check, and an account at the end', async ({ browser }) => {

@@ -146,6 +146,9 @@ test('Words & marks: feedback by the cell, hints, buttons, and what five typical
   await page.getByRole('textbox', { name: 'What is said of Gravel in Stands drying' }).fill('Gravel is no seed.');
   await page.getByRole('button', { name: 'Add a hint' }).click();
   await page.getByRole('textbox', { name: 'Hint 3' }).fill('Think of water.');
+  // What leaving the field changes is there before the next press: it may move what is pressed.
+  await page.getByRole('textbox', { name: 'Hint 3' }).blur();
+  await saved(page);
   await page.getByText('What learners see').click();
   await page.getByRole('radio', { name: 'after every check' }).check({ force: true });
   await page.getByText('Words on the buttons').click();

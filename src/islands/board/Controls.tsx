@@ -43,7 +43,7 @@ export function Controls(props: Props) {
       {turns && (
         <button
           type="button"
-          className="board-button board-button-quiet figures"
+          className="board-button board-button-quiet board-round figures"
           aria-expanded={panel === 'turns'}
           aria-label={`Turns: ${roundInWords(turns)}`}
           onClick={() => toggle('turns')}

@@ -26,7 +26,7 @@ export function RowTools({ row, inBin }: { row: Row; inBin: boolean }) {
   const isOwn = row.access === 'own';
   return (
     <>
-      <span className="grid grid-cols-2 justify-end">
+      <span className="grid grid-cols-2 2xl:grid-cols-3 justify-end [&>*]:h-6">
         {inBin ? (
           <button
             type="button"

@@ -77,8 +77,9 @@ export function boardQuestion(whole: Question, { seed, kept, up, onJudged }: Opt
       rounds = [...rounds.slice(0, -1), made];
     },
   });
-  const seen = (view: SittingView): SittingView =>
-    state.getState().covered ? { ...view, told: null, answered: [] } : view;
+  /** Nothing is said while verdicts are covered. */
+  const seen = <Answer extends Pick<SittingView, 'told' | 'answered'>>(answer: Answer): Answer =>
+    state.getState().covered ? { ...answer, told: null, answered: [] } : answer;
   const send: Send = async (after, moves) => {
     now();
     const answer = await sitting.send(after, moves);
@@ -94,7 +95,7 @@ export function boardQuestion(whole: Question, { seed, kept, up, onJudged }: Opt
       onJudged(newly.length, told.try?.fullMarks === true);
     }
     state.setState({ canUndo: true, steps: null });
-    return state.getState().covered ? { ...answer, value: { ...answer.value, told: null, answered: [] } } : answer;
+    return { ...answer, value: seen(answer.value) };
   };
   const opened = (view: SittingView) => playerStore(view, { send, stored: false, reopen: renew });
   const renew = () => state.setState({ player: opened(seen(sitting.view())), canUndo: past.length > 0, steps: null });

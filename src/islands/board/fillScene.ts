@@ -21,7 +21,7 @@ const DOCK_SHARE = 0.42;
 export const DOCK_GAP = 14;
 const STEP = 0.05;
 
-/** The height of a tray beneath the scene, in CSS pixels: as many rows as its items need, in the size they have there. */
+/** The height of a tray beneath the scene, in CSS pixels: the rows its items need, in the size they have there. */
 export function dockHeight(
   question: LearnerQuestion,
   room: { readonly width: number; readonly height: number },
@@ -123,7 +123,10 @@ const boxIn = ({ size, home, stays }: LearnerQuestion['items'][number], by: numb
   home: stays ? { x: home.x - (size.w * (by - 1)) / 2, y: home.y - (size.h * (by - 1)) / 2 } : home,
 });
 
-/** True if nothing that stays in its place meets another, and each zone holds as many items of the largest that may come as it has places for, or its share of all. */
+/**
+ * True if nothing that stays in its place meets another, and each zone holds as many items of the largest that may come
+ * as it has places for, or its share of all.
+ */
 function hasRoom({ items, zones, scene }: LearnerQuestion, by: number): boolean {
   const staying = items.flatMap((item) => (item.stays ? [boxIn(item, by)] : []));
   const stand = staying.every(

@@ -11,7 +11,7 @@ import { adoptMedia } from '../vault/access';
 import { openWith } from '../vault/questions';
 import { wholeSet } from '../vault/wholeSet';
 
-/** Questions with their keys, to be played by a class: a teacher's own, shared ones, or those of a course they teach. */
+/** Questions with their keys, for a class: a teacher's own, shared ones, or those of a course they teach. */
 export async function openBoard(
   as: As<Teacher>,
   { from, id }: { readonly from: BoardSource; readonly id: string },
@@ -60,7 +60,7 @@ async function openUnit(as: As<Teacher>, id: string): Promise<Result<ClassBoard>
   return ok({ ...found, questions });
 }
 
-/** The questions of a release as they count now. Its media become the teacher's own, so that the board can show them. */
+/** The questions of a release as they count now. Its media become the teacher's own, so that the board shows them. */
 async function releasedQuestions(
   as: As<Teacher>,
   { id, releasedBy }: Pick<typeof release.$inferSelect, 'id' | 'releasedBy'>,

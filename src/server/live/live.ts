@@ -60,7 +60,7 @@ export async function liveEvents(
     else open.delete(personId);
   });
   try {
-    await watch.view();
+    await watch.ready;
   } catch (error) {
     end();
     throw error;

@@ -33,7 +33,9 @@ export interface LiveEvent {
 
 /** One release, followed for everybody who watches it. */
 export interface Watch {
-  /** Everything as it stands; resolves as soon as it is known. */
+  /** Resolves when it knows how everything stands. */
+  readonly ready: Promise<void>;
+  /** Everything as it stands now. */
   view(): Promise<LiveView>;
   /** What has changed since an event; null: that cannot be told any more. */
   since(id: string): LiveEvent | null;
@@ -152,6 +154,8 @@ export function watchOf(context: Pick<Context, 'db' | 'now'>, releaseId: string)
 
 function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, onEnd: () => void): Watch {
   const attempts = new Map<string, Followed>();
+  /** By learner: their latest attempt. */
+  const lastOf = new Map<string, string>();
   const names = new Map<string, string>();
   /** By learner: their row, and the event in which it last changed. */
   const rows = new Map<string, { row: LiveLearner; event: number }>();
@@ -171,8 +175,7 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
 
   const idNow = () => `${mark}-${event}`;
   const currentOf = (learnerId: string): LiveLearner => {
-    const own = [...attempts.values()].filter((attempt) => attempt.learnerId === learnerId);
-    const last = own.reduce<Followed | null>((best, one) => (best && best.number > one.number ? best : one), null);
+    const last = attempts.get(lastOf.get(learnerId) ?? '');
     const name = names.get(learnerId) ?? '';
     return last ? liveLearner(last, name) : notBegun(learnerId, name);
   };
@@ -192,6 +195,8 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
     if (!known || known.edition !== found.edition || known.reopenedAfter !== found.reopened) {
       const attempt = await attemptFrom(db, releaseId, found);
       attempts.set(found.sitting, attempt);
+      const last = attempts.get(lastOf.get(found.learner) ?? '');
+      if (!last || last.number <= found.number) lastOf.set(found.learner, found.sitting);
       return { attempt, isFresh: true, hasChanged: true };
     }
     const hasChanged = known.finishedAt !== found.finished;
@@ -281,6 +286,7 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
   };
 
   return {
+    ready,
     view: async () => {
       await ready;
       await look();

@@ -1,8 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Page } from '@playwright/test';
+import type { Page, Response } from '@playwright/test';
 import { give, signedIn, tag } from './player';
-import { expect, open, pageTimer, test, watch } from './support';
+import { expect, open, test, watch } from './support';
 
 // What a listener hears of a whole attempt: what is announced, and the name of what has the focus, in their order.
 // The logs stand beside this file; UPDATE_SPOKEN=1 writes them anew, to be read before they are kept.
@@ -223,6 +223,17 @@ async function focus(page: Page, name: string): Promise<void> {
 
 const heard = (page: Page) => page.evaluate('window.heard') as Promise<string[]>;
 
+/** Two frames, and what they leave to be done: words that an earlier key brings are not taken for a later one's. */
+const painted = (page: Page): Promise<void> =>
+  page.evaluate(
+    () =>
+      new Promise<void>((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve, 20)))),
+  );
+
+/** The server's answer to a check or a hint, not the one to a drop that was sent before it. */
+const asks = (button: 'Check' | 'Hint') => (response: Response) =>
+  (response.request().postData() ?? '').includes(`"kind":"${button.toLowerCase()}"`);
+
 for (const [kind, { question, steps }] of Object.entries(ATTEMPTS))
   test(`${kind}: a whole attempt reads as sense`, async ({ browser }) => {
     const release = await give(browser, { title: kind, tries: 3, ...question });
@@ -236,13 +247,17 @@ for (const [kind, { question, steps }] of Object.entries(ATTEMPTS))
     await expect.poll(() => page.evaluate(() => document.hasFocus())).toBe(true);
     for (const [on, ...keys] of steps) {
       if (on !== null) await focus(page, on);
-      const checks = on === 'Check' || on === 'Hint';
+      await painted(page);
       const before = await heard(page);
+      const answer = on === 'Check' || on === 'Hint' ? page.waitForResponse(asks(on)) : null;
       for (const key of keys) {
         await page.keyboard.press(key);
-        await pageTimer(page, 20);
+        await painted(page);
       }
-      if (checks) await expect.poll(async () => (await heard(page)).length).toBeGreaterThan(before.length);
+      if (!answer) continue;
+      await answer;
+      await expect.poll(async () => (await heard(page)).length).toBeGreaterThan(before.length);
+      await painted(page);
     }
     const log = (await heard(page)).join('\n');
     const file = join(import.meta.dirname, 'spoken', `${kind}.txt`);

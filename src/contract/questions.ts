@@ -39,6 +39,8 @@ export interface VaultRow {
   kind: Kind;
   /** Its maximum mark. */
   max: number;
+  /** About how long it takes. */
+  seconds: number;
   changedAt: Date;
   findings: FindingCounts;
   startingPoint: boolean;

@@ -31,6 +31,11 @@ export interface ReleaseSettings {
   readonly audience: ReleaseAudience | null;
 }
 
+/** The settings that a course's new releases begin with. */
+export type ReleaseDefaults = Partial<
+  Pick<ReleaseSettings, 'minutes' | 'sittings' | 'counts' | 'practice' | 'feedbackLevel' | 'feedbackTime'>
+>;
+
 export interface AllowanceRow {
   learnerId: string;
   name: string;

@@ -1,6 +1,6 @@
 // Sets of questions.
 import { array, boolean, number, object, string } from 'yup';
-import { AIDS, type Aid, type Draw, type Kind, type Question, type Section } from '../core';
+import { AIDS, type Aid, type Kind, type Question, type Section } from '../core';
 import { MAX_CAPTIONS } from '../core/document';
 import { titled } from './courses';
 import { name, one, points, revision, sha256, uuid } from './fields';
@@ -28,18 +28,33 @@ export interface SetEntry {
 
 export type SetSection = Section<SetEntry>;
 
+/** `seconds`: about how long a sitting takes. `releases`: how many were published from it. */
 export interface SetRow {
   id: string;
   title: string;
   questions: number;
+  points: number;
+  seconds: number;
+  releases: number;
   changedAt: Date;
+  /** Null: it is not deleted. */
+  deletedAt: Date | null;
 }
 
-/** `max`: the most its own marks come to. */
+/** A release that was published from a set. */
+export interface SetUse {
+  id: string;
+  title: string;
+  course: string;
+  at: Date;
+}
+
+/** `max`: the most its own marks come to. `seconds`: about how long it takes. */
 export interface SetQuestion extends SetEntry {
   title: string;
   kind: Kind;
   max: number;
+  seconds: number;
 }
 
 export interface SetView {
@@ -49,6 +64,8 @@ export interface SetView {
   aids: Aid[];
   sections: Section<SetQuestion>[];
   sources: SetSource[];
+  /** The releases that were published from it, the latest first. */
+  uses: SetUse[];
   /** The number of questions that the teacher may not use any more: deleted, or not shared any more. */
   gone: number;
   /** The revision that a write has to name. */
@@ -65,9 +82,7 @@ export interface SetContent {
 }
 
 /** `count`: the number of its questions. */
-export interface EditionSection {
-  readonly title: string;
-  readonly draw: Draw | null;
+export interface EditionSection extends Omit<Section<never>, 'questions'> {
   readonly count: number;
 }
 
@@ -95,6 +110,7 @@ const setFields = {
       })
         .nullable()
         .default(null),
+      shuffled: boolean().optional(),
       questions: array(object({ id: uuid(), points: points().nullable().default(null) }))
         .max(MAX_QUESTIONS, `At most ${MAX_QUESTIONS} questions`)
         .required(),
@@ -130,10 +146,17 @@ const setFields = {
 
 export const setContent = object(setFields);
 
+/** `id`: the copy's, made by the client, so that a repeated request makes one. */
+export const copied = object({ id: uuid() });
+
 export const setChange = object({ ...setFields, from: revision() });
 
 export const setOperations = {
-  'GET /api/sets': { who: 'teacher', does: 'The teacher’s sets.', answer: json<SetRow[]>() },
+  'GET /api/sets': {
+    who: 'teacher',
+    does: 'The teacher’s sets, the latest change first, and those that were deleted and can be brought back.',
+    answer: json<SetRow[]>(),
+  },
   'GET /api/sets/{id}': { who: 'teacher', does: 'A set, with the titles of its questions.', answer: json<SetView>() },
   'GET /api/sets/{id}/whole': {
     who: 'teacher',
@@ -147,5 +170,21 @@ export const setOperations = {
     body: setChange,
     maxBytes: 2 * 1024 * 1024,
     answer: json<{ id: string; revision: number }>(),
+  },
+  'DELETE /api/sets/{id}': {
+    who: 'teacher',
+    does: 'Deletes a set. Its questions and releases stay, and it can be brought back.',
+    answer: json<{ id: string }>(),
+  },
+  'POST /api/sets/{id}/restore': {
+    who: 'teacher',
+    does: 'Brings a deleted set back.',
+    answer: json<{ id: string }>(),
+  },
+  'POST /api/sets/{id}/copies': {
+    who: 'teacher',
+    does: 'Makes a copy of a set; its questions are the same.',
+    body: copied,
+    answer: json<{ id: string }>(),
   },
 } as const satisfies Readonly<Record<string, Operation>>;

@@ -51,6 +51,8 @@ export interface DraftRow {
 }
 
 export interface TodayView {
+  /** When it was looked up. */
+  at: Date;
   /** Since when there may be news. */
   since: Date;
   due: DueRow[];

@@ -250,6 +250,7 @@ export { type Schedule, scheduleProblems } from './sets/schedule';
 export {
   asked,
   asksOf,
+  type Doing,
   type Draw,
   earned,
   type Guessed,
@@ -258,6 +259,8 @@ export {
   pointsOf,
   roundMark,
   type Section,
+  secondsFor,
+  secondsOf,
   totalOf,
   type Worth,
 } from './sets/set';

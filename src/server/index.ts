@@ -82,7 +82,7 @@ export {
   setStartingPoint,
 } from './vault/questions';
 export { replaceInQuestions } from './vault/replaceWords';
-export { listSets, makeSet, openSet, saveSet } from './vault/sets';
+export { copySet, listSets, makeSet, openSet, saveSet, setSetDeleted } from './vault/sets';
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
 export { listVersions, nameVersion, versionAt } from './vault/versions';
 export { wholeSet } from './vault/wholeSet';

@@ -1,9 +1,17 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { isZone } from '../core';
-import { asTyped, asTypedDay, elsewhere, moment, typedTime } from './when';
+import { ago, asTyped, asTypedDay, elsewhere, moment, typedTime } from './when';
 import { zoneOnServer } from './zone';
 
 afterEach(() => zoneOnServer(() => 'UTC'));
+
+describe('how long ago', () => {
+  it('is told from the time that is given, not from the clock of whoever draws it', () => {
+    const at = new Date('2031-01-15T11:30:00Z');
+    expect(ago(at, new Date('2031-01-15T11:55:10Z'))).toBe('25 minutes ago');
+    expect(ago(at, new Date('2031-01-15T11:55:40Z'))).toBe('26 minutes ago');
+  });
+});
 
 describe('times in the reader’s zone', () => {
   it.each([

@@ -1,5 +1,5 @@
 import { TZDate, tz } from '@date-fns/tz';
-import { format, formatDistanceToNow, isSameDay } from 'date-fns';
+import { format, formatDistance, isSameDay } from 'date-fns';
 import { zone } from './zone';
 
 const here = () => ({ in: tz(zone()) });
@@ -7,7 +7,8 @@ const here = () => ({ in: tz(zone()) });
 /** A time in the reader's zone, as people say it: today's time, or the day with it. */
 export const moment = (at: Date): string =>
   isSameDay(at, new Date(), here()) ? clock(at) : format(at, 'd MMM yyyy, HH:mm', here());
-export const ago = (at: Date): string => formatDistanceToNow(at, { addSuffix: true });
+/** How long before `now` it was: given, so that a page drawn twice says the same. */
+export const ago = (at: Date, now: Date): string => formatDistance(at, now, { addSuffix: true });
 export const clock = (at: Date): string => format(at, 'HH:mm', here());
 export const duration = (seconds: number): string =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`;

@@ -30,6 +30,7 @@ const pages = (
   'bench/new': [['/bench/new', forTeachers(OK, OK)]],
   'sets/index': [['/sets', forTeachers(OK, OK)]],
   'sets/[id]/index': [[`/sets/${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
+  'sets/[id]/rehearse': [[`/sets/${DEMO.weekSet}/rehearse`, forTeachers(OK, NOTHING)]],
   'sets/[id]/print': [[`/sets/${DEMO.weekSet}/print`, forTeachers(OK, NOTHING)]],
   'lists/index': [['/lists', forTeachers(OK, OK)]],
   'records/index': [['/records', forTeachers(OK, OK)]],

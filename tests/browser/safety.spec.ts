@@ -127,12 +127,12 @@ test('time is the server’s: the page counts it down, and what was placed is ch
   const { page } = await sitDown(
     browser,
     'tansy',
-    await give(browser, THREE, { closesAt: toWire(new Date(Date.now() + 14_000)), minutes: 30 }),
+    await give(browser, THREE, { closesAt: toWire(new Date(Date.now() + 25_000)), minutes: 30 }),
   );
   await expect(page.getByRole('timer')).toHaveText(/^0:\d\d left$/);
   await byMouse(page, 'Barley', 'Dry');
   await accessible(page);
-  await expect(page.getByText('You have finished.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('You have finished.')).toBeVisible({ timeout: 45_000 });
   await expect(page.getByText('One is right in Dry')).toBeVisible();
   await page.goBack().catch(() => null);
   await page.goto('/sit');

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { random } from '../random/random';
-import { asked, asksOf, earned, guessingOf, pointsOf, type Section, totalOf, type Worth } from './set';
+import {
+  asked,
+  asksOf,
+  earned,
+  guessingOf,
+  pointsOf,
+  type Section,
+  secondsFor,
+  secondsOf,
+  totalOf,
+  type Worth,
+} from './set';
 
 const worth = (max: number, points: number | null = null): Worth => ({ max, points });
 const section = <Q>(questions: Q[], draw: Section<Q>['draw'] = null): Section<Q> => ({ title: '', draw, questions });
@@ -28,7 +39,40 @@ describe('points', () => {
   });
 });
 
+describe('how long it takes', () => {
+  it('is the reading and the placing; of a draw, so many of the mean', () => {
+    expect(secondsFor({ words: 238, items: 0, gaps: 0 })).toBe(70);
+    expect(secondsFor({ words: 0, items: 3, gaps: 2 })).toBe(48);
+    const taking = (...seconds: number[]) => seconds.map((one) => ({ seconds: one }));
+    expect(secondsOf([section(taking(30, 60)), section(taking(10, 20, 60), { count: 2, points: 1 })])).toBe(150);
+    expect(secondsOf([section([])])).toBe(0);
+  });
+});
+
 describe('what a sitting is asked', () => {
+  it('is in the order of the seed where a section is shuffled, and each order comes as often', () => {
+    const sections = [section(['a']), { ...section(['b', 'c', 'd']), shuffled: true }, section(['e', 'f'])];
+    const seen = new Map<string, number>();
+    for (let seed = 0; seed < 6000; seed++) {
+      const places = asked(sections, random(seed));
+      expect(places).toEqual(asked(sections, random(seed)));
+      expect([places[0], ...places.slice(4)]).toEqual([0, 4, 5]);
+      const order = places.slice(1, 4).join();
+      seen.set(order, (seen.get(order) ?? 0) + 1);
+    }
+    // Chi-squared over six orders: 20.5 is passed by one in a thousand.
+    expect(seen.size).toBe(6);
+    expect([...seen.values()].reduce((sum, n) => sum + (n - 1000) ** 2 / 1000, 0)).toBeLessThan(20.5);
+  });
+
+  it('is as it was before, where nothing is shuffled: drawn first, shuffled after', () => {
+    const drawn = (isShuffled: boolean) => [
+      { ...section([...'abcdefgh'], { count: 4, points: 1 }), shuffled: isShuffled },
+    ];
+    for (let seed = 0; seed < 50; seed++)
+      expect(asked(drawn(true), random(seed)).toSorted((a, b) => a - b)).toEqual(asked(drawn(false), random(seed)));
+  });
+
   it('is all there is where nothing is drawn', () => {
     expect(asked([section(['a', 'b']), section(['c'])], random(1))).toEqual([0, 1, 2]);
   });

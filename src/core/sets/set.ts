@@ -1,4 +1,4 @@
-import type { Random } from '../random/random';
+import { type Random, shuffled } from '../random/random';
 
 /** So many of a section's questions are drawn for each sitting; each of them counts as many points. */
 export interface Draw {
@@ -6,10 +6,11 @@ export interface Draw {
   readonly points: number;
 }
 
-/** A part of a set. `draw` null: all of it is asked. */
+/** A part of a set. `draw` null: all of it is asked. `shuffled`: each sitting has it in an order of its own. */
 export interface Section<Q> {
   readonly title: string;
   readonly draw: Draw | null;
+  readonly shuffled?: boolean | undefined;
   readonly questions: readonly Q[];
 }
 
@@ -21,13 +22,13 @@ export interface Worth {
 
 /** Sections that say how many questions are their own, with the places of these in the whole set. */
 export function inPlaces(
-  sections: readonly { readonly title: string; readonly draw: Draw | null; readonly count: number }[],
+  sections: readonly (Omit<Section<never>, 'questions'> & { readonly count: number })[],
 ): Section<number>[] {
   let first = 0;
-  return sections.map(({ title, draw, count }) => {
+  return sections.map(({ count, ...section }) => {
     const questions = Array.from({ length: count }, (_, i) => first + i);
     first += count;
-    return { title, draw, questions };
+    return { ...section, questions };
   });
 }
 
@@ -59,9 +60,9 @@ export const earned = (mark: number, max: number, points: number): number => (ma
 export const roundMark = (sum: number): number => Math.round(sum * 1e4) / 1e4;
 
 /**
- * The questions one sitting is asked, by their places in the whole set, in the set's order. Each subset of a section's
- * questions is as likely as any other (selection sampling: Knuth, The Art of Computer Programming, vol. 2, 3.4.2,
- * algorithm S).
+ * The questions one sitting is asked, by their places in the whole set: section after section, each in the set's order
+ * unless it is shuffled. Each subset of a section's questions is as likely as any other (selection sampling: Knuth, The
+ * Art of Computer Programming, vol. 2, 3.4.2, algorithm S), and so is each order.
  */
 export function asked(sections: readonly Section<unknown>[], next: Random): number[] {
   const all: number[] = [];
@@ -69,11 +70,13 @@ export function asked(sections: readonly Section<unknown>[], next: Random): numb
   for (const section of sections) {
     let wanted = asksOf(section);
     const { length } = section.questions;
+    const drawn: number[] = [];
     for (let i = 0; i < length && wanted > 0; i++) {
       if (wanted < length - i && next() * (length - i) >= wanted) continue;
-      all.push(first + i);
+      drawn.push(first + i);
       wanted--;
     }
+    all.push(...(section.shuffled ? shuffled(drawn.length, next).map((i) => drawn[i] as number) : drawn));
     first += length;
   }
   return all;
@@ -133,3 +136,26 @@ function meanProduct(chances: readonly number[], k: number): number {
     }
   return mean[k] as number;
 }
+
+/** What there is to do in a question: words to read, items to place, gaps to type into. */
+export interface Doing {
+  readonly words: number;
+  readonly items: number;
+  readonly gaps: number;
+}
+
+/** Silent reading of plain English text, words a minute (Brysbaert 2019, Journal of Memory and Language 109, 104047). */
+const WORDS_A_MINUTE = 238;
+/** Our own estimates: to weigh an item and place it, to type into a gap, to check and read what is said, in seconds. */
+const SECONDS = { item: 6, gap: 10, check: 10 } as const;
+
+/** About how long a question takes, in seconds: an estimate, for planning a lesson. */
+export const secondsFor = ({ words, items, gaps }: Doing): number =>
+  Math.round((words / WORDS_A_MINUTE) * 60) + items * SECONDS.item + gaps * SECONDS.gap + SECONDS.check;
+
+/** About how long a sitting takes, in seconds. Of a drawn section so many times the mean of its questions. */
+export const secondsOf = (sections: readonly Section<{ readonly seconds: number }>[]): number =>
+  sections.reduce((all, section) => {
+    const sum = section.questions.reduce((seconds, question) => seconds + question.seconds, 0);
+    return all + (section.questions.length > 0 ? (sum * asksOf(section)) / section.questions.length : 0);
+  }, 0);

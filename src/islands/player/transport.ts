@@ -1,24 +1,17 @@
 import type { MediaSource } from '../../scene/media';
 import { addressOf, api } from '../../ui/api';
-import type { PlayerState, Send } from './store';
+import type { Judge } from './Sitting';
+import type { PlayerState } from './store';
 import type { SittingView } from './types';
 
-export const toServer =
-  ({ id, place }: SittingView): Send =>
-  (after, moves) =>
-    api('POST /api/sittings/{id}/moves', { id, body: { question: place.at, after, moves } });
-
-export const goToQuestion = (id: string, question: number) =>
-  api('POST /api/sittings/{id}/at', { id, body: { question } });
 export const beginSitting = (id: string) => api('POST /api/releases/{id}/sittings', { id });
-export const finishSitting = (id: string) => api('POST /api/sittings/{id}/finish', { id });
 
 /** The widths in which pictures are served (src/server/media/widths.ts). */
 const WIDTHS = [160, 320, 640, 1280, 2560] as const;
 
 /** The URLs of an attempt's media by their drawn names; pictures in the width at which they are shown. */
-export const sittingMedia =
-  ({ id, place }: Pick<SittingView, 'id' | 'place'>, media: PlayerState['media']): MediaSource =>
+const sittingMedia =
+  ({ id, place }: SittingView, media: PlayerState['media']): MediaSource =>
   (name) => {
     const medium = Object.hasOwn(media, name) ? media[name] : undefined;
     if (!medium) return null;
@@ -30,3 +23,14 @@ export const sittingMedia =
       inWidth: (width) => `${url}&w=${WIDTHS.find((candidate) => candidate >= width) ?? WIDTHS.at(-1)}`,
     };
   };
+
+export const SERVER: Judge = {
+  stored: true,
+  send:
+    ({ id, place }) =>
+    (after, moves) =>
+      api('POST /api/sittings/{id}/moves', { id, body: { question: place.at, after, moves } }),
+  media: sittingMedia,
+  goTo: ({ id }, question) => api('POST /api/sittings/{id}/at', { id, body: { question } }),
+  finish: ({ id }) => api('POST /api/sittings/{id}/finish', { id }),
+};

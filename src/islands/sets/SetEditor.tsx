@@ -1,13 +1,16 @@
 import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useDeferredValue, useRef, useState } from 'react';
-import { totalOf } from '../../core';
-import { api, ask, conflictIn, Field } from '../../ui';
+import type { SetUse, Wire } from '../../contract';
+import { secondsOf, totalOf } from '../../core';
+import { api, ask, conflictIn, Field, moment } from '../../ui';
 import { boardAddress } from '../../ui/boardAddress';
 import { useSaving } from '../../ui/saving';
 import { PublishDialog } from '../publish/PublishDialog';
 import { AidChoices } from '../shared/AidChoices';
 import { guessingInWords } from '../shared/guessing';
+import { KIND_NAMES } from '../shared/kindNames';
+import { minutesInWords } from '../shared/minutesInWords';
 import { type Entry, entriesIn, type SetContent, withQuestion } from './content';
 import { SectionsEditor } from './SectionsEditor';
 import { SourcesEditor } from './SourcesEditor';
@@ -16,7 +19,11 @@ import { useGuessing } from './useGuessing';
 const client = new QueryClient();
 
 /** `gone`: the number of questions the teacher may not use any more. */
-type Given = SetContent & { readonly gone: number; readonly revision: number };
+type Given = SetContent & {
+  readonly gone: number;
+  readonly revision: number;
+  readonly uses: readonly Wire<SetUse>[];
+};
 
 /** A set as it is stored. Its parts have names here, so that changes of two people can be told apart. */
 type Stored = Omit<SetContent, 'id' | 'sections'> & {
@@ -24,6 +31,7 @@ type Stored = Omit<SetContent, 'id' | 'sections'> & {
     id: string;
     title: string;
     draw: SetContent['sections'][number]['draw'];
+    shuffled?: boolean | undefined;
     questions: { id: string; points: number | null }[];
   }[];
 };
@@ -32,10 +40,9 @@ const stored = ({ title, goBack, aids, sections, sources }: SetContent): Stored 
   goBack,
   aids,
   sources,
-  sections: sections.map(({ title, draw, questions }, i) => ({
+  sections: sections.map(({ questions, ...head }, i) => ({
+    ...head,
     id: `part ${i + 1}`,
-    title,
-    draw,
     questions: questions.map(({ id, points }) => ({ id, points })),
   })),
 });
@@ -158,6 +165,11 @@ function Editor({ set: given }: { set: Given }) {
           {state === 'saving' ? 'saving…' : state === 'failed' ? problem : 'saved'}
         </p>
         <span className="grow" />
+        {questions.length > 0 && (
+          <a className="btn btn-quiet" href={`/sets/${set.id}/rehearse`} target="_blank" rel="noreferrer">
+            Rehearse
+          </a>
+        )}
         <a className="btn btn-quiet" href={boardAddress('set', set.id)} target="_blank" rel="noreferrer">
           On the board
         </a>
@@ -212,6 +224,7 @@ function Editor({ set: given }: { set: Given }) {
         </section>
       </div>
       <SourcesEditor sources={set.sources} questions={questions} onChange={(sources) => keep({ ...set, sources })} />
+      <UsedIn uses={given.uses} />
       {dialog}
       {publishing && (
         <PublishDialog
@@ -227,12 +240,38 @@ function Editor({ set: given }: { set: Given }) {
   );
 }
 
+/** The releases that were published from it. */
+function UsedIn({ uses }: { uses: Given['uses'] }) {
+  return (
+    <section aria-labelledby="used-in" className="mt-8">
+      <h2 id="used-in" className="text-xl mb-2">
+        Published
+      </h2>
+      {uses.length === 0 ? (
+        <p className="text-mute">It was not published yet.</p>
+      ) : (
+        <ul>
+          {uses.map(({ id, title, course, at }) => (
+            <li key={id} className="flex flex-wrap gap-x-3 border-b border-rule py-1.5">
+              <a className="link-brass font-semibold" href={`/releases/${id}/results`}>
+                {title}
+              </a>
+              <span className="grow">{course}</span>
+              <span className="figures text-sm text-mute">{moment(new Date(at))}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
 /** The total and what guessing earns, as they are now. */
 function Figures({ sections }: { sections: SetContent['sections'] }) {
   const level = useGuessing(sections);
   return (
     <p className="figures text-sm mb-3" data-testid="set-figures">
-      {totalOf(sections)} points
+      {totalOf(sections)} points · {minutesInWords(secondsOf(sections))}
       {level === undefined ? ' · guessing: working it out…' : level ? guessingInWords(level) : ''}
       {level && level.unsaid.length > 0 && (
         <span className="block text-mute font-sans">
@@ -270,15 +309,19 @@ function FromVault({ there, onAdd }: { there: ReadonlySet<string>; onAdd: (entry
         <p className="mt-3 text-mute">{words === '' ? 'The Vault is empty.' : 'No other question is like that.'}</p>
       )}
       <ul className="mt-2 max-h-[60vh] overflow-auto">
-        {rows.map(({ id, title, kind, max }) => (
+        {rows.map(({ id, title, kind, max, seconds }) => (
           <li key={id} className="flex items-center gap-2 border-b border-rule py-1.5">
-            <span className="grow">{title || 'Untitled question'}</span>
-            <span className="text-mute capitalize">{kind}</span>
+            <span className="grow min-w-0">
+              {title || 'Untitled question'}
+              <span className="block text-sm text-mute">
+                {KIND_NAMES[kind]} · {max} {max === 1 ? 'point' : 'points'} · {minutesInWords(seconds)}
+              </span>
+            </span>
             <button
               type="button"
               className="btn btn-quiet btn-sm"
               aria-label={`Add ${title}`}
-              onClick={() => onAdd({ id, title, kind, max, points: null })}
+              onClick={() => onAdd({ id, title, kind, max, seconds, points: null })}
             >
               <Plus size={15} aria-hidden /> Add
             </button>

@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { firstDraw, type Part, partShifted, shifted, withoutPart, withoutQuestion, withQuestion } from './content';
+import {
+  firstDraw,
+  type Part,
+  partMoved,
+  questionDropped,
+  shifted,
+  withoutPart,
+  withoutQuestion,
+  withQuestion,
+} from './content';
 
-const entry = (id: string, max = 1) => ({ id, title: id, kind: 'sort' as const, max, points: null });
+const entry = (id: string, max = 1) => ({ id, title: id, kind: 'sort' as const, max, points: null, seconds: 30 });
 const part = (ids: string, title = ''): Part => ({ title, draw: null, questions: [...ids].map((id) => entry(id)) });
 const ids = (parts: readonly Part[]) => parts.map(({ questions }) => questions.map(({ id }) => id).join('')).join('|');
 
@@ -25,8 +34,22 @@ describe('the parts of a set', () => {
     expect(ids(shifted(parts, 1, 1, 1))).toBe('ab|cd');
   });
 
+  it('take what is dropped among them, where it is let go', () => {
+    const parts = [part('abc'), part('de'), part('')];
+    expect(ids(questionDropped(parts, 'a', 'c'))).toBe('bca|de|');
+    expect(ids(questionDropped(parts, 'c', 'a'))).toBe('cab|de|');
+    // Down past a head it is in the next section, up past it in the one before.
+    expect(ids(questionDropped(parts, 'a', { head: 1 }))).toBe('bc|ade|');
+    expect(ids(questionDropped(parts, 'd', { head: 1 }))).toBe('abcd|e|');
+    expect(ids(questionDropped(parts, 'a', 'd'))).toBe('bc|dae|');
+    expect(ids(questionDropped(parts, 'b', { head: 2 }))).toBe('ac|de|b');
+    expect(ids(questionDropped(parts, 'd', { head: 0 }))).toBe('dabc|e|');
+    expect(ids(questionDropped(parts, 'a', 'a'))).toBe('abc|de|');
+    expect(ids(questionDropped(parts, 'x', 'a'))).toBe('abc|de|');
+  });
+
   it('change places, and leave their questions to a neighbour when they go', () => {
-    expect(ids(partShifted([part('a'), part('b'), part('c')], 0, 1))).toBe('b|a|c');
+    expect(ids(partMoved([part('a'), part('b'), part('c')], 0, 1))).toBe('b|a|c');
     expect(ids(withoutPart([part('a'), part('b')], 1))).toBe('ab');
     expect(ids(withoutPart([part('a'), part('b')], 0))).toBe('ab');
     expect(ids(withoutPart([part('a', 'Named')], 0))).toBe('a');

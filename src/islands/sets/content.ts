@@ -41,8 +41,37 @@ export function shifted(sections: readonly Part[], part: number, at: number, by:
 }
 
 /** Parts are asked in another order. */
-export const partShifted = (sections: readonly Part[], part: number, by: 1 | -1): Part[] =>
-  sections.toSpliced(part, 1).toSpliced(part + by, 0, ...sections.slice(part, part + 1));
+export const partMoved = (sections: readonly Part[], part: number, to: number): Part[] =>
+  sections.toSpliced(part, 1).toSpliced(to, 0, ...sections.slice(part, part + 1));
+
+/**
+ * A question is dropped where another one, or the head of a section, stands in the list of all: what is between makes
+ * room. Above the first head it is the first question of the first section.
+ */
+export function questionDropped(
+  sections: readonly Part[],
+  id: string,
+  over: string | { readonly head: number },
+): Part[] {
+  const lines = sections.flatMap((section, head) => [{ head }, ...section.questions]);
+  const isOver = (line: (typeof lines)[number]) =>
+    'head' in line ? typeof over === 'object' && over.head === line.head : line.id === over;
+  const from = lines.findIndex((line) => 'id' in line && line.id === id);
+  const to = lines.findIndex(isOver);
+  const dragged = lines[from];
+  if (!dragged || to === -1) return [...sections];
+  const moved = lines.toSpliced(from, 1).toSpliced(Math.max(to, 1), 0, dragged);
+  return sections.map((section, s) => {
+    const begin = moved.findIndex((line) => 'head' in line && line.head === s) + 1;
+    const length = moved.slice(begin).findIndex((line) => 'head' in line);
+    return {
+      ...section,
+      questions: moved
+        .slice(begin, length === -1 ? undefined : begin + length)
+        .filter((line): line is Entry => 'id' in line),
+    };
+  });
+}
 
 export const withPart = (sections: readonly Part[], part: number, to: Partial<Part>): Part[] =>
   changed(sections, part, to);

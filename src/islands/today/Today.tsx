@@ -101,8 +101,8 @@ export function Today({ today, dues }: { today: View; dues: readonly string[] })
               ))}
               {stuck.map((row) => (
                 <News key={row.sittingId} to={`/releases/${row.releaseId}/live`} does="open live" what={row.name}>
-                  <strong dir="auto">{row.name}</strong> moved last {ago(new Date(row.since))}, in question {row.place}{' '}
-                  of <bdi>{row.title}</bdi>
+                  <strong dir="auto">{row.name}</strong> moved last {ago(new Date(row.since), new Date(today.at))}, in
+                  question {row.place} of <bdi>{row.title}</bdi>
                 </News>
               ))}
             </ul>

@@ -1,6 +1,17 @@
 import { and, eq, inArray, isNotNull, lt } from 'drizzle-orm';
 import type { Context } from '../context';
-import { checkpoint, digest, erasing, job, move, question, release, sitting, standing } from '../database/tables';
+import {
+  checkpoint,
+  digest,
+  erasing,
+  job,
+  move,
+  question,
+  questionSet,
+  release,
+  sitting,
+  standing,
+} from '../database/tables';
 import { clearCounts } from './limit';
 import { clearEvents } from './securityLog';
 
@@ -11,7 +22,7 @@ const JOB_DAYS = 7;
 const AT_ONCE = 50;
 
 /**
- * Deletes what is past its retention: request counters, security events, jobs, deleted questions, and (if a limit is
+ * Deletes what is past its retention: request counters, security events, jobs, deleted questions and sets, and (if a limit is
  * set) old attempts.
  */
 export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Promise<void> {
@@ -21,8 +32,10 @@ export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Pr
   await clearCounts(context);
   if (logDays !== null) await clearEvents(context, logDays);
   await db.delete(job).where(lt(job.finishedAt, ago(JOB_DAYS)));
-  if (binDays !== null)
+  if (binDays !== null) {
     await db.delete(question).where(and(isNotNull(question.deletedAt), lt(question.deletedAt, ago(binDays))));
+    await db.delete(questionSet).where(lt(questionSet.deletedAt, ago(binDays)));
+  }
   if (attemptDays !== null)
     while ((await clearAttempts(context, ago(attemptDays))) === AT_ONCE)
       await new Promise((resolve) => setImmediate(resolve));

@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Appearance, AuditWhat, ClassRound, FoundKind, Removable } from '../../contract';
+import type { Appearance, AuditWhat, ClassRound, FoundKind, ReleaseDefaults, Removable } from '../../contract';
 import type { Question } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
@@ -22,6 +22,8 @@ export const course = sqliteTable(
     lang: text('lang'),
     /** How its learners' pages look. */
     appearance: text('appearance').$type<Appearance>().notNull().default('paper'),
+    /** The settings that its new releases begin with; what is left out is as everywhere. */
+    releaseDefaults: text('release_defaults', { mode: 'json' }).$type<ReleaseDefaults>().notNull().default({}),
     /**
      * Revisions of the course itself, of its units and of its weight categories: a write names the revision it was made
      * on.
@@ -133,6 +135,18 @@ export const courseInvitation = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.courseId, t.learnerId] }), index('invitation_of_learner').on(t.learnerId)],
 );
+
+/**
+ * The secret address under which somebody's calendar is read, without signing in: the SHA-256 of its secret. Who makes
+ * another takes the one before back.
+ */
+export const calendarAddress = sqliteTable('calendar_address', {
+  personId: text('person_id')
+    .primaryKey()
+    .references(() => user.id, { onDelete: 'cascade' }),
+  secret: text('secret').notNull().unique(),
+  madeAt: moment('made_at').notNull(),
+});
 
 /** When a teacher last looked at what asks for them. */
 export const look = sqliteTable('look', {

@@ -6,6 +6,7 @@ import { withEveryField } from '../../core/document';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 import { category, course, courseGroup, unit } from './courseTables';
+import { questionSet } from './vaultTables';
 
 export const release = sqliteTable(
   'release',
@@ -17,6 +18,10 @@ export const release = sqliteTable(
     title: text('title').notNull(),
     releasedBy: owner('released_by'),
     createdAt: moment('created_at').notNull(),
+    /** The set it was published from; null: a question alone, or not known. */
+    setId: text('set_id').references(() => questionSet.id, { onDelete: 'set null' }),
+    /** Withdrawn: its learners do not see it and it does not count, until it is brought back. Null: it is not. */
+    withdrawnAt: moment('withdrawn_at'),
     unitId: text('unit_id').references(() => unit.id, { onDelete: 'set null' }),
     /** No attempt starts before it; null: at once. */
     opensAt: moment('opens_at'),
@@ -45,6 +50,7 @@ export const release = sqliteTable(
   },
   (t) => [
     index('release_of_course').on(t.courseId, t.createdAt),
+    index('release_of_set').on(t.setId),
     index('release_of_unit').on(t.unitId),
     index('release_of_category').on(t.categoryId),
   ],

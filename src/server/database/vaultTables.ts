@@ -9,7 +9,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core';
 import type { MediumKind, MediumType, Right, SetSource } from '../../contract';
-import type { Aid, Draw, Edit, FindingCounts, Kind } from '../../core';
+import type { Aid, Edit, FindingCounts, Kind, Section } from '../../core';
 import type { WordPicture } from '../../core/kinds';
 import { user } from './accountTables';
 import { moment, owner, questionDocument } from './columns';
@@ -151,14 +151,13 @@ export const questionSet = sqliteTable(
     changedAt: moment('changed_at').notNull(),
     /** The revision: a write names the one it was made on. */
     revision: integer('revision').notNull().default(1),
+    /** Null: it is not deleted. */
+    deletedAt: moment('deleted_at'),
   },
   (t) => [index('set_of_owner').on(t.ownerId, t.changedAt)],
 );
 
-export interface SectionHead {
-  readonly title: string;
-  readonly draw: Draw | null;
-}
+export type SectionHead = Omit<Section<never>, 'questions'>;
 
 /** The questions of sets. `section`: the index of the section it is in; `position`: its place in the whole set. */
 export const setQuestion = sqliteTable(

@@ -34,6 +34,8 @@ export interface Prepared {
   readonly id: string;
   readonly courseId: string;
   readonly title: string;
+  /** Left out: a question alone. */
+  readonly setId?: string | undefined;
   readonly settings: ReleaseSettings;
   readonly content: Omit<EditionContent, 'modelAnswers'>;
 }
@@ -89,6 +91,7 @@ export async function preparePublication(
     id,
     courseId,
     title: settings.title ?? title,
+    setId: 'setId' in content ? content.setId : undefined,
     settings,
     content: { questions, quiet: defersFeedback(settings), moveRules: MOVE_RULES, ...rest },
   });
@@ -171,7 +174,7 @@ const asDate = (value: Date | string | null): Date | null => (value === null ? n
 export async function publishPrepared(
   { db, work, now }: Context,
   publisher: string,
-  { id, courseId, title, settings: given, content }: Prepared,
+  { id, courseId, title, setId, settings: given, content }: Prepared,
   progress: (done: number) => Promise<void> = async () => undefined,
 ): Promise<Result<{ id: string }>> {
   const settings = {
@@ -191,7 +194,7 @@ export async function publishPrepared(
   await db.transaction(async (tx) => {
     const made = await tx
       .insert(release)
-      .values({ id, courseId, title, releasedBy: publisher, createdAt: at, ...settingsRow(settings) })
+      .values({ id, courseId, title, setId, releasedBy: publisher, createdAt: at, ...settingsRow(settings) })
       .onConflictDoNothing()
       .returning({ id: release.id });
     if (made.length === 0) return;

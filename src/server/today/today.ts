@@ -34,7 +34,7 @@ export async function todayOf(as: As<Teacher>): Promise<TodayView> {
     draftsOf(as),
     db.query.question.findFirst({ columns: { id: true }, where: eq(question.ownerId, person.id) }),
   ]);
-  return { since, due, ended, stuck, tried, drafts, isNew: any === undefined };
+  return { at: now(), since, due, ended, stuck, tried, drafts, isNew: any === undefined };
 }
 
 /** Notes that the teacher has looked. */

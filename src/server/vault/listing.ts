@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, exists, inArray, isNotNull, isNull, or, type SQL, sql } from 'drizzle-orm';
 import { type Sought, type Uses, VAULT_PAGE, type VaultPage, type VaultRow } from '../../contract';
+import { secondsFor } from '../../core';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import {
@@ -16,6 +17,7 @@ import { fail, ok, type Result } from '../errors';
 import { accessTo } from './access';
 import { shelvesSeen } from './shelves';
 import { asMatch } from './words';
+import { worth } from './worth';
 
 /** A page of the questions the teacher may see: their own, and those on shelves shared with them. */
 export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultPage> {
@@ -35,7 +37,7 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
         id: question.id,
         title: question.title,
         kind: question.kind,
-        max: sql<number>`json_extract(${question.document}, '$.marks.max')`,
+        ...worth,
         changedAt: question.changedAt,
         findings: question.findings,
         startingPoint: question.startingPoint,
@@ -45,6 +47,7 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
       })
       .from(question)
       .innerJoin(user, eq(user.id, question.ownerId))
+      .leftJoin(questionWords, eq(questionWords.questionId, question.id))
       .where(where)
       .orderBy(
         ...(sought.sort === 'title'
@@ -70,8 +73,9 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
   const tagsOf = new Map<string, string[]>();
   for (const { questionId, tag } of tags) tagsOf.set(questionId, [...(tagsOf.get(questionId) ?? []), tag]);
   const rows = found.map(
-    ({ ownerId, ...row }): VaultRow => ({
+    ({ ownerId, items, gaps, words, ...row }): VaultRow => ({
       ...row,
+      seconds: secondsFor({ items, gaps, words }),
       tags: tagsOf.get(row.id) ?? [],
       access: ownerId === person.id ? 'own' : (seen.get(row.shelfId ?? '')?.access ?? 'see'),
     }),
@@ -143,7 +147,7 @@ export async function usesOf(as: As<Teacher>, id: string): Promise<Result<Uses>>
     .from(questionSet)
     .innerJoin(setQuestion, eq(setQuestion.setId, questionSet.id))
     .innerJoin(user, eq(user.id, questionSet.ownerId))
-    .where(eq(setQuestion.questionId, id));
+    .where(and(eq(setQuestion.questionId, id), isNull(questionSet.deletedAt)));
   const releases = await db
     .select({ id: release.id, title: release.title, course: course.title, by: user.name, ownerId: release.releasedBy })
     .from(releaseQuestion)

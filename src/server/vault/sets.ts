@@ -1,21 +1,46 @@
-import { and, asc, count, desc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm';
-import type { SetContent, SetQuestion, SetRow, SetSection, SetSource, SetView } from '../../contract';
+import { and, asc, count, desc, eq, inArray, isNull, or, type SQL, sql } from 'drizzle-orm';
+import type { SetContent, SetQuestion, SetRow, SetSection, SetSource, SetUse, SetView } from '../../contract';
+import { secondsFor, secondsOf, totalOf } from '../../core';
 import { isAddress, isWebVtt } from '../../core/document';
 import type { As, Teacher } from '../context';
-import { medium, question, questionSet, setQuestion } from '../database/tables';
+import { course, medium, question, questionSet, questionWords, release, setQuestion } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { allows, shelvesSeen } from './shelves';
+import { worth } from './worth';
 
-/** The teacher's sets, latest change first. */
-export async function listSets({ db, person }: As<Teacher>): Promise<SetRow[]> {
-  const { id, title, changedAt } = getTableColumns(questionSet);
-  return db
-    .select({ id, title, changedAt, questions: count(setQuestion.questionId) })
+/** The teacher's sets, latest change first, with those that were deleted. */
+export async function listSets(as: As<Teacher>): Promise<SetRow[]> {
+  const { db, person } = as;
+  const sets = await db
+    .select({ set: questionSet, releases: count(release.id) })
     .from(questionSet)
-    .leftJoin(setQuestion, eq(setQuestion.setId, questionSet.id))
+    .leftJoin(release, eq(release.setId, questionSet.id))
     .where(eq(questionSet.ownerId, person.id))
     .groupBy(questionSet.id)
     .orderBy(desc(questionSet.changedAt));
+  const entries = await db
+    .select({ setId: setQuestion.setId, section: setQuestion.section, points: setQuestion.points, ...worth })
+    .from(setQuestion)
+    .innerJoin(questionSet, eq(questionSet.id, setQuestion.setId))
+    .innerJoin(question, eq(question.id, setQuestion.questionId))
+    .leftJoin(questionWords, eq(questionWords.questionId, question.id))
+    .where(and(eq(questionSet.ownerId, person.id), await mayBeUsed(as)));
+  const entriesOf = new Map<string, (typeof entries)[number][]>();
+  for (const entry of entries) entriesOf.set(entry.setId, [...(entriesOf.get(entry.setId) ?? []), entry]);
+  return sets.map(({ set: { id, title, changedAt, deletedAt, sections: heads }, releases }) => {
+    const inSet = entriesOf.get(id) ?? [];
+    const sections = heads.map((head, at) => ({
+      ...head,
+      questions: inSet
+        .filter(({ section }) => section === at)
+        .map((entry) => ({ ...entry, seconds: secondsFor(entry) })),
+    }));
+    return {
+      ...{ id, title, changedAt, deletedAt, releases, questions: inSet.length },
+      points: totalOf(sections),
+      seconds: Math.round(secondsOf(sections)),
+    };
+  });
 }
 
 /** An empty set. `id` is made by the client, so that a repeated request makes one. */
@@ -56,6 +81,7 @@ export async function openSet(as: As<Teacher>, id: string): Promise<Result<SetVi
     aids: found.aids,
     sections,
     sources: found.sources,
+    uses: await usesOfSet(as, id),
     gone,
     revision: found.revision,
   });
@@ -94,7 +120,7 @@ export async function saveSet(
       .update(questionSet)
       .set({
         title,
-        sections: sections.map(({ title, draw }) => ({ title, draw })),
+        sections: sections.map(({ questions: _, ...head }) => head),
         goBack,
         aids: [...aids],
         sources: [...sources],
@@ -154,31 +180,72 @@ async function sourceProblems(
 }
 
 const own = ({ db, person }: As<Teacher>, id: string) =>
-  db.query.questionSet.findFirst({ where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id)) });
+  db.query.questionSet.findFirst({
+    where: and(eq(questionSet.id, id), eq(questionSet.ownerId, person.id), isNull(questionSet.deletedAt)),
+  });
 
-/** The questions the teacher may use: their own, and colleagues' on shelves shared with that right. */
+/** The condition that the teacher may use a question: their own, and colleagues' on shelves shared with that right. */
+async function mayBeUsed(as: As<Teacher>): Promise<SQL | undefined> {
+  const shared = [...(await shelvesSeen(as)).values()]
+    .filter(({ access }) => access !== 'own' && allows(access, 'use'))
+    .map(({ id }) => id);
+  return and(
+    isNull(question.deletedAt),
+    or(eq(question.ownerId, as.person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : [])),
+  );
+}
+
 async function usableQuestions(
   as: As<Teacher>,
   ids: readonly string[],
 ): Promise<Map<string, Omit<SetQuestion, 'points'>>> {
   if (ids.length === 0) return new Map();
-  const shared = [...(await shelvesSeen(as)).values()]
-    .filter(({ access }) => access !== 'own' && allows(access, 'use'))
-    .map(({ id }) => id);
   const rows = await as.db
-    .select({
-      id: question.id,
-      title: question.title,
-      kind: question.kind,
-      max: sql<number>`json_extract(${question.document}, '$.marks.max')`,
-    })
+    .select({ id: question.id, title: question.title, kind: question.kind, ...worth })
     .from(question)
-    .where(
-      and(
-        inArray(question.id, [...ids]),
-        isNull(question.deletedAt),
-        or(eq(question.ownerId, as.person.id), ...(shared.length > 0 ? [inArray(question.shelfId, shared)] : [])),
-      ),
-    );
-  return new Map(rows.map((row) => [row.id, row]));
+    .leftJoin(questionWords, eq(questionWords.questionId, question.id))
+    .where(and(inArray(question.id, [...ids]), await mayBeUsed(as)));
+  return new Map(
+    rows.map(({ words, items, gaps, ...row }) => [row.id, { ...row, seconds: secondsFor({ words, items, gaps }) }]),
+  );
+}
+
+/** The releases that were published from a set, the latest first. */
+const usesOfSet = (as: As<Teacher>, id: string): Promise<SetUse[]> =>
+  as.db
+    .select({ id: release.id, title: release.title, course: course.title, at: release.createdAt })
+    .from(release)
+    .innerJoin(course, eq(course.id, release.courseId))
+    .where(eq(release.setId, id))
+    .orderBy(desc(release.createdAt));
+
+/** Deletes a set, or brings it back. */
+export async function setSetDeleted(as: As<Teacher>, id: string, deleted: boolean): Promise<Result<{ id: string }>> {
+  const changed = await as.db
+    .update(questionSet)
+    .set({ deletedAt: deleted ? as.now() : null })
+    .where(and(eq(questionSet.id, id), eq(questionSet.ownerId, as.person.id)))
+    .returning({ id: questionSet.id });
+  return changed.length > 0 ? ok({ id }) : fail('notFound');
+}
+
+/** Makes a copy of a set with the questions that the teacher may still use. `copyId`: made by the client. */
+export async function copySet(as: As<Teacher>, id: string, copyId: string): Promise<Result<{ id: string }>> {
+  const found = await openSet(as, id);
+  if (!found.ok) return found;
+  // A repeated request: the copy was saved before.
+  if (((await own(as, copyId))?.revision ?? 1) > 1) return ok({ id: copyId });
+  const { title, goBack, aids, sections, sources } = found.value;
+  const made = await makeSet(as, copyId, `${title.slice(0, 190)} (copy)`);
+  if (!made.ok) return made;
+  const there = new Set(idsIn(sections));
+  const saved = await saveSet(as, copyId, {
+    ...{ title: `${title.slice(0, 190)} (copy)`, goBack, aids, sections },
+    sources: sources.map((source) => ({
+      ...source,
+      id: crypto.randomUUID(),
+      questions: source.questions.filter((beside) => there.has(beside)),
+    })),
+  });
+  return saved.ok ? ok({ id: copyId }) : saved;
 }

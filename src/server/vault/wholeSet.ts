@@ -19,8 +19,8 @@ export async function wholeSet(as: As<Teacher>, setId: string): Promise<Result<W
       questions.push(result.value.question);
       points.push(pointsOf(section, { max: result.value.question.marks.max, points: entry.points }));
     }
-  const sections = found.value.sections.map(({ title, draw, questions: { length } }) => ({
-    title,
+  const sections = found.value.sections.map(({ draw, questions: { length }, ...head }) => ({
+    ...head,
     draw: draw && { ...draw, count: Math.min(draw.count, length) },
     count: length,
   }));

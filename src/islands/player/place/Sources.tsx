@@ -3,8 +3,28 @@ import { phrase } from '../../../words';
 import type { SittingView } from '../types';
 import './sources.css';
 
+/** Where what a source shows is read: its file (a picture in a width), and its captions. */
+interface Address {
+  readonly file: string;
+  readonly picture: string;
+  readonly captions: string;
+}
+
+const ofSitting =
+  (id: string) =>
+  (n: number): Address => {
+    const file = `/api/sittings/${id}/sources/${n}`;
+    return { file, picture: `${file}?w=640`, captions: `${file}?captions` };
+  };
+
+interface Props {
+  sitting: Pick<SittingView, 'id' | 'sources'>;
+  /** Left out: as the server gives them to a learner. */
+  address?: (n: number) => Address;
+}
+
 /** The sources beside a question: open on a wide page, and foldable. */
-export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) {
+export function Sources({ sitting: { id, sources }, address = ofSitting(id) }: Props) {
   return (
     <aside className="sources" aria-label={phrase('player.beside')}>
       {sources.map((source) => (
@@ -15,7 +35,7 @@ export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) 
               <RichText rich={source.text} />
             </div>
           )}
-          <Shown url={`/api/sittings/${id}/sources/${source.n}`} source={source} />
+          <Shown at={address(source.n)} source={source} />
         </details>
       ))}
     </aside>
@@ -23,15 +43,15 @@ export function Sources({ sitting: { id, sources } }: { sitting: SittingView }) 
 }
 
 function Shown({
-  url,
+  at,
   source: { medium, captioned, title, address },
 }: {
-  url: string;
+  at: Address;
   source: SittingView['sources'][number];
 }) {
   if (address) {
     // No other host is contacted: the external player has a stand-in.
-    const asked = new URLSearchParams({ address, ...(captioned ? { captions: `${url}?captions` } : {}) });
+    const asked = new URLSearchParams({ address, ...(captioned ? { captions: at.captions } : {}) });
     return (
       <iframe
         title={title}
@@ -43,11 +63,11 @@ function Shown({
     );
   }
   if (!medium) return null;
-  if (medium.kind === 'picture') return <img src={`${url}?w=640`} alt={medium.description} loading="lazy" />;
+  if (medium.kind === 'picture') return <img src={at.picture} alt={medium.description} loading="lazy" />;
   const Played = medium.kind === 'film' ? 'video' : 'audio';
   return (
-    <Played controls preload="metadata" src={url} aria-label={medium.description || title}>
-      {captioned && <track kind="captions" src={`${url}?captions`} default />}
+    <Played controls preload="metadata" src={at.file} aria-label={medium.description || title}>
+      {captioned && <track kind="captions" src={at.captions} default />}
     </Played>
   );
 }

@@ -1,30 +1,17 @@
-import { useState } from 'react';
-import { errorInWords } from '../../../ui/errorInWords';
+import type { ReactNode } from 'react';
 import { phrase, shownNumber } from '../../../words';
-import { beginSitting } from '../transport';
 import type { Summary } from '../types';
 import { reckoningInWords } from '../words';
 
 interface Props {
   title: string;
-  summary: Summary & { releaseId: string; another: boolean; counts: 'best' | 'last' | 'first' | 'average' };
+  summary: Pick<Summary, 'questions' | 'total' | 'review'>;
+  /** Where to go from here. */
+  children: ReactNode;
 }
 
-const COUNTS = {
-  best: 'player.countsBest',
-  last: 'player.countsLast',
-  first: 'player.countsFirst',
-  average: 'player.countsAverage',
-} as const;
-
 /** The summary: the mark of each question and how it came about, as far as the author shows it. */
-export function SummaryPage({ title, summary: { questions, total, review, releaseId, another, counts } }: Props) {
-  const [problem, setProblem] = useState('');
-  const again = async () => {
-    const begun = await beginSitting(releaseId);
-    if (begun.ok) location.replace(location.pathname);
-    else setProblem(errorInWords(begun.error));
-  };
+export function SummaryPage({ title, summary: { questions, total, review }, children }: Props) {
   const one = questions.length === 1;
   return (
     <>
@@ -89,26 +76,7 @@ export function SummaryPage({ title, summary: { questions, total, review, releas
           </li>
         ))}
       </ol>
-      {problem && (
-        <p role="alert" className="text-brick mt-4">
-          {problem}
-        </p>
-      )}
-      {another && (
-        <p className="mt-6">
-          {phrase('player.mayTryAgain')} {phrase(COUNTS[counts])}
-        </p>
-      )}
-      <div className="flex flex-wrap gap-3 mt-4">
-        <a className="btn btn-primary" href="/sit">
-          {phrase('player.backToAssignments')}
-        </a>
-        {another && (
-          <button type="button" className="btn btn-edge" onClick={() => void again()}>
-            {phrase('player.anotherAttempt')}
-          </button>
-        )}
-      </div>
+      {children}
     </>
   );
 }

@@ -52,6 +52,27 @@ export async function give(
 }
 
 /** Publishes documents as a set. */
+/** Keeps questions and a set of them, as a teacher does. `more`: further fields of the set, by the questions' ids. */
+export async function keepSet(
+  teacher: BrowserContext,
+  documents: readonly Record<string, unknown>[],
+  {
+    title = 'Drying and storing',
+    goBack = true,
+    section = {},
+  }: { title?: string; goBack?: boolean; section?: object } = {},
+  more: (questions: readonly string[]) => Record<string, unknown> = () => ({}),
+): Promise<string> {
+  const questions: string[] = [];
+  for (const document of documents) questions.push(await keepQuestion(teacher, document));
+  const setId = randomUUID();
+  expect((await call(teacher, 'POST', '/api/sets', { id: setId, title })).status).toBe(200);
+  const sections = [{ title: '', draw: null, ...section, questions: questions.map((id) => ({ id, points: null })) }];
+  const content = { from: 1, title, goBack, sections, ...more(questions) };
+  expect((await call(teacher, 'PUT', `/api/sets/${setId}`, content)).status).toBe(200);
+  return setId;
+}
+
 export async function giveSet(
   browser: Browser,
   documents: readonly Record<string, unknown>[],
@@ -59,21 +80,8 @@ export async function giveSet(
   more: (questions: readonly string[]) => Record<string, unknown> = () => ({}),
 ): Promise<string> {
   const teacher = await signedIn(browser, 'odile');
-  const questions: string[] = [];
-  for (const document of documents) questions.push(await keepQuestion(teacher, document));
-  const [setId, id] = [randomUUID(), randomUUID()];
-  expect((await call(teacher, 'POST', '/api/sets', { id: setId, title: 'Drying and storing' })).status).toBe(200);
-  expect(
-    (
-      await call(teacher, 'PUT', `/api/sets/${setId}`, {
-        from: 1,
-        title: 'Drying and storing',
-        goBack,
-        ...more(questions),
-        sections: [{ title: '', draw: null, questions: questions.map((id) => ({ id, points: null })) }],
-      })
-    ).status,
-  ).toBe(200);
+  const id = randomUUID();
+  const setId = await keepSet(teacher, documents, { goBack }, more);
   await publishing(teacher, { id, courseId: DEMO.course, setId });
   await teacher.close();
   return id;

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
-import { press } from './player';
-import { accessible, DEMO, expect, open, ready, signIn, test } from './support';
+import { byMouse, keepSet, press } from './player';
+import { accessible, DEMO, dragTo, expect, open, ready, signIn, test } from './support';
 
 test('a set has sections, points and draws; what it comes to and what guessing earns stand above', async ({ page }) => {
   await signIn(page, 'odile');
@@ -27,7 +27,7 @@ test('a set has sections, points and draws; what it comes to and what guessing e
   await page.getByLabel('Points of each question drawn from In the rooms').fill('1.5');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('set-figures')).toContainText(
-    /^7 points · guessing (about )?\d+ % · full marks (about )?1 in [\d,]+$/,
+    /^7 points · about 2 min · guessing (about )?\d+ % · full marks (about )?1 in [\d,]+$/,
   );
   // From the top of the second section a question goes to the end of the first.
   await page.getByRole('button', { name: 'Move Close a jar up' }).click();
@@ -77,4 +77,100 @@ test('a set goes on paper in black and white, with its answers, and each variant
   }
   expect(colour).toBeLessThanOrEqual(2);
   expect(dark).toBeGreaterThan(1000);
+});
+
+test('a set is rehearsed whole as a learner has it, with its draws, and nothing of it is recorded', async ({
+  page,
+}) => {
+  await signIn(page, 'odile');
+  const titles = ['Rehearsed one', 'Rehearsed two', 'Rehearsed three', 'Rehearsed four'];
+  const set = await keepSet(
+    page.context(),
+    titles.map((title) => ({ title })),
+    { title: 'To rehearse', section: { draw: { count: 2, points: 5 }, shuffled: true } },
+  );
+  await open(page, `/sets/${set}/rehearse`);
+  const title = page.getByRole('heading', { level: 1 });
+  await expect(page.getByText('question 1 of 2')).toBeVisible();
+  const drawn = async () => {
+    const first = await title.textContent();
+    await press(page, 'Next question');
+    await expect(title).not.toHaveText(first ?? '');
+    return `${first}, ${await title.textContent()}`;
+  };
+  // The same again from the beginning, and others by other draws.
+  const one = await drawn();
+  await press(page, 'Start over');
+  expect(await drawn()).toBe(one);
+  const others = new Set<string>();
+  for (let draw = 1; draw <= 5; draw++) {
+    await press(page, `Another draw than ${draw}`);
+    await expect(page.getByText('question 1 of 2')).toBeVisible();
+    others.add(await drawn());
+  }
+  expect(others.size).toBeGreaterThan(1);
+  await byMouse(page, 'barley', 'dry');
+  await press(page, 'Check');
+  await press(page, 'Finish');
+  await page.getByRole('dialog').getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('1.67 of 10 marks')).toBeVisible();
+  await expect(page.getByText('This was a rehearsal: nothing is recorded.')).toBeVisible();
+  await accessible(page);
+  await page.getByRole('link', { name: 'Back to the set' }).first().click();
+  await expect(page.getByText('It was not published yet.')).toBeVisible();
+});
+
+test('questions and sections are dragged, and stay where they were put', async ({ page }) => {
+  await signIn(page, 'odile');
+  const set = await keepSet(
+    page.context(),
+    ['Dragged one', 'Dragged two', 'Dragged three'].map((title) => ({ title })),
+    { title: 'To drag', section: { title: 'First' } },
+  );
+  await open(page, `/sets/${set}`);
+  await press(page, 'Begin a section');
+  await page.getByLabel('Title of section 2').fill('Second');
+  await page.keyboard.press('Enter');
+  const rows = page.locator('li:has([data-grip])');
+  const order = () => rows.getByRole('link').allTextContents();
+  const grip = (name: string) => rows.filter({ hasText: name }).locator('[data-grip]');
+  await dragTo(page, grip('Dragged three'), grip('Dragged one'));
+  await expect.poll(async () => (await order()).map((title) => title.split(' ')[1])).toEqual(['three', 'one', 'two']);
+  // Past the head of the second section it is in that section.
+  const heads = page.locator('div:has(> div > [data-grip])');
+  await dragTo(page, grip('Dragged one'), heads.nth(1).locator('[data-grip]').first());
+  await expect.poll(async () => (await order()).map((title) => title.split(' ')[1])).toEqual(['three', 'two', 'one']);
+  await page.getByLabel('Draw from Second').check();
+  await expect(page.getByLabel('How many are drawn from Second')).toHaveValue('1');
+  await page.getByLabel('Draw from Second').uncheck();
+  await dragTo(page, heads.nth(1).locator('[data-grip]').first(), heads.nth(0).locator('[data-grip]').first());
+  await expect(page.getByLabel('Title of section 1')).toHaveValue('Second');
+  await expect.poll(async () => (await order()).map((title) => title.split(' ')[1])).toEqual(['one', 'three', 'two']);
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Title of section 1')).toHaveValue('Second');
+  expect((await order()).map((title) => title.split(' ')[1])).toEqual(['one', 'three', 'two']);
+});
+
+test('a set is copied, deleted and brought back', async ({ page }) => {
+  await signIn(page, 'odile');
+  await keepSet(page.context(), [{ title: 'Kept in two sets' }], { title: 'To copy and delete' });
+  await open(page, '/sets');
+  const row = page.getByRole('row', { name: 'To copy and delete' });
+  await expect(row).toContainText('under a minute');
+  await press(page, 'Copy To copy and delete');
+  await page.waitForURL(/\/sets\/./);
+  await expect(page.getByLabel('Title of the set')).toHaveValue('To copy and delete (copy)');
+  await open(page, '/sets');
+  await page.getByLabel('Find a set by its title').fill('COPY AND DELETE (c');
+  await press(page, 'Delete To copy and delete (copy)');
+  await expect(page.getByText('No set has “COPY AND DELETE (c” in its title.')).toBeVisible();
+  await press(page, 'Bring it back');
+  await expect(page.getByRole('link', { name: 'To copy and delete (copy)' })).toBeVisible();
+  await press(page, 'Delete To copy and delete (copy)');
+  await page.reload();
+  await page.getByText('Deleted', { exact: false }).first().click();
+  await accessible(page);
+  await press(page, 'Bring To copy and delete (copy) back');
+  await expect(page.getByRole('row', { name: 'To copy and delete (copy)' })).toBeVisible();
 });

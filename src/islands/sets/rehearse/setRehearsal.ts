@@ -51,7 +51,7 @@ export function setRehearsal(set: WholeSet, { seed, answers }: Options): SetRehe
     return {
       ...view,
       id: seed,
-      release: set.title,
+      ...{ release: set.title, course: 'a rehearsal: nothing is recorded' },
       question: { ...view.question, show: { ...view.question.show, aids } },
       place: {
         ...view.place,

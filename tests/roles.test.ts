@@ -16,6 +16,7 @@ import { session, user } from '../src/server/database/accountTables';
 import { errors } from '../src/server/errors';
 import { addJob } from '../src/server/jobs/jobs';
 import { storeMedium } from '../src/server/media/media';
+import { makeCalendarAddress } from '../src/server/releases/calendar';
 import { publish } from '../src/server/releases/publish';
 import { makeEdition } from '../src/server/results/corrections';
 import { remove } from '../src/server/results/removals';
@@ -67,6 +68,7 @@ const of = {
   shelf: '',
   list: '',
   record: '',
+  calendar: '',
   group: '',
   removal: '',
   job: '',
@@ -197,6 +199,7 @@ beforeAll(async () => {
       room: { width: 100, height: 100 },
     }),
   );
+  of.calendar = (await makeCalendarAddress(owner)).path.replace(/^.*\/|\.ics$/g, '');
   zip = must(await exported(owner, { set: of.set })).bytes;
   Object.assign(people, {
     owner: owner.person,
@@ -247,6 +250,10 @@ const ROWS: Readonly<Record<string, Row>> = {
   'DELETE /api/account/sessions': { may: ['sitter'], nothing: SIGNED_IN },
   'DELETE /api/account/sessions/{id}': { may: ['sitter'], ask: at(() => of.session) },
   'GET /api/account/events': { may: SIGNED_IN },
+  'GET /api/account/calendar': { may: SIGNED_IN },
+  'PUT /api/account/calendar': { may: SIGNED_IN },
+  'DELETE /api/account/calendar': { may: OWNER, nothing: SIGNED_IN.filter((actor) => actor !== 'owner') },
+  'GET /api/calendar/{secret}.ics': { may: ACTORS, ask: () => ({ params: { secret: of.calendar } }) },
   'GET /api/invitations': { may: LEARNERS },
   'PUT /api/invitations/{course}': {
     may: ['outsider'],
@@ -334,6 +341,11 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/sets/{id}': { may: OWNER, ask: at(() => of.set) },
   'GET /api/sets/{id}/whole': { may: OWNER, ask: at(() => of.set) },
   'POST /api/sets': { may: TEACHERS, ask: () => ({ body: { id: FRESH, title: 'Mine' } }) },
+  'PUT /api/releases/{id}/withdrawn': { may: COURSE, ask: at(() => of.release, { body: { withdrawn: true } }) },
+  'POST /api/releases/{id}/copies': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release }, body: { copies: [{ id: FRESH, courseId: of.course }] } }),
+  },
   'DELETE /api/sets/{id}': { may: OWNER, ask: at(() => of.set) },
   'POST /api/sets/{id}/restore': { may: OWNER, ask: at(() => of.set) },
   'POST /api/sets/{id}/copies': { may: OWNER, ask: at(() => of.set, { body: { id: FRESH } }) },

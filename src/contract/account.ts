@@ -138,6 +138,26 @@ export const accountOperations = {
     does: 'Signs out one of the person’s browsers.',
     answer: json<null>(),
   },
+  'GET /api/account/calendar': {
+    who: 'signedIn',
+    does: 'Whether the person’s dates can be read at a secret address, and since when.',
+    answer: json<{ madeAt: Date | null }>(),
+  },
+  'PUT /api/account/calendar': {
+    who: 'signedIn',
+    does: 'Makes a secret address at which a calendar program reads the person’s dates. The one before is taken back.',
+    answer: json<{ path: string; madeAt: Date }>(),
+  },
+  'DELETE /api/account/calendar': {
+    who: 'signedIn',
+    does: 'Takes the secret address back.',
+    answer: json<{ madeAt: Date | null }>(),
+  },
+  'GET /api/calendar/{secret}.ics': {
+    who: 'anyone',
+    does: 'The dates of whoever made the secret address, as iCalendar (RFC 5545).',
+    answer: file('text/calendar'),
+  },
   'GET /api/me': {
     who: 'learner',
     does: 'All data of the learner who asks, as a file.',

@@ -4,6 +4,7 @@ import { isLanguageTag, isZone } from '../core';
 import { aWord, moment, name, one, revision, username, uuid, words } from './fields';
 import { MAX_PARTS } from './limits';
 import { json, type Operation } from './operation';
+import { type ReleaseDefaults, releaseDefaults } from './releases';
 import { APPEARANCES, type Appearance, type AuditWhat, type CourseRight, REMOVABLE } from './vocabulary';
 
 export interface CourseRow {
@@ -24,9 +25,13 @@ export interface ReleaseRow {
   closesAt: Date | null;
   practice: boolean;
   createdAt: Date;
+  /** Null: it is not withdrawn. */
+  withdrawnAt: Date | null;
   edition: number;
-  /** How many learners have started it. */
+  /** For how many learners it is, how many of them have started it, and how many have finished it. */
+  learners: number;
   sat: number;
+  finished: number;
 }
 
 export interface CourseView extends CourseRow {
@@ -38,6 +43,7 @@ export interface CourseView extends CourseRow {
   /** The language that its learners' pages speak; null: each question's, else the reader's. */
   lang: string | null;
   appearance: Appearance;
+  releaseDefaults: ReleaseDefaults;
   /** The revision that a write of its name, zone and join code has to name. */
   revision: number;
 }
@@ -53,6 +59,7 @@ export interface CourseChange {
   /** The language that its learners' pages speak; null: each question's, else the reader's. */
   readonly lang?: string | null | undefined;
   readonly appearance?: Appearance | undefined;
+  readonly releaseDefaults?: ReleaseDefaults | undefined;
   /** The revision it was made on, where it matters. */
   readonly from?: number | undefined;
 }
@@ -63,6 +70,7 @@ export interface CourseSaved {
   zone: string | null;
   lang: string | null;
   appearance: Appearance;
+  releaseDefaults: ReleaseDefaults;
   revision: number;
 }
 
@@ -106,6 +114,7 @@ export interface CourseParts {
   categoriesRevision: number;
   /** The zone the course's times are meant in; null: none is said. */
   zone: string | null;
+  releaseDefaults: ReleaseDefaults;
 }
 
 /** The effects of removing a unit, a weight category or a group. */
@@ -141,6 +150,7 @@ export const courseChange = object({
     .nullable()
     .default(undefined),
   appearance: aWord(APPEARANCES).optional(),
+  releaseDefaults: releaseDefaults.default(undefined).optional(),
   from: revision(),
 });
 

@@ -1,5 +1,5 @@
 // Releases and their settings.
-import { boolean, number, object, string } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import { FEEDBACK_LEVELS, type FeedbackLevel } from '../core';
 import { aWord, ids, moment, name, revision, uuid } from './fields';
 import { MAX_MINUTES, MAX_SITTINGS } from './limits';
@@ -48,6 +48,8 @@ export interface AllowanceRow {
 export interface SettingsView {
   settings: ReleaseSettings & { title: string };
   courseId: string;
+  /** Null: it is not withdrawn. */
+  withdrawnAt: Date | null;
   /** The revision that a write of the settings has to name. */
   revision: number;
   allowances: AllowanceRow[];
@@ -139,6 +141,26 @@ export const allowed = object({
     .default(null),
 });
 
+export const withdrawal = object({ withdrawn: boolean().required() });
+
+/** Into which courses a release is copied; `id`: the copy's, made by the client, so that a repeated request makes one. */
+export const releaseCopies = object({
+  copies: array(object({ id: uuid(), courseId: uuid() }))
+    .min(1, 'At least one course')
+    .max(50, 'At most 50 courses')
+    .required(),
+});
+
+/** What a course's new releases begin with. */
+export const releaseDefaults = object({
+  minutes: releaseSettings.minutes,
+  sittings: releaseSettings.sittings,
+  counts: releaseSettings.counts,
+  practice: releaseSettings.practice,
+  feedbackLevel: releaseSettings.feedbackLevel,
+  feedbackTime: releaseSettings.feedbackTime,
+});
+
 /** Either a question at a revision, or a set. */
 export const publication = object({
   id: uuid(),
@@ -188,6 +210,18 @@ export const releaseOperations = {
     body: releaseChange,
     maxBytes: 256 * 1024,
     answer: json<SettingsView>(),
+  },
+  'PUT /api/releases/{id}/withdrawn': {
+    who: 'teacher',
+    does: 'Withdraws a release, or brings it back. Withdrawn, no learner sees it and it does not count; the work stays.',
+    body: withdrawal,
+    answer: json<SettingsView>(),
+  },
+  'POST /api/releases/{id}/copies': {
+    who: 'teacher',
+    does: 'Publishes the questions of a release, as they count now, to other courses with the same settings, for everybody there.',
+    body: releaseCopies,
+    answer: json<{ made: number }>(),
   },
   'PUT /api/releases/{id}/allowances': {
     who: 'teacher',

@@ -43,8 +43,15 @@ export { log } from './log';
 export { temporaryFile, withUpload } from './media/incoming';
 export { listMedia, readMedium, storeMedium } from './media/media';
 export { clearUnused, mediaUsage } from './media/usage';
+export {
+  calendarFile,
+  calendarMadeAt,
+  makeCalendarAddress,
+  takeCalendarBack,
+} from './releases/calendar';
 export { beginPublishing, hasPublished } from './releases/publish';
 export { changeSettings, openSettings, setAllowance } from './releases/settings';
+export { copyRelease, setWithdrawn } from './releases/withdraw';
 export { analysisOf } from './results/analysis';
 export { assignedReleases } from './results/assignedReleases';
 export { applyEdition, makeEdition, openCorrections, previewCorrection, previewEdition } from './results/corrections';

@@ -38,7 +38,7 @@ const pages = (
   board: [[`/board?from=set&id=${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'courses/index': [['/courses', forTeachers(OK, OK)]],
   ...Object.fromEntries(
-    ['index', 'learners', 'gradebook', 'settings', 'report/[learner]'].map((page) => {
+    ['index', 'calendar', 'learners', 'gradebook', 'settings', 'report/[learner]'].map((page) => {
       const rest = page === 'index' ? '' : `/${page.replace('[learner]', learner)}`;
       const told: [string, number[]][] = [
         [`/courses/${DEMO.course}${rest}`, forTeachers(OK, NOTHING)],

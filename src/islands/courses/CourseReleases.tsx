@@ -1,21 +1,49 @@
+import { CalendarClock, CircleCheck, CircleDot, CircleSlash, EyeOff, type LucideIcon } from 'lucide-react';
 import { useMemo } from 'react';
 import { type Columns, DataTable, elsewhere, moment } from '../../ui';
 import { boardAddress } from '../../ui/boardAddress';
+import { ProgressBar } from '../../ui/ProgressBar';
 import type { Course, Release } from './course';
+import { type ReleaseState, releaseState, STATE_NAMES } from './releaseState';
 
-/** A time in the reader's zone, and in the course's zone if that differs. */
-function when(text: string | null, zone: string | null) {
-  if (text === null) return <span aria-hidden>–</span>;
-  const there = elsewhere(new Date(text), zone);
-  return (
-    <>
-      <span className="figures text-sm">{moment(new Date(text))}</span>
-      {there && <span className="block text-mute text-sm">{there}</span>}
-    </>
-  );
+const STATE_LOOKS: Readonly<Record<ReleaseState, readonly [Icon: LucideIcon, colour: string]>> = {
+  withdrawn: [EyeOff, 'text-mute'],
+  early: [CalendarClock, 'text-mute'],
+  open: [CircleDot, 'text-verdigris'],
+  late: [CircleSlash, 'text-brick'],
+  closed: [CircleCheck, 'text-mute'],
+};
+
+const DATES = [
+  ['opensAt', 'opens', 'opened'],
+  ['dueAt', 'due', 'was due'],
+  ['closesAt', 'closes', 'closed'],
+] as const;
+
+/** The times of a release, each with what it is, in the reader's zone, and in the course's zone if that differs. */
+function Dates({ release, now, zone }: { release: Release; now: Date; zone: string | null }) {
+  const dates = DATES.flatMap(([field, will, was]) => {
+    const at = release[field];
+    return at === null ? [] : [{ what: new Date(at) > now ? will : was, at: new Date(at) }];
+  });
+  if (dates.length === 0)
+    return (
+      <span className="text-mute">
+        since <span className="figures text-sm">{moment(new Date(release.createdAt))}</span>, no end
+      </span>
+    );
+  return dates.map(({ what, at }) => {
+    const there = elsewhere(at, zone);
+    return (
+      <span key={what} className="block whitespace-nowrap">
+        {what} <span className="figures text-sm">{moment(at)}</span>
+        {there && <span className="block text-mute text-sm">{there}</span>}
+      </span>
+    );
+  });
 }
 
-const columnsIn = (zone: string | null): Columns<Release> => [
+const columnsIn = (zone: string | null, now: Date): Columns<Release> => [
   {
     id: 'title',
     accessorKey: 'title',
@@ -25,30 +53,54 @@ const columnsIn = (zone: string | null): Columns<Release> => [
         <a className="font-semibold link-brass" href={`/releases/${original.id}/results`}>
           {original.title}
         </a>
-        {original.practice && <span className="text-mute"> · practice</span>}
+        <span className="block text-sm text-mute">
+          {[original.practice && 'practice', original.edition > 1 && `edition ${original.edition}`]
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
       </>
     ),
   },
   {
-    id: 'opens',
-    accessorFn: (row) => row.opensAt ?? row.createdAt,
-    header: 'opens',
-    cell: ({ row: { original } }) => when(original.opensAt ?? original.createdAt, zone),
+    id: 'state',
+    accessorFn: (row) => STATE_NAMES[releaseState(row, now)],
+    header: 'state',
+    cell: ({ row: { original } }) => {
+      const state = releaseState(original, now);
+      const [Icon, colour] = STATE_LOOKS[state];
+      return (
+        <span className={`inline-flex items-center gap-1.5 whitespace-nowrap font-semibold ${colour}`}>
+          <Icon size={16} aria-hidden /> {STATE_NAMES[state]}
+        </span>
+      );
+    },
   },
   {
-    id: 'due',
-    accessorFn: (row) => row.dueAt ?? '',
-    header: 'due',
-    cell: ({ row: { original } }) => when(original.dueAt, zone),
+    id: 'dates',
+    accessorFn: (row) => row.dueAt ?? row.closesAt ?? row.opensAt ?? row.createdAt,
+    header: 'dates',
+    cell: ({ row: { original } }) => <Dates release={original} now={now} zone={zone} />,
   },
   {
-    id: 'closes',
-    accessorFn: (row) => row.closesAt ?? '',
-    header: 'closes',
-    cell: ({ row: { original } }) => when(original.closesAt, zone),
+    id: 'finished',
+    accessorFn: (row) => (row.learners === 0 ? 0 : row.finished / row.learners),
+    header: 'finished',
+    cell: ({ row: { original } }) => (
+      <span className="block min-w-36">
+        <span className="figures">
+          {original.finished} of {original.learners}
+        </span>
+        {original.sat > original.finished && (
+          <span className="text-mute text-sm"> · {original.sat - original.finished} begun</span>
+        )}
+        <ProgressBar
+          learners={original.learners}
+          finished={original.finished}
+          begun={Math.max(0, original.sat - original.finished)}
+        />
+      </span>
+    ),
   },
-  { id: 'edition', accessorKey: 'edition', header: 'edition' },
-  { id: 'sat', accessorKey: 'sat', header: 'have started' },
   {
     id: 'settings',
     enableSorting: false,
@@ -65,9 +117,9 @@ const columnsIn = (zone: string | null): Columns<Release> => [
   },
 ];
 
-/** What is published to a course, unit by unit. */
-export function CourseReleases({ course: { id, units, releases, zone } }: { course: Course }) {
-  const columns = useMemo(() => columnsIn(zone), [zone]);
+/** What is published to a course, unit by unit. `now`: when the page was drawn. */
+export function CourseReleases({ course: { id, units, releases, zone }, now }: { course: Course; now: string }) {
+  const columns = useMemo(() => columnsIn(zone, new Date(now)), [zone, now]);
   const parts = [...units, { id: null, title: units.length > 0 ? 'In no unit' : '' }].map((unit) => ({
     ...unit,
     releases: releases.filter(({ unitId }) => unitId === unit.id),
@@ -91,7 +143,7 @@ export function CourseReleases({ course: { id, units, releases, zone } }: { cour
     .map((part) => (
       <section
         key={part.id ?? ''}
-        className="mb-8 overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:first-child]:w-[34%]"
+        className="mb-8 overflow-x-auto [&_table]:min-w-[44rem] [&_th:first-child]:w-[34%]"
         aria-label={part.title || 'Releases'}
       >
         {part.title && (
@@ -117,7 +169,6 @@ export function CourseReleases({ course: { id, units, releases, zone } }: { cour
             rows={part.releases}
             columns={columns}
             caption={part.title || 'Releases of this course'}
-            numeric={['edition', 'sat']}
             rowKey={(row) => `${id}/${row.id}`}
           />
         )}

@@ -1,12 +1,22 @@
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import { APPEARANCES, type Appearance, coTeacher } from '../../contract';
+import { APPEARANCES, type Appearance, COUNTS, coTeacher, type ReleaseDefaults } from '../../contract';
+import { FEEDBACK_LEVELS } from '../../core';
 import { type ApiResult, api, ask, Field, mapped, zone } from '../../ui';
+import { Choose } from '../../ui/Choose';
 import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
 import { useSaving } from '../../ui/saving';
 import { LANGUAGES } from '../../words/languages';
+import {
+  begunIn,
+  COUNTS_IN_WORDS,
+  defaultsIn,
+  FEEDBACK_LEVEL_IN_WORDS,
+  FEEDBACK_TIME_IN_WORDS,
+  wrongIn,
+} from '../publish/settings';
 import type { Course } from './course';
 import { MarkLog } from './MarkLog';
 import { Part, Problem } from './Part';
@@ -48,6 +58,12 @@ function Settings({ course }: { course: Course }) {
         </Part>
         <Part title="Appearance" about="How the pages of an attempt look in this course, in light and in dark.">
           <Looks course={course} />
+        </Part>
+        <Part
+          title="New releases"
+          about="What the settings of a new release begin with. Each can be changed when it is published."
+        >
+          <Defaults course={course} />
         </Part>
         {parts.error && <p className="text-brick">{parts.error.message}</p>}
         {parts.data && <PartsEditor course={course} parts={parts.data} told={told} />}
@@ -233,6 +249,94 @@ function Looks({ course }: { course: Course }) {
           </label>
         ))}
       </fieldset>
+      {problem && <Problem words={problem} />}
+      {dialog}
+    </>
+  );
+}
+
+/** What new releases of the course begin with. Every change is saved at once. */
+function Defaults({ course }: { course: Course }) {
+  const [draft, setDraft] = useState(() => begunIn(course.releaseDefaults));
+  const wrong = wrongIn(draft);
+  const { save, problem, dialog } = useSaving<{ releaseDefaults: Required<ReleaseDefaults> }>({
+    first: {
+      revision: course.revision,
+      content: { releaseDefaults: defaultsIn(begunIn(course.releaseDefaults)) },
+    },
+    write: async (content, from) =>
+      mapped(
+        await api('PATCH /api/courses/{id}', { id: course.id, body: { ...content, from } }),
+        ({ releaseDefaults, revision }) => ({
+          revision,
+          content: { releaseDefaults: defaultsIn(begunIn(releaseDefaults)) },
+        }),
+      ),
+    inWords: ({ mine, theirs }) => ({
+      where: 'What new releases begin with',
+      mine: String(mine ?? 'as everywhere'),
+      theirs: String(theirs ?? 'as everywhere'),
+    }),
+  });
+  const keep = async (next: typeof draft) => {
+    setDraft(next);
+    if (Object.keys(wrongIn(next)).some((field) => field in defaultsIn(next))) return;
+    // The name is saved on the same revision, so the page has to update it.
+    if (await save({ releaseDefaults: defaultsIn(next) })) location.reload();
+  };
+  return (
+    <>
+      <div className="grid sm:grid-cols-2 gap-4">
+        <Choose
+          label="They are"
+          value={draft.practice ? 'practice' : 'counting'}
+          onChange={(is) => void keep({ ...draft, practice: is === 'practice' })}
+          options={[
+            ['counting', 'counting'],
+            ['practice', 'practice, not in the gradebook'],
+          ]}
+        />
+        <Field
+          label="Attempts a learner may have"
+          type="number"
+          min={1}
+          hint="Empty: any number."
+          value={draft.sittings}
+          problem={wrong.sittings}
+          onChange={(event) => setDraft({ ...draft, sittings: event.target.value })}
+          onBlur={() => draft.sittings !== begunIn(course.releaseDefaults).sittings && void keep(draft)}
+        />
+        <Choose
+          label="Feedback level"
+          value={draft.feedbackLevel}
+          onChange={(feedbackLevel) => void keep({ ...draft, feedbackLevel })}
+          options={FEEDBACK_LEVELS.map((level) => [level, FEEDBACK_LEVEL_IN_WORDS[level]])}
+        />
+        <Choose
+          label="They see it"
+          value={draft.feedbackTime}
+          onChange={(feedbackTime) => void keep({ ...draft, feedbackTime })}
+          options={(['atOnce', 'finished'] as const).map((when) => [when, FEEDBACK_TIME_IN_WORDS[when]])}
+        />
+        {draft.sittings !== '1' && (
+          <Choose
+            label="Of several counts"
+            value={draft.counts}
+            onChange={(counts) => void keep({ ...draft, counts })}
+            options={COUNTS.map((counts) => [counts, COUNTS_IN_WORDS[counts]])}
+          />
+        )}
+        <Field
+          label="Time for it, in minutes"
+          type="number"
+          min={1}
+          hint="Empty: no limit."
+          value={draft.minutes}
+          problem={wrong.minutes}
+          onChange={(event) => setDraft({ ...draft, minutes: event.target.value })}
+          onBlur={() => draft.minutes !== begunIn(course.releaseDefaults).minutes && void keep(draft)}
+        />
+      </div>
       {problem && <Problem words={problem} />}
       {dialog}
     </>

@@ -1,14 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { JobView } from '../../contract';
-import { Field } from '../../ui';
+import { Field, moment, typedTime } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { ApiFailure, ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { Dialog } from '../../ui/Dialog';
+import { useUnsaved } from '../../ui/useUnsaved';
 import { CheckList } from './CheckList';
 import { ReleaseFields } from './ReleaseFields';
-import { DEFAULT_DRAFT, type Draft, sent, wrongIn } from './settings';
+import { begunIn, DEFAULT_DRAFT, type Draft, sameDraft, sent, wrongIn } from './settings';
 
 /** The thing to publish: a question at a revision, or a set. */
 export type Content = { questionId: string; revision: number } | { setId: string };
@@ -42,6 +43,7 @@ interface Props {
 export function PublishDialog({ questions, prepare, onPublished, onClose }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft>(DEFAULT_DRAFT);
+  const [begun, setBegun] = useState<Draft>(DEFAULT_DRAFT);
   const [errors, setErrors] = useState<number | null>(null);
   const [read, setRead] = useState(false);
   const [progress, setProgress] = useState<{ done: number; total: number } | null>(null);
@@ -64,6 +66,21 @@ export function PublishDialog({ questions, prepare, onPublished, onClose }: Prop
     onSuccess: onPublished,
   });
   const courseId = chosen ?? courses.data?.[0]?.id ?? null;
+  const parts = useQuery({
+    queryKey: ['parts', courseId],
+    queryFn: () => ask('GET /api/courses/{id}/parts', { id: courseId ?? '' }),
+    enabled: courseId !== null,
+  });
+  // What the course begins with holds until something is changed by hand.
+  const [begunWith, setBegunWith] = useState<string | null>(null);
+  if (parts.data && courseId !== begunWith) {
+    setBegunWith(courseId);
+    if (sameDraft(draft, begun)) setDraft(begunIn(parts.data.releaseDefaults));
+    setBegun(begunIn(parts.data.releaseDefaults));
+  }
+  const isChanged = !sameDraft(draft, begun);
+  useUnsaved(isChanged && !publish.isSuccess);
+  const hasPassed = draft.closesAt !== '' && typedTime(draft.closesAt) <= new Date();
   const problems = publish.error instanceof ApiFailure ? publish.error.error.problems : undefined;
   const choose = (course: string) => {
     setChosen(course);
@@ -102,6 +119,7 @@ export function PublishDialog({ questions, prepare, onPublished, onClose }: Prop
         courseId === null ||
         publish.isPending ||
         Object.keys(wrongIn(draft)).length > 0 ||
+        hasPassed ||
         (errors !== null && errors > 0 && !read)
       }
       wide
@@ -132,6 +150,21 @@ export function PublishDialog({ questions, prepare, onPublished, onClose }: Prop
         </fieldset>
       )}
       {courseId !== null && <ReleaseFields courseId={courseId} draft={draft} onChange={setDraft} />}
+      {hasPassed && (
+        <Alert tone="problem" className="mt-3" role="alert">
+          <p>
+            {moment(typedTime(draft.closesAt))} has passed, so nobody could answer it. Choose a later time to close it,
+            or none.
+          </p>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm mt-2"
+            onClick={() => setDraft({ ...draft, closesAt: '' })}
+          >
+            Let it stay open
+          </button>
+        </Alert>
+      )}
       {kept.isError && <p className="text-brick mt-3">{kept.error.message}</p>}
       {kept.isSuccess && <CheckList questions={questions} draft={draft} onKnown={setErrors} />}
       {errors !== null && errors > 0 && (

@@ -6,6 +6,7 @@ import { MAX_MINUTES } from '../../contract/limits';
 import { COUNTS, FEEDBACK_TIMES } from '../../contract/vocabulary';
 import { FEEDBACK_LEVELS } from '../../core';
 import { ask, elsewhere, typedTime } from '../../ui';
+import { Choose } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import type { Parts } from '../courses/course';
 import {
@@ -203,31 +204,6 @@ function Fold({ title, now, open, children }: { title: string; now: string; open
       </summary>
       <div className="pb-4">{children}</div>
     </details>
-  );
-}
-
-interface ChooseProps<T extends string> {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onChange: (value: T) => void;
-}
-
-function Choose<T extends string>({ label, value, options, onChange }: ChooseProps<T>) {
-  const id = useId();
-  return (
-    <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="font-semibold">
-        {label}
-      </label>
-      <select id={id} className="select w-full" value={value} onChange={(event) => onChange(event.target.value as T)}>
-        {options.map(([of, words]) => (
-          <option key={of} value={of}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </div>
   );
 }
 

@@ -1,12 +1,14 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { AllowanceRow, SettingsView, Wire } from '../../contract';
 import { MAX_MINUTES, MAX_SITTINGS } from '../../contract/limits';
-import { api, ask, Dialog, Field, moment } from '../../ui';
+import { api, ask, Dialog, Field, moment, typedTime } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
 import { useSaving } from '../../ui/saving';
+import { useUnsaved } from '../../ui/useUnsaved';
 import type { Learner } from '../courses/course';
+import { Copies } from './Copies';
 import { ReleaseFields } from './ReleaseFields';
 import { asTyped, drafted, momentIn, sent, wrongIn } from './settings';
 
@@ -71,19 +73,20 @@ function Settings({ id, view: given }: { id: string; view: View }) {
       theirs: inWordsOf(theirs),
     }),
   });
+  const [closing, setClosing] = useState(false);
+  const closesNow =
+    draft.closesAt !== '' &&
+    typedTime(draft.closesAt) <= new Date() &&
+    sent(draft).closesAt !== sent(drafted(view.settings)).closesAt;
   const keep = async () => {
+    setClosing(false);
     const saved = await save({ title: view.settings.title, ...sent(draft) });
     if (!saved) return;
     setDraft(drafted(saved));
     setView((now) => ({ ...now, settings: saved }));
     toast('Saved');
   };
-  useEffect(() => {
-    if (!changed) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    addEventListener('beforeunload', ask);
-    return () => removeEventListener('beforeunload', ask);
-  }, [changed]);
+  useUnsaved(changed);
   return (
     <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
       <section aria-label="How it runs">
@@ -104,7 +107,7 @@ function Settings({ id, view: given }: { id: string; view: View }) {
             type="button"
             className="btn btn-primary"
             disabled={!changed || draft.title.trim() === '' || Object.keys(wrongIn(draft)).length > 0}
-            onClick={() => void keep()}
+            onClick={() => (closesNow ? setClosing(true) : void keep())}
           >
             Save
           </button>
@@ -119,13 +122,76 @@ function Settings({ id, view: given }: { id: string; view: View }) {
           {changed && <p className="text-mute">Not saved yet.</p>}
         </div>
       </section>
-      <Allowances id={id} view={view} onChange={setView} />
+      <div>
+        <Allowances id={id} view={view} onChange={setView} />
+        <Copies id={id} courseId={view.courseId} />
+        <Withdrawal id={id} view={view} onChange={setView} />
+      </div>
       {dialog}
+      {closing && (
+        <Confirm
+          title="Close it now?"
+          action="Save, and close it"
+          onConfirm={() => void keep()}
+          onClose={() => setClosing(false)}
+        >
+          <p>
+            {moment(typedTime(draft.closesAt))} has passed. The release closes at once: attempts that are running end,
+            and what is placed is checked once more.
+          </p>
+        </Confirm>
+      )}
     </div>
   );
 }
 
-function Allowances({ id, view, onChange }: { id: string; view: View; onChange: (view: View) => void }) {
+interface PartProps {
+  id: string;
+  view: View;
+  onChange: (view: View) => void;
+}
+
+/** Out of the learners' sight, and back. */
+function Withdrawal({ id, view, onChange }: PartProps) {
+  const [asked, setAsked] = useState(false);
+  const withdrawn = view.withdrawnAt !== null;
+  const set = async (to: boolean) => {
+    setAsked(false);
+    const answer = await api('PUT /api/releases/{id}/withdrawn', { id, body: { withdrawn: to } });
+    if (!answer.ok) return void toast.error(`${answer.error.message}. ${answer.error.nextStep}`);
+    onChange(answer.value);
+    toast(to ? 'It is withdrawn' : 'It is back');
+  };
+  return (
+    <section aria-labelledby="withdrawal" className="mt-8">
+      <h2 id="withdrawal" className="text-xl">
+        {withdrawn ? 'Withdrawn' : 'Withdraw it'}
+      </h2>
+      <p className="text-mute mb-2">
+        A withdrawn release is seen by no learner, and does not count in the gradebook. All work is kept, and comes back
+        with it.
+      </p>
+      <button type="button" className="btn btn-edge" onClick={() => (withdrawn ? void set(false) : setAsked(true))}>
+        {withdrawn ? 'Bring it back' : 'Withdraw it…'}
+      </button>
+      {asked && (
+        <Confirm
+          title="Withdraw the release?"
+          action="Withdraw it"
+          onConfirm={() => void set(true)}
+          onClose={() => setAsked(false)}
+        >
+          <p>
+            Learners do not see it from now on. Whoever is answering it cannot go on until you bring it back; what they
+            have done is kept.
+          </p>
+        </Confirm>
+      )}
+    </section>
+  );
+}
+
+function Allowances({ id, view, onChange }: PartProps) {
   const [editing, setEditing] = useState<Allowance | null>(null);
   const [choosing, setChoosing] = useState(false);
   const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {

@@ -1,4 +1,4 @@
-import type { Counts, FeedbackTime, ReleaseSettings, Wire } from '../../contract';
+import type { Counts, FeedbackTime, ReleaseDefaults, ReleaseSettings, Wire } from '../../contract';
 import { DEFAULT_SETTINGS } from '../../contract/defaults';
 import { type FieldProblem, problemsIn } from '../../contract/problems';
 import { settingsContent } from '../../contract/releases';
@@ -45,6 +45,17 @@ export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sitting
 
 /** The defaults of a release, as typed. */
 export const DEFAULT_DRAFT: Draft = drafted(toWire(DEFAULT_SETTINGS));
+
+/** What the new releases of a course begin with, as typed. */
+export const begunIn = (defaults: ReleaseDefaults): Draft => drafted(toWire({ ...DEFAULT_SETTINGS, ...defaults }));
+
+/** The other way round: what a draft sets of them. */
+export function defaultsIn(draft: Draft): Required<ReleaseDefaults> {
+  const { minutes, sittings, counts, practice, feedbackLevel, feedbackTime } = sent(draft);
+  return { minutes, sittings, counts, practice, feedbackLevel, feedbackTime };
+}
+
+export const sameDraft = (a: Draft, b: Draft): boolean => JSON.stringify(sent(a)) === JSON.stringify(sent(b));
 
 export const whole = (text: string, least: number, most: number) =>
   text === '' || (Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most);

@@ -3,6 +3,7 @@ import type { TodayView, Wire } from '../../contract';
 import { ago, api, moment } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { errorInWords } from '../../ui/errorInWords';
+import { ProgressBar } from '../../ui/ProgressBar';
 import { newQuestionAt } from '../vault/newQuestion';
 
 type View = Wire<TodayView>;
@@ -46,7 +47,7 @@ export function Today({ today, dues }: { today: View; dues: readonly string[] })
                     {row.closes && <span className="text-mute">closes </span>}
                     {dues[i]}
                   </span>
-                  <Bar {...row} />
+                  <ProgressBar {...row} />
                   <span className="figures text-right">
                     {row.finished} of {row.learners} in
                     {row.begun > 0 && <> · {row.begun} begun</>}
@@ -150,16 +151,6 @@ function News({
         {does}
       </a>
     </li>
-  );
-}
-
-function Bar({ learners, finished, begun }: { learners: number; finished: number; begun: number }) {
-  const share = (n: number) => `${learners === 0 ? 0 : Math.min(100, (n / learners) * 100)}%`;
-  return (
-    <span className="flex h-2.5 bg-sheet border border-rule max-sm:hidden" aria-hidden>
-      <span className="bg-verdigris" style={{ width: share(finished) }} />
-      <span className="bg-brass-wash" style={{ width: share(begun) }} />
-    </span>
   );
 }
 

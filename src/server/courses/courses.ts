@@ -64,8 +64,15 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
         closesAt: release.closesAt,
         practice: release.practice,
         createdAt: release.createdAt,
+        withdrawnAt: release.withdrawnAt,
         edition: release.edition,
         sat: sql<number>`count(distinct ${sitting.learnerId})`,
+        finished: sql<number>`count(distinct case when ${sitting.finishedAt} is not null then ${sitting.learnerId} end)`,
+        // Those of the course, or of the groups and learners it is for.
+        assigned: sql<number>`(select count(*) from course_learner enrolled where enrolled.course_id = ${release.courseId}
+          and (${release.everyone} or exists (select 1 from release_for given
+            left join group_member member on member.group_id = given.group_id where given.release_id = ${release.id}
+            and (given.learner_id = enrolled.learner_id or member.learner_id = enrolled.learner_id))))`,
       })
       .from(release)
       .leftJoin(sitting, eq(sitting.releaseId, release.id))
@@ -82,10 +89,11 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     learners: learners?.n ?? 0,
     join: row.joinCode === null ? null : { code: row.joinCode, until: row.joinUntil },
     units,
-    releases,
+    releases: releases.map(({ assigned, ...row }) => ({ ...row, learners: assigned })),
     zone: row.zone,
     lang: row.lang,
     appearance: row.appearance,
+    releaseDefaults: row.releaseDefaults,
     revision: row.revision,
   });
 }
@@ -93,7 +101,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
 export async function changeCourse(
   as: As<Teacher>,
   id: string,
-  { title, archived, join, zone, lang, appearance, from }: CourseChange,
+  { title, archived, join, zone, lang, appearance, releaseDefaults, from }: CourseChange,
 ): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
@@ -111,6 +119,7 @@ export async function changeCourse(
       zone: zone === undefined ? row.zone : zone,
       lang: lang === undefined ? row.lang : lang,
       appearance: appearance ?? row.appearance,
+      releaseDefaults: releaseDefaults ?? row.releaseDefaults,
       revision: sql`${course.revision} + 1`,
     })
     .where(and(eq(course.id, id), eq(course.revision, from ?? row.revision)))
@@ -123,6 +132,7 @@ export async function changeCourse(
       zone: zone === undefined ? row.zone : zone,
       lang: lang === undefined ? row.lang : lang,
       appearance: appearance ?? row.appearance,
+      releaseDefaults: releaseDefaults ?? row.releaseDefaults,
       revision: saved.revision,
     });
   const now = await courseOf(as, id);
@@ -136,6 +146,7 @@ export async function changeCourse(
         zone: there.zone,
         lang: there.lang,
         appearance: there.appearance,
+        releaseDefaults: there.releaseDefaults,
         join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil },
       },
     },

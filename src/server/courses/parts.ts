@@ -37,7 +37,15 @@ export async function listParts(as: As<Teacher>, courseId: string): Promise<Resu
       .groupBy(courseGroup.id)
       .orderBy(asc(courseGroup.title)),
   ]);
-  return ok({ units, categories, groups, unitsRevision, categoriesRevision, zone: found.row.zone });
+  return ok({
+    units,
+    categories,
+    groups,
+    unitsRevision,
+    categoriesRevision,
+    zone: found.row.zone,
+    releaseDefaults: found.row.releaseDefaults,
+  });
 }
 
 const refused = (message: string) => fail('invalid', { problems: [{ path: 'id', message }] });

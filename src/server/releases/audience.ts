@@ -23,6 +23,10 @@ export const isAssignedTo = (db: Database, learnerId: string | SQL) =>
     ),
   );
 
+/** The condition that a learner sees a release: it is assigned to them, and not withdrawn. */
+export const isShownTo = (db: Database, learnerId: string | SQL) =>
+  and(isNull(release.withdrawnAt), isAssignedTo(db, learnerId));
+
 /** A release a learner may open, with their own dates and time. */
 export interface AccessibleRelease extends Time {
   readonly release: string;
@@ -59,7 +63,7 @@ export async function accessibleRelease(
     .innerJoin(course, eq(course.id, release.courseId))
     .innerJoin(courseLearner, and(eq(courseLearner.courseId, course.id), eq(courseLearner.learnerId, person.id)))
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
-    .where(and(eq(release.id, releaseId), isNull(course.archivedAt), isAssignedTo(db, person.id)));
+    .where(and(eq(release.id, releaseId), isNull(course.archivedAt), isShownTo(db, person.id)));
   if (!found) return null;
   const { moreMinutes, moreSittings, closesLater, closesAt, minutes, sittings, ...rest } = found;
   return {

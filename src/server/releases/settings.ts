@@ -115,6 +115,7 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
       audience,
     },
     courseId: row.courseId,
+    withdrawnAt: row.withdrawnAt,
     revision: row.revision,
     allowances,
   });

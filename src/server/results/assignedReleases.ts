@@ -3,7 +3,7 @@ import type { LearnerRelease } from '../../contract';
 import { countingMark, roundMark } from '../../core';
 import type { As, Learner } from '../context';
 import { allowance, course, courseLearner, regrade, release, sitting, unit } from '../database/tables';
-import { isAssignedTo } from '../releases/audience';
+import { isShownTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { endOf, timeFor, usedBy } from '../releases/time';
 import { feedbackLevelAfter } from '../sittings/finish';
@@ -32,7 +32,7 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
     .innerJoin(release, eq(release.courseId, course.id))
     .leftJoin(unit, eq(unit.id, release.unitId))
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
-    .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isAssignedTo(db, person.id)))
+    .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isShownTo(db, person.id)))
     .orderBy(desc(release.createdAt));
   const came = await attemptScores(
     db,

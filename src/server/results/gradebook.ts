@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import {
   type GradebookPage,
   type GradeCell,
@@ -86,7 +86,7 @@ async function columnsOf(
   const found = await db
     .select()
     .from(release)
-    .where(and(eq(release.courseId, courseId), eq(release.practice, false)))
+    .where(and(eq(release.courseId, courseId), eq(release.practice, false), isNull(release.withdrawnAt)))
     .orderBy(asc(release.createdAt));
   if (closing)
     await closeOverdue(

@@ -19,7 +19,7 @@ import type { Context } from '../context';
 import { session } from '../database/accountTables';
 import type { Database } from '../database/open';
 import { allowance, checkpoint, course, courseLearner, move, release, sitting } from '../database/tables';
-import { isAssignedTo } from '../releases/audience';
+import { isShownTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { type Clocks, endOf, timeFor, usedBy } from '../releases/time';
 import { drawer } from './draw';
@@ -72,7 +72,7 @@ export interface At extends Sat {
 /** The condition that the learner may still open the attempt's release. */
 export const isAvailable = (db: Database): SQL => sql`(${course.archivedAt} is null
   and exists (select 1 from ${courseLearner} where ${courseLearner.courseId} = ${course.id} and ${courseLearner.learnerId} = ${sitting.learnerId})
-  and ${isAssignedTo(db, sql`${sitting.learnerId}`)})`;
+  and ${isShownTo(db, sql`${sitting.learnerId}`)})`;
 
 const openedColumns = (db: Database) => ({
   id: sitting.id,

@@ -64,7 +64,7 @@ async function dueOf(as: As<Teacher>, at: number): Promise<DueRow[]> {
       (select count(distinct sat.learner_id) from sitting sat where sat.release_id = release.id and sat.finished_at is not null) as finished,
       (select count(distinct sat.learner_id) from sitting sat where sat.release_id = release.id and sat.finished_at is null) as begun
     from release join course on course.id = release.course_id
-    where ${taught(as)} and not release.practice
+    where ${taught(as)} and not release.practice and release.withdrawn_at is null
       and ((release.due_at > ${at} and release.due_at <= ${at + AHEAD_MS}) or (release.closes_at > ${at} and release.closes_at <= ${at + AHEAD_MS}))
     order by min(coalesce(nullif(max(coalesce(release.due_at, 0), ${at}), ${at}), 9e15), coalesce(release.closes_at, 9e15))`);
   return rows.map(({ id, title, course: of, due, closes, ...counts }) => {

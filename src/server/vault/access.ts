@@ -38,13 +38,21 @@ export async function accessToMany(
 const accessOnShelf = ({ deletedAt, shelfId }: Row, seen: Awaited<ReturnType<typeof shelvesSeen>>): Access | null =>
   deletedAt || shelfId === null ? null : (seen.get(shelfId)?.access ?? null);
 
-/** Adds the media of a question to the teacher's own. Their bytes are stored once. */
-export async function adoptMedia(
+/** Adds the media of a question to the teacher's own. */
+export const adoptMedia = (as: As<Teacher>, { media }: Pick<Question, 'media'>, ownerId: string): Promise<void> =>
+  adoptFiles(
+    as,
+    Object.values(media).map(({ hash }) => hash),
+    ownerId,
+  );
+
+/** Adds somebody's files to the teacher's own. Their bytes are stored once. */
+export async function adoptFiles(
   { db, person, now }: As<Teacher>,
-  { media }: Pick<Question, 'media'>,
+  files: readonly string[],
   ownerId: string,
 ): Promise<void> {
-  const hashes = [...new Set(Object.values(media).map(({ hash }) => hash))];
+  const hashes = [...new Set(files)];
   if (ownerId === person.id || hashes.length === 0) return;
   const rows = await db
     .select()

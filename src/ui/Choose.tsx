@@ -15,7 +15,12 @@ export function Choose<T extends string>({ label, value, options, onChange }: Pr
       <label htmlFor={id} className="font-semibold">
         {label}
       </label>
-      <select id={id} className="select w-full" value={value} onChange={(event) => onChange(event.target.value as T)}>
+      <select
+        id={id}
+        className="select w-full text-ellipsis"
+        value={value}
+        onChange={(event) => onChange(event.target.value as T)}
+      >
         {options.map(([of, words]) => (
           <option key={of} value={of}>
             {words}

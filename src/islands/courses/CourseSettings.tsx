@@ -13,7 +13,7 @@ import {
   begunIn,
   COUNTS_IN_WORDS,
   defaultsIn,
-  FEEDBACK_LEVEL_IN_WORDS,
+  FEEDBACK_LEVEL_SHORT,
   FEEDBACK_TIME_IN_WORDS,
   wrongIn,
 } from '../publish/settings';
@@ -59,16 +59,16 @@ function Settings({ course }: { course: Course }) {
         <Part title="Appearance" about="How the pages of an attempt look in this course, in light and in dark.">
           <Looks course={course} />
         </Part>
+        {parts.error && <p className="text-brick">{parts.error.message}</p>}
+        {parts.data && <PartsEditor course={course} parts={parts.data} told={told} />}
+      </div>
+      <div>
         <Part
           title="New releases"
           about="What the settings of a new release begin with. Each can be changed when it is published."
         >
           <Defaults course={course} />
         </Part>
-        {parts.error && <p className="text-brick">{parts.error.message}</p>}
-        {parts.data && <PartsEditor course={course} parts={parts.data} told={told} />}
-      </div>
-      <div>
         <CoTeachers course={course} told={told} />
         {course.right === 'own' && <Archive course={course} told={told} />}
         <MarkLog courseId={course.id} />
@@ -310,7 +310,7 @@ function Defaults({ course }: { course: Course }) {
           label="Feedback level"
           value={draft.feedbackLevel}
           onChange={(feedbackLevel) => void keep({ ...draft, feedbackLevel })}
-          options={FEEDBACK_LEVELS.map((level) => [level, FEEDBACK_LEVEL_IN_WORDS[level]])}
+          options={FEEDBACK_LEVELS.map((level) => [level, FEEDBACK_LEVEL_SHORT[level]])}
         />
         <Choose
           label="They see it"

@@ -71,7 +71,7 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
         />
       </Fold>
       <Fold title="When" now={whenInWords(draft)} open={unfolded}>
-        <div className="grid sm:grid-cols-3 gap-4">
+        <div className="grid sm:grid-cols-2 gap-4">
           {TIMES.map(([name, label, about]) => (
             <Field
               key={name}

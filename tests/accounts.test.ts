@@ -57,6 +57,25 @@ const cookiesOf = (...answers: Response[]) =>
     .flatMap((answer) => answer.headers.getSetCookie().flatMap((one) => one.split(';')[0] ?? []))
     .filter((candidate) => !candidate.endsWith('='))
     .join('; ');
+const PEOPLE = [
+  ['anne-marie', 'Anne-Marie'],
+  ['moss@tarn.example', 'MOSS@tarn.example'],
+  // Composed of a letter and a mark, as some keyboards send it.
+  ['\u017eofie', 'Z\u030cofie'],
+  ['василий', 'ВАСИЛИЙ'],
+  ['李小龍', '李小龍'],
+] as const;
+
+describe('user names', () => {
+  it.each(PEOPLE)('%s signs in, typed as %s, and nobody else can be called so', async (username, typed) => {
+    const person = { name: 'Somebody', username, password: PASSWORD, role: 'learner', madeBy: null } as const;
+    must(await makePerson(app, person));
+    expect((await signIn(typed, PASSWORD)).status).toBe(200);
+    expect((await signIn(typed, 'not it at all')).status).toBe(401);
+    expect(await makePerson(app, { ...person, username: typed })).toMatchObject({ ok: false, code: 'nameTaken' });
+  });
+});
+
 let n = 0;
 const someone = () => learner(odile, courseId, `learner.${++n}`);
 

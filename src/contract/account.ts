@@ -1,6 +1,6 @@
 // Accounts: sessions, the installation, a person's data.
 import { boolean, object, string } from 'yup';
-import type { Move } from '../core';
+import { isUsername, type Move, USERNAME_RULE } from '../core';
 import { MAX_PASSWORD, MIN_PASSWORD } from './limits';
 import { file, json, type Operation } from './operation';
 import type { SecurityWhat } from './vocabulary';
@@ -101,9 +101,7 @@ export const newLearner = object({
     .required('Type a name')
     .max(100, 'At most 100 characters')
     .matches(/^[^\p{Cc}]*$/u, 'A name has no line breaks or tabs in it'),
-  username: string()
-    .required('Type a user name')
-    .matches(/^[A-Za-z0-9_.]{2,60}$/, '2 to 60 letters, digits, dots or underscores'),
+  username: string().required('Type a user name').max(200).test('username', USERNAME_RULE, isUsername),
   password: password(),
 });
 

@@ -226,6 +226,7 @@ export { type Choose, type Collision, type Merged, merge } from './merge/merge';
 export { type Anew, laidAnew, zoneAt } from './narrow/anew';
 export { placesCarryMeaning } from './narrow/meaning';
 export { FINGER, itemSize, NARROW_SCALE, type WidthIn } from './narrow/sizes';
+export { isUsername, normalUsername, USERNAME_RULE } from './people/username';
 export { drawnAnswer, drawnBySeed } from './pools/answer';
 export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';
 export { type DrawnResponse, responder } from './pools/respond';

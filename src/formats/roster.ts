@@ -1,3 +1,4 @@
+import { isUsername, normalUsername, USERNAME_RULE } from '../core';
 import { parse } from './csv';
 
 /** A learner as a line of a pasted or imported roster names them. */
@@ -23,7 +24,6 @@ const COLUMNS = {
 } as const;
 type Column = keyof typeof COLUMNS;
 const ORDER: readonly Column[] = ['name', 'username', 'password', 'groups'];
-const USERNAME = /^[A-Za-z0-9_.]{2,60}$/;
 const SHORTEST = 8;
 const MAX_LINES = 5000;
 
@@ -60,14 +60,14 @@ export function readRoster(text: string): {
         .split('|')
         .flatMap((group) => group.trim() || []),
     };
-    const before = seen.get(read.username.toLowerCase());
+    const before = seen.get(normalUsername(read.username));
     const wrong =
       whatIsWrong(read) ??
       (before === undefined ? null : `The user name “${read.username}” stands in line ${before} too.`);
     if (wrong) problems.push({ line, message: wrong });
     else {
       lines.push(read);
-      seen.set(read.username.toLowerCase(), line);
+      seen.set(normalUsername(read.username), line);
     }
   }
   return { lines, problems };
@@ -83,8 +83,7 @@ function headingsOf(cells: readonly string[]): (Column | null)[] | null {
 
 function whatIsWrong({ name, username, password, groups }: RosterLine): string | null {
   if (username === '') return 'There is no user name.';
-  if (!USERNAME.test(username))
-    return `The user name “${username.slice(0, 60)}” cannot be taken: 2 to 60 letters, digits, dots or underscores.`;
+  if (!isUsername(username)) return `The user name “${username.slice(0, 60)}” cannot be taken: ${USERNAME_RULE}.`;
   if (name.length > 100) return 'The name is longer than 100 characters.';
   if (password !== '' && password.length < SHORTEST) return `The password has fewer than ${SHORTEST} characters.`;
   if (password.length > 200) return 'The password is longer than 200 characters.';

@@ -28,7 +28,7 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
 
   await open(page, `/courses/${course}/learners`);
   await press(page, 'From a list…');
-  await page.getByLabel(/^Name, user name/).fill(`Moss Ings,moss.${mark},,Night shift\nBad,,\nWren Tallow,wren`);
+  await page.getByLabel(/^Name, user name/).fill(`Moss Ings,moss-${mark}@tarn,,Night shift\nBad,,\nWren Tallow,wren`);
   await press(page, 'See what will change');
   await expect(page.getByTestId('roster-plan')).toHaveText(
     '1 learner with a new account, 1 who have one, 0 there already; new groups: Night shift.',
@@ -39,10 +39,22 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   await expect(page.getByRole('heading', { name: 'The roster is changed' })).toBeVisible();
   const password = await page
     .getByRole('dialog')
-    .getByRole('row', { name: new RegExp(`moss.${mark}`) })
+    .getByRole('row', { name: new RegExp(`moss-${mark}@tarn`) })
     .getByRole('cell')
     .nth(2)
     .textContent();
+  // The slip alone goes on paper.
+  await page.evaluate('window.print = () => undefined');
+  await press(page, 'Print a slip');
+  await page.emulateMedia({ media: 'print' });
+  const slip = page.locator('.slips article');
+  await expect(slip).toContainText('Moss Ings');
+  await expect(slip).toContainText(`moss-${mark}@tarn`);
+  await expect(slip).toContainText(password ?? 'a password');
+  await expect(page.getByRole('heading', { name: 'The roster is changed' })).toBeHidden();
+  await page.evaluate(() => dispatchEvent(new Event('afterprint')));
+  await page.emulateMedia({ media: null });
+  await expect(slip).toBeHidden();
   await page.getByRole('dialog').getByRole('button', { name: 'Done' }).click();
   await expect(page.getByLabel('Moss Ings in Night shift')).toBeChecked();
   await page.getByLabel('Wren Tallow in Night shift').click();
@@ -51,7 +63,7 @@ test('a course: units, a roster from a list, groups, a join code, a co-teacher, 
   const code = (await page.getByTestId('join-code').textContent()) ?? '';
   await accessible(page);
   const moss = await (await browser.newContext()).newPage();
-  await signIn(moss, `moss.${mark}`, password ?? '');
+  await signIn(moss, `moss-${mark}@tarn`, password ?? '');
 
   const fresh = await (await browser.newContext()).newPage();
   await open(fresh, '/join');

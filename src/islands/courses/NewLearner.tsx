@@ -1,20 +1,31 @@
+import { useState } from 'react';
 import { newLearner } from '../../contract';
 import { api, Field, useRequestForm } from '../../ui';
 import type { Learner } from './course';
+import { type FirstPassword, PrintSlips } from './Slips';
 
 const blank = { name: '', username: '', password: '' };
 
-export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (learner: Learner) => void }) {
+interface Props {
+  courseId: string;
+  /** Its title. */
+  course: string;
+  onMade: (learner: Learner) => void;
+}
+
+export function NewLearner({ courseId, course, onMade }: Props) {
+  const [made, setMade] = useState<readonly FirstPassword[]>([]);
   const { register, handleSubmit, reset, refused, setFocus, formState } = useRequestForm(newLearner, blank);
   const { errors } = formState;
   const submit = handleSubmit(async (learner) => {
-    const made = await api('POST /api/courses/{id}/learners', { id: courseId, body: learner });
-    if (made.ok) {
-      onMade({ id: made.value.id, name: learner.name, username: learner.username, mine: true, groups: [] });
+    const answer = await api('POST /api/courses/{id}/learners', { id: courseId, body: learner });
+    if (answer.ok) {
+      onMade({ id: answer.value.id, name: learner.name, username: learner.username, mine: true, groups: [] });
+      setMade((all) => [...all, learner]);
       reset(blank);
       return setFocus('name');
     }
-    refused(made.error);
+    refused(answer.error);
   });
   return (
     <form onSubmit={submit} noValidate className="mt-1">
@@ -34,9 +45,12 @@ export function NewLearner({ courseId, onMade }: { courseId: string; onMade: (le
           {errors.root.message}
         </p>
       )}
-      <button type="submit" className="btn btn-edge mt-3" disabled={formState.isSubmitting}>
-        Make the account
-      </button>
+      <div className="flex flex-wrap gap-2 mt-3">
+        <button type="submit" className="btn btn-edge" disabled={formState.isSubmitting}>
+          Make the account
+        </button>
+        {made.length > 0 && <PrintSlips people={made} course={course} />}
+      </div>
     </form>
   );
 }

@@ -232,11 +232,14 @@ function Learners({ course }: { course: Course }) {
         )}
       </section>
       <JoinCode course={course} />
-      {opened === 'list' && <RosterImport courseId={course.id} onClose={() => setOpened(null)} onTaken={again} />}
+      {opened === 'list' && (
+        <RosterImport courseId={course.id} course={course.title} onClose={() => setOpened(null)} onTaken={again} />
+      )}
       {opened === 'new' && (
         <Dialog title="New learner" onClose={() => setOpened(null)}>
           <NewLearner
             courseId={course.id}
+            course={course.title}
             onMade={(learner) => {
               toast(`${learner.name} can sign in now`);
               void again();

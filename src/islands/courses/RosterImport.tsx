@@ -3,6 +3,7 @@ import { useDropzone } from 'react-dropzone';
 import type { RosterPlan, RosterTaken, Wire } from '../../contract';
 import { api, Dialog, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
+import { PrintSlips } from './Slips';
 
 type Plan = Wire<RosterPlan>;
 type Taken = RosterTaken;
@@ -19,10 +20,13 @@ const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
 /** Imports a list of learners, pasted or from a file, after a preview line by line. */
 export function RosterImport({
   courseId,
+  course,
   onClose,
   onTaken,
 }: {
   courseId: string;
+  /** Its title. */
+  course: string;
   onClose: () => void;
   onTaken: () => void;
 }) {
@@ -60,7 +64,7 @@ export function RosterImport({
     },
   });
 
-  if (taken) return <TakenReport taken={taken} onClose={onClose} />;
+  if (taken) return <TakenReport taken={taken} course={course} onClose={onClose} />;
   const changes = plan
     ? plan.lines.filter(({ will, groups }) => will !== 'stay' || groups.length > 0).length +
       (removeOthers ? plan.others.length : 0)
@@ -195,7 +199,15 @@ export function RosterImport({
   );
 }
 
-function TakenReport({ taken: { made, joined, invited, removed }, onClose }: { taken: Taken; onClose: () => void }) {
+function TakenReport({
+  taken: { made, joined, invited, removed },
+  course,
+  onClose,
+}: {
+  taken: Taken;
+  course: string;
+  onClose: () => void;
+}) {
   const csv = `name,user name,password\r\n${made.map(({ name, username, password }) => [name, username, password].map((cell) => `"${cell.replaceAll('"', '""')}"`).join(',')).join('\r\n')}\r\n`;
   return (
     <Dialog title="The roster is changed" onClose={onClose} wide>
@@ -227,13 +239,16 @@ function TakenReport({ taken: { made, joined, invited, removed }, onClose }: { t
               </tbody>
             </table>
           </Scrolls>
-          <a
-            className="btn btn-edge mt-3"
-            download="first-passwords.csv"
-            href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}
-          >
-            Passwords as CSV
-          </a>
+          <div className="flex flex-wrap gap-2 mt-3">
+            <PrintSlips people={made} course={course} />
+            <a
+              className="btn btn-edge"
+              download="first-passwords.csv"
+              href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}
+            >
+              Passwords as CSV
+            </a>
+          </div>
         </>
       )}
       <div className="flex justify-end mt-4">

@@ -2,6 +2,7 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { twoFactor, username } from 'better-auth/plugins';
 import { MAX_PASSWORD, MIN_PASSWORD } from '../../contract';
+import { isUsername, normalUsername } from '../../core';
 import type { Config } from '../config';
 import * as accountTables from '../database/accountTables';
 import type { Database } from '../database/open';
@@ -94,6 +95,15 @@ export function makeAuth(db: Database, config: Config) {
       ipAddress: { ipAddressHeaders: ['x-client-ip'] },
     },
     hooks: { before, after },
-    plugins: [username({ minUsernameLength: 2, maxUsernameLength: 60 }), twoFactor({ issuer: 'Vault Drop' })],
+    plugins: [
+      username({
+        minUsernameLength: 2,
+        maxUsernameLength: 60,
+        usernameNormalization: normalUsername,
+        usernameValidator: isUsername,
+        validationOrder: { username: 'post-normalization' },
+      }),
+      twoFactor({ issuer: 'Vault Drop' }),
+    ],
   });
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, inArray } from 'drizzle-orm';
+import { normalUsername } from '../../core';
 import type { As, Context, Role, Teacher } from '../context';
 import { account, session, user } from '../database/accountTables';
 import type { Queries } from '../database/open';
@@ -19,8 +20,6 @@ export interface NewPerson {
 /** Learners may have no e-mail; the tables want one. `.invalid` is never a real domain (RFC 2606). */
 const placeholderEmail = () => `${randomUUID()}@accounts.invalid`;
 
-const normal = (username: string) => username.trim().toLowerCase();
-
 /** A person whose password is hashed: ready to be stored. */
 export interface PreparedPerson extends Omit<NewPerson, 'password'> {
   readonly id: string;
@@ -30,7 +29,7 @@ export interface PreparedPerson extends Omit<NewPerson, 'password'> {
 /** Hashes the password, which takes too long for a transaction. */
 export async function preparePerson(person: NewPerson): Promise<Result<PreparedPerson>> {
   const { password, ...rest } = person;
-  const problem = passwordProblem(password, normal(person.username));
+  const problem = passwordProblem(password, normalUsername(person.username));
   if (problem) return fail('invalid', { problems: [{ path: 'password', message: problem }] });
   return ok({ ...rest, id: randomUUID(), passwordHash: await hash(password) });
 }
@@ -40,7 +39,7 @@ const nameTaken = (username: string): Failure =>
 
 /** Makes an account. User names that differ only in case are the same. */
 export async function makePerson(context: Context, person: NewPerson): Promise<Result<{ id: string }>> {
-  const username = normal(person.username);
+  const username = normalUsername(person.username);
   if (await context.db.query.user.findFirst({ where: eq(user.username, username) })) return nameTaken(username);
   const prepared = await preparePerson(person);
   return prepared.ok ? storePerson(context, prepared.value) : prepared;
@@ -53,7 +52,7 @@ interface Stores {
 
 /** Stores an account and its password, or nothing. */
 export function storePerson({ db, now }: Stores, person: PreparedPerson): Promise<Result<{ id: string }>> {
-  const username = normal(person.username);
+  const username = normalUsername(person.username);
   const { id } = person;
   const at = now();
   return db.transaction(async (tx) => {

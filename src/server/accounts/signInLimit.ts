@@ -1,6 +1,7 @@
 import { createHmac, timingSafeEqual } from 'node:crypto';
 import { APIError, createAuthMiddleware, getSessionFromCtx } from 'better-auth/api';
 import { eq } from 'drizzle-orm';
+import { normalUsername } from '../../core';
 import type { Config } from '../config';
 import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
@@ -11,10 +12,7 @@ import { noteSecurity } from './securityLog';
 const SIGN_IN = '/sign-in/username';
 const CHANGE_PASSWORD = '/change-password';
 const accountOf = (body: unknown) =>
-  String((body as { username?: unknown } | null)?.username ?? '')
-    .trim()
-    .toLowerCase()
-    .slice(0, 100);
+  normalUsername(String((body as { username?: unknown } | null)?.username ?? '').slice(0, 200)).slice(0, 100);
 
 /**
  * A browser that has signed in to an account before has its own counter, so that nobody else can lock the owner out.

@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, sql } from 'drizzle-orm';
 import type { CourseChange, CourseRow, CourseSaved, CourseView, TeacherRow } from '../../contract';
+import { normalUsername } from '../../core';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { course, courseLearner, courseTeacher, release, sitting, unit } from '../database/tables';
@@ -177,7 +178,7 @@ export async function setTeacher(
   const found = await courseOf(as, courseId);
   if (!found) return fail('notFound');
   const them = await db.query.user.findFirst({
-    where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')),
+    where: and(eq(user.username, normalUsername(username)), eq(user.role, 'teacher')),
   });
   const leaves = !teaches && them?.id === person.id;
   if (found.right !== 'own' && !leaves) return fail('notAllowed');

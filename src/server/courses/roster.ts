@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, asc, count, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { type LearnerRow, ROSTER_PAGE, type RosterPage, type RosterPlan, type RosterTaken } from '../../contract';
-import type { Problem } from '../../core';
+import { normalUsername, type Problem } from '../../core';
 import { type RosterLine, readRoster } from '../../formats/roster';
 import { passwordProblem } from '../accounts/password';
 import { type NewPerson, type PreparedPerson, preparePerson, storePerson } from '../accounts/people';
@@ -158,7 +158,7 @@ async function planned(as: As<Teacher>, courseId: string, text: string): Promise
     return fail('invalid', {
       problems: [{ path: 'text', message: 'This list takes too long to read: take it in parts.' }],
     });
-  const wanted = read.lines.map(({ username }) => username.toLowerCase());
+  const wanted = read.lines.map(({ username }) => normalUsername(username));
   const known = new Map<string, { id: string; name: string; role: string }>();
   for (let i = 0; i < wanted.length; i += 500)
     for (const row of await db
@@ -175,7 +175,7 @@ async function planned(as: As<Teacher>, courseId: string, text: string): Promise
   const problems = [...read.problems];
   const taken: PlannedLine[] = [];
   for (const line of read.lines) {
-    const account = known.get(line.username.toLowerCase()) ?? null;
+    const account = known.get(normalUsername(line.username)) ?? null;
     const weak = !account && line.password !== '' ? passwordProblem(line.password, line.username) : null;
     if (account && account.role !== 'learner')
       problems.push({ line: line.line, message: `“${line.username}” is a teacher’s account.` });
@@ -299,7 +299,7 @@ async function newAccounts(as: As<Teacher>, taken: readonly PlannedLine[]): Prom
 
 /** The names that somebody else has taken since the list was planned. */
 async function namesTaken(db: Queries, newcomers: readonly Newcomer[]): Promise<Problem[]> {
-  const lines = new Map(newcomers.map(({ line }) => [line.username.toLowerCase(), line.line]));
+  const lines = new Map(newcomers.map(({ line }) => [normalUsername(line.username), line.line]));
   const rows = await db
     .select({ username: user.username })
     .from(user)

@@ -1,5 +1,6 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { type Access, RIGHTS, type Right, type ShelfRow } from '../../contract';
+import { normalUsername } from '../../core';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { question, shelf, shelfShare } from '../database/tables';
@@ -180,7 +181,7 @@ export async function shareShelf(
 ): Promise<Result<null>> {
   if (!(await ownShelf(as, id))) return fail('notFound');
   const colleague = await as.db.query.user.findFirst({
-    where: and(eq(user.username, username.trim().toLowerCase()), eq(user.role, 'teacher')),
+    where: and(eq(user.username, normalUsername(username)), eq(user.role, 'teacher')),
   });
   if (!colleague || colleague.id === as.person.id)
     return fail('invalid', {

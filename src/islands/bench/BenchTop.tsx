@@ -34,8 +34,8 @@ export function BenchTop({ store }: { store: BenchStore }) {
   const usable = store((s) => s.access !== 'see');
   const { undo, redo, show } = store.getState();
   return (
-    <header className="bg-sheet border-b border-rule h-[52px] shrink-0 flex items-center gap-3 px-4">
-      <a href="/" className="font-heading font-semibold text-lg">
+    <header className="bg-sheet border-b border-rule min-h-[52px] shrink-0 flex max-md:flex-wrap items-center gap-x-3 px-4">
+      <a href="/" className="font-heading font-semibold text-lg whitespace-nowrap">
         Vault Drop
       </a>
       <span className="w-px h-5 bg-rule" aria-hidden />

@@ -24,20 +24,23 @@ export function Stations({ store }: { store: BenchStore }) {
   const found = isNew ? [] : all;
   const count = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return (
-    <nav aria-label="Stations" className="bg-paper border-b border-rule flex items-stretch h-[40px] shrink-0">
+    <nav
+      aria-label="Stations"
+      className="bg-paper border-b border-rule flex items-stretch h-[40px] shrink-0 relative overflow-x-auto overflow-y-hidden"
+    >
       {STATIONS.map(([name, words]) => (
         <button
           key={name}
           type="button"
           aria-current={station === name ? 'step' : undefined}
-          className={`px-4 font-semibold border-r border-rule border-b-3 cursor-pointer ${station === name ? 'bg-sheet border-b-brass' : 'border-b-transparent text-mute hover:text-ink'}`}
+          className={`px-4 font-semibold whitespace-nowrap border-r border-rule border-b-3 cursor-pointer ${station === name ? 'bg-sheet border-b-brass' : 'border-b-transparent text-mute hover:text-ink'}`}
           onClick={() => store.getState().go(name)}
         >
           {words} <Count found={name === 'proof' ? found : found.filter(({ code }) => stationOf(code) === name)} />
         </button>
       ))}
       <span className="grow" />
-      <p className="figures text-sm text-mute self-center px-4">
+      <p className="figures text-sm text-mute self-center px-4 whitespace-nowrap">
         {count(question.items.length, 'item')} · {count(question.zones.length, 'zone')}
         {proved && guessingInWords(proved.proof.guessing)}
       </p>

@@ -43,8 +43,11 @@ export function Workbench({
     across.current?.setLayout(layoutOf(arrangement.panel[width]));
   }, [width]);
   return (
-    <main id="content" className="grow min-h-0 flex flex-col">
+    <main id="content" className="bench-work grow min-h-0 flex flex-col">
       <h1 className="sr-only">{title || 'Untitled question'}</h1>
+      <p className="md:hidden shrink-0 bg-brass-wash border-b border-brass px-4 py-2">
+        The scene and the Ledger need a wider window. Key, Behaviour, Words & marks and Proof work here.
+      </p>
       <Group
         orientation="vertical"
         className="grow min-h-0"
@@ -87,7 +90,7 @@ export function Workbench({
       {!open && (
         <button
           type="button"
-          className="shrink-0 h-8 px-4 flex items-center gap-3 border-t-2 border-ink bg-sheet text-start cursor-pointer hover:bg-brass-wash"
+          className="shrink-0 h-8 px-4 flex max-md:hidden items-center gap-3 border-t-2 border-ink bg-sheet text-start cursor-pointer hover:bg-brass-wash"
           aria-expanded={false}
           onClick={() => change({ open: { ...arrangement.open, [station]: true } })}
         >

@@ -143,7 +143,7 @@ export function CourseReleases({ course: { id, units, releases, zone }, now }: {
     .map((part) => (
       <section
         key={part.id ?? ''}
-        className="mb-8 overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:nth-child(2)]:w-[9rem] [&_th:nth-child(3)]:w-[17rem] [&_th:nth-child(4)]:w-[13rem] [&_th:nth-child(5)]:w-[7rem]"
+        className="mb-8 relative overflow-x-auto [&_table]:table-fixed [&_table]:min-w-[52rem] [&_th:nth-child(2)]:w-[9rem] [&_th:nth-child(3)]:w-[17rem] [&_th:nth-child(4)]:w-[13rem] [&_th:nth-child(5)]:w-[7rem]"
         aria-label={part.title || 'Releases'}
       >
         {part.title && (

@@ -90,7 +90,7 @@ function Learners({ course }: { course: Course }) {
 
   return (
     <div className="grid gap-8 lg:grid-cols-[1fr_19rem]">
-      <section aria-label="Learners">
+      <section aria-label="Learners" className="min-w-0">
         <div className="flex flex-wrap items-end gap-3 mb-3">
           <Field
             className="grow max-w-sm"
@@ -121,7 +121,7 @@ function Learners({ course }: { course: Course }) {
             <p className="figures text-sm text-mute mb-1">
               {total} {total === 1 ? 'learner' : 'learners'}
             </p>
-            <div className="overflow-x-auto">
+            <div className="relative overflow-x-auto">
               <table className="ledger-table w-full">
                 <caption className="sr-only">Learners of this course</caption>
                 <thead>

@@ -7,7 +7,7 @@ export function Counts({ question, counts }: { question: LiveQuestion; counts: L
   if (items.length === 0 || zones.length === 0)
     return <p className="text-mute">Nothing is placed in this question, so there is nothing to count here.</p>;
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="ledger-table">
         <caption className="sr-only">{`“${title}”: items by the zones they are in now`}</caption>
         <thead>

@@ -75,7 +75,7 @@ export function Live({ json }: { json: JsonText<LiveView> }) {
       {rows.length === 0 ? (
         <p className="text-lg">It is assigned to nobody yet.</p>
       ) : (
-        <div className="overflow-x-auto live-table">
+        <div className="relative overflow-x-auto live-table">
           <DataTable
             rows={rows}
             columns={columns}

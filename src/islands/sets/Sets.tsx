@@ -114,7 +114,7 @@ export function Sets({ rows }: { rows: Row[] }) {
       ) : shown.length === 0 ? (
         <p role="status">No set has “{words.trim()}” in its title.</p>
       ) : (
-        <div className="overflow-x-auto">
+        <div className="relative overflow-x-auto [&_table]:min-w-[44rem]">
           <DataTable
             rows={shown}
             columns={columns}

@@ -10,6 +10,7 @@ import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { Later } from '../../ui/Later';
+import { useNarrow } from '../../ui/useNarrow';
 import { Dragging } from './Dragging';
 import { DressAlike } from './DressAlike';
 import { EmptyVault } from './EmptyVault';
@@ -62,7 +63,10 @@ function Inside({ asked, page, shelves: given }: Props) {
   const [sought, setSought] = useState(first.sought);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [starting, setStarting] = useState(false);
-  const [view, setView] = useView();
+  const [chosenView, setView] = useView();
+  const narrow = useNarrow();
+  // The table has no room there.
+  const view = narrow ? 'cards' : chosenView;
   const [importing, setImporting] = useState(false);
   const shelves = useShelves(given).data;
   const seek = (change: Partial<Sought>) => {
@@ -136,7 +140,7 @@ function Inside({ asked, page, shelves: given }: Props) {
         />
         <section aria-label={here?.title ?? 'Questions'} className="min-w-0">
           <Filters sought={sought} onSeek={seek}>
-            <ViewSwitch view={view} onView={setView} />
+            {!narrow && <ViewSwitch view={view} onView={setView} />}
           </Filters>
           {chosen.size > 0 && <ForChosen chosen={chosen} shelves={shelves} onDone={() => setChosen(new Set())} />}
           {sought.shelf === 'bin' && <EmptyBin />}

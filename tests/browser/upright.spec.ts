@@ -1,0 +1,47 @@
+import { accessible, DEMO, expect, open, signIn, test } from './support';
+
+const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
+/** The pages of a teacher. */
+const PAGES = [
+  ...['/', '/vault', '/sets', `/sets/${DEMO.weekSet}`, `/sets/${DEMO.weekSet}/rehearse`, '/lists', '/records'],
+  ...['', '/calendar', '/learners', '/gradebook', '/settings'].map((page) => `/courses/${DEMO.course}${page}`),
+  ...['results', 'live', 'editions', 'settings'].map((page) => `/releases/${RELEASE}/${page}`),
+  ...['/courses', '/account', `/bench/${DEMO.drying}`],
+];
+
+test('on a phone held upright no page of a teacher is wider than the window', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'odile');
+  const wider: string[] = [];
+  for (const url of PAGES) {
+    await open(page, url);
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    // Half a pixel of a rounded width is nothing to scroll.
+    if (width > 391) wider.push(`${url}: ${width}`);
+  }
+  expect(wider).toEqual([]);
+});
+
+test('on a phone the navigation folds, the Vault has cards, and the Bench says what it needs', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'odile');
+  await open(page, '/vault');
+  const menu = page.locator('[data-menu]');
+  await expect(page.getByRole('link', { name: 'Stock lists' })).toBeHidden();
+  await menu.locator('summary').click();
+  await expect(page.getByRole('link', { name: 'Stock lists' })).toBeVisible();
+  await accessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('link', { name: 'Stock lists' })).toBeHidden();
+  await expect(menu.locator('summary')).toBeFocused();
+  await expect(page.getByRole('table')).toBeHidden();
+
+  await open(page, `/bench/${DEMO.drying}`);
+  await expect(page.getByText('The scene and the Ledger need a wider window.')).toBeVisible();
+  await expect(page.locator('[data-bench-scene]')).toBeHidden();
+  for (const station of ['Key', 'Words & marks', 'Proof']) {
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name: station }).click();
+    await expect(page.getByRole('complementary').getByRole('heading', { name: station })).toBeVisible();
+  }
+  await accessible(page);
+});

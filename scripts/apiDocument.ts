@@ -3,7 +3,7 @@ import { dirname, join, relative } from 'node:path';
 import ts from 'typescript';
 import TJS from 'typescript-json-schema';
 import { object, string } from 'yup';
-import { OPERATIONS, type Operation } from '../src/contract';
+import { OPERATIONS, type Operation, pictureSignIn } from '../src/contract';
 import { EDIT, type JsonSchema, QUESTION } from '../src/contract/shapes';
 import { MAX_AUTH_BYTES, OPEN_AUTH_PATHS } from '../src/server/accounts/auth';
 import { type DocumentedOperation, openApiOf } from '../src/server/http/openapi';
@@ -43,6 +43,11 @@ function signIn(): DocumentedOperation[] {
       'POST',
       'Signs in by user name.',
       { username: string().required(), password: string().required() },
+    ],
+    '/sign-in/pictures': [
+      'POST',
+      'A small child signs in, where a course allows it: its code, their name, and their pictures in order.',
+      pictureSignIn.fields as Parameters<typeof object>[0],
     ],
     '/sign-out': ['POST', 'Signs out.', undefined],
     '/get-session': ['GET', 'Who is signed in.', undefined],

@@ -10,6 +10,7 @@ const BENCHES = {
   vault: false,
   course: true,
   live: true,
+  search: false,
   hostile: true,
   killed: true,
 };

@@ -453,6 +453,8 @@ const ROWS: Readonly<Record<string, Row>> = {
     may: COURSE,
     ask: at(() => of.course, { body: { from: 3, units: [{ id: FRESH, title: 'Drying' }] } }),
   },
+  'PUT /api/learners/{id}/pictures': { may: OWNER, ask: () => ({ params: { id: people.sitter?.id ?? '' } }) },
+  'PUT /api/courses/{id}/pictures': { may: COURSE, ask: at(() => of.course, { body: { allowed: true } }) },
   'PUT /api/learners/{id}/password': {
     may: OWNER,
     ask: () => ({ params: { id: people.sitter?.id ?? '' }, body: { password: 'seedlings-27' } }),

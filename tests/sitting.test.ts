@@ -338,7 +338,11 @@ describe('a set', () => {
     });
     must(await saveSet(odile, id, content(mine.id)));
     expect(must(await openSet(odile, id)).sections).toEqual([
-      { title: '', draw: null, questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null }] },
+      {
+        title: '',
+        draw: null,
+        questions: [{ id: mine.id, title: mine.title, kind: 'sort', max: 3, points: null, seconds: 36 }],
+      },
     ]);
     expect(
       await publish(odile, { id: randomUUID(), courseId, setId: id, settings: { closesAt: new Date(0) } }),

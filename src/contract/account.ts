@@ -1,9 +1,10 @@
 // Accounts: sessions, the installation, a person's data.
-import { boolean, object, string } from 'yup';
+import { array, boolean, object, string } from 'yup';
 import { isUsername, type Move, USERNAME_RULE } from '../core';
+import { one } from './fields';
 import { MAX_PASSWORD, MIN_PASSWORD } from './limits';
 import { file, json, type Operation } from './operation';
-import type { SecurityWhat } from './vocabulary';
+import { PICTURES, PICTURES_CHOSEN, type PictureName, type SecurityWhat } from './vocabulary';
 
 /** The settings of the installation. */
 export interface InstallationSettings {
@@ -109,6 +110,13 @@ export const newPassword = object({ password: password() });
 
 export const installation = object({ directEnrolment: boolean().required() });
 
+/** A small child signs in: the code of the course, their name as they type it, and their pictures in order. */
+export const pictureSignIn = object({
+  code: string().max(40).required(),
+  name: string().max(100).required(),
+  pictures: array(one(PICTURES).required()).length(PICTURES_CHOSEN).required(),
+});
+
 const joinCode = () => string().trim().min(1, 'Type the code').max(40, 'A code is shorter').required('Type the code');
 
 export const joining = object({ code: joinCode() });
@@ -177,6 +185,11 @@ export const accountOperations = {
     does: 'Sets a new password for a learner whose account the teacher made.',
     body: newPassword,
     answer: json<null>(),
+  },
+  'PUT /api/learners/{id}/pictures': {
+    who: 'teacher',
+    does: 'Draws new pictures for a learner whose account the teacher made, and tells them this once.',
+    answer: json<{ pictures: PictureName[] }>(),
   },
   'POST /api/joining': {
     who: 'learner',

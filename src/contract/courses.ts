@@ -36,6 +36,8 @@ export interface ReleaseRow {
 
 export interface CourseView extends CourseRow {
   join: { code: string; until: Date | null } | null;
+  /** With this code its small children sign in by pictures; null: they may not. */
+  pictureCode: string | null;
   units: { id: string; title: string }[];
   releases: ReleaseRow[];
   /** The zone its times are meant in; null: none is said. */
@@ -135,6 +137,8 @@ export interface InvitationRow {
 }
 
 export const titled = object({ id: uuid(), title: name(200) });
+
+export const picturesAllowed = object({ allowed: boolean().required() });
 
 export const courseChange = object({
   title: name(200).optional(),
@@ -248,6 +252,12 @@ export const courseOperations = {
     who: 'teacher',
     does: 'Undoes a removal: what was removed is there again, with everything that referred to it.',
     answer: json<CourseParts>(),
+  },
+  'PUT /api/courses/{id}/pictures': {
+    who: 'teacher',
+    does: 'Lets learners of a course sign in with a code, their name and pictures, or not any more.',
+    body: picturesAllowed,
+    answer: json<{ code: string | null }>(),
   },
   'GET /api/courses/{id}/teachers': { who: 'teacher', does: 'Who teaches a course.', answer: json<TeacherRow[]>() },
   'PUT /api/courses/{id}/teachers': {

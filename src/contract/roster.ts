@@ -13,6 +13,8 @@ export interface LearnerRow {
   /** True if the teacher who asks made the account, and so may reset its password. */
   mine: boolean;
   groups: string[];
+  /** They have pictures to sign in with. */
+  pictures: boolean;
 }
 
 export interface RosterPage {

@@ -58,6 +58,17 @@ export const USES = ['used', 'unused', 'start'] as const;
 
 export const SORTS = ['changed', 'title'] as const;
 
+/** The pictures that small children sign in with: plain things, told apart at a glance. */
+export const PICTURES = [
+  ...(['leaf', 'sprout', 'flower', 'tree', 'apple', 'carrot', 'cherry', 'grape'] as const),
+  ...(['wheat', 'sun', 'cloud', 'moon', 'bird', 'fish', 'snail', 'beetle'] as const),
+] as const;
+
+export type PictureName = (typeof PICTURES)[number];
+
+/** How many of them are chosen, in their order. */
+export const PICTURES_CHOSEN = 3;
+
 export const JOB_STATES = ['waiting', 'running', 'done', 'failed'] as const;
 
 export type JobState = (typeof JOB_STATES)[number];

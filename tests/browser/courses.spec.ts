@@ -250,3 +250,46 @@ test('a correction shows whose mark would fall, and leaves those alone unless it
   await press(page, 'Not yet');
   await expect(dialog).toHaveCount(0);
 });
+
+test('a small child signs in with a code, a name that is typed, and pictures that the teacher draws', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'odile');
+  const course = randomUUID();
+  const name = `Little Moss ${course.slice(0, 6)}`;
+  expect((await call(page.context(), 'POST', '/api/courses', { id: course, title: 'The youngest' })).status).toBe(200);
+  const person = { name, username: `little.${course.slice(0, 8)}`, password: 'seedlings-26' };
+  expect((await call(page.context(), 'POST', `/api/courses/${course}/learners`, person)).status).toBe(200);
+  await open(page, `/courses/${course}/learners`);
+  await press(page, 'Allow pictures');
+  const code = ((await page.getByTestId('picture-code').textContent()) ?? '').replace(' ', '');
+  await press(page, `Pictures of ${name}`);
+  await press(page, 'Draw them');
+  const drawn = page.getByTestId('drawn-pictures').getByRole('listitem');
+  await expect(drawn).toHaveCount(3);
+  const pictures = await drawn.allTextContents();
+  await accessible(page);
+
+  const tablet = await browser.newContext({ viewport: { width: 768, height: 1024 }, hasTouch: true });
+  const child = await tablet.newPage();
+  await open(child, '/sign-in');
+  await child.getByRole('link', { name: 'Sign in with pictures' }).click();
+  await child.waitForURL(/\/pictures/);
+  await open(child, `/pictures?code=${code}`);
+  const picture = (words: string) =>
+    child.getByRole('button', { name: words === 'grape' ? 'grapes' : words, exact: true });
+  await expect(picture('leaf')).toBeDisabled();
+  await child.getByLabel('Your name').fill(name.toUpperCase());
+  await accessible(child);
+  // One too early, taken back; then two that are not theirs.
+  const others = pictures[0]?.trim() === 'sun' ? 'moon' : 'sun';
+  await picture(others).tap();
+  await child.getByRole('button', { name: 'One back' }).tap();
+  for (let i = 0; i < 3; i++) await picture(others).tap();
+  await expect(child.getByRole('alert')).toHaveText('That does not fit. Try again, or ask your teacher.');
+  for (const one of pictures) await picture(one.trim()).tap();
+  await child.waitForURL(/\/sit/);
+  await expect(child.getByRole('link', { name })).toBeVisible();
+  await tablet.close();
+});

@@ -23,6 +23,7 @@ const pages = (
   'problem/[code]': [['/problem/notFound', Array(5).fill(NOTHING)]],
   index: [['/', [OK, OK, OK, OK, ELSEWHERE]]],
   'sign-in': [['/sign-in', [ELSEWHERE, ELSEWHERE, ELSEWHERE, ELSEWHERE, OK]]],
+  pictures: [['/pictures', [ELSEWHERE, ELSEWHERE, ELSEWHERE, ELSEWHERE, OK]]],
   join: [['/join', Array(5).fill(OK)]],
   account: [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
   vault: [['/vault', forTeachers(OK, OK)]],

@@ -20,7 +20,14 @@ export function NewLearner({ courseId, course, onMade }: Props) {
   const submit = handleSubmit(async (learner) => {
     const answer = await api('POST /api/courses/{id}/learners', { id: courseId, body: learner });
     if (answer.ok) {
-      onMade({ id: answer.value.id, name: learner.name, username: learner.username, mine: true, groups: [] });
+      onMade({
+        id: answer.value.id,
+        name: learner.name,
+        username: learner.username,
+        mine: true,
+        groups: [],
+        pictures: false,
+      });
       setMade((all) => [...all, learner]);
       reset(blank);
       return setFocus('name');

@@ -7,16 +7,18 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
-import { FileUser, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
+import { FileUser, Images, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { RosterPage } from '../../contract';
 import { api, ask, Dialog, Field } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
 import type { Course, Learner, Parts } from './course';
+import { DrawPictures } from './DrawPictures';
 import { JoinCode } from './JoinCode';
 import { LearnerData } from './LearnerData';
 import { NewLearner } from './NewLearner';
+import { PictureCode } from './PictureCode';
 import { ResetPassword } from './ResetPassword';
 import { RosterImport } from './RosterImport';
 
@@ -39,6 +41,8 @@ function Learners({ course }: { course: Course }) {
   const words = useDeferredValue(typed.trim());
   const [opened, setOpened] = useState<'new' | 'list' | null>(null);
   const [resetting, setResetting] = useState<Learner | null>(null);
+  const [drawing, setDrawing] = useState<Learner | null>(null);
+  const [pictureCode, setPictureCode] = useState(course.pictureCode);
   const [leaving, setLeaving] = useState<Learner | null>(null);
   const [kept, setKept] = useState<Pick<Learner, 'id' | 'name' | 'username'> | null>(null);
   const queries = useQueryClient();
@@ -160,6 +164,16 @@ function Learners({ course }: { course: Course }) {
                         )}
                       </td>
                       <td className="text-right whitespace-nowrap">
+                        {learner.mine && pictureCode !== null && (
+                          <button
+                            type="button"
+                            className="btn btn-quiet btn-sm"
+                            onClick={() => setDrawing(learner)}
+                            aria-label={`Pictures of ${learner.name}`}
+                          >
+                            <Images size={15} aria-hidden /> Pictures
+                          </button>
+                        )}
                         {learner.mine && (
                           <button
                             type="button"
@@ -231,7 +245,10 @@ function Learners({ course }: { course: Course }) {
           </details>
         )}
       </section>
-      <JoinCode course={course} />
+      <div>
+        <JoinCode course={course} />
+        <PictureCode courseId={course.id} code={pictureCode} onCode={setPictureCode} />
+      </div>
       {opened === 'list' && (
         <RosterImport courseId={course.id} course={course.title} onClose={() => setOpened(null)} onTaken={again} />
       )}
@@ -257,6 +274,7 @@ function Learners({ course }: { course: Course }) {
           onDone={(name) => toast(`${name} has a new password`)}
         />
       )}
+      {drawing && <DrawPictures learner={drawing} onClose={() => setDrawing(null)} onDrawn={() => void again()} />}
       {kept && (
         <LearnerData
           course={course}

@@ -9,6 +9,7 @@ import type { Database } from '../database/open';
 import { log } from '../log';
 import { allowsOrigin } from './origins';
 import { hash, verify } from './password';
+import { PICTURE_SIGN_IN, pictureSignInFor } from './pictures';
 import { signInLimit } from './signInLimit';
 
 /** The largest request body for the sign-in library, in bytes. */
@@ -20,6 +21,7 @@ export const MAX_AUTH_BYTES = 16 * 1024;
  */
 export const OPEN_AUTH_PATHS: ReadonlySet<string> = new Set([
   '/sign-in/username',
+  PICTURE_SIGN_IN,
   '/sign-out',
   '/get-session',
   '/change-password',
@@ -104,6 +106,7 @@ export function makeAuth(db: Database, config: Config) {
         validationOrder: { username: 'post-normalization' },
       }),
       twoFactor({ issuer: 'Vault Drop' }),
+      pictureSignInFor(db),
     ],
   });
 }

@@ -15,6 +15,9 @@ export const LIMITS = {
   'sign-in': { max: 5, windowMs: 10 * MINUTE },
   /** Sign-ins from one address, for a school that shares one. */
   'sign-in-address': { max: 300, windowMs: MINUTE },
+  /** Wrong pictures of one child: there are 4096 ways to choose them, so that a day allows few. */
+  pictures: { max: 5, windowMs: 10 * MINUTE },
+  'pictures-day': { max: 20, windowMs: 24 * 60 * MINUTE },
   'change-password': { max: 5, windowMs: 10 * MINUTE },
   /** A class of thirty joins from one address within some minutes. */
   'joining-address': { max: 60, windowMs: 10 * MINUTE },

@@ -89,6 +89,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     archived: row.archivedAt !== null,
     learners: learners?.n ?? 0,
     join: row.joinCode === null ? null : { code: row.joinCode, until: row.joinUntil },
+    pictureCode: row.pictureCode,
     units,
     releases: releases.map(({ assigned, ...row }) => ({ ...row, learners: assigned })),
     zone: row.zone,

@@ -2,9 +2,10 @@ import { randomInt } from 'node:crypto';
 import { and, eq, gt, isNull, or } from 'drizzle-orm';
 import { mayOnceMore } from '../accounts/limit';
 import { makePerson, type NewPerson } from '../accounts/people';
-import type { As, Context, Learner } from '../context';
+import type { As, Context, Learner, Teacher } from '../context';
 import { course, courseLearner } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
+import { courseOf } from './access';
 
 /** Letters and digits that are not confused when read aloud or written on a board. */
 const SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
@@ -60,4 +61,17 @@ export async function registerWith(
     .insert(courseLearner)
     .values({ courseId: found.id, learnerId: made.value.id, addedAt: context.now() });
   return ok({ course: found.title });
+}
+
+/** Lets learners of a course sign in with a code, their name and pictures, or not any more. The code stays while they may. */
+export async function setPictureCode(
+  as: As<Teacher>,
+  courseId: string,
+  allowed: boolean,
+): Promise<Result<{ code: string | null }>> {
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  const code = allowed ? (found.row.pictureCode ?? newCode()) : null;
+  await as.db.update(course).set({ pictureCode: code }).where(eq(course.id, courseId));
+  return ok({ code });
 }

@@ -9,7 +9,7 @@ import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { literally } from '../database/like';
 import type { Queries } from '../database/open';
-import { courseGroup, courseLearner, groupMember } from '../database/tables';
+import { courseGroup, courseLearner, groupMember, picturePassword } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf } from './access';
 import { invite, knownLearners, mayEnrol } from './invitations';
@@ -37,9 +37,13 @@ export async function listRoster(
   const [[total], rows] = await Promise.all([
     db.select({ n: count() }).from(courseLearner).innerJoin(user, eq(user.id, courseLearner.learnerId)).where(where),
     db
-      .select({ id: user.id, name: user.name, username: user.displayUsername, madeBy: user.madeBy })
+      .select({
+        ...{ id: user.id, name: user.name, username: user.displayUsername, madeBy: user.madeBy },
+        pictures: picturePassword.learnerId,
+      })
       .from(courseLearner)
       .innerJoin(user, eq(user.id, courseLearner.learnerId))
+      .leftJoin(picturePassword, eq(picturePassword.learnerId, user.id))
       .where(where)
       .orderBy(asc(user.name), asc(user.id))
       .limit(ROSTER_PAGE)
@@ -54,9 +58,10 @@ export async function listRoster(
           rows.map(({ id }) => id),
         );
   return ok({
-    rows: rows.map(({ madeBy, ...row }) => ({
+    rows: rows.map(({ madeBy, pictures, ...row }) => ({
       ...row,
       mine: madeBy === person.id,
+      pictures: pictures !== null,
       groups: members.flatMap((member) => (member.learnerId === row.id ? [member.groupId] : [])),
     })),
     total: total?.n ?? 0,

@@ -16,6 +16,8 @@ export const course = sqliteTable(
     /** Whoever knows the code may join until this time. */
     joinCode: text('join_code').unique(),
     joinUntil: moment('join_until'),
+    /** With this code its small children sign in by pictures; null: they may not. */
+    pictureCode: text('picture_code').unique(),
     /** The time zone of its times (IANA); null: none. */
     zone: text('zone'),
     /** The language its learners' pages speak (a tag); null: each question's, or the reader's. */
@@ -146,6 +148,15 @@ export const calendarAddress = sqliteTable('calendar_address', {
     .references(() => user.id, { onDelete: 'cascade' }),
   secret: text('secret').notNull().unique(),
   madeAt: moment('made_at').notNull(),
+});
+
+/** The pictures a small child signs in with, hashed like a password. */
+export const picturePassword = sqliteTable('picture_password', {
+  learnerId: text('learner_id')
+    .primaryKey()
+    .references(() => user.id, { onDelete: 'cascade' }),
+  hash: text('hash').notNull(),
+  setAt: moment('set_at').notNull(),
 });
 
 /** When a teacher last looked at what asks for them. */

@@ -37,7 +37,6 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
         id: question.id,
         title: question.title,
         kind: question.kind,
-        ...worth,
         changedAt: question.changedAt,
         findings: question.findings,
         startingPoint: question.startingPoint,
@@ -47,7 +46,6 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
       })
       .from(question)
       .innerJoin(user, eq(user.id, question.ownerId))
-      .leftJoin(questionWords, eq(questionWords.questionId, question.id))
       .where(where)
       .orderBy(
         ...(sought.sort === 'title'
@@ -57,29 +55,33 @@ export async function listVault(as: As<Teacher>, sought: Sought): Promise<VaultP
       .limit(VAULT_PAGE)
       .offset(from),
   ]);
-  const tags =
-    found.length === 0
-      ? []
-      : await db
-          .select()
-          .from(questionTag)
-          .where(
-            inArray(
-              questionTag.questionId,
-              found.map(({ id }) => id),
-            ),
-          )
-          .orderBy(questionTag.tag);
+  const ids = found.map(({ id }) => id);
+  // Of the page alone: sorting would otherwise read every document.
+  const [tags, worths] = await Promise.all([
+    db.select().from(questionTag).where(inArray(questionTag.questionId, ids)).orderBy(questionTag.tag),
+    db
+      .select({ id: question.id, ...worth })
+      .from(question)
+      .leftJoin(questionWords, eq(questionWords.questionId, question.id))
+      .where(inArray(question.id, ids)),
+  ]);
+  const worthOf = new Map(worths.map((row) => [row.id, row]));
   const tagsOf = new Map<string, string[]>();
   for (const { questionId, tag } of tags) tagsOf.set(questionId, [...(tagsOf.get(questionId) ?? []), tag]);
-  const rows = found.map(
-    ({ ownerId, items, gaps, words, ...row }): VaultRow => ({
-      ...row,
-      seconds: secondsFor({ items, gaps, words }),
-      tags: tagsOf.get(row.id) ?? [],
-      access: ownerId === person.id ? 'own' : (seen.get(row.shelfId ?? '')?.access ?? 'see'),
-    }),
-  );
+  const rows = found.flatMap(({ ownerId, ...row }): VaultRow[] => {
+    const its = worthOf.get(row.id);
+    return its
+      ? [
+          {
+            ...row,
+            max: its.max,
+            seconds: secondsFor(its),
+            tags: tagsOf.get(row.id) ?? [],
+            access: ownerId === person.id ? 'own' : (seen.get(row.shelfId ?? '')?.access ?? 'see'),
+          },
+        ]
+      : [];
+  });
   return { rows, total: total?.n ?? 0, from };
 }
 

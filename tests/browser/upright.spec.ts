@@ -1,4 +1,5 @@
-import { accessible, DEMO, expect, open, signIn, test } from './support';
+import { randomUUID } from 'node:crypto';
+import { accessible, call, DEMO, expect, open, signIn, test } from './support';
 
 const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
 /** The pages of a teacher. */
@@ -12,6 +13,8 @@ const PAGES = [
 test('on a phone held upright no page of a teacher is wider than the window', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'odile');
+  const shelf = { id: randomUUID(), title: `A shelf with a name that is ${'very '.repeat(10)}long`, parentId: null };
+  expect((await call(page.context(), 'POST', '/api/shelves', shelf)).status).toBe(200);
   const wider: string[] = [];
   for (const url of PAGES) {
     await open(page, url);

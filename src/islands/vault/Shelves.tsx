@@ -56,8 +56,8 @@ export function Shelves({ shelves, chosen, onChoose, onMade }: Props) {
     />
   );
   return (
-    <nav aria-label="Shelves" className="text-base">
-      <ul className="grid gap-0.5">
+    <nav aria-label="Shelves" className="text-base min-w-0">
+      <ul className="grid grid-cols-[minmax(0,1fr)] gap-0.5">
         <li>{entry('', 'All questions', 'top')}</li>
         <Branch shelves={own} parentId={null} entry={(shelf) => entry(shelf.id, shelf.title, { shelf }, shelf)} />
         {own.length > 0 && <li>{entry('none', 'On no shelf', 'none')}</li>}
@@ -92,7 +92,7 @@ export function Shelves({ shelves, chosen, onChoose, onMade }: Props) {
       {shared.length > 0 && (
         <>
           <h2 className="font-semibold mt-4 mb-1 px-2">Shared with you</h2>
-          <ul className="grid gap-0.5">
+          <ul className="grid grid-cols-[minmax(0,1fr)] gap-0.5">
             <Branch
               shelves={shared}
               parentId={null}

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { Page } from '@playwright/test';
 import { accessible, call, DEMO, expect, open, signIn, test } from './support';
 
 const RELEASE = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0202';
@@ -10,7 +11,11 @@ const PAGES = [
   ...['/courses', '/account', `/bench/${DEMO.drying}`],
 ];
 
-test('on a phone held upright no page of a teacher is wider than the window', async ({ page }) => {
+/** CSS pixels; half a pixel of a rounded width is nothing to scroll. */
+const WIDEST = 391;
+const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+
+test('on a phone held upright no page of a teacher is wider than the window', async ({ page, browser }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'odile');
   const shelf = { id: randomUUID(), title: `A shelf with a name that is ${'very '.repeat(10)}long`, parentId: null };
@@ -18,11 +23,25 @@ test('on a phone held upright no page of a teacher is wider than the window', as
   const wider: string[] = [];
   for (const url of PAGES) {
     await open(page, url);
-    const width = await page.evaluate(() => document.documentElement.scrollWidth);
-    // Half a pixel of a rounded width is nothing to scroll.
-    if (width > 391) wider.push(`${url}: ${width}`);
+    const width = await widthOf(page);
+    if (width > WIDEST) wider.push(`${url}: ${width}`);
   }
   expect(wider).toEqual([]);
+
+  // Nor as the server draws it, before any script ran.
+  const drawn = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    javaScriptEnabled: false,
+    storageState: await page.context().storageState(),
+  });
+  const still = await drawn.newPage();
+  for (const url of PAGES) {
+    await still.goto(url);
+    const width = await widthOf(still);
+    if (width > WIDEST) wider.push(`${url} without scripts: ${width}`);
+  }
+  expect(wider).toEqual([]);
+  await drawn.close();
 });
 
 test('on a phone the navigation folds, the Vault has cards, and the Bench says what it needs', async ({ page }) => {

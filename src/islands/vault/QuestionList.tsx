@@ -43,64 +43,67 @@ export function QuestionList({ sought, first, chosen, onChoose, onSort, onTag, e
       <p role="status" className="sr-only">
         {total === null ? '' : questionsInWords(total)}
       </p>
-      <table className="ledger-table w-full border-collapse table-fixed" aria-rowcount={count}>
-        <caption className="sr-only">Questions</caption>
-        <thead>
-          <tr>
-            <th scope="col" className="w-9">
-              <span className="sr-only">chosen</span>
-            </th>
-            <th scope="col" className="w-28">
-              <span className="sr-only">picture</span>
-            </th>
-            <th scope="col">{heading('title', 'title')}</th>
-            <th scope="col" className="w-20">
-              kind
-            </th>
-            <th scope="col" className="w-32 hidden md:table-cell">
-              {heading('changed', 'changed')}
-            </th>
-            <th scope="col" className="w-32 hidden lg:table-cell">
-              findings
-            </th>
-            <th scope="col" className="w-46">
-              <span className="sr-only">what to do with it</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody ref={body}>
-          {before > 0 && (
-            <tr aria-hidden style={{ height: before }}>
-              <td colSpan={7} />
+      {/* A phone is shown cards; until the page knows that it is one, the table scrolls in itself. */}
+      <div className="max-sm:overflow-x-auto">
+        <table className="ledger-table w-full border-collapse table-fixed" aria-rowcount={count}>
+          <caption className="sr-only">Questions</caption>
+          <thead>
+            <tr>
+              <th scope="col" className="w-9">
+                <span className="sr-only">chosen</span>
+              </th>
+              <th scope="col" className="w-28">
+                <span className="sr-only">picture</span>
+              </th>
+              <th scope="col">{heading('title', 'title')}</th>
+              <th scope="col" className="w-20">
+                kind
+              </th>
+              <th scope="col" className="w-32 hidden md:table-cell">
+                {heading('changed', 'changed')}
+              </th>
+              <th scope="col" className="w-32 hidden lg:table-cell">
+                findings
+              </th>
+              <th scope="col" className="w-46">
+                <span className="sr-only">what to do with it</span>
+              </th>
             </tr>
-          )}
-          {shown.map((index) => {
-            const row = rowAt(index);
-            return row ? (
-              <Entry
-                key={row.id}
-                row={row}
-                index={index}
-                inBin={inBin}
-                chosen={chosen.has(row.id)}
-                onChoose={(on) => onChoose(withChoice(chosen, row.id, on))}
-                onTag={onTag}
-              />
-            ) : (
-              <tr key={`waiting-${index}`} aria-hidden style={{ height: ROW }}>
-                <td colSpan={7}>
-                  <span className="block h-4 w-1/3 bg-rule/50 rounded" />
-                </td>
+          </thead>
+          <tbody ref={body}>
+            {before > 0 && (
+              <tr aria-hidden style={{ height: before }}>
+                <td colSpan={7} />
               </tr>
-            );
-          })}
-          {after > 0 && (
-            <tr aria-hidden style={{ height: after }}>
-              <td colSpan={7} />
-            </tr>
-          )}
-        </tbody>
-      </table>
+            )}
+            {shown.map((index) => {
+              const row = rowAt(index);
+              return row ? (
+                <Entry
+                  key={row.id}
+                  row={row}
+                  index={index}
+                  inBin={inBin}
+                  chosen={chosen.has(row.id)}
+                  onChoose={(on) => onChoose(withChoice(chosen, row.id, on))}
+                  onTag={onTag}
+                />
+              ) : (
+                <tr key={`waiting-${index}`} aria-hidden style={{ height: ROW }}>
+                  <td colSpan={7}>
+                    <span className="block h-4 w-1/3 bg-rule/50 rounded" />
+                  </td>
+                </tr>
+              );
+            })}
+            {after > 0 && (
+              <tr aria-hidden style={{ height: after }}>
+                <td colSpan={7} />
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
     </>
   );
 }

@@ -35,6 +35,7 @@ const SERVER = [
   'http',
   'work',
   'jobs',
+  'mail',
   'media',
   'vault',
   'courses',

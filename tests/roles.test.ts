@@ -13,6 +13,7 @@ import { changeCourse, setTeacher } from '../src/server/courses/courses';
 import { invite } from '../src/server/courses/invitations';
 import { saveGroup, saveUnits } from '../src/server/courses/parts';
 import { session, user } from '../src/server/database/accountTables';
+import { job } from '../src/server/database/tables';
 import { errors } from '../src/server/errors';
 import { addJob } from '../src/server/jobs/jobs';
 import { storeMedium } from '../src/server/media/media';
@@ -21,6 +22,7 @@ import { publish } from '../src/server/releases/publish';
 import { makeEdition } from '../src/server/results/corrections';
 import { remove } from '../src/server/results/removals';
 import { finish } from '../src/server/sittings/finish';
+import { askForMail, confirmMail, MORNING_MAIL } from '../src/server/today/mail';
 import { makeList } from '../src/server/vault/lists';
 import { editQuestion, saveNew, setDeleted } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
@@ -69,6 +71,7 @@ const of = {
   list: '',
   record: '',
   calendar: '',
+  token: '',
   group: '',
   removal: '',
   job: '',
@@ -200,6 +203,11 @@ beforeAll(async () => {
     }),
   );
   of.calendar = (await makeCalendarAddress(owner)).path.replace(/^.*\/|\.ics$/g, '');
+  const wanted = { address: 'owner@people.invalid', days: 'mondays', hour: 6, zone: 'UTC' } as const;
+  must(await askForMail(owner, wanted, 'http://127.0.0.1:4321'));
+  const [letter] = await owner.db.select().from(job).where(eq(job.kind, MORNING_MAIL));
+  of.token = ((letter?.input ?? { token: '' }) as { token: string }).token;
+  must(await confirmMail(owner, of.token));
   zip = must(await exported(owner, { set: of.set })).bytes;
   Object.assign(people, {
     owner: owner.person,
@@ -253,6 +261,17 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/account/calendar': { may: SIGNED_IN },
   'PUT /api/account/calendar': { may: SIGNED_IN },
   'DELETE /api/account/calendar': { may: OWNER, nothing: SIGNED_IN.filter((actor) => actor !== 'owner') },
+  'GET /api/account/mail': { may: TEACHERS },
+  'PUT /api/account/mail': {
+    may: TEACHERS,
+    ask: () => ({ body: { address: 'odile@people.invalid', days: 'mondays', hour: 6, zone: 'UTC' } }),
+  },
+  'DELETE /api/account/mail': { may: OWNER, nothing: OTHER_TEACHERS },
+  'PUT /api/account/mail/confirmed': {
+    may: OWNER,
+    ask: () => ({ body: { token: of.token } }),
+  },
+  'POST /api/account/mail/now': { may: OWNER, ask: () => ({ body: { id: FRESH } }) },
   'GET /api/calendar/{secret}.ics': { may: ACTORS, ask: () => ({ params: { secret: of.calendar } }) },
   'GET /api/invitations': { may: LEARNERS },
   'PUT /api/invitations/{course}': {

@@ -1,7 +1,7 @@
 // Courses, their parts, and who changed marks in them.
 import { array, boolean, number, object, string } from 'yup';
-import { isLanguageTag, isZone } from '../core';
-import { aWord, moment, name, one, revision, username, uuid, words } from './fields';
+import { isLanguageTag } from '../core';
+import { aWord, moment, name, one, revision, username, uuid, words, zone } from './fields';
 import { MAX_PARTS } from './limits';
 import { json, type Operation } from './operation';
 import { type ReleaseDefaults, releaseDefaults } from './releases';
@@ -144,11 +144,7 @@ export const courseChange = object({
   title: name(200).optional(),
   archived: boolean(),
   join: object({ until: moment() }).nullable().default(undefined).optional(),
-  zone: string()
-    .max(60)
-    .test('zone', 'This is no time zone', (name) => name === undefined || name === null || isZone(name))
-    .nullable()
-    .default(undefined),
+  zone: zone().nullable().default(undefined),
   lang: string()
     .test('language', 'has to be a language tag, as en or pt-BR', (tag) => tag == null || isLanguageTag(tag))
     .nullable()

@@ -1,5 +1,6 @@
 // Fields that several requests have. Yup is used strictly: it converts nothing.
 import { array, mixed, number, string } from 'yup';
+import { isZone } from '../core';
 import type { JsonSchema } from './shapes';
 import type { Moment } from './wire';
 
@@ -58,6 +59,11 @@ export const name = (most: number) =>
 
 /** The user name of an existing account. */
 export const username = () => string().trim().min(1, 'Type a user name').max(200).required('Type a user name');
+
+export const zone = () =>
+  string()
+    .max(60)
+    .test('zone', 'This is no time zone', (name) => name === undefined || name === null || isZone(name));
 
 export const points = () => number().min(0, 'No less than 0 points').max(1000, 'At most 1000 points');
 

@@ -11,6 +11,7 @@ export * from './limits';
 export * from './lists';
 export * from './live';
 export * from './media';
+export * from './morningMail';
 export * from './operation';
 export * from './operations';
 export * from './problems';

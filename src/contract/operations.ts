@@ -6,6 +6,7 @@ import { gradebookOperations } from './gradebook';
 import { listOperations } from './lists';
 import { liveOperations } from './live';
 import { mediaOperations } from './media';
+import { morningMailOperations } from './morningMail';
 import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
 import { questionOperations } from './questions';
 import { releaseOperations } from './releases';
@@ -33,6 +34,7 @@ export const OPERATIONS = {
   ...listOperations,
   ...liveOperations,
   ...mediaOperations,
+  ...morningMailOperations,
   ...todayOperations,
 } as const;
 

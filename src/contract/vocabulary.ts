@@ -69,6 +69,11 @@ export type PictureName = (typeof PICTURES)[number];
 /** How many of them are chosen, in their order. */
 export const PICTURES_CHOSEN = 3;
 
+/** The mornings on which Today is sent by e-mail. */
+export const MAIL_DAYS = ['everyDay', 'schoolDays', 'mondays'] as const;
+
+export type MailDays = (typeof MAIL_DAYS)[number];
+
 export const JOB_STATES = ['waiting', 'running', 'done', 'failed'] as const;
 
 export type JobState = (typeof JOB_STATES)[number];

@@ -1,3 +1,4 @@
+import { subDays } from 'date-fns';
 import { eq } from 'drizzle-orm';
 import { sweep } from './accounts/sweep';
 import type { Context } from './context';
@@ -5,16 +6,21 @@ import { user } from './database/accountTables';
 import { fail, type Result } from './errors';
 import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs/jobs';
 import { log } from './log';
+import { clearLetters } from './mail/mail';
 import { publishPrepared } from './releases/publish';
+import { addMorningMail, MORNING_MAIL, sendMorningMail } from './today/mail';
 
 /** The work of a kind of job. `progress` reports how many parts are done. */
 type Work = (
   context: Context,
   ownerId: string,
   input: never,
-  progress: (done: number) => Promise<void>,
+  job: { readonly id: string; readonly progress: (done: number) => Promise<void> },
 ) => Promise<Result<unknown>>;
-const WORKS: Readonly<Record<string, Work>> = { publish: publishPrepared };
+const WORKS: Readonly<Record<string, Work>> = {
+  publish: (context, ownerId, input, { progress }) => publishPrepared(context, ownerId, input, progress),
+  [MORNING_MAIL]: (context, ownerId, input, { id }) => sendMorningMail(context, ownerId, input, id),
+};
 
 const POLL_MS = 2000;
 const SWEEP_MS = 3600 * 1000;
@@ -26,7 +32,10 @@ async function run(context: Context, taken: JobRow): Promise<void> {
     const work = WORKS[taken.kind];
     const result =
       owner && work
-        ? await work(context, owner.id, taken.input as never, (done) => renew(context, taken.id, done))
+        ? await work(context, owner.id, taken.input as never, {
+            id: taken.id,
+            progress: (done) => renew(context, taken.id, done),
+          })
         : fail('notFound');
     await endJob(context, taken.id, result);
   } catch (error) {
@@ -35,6 +44,12 @@ async function run(context: Context, taken: JobRow): Promise<void> {
   } finally {
     clearInterval(keepAlive);
   }
+}
+
+async function clear(context: Context): Promise<void> {
+  await sweep(context);
+  const { logDays } = context.config.keep;
+  if (logDays !== null) await clearLetters(context.config, subDays(context.now(), logDays));
 }
 
 export interface JobRunner {
@@ -51,6 +66,7 @@ export function startJobs(context: Context): JobRunner {
   const work = async () => {
     try {
       await failLost(context);
+      await addMorningMail(context);
       for (let taken = await takeJob(context); taken; taken = stopped ? null : await takeJob(context))
         await run(context, taken);
     } catch (error) {
@@ -66,7 +82,7 @@ export function startJobs(context: Context): JobRunner {
   const timer = setInterval(wake, POLL_MS);
   timer.unref();
   const sweeping = setInterval(
-    () => void sweep(context).catch((error: unknown) => log.error({ err: error }, 'could not be cleared')),
+    () => void clear(context).catch((error: unknown) => log.error({ err: error }, 'could not be cleared')),
     SWEEP_MS,
   );
   sweeping.unref();

@@ -92,3 +92,54 @@ test('a learner is asked into a course by a teacher who does not know them, and 
   await open(teacher, `/courses/${hers}/learners`);
   await expect(teacher.getByText('Moss Ings')).toBeVisible();
 });
+
+test('a teacher has Today by e-mail: asked for, confirmed by its link, sent, and turned off', async ({ page }) => {
+  const { username, password } = await newTeacher();
+  await signIn(page, username, password);
+  await open(page, '/account');
+  const section = page.locator('#mail');
+  await section.getByRole('button', { name: 'Send me Today' }).click();
+  await expect(section.getByText('Type an e-mail address')).toBeVisible();
+  await section.getByLabel('Your e-mail address').fill('not an address');
+  await expect(section.getByText('This is no e-mail address')).toBeVisible();
+  const address = `${username}@people.invalid`;
+  await section.getByLabel('Your e-mail address').fill(address);
+  await section.getByLabel('On').selectOption('Monday to Friday');
+  await section.getByLabel('At').selectOption('07:00');
+  await section.getByRole('button', { name: 'Send me Today' }).click();
+  await expect(section.getByText(`A link was sent to ${address}`)).toBeVisible();
+  await expect(section.getByRole('button', { name: 'Send it now' })).toHaveCount(0);
+  await accessible(page);
+
+  const letters = page.getByRole('article').filter({ hasText: `to ${address}` });
+  const written = (count: number) =>
+    expect(async () => {
+      await open(page, '/stand-in/mail');
+      await expect(letters).toHaveCount(count, { timeout: 500 });
+    }).toPass();
+  await written(1);
+  await accessible(page);
+  await letters.getByRole('link', { name: /account\/mail/ }).click();
+  await expect(page.getByText(`Is ${address} yours?`)).toBeVisible();
+  await ready(page);
+  await accessible(page);
+  await press(page, 'It is mine');
+  await expect(page.getByText(`Today is sent to ${address}`)).toBeVisible();
+  await page.getByRole('main').getByRole('link', { name: 'Your account' }).click();
+  await expect(section.getByText(`To ${address}, Monday to Friday at 07:00`)).toBeVisible();
+  await ready(page);
+  await section.getByRole('button', { name: 'Send it now' }).click();
+  await expect(section.getByText('It is on its way.')).toBeVisible();
+  await written(2);
+  await expect(letters.first()).toContainText('Today: nothing new');
+  await expect(letters.first()).toContainText('Good morning');
+
+  await open(page, '/account');
+  await section.getByRole('button', { name: 'Change…' }).click();
+  await section.getByLabel('On').selectOption('on Mondays');
+  await section.getByRole('button', { name: 'Save' }).click();
+  await expect(section.getByText(`To ${address}, on Mondays at 07:00`)).toBeVisible();
+  await section.getByRole('button', { name: 'Turn it off' }).click();
+  await expect(section.getByText('It is off, and your address is forgotten.')).toBeVisible();
+  await expect(section.getByLabel('Your e-mail address')).toHaveValue('');
+});

@@ -25,7 +25,7 @@ const pages = (
   'sign-in': [['/sign-in', [ELSEWHERE, ELSEWHERE, ELSEWHERE, ELSEWHERE, OK]]],
   pictures: [['/pictures', [ELSEWHERE, ELSEWHERE, ELSEWHERE, ELSEWHERE, OK]]],
   join: [['/join', Array(5).fill(OK)]],
-  account: [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
+  'account/index': [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
   vault: [['/vault', forTeachers(OK, OK)]],
   'bench/[id]': [[`/bench/${DEMO.drying}`, forTeachers(OK, NOTHING)]],
   'bench/new': [['/bench/new', forTeachers(OK, OK)]],
@@ -58,6 +58,8 @@ const pages = (
       return [`releases/[id]/${page}`, told];
     }),
   ),
+  'account/mail/[token]': [['/account/mail/not-a-token', forTeachers(OK, OK)]],
+  'stand-in/mail': [['/stand-in/mail', forTeachers(OK, OK)]],
   'sit/index': [['/sit', [NOT_THEIRS, NOT_THEIRS, OK, OK, ELSEWHERE]]],
   'sit/[id]': [
     [`/sit/${DEMO.release}`, [NOT_THEIRS, NOT_THEIRS, OK, OK, ELSEWHERE]],

@@ -1,5 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { JobState } from '../../contract';
+import type { JobState, MailDays } from '../../contract';
+import { user } from './accountTables';
 import { moment, owner } from './columns';
 
 /**
@@ -26,4 +27,30 @@ export const job = sqliteTable(
     finishedAt: moment('finished_at'),
   },
   (t) => [index('job_to_do').on(t.state, t.createdAt)],
+);
+
+/**
+ * Today by e-mail, which a teacher asked for. Until `confirmedAt` nothing but `token` (its SHA-256 is here) is sent to
+ * the address.
+ */
+export const morningMail = sqliteTable(
+  'morning_mail',
+  {
+    personId: text('person_id')
+      .primaryKey()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    address: text('address').notNull(),
+    token: text('token'),
+    confirmedAt: moment('confirmed_at'),
+    days: text('days').$type<MailDays>().notNull(),
+    /** In the zone. */
+    hour: integer('hour').notNull(),
+    zone: text('zone').notNull(),
+    /** The address of the application as the teacher reached it, for the links. */
+    site: text('site').notNull(),
+    nextAt: moment('next_at').notNull(),
+    sentAt: moment('sent_at'),
+    failedAt: moment('failed_at'),
+  },
+  (t) => [index('morning_mail_next').on(t.nextAt)],
 );

@@ -92,7 +92,7 @@ report([
   await line('b'),
   await line('moss'),
   await line('sorrel fernson'),
-  await line('rack 4321'),
+  await line('rack 433'),
 ]);
 rmSync(folder, { recursive: true, force: true });
 process.exit(0);

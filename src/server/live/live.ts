@@ -34,7 +34,19 @@ export async function liveOf(as: As<Teacher>, releaseId: string): Promise<Result
   return (await releaseOf(as, releaseId)) ? ok(await watchOf(as, releaseId).view()) : fail('notFound');
 }
 
-const asText = ({ id, change }: LiveEvent) => `id: ${id}\ndata: ${JSON.stringify(change)}\n\n`;
+const encoder = new TextEncoder();
+const HERE = encoder.encode(': still here\n\n');
+const RETRY = encoder.encode(`retry: ${RETRY_MS}\n\n`);
+const ANEW = encoder.encode('event: anew\ndata: {}\n\n');
+/** Each event is written once for all who watch. */
+const written = new WeakMap<LiveEvent, Uint8Array>();
+function asBytes(event: LiveEvent): Uint8Array {
+  const known = written.get(event);
+  if (known) return known;
+  const bytes = encoder.encode(`id: ${event.id}\ndata: ${JSON.stringify(event.change)}\n\n`);
+  written.set(event, bytes);
+  return bytes;
+}
 
 /**
  * The changes of a release as server-sent events (HTML, 9.2). `last`: the last event the browser has; one that is not
@@ -65,7 +77,6 @@ export async function liveEvents(
     end();
     throw error;
   }
-  const encoder = new TextEncoder();
   const body = new ReadableStream<Uint8Array>({
     start: (controller) => {
       const close = () => {
@@ -73,24 +84,24 @@ export async function liveEvents(
         end();
         controller.close();
       };
-      const send = (text: string) => {
+      const send = (bytes: Uint8Array) => {
         if (ending.length === 0) return;
         // Who reads nothing comes back to what it has missed, instead of filling the memory.
         if ((controller.desiredSize ?? 0) < -MAX_WAITING) return close();
-        controller.enqueue(encoder.encode(text));
+        controller.enqueue(bytes);
       };
       const beat = async () => {
         const may = (await releaseOf(as, releaseId)) && (await isSignedIn(as, session, personId));
-        if (may) send(': still here\n\n');
+        if (may) send(HERE);
         else close();
       };
       const heartbeat = setInterval(() => void beat().catch(close), HEARTBEAT_MS);
       ending.push(() => clearInterval(heartbeat));
       const missed = last === null ? null : watch.since(last);
-      send(`retry: ${RETRY_MS}\n\n`);
-      if (last !== null && !missed) send('event: anew\ndata: {}\n\n');
-      else if (missed && missed.id !== last) send(asText(missed));
-      ending.push(watch.subscribe((event) => send(asText(event))));
+      send(RETRY);
+      if (last !== null && !missed) send(ANEW);
+      else if (missed && missed.id !== last) send(asBytes(missed));
+      ending.push(watch.subscribe((event) => send(asBytes(event))));
       gone.addEventListener('abort', close);
       ending.push(closeWithProcess(close));
     },

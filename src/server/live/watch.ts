@@ -1,6 +1,6 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { LiveChange, LiveLearner, LiveView } from '../../contract';
-import type { Move } from '../../core';
+import type { Move, QuestionModel } from '../../core';
 import type { Context } from '../context';
 import { user } from '../database/accountTables';
 import type { Database } from '../database/open';
@@ -44,7 +44,6 @@ export interface Watch {
 }
 
 interface SittingRow {
-  readonly kind: 'sitting';
   readonly sitting: string;
   readonly learner: string;
   readonly number: number;
@@ -56,8 +55,8 @@ interface SittingRow {
   readonly reopened: number;
 }
 interface MoveRow {
-  readonly kind: 'move';
-  readonly sitting: string;
+  /** Null: of all attempts together. */
+  readonly sitting: string | null;
   readonly row: number;
   readonly number: number;
   readonly question: number;
@@ -65,18 +64,28 @@ interface MoveRow {
   readonly body: string;
 }
 
+/** Attempts that run or have ended since. */
+const isOfNow = (releaseId: string, since: number) =>
+  sql`release_id = ${releaseId} and (finished_at is null or finished_at > ${since})`;
+
 /**
- * Attempts that run or have ended since, and moves after a row of the table: rows are numbered in the order in which
- * they were stored, by whichever process. (The plus keeps SQLite from looking through all moves of the release.)
+ * Moves after a row of the table: rows are numbered in the order in which they were stored, by whichever process. (The
+ * plus keeps SQLite from looking through all moves of the release.) Before them a row that changes with the attempts
+ * themselves: most seconds none begins or ends, and they need not be read.
  */
 const changesIn = (releaseId: string, since: number, row: number) => sql`
-  select 'sitting' as kind, id as sitting, 0 as row, number, started_at as at, learner_id as learner, seed, edition, began,
-    finished_at as finished, reopened_after as reopened, null as question, null as body
-  from sitting where release_id = ${releaseId} and (finished_at is null or finished_at > ${since})
+  select null as sitting, 0 as row, count(*) as number, sum(edition) as question, max(started_at) as at,
+    sum(coalesce(finished_at, 0)) || ' ' || sum(reopened_after) as body
+  from sitting where ${isOfNow(releaseId, since)}
   union all
-  select 'move', made.sitting_id, made.rowid, made.n, made.at, null, null, null, null, null, null, made.question, made.body
+  select made.sitting_id, made.rowid, made.n, made.question, made.at, made.body
   from move made where made.rowid > ${row} and +made.sitting_id in (select id from sitting where release_id = ${releaseId})
   order by row`;
+
+const sittingsIn = (releaseId: string, since: number) => sql`
+  select id as sitting, number, started_at as at, learner_id as learner, seed, edition, began, finished_at as finished,
+    reopened_after as reopened
+  from sitting where ${isOfNow(releaseId, since)}`;
 
 /** Whom a release is assigned to, by name. */
 const rosterOf = (db: Database, releaseId: string) =>
@@ -111,6 +120,7 @@ async function aboutOf(db: Database, id: string): Promise<{ about: LiveView['rel
 async function attemptFrom(db: Database, releaseId: string, found: SittingRow): Promise<Followed> {
   const { models } = await editionOf(db, releaseId, found.edition);
   const asked = (await editionOf(db, releaseId, found.began)).asked(drawer(found.seed, 'questions'));
+  const drawn = new Map<number, QuestionModel>();
   return {
     sittingId: found.sitting,
     learnerId: found.learner,
@@ -121,8 +131,12 @@ async function attemptFrom(db: Database, releaseId: string, found: SittingRow): 
     reopenedAfter: found.reopened,
     places: new Map(asked.map((question, place) => [question, place + 1])),
     modelOf: (question) => {
+      const known = drawn.get(question);
       const model = models[question];
-      return model && drawnFor(model, found.seed, question);
+      if (known || !model) return known;
+      const made = drawnFor(model, found.seed, question);
+      drawn.set(question, made);
+      return made;
     },
     ...{ last: 0, question: null, movedAt: null, standings: new Map() },
   };
@@ -170,6 +184,8 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
   const mark = `${process.pid}-${now().getTime()}`;
   const begun = now().getTime() - PAST_MS;
   let looks = 0;
+  /** What all attempts came to at the last look. */
+  let attemptsThen = '';
   let timer: ReturnType<typeof setTimeout> | undefined;
   let ended: ReturnType<typeof setTimeout> | undefined;
 
@@ -226,10 +242,11 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
           names.set(id, name);
           touched.add(id);
         }
-    const found = await db.all<SittingRow | MoveRow>(changesIn(releaseId, begun, row));
+    const [all, ...moves] = await db.all<MoveRow>(changesIn(releaseId, begun, row));
     const caughtUp = new Set<string>();
-    for (const one of found) {
-      if (one.kind === 'sitting') {
+    const attemptsNow = JSON.stringify(all);
+    if (attemptsNow !== attemptsThen)
+      for (const one of await db.all<SittingRow>(sittingsIn(releaseId, begun))) {
         const { attempt, isFresh, hasChanged } = await attemptOf(one);
         if (!names.has(attempt.learnerId)) names.set(attempt.learnerId, await nameOf(db, attempt.learnerId));
         if (isFresh) {
@@ -238,11 +255,12 @@ function makeWatch({ db, now }: Pick<Context, 'db' | 'now'>, releaseId: string, 
           for (const question of attempt.standings.keys()) questions.add(question);
         }
         if (hasChanged) touched.add(attempt.learnerId);
-        continue;
       }
+    attemptsThen = attemptsNow;
+    for (const one of moves) {
       row = Math.max(row, one.row);
-      const attempt = attempts.get(one.sitting);
-      if (!attempt || caughtUp.has(one.sitting)) continue;
+      const attempt = attempts.get(one.sitting ?? '');
+      if (!attempt || caughtUp.has(attempt.sittingId)) continue;
       follow(attempt, { n: one.number, question: one.question, body: JSON.parse(one.body) as Move, at: one.at });
       touched.add(attempt.learnerId);
       questions.add(one.question);

@@ -12,7 +12,8 @@ const TITLE_WEIGHT = 8;
 
 /**
  * Finds words in everything the teacher may see, best first (bm25). The index holds everybody's; what is somebody
- * else's is left out before the first are taken.
+ * else's is left out before the first are taken. The index gives its rows in order of their rank, and rights are looked
+ * at from the best on, until there are enough: so it is the outer loop.
  */
 export async function findAnything(as: As<Teacher>, typed: string): Promise<Found[]> {
   const match = asMatch(typed);
@@ -24,13 +25,13 @@ export async function findAnything(as: As<Teacher>, typed: string): Promise<Foun
   const courses = JSON.stringify(taught.map(({ id }) => id));
   const rows = await db.all<{ kind: FoundKind; id: string; place: string; title: string }>(sql`
     select known.kind as kind, known.item as id, known.place as place, known.title as title
-    from everything join findable known on known.n = everything.rowid
-    where everything match ${match} and case known.kind
+    from everything cross join findable known on known.n = everything.rowid
+    where everything match ${match} and everything.rank match ${`bm25(${TITLE_WEIGHT}.0, 1.0)`} and case known.kind
       when 'question' then exists (select 1 from question own where own.id = known.item and own.deleted_at is null
         and (own.owner_id = ${person.id} or own.shelf_id in (select value from json_each(${JSON.stringify(shelves)}))))
       when 'set' then exists (select 1 from question_set own where own.id = known.item and own.owner_id = ${person.id})
       else known.place in (select value from json_each(${courses})) end
-    order by bm25(everything, ${TITLE_WEIGHT}, 1) limit ${MOST_FOUND}`);
+    order by everything.rank limit ${MOST_FOUND}`);
   // Somebody on two rosters is one person.
   const seen = new Set<string>();
   return rows.flatMap(({ kind, id, place, title }) => {

@@ -114,28 +114,8 @@ const LEARNER = {
   },
 };
 
-/** Answers the first question of a set in part, and finishes it. */
-async function answerSet(page) {
-  await open(page, `/sit/${ID}0202`);
-  const begin = page.getByRole('button', { name: 'Begin' });
-  if (await begin.isVisible()) await begin.click();
-  for (const [item, zone] of [
-    ['Weigh sample', 'Receiving room'],
-    ['Lay on racks', 'Drying room'],
-    ['Stack drawers', 'Cold room'],
-  ])
-    await put(page, item, zone);
-  await press(page, 'Check');
-  const finish = page.getByRole('button', { name: 'Finish', exact: true });
-  const next = page.getByRole('button', { name: 'Next question', exact: true });
-  for (let n = 2; !(await finish.isVisible()); n++) {
-    await next.click();
-    await page.getByText(`question ${n} of`).waitFor();
-  }
-  await finish.click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Finish' }).click();
-  await page.getByText('You have finished.').waitFor();
-}
+/** The size of a large screen in a classroom. */
+const LARGE = { width: 3840, height: 2160 };
 
 try {
   const wanted = (scenes) => Object.entries(scenes).filter(([name]) => only.size === 0 || only.has(name));
@@ -150,10 +130,10 @@ try {
     await scene(wren);
     await take(wren, name);
   }
-  if (only.size === 0 || only.has('summary')) {
-    const linden = await pageOf('linden');
-    await answerSet(linden);
-    await take(linden, 'summary');
+  if (only.size === 0 || only.has('board-large')) {
+    const large = await pageOf('odile', LARGE);
+    await TEACHER.board(large);
+    await take(large, 'board-large');
   }
 } finally {
   await end();

@@ -18,6 +18,7 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
+import { analysisOf } from '../src/server/results/analysis';
 import {
   applyEdition,
   makeEdition,
@@ -290,6 +291,48 @@ describe('a correction', () => {
       code: 'invalid',
       problems: [{ path: 'changes.0' }],
     });
+  });
+
+  it('accepts a spelling: whoever typed it has the mark', async () => {
+    const typed = seeds({
+      zones: [
+        {
+          id: 'gap',
+          label: 'Gap 1',
+          shape: { type: 'rect', x: 500, y: 40, w: 200, h: 60 },
+          typed: { accept: { barley: ['Barley'] }, case: false, accents: false, slips: 0 },
+        },
+      ],
+      key: [{ zone: 'gap', belongs: ['barley'], need: { rule: 'exactly', n: 1 } }],
+      marks: { max: 2, rule: 'perPlacement' },
+      tries: 1,
+    });
+    const { releaseId, someone, marks } = await ground([typed]);
+    const [one, two] = [await someone(), await someone()];
+    for (const [as, text] of [
+      [one, 'Gerste'],
+      [two, 'Oats'],
+    ] as const) {
+      const sat = await sitter(as, releaseId);
+      const zone = sat.view.question.zones[0]?.id ?? '';
+      await sat.take(sat.move({ kind: 'put', zone, text }));
+      must(await finish(as, sat.view.id));
+    }
+    const answers = must(await analysisOf(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
+    expect(answers).toMatchObject([{ item: null, right: false, learners: 2 }]);
+    const spelling = { item: 'barley', zone: 'gap', text: 'Gerste' };
+    const asked = { reason: 'It is right too', changes: [change(0, { spellings: [spelling] })] };
+    const seen = must(await previewCorrection(odile, releaseId, asked));
+    expect(seen.changes).toMatchObject([{ learnerId: one.person.id, before: { points: 0 }, after: { points: 2 } }]);
+    must(await makeEdition(odile, releaseId, 2, asked));
+    must(await applyEdition(odile, releaseId, 2, false));
+    expect(await marks()).toMatchObject({ [one.person.id]: [2, 2], [two.person.id]: [0, 2] });
+    const after = must(await analysisOf(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
+    expect(after).toMatchObject([
+      { item: 0, right: true, learners: 1, texts: [{ text: 'Gerste', learners: 1 }] },
+      { item: null, right: false, learners: 1, texts: [{ text: 'Oats', learners: 1 }] },
+    ]);
+    expect(await previewCorrection(odile, releaseId, asked)).toMatchObject({ ok: false, code: 'invalid' });
   });
 
   it('names whatever the document may name: an item whose id is as long as one may be', async () => {

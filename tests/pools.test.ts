@@ -86,7 +86,7 @@ describe('a question with pools', () => {
         .sort(),
     ).toEqual([...labels].sort());
     const { questions } = must(await analysisOf(odile, releaseId));
-    const placed = questions[0]?.pairs.filter(({ zone }) => zone !== -1) ?? [];
+    const placed = questions[0]?.answers.pairs.filter(({ zone }) => zone !== -1) ?? [];
     const all = questions[0]?.document.items ?? [];
     expect(placed.map(({ item }) => all[item]?.label).sort()).toEqual([...labels].sort());
   });

@@ -52,7 +52,7 @@ describe('the simulator of the demo', () => {
     // half, are right has a chance of less than 1 in 10^6.
     expect(top).toBeGreaterThan(1.5);
     expect(bottom).toBeLessThan(1.5);
-    const first = must(await analysisOf(odile, strong.releaseId)).questions[0]?.pairs.filter(
+    const first = must(await analysisOf(odile, strong.releaseId)).questions[0]?.answers.pairs.filter(
       ({ right }) => right === true,
     );
     expect(first?.length).toBeGreaterThan(0);

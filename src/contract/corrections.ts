@@ -12,13 +12,17 @@ export interface MarkChange {
   readonly after: { readonly points: number; readonly outOf: number };
 }
 
-/** The correction of one question. `accept`: items that are right in a zone too. */
+/**
+ * The correction of one question. `accept`: items that are right in a zone too; `spellings`: what, typed into a zone, is
+ * read as an item too.
+ */
 export interface QuestionChange {
   readonly question: number;
   readonly strike: boolean;
   /** Take the question from the Vault as it is now. */
   readonly fromVault: boolean;
   readonly accept: readonly { readonly item: string; readonly zone: string }[];
+  readonly spellings?: readonly { readonly item: string; readonly zone: string; readonly text: string }[] | undefined;
 }
 
 export interface Correction {
@@ -68,15 +72,22 @@ export interface Applied {
   spared: number;
 }
 
+/** An id within a question. */
+const anyId = () => string().min(1).max(100).required();
+
 const changes = () =>
   array(
     object({
       question: wholeNumber(),
       strike: boolean().required(),
       fromVault: boolean().required(),
-      accept: array(object({ item: string().min(1).max(100).required(), zone: string().min(1).max(100).required() }))
+      accept: array(object({ item: anyId(), zone: anyId() }))
         .max(200)
         .required(),
+      spellings: array(object({ item: anyId(), zone: anyId(), text: string().min(1).max(200).required() }))
+        .max(200)
+        .default(undefined)
+        .optional(),
     }),
   )
     .max(MAX_QUESTIONS)

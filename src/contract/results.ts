@@ -1,5 +1,5 @@
 // How a release was answered.
-import type { Move, Question, Verdict } from '../core';
+import type { Answers, Fifths, Figure, Move, Question, Verdict } from '../core';
 import { file, json, type Operation } from './operation';
 
 export interface ResultRow {
@@ -25,30 +25,32 @@ export interface ResultsView {
   rows: ResultRow[];
 }
 
-/** How often an item was put into a zone; `zone` -1: nowhere. Indexes of the question's items and zones. */
-export interface Pair {
-  readonly item: number;
-  readonly zone: number;
-  readonly first: number;
-  readonly last: number;
-  /** By the key; null: the zone is neutral. */
-  readonly right: boolean | null;
-}
-
 export interface QuestionAnalysis {
   readonly title: string;
   readonly struck: boolean;
   readonly document: Question;
   readonly points: number;
-  /** The number of learners who were asked it, and of those who answered. */
+  /** The learners who were asked it: who is still under way only if they have answered it. Of those, who answered. */
   readonly asked: number;
   readonly answered: number;
-  readonly facility: number | null;
-  readonly discrimination: number | null;
+  /** How many had the full mark. */
+  readonly full: number;
+  /** The mean share of its marks. */
+  readonly facility: Figure | null;
+  /** The full marks as a share of those who were asked. */
+  readonly fullShare: Figure | null;
+  readonly discrimination: Figure | null;
+  /** The reliability of the total if the question were left out. */
+  readonly alphaWithout: number | null;
+  /** The correlation of the time taken with the share of its marks. */
+  readonly timeAndMark: Figure | null;
   readonly tries: number | null;
   readonly turnedAway: number;
   readonly seconds: number | null;
-  readonly pairs: readonly Pair[];
+  /** The median time one item took to be put somewhere, in seconds. */
+  readonly pace: number | null;
+  readonly answers: Answers;
+  readonly fifths: Fifths | null;
   /** The places where items were dropped: item, x, y. */
   readonly drops: readonly (readonly [number, number, number])[];
 }
@@ -68,7 +70,7 @@ export interface Analysis {
   readonly mean: number | null;
   /** Marks by tenths of the maximum. */
   readonly distribution: readonly number[];
-  readonly alpha: number | null;
+  readonly alpha: Figure | null;
   readonly questions: readonly QuestionAnalysis[];
   readonly sweepers: readonly TrialAndError[];
 }

@@ -1,11 +1,38 @@
 // What other layers use of the core, without the schema (`document/` has its own index, so that a learner's page loads
 // no Yup).
 
+export { type Answers, answersOf } from './analysis/answers';
+export type { AmountAnswers, Spread } from './analysis/answers/amounts';
+export type { JointAnswers } from './analysis/answers/joints';
+export type { MarkAnswers } from './analysis/answers/marks';
+export type { OptionAnswers } from './analysis/answers/options';
+export type { OrderAnswers } from './analysis/answers/orders';
+export { type Pair, wrongPairs } from './analysis/answers/pairs';
+export type { TypedAnswers } from './analysis/answers/typed';
 export { type CellFacts, type CellState, cellState } from './analysis/cellState';
 export { type Came, type CountsRule, countingMark, countingSitting, falls, type Mark } from './analysis/counting';
-export { type Digest, digestOf, type ExhaustedItem, type Made, NOWHERE, usedTrialAndError } from './analysis/digest';
+export {
+  DIGEST_VERSION,
+  type Digest,
+  digestOf,
+  type ExhaustedItem,
+  type Made,
+  type MarkOutcome,
+  NOWHERE,
+  usedTrialAndError,
+} from './analysis/digest';
+export { type Fifths, fifthsOf } from './analysis/fifths';
 export { type Counting, type Entry, type Weight, wholeMark } from './analysis/gradebook';
-export { cronbach, discrimination, distribution, facility, type Shares } from './analysis/items';
+export { type Figure, type FQuantile, feldt, fisher, wilson } from './analysis/intervals';
+export {
+  alphaWithout,
+  correlation,
+  cronbach,
+  discrimination,
+  distribution,
+  facility,
+  type Shares,
+} from './analysis/items';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { AIDS, type Aid } from './document/aids';
 export {
@@ -45,6 +72,7 @@ export type {
   Tray,
   Zone,
 } from './document/schema';
+export { acceptSpelling, type Spelling } from './edit/acceptSpelling';
 export { type Clipping, clip, duplicate, paste, rowStep, setGroup, setNoted, withGroups } from './edit/clones';
 export { correction } from './edit/correct';
 export { difference } from './edit/difference';

@@ -182,11 +182,14 @@ const byPresses: Mover = async (page, item, zone) => {
 const byList: Mover = async (page, item, zone) => {
   // Of several copies, those that wait stand first.
   const menus = page.getByLabel(`Move ${item}`, { exact: true });
-  await (zone === null ? menus.last() : menus.first()).click();
-  await page
+  const target = page
     .getByRole('list', { name: `Where ${item} may go` })
-    .getByRole('button', { name: zone === null ? 'Back to the others' : named(zone), exact: true })
-    .click();
+    .getByRole('button', { name: zone === null ? 'Back to the others' : named(zone), exact: true });
+  // While one copy waits to be judged, the next may come to stand before it between the look and the press.
+  await expect(async () => {
+    await (zone === null ? menus.last() : menus.first()).click();
+    await target.click({ timeout: 2000 });
+  }).toPass();
 };
 
 /** Every hand a learner may have, with the screen it has. */

@@ -72,6 +72,13 @@ export async function open(page: Page, path: string): Promise<void> {
   await ready(page);
 }
 
+/** Follows a link; pressed again where the list in which it stands was drawn anew beneath the press. */
+export const follow = (page: Page, link: Locator, url: RegExp): Promise<void> =>
+  expect(async () => {
+    if (!url.test(page.url())) await link.click({ timeout: 2000 });
+    await page.waitForURL(url, { timeout: 5000, waitUntil: 'commit' });
+  }).toPass();
+
 /** Islands are listening. */
 export const ready = (page: Page) => expect(page.locator('astro-island[ssr]')).toHaveCount(0);
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Locator } from '@playwright/test';
 import { pasted, sought, station } from './making';
 import { keepQuestion, press, signedIn } from './player';
-import { accessible, call, dragTo, expect, newTeacher, open, signIn, test } from './support';
+import { accessible, call, dragTo, expect, follow, newTeacher, open, signIn, test } from './support';
 
 /** Eight letters that no other run has: figures beside a shelf's name are looked for, so they hold none. */
 const wordy = () =>
@@ -153,8 +153,7 @@ test('a shelf is shared to look at, to use and to change; whoever has a question
   await expect(other.getByRole('heading', { name: 'Shared with you' })).toBeVisible();
   await sought(other, name);
   await expect(other.getByRole('button', { name: `Copy ${name}`, exact: true })).toHaveCount(0);
-  await other.getByRole('link', { name, exact: true }).click();
-  await other.waitForURL(/\/bench\//);
+  await follow(other, other.getByRole('link', { name, exact: true }), /\/bench\//);
   await expect(other.getByText('shared with you: to look at, not to change')).toBeVisible();
   await expect(other.getByRole('button', { name: 'Publish…' })).toHaveCount(0);
   await station(other, 'Lay out');

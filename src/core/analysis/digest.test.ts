@@ -35,9 +35,29 @@ describe('what a learner did with a question', () => {
         [copyOf(POPPY, 0), DRY, NOWHERE],
       ],
       drops: [[ACORN, 650, 120]],
+      paces: [0, 10, 20, 10, 10],
       went: [[BARLEY, [MOIST, DRY]]],
+      orders: [],
+      typed: [],
+      marks: [],
     });
-    expect(digestOf(model, [])).toEqual({ tries: 0, turnedAway: 0, seconds: 0, put: [], drops: [], went: [] });
+    const nothing = { tries: 0, turnedAway: 0, seconds: 0, put: [], drops: [], paces: [], went: [] };
+    expect(digestOf(model, [])).toEqual({ ...nothing, orders: [], typed: [], marks: [] });
+  });
+
+  it('has what a wrong answer sent home where it was, until it is moved again', () => {
+    const model = questionModel(seeds({ tries: null, afterMiss: 'sendWrongHome' }));
+    const wrong = [put('barley', 'moist'), put('acorn', 'moist'), { kind: 'check' } as const];
+    const placed = (...more: Move[]) => digestOf(model, made([...wrong, ...more])).put.map(([, , last]) => last);
+    expect(placed()).toEqual([MOIST, MOIST]);
+    // Going on sends it home.
+    expect(placed(put('poppy', 'dry'))).toEqual([MOIST, MOIST, DRY]);
+    expect(placed(put('poppy', 'dry'), put('barley', 'dry'))).toEqual([DRY, MOIST, DRY]);
+    // By hand it is taken out, or everything is put back.
+    expect(placed(put('poppy', 'dry'), put('barley', null))).toEqual([NOWHERE, MOIST, DRY]);
+    expect(placed({ kind: 'reset' })).toEqual([NOWHERE, NOWHERE]);
+    // A check of what is left, as an attempt ends by, is of what is there.
+    expect(placed(put('poppy', 'dry'), { kind: 'check' })).toEqual([MOIST, MOIST, DRY]);
   });
 
   it('counts what was turned away, with the zone that did', () => {

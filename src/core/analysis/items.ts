@@ -84,6 +84,13 @@ export function cronbach(shares: Shares, points: readonly number[]): number | nu
   return (k / (k - 1)) * (1 - own.reduce((sum, x) => sum + x, 0) / total);
 }
 
+/** α without one question: higher than that of all, the set is more reliable without it. Null as in {@link cronbach}. */
+export const alphaWithout = (shares: Shares, points: readonly number[], question: number): number | null =>
+  cronbach(
+    shares.map((row) => row.filter((_, q) => q !== question)),
+    points.filter((_, q) => q !== question),
+  );
+
 /** How many marks fall into each tenth of what could be had; full marks stand in the last. */
 export function distribution(shares: readonly number[]): number[] {
   const tenths = Array<number>(10).fill(0);

@@ -13,6 +13,9 @@ export function inWhole(digest: Digest, drawn: QuestionModel, whole: QuestionMod
     ...digest,
     put: digest.put.map(([copy, first, last]) => [copyOf(indexOf(itemOf(copy)), numberOf(copy)), first, last] as const),
     drops: digest.drops.map(([item, x, y]) => [indexOf(item), x, y] as const),
+    orders: digest.orders.map(([zone, first, last]) => [zone, first.map(indexOf), last.map(indexOf)] as const),
+    typed: digest.typed.map(([zone, text, item]) => [zone, text, indexOf(item)] as const),
+    marks: digest.marks.map(([item, at, marked]) => [indexOf(item), at, marked] as const),
     went: digest.went.map(([item, zones]) => [indexOf(item), zones] as const),
   };
 }

@@ -8,6 +8,8 @@ import { Later } from '../../ui/Later';
 import { moment } from '../../ui/when';
 import { fromJson } from '../../ui/wire';
 import { PublishDialog } from '../publish/PublishDialog';
+import { aimIn } from './aim';
+import { BackToCorrection } from './BackToCorrection';
 import { BenchTop } from './BenchTop';
 import { type Beginning, beginning } from './beginning';
 import { Behaviour } from './behaviour/Behaviour';
@@ -67,6 +69,10 @@ export function Bench({
     begin ? beginning(fromJson(question), begin) : benchStore(fromJson(question), revision, new Date(savedAt), access),
   );
   const [queries] = useState(() => new QueryClient());
+  const [aim] = useState(() => aimIn(location.search));
+  useEffect(() => {
+    if (aim.station) store.getState().go(aim.station);
+  }, [aim, store]);
   useShortcuts(store);
   useProving(store);
   const dropping = useFileDrop(store);
@@ -102,6 +108,7 @@ export function Bench({
       <div className="h-screen min-h-[600px] flex flex-col">
         <BenchTop store={store} />
         <SaveNotice store={store} />
+        {aim.release && <BackToCorrection release={aim.release} />}
         <Stations store={store} />
         {novice && <FirstSteps store={store} />}
         <Workbench store={store} dropping={dropping} panel={<Panel store={store} />} />

@@ -1,23 +1,21 @@
 import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
-import type { CorrectionPreview, CorrectionView, JsonText, QuestionChange, Wire } from '../../contract';
+import type { CorrectionPreview, CorrectionView, JsonText, Wire } from '../../contract';
 import { falls } from '../../core';
 import { type ApiError, api, Dialog, moment, shownMark } from '../../ui';
 import type { ApiResult } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { fromJson } from '../../ui/wire';
 import { changesInWords } from '../shared/changesInWords';
+import { type Change, CorrectQuestion } from './CorrectQuestion';
 import { keyInWords } from './keyInWords';
 import { MarkChanges } from './MarkChanges';
 
 export type View = Wire<CorrectionView>;
 type Preview = Wire<CorrectionPreview>;
-type Change = Omit<QuestionChange, 'question'>;
 
 const inWords = ({ message, problems, nextStep }: ApiError) =>
   `${message}. ${problems?.map((problem) => problem.message).join(' ') ?? nextStep}`;
-const nameIn = (list: readonly { id: string; label: string }[], id: string) =>
-  list.find((candidate) => candidate.id === id)?.label || id;
 
 /**
  * The corrections page. `json`: the view as one text (see `ui/wire.ts`); null: it is large and loaded after the page.
@@ -43,6 +41,25 @@ export function Corrections({ id, json }: { id: string; json: JsonText<Correctio
   );
 }
 
+/** A question by its place, with a spelling to accept in a zone, or to be taken from the Vault. */
+interface Aim {
+  readonly question: number;
+  readonly zone: string;
+  readonly text: string;
+  readonly fromVault: boolean;
+}
+const NO_AIM: Aim = { question: -1, zone: '', text: '', fromVault: false };
+
+function aimIn(search: URLSearchParams): Aim {
+  const question = Number(search.get('question') ?? -1);
+  return {
+    question: Number.isInteger(question) ? question : -1,
+    zone: search.get('zone') ?? '',
+    text: (search.get('spelling') ?? '').slice(0, 200),
+    fromVault: search.get('from') === 'vault',
+  };
+}
+
 /**
  * The editions of a release, and a correction: shown as a difference with its effect on marks, before anything is
  * changed.
@@ -55,6 +72,15 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
   const [spare, setSpare] = useState(true);
   const [busy, setBusy] = useState(false);
   const { id } = view.release;
+  const [aim, setAim] = useState(NO_AIM);
+  // What the results, or the Bench, sent the teacher here for: once, as the page is opened.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: see above
+  useEffect(() => {
+    const found = aimIn(new URLSearchParams(location.search));
+    setAim(found);
+    if (found.fromVault && view.questions[found.question]?.vault?.fits)
+      setChanges((all) => new Map(all).set(found.question, { strike: false, fromVault: true, accept: [] }));
+  }, []);
   const body = (number: number | null) => ({
     reason,
     number,
@@ -88,7 +114,8 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
     });
   const newest = view.editions.at(-1);
   const changed = [...changes].some(
-    ([i, change]) => change.fromVault || change.accept.length > 0 || change.strike !== view.questions[i]?.struck,
+    ([i, { fromVault, accept, spellings = [], strike }]) =>
+      fromVault || accept.length + spellings.length > 0 || strike !== view.questions[i]?.struck,
   );
 
   return (
@@ -105,7 +132,14 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
           {view.questions.map((question, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the edition
             <li key={i} className="border-b border-rule py-3">
-              <OneQuestion number={i + 1} question={question} change={changeOf(i)} onSet={(to) => set(i, to)} />
+              <CorrectQuestion
+                key={aim.question === i ? `aimed at ${aim.text}` : ''}
+                number={i + 1}
+                question={question}
+                change={changeOf(i)}
+                spelling={aim.question === i && aim.text !== '' ? { zone: aim.zone, text: aim.text } : null}
+                onSet={(to) => set(i, to)}
+              />
             </li>
           ))}
         </ol>
@@ -276,122 +310,6 @@ function Differences({ preview: { questions, changes, sittings, byHand }, spare,
             : `Leave the ${falling} marks that would fall as they are`}
         </label>
       )}
-    </>
-  );
-}
-
-interface OneProps {
-  number: number;
-  question: View['questions'][number];
-  change: Change;
-  onSet: (to: Partial<Change>) => void;
-}
-
-function OneQuestion({ number, question: { title, points, document, vault }, change, onSet }: OneProps) {
-  const [item, setItem] = useState('');
-  const [zone, setZone] = useState('');
-  const name = title || 'Untitled question';
-  return (
-    <>
-      <p className="flex items-baseline gap-2">
-        <span className="figures text-mute">{number}</span>
-        <span className={`font-semibold grow ${change.strike ? 'line-through' : ''}`}>{name}</span>
-        <span className="figures text-sm text-mute">{points} points</span>
-      </p>
-      <div className="flex flex-wrap gap-x-6 gap-y-1 mt-1 pl-5">
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={change.strike}
-            onChange={(event) => onSet({ strike: event.target.checked })}
-            aria-label={`Strike ${name}`}
-          />
-          Strike it
-        </label>
-        {vault && (
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={change.fromVault}
-              disabled={!vault.fits}
-              onChange={(event) => onSet({ fromVault: event.target.checked })}
-              aria-label={`Take ${name} as it is in the Vault`}
-            />
-            As it is in the Vault now
-          </label>
-        )}
-      </div>
-      {vault && (
-        <p className="text-sm text-mute pl-5">
-          {vault.fits
-            ? 'Changed there: '
-            : 'In the Vault items, zones or how they take were changed, so moves that were made cannot be judged by it: '}
-          {changesInWords(document, vault.document, [...vault.step])
-            .slice(0, 4)
-            .join('; ')}
-        </p>
-      )}
-      <div className="flex flex-wrap items-end gap-2 pl-5 mt-1">
-        <span className="pb-1.5">Also right:</span>
-        <select
-          className="select select-sm w-40"
-          aria-label={`Item of ${name} that is right too`}
-          value={item}
-          onChange={(event) => setItem(event.target.value)}
-        >
-          <option value="">an item…</option>
-          {document.items.map(({ id, label }) => (
-            <option key={id} value={id}>
-              {label || id}
-            </option>
-          ))}
-        </select>
-        <span className="pb-1.5">in</span>
-        <select
-          className="select select-sm w-40"
-          aria-label={`Zone of ${name} it is right in`}
-          value={zone}
-          onChange={(event) => setZone(event.target.value)}
-        >
-          <option value="">a zone…</option>
-          {document.zones.map(({ id, label }) => (
-            <option key={id} value={id}>
-              {label || id}
-            </option>
-          ))}
-        </select>
-        <button
-          type="button"
-          className="btn btn-edge btn-sm"
-          disabled={item === '' || zone === ''}
-          onClick={() => {
-            onSet({
-              accept: [
-                ...change.accept.filter((candidate) => candidate.item !== item || candidate.zone !== zone),
-                { item, zone },
-              ],
-            });
-            setItem('');
-            setZone('');
-          }}
-        >
-          Widen the key
-        </button>
-      </div>
-      {change.accept.map((one) => (
-        <p key={`${one.item} ${one.zone}`} className="pl-5">
-          {nameIn(document.items, one.item)} is right in {nameIn(document.zones, one.zone)} too{' '}
-          <button
-            type="button"
-            className="link-brass cursor-pointer"
-            onClick={() => onSet({ accept: change.accept.filter((other) => other !== one) })}
-          >
-            Not so
-          </button>
-        </p>
-      ))}
     </>
   );
 }

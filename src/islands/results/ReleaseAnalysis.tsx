@@ -1,12 +1,34 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
-import { ask, duration } from '../../ui';
-import { discriminationInWords, facilityInWords, percent, reliabilityInWords } from './analysis';
-import { Drops } from './Drops';
-import { Pairs } from './Pairs';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
+import type { QuestionAnalysis } from '../../contract';
+import type { Figure } from '../../core';
+import { ask, duration, Scrolls } from '../../ui';
+import {
+  between,
+  bounds,
+  discriminationInWords,
+  facilityInWords,
+  MIN_SAID,
+  percent,
+  reliabilityInWords,
+  timeInWords,
+  withoutInWords,
+} from './analysis';
+import { namesIn } from './answers/names';
+import { QuestionAnswers } from './answers/QuestionAnswers';
 
 const Histogram = lazy(() => import('./Histogram'));
 const client = new QueryClient();
+/** The figures of a question, and what each is. */
+const COLUMNS = [
+  ['full marks', 'How many had the full mark, of those who were asked'],
+  ['facility', 'The mean share of its marks'],
+  ['discrimination', 'The correlation of its marks with those of all other questions'],
+  ['α without', 'The reliability of the total if this question were left out'],
+  ['tries', 'On average'],
+  ['turned away', 'How often a zone turned an item away'],
+  ['time', 'The median time; below it, that from one item to the next'],
+] as const;
 
 export function ReleaseAnalysis({ id }: { id: string }) {
   return (
@@ -24,11 +46,11 @@ function Figures({ id }: { id: string }) {
   if (!found.data) return <p role="status">Working it out…</p>;
   const { learners, outOf, mean, distribution, alpha, questions, sweepers } = found.data;
   if (learners === 0) return <p>Nobody has answered it yet.</p>;
-  const shown = open === null ? null : questions[open];
   return (
     <>
       <p className="text-mute mb-3">
-        Of each learner’s first sitting: later ones are answered by people who have seen it.
+        Of each learner’s first attempt: later ones are by people who have seen it. Beside a figure stand the bounds
+        between which it lies, at 95 %, for a class like this one.
       </p>
       <div className="grid gap-8 lg:grid-cols-[3fr_2fr] mb-8">
         <figure>
@@ -43,19 +65,20 @@ function Figures({ id }: { id: string }) {
         <div>
           <p>
             <span className="text-mute block">reliability (Cronbach’s α)</span>
-            <span className="figures text-2xl">{alpha === null ? '–' : alpha.toFixed(2)}</span>
+            <span className="figures text-2xl">{alpha === null ? '–' : alpha.value.toFixed(2)}</span>
+            {alpha && <span className="figures text-mute ms-2">{bounds(alpha)}</span>}
           </p>
           <p>{reliabilityInWords(alpha, questions.filter(({ struck }) => !struck).length, learners)}</p>
         </div>
       </div>
-      <div className="overflow-x-auto mb-8">
+      <Scrolls label="Question by question" className="mb-8">
         <table className="ledger-table w-full">
           <caption className="sr-only">Question by question</caption>
           <thead>
             <tr>
               <th scope="col">question</th>
-              {['answered', 'facility', 'discrimination', 'tries', 'turned away', 'time'].map((word) => (
-                <th key={word} scope="col" style={{ textAlign: 'right' }}>
+              {COLUMNS.map(([word, said]) => (
+                <th key={word} scope="col" title={said} style={{ textAlign: 'right' }}>
                   {word}
                 </th>
               ))}
@@ -63,53 +86,21 @@ function Figures({ id }: { id: string }) {
           </thead>
           <tbody>
             {questions.map((question, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the edition
-              <tr key={i}>
-                <td>
-                  <button
-                    type="button"
-                    className={`link-brass font-semibold cursor-pointer text-left ${question.struck ? 'line-through' : ''}`}
-                    aria-expanded={open === i}
-                    onClick={() => setOpen(open === i ? null : i)}
-                  >
-                    {question.title || 'Untitled question'}
-                  </button>
-                  <p className="text-sm text-mute">
-                    {[facilityInWords(question.facility), discriminationInWords(question.discrimination)]
-                      .filter(Boolean)
-                      .join(' ')}
-                  </p>
-                </td>
-                <td className="figures text-right whitespace-nowrap">
-                  {question.answered} / {question.asked}
-                </td>
-                <td className="figures text-right whitespace-nowrap">
-                  {question.facility === null ? '–' : percent(question.facility)}
-                </td>
-                <td className="figures text-right whitespace-nowrap">
-                  {question.discrimination === null ? '–' : question.discrimination.toFixed(2)}
-                </td>
-                <td className="figures text-right whitespace-nowrap">
-                  {question.tries === null ? '–' : question.tries.toFixed(1)}
-                </td>
-                <td className="figures text-right whitespace-nowrap">{question.turnedAway}</td>
-                <td className="figures text-right whitespace-nowrap">
-                  {question.seconds === null ? '–' : duration(Math.round(question.seconds))}
-                </td>
-              </tr>
+              <QuestionRow
+                // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the edition
+                key={i}
+                question={question}
+                alpha={alpha}
+                keyAt={`/bench/${question.document.id}?${new URLSearchParams({ station: 'key', release: id, question: String(i) })}`}
+                isOpen={open === i}
+                onOpen={() => setOpen(open === i ? null : i)}
+              >
+                {open === i && <QuestionAnswers question={question} index={i} releaseId={id} />}
+              </QuestionRow>
             ))}
           </tbody>
         </table>
-      </div>
-      {shown && (
-        <section aria-label={shown.title} className="mb-8">
-          <h3 className="text-lg mb-2">{shown.title}</h3>
-          <div className="grid gap-8 lg:grid-cols-2">
-            <Pairs question={shown} />
-            <Drops question={shown} />
-          </div>
-        </section>
-      )}
+      </Scrolls>
       <section aria-labelledby="sweepers">
         <h3 id="sweepers" className="text-lg">
           Trial and error
@@ -125,11 +116,13 @@ function Figures({ id }: { id: string }) {
             if (!of) return null;
             return (
               <li key={`${sittingId} ${question}`} className="border-b border-rule py-2">
-                <span className="font-semibold">{name}</span> in “{of.title}”:{' '}
+                <a className="link-brass font-semibold" href={`/releases/${id}/sittings/${sittingId}`}>
+                  <bdi>{name}</bdi>
+                </a>{' '}
+                in “{of.title}”:{' '}
                 {swept.map(({ item, zones }) => (
                   <span key={item} className="block pl-4">
-                    {of.document.items[item]?.label}:{' '}
-                    {zones.map((zone) => of.document.zones[zone]?.label || `zone ${zone + 1}`).join(' → ')}
+                    {namesIn(of.document).item(item)}: {zones.map(namesIn(of.document).zone).join(' → ')}
                   </span>
                 ))}
               </li>
@@ -138,5 +131,87 @@ function Figures({ id }: { id: string }) {
         </ul>
       </section>
     </>
+  );
+}
+
+interface RowProps {
+  question: QuestionAnalysis;
+  alpha: Figure | null;
+  /** Where its key can be changed. */
+  keyAt: string;
+  isOpen: boolean;
+  onOpen: () => void;
+  children: ReactNode;
+}
+
+/** The figures of one question, and below them how it was answered. */
+function QuestionRow({ question, alpha, keyAt, isOpen, onOpen, children }: RowProps) {
+  const { title, struck, full, asked, answered, facility, fullShare, discrimination, alphaWithout } = question;
+  const said = struck
+    ? ['Struck: it counts for nobody.']
+    : [
+        facilityInWords(question),
+        discriminationInWords(discrimination, asked),
+        withoutInWords(alphaWithout, alpha),
+        timeInWords(question.timeAndMark, answered),
+      ].filter(Boolean);
+  const keyIsDoubtful = !struck && discrimination !== null && asked >= MIN_SAID && discrimination.high < 0;
+  return (
+    <>
+      <tr>
+        <th scope="row">
+          <button
+            type="button"
+            className={`link-brass font-semibold cursor-pointer text-start ${struck ? 'line-through' : ''}`}
+            aria-expanded={isOpen}
+            onClick={onOpen}
+          >
+            {title || 'Untitled question'}
+          </button>
+          <p className="text-sm text-mute font-normal">
+            {said.join(' ')}
+            {keyIsDoubtful && (
+              <>
+                {' '}
+                <a className="link-brass" href={keyAt}>
+                  To its key
+                </a>
+              </>
+            )}
+          </p>
+        </th>
+        <FigureCell bounds={!struck && fullShare ? between(fullShare) : ''}>
+          {struck ? '–' : `${full} of ${asked}`}
+        </FigureCell>
+        <FigureCell bounds={facility ? between(facility) : ''}>{facility ? percent(facility.value) : '–'}</FigureCell>
+        <FigureCell bounds={discrimination ? bounds(discrimination) : ''}>
+          {discrimination ? discrimination.value.toFixed(2).replace('-', '−') : '–'}
+        </FigureCell>
+        <FigureCell>{alphaWithout === null ? '–' : alphaWithout.toFixed(2).replace('-', '−')}</FigureCell>
+        <FigureCell>{question.tries === null ? '–' : question.tries.toFixed(1)}</FigureCell>
+        <FigureCell>{question.turnedAway}</FigureCell>
+        <FigureCell bounds={question.pace === null ? '' : `${question.pace.toFixed(1)} s each`}>
+          {question.seconds === null ? '–' : duration(Math.round(question.seconds))}
+        </FigureCell>
+      </tr>
+      {isOpen && (
+        <tr>
+          <td colSpan={COLUMNS.length + 1}>
+            <section aria-label={title || 'Untitled question'} className="py-4">
+              {children}
+            </section>
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function FigureCell({ bounds: within = '', children }: { bounds?: string; children: ReactNode }) {
+  return (
+    <td className="figures text-right whitespace-nowrap">
+      {children}
+      {within && <span className="block text-xs text-mute">{within}</span>}
+    </td>
   );
 }

@@ -11,6 +11,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   w: 'size',
   h: 'size',
   whenFull: 'when full',
+  typed: 'what is accepted when it is typed',
   goesHome: 'let go outside',
   again: 'moved again',
   ridesOn: 'rides on',

@@ -290,6 +290,8 @@ export const digest = sqliteTable('digest', {
     .references(() => sitting.id),
   edition: integer('edition').notNull(),
   upto: integer('upto').notNull(),
+  /** The shape of the body, `DIGEST_VERSION`. */
+  version: integer('version').notNull().default(1),
   body: text('body', { mode: 'json' }).$type<(Digest | null)[]>().notNull(),
 });
 

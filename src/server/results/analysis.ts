@@ -1,19 +1,21 @@
 import { and, eq, inArray, isNotNull, or, sql } from 'drizzle-orm';
-import type { Analysis, Pair, QuestionAnalysis, TrialAndError } from '../../contract';
+import jStat from 'jstat';
+import type { Analysis, QuestionAnalysis, TrialAndError } from '../../contract';
 import {
-  type Copy,
+  alphaWithout,
+  answersOf,
+  correlation,
   cronbach,
-  type Digest,
   discrimination,
   distribution,
   earned,
   facility,
-  isKeyed,
-  itemOf,
-  NOWHERE,
-  type QuestionModel,
+  feldt,
+  fifthsOf,
+  fisher,
   roundMark,
   usedTrialAndError,
+  wilson,
 } from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -27,6 +29,10 @@ import { closeOverdue } from '../sittings/finish';
 
 const MAX_DROPS = 4000;
 const AT_ONCE = 500;
+/** A share this near to 1 is the full mark: it is a quotient of two rounded numbers. */
+const DUST = 1e-9;
+const TENTHS = 10;
+const inSeconds = (tenths: number | null): number | null => (tenths === null ? null : tenths / TENTHS);
 
 /**
  * How a release was answered, from each learner's first attempt: later attempts are by people who have seen the
@@ -48,6 +54,7 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
       began: sitting.began,
       seed: sitting.seed,
       outOf: sitting.outOf,
+      finishedAt: sitting.finishedAt,
     })
     .from(sitting)
     .innerJoin(user, eq(user.id, sitting.learnerId))
@@ -64,11 +71,15 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   );
   const digests = await digestsOf(as, releaseId, sat);
 
-  // A question that was asked and not answered earned 0; a question that was not drawn counts as missing.
+  // A question that was asked and not answered earned 0, once the attempt has ended: whoever is under way may not have
+  // come to it. A question that was not drawn counts as missing.
   const shares = await Promise.all(
-    sat.map(async ({ id, seed, began }) => {
+    sat.map(async ({ id, seed, began, finishedAt }) => {
       const asked = new Set((await editionOf(db, releaseId, began)).asked(drawer(seed, 'questions')));
-      return models.map((_, q) => (asked.has(q) && !struck[q] ? (standings.get(id)?.get(q)?.share ?? 0) : null));
+      const stood = standings.get(id);
+      return models.map((_, q) =>
+        asked.has(q) && !struck[q] ? (stood?.get(q)?.share ?? (finishedAt ? 0 : null)) : null,
+      );
     }),
   );
   const kept = models.flatMap((_, q) => (struck[q] ? [] : [q]));
@@ -80,37 +91,55 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   });
   const sweepers: TrialAndError[] = [];
   const questions = models.map((model, q): QuestionAnalysis => {
-    const own = sat.flatMap(({ id, name }) => {
+    const own = sat.flatMap(({ id, name }, i) => {
       const digest = digests.get(id)?.[q];
       if (!digest) return [];
       const swept = usedTrialAndError(model, digest);
       if (swept) sweepers.push({ sittingId: id, name, question: q, swept });
-      return [digest];
+      return [{ digest, share: shares[i]?.[q] ?? null, total: totals[i] ?? 0 }];
     });
+    const did = own.map(({ digest }) => digest);
     const at = kept.indexOf(q);
+    const judged = shares.flatMap((row) => row[q] ?? []);
+    const full = judged.filter((share) => share >= 1 - DUST).length;
+    const mean = at === -1 ? null : facility(ofKept, at);
+    const told = at === -1 ? null : discrimination(ofKept, worth, at);
+    const timed = own.flatMap(({ digest, share }) => (share === null ? [] : [{ seconds: digest.seconds, share }]));
+    const pace = correlation(
+      timed.map(({ seconds }) => seconds),
+      timed.map(({ share }) => share),
+    );
     return {
       title: model.question.title,
       struck: struck[q] ?? false,
       document: model.question,
       points: points[q] ?? 0,
-      asked: shares.filter((row) => row[q] !== null).length,
+      asked: judged.length,
       answered: own.length,
-      facility: at === -1 ? null : facility(ofKept, at),
-      discrimination: at === -1 ? null : discrimination(ofKept, worth, at),
-      tries: meanOf(own.map(({ tries }) => tries)),
-      turnedAway: own.reduce((sum, { turnedAway }) => sum + turnedAway, 0),
-      seconds: medianOf(own.map(({ seconds }) => seconds)),
-      pairs: pairsOf(model, own),
-      drops: own.flatMap(({ drops }) => drops).slice(0, MAX_DROPS),
+      full,
+      facility: mean === null ? null : wilson(mean, judged.length),
+      fullShare: judged.length === 0 ? null : wilson(full / judged.length, judged.length),
+      discrimination: told === null ? null : fisher(told, judged.length),
+      alphaWithout: at === -1 ? null : alphaWithout(ofKept, worth, at),
+      timeAndMark: pace === null ? null : fisher(pace, timed.length),
+      tries: meanOf(did.map(({ tries }) => tries)),
+      turnedAway: did.reduce((sum, { turnedAway }) => sum + turnedAway, 0),
+      seconds: medianOf(did.map(({ seconds }) => seconds)),
+      pace: inSeconds(medianOf(did.flatMap(({ paces }) => paces.slice(1)))),
+      answers: answersOf(model, did),
+      // By the question's own mark alone it would say nothing.
+      fifths: kept.length < 2 || at === -1 ? null : fifthsOf(own),
+      drops: did.flatMap(({ drops }) => drops).slice(0, MAX_DROPS),
     };
   });
+  const alpha = cronbach(ofKept, worth);
   return ok({
     release: { id: releaseId, title: its.title, course: course.title, courseId: its.courseId, edition: number },
     learners: sat.length,
     outOf: roundMark(outOf),
     mean: meanOf(totals),
     distribution: distribution(totals),
-    alpha: cronbach(ofKept, worth),
+    alpha: alpha === null ? null : feldt(alpha, ofKept.length, worth.length, jStat.centralF.inv),
     questions,
     sweepers: sweepers.sort((a, b) => a.name.localeCompare(b.name)),
   });
@@ -142,33 +171,6 @@ async function standingsOf({ db }: As<Teacher>, ids: readonly string[]): Promise
     await new Promise((resolve) => setImmediate(resolve));
   }
   return all;
-}
-
-function pairsOf(model: QuestionModel, digests: readonly Digest[]): Pair[] {
-  const firsts = new Map<string, number>();
-  const lasts = new Map<string, number>();
-  const add = (to: Map<string, number>, copy: Copy, zone: number) => {
-    const key = `${itemOf(copy)} ${zone}`;
-    to.set(key, (to.get(key) ?? 0) + 1);
-  };
-  for (const { put } of digests)
-    for (const [copy, first, last] of put) {
-      add(firsts, copy, first);
-      add(lasts, copy, last);
-    }
-  return [...new Set([...firsts.keys(), ...lasts.keys()])]
-    .map((key): Pair => {
-      const [item = 0, zone = NOWHERE] = key.split(' ').map(Number);
-      const belongsSomewhere = [...model.entries, ...model.either].some(({ belongs }) => belongs.has(item));
-      return {
-        item,
-        zone,
-        first: firsts.get(key) ?? 0,
-        last: lasts.get(key) ?? 0,
-        right: zone === NOWHERE ? !belongsSomewhere : model.entryOf[zone] ? isKeyed(model, zone, item) : null,
-      };
-    })
-    .sort((a, b) => a.item - b.item || a.zone - b.zone);
 }
 
 const meanOf = (list: readonly number[]): number | null =>

@@ -8,7 +8,16 @@ import type {
   NamedChange,
   Right,
 } from '../../contract';
-import { applyAll, correction, falls, type Problem, type Question, widen } from '../../core';
+import {
+  acceptSpelling,
+  applyAll,
+  correction,
+  falls,
+  type Problem,
+  type Question,
+  type Spelling,
+  widen,
+} from '../../core';
 import { namesOf } from '../accounts/people';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -128,7 +137,7 @@ async function corrected(
   const questions = [...content.questions];
   const struck = content.questions.map((_, i) => content.struck?.[i] ?? false);
   const inVault = await documentsNow(as, content, 'use');
-  for (const { question: at, strike, fromVault, accept } of changes) {
+  for (const { question: at, strike, fromVault, accept, spellings = [] } of changes) {
     const path = `changes.${at}`;
     const before = questions[at];
     if (!before) {
@@ -155,6 +164,15 @@ async function corrected(
         problems.push({
           path,
           message: `“${before.title}”: this item is right there already, or the zone wants an order or a sum.`,
+        });
+    }
+    for (const spelling of spellings) {
+      const step = acceptSpelling(after, spelling as Spelling);
+      if (step) after = applyAll(after, step);
+      else
+        problems.push({
+          path,
+          message: `“${before.title}”: “${spelling.text}” is accepted there already, or nothing is typed there.`,
         });
     }
     problems.push(...publishProblems(after).map(({ message }) => ({ path, message: `“${after.title}”: ${message}` })));

@@ -1,5 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm';
-import type { Digest } from '../../core';
+import { DIGEST_VERSION, type Digest } from '../../core';
 import type { Context } from '../context';
 import { digest, sitting } from '../database/tables';
 import { editionOf } from '../releases/editions';
@@ -15,6 +15,9 @@ interface Sat {
   readonly edition: number;
   readonly seed: string;
 }
+
+const isPresent = (row: typeof digest.$inferSelect, edition: number, last: number | undefined): boolean =>
+  row.version === DIGEST_VERSION && row.edition === edition && row.upto === last;
 
 /** The digest of each question; null: not answered. */
 type Digests = readonly (Digest | null)[];
@@ -52,7 +55,7 @@ export async function digestsOf(
     for (const one of some) {
       const row = kept.get(one.id);
       if (!lasts.has(one.id)) continue;
-      if (row && row.edition === one.edition && row.upto === lasts.get(one.id)) known.set(one.id, row.body);
+      if (row && isPresent(row, one.edition, lasts.get(one.id))) known.set(one.id, row.body);
       else {
         const digests = await workOut(context, releaseId, one);
         if (digests) known.set(one.id, digests);
@@ -85,7 +88,7 @@ export async function workOut(
         })()
       : digestsIn(await editionOf(db, releaseId, number), seed, await movesOf(db, id));
   if (!body) return null;
-  const row = { sittingId: id, edition: number, upto, body: [...body] };
+  const row = { sittingId: id, edition: number, upto, version: DIGEST_VERSION, body: [...body] };
   await db.insert(digest).values(row).onConflictDoUpdate({ target: digest.sittingId, set: row });
   return body;
 }

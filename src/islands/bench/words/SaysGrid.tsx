@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { belongsIn, type ItemId, type Question, setEntry, type ZoneId } from '../../../core';
 import { plainText } from '../../../core/document';
+import { aimIn } from '../aim';
 import { ItemsByZones } from '../key/KeyGrid';
 import { type Say, SayField } from '../parts/SayField';
 import type { BenchStore } from '../store';
@@ -15,10 +16,20 @@ const sayIn = ({ key }: Question, { item, zone }: Cell): Say | null => {
   return items && Object.hasOwn(items, item) ? (items[item] ?? null) : null;
 };
 
+function cellOf(
+  { items, zones }: Question,
+  cell: { readonly item: string; readonly zone: string } | null,
+): Cell | null {
+  const item = items.find(({ id }) => id === cell?.item);
+  const zone = zones.find(({ id }) => id === cell?.zone);
+  return item && zone ? { item: item.id, zone: zone.id } : null;
+}
+
 /** What is said of one item in one zone, typed in the key grid's cell: every wrong pair can have its sentence. */
 export function SaysGrid({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
-  const [open, setOpen] = useState<Cell | null>(null);
+  // A link from the results leads to one cell.
+  const [open, setOpen] = useState<Cell | null>(() => cellOf(question, aimIn(location.search).cell));
   const set = (cell: Cell, say: Say | null) => {
     const now = store.getState().question;
     const says = now.key.find((entry) => entry.zone === cell.zone)?.says ?? { zone: null, items: {} };

@@ -1,0 +1,96 @@
+import { accessible, call, DEMO, expect, open, signIn, test } from './support';
+
+/** The demo's release with a question of each kind, answered by forty learners. */
+const EACH_KIND = DEMO.release.replace(/0201$/, '0203');
+
+test('each kind is told in its own way, with sentences and the bounds of its figures', async ({ page }) => {
+  test.slow();
+  await signIn(page, 'odile');
+  await open(page, `/releases/${EACH_KIND}/results`);
+  const table = page.getByRole('table', { name: 'Question by question' });
+  const rowOf = (title: string) => table.getByRole('row').filter({ has: page.getByRole('button', { name: title }) });
+  await expect(rowOf('Put the rack together')).toContainText(/\d+ of \d+/);
+  await expect(rowOf('Put the rack together')).toContainText(/\d+–\d+ %/);
+  await expect(rowOf('Put the rack together')).toContainText(/−?\d\.\d\d to −?\d\.\d\d/);
+  // Whoever is under way has not come to the last: of those asked, everybody has answered.
+  await expect(rowOf('What the air does')).toContainText('34 of 35');
+
+  const shown = (title: string) => page.getByRole('region', { name: title, exact: true });
+  const look = async (title: string) => {
+    await table.getByRole('button', { name: title }).click();
+    await expect(shown(title)).toBeVisible();
+  };
+  await look('A germination test, step by step');
+  const order = shown('A germination test, step by step').getByRole('table', {
+    name: 'In which place each item stood',
+  });
+  await expect(order.getByRole('columnheader')).toHaveText(['item', '1', '2', '3', '4', '5']);
+  await expect(order.getByRole('row').nth(1)).toContainText('✓');
+  await accessible(page);
+  await look('Words to write down');
+  await expect(shown('Words to write down')).toContainText('Read as radicle ✓ right');
+  await expect(shown('Words to write down')).toContainText('Not read as any answer');
+  await look('Find the roots');
+  await expect(
+    shown('Find the roots').getByRole('img', { name: /^\d+ hits, \d+ second marks .*, \d+ misses$/ }),
+  ).toBeVisible();
+  await expect(shown('Find the roots')).toContainText(/Main root: found by \d+ of \d+/);
+  await look('What may be dried?');
+  await expect(shown('What may be dried?')).toContainText('Barley + Poppy + Onion ✓ right');
+  await look('Put the rack together');
+  await expect(
+    shown('Put the rack together').getByRole('region', { name: 'Joints' }).getByRole('listitem'),
+  ).toHaveCount(7);
+  await shown('Put the rack together').getByText('Who chose what, by fifths of the total').click();
+  await expect(page.getByRole('table', { name: 'Shares of each fifth' })).toBeVisible();
+  await accessible(page);
+});
+
+test('from a spelling to a correction, and from a wrong pair to what is said of it', async ({ page }) => {
+  await signIn(page, 'odile');
+  await open(page, `/releases/${EACH_KIND}/results`);
+  const look = (title: string) =>
+    page.getByRole('table', { name: 'Question by question' }).getByRole('button', { name: title }).click();
+  await look('Words to write down');
+  await page.getByRole('link', { name: 'Accept “orthodox” in Gap 2' }).click();
+  await expect(page.getByLabel('Spelling to accept in Words to write down')).toHaveValue('orthodox');
+  await expect(page.getByLabel('Gap of Words to write down it is typed into').locator('option:checked')).toHaveText(
+    'Gap 2',
+  );
+  await expect(page.getByLabel('What it is read as in Words to write down').locator('option:checked')).toHaveText(
+    'dormant',
+  );
+  await page.getByRole('button', { name: 'Accept the spelling' }).click();
+  await expect(page.getByText('“orthodox” in Gap 2 is read as dormant too')).toBeVisible();
+  await page.getByRole('button', { name: 'See what it would do' }).click();
+  await expect(page.getByTestId('would-change')).toContainText(/^\d+ of \d+ sittings would have another mark:$/);
+  await accessible(page);
+  await page.getByRole('button', { name: 'Not yet' }).click();
+
+  await open(page, `/releases/${EACH_KIND}/results`);
+  await look('Put the rack together');
+  const say = page.getByRole('link', { name: /^Say something about Piece \d in zone \d/ }).first();
+  const [, piece, zone] = /about (Piece \d) in (zone \d)/.exec((await say.getAttribute('aria-label')) ?? '') ?? [];
+  await say.click();
+  await expect(page.getByText('You came from the results of a release.')).toBeVisible();
+  await expect(page.getByRole('button', { name: new RegExp(`^${piece} in ${zone}\\b`) })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.getByRole('link', { name: 'To the correction' }).click();
+  await expect(page.getByRole('heading', { name: 'Correct it' })).toBeVisible();
+});
+
+test('what the page shows is what the endpoint says', async ({ page }) => {
+  await signIn(page, 'odile');
+  const { body } = await call<{ value: { questions: { title: string; full: number; asked: number }[] } }>(
+    page.context(),
+    'GET',
+    `/api/releases/${EACH_KIND}/analysis`,
+  );
+  await open(page, `/releases/${EACH_KIND}/results`);
+  const rows = page.getByRole('table', { name: 'Question by question' }).getByRole('row');
+  await expect(rows).toHaveCount(body.value.questions.length + 1);
+  for (const [i, { title, full, asked }] of body.value.questions.entries())
+    await expect(rows.nth(i + 1)).toContainText(new RegExp(`${title}[^]*${full} of ${asked}`));
+});

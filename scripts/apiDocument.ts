@@ -97,6 +97,9 @@ function signIn(): DocumentedOperation[] {
   });
 }
 
+/** The name of the type that all answers are fields of: types are told apart by their names, so no other has it. */
+const EVERY_ANSWER = 'EveryAnswerOfTheApi';
+
 /**
  * Schemas of answers, by the names of their operations, and what they refer to. A question is a document with a schema
  * of its own.
@@ -111,7 +114,7 @@ function answerSchemas(): { values: ReadonlyMap<string, JsonSchema>; schemas: Re
   mkdirSync(dirname(file), { recursive: true });
   writeFileSync(
     file,
-    `import type { AnswerFor } from '${relative(folder, join(root, 'src/contract'))}';\nexport interface Answers {\n${fields.join('\n')}\n}\n`,
+    `import type { AnswerFor } from '${relative(folder, join(root, 'src/contract'))}';\nexport interface ${EVERY_ANSWER} {\n${fields.join('\n')}\n}\n`,
   );
   try {
     const { options } = ts.parseJsonConfigFileContent(
@@ -120,7 +123,7 @@ function answerSchemas(): { values: ReadonlyMap<string, JsonSchema>; schemas: Re
       root,
     );
     const program = ts.createProgram([file], { ...options, noEmit: true });
-    const made = TJS.generateSchema(program, 'Answers', {
+    const made = TJS.generateSchema(program, EVERY_ANSWER, {
       required: true,
       ref: true,
       aliasRef: false,
@@ -134,6 +137,8 @@ function answerSchemas(): { values: ReadonlyMap<string, JsonSchema>; schemas: Re
       const value = made.properties?.[`e${i}`];
       return value ? [[name, ours(value) as JsonSchema]] : [];
     });
+    const without = names.filter((_, i) => !made.properties?.[`e${i}`]);
+    if (without.length > 0) throw new Error(`No schema could be made of the answers of ${without.join(', ')}`);
     return {
       values: new Map(values),
       schemas: Object.fromEntries(Object.entries(schemas).sort(([a], [b]) => (a < b ? -1 : 1))),

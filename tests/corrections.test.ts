@@ -26,6 +26,7 @@ import {
   previewCorrection,
   previewEdition,
 } from '../src/server/results/corrections';
+import { reportOf } from '../src/server/results/report';
 import { resultsOf } from '../src/server/results/results';
 import { finish } from '../src/server/sittings/finish';
 import { goTo } from '../src/server/sittings/openRelease';
@@ -307,7 +308,7 @@ describe('a correction', () => {
       marks: { max: 2, rule: 'perPlacement' },
       tries: 1,
     });
-    const { releaseId, someone, marks } = await ground([typed]);
+    const { courseId, releaseId, someone, marks } = await ground([typed]);
     const [one, two] = [await someone(), await someone()];
     for (const [as, text] of [
       [one, 'Gerste'],
@@ -318,6 +319,8 @@ describe('a correction', () => {
       await sat.take(sat.move({ kind: 'put', zone, text }));
       must(await finish(as, sat.view.id));
     }
+    const written = async () => must(await reportOf(odile, courseId, one.person.id)).releases[0]?.questions[0]?.lines;
+    expect(await written()).toMatchObject([{ item: '“Gerste”', zone: 'Gap 1', verdict: 'wrong' }]);
     const answers = must(await analysisOf(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
     expect(answers).toMatchObject([{ item: null, right: false, learners: 2 }]);
     const spelling = { item: 'barley', zone: 'gap', text: 'Gerste' };
@@ -327,6 +330,7 @@ describe('a correction', () => {
     must(await makeEdition(odile, releaseId, 2, asked));
     must(await applyEdition(odile, releaseId, 2, false));
     expect(await marks()).toMatchObject({ [one.person.id]: [2, 2], [two.person.id]: [0, 2] });
+    expect(await written()).toMatchObject([{ item: '“Gerste” (barley)', zone: 'Gap 1', verdict: 'right' }]);
     const after = must(await analysisOf(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
     expect(after).toMatchObject([
       { item: 0, right: true, learners: 1, texts: [{ text: 'Gerste', learners: 1 }] },

@@ -186,6 +186,25 @@ describe('the gradebook', () => {
       sittings: 2,
       questions: [{ earned: 2, lines: [{ item: 'barley' }, { item: 'poppy' }] }],
     });
+    // The answer that earned the mark stands there, though what was wrong in it went home.
+    const home = await give('Sent home', {});
+    const sat = await sitter(ash, home);
+    for (const item of ['barley', 'gravel']) await sat.take(sat.put(item, 'dry'));
+    await sat.take(sat.move({ kind: 'check' }));
+    await sat.take(sat.put('gravel', 'moist'));
+    await sat.take(sat.put('gravel', null));
+    const { releases } = must(await reportOf(odile, courseId, ash.person.id));
+    expect(releases.at(-1)?.questions).toMatchObject([
+      {
+        struck: false,
+        earned: 1,
+        tries: 1,
+        lines: [
+          { item: 'barley', verdict: 'right' },
+          { item: 'gravel', verdict: 'wrong' },
+        ],
+      },
+    ]);
     expect(await reportOf(fern, courseId, ash.person.id)).toMatchObject({ code: 'notFound' });
     expect(await reportOf(odile, courseId, fern.person.id)).toMatchObject({ code: 'notFound' });
   });

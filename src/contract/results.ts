@@ -75,7 +75,7 @@ export interface Analysis {
   readonly sweepers: readonly TrialAndError[];
 }
 
-/** What was put where, its verdict, and its feedback. */
+/** What was put where in the try whose mark counts, its verdict, and its feedback. What was typed stands as it was. */
 export interface ReportLine {
   readonly item: string;
   readonly zone: string;
@@ -85,6 +85,8 @@ export interface ReportLine {
 
 export interface ReportQuestion {
   readonly title: string;
+  /** It counts for nobody. */
+  readonly struck: boolean;
   readonly points: number;
   readonly earned: number;
   readonly tries: number;

@@ -210,7 +210,9 @@ export {
 export {
   applyMove,
   asCounted,
+  countingTry,
   hintsLeft,
+  judgedAt,
   type Move,
   markSoFar,
   rejudge,

@@ -51,7 +51,7 @@ describe('strategies earn what can be worked out by hand', () => {
       expect(near(guesses.full, guessing?.chanceOfFullMarks ?? -1, guesses.fullError)).toBe(true);
       expect(guesses.tries).toBe(1);
     }
-    // Ten thousand guesses at each of four: beside other tests it takes its time.
+    // Thousands of guesses at each of four: beside other tests it takes its time.
   }, 120_000);
 
   it.each<[string, Record<string, unknown>, mark: number, full: number, tries: number]>([

@@ -34,7 +34,7 @@ export function LearnerReport({
             {[
               practice && 'practice',
               finishedAt ? `finished ${day(finishedAt)}` : ended ? 'finished' : 'not finished',
-              sittings > 1 && `${sittings} sittings, the one that counts is shown`,
+              sittings > 1 && `${sittings} attempts, the one that counts is shown`,
               byHand !== null && `set by hand: ${byHand}`,
             ]
               .filter(Boolean)
@@ -46,9 +46,10 @@ export function LearnerReport({
               <h3>
                 <span>{i + 1}.</span> <span className="grow">{question.title}</span>
                 <span className="paper-points">
-                  {shownMark(question.earned)} / {question.points}
+                  {question.struck ? 'struck' : `${shownMark(question.earned)} / ${question.points}`}
                 </span>
               </h3>
+              {question.struck && <p>This question was struck: it counts for nobody.</p>}
               {question.tries === 0 && <p>Not answered.</p>}
               {question.lines.length > 0 && (
                 <table>

@@ -1,17 +1,17 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { LearnerReport, ReportLine, ReportQuestion, ReportRelease } from '../../contract';
 import {
+  type Board,
   type Copy,
   countingMark,
   countingSitting,
+  countingTry,
   earned,
   idOf,
-  judge,
-  markSoFar,
+  judgedAt,
   type QuestionModel,
   roundMark,
   type Verdict,
-  verdicts,
 } from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
@@ -70,46 +70,46 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
   const [open] = await sittingsWhere(as, eq(sitting.id, sittingId));
   if (!open) return [];
   const record = await recordOf(as.db, open);
-  return record.asked.flatMap((_, place): ReportQuestion[] => {
+  return record.asked.flatMap((question, place): ReportQuestion[] => {
     const at = atOf(open, record, place, { feedbackLevel: 'modelAnswer' });
     if (!at) return [];
     const { model, standing, points } = at;
-    const best = markSoFar(model, standing.tries);
-    const judged = standing.tries.last;
+    // The try whose mark is the question's; before the first, what lies there now.
+    const counting = countingTry(model, standing.tries);
+    const shown = counting ?? { board: standing.board, ...judgedAt(model, standing.board, 1) };
     const { feedback } = model.question;
-    const overall = !judged
+    const overall = !counting
       ? null
-      : judged.judged.fullMarks
+      : counting.judged.fullMarks
         ? feedback.right
-        : judged.judged.fraction > 0
+        : counting.judged.fraction > 0
           ? feedback.partly
           : feedback.wrong;
     return [
       {
         title: model.question.title,
         points: roundMark(points),
-        earned: best ? roundMark(earned(best.mark, best.max, points)) : 0,
+        struck: record.edition.struck[question] ?? false,
+        earned: counting ? roundMark(earned(counting.judged.mark, counting.judged.max, points)) : 0,
         tries: standing.tries.count,
-        lines: linesOf(model, standing.board.zones, verdicts(model, standing.board, judge(model, standing.board, 1))),
+        lines: linesOf(model, shown.board, shown.verdicts),
         said: plainText(overall?.text ?? null),
       },
     ];
   });
 }
 
-function linesOf(
-  model: QuestionModel,
-  zones: readonly (readonly Copy[])[],
-  judged: ReadonlyMap<Copy, Verdict>,
-): ReportLine[] {
+function linesOf(model: QuestionModel, board: Board, judged: ReadonlyMap<Copy, Verdict>): ReportLine[] {
   const { question } = model;
-  return zones.flatMap((held, z) => {
+  return board.zones.flatMap((held, z) => {
     const zone = question.zones[z];
     const entry = question.key.find((entry) => entry.zone === zone?.id);
     return held.map((copy, i) => {
       const id = idOf(model, copy);
+      const item = question.items.find((item) => item.id === id);
+      const typed = board.texts.get(z);
       return {
-        item: question.items.find((item) => item.id === id)?.label || id,
+        item: typed === undefined ? item?.label || id : typedInWords(typed.trim(), item?.label),
         zone: `${zone?.label || `No. ${z + 1}`}${entry?.sequence ? `, ${i + 1}` : ''}`,
         verdict: judged.get(copy) ?? 'none',
         said: plainText(entry?.says?.items[id]?.text ?? null),
@@ -117,3 +117,7 @@ function linesOf(
     });
   });
 }
+
+/** A text as it was typed, with what it was read as where that is something else. */
+const typedInWords = (text: string, readAs: string | undefined): string =>
+  readAs === undefined || readAs.toLowerCase() === text.toLowerCase() ? `“${text}”` : `“${text}” (${readAs})`;

@@ -3,6 +3,7 @@ import { type KeyEntry, type Question, refTo, setEntry, setQuestion } from '../.
 import { Choice } from '../../../ui/Choice';
 import { Typed } from '../../../ui/Typed';
 import { AidChoices } from '../../shared/AidChoices';
+import { aimIn } from '../aim';
 import { MediumField } from '../media/MediumField';
 import { LanguageField } from '../parts/LanguageField';
 import { SayField } from '../parts/SayField';
@@ -86,7 +87,7 @@ export function WordsAndMarks({ store }: { store: BenchStore }) {
               </div>
             ))}
           </Section>
-          <Section title="Feedback where it happens" open={false}>
+          <Section title="Feedback where it happens" open={aimIn(location.search).cell !== null}>
             {zones.map((zone) => (
               <div key={zone.id} className="mb-2">
                 <p className="text-mute">Of {zone.label || zone.id} as a whole</p>

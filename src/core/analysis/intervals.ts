@@ -25,8 +25,8 @@ export function wilson(share: number, n: number): Figure | null {
 const MIN_PAIRS = 4;
 
 /**
- * The interval of a correlation over n pairs by Fisher's z: artanh r ± 1.96/√(n − 3) (Fisher, "On the 'probable error' of
- * a coefficient of correlation deduced from a small sample", Metron 1, 1921). Null: too few.
+ * The interval of a correlation over n pairs by Fisher's z: artanh r ± 1.96/√(n − 3) (Fisher, "On the 'probable error'
+ * of a coefficient of correlation deduced from a small sample", Metron 1, 1921). Null: too few.
  */
 export function fisher(r: number, n: number): Figure | null {
   if (n < MIN_PAIRS) return null;

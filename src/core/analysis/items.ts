@@ -84,7 +84,9 @@ export function cronbach(shares: Shares, points: readonly number[]): number | nu
   return (k / (k - 1)) * (1 - own.reduce((sum, x) => sum + x, 0) / total);
 }
 
-/** α without one question: higher than that of all, the set is more reliable without it. Null as in {@link cronbach}. */
+/**
+ * α without one question: higher than that of all, the set is more reliable without it. Null as in {@link cronbach}.
+ */
 export const alphaWithout = (shares: Shares, points: readonly number[], question: number): number | null =>
   cronbach(
     shares.map((row) => row.filter((_, q) => q !== question)),

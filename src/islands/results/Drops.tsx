@@ -1,9 +1,7 @@
 import { useState } from 'react';
 import type { QuestionAnalysis } from '../../contract';
-import { MediaFrom, Sketch } from '../../scene';
-import { benchMedia } from '../shared/ownMedia';
+import { OnSketch } from './OnSketch';
 
-const WIDTH = 460;
 /** Scene units of one square of the density. */
 const SQUARE = 40;
 
@@ -12,8 +10,6 @@ export function Drops({ question: { document, drops } }: { question: QuestionAna
   const [density, setDensity] = useState(false);
   const [item, setItem] = useState(-1);
   const shown = item === -1 ? drops : drops.filter(([of]) => of === item);
-  const { width, height } = document.scene;
-  const scale = WIDTH / width;
   const squares = new Map<string, number>();
   for (const [, x, y] of shown) {
     const key = `${Math.floor(x / SQUARE)} ${Math.floor(y / SQUARE)}`;
@@ -47,42 +43,28 @@ export function Drops({ question: { document, drops } }: { question: QuestionAna
         </label>
         <span className="figures text-sm text-mute">{shown.length} drops by hand</span>
       </div>
-      <div className="relative" style={{ width: WIDTH + 4 }}>
-        <div className="opacity-50">
-          <MediaFrom source={benchMedia(document.media)}>
-            <Sketch question={document} width={WIDTH} />
-          </MediaFrom>
-        </div>
-        <svg
-          className="absolute inset-0"
-          width={WIDTH}
-          height={height * scale}
-          viewBox={`0 0 ${width} ${height}`}
-          role="img"
-          aria-label={`${shown.length} drops on the scene`}
-        >
-          {density
-            ? [...squares].map(([key, n]) => {
-                const [x = 0, y = 0] = key.split(' ').map(Number);
-                return (
-                  <rect
-                    key={key}
-                    x={x * SQUARE}
-                    y={y * SQUARE}
-                    width={SQUARE}
-                    height={SQUARE}
-                    fill="var(--color-brick)"
-                    opacity={0.15 + (0.65 * n) / most}
-                  />
-                );
-              })
-            : shown.map(([of, x, y], i) => (
-                // Two drops may lie on one point.
-                // biome-ignore lint/suspicious/noArrayIndexKey: see above
-                <circle key={i} cx={x} cy={y} r={5} fill="var(--color-brick)" opacity={0.55} data-item={of} />
-              ))}
-        </svg>
-      </div>
+      <OnSketch document={document} label={`${shown.length} drops on the scene`}>
+        {density
+          ? [...squares].map(([key, n]) => {
+              const [x = 0, y = 0] = key.split(' ').map(Number);
+              return (
+                <rect
+                  key={key}
+                  x={x * SQUARE}
+                  y={y * SQUARE}
+                  width={SQUARE}
+                  height={SQUARE}
+                  fill="var(--color-brick)"
+                  opacity={0.15 + (0.65 * n) / most}
+                />
+              );
+            })
+          : shown.map(([of, x, y], i) => (
+              // Two drops may lie on one point.
+              // biome-ignore lint/suspicious/noArrayIndexKey: see above
+              <circle key={i} cx={x} cy={y} r={5} fill="var(--color-brick)" opacity={0.55} data-item={of} />
+            ))}
+      </OnSketch>
     </div>
   );
 }

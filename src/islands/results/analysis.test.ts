@@ -5,7 +5,11 @@ import { discriminationInWords, facilityInWords, reliabilityInWords, timeInWords
 
 /** Of `asked` learners `full` had all of it right, the others `rest` of it. */
 const hard = (full: number, asked: number, rest = 0) =>
-  facilityInWords({ full, asked, facility: wilson((full + (asked - full) * rest) / Math.max(1, asked), asked) });
+  facilityInWords({
+    asked,
+    fullShare: wilson(full / Math.max(1, asked), asked),
+    facility: wilson((full + (asked - full) * rest) / Math.max(1, asked), asked),
+  });
 const figure = (low: number, high: number): Figure => ({ value: (low + high) / 2, low, high });
 
 describe('what is said of a question', () => {

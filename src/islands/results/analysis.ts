@@ -1,4 +1,4 @@
-import { type Figure, wilson } from '../../core';
+import type { Figure } from '../../core';
 
 export const percent = (share: number) => `${Math.round(share * 100)} %`;
 export const sharesOf = (learners: number, answered: number) => `${learners} of ${answered}`;
@@ -12,19 +12,18 @@ const signed = (value: number) => value.toFixed(2).replace('-', '−');
 export const MIN_SAID = 10;
 
 /**
- * How hard a question was, in a sentence that its interval bears; empty: none is. `full` of `asked` had the full mark,
- * `facility` is the mean share.
+ * How hard a question was, in a sentence that its interval bears; empty: none is. `fullShare`: the share of those who
+ * were asked that had the full mark; `facility`: the mean share of its marks.
  */
 export function facilityInWords({
-  full,
   asked,
+  fullShare: share,
   facility,
 }: {
-  readonly full: number;
   readonly asked: number;
+  readonly fullShare: Figure | null;
   readonly facility: Figure | null;
 }): string {
-  const share = wilson(full / Math.max(1, asked), asked);
   if (asked < MIN_SAID || !share || !facility) return '';
   if (share.low >= 0.8) return 'Nearly all had it right.';
   if (share.low > 0.5) return 'Most had it right.';

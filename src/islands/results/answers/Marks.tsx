@@ -1,11 +1,9 @@
 import type { QuestionAnalysis } from '../../../contract';
 import type { MarkAnswers, MarkOutcome } from '../../../core';
-import { MediaFrom, Sketch } from '../../../scene';
-import { benchMedia } from '../../shared/ownMedia';
 import { sharesOf } from '../analysis';
+import { OnSketch } from '../OnSketch';
 import type { Names } from './names';
 
-const WIDTH = 460;
 /** Told apart by more than colour: filled, in a ring, crossed. */
 const SIGNS: Readonly<
   Record<MarkOutcome, { readonly said: string; readonly draw: (x: number, y: number) => React.ReactNode }>
@@ -37,33 +35,18 @@ interface Props {
 
 /** Where markers lay at last, on the picture: hits, second marks in one place, and misses. */
 export function Marks({ question: { document, answered }, marks: { points, counts, found }, names }: Props) {
-  const { width, height } = document.scene;
   return (
     <div>
-      <div className="relative mb-2" style={{ width: WIDTH + 4, maxWidth: '100%' }}>
-        <div className="opacity-60">
-          <MediaFrom source={benchMedia(document.media)}>
-            <Sketch question={document} width={WIDTH} />
-          </MediaFrom>
-        </div>
-        <svg
-          className="absolute inset-0"
-          width={WIDTH}
-          height={(height * WIDTH) / width}
-          viewBox={`0 0 ${width} ${height}`}
-          role="img"
-          aria-label={ALL.map((marked) => `${counts[marked]} ${SIGNS[marked].said}`).join(', ')}
-        >
-          {points.map(([x, y, marked], i) => (
-            // Two markers may lie on one point.
-            // biome-ignore lint/suspicious/noArrayIndexKey: see above
-            <g key={i} opacity={0.75}>
-              {SIGNS[marked].draw(x, y)}
-            </g>
-          ))}
-        </svg>
-      </div>
-      <ul className="flex flex-wrap gap-4 mb-3">
+      <OnSketch document={document} label={ALL.map((marked) => `${counts[marked]} ${SIGNS[marked].said}`).join(', ')}>
+        {points.map(([x, y, marked], i) => (
+          // Two markers may lie on one point.
+          // biome-ignore lint/suspicious/noArrayIndexKey: see above
+          <g key={i} opacity={0.75}>
+            {SIGNS[marked].draw(x, y)}
+          </g>
+        ))}
+      </OnSketch>
+      <ul className="flex flex-wrap gap-4 mt-2 mb-3">
         {ALL.map((marked) => (
           <li key={marked} className="flex items-center gap-1.5">
             <svg width={18} height={18} aria-hidden>

@@ -1,9 +1,10 @@
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { Task, TaskInput, TaskName, TaskOutput } from './tasks';
-import { turns, type Worked } from './turns';
+import { type Turn, turns, type Worked } from './turns';
 
 export type { Worked } from './turns';
 
@@ -43,9 +44,19 @@ function openPool(root: string): WorkPool {
     resourceLimits: { maxOldGenerationSizeMb: MAX_HEAP_MB },
   });
   const { take, clear } = turns(threads, MAX_WAITING);
+  const runIn = async <Name extends TaskName>(name: Name, input: TaskInput<Name>, { deadline, begun }: Turn) => {
+    const { port1: heard, port2: told } = new MessageChannel();
+    heard.once('message', begun);
+    try {
+      const task: Task<Name> = { name, input, begun: told };
+      return (await pool.run(task, { signal: deadline, transferList: [told] })) as TaskOutput<Name>;
+    } finally {
+      heard.close();
+    }
+  };
   return {
     run: <Name extends TaskName>(name: Name, input: TaskInput<Name>, deadlineMs = DEADLINE_MS) =>
-      take<TaskOutput<Name>>((signal) => pool.run({ name, input } satisfies Task<Name>, { signal }), deadlineMs),
+      take((turn) => runIn(name, input, turn), deadlineMs),
     close: () => {
       shared.vaultDropPools?.delete(root);
       clear();

@@ -1,3 +1,4 @@
+import type { MessagePort } from 'node:worker_threads';
 import { readRoster } from '../../formats/roster';
 import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
@@ -31,4 +32,6 @@ export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<(typeof TASKS
 export interface Task<Name extends TaskName> {
   readonly name: Name;
   readonly input: TaskInput<Name>;
+  /** Hears one message when the thread, which may have had to start first, takes the task. */
+  readonly begun: MessagePort;
 }

@@ -7,7 +7,7 @@ import { importRoster, makeLearner } from '../src/server/courses/roster';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/results/corrections';
-import { setMark } from '../src/server/results/gradebook';
+import { setMark } from '../src/server/results/handMarks';
 import { makeSet, saveSet } from '../src/server/vault/sets';
 import { must } from './must';
 import { ROSTER } from './people';

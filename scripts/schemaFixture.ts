@@ -5,7 +5,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { sql } from 'drizzle-orm';
-import { setMark } from '../src/server/results/gradebook';
+import { setMark } from '../src/server/results/handMarks';
 import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, release, seeds, teacher, testApp } from '../tests/support/app';
 import { sitter } from '../tests/support/sitting';

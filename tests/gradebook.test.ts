@@ -1,14 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { ReleaseSettings } from '../src/contract';
+import { courseChange, type GradesSought, type ReleaseSettings } from '../src/contract';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
-import { saveCategories } from '../src/server/courses/parts';
+import { changeCourse } from '../src/server/courses/courses';
+import { saveCategories, saveGroup, setMember } from '../src/server/courses/parts';
 import { audit } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
-import { gradebookCsv, openGradebook, setMark } from '../src/server/results/gradebook';
+import { gradeMeans, openGradebook } from '../src/server/results/gradebook';
+import { gradebookCsv } from '../src/server/results/gradebookCsv';
+import { setMark, setRemark } from '../src/server/results/handMarks';
 import { reportOf } from '../src/server/results/report';
 import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
@@ -51,7 +54,9 @@ async function answer(as: As<Learner>, releaseId: string, ...dry: string[]): Pro
 }
 
 const rowOf = async (as: As<Teacher>, who: As<Learner>) =>
-  must(await openGradebook(as, courseId)).rows.find(({ learnerId }) => learnerId === who.person.id);
+  must(await openGradebook(as, courseId, { words: who.person.name })).rows.find(
+    ({ learnerId }) => learnerId === who.person.id,
+  );
 
 let wren: As<Learner>;
 let ash: As<Learner>;
@@ -118,8 +123,8 @@ describe('the gradebook', () => {
 
   it('is sorted by the whole mark, with who has none yet at the end', async () => {
     for (let i = 0; i < 105; i++) await learner(odile, courseId, `many.${i}`);
-    const page = async (sort: 'lowest' | 'highest', from = 0) =>
-      must(await openGradebook(odile, courseId, { sort, from }));
+    const page = async (which: 'lowest' | 'highest', from = 0) =>
+      must(await openGradebook(odile, courseId, { sort: 'overall', descending: which === 'highest', from }));
     expect(
       (await page('lowest')).rows.slice(0, 3).map(({ name, whole }) => [name, whole && Math.round(whole * 100)]),
     ).toEqual([
@@ -140,7 +145,7 @@ describe('the gradebook', () => {
     expect((await page('highest', 100)).rows.map(({ learnerId }) => learnerId)).not.toContain(last?.learnerId);
     must(await setMark(odile, test, last?.learnerId ?? '', null));
     expect(
-      must(await openGradebook(odile, courseId, { sort: 'lowest', words: 'wr' })).rows.map(({ name }) => name),
+      must(await openGradebook(odile, courseId, { sort: 'overall', words: 'wr' })).rows.map(({ name }) => name),
     ).toEqual(['wren']);
   });
 
@@ -148,12 +153,81 @@ describe('the gradebook', () => {
     const lines = must(await gradebookCsv(odile, courseId))
       .trim()
       .split('\r\n');
+    const own = (title: string, of: string) =>
+      `${title} (${of}),${['out of', 'state', 'late', 'by hand', 'note'].map((column) => `${title}: ${column}`).join()}`;
     expect(lines[0]).toBe(
-      'name,user name,An exercise (Exercises),An exercise: out of,An exercise: remarks,A test (Tests),A test: out of,A test: remarks,"category Exercises, weight 1: points",category Exercises: out of,"category Tests, weight 3: points",category Tests: out of,"overall mark, percent"',
+      `name,user name,groups,${own('An exercise', 'Exercises')},${own('A test', 'Tests')},"category Exercises, weight 1: points",category Exercises: out of,"category Tests, weight 3: points",category Tests: out of,"overall mark, percent"`,
     );
     expect(lines).toHaveLength(1 + 107);
-    expect(lines.find((line) => line.startsWith('ash,'))).toBe(`ash,ash,1,3,late,,,,1,3,,,33.33333333`);
+    expect(lines.find((line) => line.startsWith('ash,'))).toBe(
+      'ash,ash,,1,3,done,late,,,,,nothing yet,,,,1,3,,,33.33333333',
+    );
+    expect(must(await gradebookCsv(odile, courseId, { bom: true }))).toBe(`\uFEFF${lines.join('\r\n')}\r\n`);
     expect(await gradebookCsv(fern, courseId)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('leaves out what somebody is excused from, and keeps what teachers note of a mark', async () => {
+    const set = (excused: boolean, note: string) =>
+      setRemark(odile, exercise, { learnerId: ash.person.id, excused, note });
+    const row = must(await set(true, ' Was at the dryer '));
+    expect(row).toMatchObject({
+      whole: null,
+      cells: [{ state: 'excused', points: 1, note: 'Was at the dryer' }, { state: 'none' }],
+    });
+    expect(await rowOf(odile, ash)).toEqual(row);
+    const line = must(await gradebookCsv(odile, courseId)).match(/^ash,.*$/m)?.[0];
+    expect(line).toBe('ash,ash,,,,excused,late,,Was at the dryer,,,nothing yet,,,,,,,,');
+    must(await set(true, ''));
+    must(await set(false, ''));
+    expect(await rowOf(odile, ash)).toMatchObject({ cells: [{ state: 'done', note: '' }, {}] });
+    const said = must(await listAudit(odile, courseId)).filter(({ what }) => what === 'excused');
+    expect(said.map(({ learner: who, detail }) => [who, detail.excused])).toEqual([
+      ['ash', false],
+      ['ash', true],
+    ]);
+    expect(await setRemark(fern, exercise, { learnerId: ash.person.id, excused: true, note: '' })).toMatchObject({
+      code: 'notFound',
+    });
+  });
+
+  it('is sorted by a release and filtered by a group or a state, with the means of those shown', async () => {
+    const group = randomUUID();
+    must(await saveGroup(odile, courseId, { id: group, title: 'Morning' }));
+    must(await setMember(odile, courseId, group, wren.person.id, true));
+    const names = async (sought: GradesSought) =>
+      must(await openGradebook(odile, courseId, sought)).rows.map(({ name }) => name);
+    expect((await names({ sort: exercise })).slice(0, 2)).toEqual(['ash', 'wren']);
+    expect((await names({ sort: exercise, descending: true })).slice(0, 2)).toEqual(['wren', 'ash']);
+    expect((await names({ sort: 'name', descending: true }))[0]).toBe('wren');
+    expect((await names({ sort: 'group' }))[0]).toBe('wren');
+    expect(await names({ group })).toEqual(['wren']);
+    expect(await names({ release: exercise, state: 'late' })).toEqual(['ash']);
+    expect(await names({ release: exercise, state: 'done', words: 'wr' })).toEqual(['wren']);
+    expect(await names({ release: exercise, state: 'byHand' })).toEqual([]);
+    expect(must(await gradeMeans(odile, courseId))).toEqual({
+      overall: { mean: (1 + 1 / 3) / 2, count: 2 },
+      releases: [
+        { mean: (1 + 1 / 3) / 2, count: 2 },
+        { mean: null, count: 0 },
+      ],
+    });
+    expect(must(await gradeMeans(odile, courseId, { group })).overall).toEqual({ mean: 1, count: 1 });
+    expect(must(await openGradebook(odile, courseId, { group })).rows[0]?.groups).toEqual(['Morning']);
+    expect(await gradeMeans(fern, courseId)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('gives letters by the bounds of the course', async () => {
+    const letters = [
+      { letter: 'Pass', from: 0.3 },
+      { letter: 'Well', from: 0.9 },
+    ];
+    must(await changeCourse(odile, courseId, { letters }));
+    expect([(await rowOf(odile, wren))?.letter, (await rowOf(odile, ash))?.letter]).toEqual(['Well', 'Pass']);
+    expect(must(await gradebookCsv(odile, courseId))).toMatch(/^wren,.*,100,Well$/m);
+    must(await changeCourse(odile, courseId, { letters: [] }));
+    expect((await rowOf(odile, wren))?.letter).toBeNull();
+    const wrong = [...letters, { letter: 'Pass', from: 0.5 }];
+    expect(() => courseChange.validateSync({ from: 1, letters: wrong }, { strict: true })).toThrow('same name');
   });
 
   it('has each learner’s results with what was said', async () => {

@@ -413,6 +413,7 @@ const ROWS: Readonly<Record<string, Row>> = {
     ask: at(() => of.course, { body: { from: 1, categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }),
   },
   'GET /api/courses/{id}/gradebook': { may: COURSE, ask: at(() => of.course) },
+  'GET /api/courses/{id}/gradebook/means': { may: COURSE, ask: at(() => of.course) },
   'GET /courses/{id}/gradebook.csv': { may: COURSE, ask: at(() => of.course) },
   'PUT /api/courses/{id}/groups': {
     may: COURSE,
@@ -508,6 +509,10 @@ const ROWS: Readonly<Record<string, Row>> = {
       params: { id: of.release },
       body: { learnerId: people.sitter?.id, mark: { points: 1, reason: 'Late' } },
     }),
+  },
+  'PUT /api/releases/{id}/remarks': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, excused: false, note: 'By bus' } }),
   },
   'GET /api/releases/{id}/results': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },

@@ -10,7 +10,9 @@ import { publish } from '../src/server/releases/publish';
 import { changeSettings, openSettings } from '../src/server/releases/settings';
 import { assignedReleases } from '../src/server/results/assignedReleases';
 import { applyEdition, makeEdition, previewCorrection } from '../src/server/results/corrections';
-import { gradebookCsv, openGradebook, setMark } from '../src/server/results/gradebook';
+import { openGradebook } from '../src/server/results/gradebook';
+import { gradebookCsv } from '../src/server/results/gradebookCsv';
+import { setMark } from '../src/server/results/handMarks';
 import { removalEffects, remove, undoRemoval } from '../src/server/results/removals';
 import { resultsOf } from '../src/server/results/results';
 import { finish } from '../src/server/sittings/finish';
@@ -253,7 +255,7 @@ describe('a mark by hand', () => {
       .trim()
       .split('\r\n')
       .slice(1)) {
-      const [, , points, outOf, , overall] = line.split(',');
+      const [, , , points, outOf, , , , , overall] = line.split(',');
       expect(Number(overall)).toBe(Number(((100 * Number(points)) / Number(outOf)).toFixed(8)));
     }
   });

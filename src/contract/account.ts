@@ -55,6 +55,9 @@ export interface PersonalCourse {
 export interface PersonalRelease {
   title: string;
   allowed: { moreMinutes: number; moreSittings: number; dueAt: string | null; closesAt: string | null } | null;
+  excused: boolean;
+  /** What a teacher has noted; empty: nothing. */
+  note: string;
   markByHand: { points: number | null; reason: string; at: string } | null;
   sittings: PersonalSitting[];
 }

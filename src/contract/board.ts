@@ -3,6 +3,7 @@ import { array, mixed, object } from 'yup';
 import type { Move, Question } from '../core';
 import { aWord, listOf, name, uuid } from './fields';
 import { json, type Operation } from './operation';
+import type { WholeSet } from './sets';
 import { QUESTION } from './shapes';
 import { isMove } from './sittings';
 import { BOARD_SOURCES } from './vocabulary';
@@ -13,6 +14,8 @@ export interface ClassBoard {
   /** The course it was published in; null: it comes from the Vault. */
   course: { id: string; title: string } | null;
   questions: readonly Question[];
+  /** What stands beside the questions, by their places. */
+  sources: WholeSet['sources'];
 }
 
 /** Somebody who may be called up. */

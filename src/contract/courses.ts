@@ -1,6 +1,6 @@
 // Courses, their parts, and who changed marks in them.
 import { array, boolean, number, object, string } from 'yup';
-import { isLanguageTag } from '../core';
+import { isLanguageTag, type LetterGrade } from '../core';
 import { aWord, moment, name, one, revision, username, uuid, words, zone } from './fields';
 import { MAX_PARTS } from './limits';
 import { json, type Operation } from './operation';
@@ -46,6 +46,8 @@ export interface CourseView extends CourseRow {
   lang: string | null;
   appearance: Appearance;
   releaseDefaults: ReleaseDefaults;
+  /** Its letter grades; none: marks are numbers alone. */
+  letters: LetterGrade[];
   /** The revision that a write of its name, zone and join code has to name. */
   revision: number;
 }
@@ -62,6 +64,7 @@ export interface CourseChange {
   readonly lang?: string | null | undefined;
   readonly appearance?: Appearance | undefined;
   readonly releaseDefaults?: ReleaseDefaults | undefined;
+  readonly letters?: readonly LetterGrade[] | undefined;
   /** The revision it was made on, where it matters. */
   readonly from?: number | undefined;
 }
@@ -73,6 +76,7 @@ export interface CourseSaved {
   lang: string | null;
   appearance: Appearance;
   releaseDefaults: ReleaseDefaults;
+  letters: LetterGrade[];
   revision: number;
 }
 
@@ -140,6 +144,24 @@ export const titled = object({ id: uuid(), title: name(200) });
 
 export const picturesAllowed = object({ allowed: boolean().required() });
 
+const MAX_LETTERS = 20;
+
+/** Letter grades: each begins at a share of its own. */
+export const letterGrades = array(
+  object({
+    letter: string().trim().min(1, 'Type a letter').max(10, 'At most 10 characters').required('Type a letter'),
+    from: number().min(0, 'From 0 to 100 %').max(1, 'From 0 to 100 %').required('Type where it begins'),
+  }),
+)
+  .max(MAX_LETTERS, `At most ${MAX_LETTERS}`)
+  .test('own', 'Two letters begin at the same mark, or have the same name', (letters) => {
+    const all = letters ?? [];
+    return (
+      new Set(all.map(({ from }) => from)).size === all.length &&
+      new Set(all.map(({ letter }) => letter)).size === all.length
+    );
+  });
+
 export const courseChange = object({
   title: name(200).optional(),
   archived: boolean(),
@@ -151,6 +173,7 @@ export const courseChange = object({
     .default(undefined),
   appearance: aWord(APPEARANCES).optional(),
   releaseDefaults: releaseDefaults.default(undefined).optional(),
+  letters: letterGrades.default(undefined).optional(),
   from: revision(),
 });
 

@@ -1,5 +1,5 @@
 // Fields that several requests have. Yup is used strictly: it converts nothing.
-import { array, mixed, number, string } from 'yup';
+import { array, boolean, mixed, number, string } from 'yup';
 import { isZone } from '../core';
 import type { JsonSchema } from './shapes';
 import type { Moment } from './wire';
@@ -86,6 +86,9 @@ export const numberText = (most: number) =>
     .integer('has to be a whole number')
     .min(0, 'has to be a whole number')
     .max(most);
+
+/** In an address: `flag`, `flag=true` or `flag=1`. */
+export const flag = () => boolean().default(false);
 
 export const from = () => numberText(MAX_FROM).default(0);
 

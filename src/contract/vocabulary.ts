@@ -34,6 +34,7 @@ export type Removable = (typeof REMOVABLE)[number];
 export const AUDITED = [
   'markSet',
   'markSetBack',
+  'excused',
   'editionMade',
   'editionApplied',
   'allowed',
@@ -47,10 +48,16 @@ export const AUDITED = [
 
 export type AuditWhat = (typeof AUDITED)[number];
 
-/** The order of a gradebook: by name, or by the overall mark. Learners without one come last. */
-export const GRADE_SORTS = ['name', 'lowest', 'highest'] as const;
+/** The order of a gradebook: by name, by the first of their groups, or by the overall mark. */
+export const GRADE_SORTS = ['name', 'group', 'overall'] as const;
 
-export type GradeSort = (typeof GRADE_SORTS)[number];
+/** What a gradebook can be filtered by: the state of a release's cell, or what is said of it. */
+export const GRADE_FILTERS = [
+  ...(['done', 'running', 'missing', 'none', 'excused', 'notFor'] as const),
+  ...(['late', 'byHand', 'noted'] as const),
+] as const;
+
+export type GradeFilter = (typeof GRADE_FILTERS)[number];
 
 export const FINDINGS = ['error', 'warning', 'none'] as const;
 

@@ -33,6 +33,7 @@ export {
   facility,
   type Shares,
 } from './analysis/items';
+export { type LetterGrade, letterOf } from './analysis/letters';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { AIDS, type Aid } from './document/aids';
 export {
@@ -255,7 +256,7 @@ export { standingAt, thresholdOf } from './measures/threshold';
 export { type Choose, type Collision, type Merged, merge } from './merge/merge';
 export { type Anew, laidAnew, zoneAt } from './narrow/anew';
 export { placesCarryMeaning } from './narrow/meaning';
-export { FINGER, itemSize, NARROW_SCALE, type WidthIn } from './narrow/sizes';
+export { FINGER, itemSize, NARROW_SCALE, type WidthIn, wordsFit } from './narrow/sizes';
 export { isUsername, normalUsername, USERNAME_RULE } from './people/username';
 export { drawnAnswer, drawnBySeed } from './pools/answer';
 export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';
@@ -295,6 +296,7 @@ export {
   totalOf,
   type Worth,
 } from './sets/set';
+export { sourcesBeside } from './sets/sources';
 export { isZone } from './sets/zone';
 export {
   type LearnerEdition,

@@ -5,6 +5,9 @@ export function numberFrom(text: string, least: number, most = 1e6, whole = fals
   return checked(plain(text), text, least, most, whole);
 }
 
+/** As a form's field reads what is typed: nothing is no number, and a comma is a point. */
+export const numberTyped = (text: unknown): number | undefined => (text === '' ? undefined : plain(String(text)));
+
 const plain = (text: string) => Number(text.trim().replace(',', '.'));
 
 function checked(value: number, text: string, least: number, most: number, whole: boolean): Read {

@@ -350,3 +350,21 @@ test('it opens from the Vault, a set, a release and a unit, and for nobody who m
   }
   await learner.close();
 });
+
+test('what stands beside a question can be read by the class, with the line down too', async ({ browser }) => {
+  const { page, context, said } = await board(browser, `from=release&id=${NINE}`);
+  const sources = page.getByRole('button', { name: 'Sources' });
+  await expect(sources).toBeVisible();
+  // What the page keeps for then is fetched first.
+  await page.waitForLoadState('networkidle');
+  await context.setOffline(true);
+  await sources.click();
+  const panel = page.getByRole('region', { name: 'Sources' });
+  await expect(panel.getByText('From the handbook')).toBeVisible();
+  await expect(panel.getByText(/A lot that comes in is weighed first/)).toHaveCSS('font-size', '24px');
+  await accessible(page);
+  await page.keyboard.press('Escape');
+  await expect(panel).toHaveCount(0);
+  expect(said).toEqual([]);
+  await context.close();
+});

@@ -61,9 +61,12 @@ test('one field finds everything, from every page, by the / key', async ({ brows
   const { said } = watch(page);
   for (const path of ['/', '/vault', '/sets', `/courses/${DEMO.course}`]) {
     await open(page, path);
-    await page.keyboard.press('/');
     const dialog = page.getByRole('dialog', { name: 'Find anything' });
-    await expect(dialog.getByRole('combobox')).toBeFocused();
+    // A page that has just been drawn may not listen yet.
+    await expect(async () => {
+      if (!(await dialog.isVisible())) await page.keyboard.press('/');
+      await expect(dialog.getByRole('combobox')).toBeFocused({ timeout: 2000 });
+    }).toPass();
     await page.keyboard.press('Escape');
     await expect(dialog).toHaveCount(0);
   }

@@ -2,6 +2,7 @@ import { expect, it } from 'vitest';
 import { type CellFacts, cellState } from './cellState';
 
 const NOTHING: CellFacts = {
+  excused: false,
   byHand: false,
   assigned: true,
   counts: false,
@@ -20,6 +21,7 @@ it.each<[string, Partial<CellFacts>, string]>([
   ['an attempt without a move, after the due date', { started: true, over: true }, 'missing'],
   ['not assigned', { assigned: false, over: true }, 'notFor'],
   ['not assigned, with a mark by hand', { assigned: false, byHand: true }, 'done'],
+  ['excused, whatever they have', { excused: true, byHand: true, finished: true, over: true }, 'excused'],
   ['a mark by hand, after the due date', { byHand: true, over: true }, 'done'],
 ])('a cell of the gradebook: %s', (_, facts, state) => {
   expect(cellState({ ...NOTHING, ...facts })).toBe(state);

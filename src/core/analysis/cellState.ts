@@ -1,7 +1,9 @@
 /** How a learner stands in a release, as a gradebook's cell shows it. */
-export type CellState = 'done' | 'running' | 'missing' | 'notFor' | 'none';
+export type CellState = 'excused' | 'done' | 'running' | 'missing' | 'notFor' | 'none';
 
 export interface CellFacts {
+  /** A teacher has excused the learner: whatever they have, it does not count. */
+  readonly excused: boolean;
   /** A teacher has set the mark by hand. */
   readonly byHand: boolean;
   /** The release is assigned to the learner, or they have started an attempt. */
@@ -16,7 +18,8 @@ export interface CellFacts {
 }
 
 /** The state of a cell: the first that applies, in this order. */
-export function cellState({ byHand, assigned, counts, finished, started, over }: CellFacts): CellState {
+export function cellState({ excused, byHand, assigned, counts, finished, started, over }: CellFacts): CellState {
+  if (excused) return 'excused';
   if (byHand || finished) return 'done';
   if (!assigned) return 'notFor';
   if (counts) return 'running';

@@ -36,9 +36,16 @@ const ENDLESS = 1e6;
 /**
  * Lays a question out for a page so many CSS pixels wide: texts and pictures, zones one under another or beside one
  * another where they have room, each as high as what it holds and one more; items as large as their words need. What
- * waits is not placed: the page has a tray of its own. Null: the places carry meaning, so the scene stays as it is.
+ * waits is not placed: the page has a tray of its own. `leastZone`: a zone beside others is at least so wide, in scene
+ * units. Null: the places carry meaning, so the scene stays as it is.
  */
-export function laidAnew(question: LearnerQuestion, board: Board, room: number, widthIn: WidthIn): Anew | null {
+export function laidAnew(
+  question: LearnerQuestion,
+  board: Board,
+  room: number,
+  widthIn: WidthIn,
+  leastZone = COMFORTABLE,
+): Anew | null {
   if (placesCarryMeaning(question)) return null;
   const width = room / NARROW_SCALE;
   const inner = width - 2 * MARGIN;
@@ -46,7 +53,7 @@ export function laidAnew(question: LearnerQuestion, board: Board, room: number, 
   const gapOf = ({ settle }: LearnerZone) => ('gap' in settle ? clamp(settle.gap, GAPS.least, GAPS.most) : GAPS.least);
   const most = inner - 2 * GAPS.most - 2 * spreadOf(question);
   const sizes = question.items.map((item) => itemSize(question, item, item.stays ? inner : most, widthIn));
-  const columns = columnsFor(question, sizes, inner, widthIn);
+  const columns = columnsFor(question, sizes, { inner, leastZone }, widthIn);
   const column = (inner - (columns - 1) * BETWEEN) / columns;
 
   const [above, below] = split(question);
@@ -144,7 +151,12 @@ function inReadingOrder(zones: readonly LearnerZone[]): number[] {
 }
 
 /** How many zones stand beside one another. */
-function columnsFor(question: LearnerQuestion, sizes: readonly Extent[], inner: number, widthIn: WidthIn): number {
+function columnsFor(
+  question: LearnerQuestion,
+  sizes: readonly Extent[],
+  { inner, leastZone }: { readonly inner: number; readonly leastZone: number },
+  widthIn: WidthIn,
+): number {
   const laid = question.zones.filter(({ shape }) => shape.type !== 'slot');
   const widest = Math.max(
     LEAST_COLUMN,
@@ -152,7 +164,7 @@ function columnsFor(question: LearnerQuestion, sizes: readonly Extent[], inner: 
     ...sizes.flatMap(({ w }, i) => (question.items[i]?.stays ? [] : [w + 2 * GAPS.most + 2 * spreadOf(question)])),
   );
   const room = (least: number) => Math.max(1, Math.floor((inner + BETWEEN) / (least + BETWEEN)));
-  const comfortable = room(Math.max(COMFORTABLE, widest));
+  const comfortable = room(Math.max(leastZone, widest));
   const columns = laid.length > MANY_ZONES ? Math.max(comfortable, Math.min(2, room(widest))) : comfortable;
   return Math.max(1, Math.min(columns, laid.length, MOST_COLUMNS));
 }

@@ -60,6 +60,21 @@ export function itemSize(question: LearnerQuestion, item: LearnerItem, most: num
   return { w, h: Math.max(least.h, Math.ceil(above + high + ITEM_PADDING.y)) };
 }
 
+/** Do the words of an item fit in its box, in letters larger by a factor? A picture needs its place: there they do not. */
+export function wordsFit(question: LearnerQuestion, item: LearnerItem, factor: number, widthIn: WidthIn): boolean {
+  if (item.content?.picture != null || hasPicture(question, item.look)) return false;
+  const words = wordsOf(item);
+  const room = { w: item.size.w - ITEM_PADDING.x - (item.stays ? PICK_MARK : 0), h: item.size.h - ITEM_PADDING.y };
+  return lettersIn(question, item.look, ITEM_SIZE)
+    .map((lettering) => ({ ...lettering, size: lettering.size * factor }))
+    .every((lettering) => {
+      const widths = (text: string) => widthIn(text, lettering);
+      const lines = words.reduce((sum, line) => sum + linesIn(line, widths, room.w), 0);
+      const isWhole = words.flatMap((line) => line.split(/\s+/)).every((word) => widths(word) <= room.w);
+      return isWhole && lines * lettering.size * ITEM_LINE <= room.h;
+    });
+}
+
 /** An author's small letters are drawn no smaller than others on a narrow page. */
 const grown = (lettering: Lettering): Lettering => ({ ...lettering, size: Math.max(ITEM_SIZE, lettering.size) });
 

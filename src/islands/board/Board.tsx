@@ -1,11 +1,13 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ClassBoard, JsonText } from '../../contract';
+import { sourcesBeside } from '../../core';
 import { Alert } from '../../ui/Alert';
 import { fromJson } from '../../ui/wire';
 import { recallSounds } from '../player/sounds';
+import { ownSource } from '../shared/ownMedia';
 import { useModelAnswers } from '../shared/useModelAnswers';
-import { BoardStage } from './BoardStage';
+import { BoardHeading, BoardStage } from './BoardStage';
 import type { BoardQuestion } from './boardQuestion';
 import { CheckButton, Controls, type PanelName } from './Controls';
 import { chime } from './chime';
@@ -34,7 +36,7 @@ export function Board({ json, name }: { json: JsonText<ClassBoard>; name: string
 }
 
 function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string }) {
-  const [{ title, questions }] = useState(() => fromJson(json));
+  const [{ title, questions, sources }] = useState(() => fromJson(json));
   const [store] = useState<ClassStore>(() => classStore(`vault-drop.board.${name}`));
   const { edge, from, bell } = store();
   const [panel, setPanel] = useState<PanelName | null>(null);
@@ -47,9 +49,9 @@ function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string })
     if (bell) chime();
     setNotice('The time is up.');
   });
+  const kept = useKeptMedia(questions, sources);
   const opened = useOpened({
-    ...{ questions, store, seed: name, clock, racing },
-    kept: useKeptMedia(questions),
+    ...{ questions, store, seed: name, clock, racing, kept },
     onNotice: setNotice,
   });
   const [at, go] = usePlace(questions.length, () => {
@@ -75,6 +77,10 @@ function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string })
     opened.startAnew();
     setNotice('');
   };
+  const beside = sourcesBeside(sources, at).map((source) => {
+    const { file, picture, captions } = ownSource(sources[source.n]);
+    return { ...source, at: { file: kept(file) ?? file, picture: kept(picture) ?? picture, captions } };
+  });
   const modelAnswer = answers.get(questions[at]?.id ?? '');
   return (
     <div className="board" data-edge={edge} data-hidden={hidden || undefined}>
@@ -86,10 +92,11 @@ function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string })
             {notice}
           </Alert>
         )}
+        {racing && <BoardHeading question={first} />}
         <div className="board-halves">
           {shown.map((question, half) => (
             <div key={half === 0 ? `left of ${at}` : `right of ${at}`} className="board-half">
-              <BoardStage question={question} />
+              <BoardStage question={question} isHeaded={!racing} />
               {racing && <Side store={store} half={half} question={question} />}
             </div>
           ))}
@@ -107,6 +114,7 @@ function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string })
             at={at}
             count={questions.length}
             panel={panel}
+            hasSources={beside.length > 0}
             model={modelAnswer === undefined ? 'looking' : modelAnswer === null ? 'none' : 'found'}
             onPanel={setPanel}
             onGo={go}
@@ -115,7 +123,7 @@ function OpenBoard({ json, name }: { json: JsonText<ClassBoard>; name: string })
             onCall={call}
           />
           <Panels
-            {...{ panel, store, title, questions, at, clock, racing }}
+            {...{ panel, store, title, questions, beside, at, clock, racing }}
             shown={first}
             onPanel={setPanel}
             onGo={go}

@@ -1,5 +1,6 @@
 import { type CSSProperties, useLayoutEffect, useRef, useState } from 'react';
 import type { LearnerQuestion } from '../../core';
+import { useWidths } from '../../scene/letters';
 import { MediaFrom } from '../../scene/media';
 import { RichText } from '../../scene/RichText';
 import { Written } from '../../scene/written';
@@ -7,21 +8,21 @@ import { directionOf } from '../../words/languages';
 import { Words } from '../player/Actions';
 import { SceneFrame } from '../player/scene/SceneFrame';
 import { PLAYER } from '../player/scene/useHands';
-import { ROOM } from '../player/scene/usePageScene';
+import { EDGES, ROOM } from '../player/scene/usePageScene';
 import { useSaid } from '../player/useSaid';
 import { useStateSounds } from '../player/useStateSounds';
 import type { BoardQuestion } from './boardQuestion';
 import { dockHeight, fillScene } from './fillScene';
 
 /** A question as a class has it before it: the parts of the learner's page, in all of the room. */
-export function BoardStage({ question }: { question: BoardQuestion }) {
+export function BoardStage({ question, isHeaded = true }: { question: BoardQuestion; isHeaded?: boolean }) {
   const player = question.state((s) => s.player);
   const shown = player((s) => s.view.question);
   const { lang } = shown;
   const [heard, say] = useSaid();
   const [tray, setTray] = useState<HTMLElement | null>(null);
   const room = useRef<HTMLDivElement>(null);
-  const dock = useDockHeight(room, shown);
+  const dock = useDockHeight(room, question, shown);
   useStateSounds(player, question.media);
   return (
     <MediaFrom source={question.media}>
@@ -32,14 +33,7 @@ export function BoardStage({ question }: { question: BoardQuestion }) {
           dir={lang ? directionOf(lang) : undefined}
           {...{ [PLAYER]: '' }}
         >
-          <h1 lang={shown.titleLang ?? lang ?? undefined} dir="auto">
-            {shown.title}
-          </h1>
-          {shown.prompt && (
-            <div className="board-prompt">
-              <RichText rich={shown.prompt} />
-            </div>
-          )}
+          {isHeaded && <Heading shown={shown} />}
           <div ref={room} className="board-room" style={{ '--dock': `${dock}px` } as CSSProperties} {...{ [ROOM]: '' }}>
             <SceneFrame store={player} say={say} tray={tray} fill={fillScene} />
             <div ref={setTray} className="board-dock" />
@@ -56,17 +50,55 @@ export function BoardStage({ question }: { question: BoardQuestion }) {
   );
 }
 
+/** The title and the words of a question, once for both halves of a race. */
+export function BoardHeading({ question }: { question: BoardQuestion }) {
+  const player = question.state((s) => s.player);
+  const shown = player((s) => s.view.question);
+  const { lang } = shown;
+  return (
+    <MediaFrom source={question.media}>
+      <Written value={lang}>
+        <div className="board-heading" dir={lang ? directionOf(lang) : undefined}>
+          <Heading shown={shown} />
+        </div>
+      </Written>
+    </MediaFrom>
+  );
+}
+
+const Heading = ({ shown: { title, titleLang, lang, prompt } }: { shown: LearnerQuestion }) => (
+  <>
+    <h1 lang={titleLang ?? lang ?? undefined} dir="auto">
+      {title}
+    </h1>
+    {prompt && (
+      <div className="board-prompt">
+        <RichText rich={prompt} />
+      </div>
+    )}
+  </>
+);
+
 /** The height of a tray beneath the scene: it stays when the tray empties, so that nothing moves under a hand. */
-function useDockHeight(room: React.RefObject<HTMLElement | null>, question: LearnerQuestion): number {
+function useDockHeight(
+  room: React.RefObject<HTMLElement | null>,
+  { state, media }: BoardQuestion,
+  question: LearnerQuestion,
+): number {
   const [height, setHeight] = useState(0);
+  const model = state((s) => s.player)((s) => s.model);
+  const widthIn = useWidths(media);
   useLayoutEffect(() => {
     const watched = room.current;
     if (!watched) return;
-    const measure = () => setHeight(dockHeight(question, { width: watched.clientWidth, height: watched.clientHeight }));
+    const measure = () => {
+      const { clientWidth: width, clientHeight: high } = watched;
+      setHeight(dockHeight(question, model, { width: width - EDGES, height: high - EDGES, widthIn }));
+    };
     const observer = new ResizeObserver(measure);
     observer.observe(watched);
     measure();
     return () => observer.disconnect();
-  }, [room, question]);
+  }, [room, question, model, widthIn]);
   return height;
 }

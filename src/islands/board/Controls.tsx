@@ -5,7 +5,7 @@ import type { BoardQuestion } from './boardQuestion';
 import { roundInWords, Stack } from './CallUp';
 import type { ClassStore } from './classState';
 
-export type PanelName = 'turns' | 'teams' | 'clock' | 'questions' | 'more';
+export type PanelName = 'turns' | 'teams' | 'clock' | 'questions' | 'sources' | 'more';
 
 interface Props {
   store: ClassStore;
@@ -14,6 +14,8 @@ interface Props {
   at: number;
   count: number;
   panel: PanelName | null;
+  /** Something stands beside the question. */
+  hasSources: boolean;
   /** The model answer is being looked for, or there is none. */
   model: 'looking' | 'none' | 'found';
   onPanel: (panel: PanelName | null) => void;
@@ -25,7 +27,7 @@ interface Props {
 
 /** What a class does with the question, along one edge of the screen, in big targets. */
 export function Controls(props: Props) {
-  const { store, questions, at, count, panel, onPanel, onGo, onPutBack, onCall } = props;
+  const { store, questions, at, count, panel, hasSources, onPanel, onGo, onPutBack, onCall } = props;
   const turns = store((s) => s.turns);
   const first = questions[0] as BoardQuestion;
   const toggle = (name: PanelName) => onPanel(panel === name ? null : name);
@@ -58,6 +60,16 @@ export function Controls(props: Props) {
       <Undo question={first} alone={questions.length === 1} />
       {questions.length === 1 && <Model {...props} question={first} />}
       <Cover questions={questions} />
+      {hasSources && (
+        <button
+          type="button"
+          className="board-button"
+          aria-expanded={panel === 'sources'}
+          onClick={() => toggle('sources')}
+        >
+          Sources
+        </button>
+      )}
       <span className="board-pager">
         <button
           type="button"

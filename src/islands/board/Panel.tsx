@@ -1,8 +1,15 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useEffect, useRef } from 'react';
 
+interface PanelProps {
+  title: string;
+  isWide?: boolean;
+  onClose: () => void;
+  children: ReactNode;
+}
+
 /** A panel of the controls, beside the scene, which stays in use. Escape closes it. */
-export function Panel({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+export function Panel({ title, isWide = false, onClose, children }: PanelProps) {
   const panel = useRef<HTMLElement>(null);
   const close = useRef(onClose);
   close.current = onClose;
@@ -21,7 +28,7 @@ export function Panel({ title, onClose, children }: { title: string; onClose: ()
     };
   }, []);
   return (
-    <section ref={panel} className="board-panel" aria-label={title} tabIndex={-1}>
+    <section ref={panel} className={`board-panel ${isWide ? 'board-panel-wide' : ''}`} aria-label={title} tabIndex={-1}>
       <header>
         <h2>{title}</h2>
         <button type="button" className="board-button board-button-square" aria-label="Close" onClick={onClose}>

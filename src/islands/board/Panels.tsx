@@ -5,6 +5,7 @@ import type { PanelName } from './Controls';
 import type { ClassStore } from './classState';
 import { MorePanel } from './MorePanel';
 import { QuestionsPanel } from './QuestionsPanel';
+import { type ShownSource, SourcesPanel } from './SourcesPanel';
 import { TeamsPanel } from './TeamsPanel';
 import { TurnsPanel } from './TurnsPanel';
 import type { BoardClock } from './useBoardClock';
@@ -14,6 +15,7 @@ export interface PanelsProps {
   store: ClassStore;
   title: string;
   questions: readonly Question[];
+  beside: readonly ShownSource[];
   at: number;
   shown: BoardQuestion;
   clock: BoardClock;
@@ -27,7 +29,8 @@ export interface PanelsProps {
 
 /** The panel of the controls that is open. */
 export function Panels(props: PanelsProps) {
-  const { panel, store, title, questions, at, shown, clock, racing, onPanel, onGo, onRace, onHide, onKeep } = props;
+  const { panel, store, title, questions, beside, at, shown, clock, racing, onPanel, onGo, onRace, onHide, onKeep } =
+    props;
   const best = store((s) => s.best[questions[at]?.id ?? '']);
   const player = shown.state((s) => s.player);
   const hintsLeft = player((s) => s.hintsLeft);
@@ -50,6 +53,8 @@ export function Panels(props: PanelsProps) {
       );
     case 'questions':
       return <QuestionsPanel questions={questions} at={at} onGo={onGo} onClose={close} />;
+    case 'sources':
+      return <SourcesPanel sources={beside} onClose={close} />;
     case 'more':
       return (
         <MorePanel

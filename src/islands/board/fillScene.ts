@@ -1,12 +1,20 @@
 import {
+  type Anew,
+  type Board,
   type Box,
+  copyOf,
+  emptyBoard,
   ITEM_SIZE,
   type LearnerQuestion,
+  laidAnew,
   meet,
+  NARROW_SCALE,
   outlineOf,
   type SceneModel,
   sceneModel,
   trayBox,
+  type WidthIn,
+  wordsFit,
 } from '../../core';
 import type { FillScene, PageScene } from '../player/scene/usePageScene';
 
@@ -21,23 +29,130 @@ const DOCK_SHARE = 0.42;
 export const DOCK_GAP = 14;
 const STEP = 0.05;
 
-/** The height of a tray beneath the scene, in CSS pixels: the rows its items need, in the size they have there. */
-export function dockHeight(
-  question: LearnerQuestion,
-  room: { readonly width: number; readonly height: number },
-): number {
+interface Room {
+  readonly width: number;
+  readonly height: number;
+  readonly widthIn: WidthIn;
+}
+
+/** How a question is shown for as long as it is played, whatever lies where. */
+interface Plan {
+  readonly inPlace: PageScene;
+  /** The scale of the scene laid out anew; null: it stays as it is. */
+  readonly anewScale: number | null;
+  /** The height of a tray beneath the scene, in CSS pixels. */
+  readonly dock: number;
+}
+
+/**
+ * How a scene fills a room: a class's board. It is whole if its words can be read from afar; else the tray stands
+ * beneath it, and items and words grow as far as the zones have room for them. Where that is too little, as on one half
+ * of a small board, the scene is laid out anew, if its places carry no meaning.
+ */
+export const fillScene: FillScene = (question, model, board, room) => {
+  const { inPlace, anewScale } = planFor(question, model, room);
+  const anew = anewScale === null ? null : layAnew(question, board, anewScale, room);
+  if (!anew || anewScale === null) return inPlace;
+  const { scene } = anew.question;
+  return {
+    ...{ way: 'anew', scale: anewScale, anew, zoom: null, question: anew.question, model: anew.model },
+    crop: { x: 0, y: 0, w: scene.width, h: scene.height },
+  };
+};
+
+/**
+ * The height of a tray beneath the scene, in CSS pixels: the rows its items need. It stays when the tray empties, so
+ * that nothing moves under a hand.
+ */
+export const dockHeight = (question: LearnerQuestion, model: SceneModel, room: Room): number =>
+  planFor(question, model, room).dock;
+
+const latest = new WeakMap<LearnerQuestion, { readonly room: Room; readonly plan: Plan }>();
+
+/** The plan of a question in a room: worked out once, since each move asks for it. */
+function planFor(question: LearnerQuestion, model: SceneModel, room: Room): Plan {
+  const known = latest.get(question);
+  if (known && (['width', 'height', 'widthIn'] as const).every((field) => known.room[field] === room[field]))
+    return known.plan;
+  const plan = planOf(question, model, room);
+  latest.set(question, { room, plan });
+  return plan;
+}
+
+function planOf(question: LearnerQuestion, model: SceneModel, room: Room): Plan {
   const by = Math.max(CLASS_READS / (question.dress?.letters?.size ?? ITEM_SIZE), CLASS_PRESSES / leastSide(question));
-  const sizes = question.items.map(({ size }) => ({ w: size.w * by + DOCK_GAP, h: size.h * by + DOCK_GAP }));
+  const dock = rowsHeight(question, by, room);
+  const inPlace = withLargerLetters(inItsPlaces(question, model, room, dock), room.widthIn);
+  const letters = (inPlace.question.dress?.letters?.size ?? ITEM_SIZE) * inPlace.scale;
+  const asItIs = { inPlace, anewScale: null, dock };
+  if (inPlace.way === 'flows' || letters >= CLASS_READS - ROUNDED) return asItIs;
+  // The same size for as long as it is played: it has to have room for everything.
+  const full = fullest(question, emptyBoard(model));
+  for (const size of SMALLER) {
+    const scale = size / ITEM_SIZE;
+    const laid = size > letters ? layAnew(question, full, scale, room) : null;
+    if (!laid) return asItIs;
+    const own = rowsHeight(laid.question, scale, room);
+    if (laid.question.scene.height * scale + own <= room.height) return { inPlace, anewScale: scale, dock: own };
+  }
+  return asItIs;
+}
+
+/** What steps of growing leave off, in CSS pixels. */
+const ROUNDED = 0.5;
+/** Sizes of words to try, in CSS pixels. */
+const SMALLER = [CLASS_READS, 22, 20, 18, 16] as const;
+/** In a room that is low, zones stand beside one another rather than one under another: scene units. */
+const LEAST_ZONE = 120;
+
+const layAnew = (question: LearnerQuestion, board: Board, scale: number, room: Room): Anew | null =>
+  laidAnew(question, board, (room.width / scale) * NARROW_SCALE, room.widthIn, LEAST_ZONE);
+
+/** The rows that all items of a question need beside one another at a scale, in CSS pixels. */
+function rowsHeight({ items }: LearnerQuestion, scale: number, room: Room): number {
+  const sizes = items.map(({ size }) => ({ w: size.w * scale + DOCK_GAP, h: size.h * scale + DOCK_GAP }));
   const rows = Math.ceil(sizes.reduce((sum, { w }) => sum + w, 0) / Math.max(1, room.width - 2 * DOCK_GAP));
   const tallest = Math.max(0, ...sizes.map(({ h }) => h));
   return Math.round(Math.min(room.height * DOCK_SHARE, rows * tallest + 2 * DOCK_GAP));
 }
 
-/**
- * How a scene fills a room: a class's board. It is whole if its words can be read from afar; else the tray stands
- * beneath it, and items and words grow as far as the zones have room for them.
- */
-export const fillScene: FillScene = (question, model, room) => {
+/** Everything in a zone, spread evenly. */
+function fullest({ items, zones }: LearnerQuestion, board: Board): Board {
+  items.forEach(({ family, copies, stays }, item) => {
+    if (stays) return;
+    for (let n = 0; n < (copies === 'endless' ? MANY : copies); n++) {
+      const open = board.zones.filter((inside, i) => {
+        const zone = zones[i];
+        return zone && (zone.family === null || zone.family === family) && inside.length < (zone.capacity ?? Infinity);
+      });
+      open.toSorted((a, b) => a.length - b.length)[0]?.push(copyOf(item, n));
+    }
+  });
+  return board;
+}
+/** So many of what is without end. */
+const MANY = 5;
+
+/** Letters as large as a class reads, or as the boxes of all items have room for; texts of the scene keep theirs. */
+function withLargerLetters(page: PageScene, widthIn: WidthIn): PageScene {
+  const { question, scale } = page;
+  const letters = question.dress?.letters;
+  const size = letters?.size ?? ITEM_SIZE;
+  let factor = CLASS_READS / (size * scale);
+  if (page.way === 'flows' || question.fixtures.some(({ type }) => type === 'text')) return page;
+  while (factor > 1 && !question.items.every((item) => wordsFit(question, item, factor, widthIn))) factor -= STEP;
+  if (factor <= 1) return page;
+  const larger: LearnerQuestion = {
+    ...question,
+    dress: {
+      ground: question.dress?.ground ?? null,
+      letters: { face: null, ownFace: null, ...letters, size: size * factor },
+    },
+  };
+  return { ...page, question: larger, model: sceneModel(larger) };
+}
+
+function inItsPlaces(question: LearnerQuestion, model: SceneModel, room: Room, dock: number): PageScene {
   const { scene, tray, zones } = question;
   const crop = { x: 0, y: 0, w: scene.width, h: scene.height };
   const shared = { question, model, anew: null, crop, zoom: null };
@@ -55,12 +170,9 @@ export const fillScene: FillScene = (question, model, room) => {
   const part = upright
     ? { x: tray.side === 'left' ? band.w : 0, y: 0, w: scene.width - band.w, h: scene.height }
     : { x: 0, y: tray.side === 'top' ? band.h : 0, w: scene.width, h: scene.height - band.h };
-  const near = Math.max(
-    0.1,
-    Math.min(LARGEST_SCALE, room.width / part.w, (room.height - dockHeight(question, room)) / part.h),
-  );
+  const near = Math.max(0.1, Math.min(LARGEST_SCALE, room.width / part.w, (room.height - dock) / part.h));
   return { ...shared, way: 'panned', crop: part, scale: near, ...grown(question, model, wanted(near)) };
-};
+}
 
 /** The scale at which the texts of a scene, set anew as wide as the room, take about all of it. */
 function textScale({ fixtures }: LearnerQuestion, room: { readonly width: number; readonly height: number }): number {

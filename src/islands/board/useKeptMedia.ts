@@ -1,17 +1,23 @@
 import { useCallback, useEffect, useRef } from 'react';
-import type { Question } from '../../core';
+import type { ClassBoard } from '../../contract';
 import { groundTexture, keepLetters } from '../../scene';
 import { mediumUrl } from '../shared/ownMedia';
 
 /**
- * Fetches all that the questions show or sound once, and keeps it until the window is closed: the line may be down by
+ * Fetches all that the questions and their sources show or sound once, and keeps it until the window is closed: the line may be down by
  * then. Returns the kept address of an address.
  */
-export function useKeptMedia(questions: readonly Question[]): (url: string) => string | undefined {
+export function useKeptMedia(
+  questions: ClassBoard['questions'],
+  sources: ClassBoard['sources'],
+): (url: string) => string | undefined {
   const kept = useRef(new Map<string, string>());
   useEffect(() => {
     const ending = new AbortController();
-    const hashes = new Set(questions.flatMap(({ media }) => Object.values(media).map(({ hash }) => hash)));
+    const hashes = new Set([
+      ...questions.flatMap(({ media }) => Object.values(media).map(({ hash }) => hash)),
+      ...sources.flatMap(({ medium }) => medium?.hash ?? []),
+    ]);
     const urls = kept.current;
     const keep = async () => {
       for (const hash of hashes) {
@@ -34,6 +40,6 @@ export function useKeptMedia(questions: readonly Question[]): (url: string) => s
       for (const url of urls.values()) URL.revokeObjectURL(url);
       urls.clear();
     };
-  }, [questions]);
+  }, [questions, sources]);
   return useCallback((url) => kept.current.get(url), []);
 }

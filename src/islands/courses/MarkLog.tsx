@@ -5,6 +5,7 @@ import { Part } from './Part';
 const WHAT: Record<string, string> = {
   markSet: 'set a mark by hand',
   markSetBack: 'removed a mark set by hand',
+  excused: 'excused, or no longer',
   editionMade: 'made a correction',
   editionApplied: 'applied a correction to marks',
   allowed: 'changed what a learner is allowed',

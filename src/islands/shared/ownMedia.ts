@@ -1,5 +1,15 @@
+import type { SourceContent } from '../../contract';
 import type { Question } from '../../core';
 import type { MediaSource } from '../../scene';
+import type { SourceAddress } from '../player/place/Sources';
+
+/** Where a source of one's own set is read: the file, and captions that stand in the set. */
+export function ownSource(source: Pick<SourceContent, 'medium' | 'captions'> | undefined): SourceAddress {
+  const file = mediumUrl(source?.medium?.hash ?? '');
+  return { file, picture: file, captions: captionsUrl(source?.captions ?? '') };
+}
+
+const captionsUrl = (captions: string) => `data:text/vtt,${encodeURIComponent(captions)}`;
 
 export const mediumUrl = (hash: string) => `/media/${hash}`;
 
@@ -15,6 +25,6 @@ export const benchMedia =
       url: mediumUrl(medium.hash),
       kind,
       description: decorative ? '' : (description ?? ''),
-      captions: captions ? `data:text/vtt,${encodeURIComponent(captions)}` : undefined,
+      captions: captions ? captionsUrl(captions) : undefined,
     };
   };

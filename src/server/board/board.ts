@@ -7,7 +7,7 @@ import { everybodyOn } from '../courses/roster';
 import { course, courseGroup, groupMember, release, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionInForce, editionOf } from '../releases/editions';
-import { adoptMedia } from '../vault/access';
+import { adoptFiles, adoptMedia } from '../vault/access';
 import { openWith } from '../vault/questions';
 import { wholeSet } from '../vault/wholeSet';
 
@@ -21,13 +21,13 @@ export async function openBoard(
       const found = await openWith(as, id, 'use');
       if (!found.ok) return found;
       const { question } = found.value;
-      return ok({ title: question.title, course: null, questions: [question] });
+      return ok({ title: question.title, course: null, questions: [question], sources: [] });
     }
     case 'set': {
       const found = await wholeSet(as, id);
       if (!found.ok) return found;
-      const { title, questions } = found.value;
-      return ok({ title, course: null, questions });
+      const { title, questions, sources } = found.value;
+      return ok({ title, course: null, questions, sources });
     }
     case 'release': {
       const found = await releaseOf(as, id);
@@ -36,7 +36,7 @@ export async function openBoard(
       return ok({
         title: found.row.title,
         course: { id: courseId, title },
-        questions: await releasedQuestions(as, found.row),
+        ...(await released(as, found.row)),
       });
     }
     case 'unit':
@@ -56,19 +56,39 @@ async function openUnit(as: As<Teacher>, id: string): Promise<Result<ClassBoard>
     orderBy: asc(release.createdAt),
   });
   const questions: Question[] = [];
-  for (const row of releases) questions.push(...(await releasedQuestions(as, row)));
-  return ok({ ...found, questions });
+  const sources: Shown['sources'][number][] = [];
+  for (const row of releases) {
+    const shown = await released(as, row);
+    const first = questions.length;
+    questions.push(...shown.questions);
+    sources.push(
+      ...shown.sources.map((source) => ({ ...source, questions: source.questions.map((place) => first + place) })),
+    );
+  }
+  return ok({ ...found, questions, sources });
 }
 
-/** The questions of a release as they count now. Its media become the teacher's own, so that the board shows them. */
-async function releasedQuestions(
+type Shown = Pick<ClassBoard, 'questions' | 'sources'>;
+
+/** A release as it counts now. Its media become the teacher's own, so that the board shows them. */
+async function released(
   as: As<Teacher>,
   { id, releasedBy }: Pick<typeof release.$inferSelect, 'id' | 'releasedBy'>,
-): Promise<Question[]> {
-  const { models, struck } = await editionOf(as.db, id, await editionInForce(as.db, id));
-  const questions = models.flatMap(({ question }, i) => (struck[i] ? [] : [question]));
+): Promise<Shown> {
+  const { models, struck, sources } = await editionOf(as.db, id, await editionInForce(as.db, id));
+  const left = models.flatMap((_, i) => (struck[i] ? [] : [i]));
+  const questions = left.flatMap((i) => models[i]?.question ?? []);
   for (const question of questions) await adoptMedia(as, question, releasedBy);
-  return questions;
+  const files = sources.flatMap(({ medium }) => medium?.hash ?? []);
+  await adoptFiles(as, files, releasedBy);
+  const placeOf = new Map(left.map((i, place) => [i, place]));
+  return {
+    questions,
+    sources: sources.map((source) => ({
+      ...source,
+      questions: source.questions.flatMap((i) => placeOf.get(i) ?? []),
+    })),
+  };
 }
 
 /** Everybody on a course's roster by name, each with the first of their groups. */

@@ -6,6 +6,7 @@ import { user } from '../database/accountTables';
 import { course, courseLearner, courseTeacher, release, sitting, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf, isTaughtBy } from './access';
+import { assignedLearners } from './assigned';
 import { newCode } from './join';
 
 /** The courses the teacher owns or teaches, archived ones last. */
@@ -69,11 +70,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
         edition: release.edition,
         sat: sql<number>`count(distinct ${sitting.learnerId})`,
         finished: sql<number>`count(distinct case when ${sitting.finishedAt} is not null then ${sitting.learnerId} end)`,
-        // Those of the course, or of the groups and learners it is for.
-        assigned: sql<number>`(select count(*) from course_learner enrolled where enrolled.course_id = ${release.courseId}
-          and (${release.everyone} or exists (select 1 from release_for given
-            left join group_member member on member.group_id = given.group_id where given.release_id = ${release.id}
-            and (given.learner_id = enrolled.learner_id or member.learner_id = enrolled.learner_id))))`,
+        assigned: assignedLearners,
       })
       .from(release)
       .leftJoin(sitting, eq(sitting.releaseId, release.id))
@@ -96,6 +93,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     lang: row.lang,
     appearance: row.appearance,
     releaseDefaults: row.releaseDefaults,
+    letters: row.letters,
     revision: row.revision,
   });
 }
@@ -103,7 +101,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
 export async function changeCourse(
   as: As<Teacher>,
   id: string,
-  { title, archived, join, zone, lang, appearance, releaseDefaults, from }: CourseChange,
+  { title, archived, join, zone, lang, appearance, releaseDefaults, letters, from }: CourseChange,
 ): Promise<Result<CourseSaved>> {
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
@@ -122,6 +120,7 @@ export async function changeCourse(
       lang: lang === undefined ? row.lang : lang,
       appearance: appearance ?? row.appearance,
       releaseDefaults: releaseDefaults ?? row.releaseDefaults,
+      letters: letters ? [...letters] : row.letters,
       revision: sql`${course.revision} + 1`,
     })
     .where(and(eq(course.id, id), eq(course.revision, from ?? row.revision)))
@@ -135,6 +134,7 @@ export async function changeCourse(
       lang: lang === undefined ? row.lang : lang,
       appearance: appearance ?? row.appearance,
       releaseDefaults: releaseDefaults ?? row.releaseDefaults,
+      letters: letters ? [...letters] : row.letters,
       revision: saved.revision,
     });
   const now = await courseOf(as, id);
@@ -149,6 +149,7 @@ export async function changeCourse(
         lang: there.lang,
         appearance: there.appearance,
         releaseDefaults: there.releaseDefaults,
+        letters: there.letters,
         join: there.joinCode === null ? null : { code: there.joinCode, until: there.joinUntil },
       },
     },

@@ -69,18 +69,41 @@ export async function listRoster(
   });
 }
 
-/** All learners of a course, sorted by name; `words`: searched in names and user names. */
-export const everybodyOn = (
-  { db }: Pick<As, 'db'>,
-  courseId: string,
-  words = '',
-): Promise<Pick<LearnerRow, 'id' | 'name' | 'username'>[]> =>
+type Named = Pick<LearnerRow, 'id' | 'name' | 'username'>;
+
+const named = ({ db }: Pick<As, 'db'>) =>
   db
     .select({ id: user.id, name: user.name, username: user.displayUsername })
     .from(courseLearner)
-    .innerJoin(user, eq(user.id, courseLearner.learnerId))
-    .where(onRoster(courseId, words))
+    .innerJoin(user, eq(user.id, courseLearner.learnerId));
+
+/** All learners of a course, or of one of its groups, by name; `words`: searched in names and user names. */
+export const everybodyOn = (as: Pick<As, 'db'>, courseId: string, words = '', group?: string): Promise<Named[]> =>
+  named(as)
+    .where(
+      and(
+        onRoster(courseId, words),
+        group === undefined
+          ? undefined
+          : inArray(
+              courseLearner.learnerId,
+              as.db
+                .select({ id: groupMember.learnerId })
+                .from(groupMember)
+                .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
+                .where(and(eq(groupMember.groupId, group), eq(courseGroup.courseId, courseId))),
+            ),
+      ),
+    )
     .orderBy(asc(user.name), asc(user.id));
+
+/** Those of some learners who are in a course, in the order given. */
+export async function peopleIn(as: Pick<As, 'db'>, courseId: string, ids: readonly string[]): Promise<Named[]> {
+  if (ids.length === 0) return [];
+  const found = await named(as).where(and(eq(courseLearner.courseId, courseId), inArray(user.id, [...ids])));
+  const byId = new Map(found.map((person) => [person.id, person]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
 
 const groupsOf = ({ db }: As<Teacher>, courseId: string, learners: readonly string[]) =>
   db

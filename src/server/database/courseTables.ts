@@ -1,6 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Appearance, AuditWhat, ClassRound, FoundKind, ReleaseDefaults, Removable } from '../../contract';
-import type { Question } from '../../core';
+import type { LetterGrade, Question } from '../../core';
 import { user } from './accountTables';
 import { moment, owner } from './columns';
 
@@ -26,6 +26,8 @@ export const course = sqliteTable(
     appearance: text('appearance').$type<Appearance>().notNull().default('paper'),
     /** The settings that its new releases begin with; what is left out is as everywhere. */
     releaseDefaults: text('release_defaults', { mode: 'json' }).$type<ReleaseDefaults>().notNull().default({}),
+    /** Its letter grades; none: marks are numbers alone. */
+    letters: text('letters', { mode: 'json' }).$type<LetterGrade[]>().notNull().default([]),
     /**
      * Revisions of the course itself, of its units and of its weight categories: a write names the revision it was made
      * on.

@@ -113,6 +113,20 @@ export const markOverride = sqliteTable(
   (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] }), index('mark_by_hand_of_learner').on(t.learnerId)],
 );
 
+/** What a teacher said of a learner's mark of a release: excused, or a note for teachers. */
+export const gradeRemark = sqliteTable(
+  'grade_remark',
+  {
+    releaseId: ofRelease(),
+    learnerId: ofLearner(),
+    excused: integer('excused', { mode: 'boolean' }).notNull(),
+    note: text('note').notNull(),
+    by: owner('by'),
+    at: moment('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.releaseId, t.learnerId] }), index('grade_remark_of_learner').on(t.learnerId)],
+);
+
 /** The effect of applying an edition on each learner's mark, in points. */
 export const regrade = sqliteTable(
   'regrade',

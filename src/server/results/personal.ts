@@ -17,6 +17,7 @@ import {
   courseTeacher,
   digest,
   erasing,
+  gradeRemark,
   groupMember,
   markOverride,
   move,
@@ -73,7 +74,7 @@ const holds = ({ db }: Pick<Context, 'db'>, learnerId: string) =>
       course.id,
       db.select({ id: courseLearner.courseId }).from(courseLearner).where(eq(courseLearner.learnerId, learnerId)),
     ),
-    ...[sitting, markOverride, allowance].map((table) =>
+    ...[sitting, markOverride, gradeRemark, allowance].map((table) =>
       inArray(
         course.id,
         db
@@ -128,10 +129,11 @@ async function courseData(
     .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
     .where(and(eq(courseGroup.courseId, id), eq(groupMember.learnerId, learnerId)));
   const rows = await db
-    .select({ release, allowed: allowance, byHand: markOverride })
+    .select({ release, allowed: allowance, byHand: markOverride, remark: gradeRemark })
     .from(release)
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, learnerId)))
     .leftJoin(markOverride, and(eq(markOverride.releaseId, release.id), eq(markOverride.learnerId, learnerId)))
+    .leftJoin(gradeRemark, and(eq(gradeRemark.releaseId, release.id), eq(gradeRemark.learnerId, learnerId)))
     .where(eq(release.courseId, id))
     .orderBy(asc(release.createdAt));
   const attempts = await attemptScores(
@@ -145,9 +147,9 @@ async function courseData(
     ),
   );
   const releases: PersonalRelease[] = [];
-  for (const { release: row, allowed, byHand } of rows) {
+  for (const { release: row, allowed, byHand, remark } of rows) {
     const came = attempts.filter(({ releaseId }) => releaseId === row.id);
-    if (came.length === 0 && !allowed && !byHand) continue;
+    if (came.length === 0 && !allowed && !byHand && !remark) continue;
     const sittings: PersonalSitting[] = [];
     const told =
       allMarks || showsMarks(row, allowed?.closesAt ?? row.closesAt, await editionOf(db, row.id, row.edition), now());
@@ -171,6 +173,8 @@ async function courseData(
         closesAt: isoOrNull(allowed.closesAt),
       },
       markByHand: byHand && { points: told ? byHand.points : null, reason: byHand.reason, at: iso(byHand.at) },
+      excused: remark?.excused ?? false,
+      note: remark?.note ?? '',
       sittings,
     });
   }
@@ -251,7 +255,7 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
     for (const table of [digest, standing, checkpoint, move])
       await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
-    for (const table of [allowance, markOverride, releaseFor])
+    for (const table of [allowance, gradeRemark, markOverride, releaseFor])
       await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
     const groups = tx.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
     await tx.delete(groupMember).where(and(eq(groupMember.learnerId, learnerId), inArray(groupMember.groupId, groups)));
@@ -289,7 +293,7 @@ async function eraseAccount(
     .select({ id: courseTeacher.personId })
     .from(courseTeacher)
     .where(eq(courseTeacher.courseId, courseId));
-  const left = [courseLearner, sitting, markOverride, allowance].map((table) =>
+  const left = [courseLearner, sitting, markOverride, gradeRemark, allowance].map((table) =>
     notExists(tx.select({ one: sql`1` }).from(table).where(eq(table.learnerId, learnerId))),
   );
   const [gone] = await tx
@@ -313,7 +317,7 @@ export async function listFormerLearners(as: As<Teacher>, courseId: string): Pro
   const { db } = as;
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const on = db.select({ id: courseLearner.learnerId }).from(courseLearner).where(eq(courseLearner.courseId, courseId));
-  const kept = [sitting, markOverride, allowance].map((table) =>
+  const kept = [sitting, markOverride, gradeRemark, allowance].map((table) =>
     inArray(
       user.id,
       db

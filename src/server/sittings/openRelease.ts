@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { and, eq, lt } from 'drizzle-orm';
 import type { Opened, SittingView, Titles } from '../../contract';
-import { asCounted } from '../../core';
+import { asCounted, sourcesBeside } from '../../core';
 import type { As, Learner } from '../context';
 import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -10,7 +10,7 @@ import { editionInForce, editionOf } from '../releases/editions';
 import { endOf, steadyNow } from '../releases/time';
 import { closedIfOver, feedbackLevelAfter, summaryOf } from './finish';
 import { askedOf, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
-import { endsOf, placeOf, sourcesOf, viewOf } from './view';
+import { endsOf, placeOf, viewOf } from './view';
 
 /** `open`: continue where they are; `begin`: start the first attempt, or another after the last has ended. */
 export type Intent = 'open' | 'begin';
@@ -167,7 +167,7 @@ async function openAt(as: As<Learner>, open: OpenSitting, titles: Titles, place:
       deferred: edition.deferred,
       finished: open.finishedAt !== null,
     },
-    sources: sourcesOf(edition.sources, at.question),
+    sources: sourcesBeside(edition.sources, at.question),
     ends: open.finishedAt ? null : endsOf(at, as.now()),
   };
 }

@@ -1,7 +1,6 @@
 import { eq } from 'drizzle-orm';
-import type { Place, SittingView, SourceView } from '../../contract';
+import type { Place, SittingView } from '../../contract';
 import { type QuestionView, questionView } from '../../core';
-import { richFromPlain } from '../../core/document';
 import type { Context } from '../context';
 import { standing } from '../database/tables';
 import type { OpenEdition } from '../releases/editions';
@@ -17,22 +16,6 @@ export function viewOf(at: At): QuestionView & { id: string; last: number } {
     question: { ...question, show: { ...question.show, aids } },
   };
 }
-
-export const sourcesOf = (sources: OpenEdition['sources'], question: number): SourceView[] =>
-  sources.flatMap(({ title, text, medium, captions, address, questions }, n) =>
-    questions.includes(question)
-      ? [
-          {
-            n,
-            title,
-            text: richFromPlain(text),
-            medium: medium && { kind: medium.kind, description: medium.description },
-            captioned: captions !== '',
-            address: address || null,
-          },
-        ]
-      : [],
-  );
 
 export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['ends'] =>
   endsAt && { at: endsAt.toISOString(), seconds: Math.max(0, Math.round((endsAt.getTime() - now.getTime()) / 1000)) };

@@ -3,6 +3,7 @@ import type { DraftRow, DueRow, EndedRow, StuckRow, TodayView, TriedRow } from '
 import { type Digest, usedTrialAndError } from '../../core';
 import type { As, Teacher } from '../context';
 import { isTaughtBy } from '../courses/access';
+import { assignedLearners } from '../courses/assigned';
 import { user } from '../database/accountTables';
 import { course, digest, look, question, release, sitting } from '../database/tables';
 import { ok, type Result } from '../errors';
@@ -59,9 +60,7 @@ async function dueOf(as: As<Teacher>, at: number): Promise<DueRow[]> {
     begun: number;
   }>(sql`
     select release.id as id, release.title as title, course.title as course, release.due_at as due, release.closes_at as closes,
-      (select count(*) from course_learner enrolled where enrolled.course_id = course.id and (release.everyone or exists (
-        select 1 from release_for given left join group_member member on member.group_id = given.group_id
-        where given.release_id = release.id and (given.learner_id = enrolled.learner_id or member.learner_id = enrolled.learner_id)))) as learners,
+      ${assignedLearners} as learners,
       (select count(distinct sat.learner_id) from sitting sat where sat.release_id = release.id and sat.finished_at is not null) as finished,
       (select count(distinct sat.learner_id) from sitting sat where sat.release_id = release.id and sat.finished_at is null) as begun
     from release join course on course.id = release.course_id

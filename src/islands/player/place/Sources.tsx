@@ -4,27 +4,27 @@ import type { SittingView } from '../types';
 import './sources.css';
 
 /** Where what a source shows is read: its file (a picture in a width), and its captions. */
-interface Address {
+export interface SourceAddress {
   readonly file: string;
   readonly picture: string;
   readonly captions: string;
 }
 
-const ofSitting =
+/** As the server gives them to a learner. */
+export const sittingSource =
   (id: string) =>
-  (n: number): Address => {
+  (n: number): SourceAddress => {
     const file = `/api/sittings/${id}/sources/${n}`;
     return { file, picture: `${file}?w=640`, captions: `${file}?captions` };
   };
 
 interface Props {
-  sitting: Pick<SittingView, 'id' | 'sources'>;
-  /** Left out: as the server gives them to a learner. */
-  address?: (n: number) => Address;
+  sources: readonly SittingView['sources'][number][];
+  address: (n: number) => SourceAddress;
 }
 
 /** The sources beside a question: open on a wide page, and foldable. */
-export function Sources({ sitting: { id, sources }, address = ofSitting(id) }: Props) {
+export function Sources({ sources, address }: Props) {
   return (
     <aside className="sources" aria-label={phrase('player.beside')}>
       {sources.map((source) => (
@@ -46,7 +46,7 @@ function Shown({
   at,
   source: { medium, captioned, title, address },
 }: {
-  at: Address;
+  at: SourceAddress;
   source: SittingView['sources'][number];
 }) {
   if (address) {

@@ -20,7 +20,8 @@ const SMALLEST_PRESS = 24;
 /** A scene of ordinary size on the largest class board. */
 const LARGEST_SCALE = 4;
 const MOST_ZOOM = 3;
-const EDGES = 4;
+/** Of the frame, in CSS pixels. */
+export const EDGES = 4;
 /** Under this size the words of items are hard to read, in CSS pixels: then the page does something about it. */
 const READABLE = 14;
 
@@ -134,7 +135,8 @@ function withMarkers(question: LearnerQuestion, scale: number): LearnerQuestion 
 export type FillScene = (
   question: LearnerQuestion,
   model: SceneModel,
-  room: { readonly width: number; readonly height: number },
+  board: Board,
+  room: { readonly width: number; readonly height: number; readonly widthIn: WidthIn },
 ) => PageScene;
 
 /** The attribute of the element that a scene fills. */
@@ -170,7 +172,7 @@ export function usePageScene(
   const page = useMemo(
     () =>
       fill
-        ? fill(question, model, { width: room - EDGES, height: height - EDGES })
+        ? fill(question, model, board, { width: room - EDGES, height: height - EDGES, widthIn })
         : pageScene(question, model, board, { room, zoomed, widthIn, larger }),
     [question, model, board, room, height, zoomed, widthIn, larger, fill],
   );

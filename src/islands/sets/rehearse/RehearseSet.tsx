@@ -7,7 +7,7 @@ import { Sources } from '../../player/place/Sources';
 import { SummaryPage } from '../../player/place/SummaryPage';
 import { Sitting } from '../../player/Sitting';
 import type { SittingView } from '../../player/types';
-import { mediumUrl } from '../../shared/ownMedia';
+import { ownSource } from '../../shared/ownMedia';
 import { useModelAnswers } from '../../shared/useModelAnswers';
 import { type SetRehearsal, setRehearsal } from './setRehearsal';
 
@@ -107,15 +107,8 @@ function Rehearsal({ set, id, draw, rehearsal, onDraw, onAgain }: Props) {
   if (now.sources.length === 0) return question;
   return (
     <div className="with-sources">
-      <Sources sitting={now} address={(n) => addressIn(set, n)} />
+      <Sources sources={now.sources} address={(n) => ownSource(set.sources[n])} />
       <div>{question}</div>
     </div>
   );
-}
-
-/** The teacher's own media, and captions that stand in the set. */
-function addressIn({ sources }: WholeSet, n: number) {
-  const { medium, captions = '' } = sources[n] ?? {};
-  const file = mediumUrl(medium?.hash ?? '');
-  return { file, picture: file, captions: `data:text/vtt,${encodeURIComponent(captions)}` };
 }

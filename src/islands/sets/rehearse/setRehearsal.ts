@@ -1,6 +1,5 @@
-import type { SourceView, WholeSet } from '../../../contract';
-import { asked, earned, inPlaces, markSoFar, random, reckoning, roundMark, seedOf } from '../../../core';
-import { richFromPlain } from '../../../core/document';
+import type { WholeSet } from '../../../contract';
+import { asked, earned, inPlaces, markSoFar, random, reckoning, roundMark, seedOf, sourcesBeside } from '../../../core';
 import type { Judge } from '../../player/Sitting';
 import type { PlayerState } from '../../player/store';
 import type { SittingView, Summary } from '../../player/types';
@@ -60,7 +59,7 @@ export function setRehearsal(set: WholeSet, { seed, answers }: Options): SetRehe
         ended: standing((sitting) => sitting.standing().ended),
         section: sections.find(({ questions }) => questions.includes(places[at] ?? -1))?.title ?? '',
       },
-      sources: sourcesOf(set, places[at] ?? -1),
+      sources: sourcesBeside(set.sources, places[at] ?? -1),
     };
   };
   const media = ({ place }: SittingView, _: PlayerState['media']) => {
@@ -112,15 +111,3 @@ export function setRehearsal(set: WholeSet, { seed, answers }: Options): SetRehe
     },
   };
 }
-
-const sourcesOf = ({ sources }: WholeSet, question: number): SourceView[] =>
-  sources.flatMap(({ title, text, medium, captions, address, questions }, n) =>
-    questions.includes(question)
-      ? [
-          {
-            ...{ n, title, text: richFromPlain(text), captioned: captions !== '', address: address || null },
-            medium: medium && { kind: medium.kind, description: medium.description },
-          },
-        ]
-      : [],
-  );

@@ -136,7 +136,7 @@ export function GradeTable(props: Props) {
                 {groups.length > 0 && <td className="gradebook-groups">{row.groups.join(', ')}</td>}
                 <td className="grade figures font-semibold">
                   {row.whole === null ? '–' : percent(row.whole)}
-                  {row.letter !== null && <span className="ms-2">{row.letter}</span>}
+                  {row.letter !== null && <span> {row.letter}</span>}
                 </td>
                 {row.cells.map((cell, column) => {
                   const release = releases[column] as Release;

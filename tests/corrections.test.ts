@@ -19,6 +19,7 @@ import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { analysisOf } from '../src/server/results/analysis';
+import { assignedReleases } from '../src/server/results/assignedReleases';
 import {
   applyEdition,
   makeEdition,
@@ -244,6 +245,13 @@ describe('a correction', () => {
     expect(sat.view.place.count).toBe(1);
     expect(await goTo(next, sat.view.id, 1)).toMatchObject({ code: 'notFound' });
     expect((await sitter(as, releaseId)).view.place.count).toBe(2);
+    // The learner is told: of the question, of the mark, and why.
+    const corrected = { before: { points: 3, outOf: 6 }, after: { points: 3, outOf: 3 }, reasons: ['Unclear'] };
+    expect((await sitter(as, releaseId, 1)).view.place.struck).toBe(true);
+    expect((await assignedReleases(as)).find(({ id }) => id === releaseId)?.corrected).toEqual(corrected);
+    const summary = must(await finish(as, (await sitter(as, releaseId)).view.id));
+    expect(summary.corrected).toEqual(corrected);
+    expect(summary.questions.map(({ struck }) => struck)).toEqual([false, true]);
     expect(
       await previewCorrection(odile, releaseId, {
         reason: '',
@@ -254,6 +262,7 @@ describe('a correction', () => {
     must(await makeEdition(odile, releaseId, 3, { reason: '', changes: [change(1)] }));
     must(await applyEdition(odile, releaseId, 3));
     expect(await marks()).toMatchObject({ [as.person.id]: [3, 6] });
+    expect(must(await finish(as, summary.id)).corrected).toBeNull();
   });
 
   it('takes a question as it stands in the Vault, where moves that were made can be judged by it', async () => {

@@ -4,11 +4,12 @@ import { courseChange, type GradesSought, type ReleaseSettings } from '../src/co
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
-import { changeCourse } from '../src/server/courses/courses';
+import { changeCourse, openCourse } from '../src/server/courses/courses';
 import { saveCategories, saveGroup, setMember } from '../src/server/courses/parts';
 import { audit } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
+import { assignedReleases } from '../src/server/results/assignedReleases';
 import { gradeMeans, openGradebook } from '../src/server/results/gradebook';
 import { gradebookCsv } from '../src/server/results/gradebookCsv';
 import { setMark, setRemark } from '../src/server/results/handMarks';
@@ -179,8 +180,18 @@ describe('the gradebook', () => {
     expect(line).toBe('ash,ash,,,,excused,late,,Was at the dryer,,,nothing yet,,,,,,,,');
     must(await set(true, ''));
     must(await set(false, ''));
+    // Who is excused before they began has nothing to do, and is not missing.
+    const learners = async () =>
+      must(await openCourse(odile, courseId)).releases.find(({ id }) => id === test)?.learners ?? 0;
+    const before = await learners();
+    must(await setRemark(odile, test, { learnerId: wren.person.id, excused: true, note: '' }));
+    expect(await learners()).toBe(before - 1);
+    expect((await assignedReleases(wren)).find(({ id }) => id === test)).toMatchObject({ excused: true });
+    must(await setRemark(odile, test, { learnerId: wren.person.id, excused: false, note: '' }));
     expect(await rowOf(odile, ash)).toMatchObject({ cells: [{ state: 'done', note: '' }, {}] });
-    const said = must(await listAudit(odile, courseId)).filter(({ what }) => what === 'excused');
+    const said = must(await listAudit(odile, courseId)).filter(
+      ({ what, learner: who }) => what === 'excused' && who === 'ash',
+    );
     expect(said.map(({ learner: who, detail }) => [who, detail.excused])).toEqual([
       ['ash', false],
       ['ash', true],

@@ -4,6 +4,7 @@ import { FEEDBACK_LEVELS, type FeedbackLevel } from '../core';
 import { aWord, ids, moment, name, revision, uuid } from './fields';
 import { MAX_MINUTES, MAX_SITTINGS } from './limits';
 import { json, type Operation } from './operation';
+import type { Corrected } from './sittings';
 import { COUNTS, type Counts, FEEDBACK_TIMES, type FeedbackTime, type JobState } from './vocabulary';
 
 /** The learners and groups of a release that is not for the whole course. */
@@ -78,8 +79,10 @@ export interface LearnerRelease {
   questions: number;
   /** The place, from 1, of the furthest question of an attempt that runs; null: none does. */
   at: number | null;
-  /** What corrections have changed of the counting mark since, in points; null: nothing, or marks are not shown. */
-  corrected: number | null;
+  /** What corrections did to the mark that counts; null: nothing, or marks are not shown. */
+  corrected: Corrected | null;
+  /** A teacher has excused the learner: it does not count. */
+  excused: boolean;
   /** The mark of the attempt that counts. Null before the first check, and if the learner may not see the marks. */
   mark: number | null;
   max: number | null;

@@ -19,6 +19,8 @@ export interface Place {
   ended: number[];
   /** The title of its section; empty: none. */
   section: string;
+  /** The question does not count any more. */
+  struck: boolean;
   /** Deferred feedback: there is no Check button. */
   deferred: boolean;
   /** The attempt has ended and can only be viewed. */
@@ -63,12 +65,21 @@ export interface MovesAnswer extends MovesView {
   last: number;
 }
 
+/** What corrections did to a mark, in points, and the reasons given. */
+export interface Corrected {
+  before: { points: number; outOf: number };
+  after: { points: number; outOf: number };
+  reasons: string[];
+}
+
 /** The summary of a finished attempt, as far as the author shows it. */
 export interface Summary {
   id: string;
   finishedAt: Date;
   questions: {
     title: string;
+    /** It does not count any more. */
+    struck: boolean;
     tries: number;
     fullMarks: boolean | null;
     /** True if the learner reached it. */
@@ -80,6 +91,8 @@ export interface Summary {
   }[];
   /** Null if not all marks are shown. */
   total: { mark: number; max: number } | null;
+  /** Null: nothing was corrected, or the marks are not shown. */
+  corrected: Corrected | null;
   /** True if the answers can be viewed again, with their feedback. */
   review: boolean;
 }

@@ -57,6 +57,17 @@ export const locale = (): string => localeOf(language());
 export const shownNumber = (value: number): string =>
   new Intl.NumberFormat(locale(), { maximumFractionDigits: 2 }).format(value).replace('-', '−');
 
+interface Marks {
+  readonly points: number;
+  readonly outOf: number;
+}
+
+/** The values of a phrase about a mark that became another. */
+export const becameValues = ({ before, after }: { readonly before: Marks; readonly after: Marks }): Values => ({
+  ...{ was: shownNumber(before.points), wasMax: shownNumber(before.outOf) },
+  ...{ is: shownNumber(after.points), isMax: shownNumber(after.outOf) },
+});
+
 export const signedNumber = (value: number): string =>
   new Intl.NumberFormat(locale(), { maximumFractionDigits: 2, signDisplay: 'always' }).format(value).replace('-', '−');
 

@@ -42,7 +42,8 @@ test('marks are typed with the keyboard alone and undone; somebody is excused; c
   // More than there is to be had has to be meant, in the cell's dialog.
   await page.keyboard.type('9');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/9 is more than the 3 that can be earned/)).toBeVisible();
+  await expect(page.getByText(/At most 3. To give more, open the cell/)).toBeVisible();
+  await page.keyboard.press('Escape');
   await expect(cell(', Sieving (copy): nothing yet')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(cell('Rowan Pike, Sieving (copy): nothing yet')).toBeVisible();

@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp, Pencil, StickyNote } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import type { GradeCell, GradeMeans, Wire } from '../../contract';
 import { shownMark } from '../../ui';
 import { numberFrom } from '../../ui/numbers';
@@ -10,7 +11,6 @@ import type { Order, Page, Release, Row } from './useGrades';
 const ROW = 40;
 /** Rows before the end of what is loaded at which more is asked for. */
 const AHEAD = 30;
-const MOST_POINTS = 100_000;
 
 interface Props {
   courseId: string;
@@ -77,7 +77,7 @@ export function GradeTable(props: Props) {
     setTyping(null);
     const [row, release] = [rows[at.row], releases[at.column]];
     if (row && release && text.trim() !== '') {
-      const { value } = numberFrom(text, 0, MOST_POINTS);
+      const { value } = numberFrom(text, 0);
       if (value !== null) await onMark(row, release, value);
     }
     goTo(next);
@@ -147,6 +147,7 @@ export function GradeTable(props: Props) {
                       {isActive && typing !== null ? (
                         <Typed
                           first={typing}
+                          most={cell.outOf}
                           label={`${row.name}, ${release.title}: points of ${cell.outOf}`}
                           onKeep={(text, next) => void keep(at, text, { ...at, ...next(at) })}
                           onLeave={() => {
@@ -221,6 +222,8 @@ type Next = (at: Place) => Partial<Place>;
 /** A mark being typed: Enter keeps it and goes down, Tab to the right, Escape leaves it as it was. */
 function Typed(props: {
   first: string;
+  /** More has to be meant: it is set in the cell's dialog. */
+  most: number;
   label: string;
   onKeep: (text: string, next: Next) => void;
   onLeave: () => void;
@@ -229,8 +232,9 @@ function Typed(props: {
   const ended = useRef(false);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
-  const { problem } = text.trim() === '' ? { problem: null } : numberFrom(text, 0, MOST_POINTS);
+  const { problem } = text.trim() === '' ? { problem: null } : numberFrom(text, 0, props.most);
   const end = (next: Next) => {
+    if (problem) toast.error(`${props.label}: ${problem}. To give more, open the cell.`);
     if (ended.current || problem) return;
     ended.current = true;
     props.onKeep(text, next);

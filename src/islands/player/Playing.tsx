@@ -69,6 +69,7 @@ export function Playing({ store, list, onward }: { store: PlayerStore; list: Lis
             <RichText rich={question.prompt} />
           </div>
         )}
+        {view.place.struck && <p className="mt-1 font-semibold">{phrase('player.struck')}</p>}
         <Heard id={question.promptSound} otherwise={phrase('player.promptSpoken')} className="h-9 mt-1" />
         {aided && (
           <Suspense fallback={null}>

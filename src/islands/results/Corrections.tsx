@@ -151,7 +151,7 @@ function Correcting({ view, onChange: setView }: { view: View; onChange: (view: 
           className="textarea w-full"
           maxLength={1000}
           rows={2}
-          placeholder="What was wrong, for the record"
+          placeholder="What was wrong: learners whose mark changes read it"
           value={reason}
           onChange={(event) => setReason(event.target.value)}
         />

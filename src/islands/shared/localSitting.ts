@@ -94,6 +94,6 @@ const ALONE = {
   ...{ id: 'local', release: '', course: '', courseLang: null, appearance: 'paper', ends: null, sources: [] },
   place: {
     ...{ at: 0, count: 1, goBack: true, reached: 0, tried: [], ended: [], section: '' },
-    ...{ deferred: false, finished: false },
+    ...{ struck: false, deferred: false, finished: false },
   },
 } satisfies Partial<SittingView>;

@@ -1,11 +1,12 @@
-import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { LearnerRelease } from '../../contract';
-import { countingMark, roundMark } from '../../core';
+import { countingMark, countingSitting, roundMark } from '../../core';
 import type { As, Learner } from '../context';
-import { allowance, course, courseLearner, regrade, release, sitting, unit } from '../database/tables';
+import { allowance, course, courseLearner, gradeRemark, release, sitting, unit } from '../database/tables';
 import { isShownTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
 import { endOf, timeFor, usedBy } from '../releases/time';
+import { correctedAttempts } from '../sittings/corrected';
 import { feedbackLevelAfter } from '../sittings/finish';
 import { attemptScores, ofLearners } from './attemptScores';
 
@@ -26,12 +27,20 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
   const { db, person } = as;
   const at = as.now();
   const rows = await db
-    .select({ release, course: course.title, courseId: course.id, unit: unit.title, allowed: allowance })
+    .select({
+      release,
+      course: course.title,
+      courseId: course.id,
+      unit: unit.title,
+      allowed: allowance,
+      remark: gradeRemark,
+    })
     .from(courseLearner)
     .innerJoin(course, eq(course.id, courseLearner.courseId))
     .innerJoin(release, eq(release.courseId, course.id))
     .leftJoin(unit, eq(unit.id, release.unitId))
     .leftJoin(allowance, and(eq(allowance.releaseId, release.id), eq(allowance.learnerId, person.id)))
+    .leftJoin(gradeRemark, and(eq(gradeRemark.releaseId, release.id), eq(gradeRemark.learnerId, person.id)))
     .where(and(eq(courseLearner.learnerId, person.id), isNull(course.archivedAt), isShownTo(db, person.id)))
     .orderBy(desc(release.createdAt));
   const came = await attemptScores(
@@ -42,12 +51,13 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
     ),
   );
   const found: LearnerRelease[] = [];
-  const corrected = await correctionsOf(
+  const corrected = await correctedAttempts(
     as,
+    person.id,
     rows.map((row) => row.release.id),
   );
   const reached = await reachedIn(as);
-  for (const { release: row, course: title, courseId, unit: unitTitle, allowed } of rows) {
+  for (const { release: row, course: title, courseId, unit: unitTitle, allowed, remark } of rows) {
     const edition = await editionOf(db, row.id, row.edition);
     const { asks } = edition;
     const time = timeFor(row, allowed);
@@ -62,13 +72,9 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
         };
       });
     const shown = showsMarks(row, time.closesAt, edition, at);
-    const counting =
-      shown && mine.some(({ touched }) => touched)
-        ? countingMark(
-            mine.filter(({ acted }) => acted),
-            row.counts,
-          )
-        : null;
+    const acted = mine.filter((attempt) => attempt.acted);
+    const counts = countingSitting(acted, row.counts);
+    const counting = shown && mine.some(({ touched }) => touched) ? countingMark(acted, row.counts) : null;
     const most = row.sittings === null ? Infinity : row.sittings + (allowed?.moreSittings ?? 0);
     const closed = time.closesAt !== null && time.closesAt <= at;
     const last = mine.at(-1);
@@ -86,7 +92,8 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
       practice: row.practice,
       questions: asks,
       at: last && !last.finished ? (reached.get(last.id) ?? 0) + 1 : null,
-      corrected: shown ? (corrected.get(row.id) ?? null) : null,
+      corrected: (counting && counts && corrected.get(counts.id)) ?? null,
+      excused: remark?.excused ?? false,
       mark: counting && roundMark(counting.points),
       max: counting && roundMark(counting.outOf),
       state: last
@@ -103,20 +110,6 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
     });
   }
   return found;
-}
-
-/** By release: what corrections have changed of the learner's mark, in points. */
-async function correctionsOf({ db, person }: As<Learner>, releases: readonly string[]): Promise<Map<string, number>> {
-  const sums = new Map<string, number>();
-  if (releases.length === 0) return sums;
-  const mine = sql`json_extract(change.value, '$.learnerId') = ${person.id}`;
-  const rows = await db.all<{ release: string; points: number }>(sql`
-    select ${regrade.releaseId} as release,
-      sum(json_extract(change.value, '$.after.points') - json_extract(change.value, '$.before.points')) as points
-    from ${regrade}, json_each(${regrade.changes}) change
-    where ${inArray(regrade.releaseId, [...releases])} and ${mine} group by ${regrade.releaseId}`);
-  for (const { release: id, points } of rows) if (roundMark(points) !== 0) sums.set(id, roundMark(points));
-  return sums;
 }
 
 /** By attempt of the learner's: the furthest question reached, from 0. */

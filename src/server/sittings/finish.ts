@@ -7,6 +7,7 @@ import { allowance, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { additionOf } from './addition';
 import { type Addition, appendMoves } from './appendMoves';
+import { correctedAttempts } from './corrected';
 import { workOut } from './digests';
 import { recall } from './recent';
 import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
@@ -99,10 +100,11 @@ async function lastChecks({ db }: Context, open: OpenSitting, at: Date): Promise
 const isUnchecked = ({ standing: { ended, judged, board } }: At) => !ended && judged === null && board.zoneOf.size > 0;
 
 /** The summary of a finished attempt, question by question. */
-export async function summaryOf({ db, now }: Context, open: OpenSitting): Promise<Summary> {
+export async function summaryOf(context: Context, open: OpenSitting): Promise<Summary> {
+  const { db, now } = context;
   const record = await recordOf(db, open);
   const feedbackLevel = feedbackLevelAfter(open, now());
-  const questions = record.asked.flatMap((_, place) => {
+  const questions = record.asked.flatMap((question, place) => {
     const at = atOf(open, record, place, { feedbackLevel: feedbackLevel ?? 'nothing' });
     if (!at) return [];
     const { model, standing, points } = at;
@@ -111,6 +113,7 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
     return [
       {
         title: model.question.title,
+        struck: record.edition.struck[question] ?? false,
         tries: standing.tries.count,
         seen: place <= open.reached,
         fullMarks: shown ? (best?.fullMarks ?? false) : null,
@@ -120,16 +123,19 @@ export async function summaryOf({ db, now }: Context, open: OpenSitting): Promis
       },
     ];
   });
+  const isTold = questions.every((question) => question.earned !== null);
+  const corrected = isTold ? await correctedAttempts(context, open.learnerId, [open.releaseId]) : null;
   return {
     id: open.id,
     finishedAt: open.finishedAt ?? now(),
     questions,
-    total: questions.every((question) => question.earned !== null)
+    total: isTold
       ? {
           mark: sumOf(questions.map((question) => question.earned ?? 0)),
           max: sumOf(questions.map(({ points }) => points)),
         }
       : null,
+    corrected: corrected?.get(open.id) ?? null,
     review: feedbackLevel !== null,
   };
 }

@@ -23,7 +23,7 @@ export const endsOf = ({ sitting: { endsAt } }: At, now: Date): SittingView['end
 export async function placeOf(
   { db }: Pick<Context, 'db'>,
   at: At,
-  { sections }: OpenEdition,
+  { sections, struck }: OpenEdition,
   asked: readonly number[],
 ): Promise<Omit<Place, 'deferred' | 'finished'>> {
   const rows = await db
@@ -39,6 +39,7 @@ export async function placeOf(
     reached: at.sitting.reached,
     tried: places(rows),
     ended: places(rows.filter(({ ended }) => ended)),
+    struck: struck[at.question] ?? false,
     section: sections.find(({ questions }) => questions.includes(at.question))?.title ?? '',
   };
 }

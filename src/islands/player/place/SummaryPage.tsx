@@ -1,17 +1,17 @@
 import type { ReactNode } from 'react';
-import { phrase, shownNumber } from '../../../words';
+import { becameValues, phrase, shownNumber } from '../../../words';
 import type { Summary } from '../types';
 import { reckoningInWords } from '../words';
 
 interface Props {
   title: string;
-  summary: Pick<Summary, 'questions' | 'total' | 'review'>;
+  summary: Pick<Summary, 'questions' | 'total' | 'corrected' | 'review'>;
   /** Where to go from here. */
   children: ReactNode;
 }
 
 /** The summary: the mark of each question and how it came about, as far as the author shows it. */
-export function SummaryPage({ title, summary: { questions, total, review }, children }: Props) {
+export function SummaryPage({ title, summary: { questions, total, corrected, review }, children }: Props) {
   const one = questions.length === 1;
   return (
     <>
@@ -26,15 +26,25 @@ export function SummaryPage({ title, summary: { questions, total, review }, chil
           </strong>
         )}
       </p>
+      {corrected && (
+        <div className="mt-1">
+          <p>{phrase('player.corrected', becameValues(corrected))}</p>
+          {corrected.reasons.map((reason) => (
+            <p key={reason} dir="auto">
+              {reason}
+            </p>
+          ))}
+        </div>
+      )}
       <ol className="mt-5 grid gap-4">
-        {questions.map(({ title: name, seen, tries, fullMarks, points, earned, reckoning }, i) => (
+        {questions.map(({ title: name, struck, seen, tries, fullMarks, points, earned, reckoning }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the set
           <li key={i} className="bg-sheet border border-rule px-5 py-4">
             <div className="flex flex-wrap items-baseline gap-x-4">
               <h2 className="text-lg grow" dir="auto">
                 {one ? phrase('player.yourMark') : `${i + 1}. ${name}`}
               </h2>
-              {earned !== null && (
+              {earned !== null && !struck && (
                 <p className="figures font-semibold">
                   {phrase('player.of', { mark: shownNumber(earned), max: shownNumber(points) })}
                 </p>
@@ -47,6 +57,7 @@ export function SummaryPage({ title, summary: { questions, total, review }, chil
                 </a>
               </p>
             )}
+            {struck && <p>{phrase('player.struck')}</p>}
             {tries === 0 ? (
               <p className="text-mute">{phrase('player.notAnswered')}</p>
             ) : (

@@ -15,7 +15,7 @@ export interface SetRehearsal {
   readonly open: (at: number) => SittingView;
   readonly judge: Judge;
   /** What it came to. What was not checked is checked first, as at the end of an attempt. */
-  readonly summary: () => Promise<Pick<Summary, 'questions' | 'total' | 'review'>>;
+  readonly summary: () => Promise<Pick<Summary, 'questions' | 'total' | 'corrected' | 'review'>>;
 }
 
 interface Options {
@@ -91,6 +91,7 @@ export function setRehearsal(set: WholeSet, { seed, answers }: Options): SetRehe
         const points = set.points[place] ?? 0;
         return {
           title: model.question.title,
+          struck: false,
           tries: tries.count,
           seen: at <= reached,
           fullMarks: shown ? (best?.fullMarks ?? false) : null,
@@ -105,6 +106,7 @@ export function setRehearsal(set: WholeSet, { seed, answers }: Options): SetRehe
         total: questions.every((question) => question.earned !== null)
           ? { mark: sum(questions.map((question) => question.earned ?? 0)), max: sum(questions.map((q) => q.points)) }
           : null,
+        corrected: null,
         // The answers are the teacher's own, and are rehearsed again rather than looked at.
         review: false,
       };

@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { courseChange, type GradesSought, type ReleaseSettings } from '../src/contract';
+import { idOf, type Question, questionModel, restoredBoard, type SavedBoard } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { changeCourse, openCourse } from '../src/server/courses/courses';
-import { saveCategories, saveGroup, setMember } from '../src/server/courses/parts';
+import { listParts, saveCategories, saveGroup, setMember } from '../src/server/courses/parts';
 import { audit } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
@@ -13,7 +14,7 @@ import { assignedReleases } from '../src/server/results/assignedReleases';
 import { gradeMeans, openGradebook } from '../src/server/results/gradebook';
 import { gradebookCsv } from '../src/server/results/gradebookCsv';
 import { setMark, setRemark } from '../src/server/results/handMarks';
-import { reportOf } from '../src/server/results/report';
+import { reportOf, reportsOf } from '../src/server/results/report';
 import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
 import { course, learner, must, seeds, teacher, testApp } from './support/app';
@@ -244,6 +245,26 @@ describe('the gradebook', () => {
   it('has each learner’s results with what was said', async () => {
     await answer(ash, test, 'barley', 'gravel');
     const report = must(await reportOf(odile, courseId, ash.person.id));
+    expect(report.overall).toBeCloseTo((1 / 3 + 3 * (1 / 3)) / 4);
+    expect(report.categories).toEqual([
+      { title: 'Exercises', weight: 1, points: 1, outOf: 3 },
+      { title: 'Tests', weight: 3, points: 1, outOf: 3 },
+    ]);
+    const drawn = report.releases[1]?.questions[0]?.drawn;
+    const model = questionModel(drawn?.document as Question, drawn?.homes);
+    const held = restoredBoard(drawn?.answer as SavedBoard).zones.map((copies) =>
+      copies.map((copy) => idOf(model, copy)),
+    );
+    expect(held).toEqual([['barley', 'gravel'], []]);
+    // The whole class has the same reports, by name; a group has those of its own.
+    const whole = must(await reportsOf(odile, courseId));
+    expect([whole.total, whole.reports.length, whole.reports[0]?.learner.name]).toEqual([107, 40, 'ash']);
+    expect(whole.reports[0]).toEqual(report);
+    const morning = must(await listParts(odile, courseId)).groups[0]?.id ?? '';
+    expect(
+      must(await reportsOf(odile, courseId, { group: morning })).reports.map(({ learner: { name } }) => name),
+    ).toEqual(['wren']);
+    expect(await reportsOf(fern, courseId)).toMatchObject({ code: 'notFound' });
     expect(report.releases).toMatchObject([
       { title: 'An exercise', mark: 1, outOf: 3 },
       {

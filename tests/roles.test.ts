@@ -413,6 +413,7 @@ const ROWS: Readonly<Record<string, Row>> = {
     ask: at(() => of.course, { body: { from: 1, categories: [{ id: FRESH, title: 'Tests', weight: 1 }] } }),
   },
   'GET /api/courses/{id}/gradebook': { may: COURSE, ask: at(() => of.course) },
+  'GET /api/courses/{id}/reports': { may: COURSE, ask: at(() => of.course) },
   'GET /api/courses/{id}/gradebook/means': { may: COURSE, ask: at(() => of.course) },
   'GET /courses/{id}/gradebook.csv': { may: COURSE, ask: at(() => of.course) },
   'PUT /api/courses/{id}/groups': {

@@ -29,6 +29,8 @@ export interface GradeCell {
   note: string;
   /** The attempt that counts, else the latest; null: there is none. */
   attempt: string | null;
+  /** How many attempts the learner began. */
+  attempts: number;
 }
 
 export interface GradeRow {

@@ -1,5 +1,7 @@
 // How a release was answered.
-import type { Answers, Fifths, Figure, Move, Question, Verdict } from '../core';
+import { object } from 'yup';
+import type { Answers, CellState, Fifths, Figure, Move, Question, SavedBoard, Verdict } from '../core';
+import { anyUuid, from } from './fields';
 import { file, json, type Operation } from './operation';
 
 export interface ResultRow {
@@ -92,6 +94,17 @@ export interface ReportQuestion {
   readonly tries: number;
   readonly lines: readonly ReportLine[];
   readonly said: string;
+  /** What there is to draw; null: it was not answered. */
+  readonly drawn: ReportDrawing | null;
+}
+
+/** A question as the learner had it, the answer that earned the mark, and the model answer if the author shows one. */
+export interface ReportDrawing {
+  readonly document: Question;
+  /** Where each item was at the start for this learner, by its index: scene units. */
+  readonly homes: readonly { readonly x: number; readonly y: number }[];
+  readonly answer: SavedBoard;
+  readonly model: SavedBoard | null;
 }
 
 export interface ReportRelease {
@@ -100,6 +113,9 @@ export interface ReportRelease {
   readonly mark: number | null;
   readonly outOf: number;
   readonly byHand: string | null;
+  /** As in the gradebook; of practice whatever there is. */
+  readonly state: CellState;
+  readonly late: boolean;
   readonly finishedAt: Date | null;
   /** True if the question has ended. */
   readonly ended: boolean;
@@ -111,7 +127,28 @@ export interface ReportRelease {
 export interface LearnerReport {
   readonly course: { readonly id: string; readonly title: string };
   readonly learner: { readonly id: string; readonly name: string };
+  /** The overall mark, from 0 to 1; null: nothing counts yet. */
+  readonly overall: number | null;
+  /** By the letter grades of the course; null: none. */
+  readonly letter: string | null;
+  /** The parts of the overall mark; empty: all points count alike. */
+  readonly categories: readonly ReportCategory[];
   readonly releases: readonly ReportRelease[];
+}
+
+/** A weight category with what was earned in it. */
+export interface ReportCategory {
+  readonly title: string;
+  readonly weight: number;
+  readonly points: number;
+  readonly outOf: number;
+}
+
+/** The reports of a course, a page of them by name. */
+export interface ClassReport {
+  readonly reports: readonly LearnerReport[];
+  readonly total: number;
+  readonly from: number;
 }
 
 export interface RetraceView {
@@ -131,6 +168,9 @@ export interface RetraceView {
   }[];
 }
 
+/** Which reports: all of a course, or of one of its groups; from which learner on. */
+export const reportsAsked = object({ group: anyUuid().optional(), from: from() });
+
 export const resultOperations = {
   'GET /api/releases/{id}/results': {
     who: 'teacher',
@@ -146,6 +186,12 @@ export const resultOperations = {
     who: 'teacher',
     does: 'A learner’s results in a course.',
     answer: json<LearnerReport>(),
+  },
+  'GET /api/courses/{id}/reports': {
+    who: 'teacher',
+    does: 'The reports of a course’s learners, or of a group’s, some at a time.',
+    query: reportsAsked,
+    answer: json<ClassReport>(),
   },
   'GET /releases/{id}/results.csv': {
     who: 'teacher',

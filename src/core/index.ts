@@ -177,7 +177,14 @@ export { type Box, meet, middleOf, nearTurn, type Point, toScene, toStage } from
 export { type Where, whereOn } from './geometry/whereOn';
 export { holdsByArrangement, isPutAway, type When, type WhenEvent } from './judge/arranged';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
-export { type Checkpoint, checkpointOf, standingFrom } from './judge/checkpoint';
+export {
+  type Checkpoint,
+  checkpointOf,
+  restoredBoard,
+  type SavedBoard,
+  savedBoard,
+  standingFrom,
+} from './judge/checkpoint';
 export { candidates, carriesItself, winner } from './judge/drop';
 export { sendHome } from './judge/home';
 export { homes, trayBox } from './judge/homes';
@@ -208,6 +215,7 @@ export {
   putDown,
   type TypedAnswer,
 } from './judge/placement';
+export { boardFromPlacements } from './judge/placements';
 export {
   applyMove,
   asCounted,

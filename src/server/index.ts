@@ -62,7 +62,7 @@ export { gradebookCsv } from './results/gradebookCsv';
 export { setMark, setRemark } from './results/handMarks';
 export { dataOf, eraseLearner, listFormerLearners, myData } from './results/personal';
 export { removalEffects, remove, undoRemoval } from './results/removals';
-export { reportOf } from './results/report';
+export { reportOf, reportsOf } from './results/report';
 export { resultsCsv, resultsOf } from './results/results';
 export { retraceOf } from './results/retrace';
 export { findAnything } from './search/search';

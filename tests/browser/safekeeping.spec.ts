@@ -39,8 +39,8 @@ const pages = (
   board: [[`/board?from=set&id=${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'courses/index': [['/courses', forTeachers(OK, OK)]],
   ...Object.fromEntries(
-    ['index', 'calendar', 'learners', 'gradebook', 'settings', 'report/[learner]'].map((page) => {
-      const rest = page === 'index' ? '' : `/${page.replace('[learner]', learner)}`;
+    ['index', 'calendar', 'learners', 'gradebook', 'settings', 'report/index', 'report/[learner]'].map((page) => {
+      const rest = page === 'index' ? '' : `/${page.replace('/index', '').replace('[learner]', learner)}`;
       const told: [string, number[]][] = [
         [`/courses/${DEMO.course}${rest}`, forTeachers(OK, NOTHING)],
         [`/courses/${SECOND.course}${rest}`, forTeachers(OK, OK)],

@@ -5,7 +5,7 @@ import { type EndedTry, judgedAt, type Standing } from './replay';
 import { type Answered, NOTHING_ANSWERED } from './when';
 
 /** An arrangement as JSON. */
-interface SavedBoard {
+export interface SavedBoard {
   readonly zones: readonly (readonly Copy[])[];
   readonly settledAt: readonly (readonly [Copy, number])[];
   readonly letGo: readonly (readonly [Copy, x: number, y: number])[];
@@ -34,7 +34,7 @@ export interface Checkpoint {
   readonly tries: { readonly count: number; readonly last: SavedTry | null; readonly best: SavedTry | null };
 }
 
-const saved = ({ zones, settledAt, letGo, texts, clock }: Board): SavedBoard => ({
+export const savedBoard = ({ zones, settledAt, letGo, texts, clock }: Board): SavedBoard => ({
   zones: zones.map((held) => [...held]),
   settledAt: [...settledAt],
   letGo: [...letGo].map(([copy, { x, y }]) => [copy, x, y] as const),
@@ -42,7 +42,7 @@ const saved = ({ zones, settledAt, letGo, texts, clock }: Board): SavedBoard => 
   clock,
 });
 
-function restored({ zones, settledAt, letGo, texts, clock }: SavedBoard): Board {
+export function restoredBoard({ zones, settledAt, letGo, texts, clock }: SavedBoard): Board {
   const zoneOf = new Map(zones.flatMap((held, zone) => held.map((copy) => [copy, zone] as const)));
   return {
     zones: zones.map((held) => [...held]),
@@ -66,9 +66,9 @@ export function checkpointOf({
   tries: { count, last, best },
 }: Standing): Checkpoint {
   const savedTry = (endedTry: EndedTry | null): SavedTry | null =>
-    endedTry && { number: endedTry.number, board: saved(endedTry.board) };
+    endedTry && { number: endedTry.number, board: savedBoard(endedTry.board) };
   return {
-    board: saved(board),
+    board: savedBoard(board),
     goingHome: [...goingHome],
     judged: judged === null ? 'no' : judged === last ? 'lastTry' : 'landing',
     ended,
@@ -82,10 +82,10 @@ export function checkpointOf({
 /** The standing a checkpoint was made of. */
 export function standingFrom(model: QuestionModel, checkpoint: Checkpoint): Standing {
   const { goingHome, ended, turnedAway, hints, answered = NOTHING_ANSWERED, tries } = checkpoint;
-  const board = restored(checkpoint.board);
+  const board = restoredBoard(checkpoint.board);
   const tryFrom = (savedTry: SavedTry | null): EndedTry | null => {
     if (!savedTry) return null;
-    const then = restored(savedTry.board);
+    const then = restoredBoard(savedTry.board);
     return { ...judgedAt(model, then, savedTry.number), number: savedTry.number, board: then };
   };
   const last = tryFrom(tries.last);

@@ -105,6 +105,12 @@ function Grades({ courseId }: { courseId: string }) {
         />
         <UndoButtons changes={changes} />
         <span className="grow" />
+        <a
+          className="link-brass pb-2"
+          href={`/courses/${courseId}/report${group === EVERYBODY ? '' : `?group=${group}`}`}
+        >
+          Reports on paper
+        </a>
         <a className="link-brass pb-2" href={`/courses/${courseId}/gradebook.csv?bom`} download>
           with a byte order mark
         </a>

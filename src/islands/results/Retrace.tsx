@@ -1,5 +1,5 @@
 import { ChevronFirst, ChevronLast, ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
-import { type KeyboardEvent, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { JsonText, RetraceView, Wire } from '../../contract';
 import { type Copy, copyOf, isTyped, questionModel, type RetraceFrame, retrace } from '../../core';
 import { BoardSketch, MediaFrom } from '../../scene';
@@ -77,26 +77,27 @@ function OneQuestion({
     setSpeed(null);
     setAt(Math.max(0, Math.min(last, to)));
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: last }[event.key];
-    if (to !== undefined && !(event.target instanceof HTMLInputElement)) {
-      event.preventDefault();
-      go(to);
-    }
-    if (event.key === ' ' && event.target === event.currentTarget) {
-      event.preventDefault();
-      setSpeed(speed === null ? 4 : null);
-    }
+  // From anywhere on the page, but where a key means something of its own.
+  const keys = useRef<(event: KeyboardEvent) => void>(() => undefined);
+  keys.current = (event) => {
+    const { key, target } = event;
+    const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: last }[key];
+    const isOwn = target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null;
+    if (isOwn || event.altKey || event.ctrlKey || event.metaKey) return;
+    const plays = key === ' ' && !(target instanceof HTMLElement && target.closest('button, a, summary'));
+    if (to === undefined && !plays) return;
+    event.preventDefault();
+    if (to !== undefined) go(to);
+    else setSpeed(speed === null ? 4 : null);
   };
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => keys.current(event);
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, []);
   if (moves.length === 0) return <p className="text-lg">This question was not touched.</p>;
   return (
-    <section
-      className="grid gap-8 lg:grid-cols-[auto_1fr]"
-      aria-label={`${document.title}, move by move`}
-      // biome-ignore lint/a11y/noNoninteractiveTabindex: the arrow keys go through the moves from anywhere in it
-      tabIndex={0}
-      onKeyDown={onKeyDown}
-    >
+    <section className="grid gap-8 lg:grid-cols-[auto_1fr]" aria-label={`${document.title}, move by move`}>
       <div>
         <MediaFrom source={benchMedia(document.media)}>
           <BoardSketch
@@ -107,96 +108,98 @@ function OneQuestion({
             touched={touchedBy(model, frame)}
           />
         </MediaFrom>
-        <p role="status" className="mt-2 min-h-7 font-semibold">
-          {frameInWords(document, frame)}
-        </p>
-        <input
-          type="range"
-          className="range range-sm w-full"
-          min={0}
-          max={last}
-          value={at}
-          aria-label="Move"
-          aria-valuetext={`${at} of ${last}, ${sinceStart(frames, at)}: ${frameInWords(document, frame)}`}
-          onChange={(event) => go(Number(event.target.value))}
-        />
-        <div className="relative h-3 mx-3" aria-hidden>
-          {frames.map(
-            (frame, i) =>
-              frame.tried && (
-                <span
-                  key={`${frame.at} ${frames.indexOf(frame)}`}
-                  className="absolute w-0.5 h-3 bg-brass"
-                  style={{ left: `${(i / last) * 100}%` }}
-                />
-              ),
-          )}
-        </div>
-        <div className="flex flex-wrap items-center gap-2 mt-1">
-          <button
-            type="button"
-            className="btn btn-edge btn-sm"
-            aria-label="To the start"
-            disabled={at === 0}
-            onClick={() => go(0)}
-          >
-            <ChevronFirst size={16} aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="btn btn-edge btn-sm"
-            aria-label="A move back"
-            disabled={at === 0}
-            onClick={() => go(at - 1)}
-          >
-            <ChevronLeft size={16} aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="btn btn-primary btn-sm"
-            onClick={() => {
-              if (speed === null && at === last) setAt(0);
-              setSpeed(speed === null ? 4 : null);
-            }}
-          >
-            {speed === null ? <Play size={16} aria-hidden /> : <Pause size={16} aria-hidden />}{' '}
-            {speed === null ? 'Play' : 'Pause'}
-          </button>
-          <button
-            type="button"
-            className="btn btn-edge btn-sm"
-            aria-label="A move on"
-            disabled={at === last}
-            onClick={() => go(at + 1)}
-          >
-            <ChevronRight size={16} aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="btn btn-edge btn-sm"
-            aria-label="To the end"
-            disabled={at === last}
-            onClick={() => go(last)}
-          >
-            <ChevronLast size={16} aria-hidden />
-          </button>
-          {speed !== null && (
-            <select
-              className="select select-sm w-32"
-              aria-label="How fast"
-              value={speed}
-              onChange={(event) => setSpeed(Number(event.target.value))}
+        <div className="sticky bottom-0 pt-2 pb-3 bg-paper">
+          <p role="status" className="min-h-7 font-semibold">
+            {frameInWords(document, frame)}
+          </p>
+          <input
+            type="range"
+            className="range range-sm w-full"
+            min={0}
+            max={last}
+            value={at}
+            aria-label="Move"
+            aria-valuetext={`${at} of ${last}, ${sinceStart(frames, at)}: ${frameInWords(document, frame)}`}
+            onChange={(event) => go(Number(event.target.value))}
+          />
+          <div className="relative h-3 mx-3" aria-hidden>
+            {frames.map(
+              (frame, i) =>
+                frame.tried && (
+                  <span
+                    key={`${frame.at} ${frames.indexOf(frame)}`}
+                    className="absolute w-0.5 h-3 bg-brass"
+                    style={{ left: `${(i / last) * 100}%` }}
+                  />
+                ),
+            )}
+          </div>
+          <div className="flex flex-wrap items-center gap-2 mt-1">
+            <button
+              type="button"
+              className="btn btn-edge btn-sm"
+              aria-label="To the start"
+              disabled={at === 0}
+              onClick={() => go(0)}
             >
-              {SPEEDS.map((one) => (
-                <option key={one} value={one}>
-                  {one} × as fast
-                </option>
-              ))}
-            </select>
-          )}
-          <span className="figures text-sm text-mute">
-            move {at} of {last} · {sinceStart(frames, at)} · try {frame.tries}
-          </span>
+              <ChevronFirst size={16} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className="btn btn-edge btn-sm"
+              aria-label="A move back"
+              disabled={at === 0}
+              onClick={() => go(at - 1)}
+            >
+              <ChevronLeft size={16} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className="btn btn-primary btn-sm"
+              onClick={() => {
+                if (speed === null && at === last) setAt(0);
+                setSpeed(speed === null ? 4 : null);
+              }}
+            >
+              {speed === null ? <Play size={16} aria-hidden /> : <Pause size={16} aria-hidden />}{' '}
+              {speed === null ? 'Play' : 'Pause'}
+            </button>
+            <button
+              type="button"
+              className="btn btn-edge btn-sm"
+              aria-label="A move on"
+              disabled={at === last}
+              onClick={() => go(at + 1)}
+            >
+              <ChevronRight size={16} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className="btn btn-edge btn-sm"
+              aria-label="To the end"
+              disabled={at === last}
+              onClick={() => go(last)}
+            >
+              <ChevronLast size={16} aria-hidden />
+            </button>
+            {speed !== null && (
+              <select
+                className="select select-sm w-32"
+                aria-label="How fast"
+                value={speed}
+                onChange={(event) => setSpeed(Number(event.target.value))}
+              >
+                {SPEEDS.map((one) => (
+                  <option key={one} value={one}>
+                    {one} × as fast
+                  </option>
+                ))}
+              </select>
+            )}
+            <span className="figures text-sm text-mute">
+              move {at} of {last} · {sinceStart(frames, at)} · try {frame.tries}
+            </span>
+          </div>
         </div>
       </div>
       <ol className="max-h-[36rem] overflow-auto self-start border border-rule bg-sheet min-w-64">

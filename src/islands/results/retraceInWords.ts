@@ -1,4 +1,4 @@
-import { isTyped, type Question, type RetraceFrame } from '../../core';
+import { copyOf, isTyped, type Question, type RetraceFrame } from '../../core';
 
 const named = (list: readonly { readonly id: string; readonly label: string }[], id: string, what: string) => {
   const at = list.findIndex((candidate) => candidate.id === id);
@@ -6,20 +6,36 @@ const named = (list: readonly { readonly id: string; readonly label: string }[],
 };
 
 /** What a move was and what came of it, in words. */
-export function frameInWords(question: Question, { move, outcome, passedOver, tried }: RetraceFrame): string {
+export function frameInWords(question: Question, frame: RetraceFrame): string {
+  const { move, passedOver, tried } = frame;
   if (!move) return 'At the start';
-  const words = moveInWords(question, move, outcome);
+  const words = moveInWords(question, move, frame);
   const judged = tried
-    ? `: ${tried.judged.fullMarks ? 'all of it right' : `${tried.judged.right} right, ${tried.judged.wrong} wrong`}, mark ${tried.judged.mark} of ${tried.judged.max}`
+    ? `: ${tried.judged.fullMarks ? 'all of it right' : countedInWords(tried)}, mark ${tried.judged.mark} of ${tried.judged.max}`
     : '';
   return `${words}${judged}${passedOver ? ' (passed over: by the corrected key it had ended)' : ''}`;
 }
 
-function moveInWords(
-  question: Question,
-  move: NonNullable<RetraceFrame['move']>,
-  outcome: RetraceFrame['outcome'],
-): string {
+/** How many stand right and wrong, as each of them is marked. */
+function countedInWords({ verdicts, judged }: NonNullable<RetraceFrame['tried']>): string {
+  const count = (verdict: 'right' | 'wrong') => [...verdicts.values()].filter((one) => one === verdict).length;
+  return verdicts.size > 0
+    ? `${count('right')} right, ${count('wrong')} wrong`
+    : `${judged.right} right, ${judged.wrong} wrong`;
+}
+
+/** The place it came to, from 1, in a zone whose order counts; empty: it does not. */
+function placeInWords({ key, items, zones }: Question, { move, outcome, board }: RetraceFrame): string {
+  if (outcome?.to !== 'zone' || !move || !('item' in move)) return '';
+  const { zone } = outcome;
+  if (!key.some((entry) => entry.zone === zones[zone]?.id && entry.sequence)) return '';
+  const item = items.findIndex(({ id }) => id === move.item);
+  const at = (board.zones[zone] ?? []).indexOf(copyOf(item, move.copy ?? 0));
+  return at < 0 ? '' : `, place ${at + 1}`;
+}
+
+function moveInWords(question: Question, move: NonNullable<RetraceFrame['move']>, frame: RetraceFrame): string {
+  const { outcome } = frame;
   switch (move.kind) {
     case 'check':
       return 'Check';
@@ -33,7 +49,7 @@ function moveInWords(
       const item = named(question.items, move.item, 'item');
       const into = outcome?.to === 'zone' || outcome?.to === 'turnedAway' ? question.zones[outcome.zone] : undefined;
       const zone = into ? named(question.zones, into.id, 'zone') : '';
-      if (outcome?.to === 'zone') return `${item} → ${zone}`;
+      if (outcome?.to === 'zone') return `${item} → ${zone}${placeInWords(question, frame)}`;
       if (outcome?.to === 'turnedAway')
         return `${item} turned away by ${zone}${outcome.why === 'full' ? ', which was full' : ''}`;
       return outcome?.to === 'loose' ? `${item} let go outside` : `${item} back where it came from`;

@@ -93,6 +93,24 @@ export async function columnsOf(
   };
 }
 
+/** True if a cell counts: it has a mark, or none where there should be one. */
+export const isCounted = ({ points, state }: GradeCell): boolean =>
+  state === 'missing' || (points !== null && state !== 'excused');
+
+/** What a learner's cells come to in each weight category; null: nothing counts in it yet. */
+export const categorySums = (
+  { categories, releases }: Columns,
+  cells: readonly GradeCell[],
+): ({ readonly points: number; readonly outOf: number } | null)[] =>
+  categories.map(({ id }) => {
+    const own = cells.filter((cell, i) => releases[i]?.categoryId === id && isCounted(cell));
+    if (own.length === 0) return null;
+    return {
+      points: own.reduce((sum, cell) => sum + (cell.points ?? 0), 0),
+      outOf: own.reduce((sum, cell) => sum + cell.outOf, 0),
+    };
+  });
+
 const AT_ONCE = 500;
 
 export async function gradeEverybody(as: As<Teacher>, columns: Columns, learners: readonly Who[]): Promise<GradeRow[]> {
@@ -143,7 +161,7 @@ export async function gradeRows(as: As<Teacher>, columns: Columns, learners: rea
 const pair = (a: string, b: string) => `${a} ${b}`;
 
 /** The cells of learners, in the order of the releases. */
-async function cellsIn(
+export async function cellsIn(
   { db, now }: As<Teacher>,
   releases: readonly ReleaseRow[],
   people: readonly string[],
@@ -213,6 +231,7 @@ async function cellsIn(
         late: due !== null && last !== null && last > due,
         byHand: hand?.reason ?? null,
         note: remark?.note ?? '',
+        attempts: mine.length,
         attempt: (countingSitting(touched, release.counts) ?? mine.at(-1))?.id ?? null,
       };
     });

@@ -4,7 +4,7 @@ import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
 import { everybodyOn } from '../courses/roster';
 import { fail, ok, type Result } from '../errors';
-import { columnsOf, gradeEverybody } from './gradeCells';
+import { categorySums, columnsOf, gradeEverybody, isCounted } from './gradeCells';
 
 /** The overall mark, rounded to eight places, so that the order of adding up does not matter. */
 const rounded = (n: number): number => Number(n.toFixed(8));
@@ -19,9 +19,6 @@ const STATES: Readonly<Record<GradeCell['state'], string>> = {
   notFor: 'not assigned',
   excused: 'excused',
 };
-
-/** True if a cell counts: it has a mark, or none where there should be one. */
-const isCounted = ({ points, state }: GradeCell) => state === 'missing' || (points !== null && state !== 'excused');
 
 /**
  * The gradebook as CSV (RFC 4180, UTF-8): a line for each learner, with each mark and its maximum as numbers, its state
@@ -68,14 +65,7 @@ export async function gradebookCsv(
         cell.byHand ?? '',
         cell.note,
       ]),
-      ...categories.flatMap(({ id }) => {
-        const own = cells.filter((cell, i) => releases[i]?.categoryId === id && isCounted(cell));
-        if (own.length === 0) return ['', ''];
-        return [
-          exact(own.reduce((sum, cell) => sum + (cell.points ?? 0), 0)),
-          exact(own.reduce((sum, cell) => sum + cell.outOf, 0)),
-        ];
-      }),
+      ...categorySums(columns, cells).flatMap((sum) => (sum ? [exact(sum.points), exact(sum.outOf)] : ['', ''])),
       whole === null ? '' : exact(rounded(whole * 100)),
       ...(letters.length > 0 ? [letter ?? ''] : []),
     ]),

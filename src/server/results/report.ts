@@ -1,70 +1,126 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { LearnerReport, ReportLine, ReportQuestion, ReportRelease } from '../../contract';
+import type {
+  ClassReport,
+  GradeCell,
+  LearnerReport,
+  ReportDrawing,
+  ReportLine,
+  ReportQuestion,
+  ReportRelease,
+} from '../../contract';
 import {
   type Board,
+  boardFromPlacements,
   type Copy,
-  countingMark,
-  countingSitting,
   countingTry,
   earned,
   idOf,
   judgedAt,
   type QuestionModel,
   roundMark,
+  savedBoard,
   type Verdict,
 } from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
-import { user } from '../database/accountTables';
-import { courseLearner, markOverride, release, sitting } from '../database/tables';
+import { everybodyOn, peopleIn } from '../courses/roster';
+import { release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionOf } from '../releases/editions';
-import { atOf, recordOf, sittingsWhere } from '../sittings/standing';
-import { attemptScores, ofLearners, startedAttempts } from './attemptScores';
+import { homesFor } from '../sittings/homes';
+import { type At, atOf, recordOf, sittingsWhere } from '../sittings/standing';
+import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who } from './gradeCells';
 
 /** One learner's results in a course with the feedback, for printing. */
 export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<LearnerReport>> {
-  const { db } = as;
   const found = await courseOf(as, courseId);
-  const [who] = await db
-    .select({ id: user.id, name: user.name })
-    .from(courseLearner)
-    .innerJoin(user, eq(user.id, courseLearner.learnerId))
-    .where(and(eq(courseLearner.courseId, courseId), eq(courseLearner.learnerId, learnerId)));
-  if (!found || !who) return fail('notFound');
-  const releases = await db
+  const people = found ? await peopleIn(as, courseId, [learnerId]) : [];
+  if (!found || people.length === 0) return fail('notFound');
+  const [report] = await reportsFor(as, { id: courseId, title: found.row.title }, people);
+  return report ? ok(report) : fail('notFound');
+}
+
+/** As many as are drawn on one page. */
+const REPORTS_PAGE = 40;
+
+/** The reports of a course's learners, or of a group's, some at a time. */
+export async function reportsOf(
+  as: As<Teacher>,
+  courseId: string,
+  { group, from = 0 }: { readonly group?: string | undefined; readonly from?: number } = {},
+): Promise<Result<ClassReport>> {
+  const found = await courseOf(as, courseId);
+  if (!found) return fail('notFound');
+  const everybody = await everybodyOn(as, courseId, '', group);
+  const people = everybody.slice(from, from + REPORTS_PAGE);
+  const reports = await reportsFor(as, { id: courseId, title: found.row.title }, people);
+  return ok({ reports, total: everybody.length, from });
+}
+
+async function reportsFor(
+  as: As<Teacher>,
+  course: LearnerReport['course'],
+  people: readonly Who[],
+): Promise<LearnerReport[]> {
+  const { db } = as;
+  const columns = await columnsOf({ ...as, closing: true }, course.id);
+  const practice = await db
     .select()
     .from(release)
-    .where(eq(release.courseId, courseId))
+    .where(and(eq(release.courseId, course.id), eq(release.practice, true)))
     .orderBy(asc(release.createdAt));
-  const ids = releases.map(({ id }) => id);
-  const came = ids.length === 0 ? [] : await attemptScores(db, ofLearners(ids, [learnerId]));
-  const byHand = await db.select().from(markOverride).where(eq(markOverride.learnerId, learnerId));
-  const told: ReportRelease[] = [];
-  for (const row of releases) {
-    const mine = came.filter(({ releaseId }) => releaseId === row.id);
-    const hand = byHand.find(({ releaseId }) => releaseId === row.id);
-    const last = mine.at(-1);
-    if (!last && !hand) continue;
-    const { asks, outOf } = await editionOf(db, row.id, row.edition);
-    const touched = startedAttempts(mine, asks);
-    const counts = countingMark(touched, row.counts);
-    const shown = countingSitting(touched, row.counts) ?? last;
-    told.push({
-      title: row.title,
-      practice: row.practice,
-      mark: hand?.points ?? (counts && roundMark(counts.points)),
-      outOf: roundMark((hand ? hand.outOf : counts?.outOf) ?? counts?.outOf ?? outOf),
-      byHand: hand?.reason ?? null,
-      finishedAt: shown?.finishedAt ?? null,
-      ended: shown ? shown.finishedAt !== null || shown.ended === asks : false,
-      sittings: mine.length,
-      questions: shown ? await questionsOf(as, shown.id) : [],
+  const practised = await Promise.all(
+    practice.map(async (row) => {
+      const { outOf, asks } = await editionOf(db, row.id, row.edition);
+      return { ...row, outOf: roundMark(outOf), asks };
+    }),
+  );
+  const rows = await gradeRows(as, columns, people);
+  const besides = await cellsIn(
+    as,
+    practised,
+    people.map(({ id }) => id),
+  );
+  const reports: LearnerReport[] = [];
+  for (const { learnerId, name, cells, whole, letter } of rows) {
+    const all = [...columns.releases, ...practised].map((row, i) => ({
+      row,
+      cell: [...cells, ...besides(learnerId)][i] as GradeCell,
+    }));
+    const releases: ReportRelease[] = [];
+    for (const { row, cell } of all.toSorted((a, b) => a.row.createdAt.getTime() - b.row.createdAt.getTime()))
+      if (cell.attempt !== null || cell.byHand !== null || cell.state === 'missing' || cell.state === 'excused')
+        releases.push(await releaseIn(as, row, cell));
+    reports.push({
+      ...{ course, learner: { id: learnerId, name }, overall: whole, letter, releases },
+      categories: categoriesOf(columns, cells),
     });
   }
-  return ok({ course: { id: courseId, title: found.row.title }, learner: who, releases: told });
+  return reports;
 }
+
+async function releaseIn(
+  as: As<Teacher>,
+  { title, practice }: Columns['releases'][number],
+  cell: GradeCell,
+): Promise<ReportRelease> {
+  const [open] = cell.attempt === null ? [] : await sittingsWhere(as, eq(sitting.id, cell.attempt));
+  const { points: mark, outOf, byHand, state, late, attempts } = cell;
+  return {
+    ...{ title, practice, mark, outOf, byHand, state, late },
+    finishedAt: open?.finishedAt ?? null,
+    ended: state === 'done',
+    sittings: attempts,
+    questions: open ? await questionsOf(as, open.id) : [],
+  };
+}
+
+const categoriesOf = (columns: Columns, cells: readonly GradeCell[]): LearnerReport['categories'] =>
+  categorySums(columns, cells).flatMap((sum, i) => {
+    const { title, weight } = columns.categories[i] as Columns['categories'][number];
+    return sum ? [{ title, weight, points: roundMark(sum.points), outOf: roundMark(sum.outOf) }] : [];
+  });
 
 async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQuestion[]> {
   const [open] = await sittingsWhere(as, eq(sitting.id, sittingId));
@@ -94,9 +150,20 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
         tries: standing.tries.count,
         lines: linesOf(model, shown.board, shown.verdicts),
         said: plainText(overall?.text ?? null),
+        drawn: standing.tries.count === 0 ? null : drawingOf(at, shown.board),
       },
     ];
   });
+}
+
+function drawingOf({ model, edition, modelAnswer }: At, answer: Board): ReportDrawing {
+  const arranged = modelAnswer && boardFromPlacements(model, modelAnswer);
+  return {
+    document: model.question,
+    homes: homesFor(model, edition),
+    answer: savedBoard(answer),
+    model: arranged?.ok ? savedBoard(arranged.board) : null,
+  };
 }
 
 function linesOf(model: QuestionModel, board: Board, judged: ReadonlyMap<Copy, Verdict>): ReportLine[] {

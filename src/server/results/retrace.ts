@@ -8,6 +8,7 @@ import { sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { drawer } from '../sittings/draw';
 import { drawnFor } from '../sittings/drawn';
+import { homesFor } from '../sittings/homes';
 import { movesText } from '../sittings/manyMoves';
 import { movesIn } from '../sittings/replays';
 import { askedOf, sittingsWhere } from '../sittings/standing';
@@ -34,12 +35,10 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
       const whole = edition.models[q];
       if (!whole) return [];
       const model = drawnFor(whole, open.seed, q);
-      const { names, question: seen } = learnerEdition(model.question, drawer(open.seed, q));
-      const homes = new Map(seen.items.map(({ id, home }) => [names.itemId.get(id), home]));
       return [
         {
           document: model.question,
-          homes: model.question.items.map(({ id }, i) => homes.get(id) ?? model.homes[i] ?? { x: 0, y: 0 }),
+          homes: homesFor(model, learnerEdition(model.question, drawer(open.seed, q))),
           points: edition.points[q] ?? 0,
           moves: made.flatMap(({ question, body, at }) => (question === q ? [{ move: body, at: at.getTime() }] : [])),
         },

@@ -1,0 +1,10 @@
+import type { LearnerEdition, QuestionModel } from '../../core';
+
+/** Where each item was at the start for a learner, by its index in the document: scene units. */
+export function homesFor(
+  model: QuestionModel,
+  { names, question: seen }: Pick<LearnerEdition, 'names' | 'question'>,
+): { readonly x: number; readonly y: number }[] {
+  const homes = new Map(seen.items.map(({ id, home }) => [names.itemId.get(id), home]));
+  return model.question.items.map(({ id }, i) => homes.get(id) ?? model.homes[i] ?? { x: 0, y: 0 });
+}

@@ -516,6 +516,8 @@ const ROWS: Readonly<Record<string, Row>> = {
     ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, excused: false, note: 'By bus' } }),
   },
   'GET /api/releases/{id}/results': { may: COURSE, ask: at(() => of.release) },
+  'GET /releases/{id}/answers.csv': { may: COURSE, ask: at(() => of.release) },
+  'GET /releases/{id}/answers.jsonl': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },
   'GET /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release) },
   'PUT /api/releases/{id}/settings': { may: COURSE, ask: at(() => of.release, { body: settings }) },

@@ -6,8 +6,9 @@ import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { openCourse } from '../src/server/courses/courses';
 import { publish } from '../src/server/releases/publish';
+import { answersFile } from '../src/server/results/answersFile';
 import { assignedReleases } from '../src/server/results/assignedReleases';
-import { resultsCsv, resultsOf } from '../src/server/results/results';
+import { questionMarks, resultsCsv, resultsOf } from '../src/server/results/results';
 import { receiveMoves } from '../src/server/sittings/moves';
 import { openRelease } from '../src/server/sittings/openRelease';
 import { listVault } from '../src/server/vault/listing';
@@ -211,9 +212,24 @@ describe('a sitting', () => {
     expect(results.rows).toEqual([
       expect.objectContaining({ name: 'wren', mark: 1, max: 3, tries: 1, state: 'checked' }),
     ]);
-    expect(resultsCsv(results)).toBe(
-      'name,user name,mark,out of,tries,seconds,state,late,sittings\r\nwren,wren,1,3,1,0,checked,,1\r\n',
+    expect(resultsCsv(results, await questionMarks(odile, results))).toBe(
+      'name,user name,mark,out of,tries,seconds,state,late,sittings,1. Which seeds stand drying? (of 3)\r\nwren,wren,1,3,1,0,checked,,1,1\r\n',
     );
+    const written = async (form: 'csv' | 'jsonl') => {
+      const { lines } = must(await answersFile(odile, releaseId, form));
+      let text = '';
+      for await (const line of lines) text += line;
+      return text;
+    };
+    expect(await written('csv')).toBe(
+      'name,user name,attempt,finished,question,title,struck,tries,mark,out of,item,zone,place,typed,verdict\r\n' +
+        'wren,wren,1,,1,Which seeds stand drying?,,1,1,3,barley,dry,,,right\r\n',
+    );
+    expect(JSON.parse(await written('jsonl'))).toMatchObject({
+      ...{ name: 'wren', attempt: 1, question: 1, tries: 1, mark: 1, outOf: 3, struck: false, finishedAt: null },
+      placed: [{ item: { id: 'barley' }, zone: { id: 'dry' }, place: null, typed: null, verdict: 'right' }],
+    });
+    expect(await answersFile(other, releaseId, 'csv')).toMatchObject({ code: 'notFound' });
     expect(await resultsOf(other, releaseId)).toMatchObject({ code: 'notFound' });
     expect(sitting.course).toBe('Tarn Hollow induction');
   });

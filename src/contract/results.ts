@@ -11,6 +11,8 @@ export interface ResultRow {
   /** The mark that counts: of an attempt, or set by hand. Null while nothing has been checked. */
   mark: number | null;
   max: number | null;
+  /** The attempt that counts; null: none. */
+  attempt: string | null;
   byHand: boolean;
   tries: number;
   state: 'notStarted' | 'started' | 'checked' | 'ended';
@@ -197,6 +199,16 @@ export const resultOperations = {
     who: 'teacher',
     does: 'The marks of a release as CSV.',
     answer: file('text/csv'),
+  },
+  'GET /releases/{id}/answers.csv': {
+    who: 'teacher',
+    does: 'What was answered in each attempt, as CSV: a line for each thing placed or typed.',
+    answer: file('text/csv'),
+  },
+  'GET /releases/{id}/answers.jsonl': {
+    who: 'teacher',
+    does: 'What was answered in each attempt, as JSON lines: one for each question of an attempt.',
+    answer: file('application/jsonl'),
   },
   'GET /api/releases/{id}/analysis': {
     who: 'teacher',

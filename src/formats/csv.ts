@@ -13,6 +13,10 @@ export function stringify(head: readonly string[], rows: readonly (readonly Cell
   return `${Papa.unparse({ fields: [...head], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }
 
+/** One line of a table that is written line by line. */
+export const csvLine = (cells: readonly Cell[]): string =>
+  `${Papa.unparse([[...cells]], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+
 export interface Row {
   /** The number of its first line, from 1. */
   readonly line: number;

@@ -22,7 +22,7 @@ export { joinCourse, registerWith, setPictureCode } from './courses/join';
 export { listParts, saveCategories, saveGroup, saveUnits, setMember } from './courses/parts';
 export { importRoster, listRoster, makeLearner, planRoster, removeLearner } from './courses/roster';
 export { type ErrorCode, errors, fail, ok, type Result } from './errors';
-export { bytesAnswer, savedAs, savedFile, savedJson } from './http/bytes';
+export { bytesAnswer, savedAs, savedFile, savedJson, savedStream } from './http/bytes';
 export {
   allowed,
   bodyOf,
@@ -55,6 +55,7 @@ export { beginPublishing, hasPublished } from './releases/publish';
 export { changeSettings, openSettings, setAllowance } from './releases/settings';
 export { copyRelease, setWithdrawn } from './releases/withdraw';
 export { analysisOf } from './results/analysis';
+export { answersFile } from './results/answersFile';
 export { assignedReleases } from './results/assignedReleases';
 export { applyEdition, makeEdition, openCorrections, previewCorrection, previewEdition } from './results/corrections';
 export { gradeMeans, openGradebook } from './results/gradebook';
@@ -63,7 +64,7 @@ export { setMark, setRemark } from './results/handMarks';
 export { dataOf, eraseLearner, listFormerLearners, myData } from './results/personal';
 export { removalEffects, remove, undoRemoval } from './results/removals';
 export { reportOf, reportsOf } from './results/report';
-export { resultsCsv, resultsOf } from './results/results';
+export { questionMarks, resultsCsv, resultsOf } from './results/results';
 export { retraceOf } from './results/retrace';
 export { findAnything } from './search/search';
 export { finish } from './sittings/finish';

@@ -45,6 +45,12 @@ function saving(type: string, title: string, extension: string): Record<string, 
 export const savedAs = (content: string | Uint8Array, type: string, title: string, extension: string): Response =>
   new Response(content as BodyInit, { headers: saving(type, title, extension) });
 
+/** A text as a download, sent as it is written. */
+export const savedStream = (lines: AsyncIterable<string>, type: string, title: string, extension: string): Response =>
+  new Response(Readable.toWeb(Readable.from(lines).map((line: string) => Buffer.from(line))) as ReadableStream, {
+    headers: saving(type, title, extension),
+  });
+
 /** A file as a download: streamed, and removed once it is sent or the client is gone. */
 export async function savedFile(file: string, type: string, title: string, extension: string): Promise<Response> {
   const { size } = await stat(file);

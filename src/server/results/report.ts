@@ -14,7 +14,6 @@ import {
   type Copy,
   countingTry,
   earned,
-  idOf,
   judgedAt,
   type QuestionModel,
   roundMark,
@@ -31,6 +30,7 @@ import { editionOf } from '../releases/editions';
 import { homesFor } from '../sittings/homes';
 import { type At, atOf, recordOf, sittingsWhere } from '../sittings/standing';
 import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who } from './gradeCells';
+import { placedIn } from './placed';
 
 /** One learner's results in a course with the feedback, for printing. */
 export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<LearnerReport>> {
@@ -166,24 +166,13 @@ function drawingOf({ model, edition, modelAnswer }: At, answer: Board): ReportDr
   };
 }
 
-function linesOf(model: QuestionModel, board: Board, judged: ReadonlyMap<Copy, Verdict>): ReportLine[] {
-  const { question } = model;
-  return board.zones.flatMap((held, z) => {
-    const zone = question.zones[z];
-    const entry = question.key.find((entry) => entry.zone === zone?.id);
-    return held.map((copy, i) => {
-      const id = idOf(model, copy);
-      const item = question.items.find((item) => item.id === id);
-      const typed = board.texts.get(z);
-      return {
-        item: typed === undefined ? item?.label || id : typedInWords(typed.trim(), item?.label),
-        zone: `${zone?.label || `No. ${z + 1}`}${entry?.sequence ? `, ${i + 1}` : ''}`,
-        verdict: judged.get(copy) ?? 'none',
-        said: plainText(entry?.says?.items[id]?.text ?? null),
-      };
-    });
-  });
-}
+const linesOf = (model: QuestionModel, board: Board, judged: ReadonlyMap<Copy, Verdict>): ReportLine[] =>
+  placedIn(model, board, judged).map(({ item, zone, place, typed, verdict }) => ({
+    item: typed === null ? item.label : typedInWords(typed.trim(), item.label === item.id ? undefined : item.label),
+    zone: `${zone.label}${place === null ? '' : `, ${place}`}`,
+    verdict,
+    said: plainText(model.question.key.find((entry) => entry.zone === zone.id)?.says?.items[item.id]?.text ?? null),
+  }));
 
 /** A text as it was typed, with what it was read as where that is something else. */
 const typedInWords = (text: string, readAs: string | undefined): string =>

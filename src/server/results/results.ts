@@ -1,11 +1,11 @@
 import { eq, sql } from 'drizzle-orm';
 import type { ResultRow, ResultsView } from '../../contract';
-import { countingMark, roundMark } from '../../core';
+import { countingMark, countingSitting, roundMark } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { everybodyOn } from '../courses/roster';
-import { allowance, markOverride, sitting } from '../database/tables';
+import { allowance, markOverride, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { eligibleLearners } from '../releases/audience';
 import { editionOf } from '../releases/editions';
@@ -63,6 +63,7 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
         username,
         mark: set?.points ?? (counts && roundMark(counts.points)),
         max: set ? roundMark(set.outOf ?? counts?.outOf ?? last?.outOf ?? outOf) : counts && roundMark(counts.outOf),
+        attempt: countingSitting(touched, row.counts)?.id ?? null,
         byHand: set !== undefined,
         tries: last?.tries ?? 0,
         state: !last
@@ -92,20 +93,46 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   });
 }
 
-/** The results as a CSV file (RFC 4180, UTF-8), a line for each learner. */
-export function resultsCsv({ rows }: ResultsView): string {
+/** The points of each attempt by question, in the order of the edition that counts now. */
+export interface QuestionMarks {
+  readonly questions: readonly { readonly title: string; readonly points: number }[];
+  /** By attempt and question; without an entry: it was not asked, or not answered. */
+  readonly points: ReadonlyMap<string, ReadonlyMap<number, number>>;
+}
+
+export async function questionMarks({ db }: As<Teacher>, { release }: ResultsView): Promise<QuestionMarks> {
+  const [{ models, points: worth }, rows] = await Promise.all([
+    editionOf(db, release.id, release.edition),
+    db
+      .select({ attempt: standing.sittingId, question: standing.question, points: standing.points })
+      .from(standing)
+      .innerJoin(sitting, eq(sitting.id, standing.sittingId))
+      .where(eq(sitting.releaseId, release.id)),
+  ]);
+  const points = new Map<string, Map<number, number>>();
+  for (const row of rows) {
+    const own = points.get(row.attempt) ?? new Map<number, number>();
+    points.set(row.attempt, own.set(row.question, roundMark(row.points)));
+  }
+  return {
+    questions: models.map(({ question: { title } }, i) => ({ title, points: roundMark(worth[i] ?? 0) })),
+    points,
+  };
+}
+
+/**
+ * The results as a CSV file (RFC 4180, UTF-8), a line for each learner, with the points of each question in the attempt
+ * that counts.
+ */
+export function resultsCsv({ rows }: ResultsView, { questions, points }: QuestionMarks): string {
   return stringify(
-    ['name', 'user name', 'mark', 'out of', 'tries', 'seconds', 'state', 'late', 'sittings'],
-    rows.map(({ name, username, mark, max: outOf, tries, seconds, state, late, sittings }) => [
-      name,
-      username,
-      mark,
-      outOf,
-      tries,
-      seconds,
-      state,
-      late ? 'late' : '',
-      sittings.length,
+    [
+      ...['name', 'user name', 'mark', 'out of', 'tries', 'seconds', 'state', 'late', 'sittings'],
+      ...questions.map(({ title, points: worth }, i) => `${i + 1}. ${title} (of ${worth})`),
+    ],
+    rows.map(({ name, username, mark, max: outOf, attempt, tries, seconds, state, late, sittings }) => [
+      ...[name, username, mark, outOf, tries, seconds, state, late ? 'late' : '', sittings.length],
+      ...questions.map((_, i) => points.get(attempt ?? '')?.get(i) ?? null),
     ]),
   );
 }

@@ -1,8 +1,8 @@
-import { endpoint, resultsCsv, resultsOf, savedAs } from '../../../server';
+import { endpoint, questionMarks, resultsCsv, resultsOf, savedAs } from '../../../server';
 
 export const GET = endpoint('GET /releases/{id}/results.csv', async ({ as, id }) => {
   const found = await resultsOf(as, id);
-  return found.ok
-    ? savedAs(resultsCsv(found.value), 'text/csv; charset=utf-8', found.value.release.title, 'csv')
-    : found;
+  if (!found.ok) return found;
+  const csv = resultsCsv(found.value, await questionMarks(as, found.value));
+  return savedAs(csv, 'text/csv; charset=utf-8', found.value.release.title, 'csv');
 });

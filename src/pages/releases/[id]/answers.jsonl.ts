@@ -1,0 +1,6 @@
+import { answersFile, endpoint, savedStream } from '../../../server';
+
+export const GET = endpoint('GET /releases/{id}/answers.jsonl', async ({ as, id }) => {
+  const found = await answersFile(as, id, 'jsonl');
+  return found.ok ? savedStream(found.value.lines, 'application/jsonl', found.value.title, 'jsonl') : found;
+});

@@ -14,6 +14,7 @@ import { assignedReleases } from '../src/server/results/assignedReleases';
 import { gradeMeans, openGradebook } from '../src/server/results/gradebook';
 import { gradebookCsv } from '../src/server/results/gradebookCsv';
 import { setMark, setRemark } from '../src/server/results/handMarks';
+import { groupNeeds } from '../src/server/results/needs';
 import { reportOf, reportsOf } from '../src/server/results/report';
 import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
@@ -226,6 +227,17 @@ describe('the gradebook', () => {
     expect(must(await gradeMeans(odile, courseId, { group })).overall).toEqual({ mean: 1, count: 1 });
     expect(must(await openGradebook(odile, courseId, { group })).rows[0]?.groups).toEqual(['Morning']);
     expect(await gradeMeans(fern, courseId)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('gathers those who have not had the full mark of a question into a group, in one press', async () => {
+    const made = { id: randomUUID(), question: 0, title: 'To see again' };
+    expect(must(await groupNeeds(odile, exercise, made))).toEqual({ learners: 1 });
+    expect(must(await groupNeeds(odile, exercise, made))).toEqual({ learners: 1 });
+    const { rows } = must(await openGradebook(odile, courseId, { group: made.id }));
+    expect(rows.map(({ name }) => name)).toEqual(['ash']);
+    expect(await groupNeeds(odile, exercise, { ...made, question: 1 })).toMatchObject({ code: 'invalid' });
+    expect(await groupNeeds(fern, exercise, made)).toMatchObject({ code: 'notFound' });
+    must(await setMember(odile, courseId, made.id, ash.person.id, false));
   });
 
   it('gives letters by the bounds of the course', async () => {

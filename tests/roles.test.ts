@@ -516,6 +516,10 @@ const ROWS: Readonly<Record<string, Row>> = {
     ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id, excused: false, note: 'By bus' } }),
   },
   'GET /api/releases/{id}/results': { may: COURSE, ask: at(() => of.release) },
+  'POST /api/releases/{id}/groups': {
+    may: COURSE,
+    ask: at(() => of.release, { body: { id: randomUUID(), question: 0, title: 'To see again' } }),
+  },
   'GET /releases/{id}/answers.csv': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/answers.jsonl': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },

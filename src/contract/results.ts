@@ -1,7 +1,7 @@
 // How a release was answered.
 import { object } from 'yup';
 import type { Answers, CellState, Fifths, Figure, Move, Question, SavedBoard, Verdict } from '../core';
-import { anyUuid, from } from './fields';
+import { anyUuid, from, name, uuid, wholeNumber } from './fields';
 import { file, json, type Operation } from './operation';
 
 export interface ResultRow {
@@ -170,6 +170,15 @@ export interface RetraceView {
   }[];
 }
 
+/** A group to be made of those who need a question: by its index in the edition that counts now. */
+export interface NeedGroup {
+  readonly id: string;
+  readonly question: number;
+  readonly title: string;
+}
+
+export const needGroup = object({ id: uuid(), question: wholeNumber(), title: name(200) });
+
 /** Which reports: all of a course, or of one of its groups; from which learner on. */
 export const reportsAsked = object({ group: anyUuid().optional(), from: from() });
 
@@ -200,6 +209,12 @@ export const resultOperations = {
     does: 'The marks of a release as CSV.',
     answer: file('text/csv'),
   },
+  'POST /api/releases/{id}/groups': {
+    who: 'teacher',
+    does: 'Makes a group of those who were asked a question and have not had its full mark.',
+    body: needGroup,
+    answer: json<{ learners: number }>(),
+  },
   'GET /releases/{id}/answers.csv': {
     who: 'teacher',
     does: 'What was answered in each attempt, as CSV: a line for each thing placed or typed.',
@@ -208,7 +223,7 @@ export const resultOperations = {
   'GET /releases/{id}/answers.jsonl': {
     who: 'teacher',
     does: 'What was answered in each attempt, as JSON lines: one for each question of an attempt.',
-    answer: file('application/jsonl'),
+    answer: file('application/x-ndjson'),
   },
   'GET /api/releases/{id}/analysis': {
     who: 'teacher',

@@ -61,6 +61,7 @@ export { applyEdition, makeEdition, openCorrections, previewCorrection, previewE
 export { gradeMeans, openGradebook } from './results/gradebook';
 export { gradebookCsv } from './results/gradebookCsv';
 export { setMark, setRemark } from './results/handMarks';
+export { groupNeeds } from './results/needs';
 export { dataOf, eraseLearner, listFormerLearners, myData } from './results/personal';
 export { removalEffects, remove, undoRemoval } from './results/removals';
 export { reportOf, reportsOf } from './results/report';

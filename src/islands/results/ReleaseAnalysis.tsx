@@ -16,6 +16,7 @@ import {
 } from './analysis';
 import { namesIn } from './answers/names';
 import { QuestionAnswers } from './answers/QuestionAnswers';
+import { NeedButton } from './NeedButton';
 
 const Histogram = lazy(() => import('./Histogram'));
 const client = new QueryClient();
@@ -95,7 +96,19 @@ function Figures({ id }: { id: string }) {
                 isOpen={open === i}
                 onOpen={() => setOpen(open === i ? null : i)}
               >
-                {open === i && <QuestionAnswers question={question} index={i} releaseId={id} />}
+                {open === i && (
+                  <>
+                    <QuestionAnswers question={question} index={i} releaseId={id} />
+                    {!question.struck && question.full < question.asked && (
+                      <NeedButton
+                        releaseId={id}
+                        question={i}
+                        title={question.title}
+                        courseId={found.data.release.courseId}
+                      />
+                    )}
+                  </>
+                )}
               </QuestionRow>
             ))}
           </tbody>

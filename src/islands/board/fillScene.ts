@@ -103,10 +103,10 @@ const ROUNDED = 0.5;
 /** Sizes of words to try, in CSS pixels. */
 const SMALLER = [CLASS_READS, 22, 20, 18, 16] as const;
 /** In a room that is low, zones stand beside one another rather than one under another: scene units. */
-const LEAST_ZONE = 120;
+const MIN_ZONE = 120;
 
 const layAnew = (question: LearnerQuestion, board: Board, scale: number, room: Room): Anew | null =>
-  laidAnew(question, board, (room.width / scale) * NARROW_SCALE, room.widthIn, LEAST_ZONE);
+  laidAnew(question, board, (room.width / scale) * NARROW_SCALE, room.widthIn, MIN_ZONE);
 
 /** The rows that all items of a question need beside one another at a scale, in CSS pixels. */
 function rowsHeight({ items }: LearnerQuestion, scale: number, room: Room): number {

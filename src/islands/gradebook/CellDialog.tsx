@@ -1,13 +1,11 @@
 import { useState } from 'react';
-import type { GradeCell, HandMark } from '../../contract';
+import type { GradeCell } from '../../contract';
 import { markByHand } from '../../contract';
 import { Dialog, Field } from '../../ui';
 import { useRequestForm } from '../../ui/form';
 import { numberTyped } from '../../ui/numbers';
 import { cellInWords } from './inWords';
-import type { Release, Row } from './useGrades';
-
-type Change = { readonly mark: HandMark | null } | { readonly excused: boolean; readonly note: string };
+import type { Change, Release, Row } from './useGrades';
 
 interface Props {
   row: Row;

@@ -34,7 +34,7 @@ export function useGrades(courseId: string, filter: GradesFiltered, { sort, desc
 }
 
 /** A change of one cell: a mark by hand (null: none), or what is said of it. */
-type Change = { readonly mark: HandMark | null } | { readonly excused: boolean; readonly note: string };
+export type Change = { readonly mark: HandMark | null } | { readonly excused: boolean; readonly note: string };
 
 interface Step {
   readonly learnerId: string;

@@ -11,7 +11,7 @@ interface Props {
   courseId: string;
 }
 
-const MOST = 200;
+const MAX_TITLE = 200;
 
 /** Makes a group of those who have not had the full mark of a question, in one press. */
 export function NeedButton({ releaseId, question, title, courseId }: Props) {
@@ -21,7 +21,7 @@ export function NeedButton({ releaseId, question, title, courseId }: Props) {
   const press = async () => {
     const answer = await api('POST /api/releases/{id}/groups', {
       id: releaseId,
-      body: { id: id.current, question, title: `To see again: ${title || 'Untitled question'}`.slice(0, MOST) },
+      body: { id: id.current, question, title: `To see again: ${title || 'Untitled question'}`.slice(0, MAX_TITLE) },
     });
     setTold(answer.ok ? answer.value : { problem: errorInWords(answer.error) });
   };

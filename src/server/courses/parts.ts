@@ -1,11 +1,27 @@
 import { and, asc, count, eq, inArray, or, sql } from 'drizzle-orm';
 import type { CategoryRow, CourseParts, UnitRow } from '../../contract';
 import type { As, Teacher } from '../context';
-import type { Transaction } from '../database/open';
+import type { Database, Transaction } from '../database/open';
 import { category, course, courseGroup, groupMember, unit } from '../database/tables';
 import { type Failure, fail, ok, type Result } from '../errors';
 import { courseOf, isOnRoster } from './access';
 import { record } from './audit';
+
+/** The units of a course, in their order. */
+export const unitsIn = (db: Database, courseId: string) =>
+  db
+    .select({ id: unit.id, title: unit.title })
+    .from(unit)
+    .where(eq(unit.courseId, courseId))
+    .orderBy(asc(unit.position));
+
+/** The weight categories of a course, in their order. */
+export const categoriesIn = (db: Database, courseId: string) =>
+  db
+    .select({ id: category.id, title: category.title, weight: category.weight })
+    .from(category)
+    .where(eq(category.courseId, courseId))
+    .orderBy(asc(category.position));
 
 /** The parts of a course: units, weight categories, groups of learners. */
 export async function listParts(as: As<Teacher>, courseId: string): Promise<Result<CourseParts>> {
@@ -14,16 +30,8 @@ export async function listParts(as: As<Teacher>, courseId: string): Promise<Resu
   if (!found) return fail('notFound');
   const { unitsRevision, categoriesRevision } = found.row;
   const [units, categories, groups] = await Promise.all([
-    db
-      .select({ id: unit.id, title: unit.title })
-      .from(unit)
-      .where(eq(unit.courseId, courseId))
-      .orderBy(asc(unit.position)),
-    db
-      .select({ id: category.id, title: category.title, weight: category.weight })
-      .from(category)
-      .where(eq(category.courseId, courseId))
-      .orderBy(asc(category.position)),
+    unitsIn(db, courseId),
+    categoriesIn(db, courseId),
     db
       .select({
         id: courseGroup.id,

@@ -11,9 +11,9 @@ import {
   wholeMark,
 } from '../../core';
 import type { As, Teacher } from '../context';
+import { categoriesIn, unitsIn } from '../courses/parts';
 import {
   allowance,
-  category,
   course,
   courseGroup,
   gradeRemark,
@@ -21,7 +21,6 @@ import {
   markOverride,
   release,
   releaseFor,
-  unit,
 } from '../database/tables';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
@@ -62,16 +61,8 @@ export async function columnsOf(
       found.map(({ id }) => id),
     );
   const [units, categories, groups, scheme] = await Promise.all([
-    db
-      .select({ id: unit.id, title: unit.title })
-      .from(unit)
-      .where(eq(unit.courseId, courseId))
-      .orderBy(asc(unit.position)),
-    db
-      .select({ id: category.id, title: category.title, weight: category.weight })
-      .from(category)
-      .where(eq(category.courseId, courseId))
-      .orderBy(asc(category.position)),
+    unitsIn(db, courseId),
+    categoriesIn(db, courseId),
     db
       .select({ id: courseGroup.id, title: courseGroup.title })
       .from(courseGroup)
@@ -79,12 +70,7 @@ export async function columnsOf(
       .orderBy(asc(courseGroup.title)),
     db.select({ letters: course.letters }).from(course).where(eq(course.id, courseId)),
   ]);
-  const releases = await Promise.all(
-    found.map(async (row) => {
-      const { outOf, asks } = await editionOf(db, row.id, row.edition);
-      return { ...row, outOf: roundMark(outOf), asks };
-    }),
-  );
+  const releases = await withMaxima(as, found);
   const placeOf = new Map(units.map(({ id }, place) => [id, place]));
   const place = ({ unitId }: ReleaseRow) => placeOf.get(unitId ?? '') ?? units.length;
   return {
@@ -92,6 +78,18 @@ export async function columnsOf(
     ...{ units, categories, groups, letters: scheme[0]?.letters ?? [] },
   };
 }
+
+/** Releases with what an attempt begun now could earn, and how many questions it would have. */
+export const withMaxima = (
+  { db }: Pick<As, 'db'>,
+  rows: readonly (typeof release.$inferSelect)[],
+): Promise<ReleaseRow[]> =>
+  Promise.all(
+    rows.map(async (row) => {
+      const { outOf, asks } = await editionOf(db, row.id, row.edition);
+      return { ...row, outOf: roundMark(outOf), asks };
+    }),
+  );
 
 /** True if a cell counts: it has a mark, or none where there should be one. */
 export const isCounted = ({ points, state }: GradeCell): boolean =>

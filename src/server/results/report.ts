@@ -26,10 +26,9 @@ import { courseOf } from '../courses/access';
 import { everybodyOn, peopleIn } from '../courses/roster';
 import { release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { editionOf } from '../releases/editions';
 import { homesFor } from '../sittings/homes';
 import { type At, atOf, recordOf, sittingsWhere } from '../sittings/standing';
-import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who } from './gradeCells';
+import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who, withMaxima } from './gradeCells';
 import { placedIn } from './placed';
 
 /** One learner's results in a course with the feedback, for printing. */
@@ -70,12 +69,7 @@ async function reportsFor(
     .from(release)
     .where(and(eq(release.courseId, course.id), eq(release.practice, true)))
     .orderBy(asc(release.createdAt));
-  const practised = await Promise.all(
-    practice.map(async (row) => {
-      const { outOf, asks } = await editionOf(db, row.id, row.edition);
-      return { ...row, outOf: roundMark(outOf), asks };
-    }),
-  );
+  const practised = await withMaxima(as, practice);
   const rows = await gradeRows(as, columns, people);
   const besides = await cellsIn(
     as,

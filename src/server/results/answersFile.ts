@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { countingTry, earned, judgedAt, roundMark } from '../../core';
+import { earned, roundMark } from '../../core';
 import { csvLine } from '../../formats/csv';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -7,7 +7,7 @@ import { everybodyOn } from '../courses/roster';
 import { sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { atOf, type OpenSitting, recordOf, sittingsWhere } from '../sittings/standing';
-import { type Placed, placedIn } from './placed';
+import { type Placed, shownTry } from './placed';
 
 /** What one attempt answered one question with: the try that earned the mark, else what lies there now. */
 interface Answered {
@@ -39,8 +39,7 @@ async function* answersIn(as: As<Teacher>, releaseId: string, courseId: string):
         const at = atOf(open, record, place, { feedbackLevel: 'modelAnswer' });
         if (!at) continue;
         const { model, standing, points } = at;
-        const counting = countingTry(model, standing.tries);
-        const shown = counting ?? { board: standing.board, ...judgedAt(model, standing.board, 1) };
+        const { counting, placed } = shownTry(at);
         yield {
           ...{ name, username, attempt: open.number, finishedAt: open.finishedAt, question: place + 1 },
           title: model.question.title,
@@ -48,7 +47,7 @@ async function* answersIn(as: As<Teacher>, releaseId: string, courseId: string):
           tries: standing.tries.count,
           mark: counting ? roundMark(earned(counting.judged.mark, counting.judged.max, points)) : 0,
           outOf: roundMark(points),
-          placed: placedIn(model, shown.board, shown.verdicts),
+          placed,
         };
       }
       await breathe();
@@ -71,7 +70,7 @@ async function* asCsv(answers: AsyncIterable<Answered>): AsyncGenerator<string> 
     ];
     if (placed.length === 0) yield csvLine([...head, '', '', '', '', '']);
     for (const { item, zone, place, typed, verdict } of placed)
-      yield csvLine([...head, item.label, zone.label, place, typed, verdict === 'none' ? '' : verdict]);
+      yield csvLine([...head, item?.label ?? '', zone.label, place, typed, verdict === 'none' ? '' : verdict]);
   }
 }
 

@@ -8,18 +8,7 @@ import type {
   ReportQuestion,
   ReportRelease,
 } from '../../contract';
-import {
-  type Board,
-  boardFromPlacements,
-  type Copy,
-  countingTry,
-  earned,
-  judgedAt,
-  type QuestionModel,
-  roundMark,
-  savedBoard,
-  type Verdict,
-} from '../../core';
+import { type Board, boardFromPlacements, earned, type QuestionModel, roundMark, savedBoard } from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
@@ -29,7 +18,7 @@ import { fail, ok, type Result } from '../errors';
 import { homesFor } from '../sittings/homes';
 import { type At, atOf, recordOf, sittingsWhere } from '../sittings/standing';
 import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who, withMaxima } from './gradeCells';
-import { placedIn } from './placed';
+import { type Placed, shownTry } from './placed';
 
 /** One learner's results in a course with the feedback, for printing. */
 export async function reportOf(as: As<Teacher>, courseId: string, learnerId: string): Promise<Result<LearnerReport>> {
@@ -124,9 +113,7 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
     const at = atOf(open, record, place, { feedbackLevel: 'modelAnswer' });
     if (!at) return [];
     const { model, standing, points } = at;
-    // The try whose mark is the question's; before the first, what lies there now.
-    const counting = countingTry(model, standing.tries);
-    const shown = counting ?? { board: standing.board, ...judgedAt(model, standing.board, 1) };
+    const { counting, board, placed } = shownTry(at);
     const { feedback } = model.question;
     const overall = !counting
       ? null
@@ -142,9 +129,9 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
         struck: record.edition.struck[question] ?? false,
         earned: counting ? roundMark(earned(counting.judged.mark, counting.judged.max, points)) : 0,
         tries: standing.tries.count,
-        lines: linesOf(model, shown.board, shown.verdicts),
+        lines: linesOf(model, placed),
         said: plainText(overall?.text ?? null),
-        drawn: standing.tries.count === 0 ? null : drawingOf(at, shown.board),
+        drawn: standing.tries.count === 0 ? null : drawingOf(at, board),
       },
     ];
   });
@@ -160,12 +147,14 @@ function drawingOf({ model, edition, modelAnswer }: At, answer: Board): ReportDr
   };
 }
 
-const linesOf = (model: QuestionModel, board: Board, judged: ReadonlyMap<Copy, Verdict>): ReportLine[] =>
-  placedIn(model, board, judged).map(({ item, zone, place, typed, verdict }) => ({
-    item: typed === null ? item.label : typedInWords(typed.trim(), item.label === item.id ? undefined : item.label),
+const linesOf = (model: QuestionModel, placed: readonly Placed[]): ReportLine[] =>
+  placed.map(({ item, zone, place, typed, verdict }) => ({
+    item: typed === null ? (item?.label ?? '') : typedInWords(typed.trim(), item?.label),
     zone: `${zone.label}${place === null ? '' : `, ${place}`}`,
     verdict,
-    said: plainText(model.question.key.find((entry) => entry.zone === zone.id)?.says?.items[item.id]?.text ?? null),
+    said: plainText(
+      model.question.key.find((entry) => entry.zone === zone.id)?.says?.items[item?.id ?? '']?.text ?? null,
+    ),
   }));
 
 /** A text as it was typed, with what it was read as where that is something else. */

@@ -73,6 +73,7 @@ async function manyMoves(sittingId: string, count: number): Promise<void> {
   ]);
   await app.db.run(sql`insert into move (sitting_id, n, id, edition, question, body, at)
     select ${sittingId}, row.value ->> 0, row.value ->> 1, 1, 0, row.value ->> 2, ${Date.now() - 86_400_000} + (row.value ->> 0) from json_each(${JSON.stringify(rows)}) row`);
+  await app.db.run(sql`update sitting set moves = ${count} where id = ${sittingId}`);
 }
 
 interface Attack {

@@ -10,6 +10,7 @@ import { analysisOf } from '../src/server/results/analysis';
 import { openGradebook } from '../src/server/results/gradebook';
 import { gradebookCsv } from '../src/server/results/gradebookCsv';
 import { resultsOf } from '../src/server/results/results';
+import { workOutDigests } from '../src/server/sittings/digests';
 import { regrade } from '../src/server/sittings/regrade';
 import { must, teacher, testApp } from '../tests/support/app';
 import { type Ground, publishTen, QUESTIONS } from './classroom';
@@ -17,7 +18,8 @@ import { type Measured, median, shown } from './measure';
 
 const SAT = 2000;
 const TIMES = 10;
-const MAX_MS = 1000;
+const MAX_FEW_MS = 500;
+const MAX_MANY_MS = 4000;
 const ROUNDS = 5;
 /** Rows of one statement. */
 const ROWS = 2000;
@@ -35,16 +37,16 @@ export async function manySittings(): Promise<Measured[]> {
     return [
       {
         name: `results and figures of ${SAT} sittings (${few.moves} moves)`,
-        value: `${shown(few.warm, ' ms')} (${shown(few.cold, ' ms')} where nothing was worked out when it ended)`,
-        goal: `under ${MAX_MS} ms`,
-        met: few.warm < MAX_MS,
+        value: `${shown(few.warm, ' ms')} (its digests, made by jobs before: ${shown(few.jobs, ' ms')})`,
+        goal: `under ${MAX_FEW_MS} ms`,
+        met: few.warm < MAX_FEW_MS,
         milliseconds: few.warm,
       },
       {
         name: `… of ${SAT * TIMES} (${many.moves} moves)`,
         value: `${shown(many.warm, ' ms')}: ${shown(ratio)} ×`,
-        goal: `no more than ${TIMES * 1.3} ×`,
-        met: ratio <= TIMES * 1.3,
+        goal: `under ${MAX_MANY_MS} ms, and no more than ${TIMES * 1.1} ×`,
+        met: many.warm < MAX_MANY_MS && ratio <= TIMES * 1.1,
         ratio,
       },
       {
@@ -99,7 +101,7 @@ async function sat(odile: As<Teacher>, { courseId, releaseId }: Ground, people: 
       );
       await tx.insert(courseLearner).values(all.map(({ learnerId }) => ({ courseId, learnerId, addedAt: now })));
       await tx.insert(sitting).values(
-        all.map(({ id, learnerId, regraded }) => ({
+        all.map(({ id, learnerId, moves, regraded }) => ({
           id,
           releaseId,
           learnerId,
@@ -109,6 +111,13 @@ async function sat(odile: As<Teacher>, { courseId, releaseId }: Ground, people: 
           outOf: regraded.outOf,
           reached: QUESTIONS - 1,
           finishedAt: null,
+          moves: regraded.last,
+          acted: true,
+          firstMoveAt: moves[0]?.at ?? null,
+          lastMoveAt: moves.at(-1)?.at ?? null,
+          points: regraded.points,
+          tries: regraded.standings.reduce((sum, standing) => sum + standing.tries, 0),
+          ended: regraded.standings.filter(({ ended }) => ended).length,
         })),
       );
       const moves = all.flatMap((one) => one.moves);
@@ -138,7 +147,9 @@ async function measured(odile: As<Teacher>, { courseId, releaseId }: Ground) {
     must(await resultsOf(odile, releaseId));
     must(await analysisOf(odile, releaseId));
   };
-  const cold = await time(look);
+  const jobs = await time(async () => {
+    while (must(await analysisOf(odile, releaseId)).waiting > 0) await workOutDigests(odile, releaseId);
+  });
   const [warm, gradebook]: [number[], number[]] = [[], []];
   for (let round = 0; round < ROUNDS; round++) {
     warm.push(await time(look));
@@ -148,5 +159,5 @@ async function measured(odile: As<Teacher>, { courseId, releaseId }: Ground) {
   const further = await time(async () => must(await openGradebook(odile, courseId, { sort: 'highest', from: 100 })));
   const csv = await time(async () => must(await gradebookCsv(odile, courseId)));
   const [{ n = 0 } = {}] = await odile.db.select({ n: sql<number>`count(*)` }).from(move);
-  return { cold, warm: median(warm), gradebook: median(gradebook), byWhole, further, csv, moves: n };
+  return { jobs, warm: median(warm), gradebook: median(gradebook), byWhole, further, csv, moves: n };
 }

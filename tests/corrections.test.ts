@@ -18,7 +18,6 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
-import { analysisOf } from '../src/server/results/analysis';
 import { assignedReleases } from '../src/server/results/assignedReleases';
 import {
   applyEdition,
@@ -33,7 +32,9 @@ import { finish } from '../src/server/sittings/finish';
 import { goTo } from '../src/server/sittings/openRelease';
 import { editQuestion, saveNew } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
+import { analysed } from './support/analysed';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
+import { expectScoresKept } from './support/scores';
 import { sitter } from './support/sitting';
 
 let app: App;
@@ -330,7 +331,7 @@ describe('a correction', () => {
     }
     const written = async () => must(await reportOf(odile, courseId, one.person.id)).releases[0]?.questions[0]?.lines;
     expect(await written()).toMatchObject([{ item: '“Gerste”', zone: 'Gap 1', verdict: 'wrong' }]);
-    const answers = must(await analysisOf(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
+    const answers = (await analysed(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
     expect(answers).toMatchObject([{ item: null, right: false, learners: 2 }]);
     const spelling = { item: 'barley', zone: 'gap', text: 'Gerste' };
     const asked = { reason: 'It is right too', changes: [change(0, { spellings: [spelling] })] };
@@ -340,7 +341,7 @@ describe('a correction', () => {
     must(await applyEdition(odile, releaseId, 2, false));
     expect(await marks()).toMatchObject({ [one.person.id]: [2, 2], [two.person.id]: [0, 2] });
     expect(await written()).toMatchObject([{ item: '“Gerste” (barley)', zone: 'Gap 1', verdict: 'right' }]);
-    const after = must(await analysisOf(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
+    const after = (await analysed(odile, releaseId)).questions[0]?.answers.typed[0]?.groups;
     expect(after).toMatchObject([
       { item: 0, right: true, learners: 1, texts: [{ text: 'Gerste', learners: 1 }] },
       { item: null, right: false, learners: 1, texts: [{ text: 'Oats', learners: 1 }] },
@@ -434,6 +435,7 @@ describe('a correction', () => {
         if (at === 0 && next() < 0.3) break;
       }
     }
+    expect(await expectScoresKept(app.db)).toBeGreaterThan(11);
     must(
       await makeEdition(odile, releaseId, 2, {
         reason: '',
@@ -444,6 +446,7 @@ describe('a correction', () => {
       }),
     );
     must(await applyEdition(odile, releaseId, 2));
+    await expectScoresKept(app.db);
     const content = (
       await app.db.query.edition.findFirst({ where: and(eq(edition.releaseId, releaseId), eq(edition.number, 2)) })
     )?.content;

@@ -25,6 +25,7 @@ import { openRelease } from '../src/server/sittings/openRelease';
 import { reopen } from '../src/server/sittings/reopen';
 import { saveNew } from '../src/server/vault/questions';
 import { course, learner, must, seeds, teacher, testApp } from './support/app';
+import { expectScoresKept } from './support/scores';
 import { sitter } from './support/sitting';
 
 let app: App;
@@ -385,6 +386,7 @@ describe('a release', () => {
     must(await again(odile, 5));
     const open = must(await openRelease(as, releaseId)).open;
     expect(open?.id).toBe(sat.view.id);
+    await expectScoresKept(app.db);
     expect(open?.ends?.seconds).toBeGreaterThan(4 * 60);
     expect(open?.ends?.seconds).toBeLessThanOrEqual(5 * 60);
     // It is as it was: what was placed is there, and the check that ended it is no try.

@@ -3,13 +3,16 @@ import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { App } from '../src/server/app';
 import type { As, Teacher } from '../src/server/context';
-import { edition, job } from '../src/server/database/tables';
+import { digest, edition, job } from '../src/server/database/tables';
 import { startJobs } from '../src/server/jobRunner';
 import { addJob, endJob, failLost, LEASE_MS, openJob, takeJob } from '../src/server/jobs/jobs';
 import { beginPublishing, publish } from '../src/server/releases/publish';
+import { analysisOf } from '../src/server/results/analysis';
+import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
-import { course, inOrder, must, seeds, teacher, testApp } from './support/app';
+import { course, inOrder, learner, must, release, seeds, teacher, testApp } from './support/app';
+import { sitter } from './support/sitting';
 
 let app: App;
 let odile: As<Teacher>;
@@ -49,6 +52,29 @@ describe('a job', () => {
       state: 'failed',
       problems: [{ message: expect.stringMatching(/three times/) }],
     });
+  });
+});
+
+describe('what was answered', () => {
+  it('is worked out as a job once an attempt has ended, and once more after another', async () => {
+    const courseId = await course(odile);
+    const releaseId = await release(odile, courseId, seeds());
+    const runner = startJobs(app);
+    const sits = async (username: string) => {
+      const as = await learner(odile, courseId, username);
+      const sat = await sitter(as, releaseId);
+      await sat.take(sat.put('barley', 'dry'));
+      must(await finish(as, sat.view.id));
+      runner.wake();
+    };
+    const kept = async () => (await app.db.select().from(digest)).length;
+    await sits('wren');
+    await expect.poll(kept, { timeout: 10_000 }).toBe(1);
+    await expect.poll(async () => must(await openJob(odile, `digests/${releaseId}`)).state).toBe('done');
+    await sits('ash');
+    await expect.poll(kept, { timeout: 10_000 }).toBe(2);
+    await runner.stop();
+    expect(must(await analysisOf(odile, releaseId))).toMatchObject({ waiting: 0, questions: [{ answered: 2 }] });
   });
 });
 

@@ -11,12 +11,12 @@ import { requestCount, user } from '../src/server/database/accountTables';
 import { audit, courseLearner, move, regrade, sitting, standing } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
-import { analysisOf } from '../src/server/results/analysis';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/results/corrections';
 import { openGradebook } from '../src/server/results/gradebook';
 import { setMark } from '../src/server/results/handMarks';
 import { dataOf, eraseLearner, listFormerLearners, myData } from '../src/server/results/personal';
 import { finish } from '../src/server/sittings/finish';
+import { analysed } from './support/analysed';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { sitter } from './support/sitting';
 
@@ -141,7 +141,7 @@ describe('what is kept of a learner', () => {
       }),
     );
     must(await applyEdition(odile, releaseId, 2));
-    must(await analysisOf(odile, releaseId));
+    await analysed(odile, releaseId);
     await app.db.insert(requestCount).values({ key: `sign-in ${ines.person.username}`, count: 1, since: Date.now() });
     const before = await app.db.select().from(move).where(eq(move.sittingId, others));
 
@@ -174,7 +174,7 @@ describe('what is kept of a learner', () => {
     expect(JSON.stringify(entries)).not.toMatch(/ines|ill/i);
     expect(await app.db.select().from(move).where(eq(move.sittingId, others))).toEqual(before);
     must(await openCorrections(odile, releaseId));
-    must(await analysisOf(odile, releaseId));
+    await analysed(odile, releaseId);
     // No table of the database has a word of it left.
     const tables = await app.db.all<{ name: string }>(
       "select name from sqlite_master where type = 'table' and name not like 'question_search%'",

@@ -5,10 +5,10 @@ import { prove } from '../src/core/proof/proof';
 import type { App } from '../src/server/app';
 import type { As, Teacher } from '../src/server/context';
 import { editionOf } from '../src/server/releases/editions';
-import { analysisOf } from '../src/server/results/analysis';
 import { retraceOf } from '../src/server/results/retrace';
 import { finish } from '../src/server/sittings/finish';
 import { regradeSitting } from '../src/server/sittings/regrade';
+import { analysed } from './support/analysed';
 import { course, learner, must, release, teacher, testApp } from './support/app';
 import { seeds } from './support/seeds';
 import { sitter } from './support/sitting';
@@ -85,7 +85,7 @@ describe('a question with pools', () => {
         .filter((label) => label !== 'Gravel')
         .sort(),
     ).toEqual([...labels].sort());
-    const { questions } = must(await analysisOf(odile, releaseId));
+    const { questions } = await analysed(odile, releaseId);
     const placed = questions[0]?.answers.pairs.filter(({ zone }) => zone !== -1) ?? [];
     const all = questions[0]?.document.items ?? [];
     expect(placed.map(({ item }) => all[item]?.label).sort()).toEqual([...labels].sort());

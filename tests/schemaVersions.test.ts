@@ -14,6 +14,7 @@ import { assignedReleases } from '../src/server/results/assignedReleases';
 import { openGradebook } from '../src/server/results/gradebook';
 import { listSets, openSet } from '../src/server/vault/sets';
 import { must } from './support/app';
+import { expectScoresKept } from './support/scores';
 import { sitter } from './support/sitting';
 
 const FIXTURES = join(import.meta.dirname, 'fixtures/databases');
@@ -55,6 +56,7 @@ describe('a database of an earlier schema version', () => {
     expect(await app.db.select({ level: release.feedbackLevel, time: release.feedbackTime }).from(release)).toEqual([
       { level: 'modelAnswer', time: 'atOnce' },
     ]);
+    expect(await expectScoresKept(app.db)).toBe(1);
     const { rows } = must(await openGradebook(odile, course?.id ?? '', { words: '', sort: 'name' }));
     expect(rows.map(({ username, cells }) => [username, cells[0]?.points, cells[0]?.state])).toEqual([
       ['ash', 2, 'done'],

@@ -4,8 +4,8 @@ import { type Simulated, simulated, sitThrough } from '../demo/simulate';
 import type { App } from '../src/server/app';
 import type { As, Teacher } from '../src/server/context';
 import { move, sitting } from '../src/server/database/tables';
-import { analysisOf } from '../src/server/results/analysis';
 import { resultsOf } from '../src/server/results/results';
+import { analysed } from './support/analysed';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
 
 let app: App;
@@ -52,7 +52,7 @@ describe('the simulator of the demo', () => {
     // half, are right has a chance of less than 1 in 10^6.
     expect(top).toBeGreaterThan(1.5);
     expect(bottom).toBeLessThan(1.5);
-    const first = must(await analysisOf(odile, strong.releaseId)).questions[0]?.answers.pairs.filter(
+    const first = (await analysed(odile, strong.releaseId)).questions[0]?.answers.pairs.filter(
       ({ right }) => right === true,
     );
     expect(first?.length).toBeGreaterThan(0);
@@ -60,7 +60,7 @@ describe('the simulator of the demo', () => {
 
   it('has learners who try everything, whom the results find', async () => {
     const { releaseId } = await sat({ manner: 'triesEverything' }, 3);
-    const { sweepers } = must(await analysisOf(odile, releaseId));
+    const { sweepers } = await analysed(odile, releaseId);
     expect(sweepers).toHaveLength(3);
   });
 

@@ -70,6 +70,8 @@ export interface Analysis {
   readonly release: { id: string; title: string; course: string; courseId: string; edition: number };
   /** First attempts, one for each learner. */
   readonly learners: number;
+  /** Attempts that have gone on since they were worked out: their marks are in the figures, their latest answers not. */
+  readonly waiting: number;
   readonly outOf: number;
   readonly mean: number | null;
   /** Marks by tenths of the maximum. */

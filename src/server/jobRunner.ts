@@ -3,11 +3,12 @@ import { eq } from 'drizzle-orm';
 import { sweep } from './accounts/sweep';
 import type { Context } from './context';
 import { user } from './database/accountTables';
-import { fail, type Result } from './errors';
+import { fail, ok, type Result } from './errors';
 import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs/jobs';
 import { log } from './log';
 import { clearLetters } from './mail/mail';
 import { publishPrepared } from './releases/publish';
+import { DIGESTS, workOutDigests } from './sittings/digests';
 import { addMorningMail, MORNING_MAIL, sendMorningMail } from './today/mail';
 
 /** The work of a kind of job. `progress` reports how many parts are done. */
@@ -19,6 +20,10 @@ type Work = (
 ) => Promise<Result<unknown>>;
 const WORKS: Readonly<Record<string, Work>> = {
   publish: (context, ownerId, input, { progress }) => publishPrepared(context, ownerId, input, progress),
+  [DIGESTS]: async (context, _, { releaseId }: { releaseId: string }) => {
+    await workOutDigests(context, releaseId);
+    return ok(null);
+  },
   [MORNING_MAIL]: (context, ownerId, input, { id }) => sendMorningMail(context, ownerId, input, id),
 };
 

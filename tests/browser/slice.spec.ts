@@ -100,7 +100,7 @@ for (const [way, username, handOf, options, kind] of WAYS)
     const download = page.waitForEvent('download');
     await handOf(page).press(page.getByRole('link', { name: 'Marks as CSV' }));
     const csv = readFileSync(await (await download).path(), 'utf8');
-    expect(csv).toMatch(new RegExp(`^[\\w ]+,${username},6,6,2,\\d+,ended,,1\r$`, 'm'));
+    expect(csv).toMatch(new RegExp(`^[\\w ]+,${username},6,6,2,\\d+,ended,,1,6\r$`, 'm'));
     expect([...teacherSaid.said, ...learnerSaid.said]).toEqual([]);
   });
 

@@ -14,7 +14,7 @@ import * as tables from './tables';
 const schema = { ...accountTables, ...tables };
 export type Database = LibSQLDatabase<typeof schema>;
 /** What the database and a transaction of it can both do. */
-export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'query' | 'transaction'>;
+export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'query' | 'transaction' | 'run'>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** Opens the database (a file, or a libSQL server) and migrates its tables. */

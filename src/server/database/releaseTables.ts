@@ -230,6 +230,18 @@ export const sitting = sqliteTable(
     usedAt: integer('used_at'),
     /** Set when it was reopened: final checks up to this move number do not count. */
     reopenedAfter: integer('reopened_after').notNull().default(0),
+    // What is read of many attempts at once is written with their moves, and can be worked out again from them.
+    /** The number of its last move, 0 before the first. */
+    moves: integer('moves').notNull().default(0),
+    /** The learner placed, typed or checked anything. */
+    acted: integer('acted', { mode: 'boolean' }).notNull().default(false),
+    /** The times of the learner's first and last moves; final checks are not among them. Null: there is none. */
+    firstMoveAt: moment('first_move_at'),
+    lastMoveAt: moment('last_move_at'),
+    /** The sums over its standings: points, tries, questions that have ended. */
+    points: real('points').notNull().default(0),
+    tries: integer('tries').notNull().default(0),
+    ended: integer('ended').notNull().default(0),
   },
   (t) => [
     uniqueIndex('sitting_of_learner').on(t.releaseId, t.learnerId, t.number),

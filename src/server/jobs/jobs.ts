@@ -1,4 +1,4 @@
-import { and, asc, eq, lt, or, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, lt, or, sql } from 'drizzle-orm';
 import type { JobView } from '../../contract';
 import type { As, Context, Teacher } from '../context';
 import { job } from '../database/tables';
@@ -16,10 +16,23 @@ export interface NewJob {
   readonly input: unknown;
   /** The number of its parts. */
   readonly total: number;
+  /** Do it once more if it has been done; left out: once is enough. */
+  readonly again?: boolean;
 }
 
-export async function addJob({ db, now }: Context, { id, kind, ownerId, input, total }: NewJob): Promise<void> {
-  await db.insert(job).values({ id, kind, ownerId, input, total, createdAt: now() }).onConflictDoNothing();
+export async function addJob(
+  { db, now }: Context,
+  { id, kind, ownerId, input, total, again = false }: NewJob,
+): Promise<void> {
+  const row = { id, kind, ownerId, input, total, createdAt: now() };
+  const insert = db.insert(job).values(row);
+  if (!again) await insert.onConflictDoNothing();
+  else
+    await insert.onConflictDoUpdate({
+      target: job.id,
+      set: { ...row, state: 'waiting', done: 0, attempts: 0, leasedUntil: null, result: null, finishedAt: null },
+      setWhere: inArray(job.state, ['done', 'failed']),
+    });
 }
 
 /** A job of the person's with its progress. */

@@ -1,4 +1,4 @@
-import { and, eq, inArray, isNotNull, or, sql } from 'drizzle-orm';
+import { and, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm';
 import jStat from 'jstat';
 import type { Analysis, QuestionAnalysis, TrialAndError } from '../../contract';
 import {
@@ -23,7 +23,7 @@ import { user } from '../database/accountTables';
 import { sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionOf } from '../releases/editions';
-import { digestsOf } from '../sittings/digests';
+import { addDigests, digestsOf } from '../sittings/digests';
 import { drawer } from '../sittings/draw';
 import { closeOverdue } from '../sittings/finish';
 
@@ -62,14 +62,15 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
       and(
         eq(sitting.releaseId, releaseId),
         eq(sitting.number, 1),
-        or(isNotNull(sitting.finishedAt), inArray(sitting.id, db.select({ id: standing.sittingId }).from(standing))),
+        or(isNotNull(sitting.finishedAt), gt(sitting.tries, 0)),
       ),
     );
   const standings = await standingsOf(
     as,
     sat.map(({ id }) => id),
   );
-  const digests = await digestsOf(as, releaseId, sat);
+  const { digests, waiting } = await digestsOf(as, releaseId);
+  if (waiting > 0) await addDigests(as, as.person.id, releaseId);
 
   // A question that was asked and not answered earned 0, once the attempt has ended: whoever is under way may not have
   // come to it. A question that was not drawn counts as missing.
@@ -136,6 +137,7 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   return ok({
     release: { id: releaseId, title: its.title, course: course.title, courseId: its.courseId, edition: number },
     learners: sat.length,
+    waiting,
     outOf: roundMark(outOf),
     mean: meanOf(totals),
     distribution: distribution(totals),

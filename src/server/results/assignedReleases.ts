@@ -67,7 +67,7 @@ export async function assignedReleases(as: As<Learner>): Promise<LearnerRelease[
         const over = (endOf(usedBy({ startedAt, ...one }, as), time, at)?.getTime() ?? Infinity) <= at.getTime();
         return {
           ...one,
-          touched: one.acted && one.tries !== null,
+          touched: one.acted && one.tries > 0,
           finished: one.finishedAt !== null || one.ended === asks || over,
         };
       });

@@ -1,9 +1,9 @@
-import { and, asc, eq, inArray, type SQL, sql, sum } from 'drizzle-orm';
+import { and, asc, inArray, type SQL } from 'drizzle-orm';
 import { roundMark } from '../../core';
 import type { Database } from '../database/open';
-import { sitting, standing } from '../database/tables';
+import { sitting } from '../database/tables';
 
-/** The score of an attempt, from its cached standings. */
+/** The score of an attempt. */
 export interface AttemptScore {
   readonly id: string;
   readonly releaseId: string;
@@ -16,12 +16,15 @@ export interface AttemptScore {
   readonly usedAt: number | null;
   readonly outOf: number;
   readonly points: number;
-  /** Null before the first check. */
-  readonly tries: number | null;
+  /** 0 before the first check. */
+  readonly tries: number;
   /** True if the learner placed, typed or checked anything: an attempt without that does not count. */
   readonly acted: boolean;
   /** How many of its questions have ended. */
   readonly ended: number;
+  /** The times of the learner's first and last moves; null: there is none. */
+  readonly firstMoveAt: Date | null;
+  readonly lastMoveAt: Date | null;
 }
 
 /** The attempts that meet a condition, in the order in which each learner started them. */
@@ -38,22 +41,17 @@ export async function attemptScores(db: Database, condition: SQL | undefined): P
       usedMs: sitting.usedMs,
       usedAt: sitting.usedAt,
       outOf: sitting.outOf,
-      points: sum(standing.points).mapWith(Number),
-      tries: sum(standing.tries).mapWith(Number),
-      ended: sum(standing.ended).mapWith(Number),
-      acted: sql<number>`exists (select 1 from move made where made.sitting_id = ${sitting.id} and not made.ending and made.body ->> '$.kind' in ('drop', 'put', 'check'))`,
+      points: sitting.points,
+      tries: sitting.tries,
+      ended: sitting.ended,
+      acted: sitting.acted,
+      firstMoveAt: sitting.firstMoveAt,
+      lastMoveAt: sitting.lastMoveAt,
     })
     .from(sitting)
-    .leftJoin(standing, eq(standing.sittingId, sitting.id))
     .where(condition)
-    .groupBy(sitting.id)
     .orderBy(asc(sitting.number));
-  return rows.map((row) => ({
-    ...row,
-    points: roundMark(row.points ?? 0),
-    ended: row.ended ?? 0,
-    acted: row.acted === 1,
-  }));
+  return rows.map((row) => ({ ...row, points: roundMark(row.points) }));
 }
 
 /** The attempts that count: the learner did something, and the attempt was checked or has ended. */
@@ -62,7 +60,7 @@ export const startedAttempts = (
   asks: number,
 ): (AttemptScore & { readonly finished: boolean })[] =>
   sittings
-    .filter((sitting) => sitting.acted && (sitting.tries !== null || sitting.finishedAt))
+    .filter((sitting) => sitting.acted && (sitting.tries > 0 || sitting.finishedAt))
     .map((sitting) => ({ ...sitting, finished: sitting.finishedAt !== null || sitting.ended === asks }));
 
 export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>

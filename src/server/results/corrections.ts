@@ -23,20 +23,12 @@ import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
 import type { Queries } from '../database/open';
-import {
-  type EditionContent,
-  edition,
-  markOverride,
-  move,
-  regrade,
-  release,
-  sitting,
-  standing,
-} from '../database/tables';
+import { type EditionContent, edition, markOverride, regrade, release, sitting, standing } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { editionOf, openContent } from '../releases/editions';
 import { findModelAnswer, publishProblems } from '../releases/publish';
 import { type Regraded, type Regrading, regraded } from '../sittings/regrade';
+import { sumStandings } from '../sittings/scores';
 import { accessToMany } from '../vault/access';
 import { examined } from '../vault/examine';
 import { attemptScores } from './attemptScores';
@@ -337,11 +329,9 @@ async function wentOn(
   looked: readonly Regraded[],
 ): Promise<ReadonlySet<string>> {
   const rows = await db
-    .select({ id: move.sittingId, last: sql<number>`max(${move.n})` })
-    .from(move)
-    .innerJoin(sitting, eq(sitting.id, move.sittingId))
-    .where(eq(sitting.releaseId, releaseId))
-    .groupBy(move.sittingId);
+    .select({ id: sitting.id, last: sitting.moves })
+    .from(sitting)
+    .where(eq(sitting.releaseId, releaseId));
   const lasts = new Map(rows.map(({ id, last }) => [id, last]));
   return new Set(looked.flatMap(({ sittingId, last }) => ((lasts.get(sittingId) ?? 0) > last ? [sittingId] : [])));
 }
@@ -365,6 +355,7 @@ async function storeRegraded(db: Queries, attempts: readonly Regraded[]): Promis
   await db.delete(standing).where(inArray(standing.sittingId, ids));
   const standings = attempts.flatMap((attempt) => attempt.standings);
   for (let i = 0; i < standings.length; i += AT_ONCE) await db.insert(standing).values(standings.slice(i, i + AT_ONCE));
+  await sumStandings(db, inArray(sitting.id, ids));
 }
 
 /**

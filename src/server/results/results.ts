@@ -1,4 +1,4 @@
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { ResultRow, ResultsView } from '../../contract';
 import { countingMark, countingSitting, roundMark } from '../../core';
 import { stringify } from '../../formats/csv';
@@ -10,13 +10,7 @@ import { fail, ok, type Result } from '../errors';
 import { eligibleLearners } from '../releases/audience';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
-import { attemptScores, startedAttempts } from './attemptScores';
-
-/** The time of an attempt's first or last move, in milliseconds; null: no moves. */
-const timeOf = (order: 'asc' | 'desc') =>
-  sql<
-    number | null
-  >`(select made.at from move made where made.sitting_id = sitting.id order by made.n ${sql.raw(order)} limit 1)`;
+import { type AttemptScore, attemptScores, startedAttempts } from './attemptScores';
 
 /** Every learner a release is assigned to, with or without an attempt. */
 export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
@@ -25,24 +19,14 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
   if (!found) return fail('notFound');
   const { row, course } = found;
   await closeOverdue(as, [releaseId]);
-  const [learners, came, spans, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
+  const [learners, came, byHand, allowed, whom, { asks, outOf }] = await Promise.all([
     everybodyOn(as, row.courseId),
     attemptScores(db, eq(sitting.releaseId, releaseId)),
-    // Two look-ups by primary key per attempt; the moves are not scanned.
-    db
-      .select({ sittingId: sitting.id, first: timeOf('asc'), last: timeOf('desc') })
-      .from(sitting)
-      .where(eq(sitting.releaseId, releaseId)),
     db.select().from(markOverride).where(eq(markOverride.releaseId, releaseId)),
     db.select().from(allowance).where(eq(allowance.releaseId, releaseId)),
     eligibleLearners(db, row),
     editionOf(db, releaseId, row.edition),
   ]);
-  const spanOf = new Map(
-    spans.flatMap(({ sittingId, first, last }) =>
-      first === null || last === null ? [] : [[sittingId, Math.round((last - first) / 1000)]],
-    ),
-  );
   const byLearner = new Map<string, typeof came>();
   for (const attempt of came) byLearner.set(attempt.learnerId, [...(byLearner.get(attempt.learnerId) ?? []), attempt]);
   const handOf = new Map(byHand.map((one) => [one.learnerId, one]));
@@ -74,9 +58,9 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
               ? 'checked'
               : 'started',
         late: due !== null && (last?.finishedAt ?? null) !== null && (last?.finishedAt as Date) > due,
-        seconds: last ? (spanOf.get(last.id) ?? null) : null,
+        seconds: last ? secondsOf(last) : null,
         sittings: mine
-          .filter((attemptScore) => attemptScore.tries !== null || attemptScore.finishedAt)
+          .filter((attemptScore) => attemptScore.tries > 0 || attemptScore.finishedAt)
           .map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: roundMark(outOf) })),
       };
     });
@@ -92,6 +76,10 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
     rows,
   });
 }
+
+/** From the learner's first move to the last; null: there is none. */
+const secondsOf = ({ firstMoveAt, lastMoveAt }: AttemptScore): number | null =>
+  firstMoveAt && lastMoveAt ? Math.round((lastMoveAt.getTime() - firstMoveAt.getTime()) / 1000) : null;
 
 /** The points of each attempt by question, in the order of the edition that counts now. */
 export interface QuestionMarks {

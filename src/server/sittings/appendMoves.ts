@@ -1,6 +1,7 @@
 import { type SQL, sql } from 'drizzle-orm';
 import type { Move } from '../../core';
 import type { Database } from '../database/open';
+import { summedStandings } from './scores';
 
 /** The rows of one request: its moves, and the question's standing if a check is among them. */
 export interface Addition {
@@ -137,12 +138,17 @@ function statementsOf({ sittingId, edition, question, at, moves, guard, standing
       select ${sittingId}, ${question}, ${standing.tries}, ${standing.mark}, ${standing.max}, ${standing.points}, ${standing.fullMarks ? 1 : 0}, ${standing.ended ? 1 : 0}, ${when} where ${stored}
       on conflict (sitting_id, question) do update set tries = excluded.tries, mark = excluded.mark, max = excluded.max, points = excluded.points,
         full_marks = excluded.full_marks, ended = excluded.ended, checked_at = excluded.checked_at`);
-  if (guard?.timed)
-    all.push(
-      sql`update sitting set used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)} where id = ${sittingId} and ${stored}`,
-    );
+  const columns = [sql`moves = ${last?.n ?? 0}`];
+  if (guard) columns.push(sql`first_move_at = coalesce(first_move_at, ${when}), last_move_at = ${when}`);
+  if (guard && moves.some(({ body }) => isAct(body))) columns.push(sql`acted = 1`);
+  if (guard?.timed) columns.push(sql`used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)}`);
+  if (standing) columns.push(summedStandings);
+  all.push(sql`update sitting set ${sql.join(columns, sql`, `)} where id = ${sittingId} and ${stored}`);
   return all;
 }
+
+/** Placing, typing and checking: an attempt without any does not count. */
+const isAct = ({ kind }: Move) => kind === 'drop' || kind === 'put' || kind === 'check';
 
 const held = ({ reached, reopenedAfter, usedMs, session }: Guard, when: number): SQL => sql`
   and sitting.reached = ${reached} and sitting.reopened_after = ${reopenedAfter}

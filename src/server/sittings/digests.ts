@@ -1,83 +1,121 @@
-import { eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, ne, or, sql } from 'drizzle-orm';
 import { DIGEST_VERSION, type Digest } from '../../core';
 import type { Context } from '../context';
-import { digest, sitting } from '../database/tables';
+import { digest, release, sitting } from '../database/tables';
+import { addJob } from '../jobs/jobs';
 import { editionOf } from '../releases/editions';
-import { FEW_MOVES, lastMoveOf, movesOf, movesText, withEdition } from './manyMoves';
+import { FEW_MOVES, movesOf, movesText, withEdition } from './manyMoves';
 import { digestsIn } from './replays';
 
-/** Attempts read at once; other requests run in between. */
-const AT_ONCE = 100;
+/** The kind of job that works out the digests of a release. */
+export const DIGESTS = 'digests';
+/** Attempts that one job works out; if more are waiting, whoever asks for them adds another. */
+const MAX_ATTEMPTS = 1000;
 const breathe = () => new Promise((resolve) => setImmediate(resolve));
-
-interface Sat {
-  readonly id: string;
-  readonly edition: number;
-  readonly seed: string;
-}
-
-const isPresent = (row: typeof digest.$inferSelect, edition: number, last: number | undefined): boolean =>
-  row.version === DIGEST_VERSION && row.edition === edition && row.upto === last;
 
 /** The digest of each question; null: not answered. */
 type Digests = readonly (Digest | null)[];
 
-/**
- * The digests of a release's attempts by question, from the cache, or worked out again for attempts with newer moves.
- */
-export async function digestsOf(
-  context: Pick<Context, 'db' | 'work'>,
-  releaseId: string,
-  sittings: readonly Sat[],
-): Promise<Map<string, Digests>> {
-  const { db } = context;
-  const lasts = new Map<string, number>();
-  // One look-up by primary key per attempt; the moves are not scanned.
-  const lastOf = sql<number | null>`(select max(made.n) from move made where made.sitting_id = sitting.id)`;
-  for (const { id, last } of await db
-    .select({ id: sitting.id, last: lastOf })
-    .from(sitting)
-    .where(eq(sitting.releaseId, releaseId)))
-    if (last !== null) lasts.set(id, last);
-  const known = new Map<string, Digests>();
-  for (let i = 0; i < sittings.length; i += AT_ONCE) {
-    const some = sittings.slice(i, i + AT_ONCE);
-    const rows = await db
-      .select()
-      .from(digest)
-      .where(
-        inArray(
-          digest.sittingId,
-          some.map(({ id }) => id),
-        ),
-      );
-    const kept = new Map(rows.map((row) => [row.sittingId, row]));
-    for (const one of some) {
-      const row = kept.get(one.id);
-      if (!lasts.has(one.id)) continue;
-      if (row && isPresent(row, one.edition, lasts.get(one.id))) known.set(one.id, row.body);
-      else {
-        const digests = await workOut(context, releaseId, one);
-        if (digests) known.set(one.id, digests);
-        await breathe();
-      }
-    }
-    await breathe();
-  }
-  return known;
-}
+/** It is of the attempt as it is now. */
+const isOfNow = and(
+  eq(digest.version, DIGEST_VERSION),
+  eq(digest.edition, sitting.edition),
+  eq(digest.upto, sitting.moves),
+);
+const isUsable = and(eq(digest.version, DIGEST_VERSION), eq(digest.edition, sitting.edition));
+
+/** Rows read at once; other requests run in between. */
+const AT_ONCE = 500;
 
 /**
- * Works out the digest of one attempt and caches it, when the attempt ends or when its release is analysed. Null: it
- * takes too long for now.
+ * The digests of a release's first attempts by question. `waiting`: how many attempts have gone on since theirs was
+ * made, or have none yet; a job makes it (see {@link addDigests}).
  */
-export async function workOut(
+export async function digestsOf(
+  { db }: Pick<Context, 'db'>,
+  releaseId: string,
+): Promise<{ readonly digests: ReadonlyMap<string, Digests>; readonly waiting: number }> {
+  const digests = new Map<string, Digests>();
+  let waiting = 0;
+  for (let after: string | null = ''; after !== null; ) {
+    const rows: { id: string; isOfNow: number | null; body: (Digest | null)[] | null }[] = await db
+      .select({ id: sitting.id, isOfNow: sql<number | null>`${isOfNow}`, body: digest.body })
+      .from(sitting)
+      .leftJoin(digest, and(eq(digest.sittingId, sitting.id), isUsable))
+      .where(and(eq(sitting.releaseId, releaseId), eq(sitting.number, 1), gt(sitting.moves, 0), gt(sitting.id, after)))
+      .orderBy(asc(sitting.id))
+      .limit(AT_ONCE);
+    for (const { id, isOfNow, body } of rows) {
+      if (body) digests.set(id, body);
+      if (!isOfNow) waiting++;
+    }
+    after = rows.length < AT_ONCE ? null : (rows.at(-1)?.id ?? null);
+    await breathe();
+  }
+  return { digests, waiting };
+}
+
+/** Adds the job that makes a release's digests. One that is waiting or running already is enough. */
+export const addDigests = (context: Context, ownerId: string, releaseId: string): Promise<void> =>
+  addJob(context, {
+    id: `${DIGESTS}/${releaseId}`,
+    kind: DIGESTS,
+    ownerId,
+    input: { releaseId },
+    total: 0,
+    again: true,
+  });
+
+/** Adds the job in the name of whoever published the release. */
+export async function addDigestsOf(context: Context, releaseId: string): Promise<void> {
+  const found = await context.db.query.release.findFirst({
+    columns: { releasedBy: true },
+    where: eq(release.id, releaseId),
+  });
+  if (found) await addDigests(context, found.releasedBy, releaseId);
+}
+
+/** Works out what digests of a release are waiting, the oldest attempts first. */
+export async function workOutDigests(context: Pick<Context, 'db' | 'work'>, releaseId: string): Promise<void> {
+  const stale = await context.db
+    .select({ id: sitting.id, edition: sitting.edition, seed: sitting.seed, moves: sitting.moves })
+    .from(sitting)
+    .leftJoin(digest, eq(digest.sittingId, sitting.id))
+    .where(
+      and(
+        eq(sitting.releaseId, releaseId),
+        gt(sitting.moves, 0),
+        or(
+          isNull(digest.sittingId),
+          ne(digest.version, DIGEST_VERSION),
+          ne(digest.edition, sitting.edition),
+          ne(digest.upto, sitting.moves),
+        ),
+      ),
+    )
+    .orderBy(asc(sitting.startedAt))
+    .limit(MAX_ATTEMPTS);
+  for (const attempt of stale) {
+    await workOut(context, releaseId, attempt);
+    await breathe();
+  }
+}
+
+interface Attempt {
+  readonly id: string;
+  readonly edition: number;
+  readonly seed: string;
+  /** The number of its last move. A move that comes while it is worked out makes the digest one of before. */
+  readonly moves: number;
+}
+
+/** Works out the digest of one attempt, unless it takes too long for now. */
+async function workOut(
   context: Pick<Context, 'db' | 'work'>,
   releaseId: string,
-  { id, edition: number, seed }: Sat,
-): Promise<Digests | null> {
+  { id, edition: number, seed, moves: upto }: Attempt,
+): Promise<void> {
   const { db, work } = context;
-  const upto = await lastMoveOf(db, id);
   const body =
     upto > FEW_MOVES
       ? await (async () => {
@@ -87,8 +125,7 @@ export async function workOut(
           );
         })()
       : digestsIn(await editionOf(db, releaseId, number), seed, await movesOf(db, id));
-  if (!body) return null;
+  if (!body) return;
   const row = { sittingId: id, edition: number, upto, version: DIGEST_VERSION, body: [...body] };
   await db.insert(digest).values(row).onConflictDoUpdate({ target: digest.sittingId, set: row });
-  return body;
 }

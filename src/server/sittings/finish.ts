@@ -8,7 +8,7 @@ import { fail, ok, type Result } from '../errors';
 import { additionOf } from './addition';
 import { type Addition, appendMoves } from './appendMoves';
 import { correctedAttempts } from './corrected';
-import { workOut } from './digests';
+import { addDigestsOf } from './digests';
 import { recall } from './recent';
 import { type At, atOf, type OpenSitting, recordOf, sittingOf, sittingsWhere } from './standing';
 
@@ -68,7 +68,7 @@ async function closed(context: Context, open: OpenSitting, at: Date): Promise<Op
     .set({ finishedAt: at })
     .where(and(eq(sitting.id, open.id), isNull(sitting.finishedAt)));
   recall(open.id);
-  await workOut(context, open.releaseId, open);
+  await addDigestsOf(context, open.releaseId);
   return { ...((await sittingOf(context, open.id, open.learnerId)) ?? now), finishedAt: at };
 }
 

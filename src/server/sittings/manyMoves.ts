@@ -1,7 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
-import { edition, move } from '../database/tables';
+import { edition, move, sitting } from '../database/tables';
 import type { Worked } from '../work/pool';
 import type { EditionText, MovesText, Replayed } from './replays';
 import { moveCounts } from './standing';
@@ -11,8 +11,8 @@ export const FEW_MOVES = 300;
 
 /** How many moves a sitting has, its last number. */
 export async function lastMoveOf(db: Database, sittingId: string): Promise<number> {
-  const [row] = await db.all<{ n: number | null }>(sql`select max(n) as n from move where sitting_id = ${sittingId}`);
-  return row?.n ?? 0;
+  const [row] = await db.select({ last: sitting.moves }).from(sitting).where(eq(sitting.id, sittingId));
+  return row?.last ?? 0;
 }
 
 /** The moves of a sitting that count, in their order. */

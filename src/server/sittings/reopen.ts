@@ -9,6 +9,7 @@ import { steadyNow, timeFor } from '../releases/time';
 import { lastMoveOf } from './manyMoves';
 import { recall } from './recent';
 import { regradeSitting } from './regrade';
+import { sumStandings } from './scores';
 
 /**
  * Reopens a finished attempt as it was before it ended: the final checks do not count. If it has a time limit,
@@ -68,10 +69,13 @@ export async function reopen(
   recall(sittingId);
   // Checks made while it ran still count.
   const again = await regradeSitting(as, await editionOf(db, releaseId, row.edition), sittingId);
-  if (again.standings.length > 0)
-    await db
-      .insert(standing)
-      .values([...again.standings])
-      .onConflictDoNothing();
+  await db.transaction(async (tx) => {
+    if (again.standings.length > 0)
+      await tx
+        .insert(standing)
+        .values([...again.standings])
+        .onConflictDoNothing();
+    await sumStandings(tx, eq(sitting.id, sittingId));
+  });
   return ok(null);
 }

@@ -94,7 +94,7 @@ const openedColumns = (db: Database) => ({
   minutes: release.minutes,
   moreMinutes: allowance.moreMinutes,
   closesLater: allowance.closesAt,
-  last: sql<number>`coalesce((select max(made.n) from move made where made.sitting_id = ${sitting.id}), 0)`,
+  last: sitting.moves,
   available: sql<number>`${isAvailable(db)}`,
 });
 

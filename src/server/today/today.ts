@@ -81,7 +81,7 @@ async function dueOf(as: As<Teacher>, at: number): Promise<DueRow[]> {
 async function endedOf(as: As<Teacher>, since: number): Promise<EndedRow[]> {
   return as.db.all<EndedRow>(sql`
     select release.id as "releaseId", release.title as title, course.title as course, count(*) as ended,
-      sum(sitting.out_of > 0 and (select coalesce(sum(standing.points), 0) from standing where standing.sitting_id = sitting.id) >= sitting.out_of) as "fullMarks"
+      sum(sitting.out_of > 0 and sitting.points >= sitting.out_of) as "fullMarks"
     from sitting join release on release.id = sitting.release_id join course on course.id = release.course_id
     where ${taught(as)} and sitting.finished_at > ${since}
     group by release.id order by max(sitting.finished_at) desc limit ${MOST_ROWS}`);
@@ -103,7 +103,7 @@ async function stuckOf(as: As<Teacher>, at: number): Promise<StuckRow[]> {
       user.name as name, sitting.seed as seed, sitting.began as began, last.question as question, last.at as since
     from sitting join release on release.id = sitting.release_id join course on course.id = release.course_id
       join user on user.id = sitting.learner_id
-      join move last on last.sitting_id = sitting.id and last.n = (select max(made.n) from move made where made.sitting_id = sitting.id)
+      join move last on last.sitting_id = sitting.id and last.n = sitting.moves
     where ${taught(as)} and sitting.finished_at is null and (release.closes_at is null or release.closes_at > ${at})
       and last.at <= ${at - STUCK_MS} and last.at > ${at - DAY_MS}
     order by last.at desc limit ${MOST_ROWS}`);

@@ -1,3 +1,7 @@
 import { analysisOf, endpoint } from '../../../../server';
 
-export const GET = endpoint('GET /api/releases/{id}/analysis', ({ as, id }) => analysisOf(as, id));
+export const GET = endpoint('GET /api/releases/{id}/analysis', async ({ as, id }) => {
+  const analysis = await analysisOf(as, id);
+  if (analysis.ok && analysis.value.waiting > 0) as.jobs?.wake();
+  return analysis;
+});

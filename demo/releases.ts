@@ -6,9 +6,9 @@ import { saveCategories, saveUnits } from '../src/server/courses/parts';
 import { importRoster, makeLearner } from '../src/server/courses/roster';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
+import { workOutResults } from '../src/server/results/analysis';
 import { applyEdition, makeEdition, openCorrections } from '../src/server/results/corrections';
 import { setMark } from '../src/server/results/handMarks';
-import { workOutDigests } from '../src/server/sittings/digests';
 import { makeSet, saveSet } from '../src/server/vault/sets';
 import { must } from './must';
 import { ROSTER } from './people';
@@ -233,7 +233,7 @@ export async function makeReleases(
   }
   await afterwards(teacherAt, now, roster);
   // What a running application would have done by now as jobs.
-  for (const { id } of plans(now, question)) await workOutDigests(teacherAt(now), id);
+  for (const { id } of plans(now, question)) await workOutResults(teacherAt(now), id);
 }
 
 /** Was the demo filled in to its end? The mark by hand comes last. */

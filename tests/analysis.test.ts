@@ -99,16 +99,14 @@ describe('the results of a release', () => {
     const sat = await sitter(late, releaseId);
     await sat.take(sat.put('gravel', 'dry'));
     await sat.take(sat.move({ kind: 'check' }));
-    // A request works nothing out: it says what is waiting, and adds a job.
+    // A request works nothing out: it tells what is known, and adds a job.
     expect(must(await analysisOf(odile, releaseId))).toMatchObject({
-      waiting: 1,
-      learners: 9,
-      questions: [{ asked: 9, answered: 8 }, {}, {}],
+      isCurrent: false,
+      figures: { learners: 8, questions: [{ asked: 8, answered: 8 }, {}, {}] },
     });
     const [added] = await app.db.select().from(job).where(eq(job.kind, 'digests'));
     expect(added).toMatchObject({ state: 'waiting', ownerId: odile.person.id, input: { releaseId } });
     expect(await analysed(odile, releaseId)).toMatchObject({
-      waiting: 0,
       learners: 9,
       questions: [
         {

@@ -74,7 +74,10 @@ describe('what was answered', () => {
     await sits('ash');
     await expect.poll(kept, { timeout: 10_000 }).toBe(2);
     await runner.stop();
-    expect(must(await analysisOf(odile, releaseId))).toMatchObject({ waiting: 0, questions: [{ answered: 2 }] });
+    expect(must(await analysisOf(odile, releaseId))).toMatchObject({
+      isCurrent: true,
+      figures: { questions: [{ answered: 2 }] },
+    });
   });
 });
 

@@ -66,12 +66,10 @@ export interface TrialAndError {
   readonly swept: readonly { readonly item: number; readonly zones: readonly number[] }[];
 }
 
-export interface Analysis {
-  readonly release: { id: string; title: string; course: string; courseId: string; edition: number };
+/** How a release was answered. */
+export interface Figures {
   /** First attempts, one for each learner. */
   readonly learners: number;
-  /** Attempts that have gone on since they were worked out: their marks are in the figures, their latest answers not. */
-  readonly waiting: number;
   readonly outOf: number;
   readonly mean: number | null;
   /** Marks by tenths of the maximum. */
@@ -79,6 +77,14 @@ export interface Analysis {
   readonly alpha: Figure | null;
   readonly questions: readonly QuestionAnalysis[];
   readonly sweepers: readonly TrialAndError[];
+}
+
+export interface AnalysisView {
+  readonly release: { id: string; title: string; course: string; courseId: string; edition: number };
+  /** False: something has come in since the figures were worked out, and a job is at it. */
+  readonly isCurrent: boolean;
+  /** Null: they have not been worked out yet. */
+  readonly figures: Figures | null;
 }
 
 /** What was put where in the try whose mark counts, its verdict, and its feedback. What was typed stands as it was. */
@@ -230,6 +236,6 @@ export const resultOperations = {
   'GET /api/releases/{id}/analysis': {
     who: 'teacher',
     does: 'How a release was answered: figures, who put what where, drops, trial and error.',
-    answer: json<Analysis>(),
+    answer: json<AnalysisView>(),
   },
 } as const satisfies Readonly<Record<string, Operation>>;

@@ -8,7 +8,8 @@ import { endJob, failLost, type JobRow, LEASE_MS, renew, takeJob } from './jobs/
 import { log } from './log';
 import { clearLetters } from './mail/mail';
 import { publishPrepared } from './releases/publish';
-import { DIGESTS, workOutDigests } from './sittings/digests';
+import { workOutResults } from './results/analysis';
+import { DIGESTS } from './sittings/digests';
 import { addMorningMail, MORNING_MAIL, sendMorningMail } from './today/mail';
 
 /** The work of a kind of job. `progress` reports how many parts are done. */
@@ -21,7 +22,7 @@ type Work = (
 const WORKS: Readonly<Record<string, Work>> = {
   publish: (context, ownerId, input, { progress }) => publishPrepared(context, ownerId, input, progress),
   [DIGESTS]: async (context, _, { releaseId }: { releaseId: string }) => {
-    await workOutDigests(context, releaseId);
+    await workOutResults(context, releaseId);
     return ok(null);
   },
   [MORNING_MAIL]: (context, ownerId, input, { id }) => sendMorningMail(context, ownerId, input, id),

@@ -1,13 +1,12 @@
-import type { Analysis } from '../../src/contract';
+import type { Figures } from '../../src/contract';
 import type { As, Teacher } from '../../src/server/context';
-import { analysisOf } from '../../src/server/results/analysis';
-import { workOutDigests } from '../../src/server/sittings/digests';
+import { analysisOf, workOutResults } from '../../src/server/results/analysis';
 import { must } from './app';
 
-/** The results of a release, once its job has worked out what was answered. */
-export async function analysed(as: As<Teacher>, releaseId: string): Promise<Analysis> {
-  const first = must(await analysisOf(as, releaseId));
-  if (first.waiting === 0) return first;
-  await workOutDigests(as, releaseId);
-  return must(await analysisOf(as, releaseId));
+/** How a release was answered, once its job has worked it out. */
+export async function analysed(as: As<Teacher>, releaseId: string): Promise<Figures> {
+  if (!must(await analysisOf(as, releaseId)).isCurrent) await workOutResults(as, releaseId);
+  const { isCurrent, figures } = must(await analysisOf(as, releaseId));
+  if (!isCurrent || !figures) throw new Error('The results could not be worked out');
+  return figures;
 }

@@ -21,7 +21,7 @@ import { NeedButton } from './NeedButton';
 const Histogram = lazy(() => import('./Histogram'));
 const client = new QueryClient();
 /** While answers are being worked out, the figures are fetched again: soon at first, then less and less often. */
-const [FIRST_LOOK_MS, LAST_LOOK_MS] = [1000, 30_000];
+const [FIRST_LOOK_MS, LAST_LOOK_MS] = [300, 30_000];
 /** The figures of a question, and what each is. */
 const COLUMNS = [
   ['full marks', 'How many had the full mark, of those who were asked'],
@@ -47,12 +47,13 @@ function Figures({ id }: { id: string }) {
     queryKey: ['analysis', id],
     queryFn: () => ask('GET /api/releases/{id}/analysis', { id }),
     refetchInterval: ({ state: { data, dataUpdateCount } }) =>
-      data && data.waiting > 0 ? Math.min(FIRST_LOOK_MS * dataUpdateCount, LAST_LOOK_MS) : false,
+      data && !data.isCurrent ? Math.min(FIRST_LOOK_MS * 1.5 ** dataUpdateCount, LAST_LOOK_MS) : false,
   });
   const [open, setOpen] = useState<number | null>(null);
   if (found.isError) return <p className="text-brick">{found.error.message}</p>;
-  if (!found.data) return <p role="status">Working it out…</p>;
-  const { learners, waiting, outOf, mean, distribution, alpha, questions, sweepers } = found.data;
+  if (!found.data?.figures) return <p role="status">Working it out…</p>;
+  const { isCurrent, release } = found.data;
+  const { learners, outOf, mean, distribution, alpha, questions, sweepers } = found.data.figures;
   if (learners === 0) return <p>Nobody has answered it yet.</p>;
   return (
     <>
@@ -60,9 +61,8 @@ function Figures({ id }: { id: string }) {
         Of each learner’s first attempt: later ones are by people who have seen it. Beside a figure stand the bounds
         between which it lies, at 95 %, for a class like this one.
       </p>
-      <p role="status" className={waiting > 0 ? 'mb-3' : ''}>
-        {waiting > 0 &&
-          `The latest answers of ${waiting === 1 ? 'one attempt' : `${waiting} attempts`} are being worked out: they will be here in a moment.`}
+      <p role="status" className={isCurrent ? '' : 'mb-3'}>
+        {!isCurrent && 'Answers have come in since: they are being worked out, and will be here in a moment.'}
       </p>
       <div className="grid gap-8 lg:grid-cols-[3fr_2fr] mb-8">
         <figure>
@@ -111,12 +111,7 @@ function Figures({ id }: { id: string }) {
                   <>
                     <QuestionAnswers question={question} index={i} releaseId={id} />
                     {!question.struck && question.full < question.asked && (
-                      <NeedButton
-                        releaseId={id}
-                        question={i}
-                        title={question.title}
-                        courseId={found.data.release.courseId}
-                      />
+                      <NeedButton releaseId={id} question={i} title={question.title} courseId={release.courseId} />
                     )}
                   </>
                 )}

@@ -4,6 +4,7 @@ import {
   checkpoint,
   digest,
   erasing,
+  figures,
   job,
   move,
   question,
@@ -47,7 +48,7 @@ export async function sweep(context: Pick<Context, 'db' | 'now' | 'config'>): Pr
  */
 async function clearAttempts({ db }: Pick<Context, 'db'>, before: Date): Promise<number> {
   const old = await db
-    .select({ id: sitting.id, learnerId: sitting.learnerId, courseId: release.courseId })
+    .select({ id: sitting.id, learnerId: sitting.learnerId, courseId: release.courseId, releaseId: release.id })
     .from(sitting)
     .innerJoin(release, eq(release.id, sitting.releaseId))
     .where(lt(sitting.finishedAt, before))
@@ -62,6 +63,8 @@ async function clearAttempts({ db }: Pick<Context, 'db'>, before: Date): Promise
     for (const table of [digest, standing, checkpoint, move])
       await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
+    const releases = old.map(({ releaseId }) => releaseId);
+    await tx.delete(figures).where(inArray(figures.releaseId, releases));
     await tx.delete(erasing);
   });
   return old.length;

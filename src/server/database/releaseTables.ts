@@ -1,6 +1,14 @@
 import { sql } from 'drizzle-orm';
 import { customType, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Counts, EditionSection, FeedbackTime, MarkChange, SourceContent } from '../../contract';
+import type {
+  Counts,
+  EditionSection,
+  FeedbackTime,
+  Figures,
+  MarkChange,
+  SourceContent,
+  TrialAndError,
+} from '../../contract';
 import type { Aid, Checkpoint, Digest, FeedbackLevel, ModelPlacement, Move, Question } from '../../core';
 import { withEveryField } from '../../core/document';
 import { user } from './accountTables';
@@ -319,6 +327,25 @@ export const digest = sqliteTable('digest', {
   /** The shape of the body, `DIGEST_VERSION`. */
   version: integer('version').notNull().default(1),
   body: text('body', { mode: 'json' }).$type<(Digest | null)[]>().notNull(),
+});
+
+/** The figures of a release, without the names of learners. */
+export type KeptFigures = Omit<Figures, 'sweepers'> & {
+  readonly sweepers: readonly Omit<TrialAndError, 'name'>[];
+};
+
+/** A cache of how a release was answered, for its results: worked out by a job from the digests. */
+export const figures = sqliteTable('figures', {
+  releaseId: text('release_id')
+    .primaryKey()
+    .references(() => release.id),
+  /** What they rest on: while the release's attempts come to the same, the figures do. */
+  stamp: text('stamp').notNull(),
+  edition: integer('edition').notNull(),
+  body: text('body', { mode: 'json' }).$type<KeptFigures>().notNull(),
+  at: moment('at').notNull(),
+  /** How long it took to work them out, in milliseconds. */
+  tookMs: integer('took_ms').notNull(),
 });
 
 /** The questions of the Vault that a release was made from. */

@@ -1,185 +1,93 @@
-import { and, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm';
-import jStat from 'jstat';
-import type { Analysis, QuestionAnalysis, TrialAndError } from '../../contract';
-import {
-  alphaWithout,
-  answersOf,
-  correlation,
-  cronbach,
-  discrimination,
-  distribution,
-  earned,
-  facility,
-  feldt,
-  fifthsOf,
-  fisher,
-  roundMark,
-  usedTrialAndError,
-  wilson,
-} from '../../core';
-import type { As, Teacher } from '../context';
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import type { AnalysisView, TrialAndError } from '../../contract';
+import { DIGEST_VERSION } from '../../core';
+import type { As, Context, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
-import { sitting, standing } from '../database/tables';
+import { figures, type KeptFigures, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { editionOf } from '../releases/editions';
-import { addDigests, digestsOf } from '../sittings/digests';
-import { drawer } from '../sittings/draw';
+import { addDigests, workOutDigests } from '../sittings/digests';
 import { closeOverdue } from '../sittings/finish';
+import { figuresOf } from './figures';
 
-const MAX_DROPS = 4000;
-const AT_ONCE = 500;
-/** A share this near to 1 is the full mark: it is a quotient of two rounded numbers. */
-const DUST = 1e-9;
-const TENTHS = 10;
-const inSeconds = (tenths: number | null): number | null => (tenths === null ? null : tenths / TENTHS);
+/** Part of the stamp: figures that an earlier program worked out are worked out again. */
+const FIGURES_VERSION = 1;
+/** Figures that took longer than this, in milliseconds, are left alone for ten times as long as they took. */
+const QUICK_MS = 1000;
+const REST = 10;
 
 /**
- * How a release was answered, from each learner's first attempt: later attempts are by people who have seen the
- * questions.
+ * How a release was answered, as a job has worked it out. Where answers have come since, the job is added again, and
+ * the older figures are told meanwhile.
  */
-export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Result<Analysis>> {
+export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Result<AnalysisView>> {
   const { db } = as;
   const found = await releaseOf(as, releaseId);
   if (!found) return fail('notFound');
   await closeOverdue(as, [releaseId]);
-  const { row: its, course } = found;
-  const { models, points, struck, outOf, number } = await editionOf(db, releaseId, its.edition);
-  const sat = await db
+  const { row, course } = found;
+  const kept = await db.query.figures.findFirst({ where: eq(figures.releaseId, releaseId) });
+  const isCurrent = kept?.stamp === (await stampOf(as, releaseId, row.edition));
+  if (!isCurrent) await addDigests(as, as.person.id, releaseId);
+  // Of an edition before, questions may have been struck or changed since: their figures would not be of what is shown.
+  const body = kept?.edition === row.edition ? kept.body : null;
+  return ok({
+    release: { id: releaseId, title: row.title, course: course.title, courseId: row.courseId, edition: row.edition },
+    isCurrent,
+    figures: body && { ...body, sweepers: await named(as, body.sweepers) },
+  });
+}
+
+/** What the figures of a release rest on: while it is the same, they are. */
+async function stampOf({ db }: Pick<Context, 'db'>, releaseId: string, edition: number): Promise<string> {
+  const [all] = await db
     .select({
-      id: sitting.id,
-      learnerId: sitting.learnerId,
-      name: user.name,
-      edition: sitting.edition,
-      began: sitting.began,
-      seed: sitting.seed,
-      outOf: sitting.outOf,
-      finishedAt: sitting.finishedAt,
+      count: sql<number>`count(*)`,
+      moves: sql<number>`sum(${sitting.moves})`,
+      editions: sql<number>`sum(${sitting.edition})`,
+      finished: sql<number>`sum(coalesce(${sitting.finishedAt}, 0))`,
+      points: sql<number>`sum(${sitting.points})`,
+      tries: sql<number>`sum(${sitting.tries})`,
     })
     .from(sitting)
+    .where(and(eq(sitting.releaseId, releaseId), eq(sitting.number, 1)));
+  return JSON.stringify([FIGURES_VERSION, DIGEST_VERSION, edition, ...Object.values(all ?? {})]);
+}
+
+/** The names are read anew: they are not kept with the figures. */
+async function named({ db }: As<Teacher>, sweepers: KeptFigures['sweepers']): Promise<TrialAndError[]> {
+  const ids = [...new Set(sweepers.map(({ sittingId }) => sittingId))];
+  const rows = await db
+    .select({ id: sitting.id, name: user.name })
+    .from(sitting)
     .innerJoin(user, eq(user.id, sitting.learnerId))
-    .where(
-      and(
-        eq(sitting.releaseId, releaseId),
-        eq(sitting.number, 1),
-        or(isNotNull(sitting.finishedAt), gt(sitting.tries, 0)),
-      ),
-    );
-  const standings = await standingsOf(
-    as,
-    sat.map(({ id }) => id),
-  );
-  const { digests, waiting } = await digestsOf(as, releaseId);
-  if (waiting > 0) await addDigests(as, as.person.id, releaseId);
-
-  // A question that was asked and not answered earned 0, once the attempt has ended: whoever is under way may not have
-  // come to it. A question that was not drawn counts as missing.
-  const shares = await Promise.all(
-    sat.map(async ({ id, seed, began, finishedAt }) => {
-      const asked = new Set((await editionOf(db, releaseId, began)).asked(drawer(seed, 'questions')));
-      const stood = standings.get(id);
-      return models.map((_, q) =>
-        asked.has(q) && !struck[q] ? (stood?.get(q)?.share ?? (finishedAt ? 0 : null)) : null,
-      );
-    }),
-  );
-  const kept = models.flatMap((_, q) => (struck[q] ? [] : [q]));
-  const ofKept = shares.map((row) => kept.map((q) => row[q] ?? null));
-  const worth = kept.map((q) => points[q] ?? 0);
-  const totals = sat.map(({ id, outOf: most }) => {
-    const sum = [...(standings.get(id)?.values() ?? [])].reduce((all, one) => all + one.points, 0);
-    return most > 0 ? sum / most : 0;
-  });
-  const sweepers: TrialAndError[] = [];
-  const questions = models.map((model, q): QuestionAnalysis => {
-    const own = sat.flatMap(({ id, name }, i) => {
-      const digest = digests.get(id)?.[q];
-      if (!digest) return [];
-      const swept = usedTrialAndError(model, digest);
-      if (swept) sweepers.push({ sittingId: id, name, question: q, swept });
-      return [{ digest, share: shares[i]?.[q] ?? null, total: totals[i] ?? 0 }];
-    });
-    const did = own.map(({ digest }) => digest);
-    const at = kept.indexOf(q);
-    const judged = shares.flatMap((row) => row[q] ?? []);
-    const full = judged.filter((share) => share >= 1 - DUST).length;
-    const mean = at === -1 ? null : facility(ofKept, at);
-    const told = at === -1 ? null : discrimination(ofKept, worth, at);
-    const timed = own.flatMap(({ digest, share }) => (share === null ? [] : [{ seconds: digest.seconds, share }]));
-    const pace = correlation(
-      timed.map(({ seconds }) => seconds),
-      timed.map(({ share }) => share),
-    );
-    return {
-      title: model.question.title,
-      struck: struck[q] ?? false,
-      document: model.question,
-      points: points[q] ?? 0,
-      asked: judged.length,
-      answered: own.length,
-      full,
-      facility: mean === null ? null : wilson(mean, judged.length),
-      fullShare: judged.length === 0 ? null : wilson(full / judged.length, judged.length),
-      discrimination: told === null ? null : fisher(told, judged.length),
-      alphaWithout: at === -1 ? null : alphaWithout(ofKept, worth, at),
-      timeAndMark: pace === null ? null : fisher(pace, timed.length),
-      tries: meanOf(did.map(({ tries }) => tries)),
-      turnedAway: did.reduce((sum, { turnedAway }) => sum + turnedAway, 0),
-      seconds: medianOf(did.map(({ seconds }) => seconds)),
-      pace: inSeconds(medianOf(did.flatMap(({ paces }) => paces.slice(1)))),
-      answers: answersOf(model, did),
-      // By the question's own mark alone it would say nothing.
-      fifths: kept.length < 2 || at === -1 ? null : fifthsOf(own),
-      drops: did.flatMap(({ drops }) => drops).slice(0, MAX_DROPS),
-    };
-  });
-  const alpha = cronbach(ofKept, worth);
-  return ok({
-    release: { id: releaseId, title: its.title, course: course.title, courseId: its.courseId, edition: number },
-    learners: sat.length,
-    waiting,
-    outOf: roundMark(outOf),
-    mean: meanOf(totals),
-    distribution: distribution(totals),
-    alpha: alpha === null ? null : feldt(alpha, ofKept.length, worth.length, jStat.centralF.inv),
-    questions,
-    sweepers: sweepers.sort((a, b) => a.name.localeCompare(b.name)),
-  });
+    .where(inArray(sitting.id, ids));
+  const names = new Map(rows.map(({ id, name }) => [id, name]));
+  return sweepers
+    .map((sweeper) => ({ ...sweeper, name: names.get(sweeper.sittingId) ?? '' }))
+    .toSorted((a, b) => a.name.localeCompare(b.name));
 }
 
-interface Stood {
-  readonly share: number;
-  readonly points: number;
-}
-
-async function standingsOf({ db }: As<Teacher>, ids: readonly string[]): Promise<Map<string, Map<number, Stood>>> {
-  const all = new Map<string, Map<number, Stood>>();
-  for (let i = 0; i < ids.length; i += AT_ONCE) {
-    // One row per sitting: reading a row costs more than parsing its JSON.
-    const rows = await db
-      .select({
-        sittingId: standing.sittingId,
-        each: sql<string>`json_group_array(json_array(${standing.question}, ${standing.mark}, ${standing.max}, ${standing.points}))`,
-      })
-      .from(standing)
-      .where(inArray(standing.sittingId, ids.slice(i, i + AT_ONCE)))
-      .groupBy(standing.sittingId);
-    for (const { sittingId, each } of rows) {
-      const own = (JSON.parse(each) as [number, number, number, number][]).map(
-        ([question, mark, max, points]) => [question, { share: earned(mark, max, 1), points }] as const,
-      );
-      all.set(sittingId, new Map(own));
-    }
-    await new Promise((resolve) => setImmediate(resolve));
-  }
-  return all;
-}
-
-const meanOf = (list: readonly number[]): number | null =>
-  list.length > 0 ? list.reduce((sum, x) => sum + x, 0) / list.length : null;
-function medianOf(list: readonly number[]): number | null {
-  const sorted = [...list].sort((a, b) => a - b);
-  const middle = sorted[Math.floor(sorted.length / 2)];
-  if (middle === undefined) return null;
-  return sorted.length % 2 === 1 ? middle : (middle + (sorted[sorted.length / 2 - 1] as number)) / 2;
+/** The work of the job: the digests that are waiting, then the figures they come to, if these have had their rest. */
+export async function workOutResults(context: Context, releaseId: string): Promise<void> {
+  const { db } = context;
+  if (!(await workOutDigests(context, releaseId))) return;
+  const found = await db.query.release.findFirst({ columns: { edition: true }, where: eq(release.id, releaseId) });
+  const kept = await db.query.figures.findFirst({
+    columns: { stamp: true, edition: true, tookMs: true, at: true },
+    where: eq(figures.releaseId, releaseId),
+  });
+  if (!found) return;
+  const { edition } = found;
+  // What comes while they are worked out makes them figures of before.
+  const stamp = await stampOf(context, releaseId, edition);
+  const rests =
+    kept?.edition === edition &&
+    kept.tookMs > QUICK_MS &&
+    kept.at.getTime() + REST * kept.tookMs > context.now().getTime();
+  if (kept?.stamp === stamp || rests) return;
+  const began = performance.now();
+  const body = await figuresOf(context, releaseId, edition);
+  const row = { releaseId, stamp, edition, body, at: context.now(), tookMs: Math.round(performance.now() - began) };
+  await db.insert(figures).values(row).onConflictDoUpdate({ target: figures.releaseId, set: row });
 }

@@ -17,6 +17,7 @@ import {
   courseTeacher,
   digest,
   erasing,
+  figures,
   gradeRemark,
   groupMember,
   markOverride,
@@ -255,6 +256,8 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
     for (const table of [digest, standing, checkpoint, move])
       await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
+    // What was typed is told in them.
+    await tx.delete(figures).where(inArray(figures.releaseId, releases));
     for (const table of [allowance, gradeRemark, markOverride, releaseFor])
       await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
     const groups = tx.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));

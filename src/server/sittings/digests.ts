@@ -1,6 +1,7 @@
-import { and, asc, eq, gt, isNull, ne, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, ne, or } from 'drizzle-orm';
 import { DIGEST_VERSION, type Digest } from '../../core';
 import type { Context } from '../context';
+import type { Database } from '../database/open';
 import { digest, release, sitting } from '../database/tables';
 import { addJob } from '../jobs/jobs';
 import { editionOf } from '../releases/editions';
@@ -16,46 +17,33 @@ const breathe = () => new Promise((resolve) => setImmediate(resolve));
 /** The digest of each question; null: not answered. */
 type Digests = readonly (Digest | null)[];
 
-/** It is of the attempt as it is now. */
-const isOfNow = and(
-  eq(digest.version, DIGEST_VERSION),
-  eq(digest.edition, sitting.edition),
-  eq(digest.upto, sitting.moves),
-);
-const isUsable = and(eq(digest.version, DIGEST_VERSION), eq(digest.edition, sitting.edition));
-
 /** Rows read at once; other requests run in between. */
 const AT_ONCE = 500;
 
-/**
- * The digests of a release's first attempts by question. `waiting`: how many attempts have gone on since theirs was
- * made, or have none yet; a job makes it (see {@link addDigests}).
- */
-export async function digestsOf(
-  { db }: Pick<Context, 'db'>,
-  releaseId: string,
-): Promise<{ readonly digests: ReadonlyMap<string, Digests>; readonly waiting: number }> {
+/** The digests of a release's first attempts by question, as they were worked out last. */
+export async function digestsOf(db: Database, releaseId: string): Promise<ReadonlyMap<string, Digests>> {
   const digests = new Map<string, Digests>();
-  let waiting = 0;
   for (let after: string | null = ''; after !== null; ) {
-    const rows: { id: string; isOfNow: number | null; body: (Digest | null)[] | null }[] = await db
-      .select({ id: sitting.id, isOfNow: sql<number | null>`${isOfNow}`, body: digest.body })
+    const rows: { id: string; body: (Digest | null)[] }[] = await db
+      .select({ id: sitting.id, body: digest.body })
       .from(sitting)
-      .leftJoin(digest, and(eq(digest.sittingId, sitting.id), isUsable))
-      .where(and(eq(sitting.releaseId, releaseId), eq(sitting.number, 1), gt(sitting.moves, 0), gt(sitting.id, after)))
+      .innerJoin(digest, eq(digest.sittingId, sitting.id))
+      .where(
+        and(
+          ...[eq(sitting.releaseId, releaseId), eq(sitting.number, 1), gt(sitting.id, after)],
+          ...[eq(digest.version, DIGEST_VERSION), eq(digest.edition, sitting.edition)],
+        ),
+      )
       .orderBy(asc(sitting.id))
       .limit(AT_ONCE);
-    for (const { id, isOfNow, body } of rows) {
-      if (body) digests.set(id, body);
-      if (!isOfNow) waiting++;
-    }
+    for (const { id, body } of rows) digests.set(id, body);
     after = rows.length < AT_ONCE ? null : (rows.at(-1)?.id ?? null);
     await breathe();
   }
-  return { digests, waiting };
+  return digests;
 }
 
-/** Adds the job that makes a release's digests. One that is waiting or running already is enough. */
+/** Adds the job that works out a release's digests, and what they come to. One that is waiting or running already is enough. */
 export const addDigests = (context: Context, ownerId: string, releaseId: string): Promise<void> =>
   addJob(context, {
     id: `${DIGESTS}/${releaseId}`,
@@ -75,8 +63,11 @@ export async function addDigestsOf(context: Context, releaseId: string): Promise
   if (found) await addDigests(context, found.releasedBy, releaseId);
 }
 
-/** Works out what digests of a release are waiting, the oldest attempts first. */
-export async function workOutDigests(context: Pick<Context, 'db' | 'work'>, releaseId: string): Promise<void> {
+/**
+ * Works out what digests of a release are waiting, the oldest attempts first, up to a number. Returns whether that is
+ * all of them.
+ */
+export async function workOutDigests(context: Pick<Context, 'db' | 'work'>, releaseId: string): Promise<boolean> {
   const stale = await context.db
     .select({ id: sitting.id, edition: sitting.edition, seed: sitting.seed, moves: sitting.moves })
     .from(sitting)
@@ -99,6 +90,7 @@ export async function workOutDigests(context: Pick<Context, 'db' | 'work'>, rele
     await workOut(context, releaseId, attempt);
     await breathe();
   }
+  return stale.length < MAX_ATTEMPTS;
 }
 
 interface Attempt {

@@ -158,7 +158,7 @@ describe('a fault of the storage', () => {
       (error: Error) => error,
     );
     expect(failed && isOfStorage(failed)).toBe(true);
-    expect(String((failed as Error).cause)).toContain('SQLITE_FULL');
+    expect(`${failed} ${failed?.cause}`).toContain('SQLITE_FULL');
     const during = await app.db.$count(move);
     expect(during).toBeGreaterThanOrEqual(before);
     await app.db.run(sql.raw('PRAGMA max_page_count=1073741823'));

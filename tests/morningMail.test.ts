@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { statSync, utimesSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import PostalMime, { type Email } from 'postal-mime';
 import { SMTPServer } from 'smtp-server';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -55,7 +55,10 @@ async function someone(): Promise<{ as: As<Teacher>; wait: (ms: number) => void 
 }
 
 const jobsOf = (as: As<Teacher>) =>
-  as.db.query.job.findMany({ where: eq(job.ownerId, as.person.id), orderBy: job.createdAt });
+  as.db.query.job.findMany({
+    where: and(eq(job.ownerId, as.person.id), eq(job.kind, MORNING_MAIL)),
+    orderBy: job.createdAt,
+  });
 
 /** Does the jobs of a teacher as the runner does, and gives the letters stored since. */
 async function letters(as: As<Teacher>) {

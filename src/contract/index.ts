@@ -14,6 +14,7 @@ export * from './media';
 export * from './morningMail';
 export * from './operation';
 export * from './operations';
+export * from './paper';
 export * from './problems';
 export * from './questions';
 export * from './releases';

@@ -8,6 +8,7 @@ import { liveOperations } from './live';
 import { mediaOperations } from './media';
 import { morningMailOperations } from './morningMail';
 import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
+import { paperOperations } from './paper';
 import { questionOperations } from './questions';
 import { releaseOperations } from './releases';
 import { resultOperations } from './results';
@@ -27,6 +28,7 @@ export const OPERATIONS = {
   ...releaseOperations,
   ...resultOperations,
   ...correctionOperations,
+  ...paperOperations,
   ...sittingOperations,
   ...questionOperations,
   ...shelfOperations,

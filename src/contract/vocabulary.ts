@@ -44,6 +44,7 @@ export const AUDITED = [
   'removed',
   'removalUndone',
   'reopened',
+  'paperEntered',
 ] as const;
 
 export type AuditWhat = (typeof AUDITED)[number];

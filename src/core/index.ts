@@ -265,6 +265,8 @@ export { type Choose, type Collision, type Merged, merge } from './merge/merge';
 export { type Anew, laidAnew, zoneAt } from './narrow/anew';
 export { placesCarryMeaning } from './narrow/meaning';
 export { FINGER, itemSize, NARROW_SCALE, type WidthIn, wordsFit } from './narrow/sizes';
+export { type ReadSheet, readSheet, type SheetAnswer, type SheetProblem } from './paper/read';
+export { letterOf as sheetLetter, type SheetNames, sheetNames } from './paper/sheet';
 export { isUsername, normalUsername, USERNAME_RULE } from './people/username';
 export { drawnAnswer, drawnBySeed } from './pools/answer';
 export { allDraws, drawCount, drawFrom, drawnQuestion } from './pools/draw';

@@ -71,6 +71,7 @@ export { findAnything } from './search/search';
 export { finish } from './sittings/finish';
 export { sittingMedium, sittingSource } from './sittings/media';
 export { receiveMoves } from './sittings/moves';
+export { enterSheet, sheetLearners, sheetOf } from './sittings/onPaper';
 export { goTo, openRelease } from './sittings/openRelease';
 export { reopen } from './sittings/reopen';
 export { makeTicket, readTicket, TICKET_SECONDS, ticketName } from './sittings/ticket';

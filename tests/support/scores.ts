@@ -9,7 +9,7 @@ const KEPT = sql`
 const WORKED_OUT = sql`
   select sitting.id as id,
     (select count(*) from move where move.sitting_id = sitting.id) as moves,
-    (select count(*) > 0 from move where move.sitting_id = sitting.id and not ending and body ->> '$.kind' in ('drop', 'put', 'check')) as acted,
+    (select count(*) > 0 from move where move.sitting_id = sitting.id and (body ->> '$.kind' in ('drop', 'put') or (body ->> '$.kind' = 'check' and not ending))) as acted,
     (select min(at) from move where move.sitting_id = sitting.id and not ending) as first_move_at,
     (select max(at) from move where move.sitting_id = sitting.id and not ending) as last_move_at,
     (select coalesce(sum(points), 0) from standing where standing.sitting_id = sitting.id) as points,

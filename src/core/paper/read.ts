@@ -1,5 +1,5 @@
 import { cloneBoard } from '../judge/board';
-import { copyOf, isKeyed, type QuestionModel } from '../judge/model';
+import { copyOf, isKeyed, itemOf, numberOf, type QuestionModel } from '../judge/model';
 import { applyMove, type Move, type Standing, untouched } from '../judge/replay';
 import type { SheetNames } from './sheet';
 
@@ -102,16 +102,16 @@ function movesFor(model: QuestionModel, asked: readonly Asked[]): Move[] {
     used.set(item, copy + 1);
     return { item, copy, zone };
   });
-  const stays = new Set<string>();
+  const stays = new Set<number>();
   const leaving = [...model.start.zoneOf].flatMap(([copy, zone]): Move[] => {
     const at = wanted.findIndex((one) => copyOf(one.item, one.copy) === copy);
-    if (wanted[at]?.zone === zone) stays.add(`${copy}`);
-    const item = items[Math.floor(copy / copyOf(1, 0))];
-    return at === -1 && item ? [{ kind: 'put', item: item.id, copy: copy % copyOf(1, 0), zone: null }] : [];
+    if (wanted[at]?.zone === zone) stays.add(copy);
+    const item = items[itemOf(copy)];
+    return at === -1 && item ? [{ kind: 'put', item: item.id, copy: numberOf(copy), zone: null }] : [];
   });
   const isRight = ({ item, zone }: { item: number; zone: number }) => isKeyed(model, zone, item);
   const entering = wanted
-    .filter(({ item, copy }) => !stays.has(`${copyOf(item, copy)}`))
+    .filter(({ item, copy }) => !stays.has(copyOf(item, copy)))
     .toSorted((a, b) => (model.question.judging === 'onCheck' ? 0 : Number(isRight(b)) - Number(isRight(a))))
     .flatMap(({ item, copy, zone }): Move[] => {
       const [placed, into] = [items[item], zones[zone]];

@@ -15,6 +15,7 @@ const WHAT: Record<string, string> = {
   removed: 'removed a unit, a category or a group',
   removalUndone: 'undid a removal',
   reopened: 'opened a finished attempt again',
+  paperEntered: 'typed in a sheet of paper',
 };
 
 /** Who changed marks, or what marks depend on. */

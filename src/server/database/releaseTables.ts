@@ -238,6 +238,8 @@ export const sitting = sqliteTable(
     usedAt: integer('used_at'),
     /** Set when it was reopened: final checks up to this move number do not count. */
     reopenedAfter: integer('reopened_after').notNull().default(0),
+    /** Answered on paper and typed in by a teacher: the variant of the sheet, from 1. Null: on its page. */
+    paperVariant: integer('paper_variant'),
     // What is read of many attempts at once is written with their moves, and can be worked out again from them.
     /** The number of its last move, 0 before the first. */
     moves: integer('moves').notNull().default(0),
@@ -270,7 +272,7 @@ export const move = sqliteTable(
     question: integer('question').notNull(),
     body: text('body', { mode: 'json' }).$type<Move>().notNull(),
     at: moment('at').notNull(),
-    /** A final check, made when the attempt ended. */
+    /** Made as the attempt ended: a final check, or what was typed in from paper. */
     ending: integer('ending', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [primaryKey({ columns: [t.sittingId, t.n] }), uniqueIndex('move_id').on(t.sittingId, t.id)],

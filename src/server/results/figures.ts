@@ -46,6 +46,7 @@ export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, 
       edition: sitting.edition,
       began: sitting.began,
       seed: sitting.seed,
+      paper: sitting.paperVariant,
       outOf: sitting.outOf,
       finishedAt: sitting.finishedAt,
     })
@@ -83,12 +84,12 @@ export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, 
   });
   const sweepers: KeptFigures['sweepers'][number][] = [];
   const figuresAt = (model: QuestionModel, q: number): QuestionAnalysis => {
-    const own = sat.flatMap(({ id }, i) => {
+    const own = sat.flatMap(({ id, paper }, i) => {
       const digest = digests.get(id)?.[q];
       if (!digest) return [];
       const swept = usedTrialAndError(model, digest);
       if (swept) sweepers.push({ sittingId: id, question: q, swept });
-      return [{ digest, share: shares[i]?.[q] ?? null, total: totals[i] ?? 0 }];
+      return [{ digest, share: shares[i]?.[q] ?? null, total: totals[i] ?? 0, isTimed: paper === null }];
     });
     const did = own.map(({ digest }) => digest);
     const at = kept.indexOf(q);
@@ -96,7 +97,9 @@ export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, 
     const full = judged.filter((share) => share >= 1 - DUST).length;
     const mean = at === -1 ? null : facility(ofKept, at);
     const told = at === -1 ? null : discrimination(ofKept, worth, at);
-    const timed = own.flatMap(({ digest, share }) => (share === null ? [] : [{ seconds: digest.seconds, share }]));
+    // Of what was written on paper the time is not known.
+    const onPage = own.filter(({ isTimed }) => isTimed);
+    const timed = onPage.flatMap(({ digest, share }) => (share === null ? [] : [{ seconds: digest.seconds, share }]));
     const pace = correlation(
       timed.map(({ seconds }) => seconds),
       timed.map(({ share }) => share),
@@ -116,8 +119,8 @@ export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, 
       timeAndMark: pace === null ? null : fisher(pace, timed.length),
       tries: meanOf(did.map(({ tries }) => tries)),
       turnedAway: did.reduce((sum, { turnedAway }) => sum + turnedAway, 0),
-      seconds: medianOf(did.map(({ seconds }) => seconds)),
-      pace: inSeconds(medianOf(did.flatMap(({ paces }) => paces.slice(1)))),
+      seconds: medianOf(onPage.map(({ digest }) => digest.seconds)),
+      pace: inSeconds(medianOf(onPage.flatMap(({ digest }) => digest.paces.slice(1)))),
       answers: answersOf(model, did),
       // By the question's own mark alone it would say nothing.
       fifths: kept.length < 2 || at === -1 ? null : fifthsOf(own),

@@ -9,7 +9,7 @@ interface Adding {
   readonly at: Date;
   /** A try is among them, so the question's standing is stored too. */
   readonly tried: boolean;
-  /** The session the moves were sent under (null: not checked), or the final checks of an attempt. */
+  /** The session the moves were sent under (null: not checked), or that they are made as the attempt ends. */
   readonly by: { readonly session: string | null; readonly steady: number } | 'ending';
 }
 

@@ -11,8 +11,8 @@ export interface Addition {
   readonly at: Date;
   readonly moves: readonly { readonly n: number; readonly id: string; readonly body: Move }[];
   /**
-   * What was read before the moves were judged: they are stored only if it is still true. Null: the final checks of an
-   * attempt.
+   * What was read before the moves were judged: they are stored only if it is still true. Null: moves that are made as
+   * an attempt ends.
    */
   readonly guard: Guard | null;
   readonly standing: {
@@ -140,15 +140,13 @@ function statementsOf({ sittingId, edition, question, at, moves, guard, standing
         full_marks = excluded.full_marks, ended = excluded.ended, checked_at = excluded.checked_at`);
   const columns = [sql`moves = ${last?.n ?? 0}`];
   if (guard) columns.push(sql`first_move_at = coalesce(first_move_at, ${when}), last_move_at = ${when}`);
-  if (guard && moves.some(({ body }) => isAct(body))) columns.push(sql`acted = 1`);
+  if (moves.some(({ body: { kind } }) => kind === 'drop' || kind === 'put' || (kind === 'check' && guard)))
+    columns.push(sql`acted = 1`);
   if (guard?.timed) columns.push(sql`used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)}`);
   if (standing) columns.push(summedStandings);
   all.push(sql`update sitting set ${sql.join(columns, sql`, `)} where id = ${sittingId} and ${stored}`);
   return all;
 }
-
-/** Placing, typing and checking: an attempt without any does not count. */
-const isAct = ({ kind }: Move) => kind === 'drop' || kind === 'put' || kind === 'check';
 
 const held = ({ reached, reopenedAfter, usedMs, session }: Guard, when: number): SQL => sql`
   and sitting.reached = ${reached} and sitting.reopened_after = ${reopenedAfter}

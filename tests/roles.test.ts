@@ -520,6 +520,15 @@ const ROWS: Readonly<Record<string, Row>> = {
     may: COURSE,
     ask: at(() => of.release, { body: { id: randomUUID(), question: 0, title: 'To see again' } }),
   },
+  'GET /api/releases/{id}/paper': { may: COURSE, ask: at(() => of.release) },
+  'GET /api/releases/{id}/paper/learners': { may: COURSE, ask: at(() => of.release) },
+  'POST /api/releases/{id}/paper': {
+    may: COURSE,
+    ask: () => ({
+      params: { id: of.release },
+      body: { id: randomUUID(), learnerId: people.sitter?.id, variant: 1, writtenAt: null, answers: [] },
+    }),
+  },
   'GET /releases/{id}/answers.csv': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/answers.jsonl': { may: COURSE, ask: at(() => of.release) },
   'GET /releases/{id}/results.csv': { may: COURSE, ask: at(() => of.release) },

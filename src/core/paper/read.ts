@@ -55,8 +55,8 @@ export function readSheet(model: QuestionModel, names: SheetNames, { places, mar
   return arranged(model, [...movesFor(model, asked), ...typed, ...marked(model, marks)]);
 }
 
-/** Single letters need nothing between them; where there are double ones, they stand apart. */
-function lettersIn(text: string, letters: readonly (string | null)[]): string[] {
+/** The letters in a text, in capitals. Single ones need nothing between them; where there are double ones, they stand apart. */
+export function lettersIn(text: string, letters: readonly (string | null)[]): string[] {
   const written = text.toUpperCase();
   const isDouble = letters.some((letter) => letter !== null && letter.length > 1);
   return isDouble ? written.split(/[^\p{L}\p{N}]+/u).filter(Boolean) : [...written.replace(/[^\p{L}\p{N}]/gu, '')];

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { QuestionAnalysis } from '../../contract';
-import { OnSketch } from './OnSketch';
+import { OnSketch } from '../shared/OnSketch';
 
 /** Scene units of one square of the density. */
 const SQUARE = 40;

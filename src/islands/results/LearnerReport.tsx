@@ -4,7 +4,7 @@ import { judgedAt, questionModel, restoredBoard } from '../../core';
 import { BoardSketch, MediaFrom } from '../../scene';
 import { shownMark } from '../../ui';
 import { benchMedia } from '../shared/ownMedia';
-import '../sets/paper/paper.css';
+import '../shared/paper/paper.css';
 import './report.css';
 
 const day = (at: Date) => format(at, 'd MMM yyyy');

@@ -1,7 +1,7 @@
 import type { QuestionAnalysis } from '../../../contract';
 import type { MarkAnswers, MarkOutcome } from '../../../core';
+import { OnSketch } from '../../shared/OnSketch';
 import { sharesOf } from '../analysis';
-import { OnSketch } from '../OnSketch';
 import type { Names } from './names';
 
 /** Told apart by more than colour: filled, in a ring, crossed. */

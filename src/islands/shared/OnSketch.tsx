@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Question } from '../../core';
 import { MediaFrom, Sketch } from '../../scene';
-import { benchMedia } from '../shared/ownMedia';
+import { benchMedia } from './ownMedia';
 
 const WIDTH = 460;
 

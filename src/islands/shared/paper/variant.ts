@@ -1,5 +1,7 @@
-import { asked, inPlaces, type Question, random, seedOf } from '../../../core';
+import type { SheetView } from '../../../contract';
+import { asked, drawnBySeed, inPlaces, type Question, random, seedOf } from '../../../core';
 import { richFromPlain } from '../../../core/document';
+import { onPaper } from './onPaper';
 import type { PaperQuestion, PaperSource } from './Paper';
 
 /** A set with its questions whole. */
@@ -30,8 +32,10 @@ export function variantOf(
   return {
     questions: places.map((place, i) => {
       const part = partOf(place);
+      const whole = questions[place] as Question;
+      // Questions and answers of one variant are of one draw.
       return {
-        question: questions[place] as Question,
+        ...onPaper(drawnBySeed(whole, `${seed}/${whole.id}`), `${seed}/${whole.id}`),
         points: points[place] ?? 0,
         begins: part && part !== partOf(places[i - 1]) && part.title !== '' ? part.title : null,
       };
@@ -44,3 +48,12 @@ export function variantOf(
     }),
   };
 }
+
+/** A variant of a release, as the server has drawn it. */
+export const ofSheet = ({ questions, sources }: SheetView): { questions: PaperQuestion[]; sources: PaperSource[] } => ({
+  questions: questions.map(({ document, struck: _, ...rest }) => ({ ...rest, question: document })),
+  sources: sources.map(({ title, text, medium, before }) => ({
+    ...{ title, text: richFromPlain(text), before },
+    picture: medium?.kind === 'picture' ? medium : null,
+  })),
+});

@@ -15,7 +15,8 @@ export function paperForm(question: Question): PaperForm {
   const gaps = new Set<string>(fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : [])));
   const standsNowhere = seen.filter(({ id, shape }) => shape.type === 'slot' && !gaps.has(id));
   if (seen.length < zones.length) return 'drawing';
-  const hasPicture = fixtures.some(({ type }) => type === 'picture' || type === 'film');
+  // A film cannot be put on paper.
+  const hasPicture = fixtures.some(({ type }) => type === 'picture');
   const allStay = items.length > 0 && items.every(({ stays }) => stays);
   if (allStay && seen.length === 1 && standsNowhere.length === 1 && !hasPicture) return 'ticks';
   if (hasPicture) return 'drawing';

@@ -50,6 +50,25 @@ describe('letters', () => {
   });
 });
 
+describe('letters of what is chosen from menus', () => {
+  it('go by the words: the document may have them in the order of the gaps', () => {
+    const slot = (id: string) => ({ id, label: '', shape: { type: 'slot' }, menu: true });
+    const runs = [{ slot: 'a' }, { text: ' then ' }, { slot: 'b' }];
+    const question = seeds({
+      fixtures: [
+        { id: 't', type: 'text', x: 0, y: 0, w: 400, h: 100, text: { blocks: [{ type: 'paragraph', runs }] } },
+      ],
+      items: ['moist', 'Close', 'third'].map((label, i) => ({ id: `i${i}`, label, size: { w: 80, h: 40 } })),
+      zones: [slot('a'), slot('b')],
+      key: [
+        { zone: 'a', belongs: ['i0'], need: { rule: 'all' } },
+        { zone: 'b', belongs: ['i1'], need: { rule: 'all' } },
+      ],
+    });
+    expect(sheetNames(question, homes(question)).letters).toEqual(['B', 'A', 'C']);
+  });
+});
+
 describe('a sheet that is read', () => {
   it('is what the core makes of the same arrangement, however it is written', () => {
     for (const [dry, moist] of [
@@ -100,6 +119,21 @@ describe('a sheet that is read', () => {
     };
     expect(markOf(ordered, 'ABC')).toBe(3);
     expect(markOf(ordered, 'CBA')).toBeLessThan(3);
+  });
+
+  it('puts in order what lies in its place from the start', () => {
+    const question = exampleOf('order', crypto.randomUUID());
+    const model = questionModel(question);
+    const names = sheetNames(question, homes(question));
+    const right = (question.key[0]?.belongs ?? []).map(
+      (id) => names.letters[question.items.findIndex((item) => item.id === id)] ?? '',
+    );
+    const earned = (text: string) => {
+      const sheet = readSheet(model, names, { places: [{ number: 1, text }], marks: [] });
+      return sheet.ok ? sheet.standing.tries.best?.judged.fraction : null;
+    };
+    expect(earned(right.join(' '))).toBe(1);
+    expect(earned(right.toReversed().join(' '))).toBeLessThan(1);
   });
 });
 

@@ -97,17 +97,21 @@ function notTaken(model: QuestionModel, { letters }: SheetNames, asked: readonly
 function movesFor(model: QuestionModel, asked: readonly Asked[]): Move[] {
   const { items, zones } = model.question;
   const used = new Map<number, number>();
+  const isOrdered = (zone: number) => model.entryOf[zone]?.sequence ?? false;
+  const stays = new Set<number>();
   const wanted = asked.map(({ item, zone }) => {
     const copy = used.get(item) ?? 0;
     used.set(item, copy + 1);
     return { item, copy, zone };
   });
-  const stays = new Set<number>();
   const leaving = [...model.start.zoneOf].flatMap(([copy, zone]): Move[] => {
     const at = wanted.findIndex((one) => copyOf(one.item, one.copy) === copy);
-    if (wanted[at]?.zone === zone) stays.add(copy);
+    if (wanted[at]?.zone === zone && !isOrdered(zone)) stays.add(copy);
     const item = items[itemOf(copy)];
-    return at === -1 && item ? [{ kind: 'put', item: item.id, copy: numberOf(copy), zone: null }] : [];
+    // What is put in order stays in its place if nothing is written there.
+    return at === -1 && item && !isOrdered(zone)
+      ? [{ kind: 'put', item: item.id, copy: numberOf(copy), zone: null }]
+      : [];
   });
   const isRight = ({ item, zone }: { item: number; zone: number }) => isKeyed(model, zone, item);
   const entering = wanted
@@ -115,10 +119,17 @@ function movesFor(model: QuestionModel, asked: readonly Asked[]): Move[] {
     .toSorted((a, b) => (model.question.judging === 'onCheck' ? 0 : Number(isRight(b)) - Number(isRight(a))))
     .flatMap(({ item, copy, zone }): Move[] => {
       const [placed, into] = [items[item], zones[zone]];
-      return placed && into ? [{ kind: 'put', item: placed.id, copy, zone: into.id }] : [];
+      if (!placed || !into) return [];
+      const put = { kind: 'put', item: placed.id, copy, zone: into.id } as const;
+      return [
+        isOrdered(zone) ? { ...put, at: wanted.filter((one) => one.zone === zone).findIndex(isCopy(item, copy)) } : put,
+      ];
     });
   return [...leaving, ...entering];
 }
+
+const isCopy = (item: number, copy: number) => (one: { readonly item: number; readonly copy: number }) =>
+  one.item === item && one.copy === copy;
 
 /** The copies with which something can be marked on the scene, where zones are hidden. */
 const markers = (model: QuestionModel): { readonly item: number; readonly copy: number }[] =>

@@ -15,8 +15,8 @@ export interface SheetNames {
 }
 
 /**
- * Letters for items in the order in which they are read where they lie (`homes`, by item: scene units), numbers for
- * zones: gaps in the order of their texts, then the others as they are read. The names tell nothing of the key: they
+ * Letters for items in the order in which they are read where they lie (`homes`, by item: scene units), those of menus
+ * by their words; numbers for zones: gaps in the order of their texts, then the others as they are read. The names tell nothing of the key: they
  * rest on what learners see.
  */
 export function sheetNames(question: Question, homes: readonly Point[]): SheetNames {
@@ -24,8 +24,12 @@ export function sheetNames(question: Question, homes: readonly Point[]): SheetNa
   const items = question.items.flatMap(({ id, size }, i) =>
     typedOnly.has(id) ? [] : [{ i, box: { ...(homes[i] ?? { x: 0, y: 0 }), ...size } }],
   );
+  // What is only chosen from menus lies nowhere: in the order of the document it might tell the key.
+  const offered = items.filter(({ i }) => isOnlyChosen(question, i));
+  const wordsOf = (i: number) => (question.items[i]?.label ?? '').toLowerCase();
+  const byWords = offered.toSorted((a, b) => (wordsOf(a.i) < wordsOf(b.i) ? -1 : 1));
   const letters: (string | null)[] = question.items.map(() => null);
-  asRead(items).forEach(({ i }, n) => {
+  [...asRead(items.filter((item) => !offered.includes(item))), ...byWords].forEach(({ i }, n) => {
     letters[i] = letterOf(n);
   });
   const gaps = question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : []));
@@ -40,6 +44,14 @@ export function sheetNames(question: Question, homes: readonly Point[]): SheetNa
     numbers[i] = n + 1;
   });
   return { letters, numbers };
+}
+
+/** Everything that could take it is a menu in a text. */
+function isOnlyChosen({ items, zones }: Question, i: number): boolean {
+  const takes = zones.filter(
+    ({ hidden, typed, family }) => !hidden && !typed && (family === null || family === items[i]?.family),
+  );
+  return takes.length > 0 && takes.every(({ menu, shape }) => menu && shape.type === 'slot');
 }
 
 /** Line by line, each from its left: what begins above the middle of a line's first belongs to that line. */

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { MAX_VARIANT, type SheetEntered, type SheetLearner, type SheetView } from '../../contract';
 import type { SheetAnswer } from '../../core';
 import { type ApiError, api, ask, asTypedDay, Field, typedTime } from '../../ui';
@@ -33,6 +33,7 @@ interface Typed extends SheetEntered {
 
 function Entering({ id, sheet: first }: Props) {
   const [variant, setVariant] = useState(1);
+  const [head, setHead] = useState<Head>({ learnerId: '', day: asTypedDay(new Date()) });
   const sheet = useQuery({
     queryKey: ['sheet', id, variant],
     queryFn: () => ask('GET /api/releases/{id}/paper', { id, query: { variant } }),
@@ -53,6 +54,8 @@ function Entering({ id, sheet: first }: Props) {
       id={id}
       variant={variant}
       onVariant={setVariant}
+      head={head}
+      onHead={setHead}
       sheet={sheet.data ?? null}
       problem={sheet.isError ? sheet.error.message : null}
       learners={learners.data}
@@ -61,19 +64,26 @@ function Entering({ id, sheet: first }: Props) {
   );
 }
 
+/** Whose sheet it is, and the day on which it was written. Another variant has the same. */
+interface Head {
+  readonly learnerId: string;
+  readonly day: string;
+}
+
 interface FormProps {
   id: string;
   variant: number;
   onVariant: (variant: number) => void;
+  head: Head;
+  onHead: (head: Head) => void;
   sheet: SheetView | null;
   problem: string | null;
   learners: readonly SheetLearner[];
   onEntered: () => void;
 }
 
-function Form({ id, variant, onVariant, sheet, problem, learners, onEntered }: FormProps) {
-  const [learnerId, setLearnerId] = useState('');
-  const [day, setDay] = useState(asTypedDay(new Date()));
+function Form({ id, variant, onVariant, head, onHead, sheet, problem, learners, onEntered }: FormProps) {
+  const { learnerId, day } = head;
   const [isAnother, setIsAnother] = useState(false);
   const [answers, setAnswers] = useState<readonly SheetAnswer[]>(() => blankAnswers(sheet));
   const [error, setError] = useState<ApiError | null>(null);
@@ -82,6 +92,11 @@ function Form({ id, variant, onVariant, sheet, problem, learners, onEntered }: F
   // The same attempt, however often it is sent.
   const next = useRef(crypto.randomUUID());
   const whose = useRef<HTMLSelectElement>(null);
+  const form = useRef<HTMLFormElement>(null);
+  // To the first thing that cannot be read.
+  useEffect(() => {
+    if (error) form.current?.querySelector<HTMLInputElement>('[aria-invalid="true"]')?.focus();
+  }, [error]);
   const learner = learners.find((candidate) => candidate.learnerId === learnerId);
   const before = isAnother ? null : (learner?.entered ?? null);
   const blank = useMemo(() => blankAnswers(sheet), [sheet]);
@@ -106,7 +121,7 @@ function Form({ id, variant, onVariant, sheet, problem, learners, onEntered }: F
     setEntered({ ...answer.value, name: learner.name });
     next.current = crypto.randomUUID();
     setAnswers(blank);
-    setLearnerId('');
+    onHead({ learnerId: '', day });
     setIsAnother(false);
     onEntered();
     whose.current?.focus();
@@ -114,6 +129,7 @@ function Form({ id, variant, onVariant, sheet, problem, learners, onEntered }: F
 
   return (
     <form
+      ref={form}
       className="mt-4"
       onSubmit={(event) => {
         event.preventDefault();
@@ -147,7 +163,7 @@ function Form({ id, variant, onVariant, sheet, problem, learners, onEntered }: F
             value={learnerId}
             required
             onChange={({ target }) => {
-              setLearnerId(target.value);
+              onHead({ learnerId: target.value, day });
               setIsAnother(false);
             }}
           >
@@ -166,7 +182,7 @@ function Form({ id, variant, onVariant, sheet, problem, learners, onEntered }: F
           value={day}
           max={asTypedDay(new Date())}
           required
-          onChange={({ target }) => setDay(target.value)}
+          onChange={({ target }) => onHead({ learnerId, day: target.value })}
         />
       </div>
       {learner?.entered && (

@@ -1,5 +1,5 @@
 import { Undo2 } from 'lucide-react';
-import type { PointerEvent } from 'react';
+import { type PointerEvent, useId } from 'react';
 import type { SheetQuestion } from '../../contract';
 import { lettersIn, type SheetAnswer } from '../../core';
 import { OnSketch } from '../shared/OnSketch';
@@ -32,7 +32,7 @@ export function SheetQuestionFields({ question, number, answer, problems, onChan
         {number}. {document.title || 'Untitled question'}
         {struck && <span className="font-normal text-mute"> · struck: it counts for nobody</span>}
       </legend>
-      <div className="clear-both grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+      <div className="clear-both grid gap-3 grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]">
         {places.map((place) => (
           <PlaceField
             key={place.number}
@@ -65,16 +65,16 @@ function PlaceField({ question, place: { number, title, typed }, text, problem, 
     : lettersIn(text, letters)
         .map((letter) => document.items[letters.indexOf(letter)]?.label ?? `${letter}?`)
         .join(', ');
-  const about = `read-${document.id}-${number}`;
+  const id = useId();
   return (
-    <label className="flex flex-col gap-1">
-      <span className="flex items-baseline gap-2">
-        <b className="figures">{number}</b>
-        <span className="text-mute truncate">{title}</span>
-      </span>
+    <div className="flex flex-col gap-1">
+      <label htmlFor={id} className="flex items-baseline gap-2">
+        <b className="figures">{number}</b> <span className="text-mute truncate">{title}</span>
+      </label>
       <input
+        id={id}
         type="text"
-        className={`input w-full ${typed ? '' : 'uppercase'} ${problem ? 'input-error' : ''}`}
+        className={`input w-full ${typed ? '' : 'uppercase placeholder:normal-case'} ${problem ? 'input-error' : ''}`}
         value={text}
         maxLength={500}
         autoComplete="off"
@@ -82,13 +82,13 @@ function PlaceField({ question, place: { number, title, typed }, text, problem, 
         spellCheck={false}
         placeholder={typed ? 'words' : 'letters'}
         aria-invalid={problem ? true : undefined}
-        aria-describedby={about}
+        aria-describedby={`${id}-read`}
         onChange={({ target }) => onChange(target.value)}
       />
-      <span id={about} className={`text-sm min-h-5 ${problem ? 'text-brick' : 'text-mute'}`}>
+      <span id={`${id}-read`} className={`text-sm min-h-5 ${problem ? 'text-brick' : 'text-mute'}`}>
         {problem ?? read}
       </span>
-    </label>
+    </div>
   );
 }
 

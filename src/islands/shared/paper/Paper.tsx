@@ -4,7 +4,7 @@ import { ItemFace, MediaFrom, RichText, Sketch } from '../../../scene';
 import { Slots } from '../../../scene/slots';
 import { phrase } from '../../../words';
 import { benchMedia, mediumUrl } from '../ownMedia';
-import { answersOf, drawnOnPaper, listed, type OnPaper, type Place, placesOf, toldOn } from './onPaper';
+import { answersOf, choicesAt, drawnOnPaper, listed, type OnPaper, type Place, placesOf, toldOn } from './onPaper';
 import './paper.css';
 
 /** What is put on paper: the questions, lines to write the answers on, or the answers. */
@@ -32,7 +32,7 @@ interface Props {
 }
 
 /** The width of a printed line and the height that leaves room for writing, in CSS pixels. */
-const WIDTH = 660;
+const WIDTH = 640;
 const HIGHEST = 560;
 
 /** A set or a release on paper, in black and white. Drawn on the server: nothing of it moves. */
@@ -67,7 +67,7 @@ export function Paper({ title, sheet, variant, questions, sources }: Props) {
             {question.begins && <h2 className="paper-section">{question.begins}</h2>}
             {sheet === 'questions' &&
               sources
-                .filter(({ before }) => before === i)
+                .filter(({ before, text, picture }) => before === i && (text || picture))
                 .map((source) => <Source key={source.title} source={source} />)}
             <section className={`paper-question ${sheet === 'questions' ? 'paper-whole' : ''}`}>
               <h3>
@@ -119,20 +119,18 @@ function Texts({ asked }: { asked: OnPaper }) {
   );
 }
 
-/** A gap to write into, by its number; one answered from a menu names what there is to choose from. */
-function Gap({ asked: { question, letters, numbers }, zone }: { asked: OnPaper; zone: string }) {
-  const at = question.zones.findIndex(({ id }) => id === zone);
-  const found = question.zones[at];
-  const choices = found?.menu
-    ? question.items.flatMap(({ family, label }, i) =>
-        letters[i] !== null && (found.family === null || family === found.family) ? [`${letters[i]} ${label}`] : [],
-      )
-    : [];
+/** A gap to write into, by its number; after it what a menu of its own offers. */
+function Gap({ asked, zone }: { asked: OnPaper; zone: string }) {
+  const at = asked.question.zones.findIndex(({ id }) => id === zone);
+  const found = asked.question.zones[at];
+  const choices = found ? choicesAt(asked, found) : [];
   return (
-    <span className="paper-gap">
-      <Badge>{numbers[at]}</Badge>
-      {choices.length > 0 && <small>{choices.join(' / ')}</small>}
-    </span>
+    <>
+      <span className="paper-gap">
+        <Badge>{asked.numbers[at]}</Badge>
+      </span>
+      {choices.length > 0 && <small className="paper-choices"> ({choices.join(' / ')})</small>}
+    </>
   );
 }
 
@@ -141,13 +139,7 @@ const Badge = ({ children }: { children: ReactNode }) => <b className="paper-num
 /** What is placed, by its letters: a list to read, or choices with boxes to tick. */
 function Things({ asked, ticks }: { asked: OnPaper; ticks: boolean }) {
   const { question, letters } = asked;
-  const isMenu = (i: number) => {
-    const takes = question.zones.filter(
-      ({ hidden, typed, family }) => !hidden && !typed && (family === null || family === question.items[i]?.family),
-    );
-    return takes.length > 0 && takes.every(({ menu, shape }) => menu && shape.type === 'slot');
-  };
-  const shown = listed(asked).filter((i) => !isMenu(i));
+  const shown = listed(asked);
   if (shown.length === 0 || question.zones.some(({ hidden }) => hidden)) return null;
   return (
     <ul className={ticks ? 'paper-ticks' : 'paper-things'}>

@@ -55,9 +55,13 @@ export function drawnOnPaper({ question, homes: lying, letters }: OnPaper): Ques
 export function listed({ question, homes: lying, letters }: OnPaper): number[] {
   const form = paperForm(question);
   const beneath = inTray(question, lying);
+  const menus = new Set(question.zones.flatMap(({ menu, family }) => (menu && family !== null ? [family] : [])));
+  const isOffered = (i: number) => menus.has(question.items[i]?.family ?? '') && form === 'text';
   return question.items
     .map((_, i) => i)
-    .filter((i) => letters[i] !== null && (form !== 'drawing' || beneath.has(i) || hasWords(question, i)))
+    .filter(
+      (i) => letters[i] !== null && !isOffered(i) && (form !== 'drawing' || beneath.has(i) || hasWords(question, i)),
+    )
     .toSorted((a, b) => order(letters[a]) - order(letters[b]));
 }
 
@@ -67,13 +71,21 @@ const order = (letter: string | null | undefined) =>
 
 const hasWords = ({ items }: Question, i: number) => !items[i]?.content || items[i]?.content?.text != null;
 
+/** Of a menu that offers less than all: the letters and words of what it offers. Others stand in the list beneath. */
+export function choicesAt({ question, letters }: OnPaper, zone: Question['zones'][number]): string[] {
+  if (!zone.menu || zone.family === null) return [];
+  return question.items.flatMap(({ family, label }, i) =>
+    letters[i] !== null && family === zone.family ? [`${letters[i]} ${label}`] : [],
+  );
+}
+
 /** The places to write at, by number, with what begins in each. */
 export interface Place {
   readonly number: number;
   /** Its name; empty: it has none, or its text says it. */
   readonly title: string;
   readonly typed: boolean;
-  /** The letters of what lies there at the start. */
+  /** The letters of what lies there at the start; of what has to be put in order none, since all of it is written. */
   readonly begins: readonly string[];
 }
 
@@ -83,8 +95,11 @@ export function placesOf({ question, letters, numbers }: OnPaper): Place[] {
     .flatMap((zone, z): Place[] => {
       const number = numbers[z] ?? null;
       if (number === null) return [];
+      const isOrdered = question.key.some((entry) => entry.zone === zone.id && entry.sequence);
       const begins = start.flatMap((placement) =>
-        placement.zone === zone.id ? (letters[question.items.findIndex(({ id }) => id === placement.item)] ?? []) : [],
+        placement.zone === zone.id && !isOrdered
+          ? (letters[question.items.findIndex(({ id }) => id === placement.item)] ?? [])
+          : [],
       );
       return [{ number, title: zone.shape.type === 'slot' ? '' : zone.label, typed: zone.typed !== null, begins }];
     })

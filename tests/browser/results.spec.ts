@@ -80,16 +80,22 @@ test('from a spelling to a correction, and from a wrong pair to what is said of 
   await expect(page.getByRole('heading', { name: 'Correct it' })).toBeVisible();
 });
 
+interface Told {
+  readonly isCurrent: boolean;
+  readonly figures: { readonly questions: readonly { title: string; full: number; asked: number }[] };
+}
+
 test('what the page shows is what the endpoint says', async ({ page }) => {
   await signIn(page, 'odile');
-  const { body } = await call<{ value: { questions: { title: string; full: number; asked: number }[] } }>(
-    page.context(),
-    'GET',
-    `/api/releases/${EACH_KIND}/analysis`,
-  );
+  const told = async () => {
+    const { body } = await call<{ value: Told }>(page.context(), 'GET', `/api/releases/${EACH_KIND}/analysis`);
+    return body.value;
+  };
+  await expect.poll(async () => (await told()).isCurrent).toBe(true);
+  const { figures } = await told();
   await open(page, `/releases/${EACH_KIND}/results`);
   const rows = page.getByRole('table', { name: 'Question by question' }).getByRole('row');
-  await expect(rows).toHaveCount(body.value.questions.length + 1);
-  for (const [i, { title, full, asked }] of body.value.questions.entries())
+  await expect(rows).toHaveCount(figures.questions.length + 1);
+  for (const [i, { title, full, asked }] of figures.questions.entries())
     await expect(rows.nth(i + 1)).toContainText(new RegExp(`${title}[^]*${full} of ${asked}`));
 });

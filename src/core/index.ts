@@ -309,6 +309,7 @@ export {
 } from './sets/set';
 export { sourcesBeside } from './sets/sources';
 export { isZone } from './sets/zone';
+export { homesFor } from './sitting/homesFor';
 export {
   type LearnerEdition,
   type LearnerItem,

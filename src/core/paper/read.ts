@@ -55,7 +55,10 @@ export function readSheet(model: QuestionModel, names: SheetNames, { places, mar
   return arranged(model, [...movesFor(model, asked), ...typed, ...marked(model, marks)]);
 }
 
-/** The letters in a text, in capitals. Single ones need nothing between them; where there are double ones, they stand apart. */
+/**
+ * The letters in a text, in capitals. Single ones need nothing between them; where there are double ones, they stand
+ * apart.
+ */
 export function lettersIn(text: string, letters: readonly (string | null)[]): string[] {
   const written = text.toUpperCase();
   const isDouble = letters.some((letter) => letter !== null && letter.length > 1);

@@ -16,8 +16,8 @@ export interface SheetNames {
 
 /**
  * Letters for items in the order in which they are read where they lie (`homes`, by item: scene units), those of menus
- * by their words; numbers for zones: gaps in the order of their texts, then the others as they are read. The names tell nothing of the key: they
- * rest on what learners see.
+ * by their words; numbers for zones: gaps in the order of their texts, then the others as they are read. The names
+ * tell nothing of the key: they rest on what learners see.
  */
 export function sheetNames(question: Question, homes: readonly Point[]): SheetNames {
   const typedOnly = servesTypedOnly(question);

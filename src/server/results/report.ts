@@ -8,14 +8,21 @@ import type {
   ReportQuestion,
   ReportRelease,
 } from '../../contract';
-import { type Board, boardFromPlacements, earned, type QuestionModel, roundMark, savedBoard } from '../../core';
+import {
+  type Board,
+  boardFromPlacements,
+  earned,
+  homesFor,
+  type QuestionModel,
+  roundMark,
+  savedBoard,
+} from '../../core';
 import { plainText } from '../../core/document';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
 import { everybodyOn, peopleIn } from '../courses/roster';
 import { release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { homesFor } from '../sittings/homes';
 import { type At, atOf, recordOf, sittingsWhere } from '../sittings/standing';
 import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who, withMaxima } from './gradeCells';
 import { type Placed, shownTry } from './placed';

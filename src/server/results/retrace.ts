@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import type { RetraceView } from '../../contract';
-import { learnerEdition } from '../../core';
+import { homesFor, learnerEdition } from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { user } from '../database/accountTables';
@@ -8,7 +8,6 @@ import { sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { drawer } from '../sittings/draw';
 import { drawnFor } from '../sittings/drawn';
-import { homesFor } from '../sittings/homes';
 import { movesText } from '../sittings/manyMoves';
 import { movesIn } from '../sittings/replays';
 import { askedOf, sittingsWhere } from '../sittings/standing';

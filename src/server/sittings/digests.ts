@@ -43,7 +43,10 @@ export async function digestsOf(db: Database, releaseId: string): Promise<Readon
   return digests;
 }
 
-/** Adds the job that works out a release's digests, and what they come to. One that is waiting or running already is enough. */
+/**
+ * Adds the job that works out a release's digests, and what they come to. One that is waiting or running already is
+ * enough.
+ */
 export const addDigests = (context: Context, ownerId: string, releaseId: string): Promise<void> =>
   addJob(context, {
     id: `${DIGESTS}/${releaseId}`,

@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, isNotNull, sql } from 'drizzle-orm';
 import type { SheetEntered, SheetLearner, SheetView } from '../../contract';
-import { learnerEdition, type QuestionModel, readSheet, roundMark, type SheetAnswer, sheetNames } from '../../core';
+import {
+  homesFor,
+  learnerEdition,
+  type QuestionModel,
+  readSheet,
+  roundMark,
+  type SheetAnswer,
+  sheetNames,
+} from '../../core';
 import type { As, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
 import { record } from '../courses/audit';
@@ -14,7 +22,6 @@ import { type Addition, appendMoves } from './appendMoves';
 import { addDigestsOf } from './digests';
 import { drawer } from './draw';
 import { drawnFor } from './drawn';
-import { homesFor } from './homes';
 import { recall } from './recent';
 import { sumStandings } from './scores';
 import { atOf, type OpenSitting, recordOf, sittingOf } from './standing';

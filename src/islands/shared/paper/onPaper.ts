@@ -1,5 +1,6 @@
 import {
   homes,
+  homesFor,
   inTray,
   type KeyEntry,
   learnerEdition,
@@ -24,14 +25,11 @@ export interface OnPaper extends SheetNames {
 
 /** A question of a set that was not published: its loose things shuffled by a seed. */
 export function onPaper(question: Question, seed: string): OnPaper {
-  const { names, question: seen } = learnerEdition(question, random(seedOf(seed)));
-  const shuffled = new Map(seen.items.map(({ id, home }) => [names.itemId.get(id), home]));
-  const whole = homes(question);
-  const lying = question.items.map(({ id }, i) => shuffled.get(id) ?? whole[i] ?? { x: 0, y: 0 });
+  const lying = homesFor({ question, homes: homes(question) }, learnerEdition(question, random(seedOf(seed))));
   return { question, homes: lying, ...sheetNames(question, lying) };
 }
 
-/** The scene as it is drawn on paper: without what learners have to find, and without what stands in the list beneath. */
+/** The scene as it is drawn on paper: without what learners have to find, and what stands in the list beneath. */
 export function drawnOnPaper({ question, homes: lying, letters }: OnPaper): Question {
   const { scene, tray } = question;
   const beneath = inTray(question, lying);

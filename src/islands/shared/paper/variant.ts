@@ -21,6 +21,17 @@ interface Whole {
   }[];
 }
 
+/** Of a source its text and its picture: sounds and films cannot be put on paper. */
+const sourceOnPaper = ({
+  title,
+  text,
+  medium,
+  before,
+}: Pick<Whole['sources'][number], 'title' | 'text' | 'medium'> & { readonly before: number }): PaperSource => ({
+  ...{ title, text: richFromPlain(text), before },
+  picture: medium?.kind === 'picture' ? medium : null,
+});
+
 /** One drawing of a set: what is asked in it, in its order. The same seed gives the same. */
 export function variantOf(
   { questions, points, sections, sources }: Whole,
@@ -42,9 +53,7 @@ export function variantOf(
     }),
     sources: sources.flatMap(({ title, text, medium, questions: beside }) => {
       const before = places.findIndex((place) => beside.includes(place));
-      return before === -1
-        ? []
-        : [{ title, text: richFromPlain(text), picture: medium?.kind === 'picture' ? medium : null, before }];
+      return before === -1 ? [] : [sourceOnPaper({ title, text, medium, before })];
     }),
   };
 }
@@ -52,8 +61,5 @@ export function variantOf(
 /** A variant of a release, as the server has drawn it. */
 export const ofSheet = ({ questions, sources }: SheetView): { questions: PaperQuestion[]; sources: PaperSource[] } => ({
   questions: questions.map(({ document, struck: _, ...rest }) => ({ ...rest, question: document })),
-  sources: sources.map(({ title, text, medium, before }) => ({
-    ...{ title, text: richFromPlain(text), before },
-    picture: medium?.kind === 'picture' ? medium : null,
-  })),
+  sources: sources.map(sourceOnPaper),
 });

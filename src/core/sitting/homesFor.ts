@@ -1,8 +1,10 @@
-import type { LearnerEdition, QuestionModel } from '../../core';
+import type { Question } from '../document/schema';
+import type { SceneModel } from '../judge/model';
+import type { LearnerEdition } from './learnerEdition';
 
 /** Where each item was at the start for a learner, by its index in the document: scene units. */
 export function homesFor(
-  model: QuestionModel,
+  model: Pick<SceneModel, 'homes'> & { readonly question: Pick<Question, 'items'> },
   { names, question: seen }: Pick<LearnerEdition, 'names' | 'question'>,
 ): { readonly x: number; readonly y: number }[] {
   const homes = new Map(seen.items.map(({ id, home }) => [names.itemId.get(id), home]));

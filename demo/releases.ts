@@ -2,7 +2,7 @@ import type { ReleaseSettings } from '../src/contract';
 import { random, seedOf } from '../src/core';
 import type { As, Learner, Teacher } from '../src/server/context';
 import { changeCourse, makeCourse, setTeacher } from '../src/server/courses/courses';
-import { saveCategories, saveUnits } from '../src/server/courses/parts';
+import { saveCategories, saveUnits, setMember } from '../src/server/courses/parts';
 import { importRoster, makeLearner } from '../src/server/courses/roster';
 import { publish } from '../src/server/releases/publish';
 import { setAllowance } from '../src/server/releases/settings';
@@ -175,7 +175,18 @@ const TEST_SETS: readonly (readonly [id: string, title: string, ends: readonly s
 export async function makeReleases(
   odile: As<Teacher>,
   named: readonly As<Learner>[],
-  { question, password, colleague }: { question: (end: string) => string; password: string; colleague: string },
+  {
+    question,
+    password,
+    colleague,
+    groups,
+  }: {
+    question: (end: string) => string;
+    password: string;
+    colleague: string;
+    /** The groups of the first course, among which the roster is dealt out. */
+    groups: readonly string[];
+  },
 ): Promise<void> {
   const now = odile.now().getTime();
   const teacherAt = (time: number): As<Teacher> => ({ ...odile, now: () => new Date(time) });
@@ -190,6 +201,8 @@ export async function makeReleases(
       return simulated({ ...odile, person: { id, name, username, role: 'learner' } });
     }),
   );
+  for (const [i, { as }] of roster.entries())
+    must(await setMember(odile, COURSE, groups[i % groups.length] ?? '', as.person.id, true));
   must(
     await importRoster(
       teacherAt(now - 30 * DAY),

@@ -231,6 +231,7 @@ if (!begun) {
     question: (end) => questionsEnding([end])[0] ?? '',
     password: DEMO_PASSWORD,
     colleague: DEMO_COLLEAGUE.username,
+    groups: GROUPS.map(({ id }) => id),
   });
 }
 console.log(

@@ -50,6 +50,8 @@ const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
 const difficulty = (question: Question, item: string): number => random(seedOf(`${question.id} ${item}`))() * 3.2 - 1.6;
 
 const MAX_TRIES = 6;
+/** What an attempt adds to the skill, in logits. */
+const LEARNED = 0.9;
 const SOLVE_MS = 400;
 const answers = new Map<string, readonly ModelPlacement[]>();
 
@@ -92,7 +94,8 @@ export async function sitThrough(
     const mine = await sittingOf(as, open.id, as.person.id);
     const at = mine && atOf(mine, await recordOf(as.db, mine), place);
     if (!at) throw new Error(`There is no question at ${place}`);
-    const answering = new Answering(at.model, who, next);
+    // Whoever comes again has learned from the time before.
+    const answering = new Answering(at.model, { ...who, skill: who.skill + (number - 1) * LEARNED }, next);
     let ended = at.standing.ended;
     const most = open.place.deferred ? 1 : Math.min(at.model.question.tries ?? MAX_TRIES, MAX_TRIES);
     for (let attempt = 0; attempt < most && !ended; attempt++) {

@@ -2,6 +2,7 @@
 
 export * from './account';
 export * from './board';
+export * from './comparison';
 export * from './corrections';
 export * from './courses';
 export * from './defaults';

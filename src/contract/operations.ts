@@ -1,5 +1,6 @@
 import { accountOperations } from './account';
 import { boardOperations } from './board';
+import { comparisonOperations } from './comparison';
 import { correctionOperations } from './corrections';
 import { courseOperations } from './courses';
 import { gradebookOperations } from './gradebook';
@@ -27,6 +28,7 @@ export const OPERATIONS = {
   ...gradebookOperations,
   ...releaseOperations,
   ...resultOperations,
+  ...comparisonOperations,
   ...correctionOperations,
   ...paperOperations,
   ...sittingOperations,

@@ -10,6 +10,7 @@ export type { OrderAnswers } from './analysis/answers/orders';
 export { type Pair, wrongPairs } from './analysis/answers/pairs';
 export type { TypedAnswers } from './analysis/answers/typed';
 export { type CellFacts, type CellState, cellState } from './analysis/cellState';
+export { meansApart, pairsApart, sharesApart, type TBound } from './analysis/comparing';
 export { type Came, type CountsRule, countingMark, countingSitting, falls, type Mark } from './analysis/counting';
 export {
   DIGEST_VERSION,

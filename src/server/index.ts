@@ -57,6 +57,7 @@ export { copyRelease, setWithdrawn } from './releases/withdraw';
 export { analysisOf } from './results/analysis';
 export { answersFile } from './results/answersFile';
 export { assignedReleases } from './results/assignedReleases';
+export { comparisonOf } from './results/comparison';
 export { applyEdition, makeEdition, openCorrections, previewCorrection, previewEdition } from './results/corrections';
 export { gradeMeans, openGradebook } from './results/gradebook';
 export { gradebookCsv } from './results/gradebookCsv';

@@ -7,5 +7,5 @@ export { Field } from './Field';
 export { shownMark } from './figures';
 export { useRequestForm } from './form';
 export { Scrolls } from './Scrolls';
-export { ago, asTyped, asTypedDay, clock, duration, elsewhere, moment, typedTime } from './when';
+export { ago, asTyped, asTypedDay, clock, day, duration, elsewhere, moment, typedTime } from './when';
 export { zone } from './zone';

@@ -9,6 +9,8 @@ export const moment = (at: Date): string =>
   isSameDay(at, new Date(), here()) ? clock(at) : format(at, 'd MMM yyyy, HH:mm', here());
 /** How long before `now` it was: given, so that a page drawn twice says the same. */
 export const ago = (at: Date, now: Date): string => formatDistance(at, now, { addSuffix: true });
+/** The day of a time in the reader's zone, as people say it. */
+export const day = (at: Date): string => format(at, 'd MMM yyyy', here());
 export const clock = (at: Date): string => format(at, 'HH:mm', here());
 export const duration = (seconds: number): string =>
   seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${String(seconds % 60).padStart(2, '0')} s`;

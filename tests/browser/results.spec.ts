@@ -99,3 +99,23 @@ test('what the page shows is what the endpoint says', async ({ page }) => {
   for (const [i, { title, full, asked }] of figures.questions.entries())
     await expect(rows.nth(i + 1)).toContainText(new RegExp(`${title}[^]*${full} of ${asked}`));
 });
+
+test('a release is held against others with its questions, group against group, first against last', async ({
+  page,
+}) => {
+  await signIn(page, 'odile');
+  await open(page, `/releases/${DEMO.release.replace(/0201$/, '0204')}/results`);
+  await page.getByRole('link', { name: 'Compare' }).click();
+  const seeds = page.getByRole('table', { name: 'Which seeds stand drying?, release by release' });
+  await expect(seeds.getByRole('rowheader')).toContainText(['This release.', 'Which seeds stand drying?']);
+  await expect(seeds.getByRole('row').last()).toContainText(/[+−]?\d+\s*−\d+ to \+?\d+/);
+  // The key was widened in one release alone.
+  const bean = page.getByRole('table', { name: 'Parts of a germinating bean, release by release' });
+  await expect(bean.getByRole('row', { name: /What a test of life shows/ })).toContainText('Its words or its key');
+  const groups = page.getByRole('table', { name: 'Group by group' });
+  await expect(groups.getByRole('rowheader')).toContainText(['Evening shift', 'Morning shift']);
+  const attempts = page.getByRole('table', { name: 'First and last attempt, as a whole and by question' });
+  await expect(attempts.getByRole('row').nth(1)).toContainText('All of it');
+  await expect(attempts.getByRole('row').nth(1)).toContainText('14');
+  await accessible(page);
+});

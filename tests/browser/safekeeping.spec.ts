@@ -49,7 +49,7 @@ const pages = (
     }),
   ),
   ...Object.fromEntries(
-    ['results', 'live', 'editions', 'settings', 'paper', 'print', 'sittings/[sitting]'].map((page) => {
+    ['results', 'compare', 'live', 'editions', 'settings', 'paper', 'print', 'sittings/[sitting]'].map((page) => {
       const of = (sitting: string) => page.replace('[sitting]', sitting);
       const told: [string, number[]][] = [
         [`/releases/${DEMO.release}/${of(sittings.first)}`, forTeachers(OK, NOTHING)],

@@ -11,13 +11,14 @@ const Z = 1.959963984540054;
 /**
  * Wilson's score interval for a share of n (Wilson, "Probable inference, the law of succession, and statistical
  * inference", JASA 22, 1927). Of marks between 0 and 1 with the mean `share` it is no narrower than it has to be: their
- * variance is at most share · (1 − share), which is that of marks that are all 0 or 1. Null: n is 0.
+ * variance is at most share · (1 − share), which is that of marks that are all 0 or 1. `z`: the quantile of the normal
+ * distribution that bounds it. Null: n is 0.
  */
-export function wilson(share: number, n: number): Figure | null {
+export function wilson(share: number, n: number, z = Z): Figure | null {
   if (n === 0) return null;
-  const z2 = Z * Z;
+  const z2 = z * z;
   const middle = (share + z2 / (2 * n)) / (1 + z2 / n);
-  const half = (Z / (1 + z2 / n)) * Math.sqrt((share * (1 - share)) / n + z2 / (4 * n * n));
+  const half = (z / (1 + z2 / n)) * Math.sqrt((share * (1 - share)) / n + z2 / (4 * n * n));
   return { value: share, low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
 }
 

@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
 import type { QuestionAnalysis } from '../../contract';
 import type { Figure } from '../../core';
@@ -16,12 +16,12 @@ import {
 } from './analysis';
 import { namesIn } from './answers/names';
 import { QuestionAnswers } from './answers/QuestionAnswers';
+import { FigureCell } from './FigureCell';
 import { NeedButton } from './NeedButton';
+import { useWorkedOut } from './workedOut';
 
 const Histogram = lazy(() => import('./Histogram'));
 const client = new QueryClient();
-/** While answers are being worked out, the figures are fetched again: soon at first, then less and less often. */
-const [FIRST_LOOK_MS, LAST_LOOK_MS] = [300, 30_000];
 /** The figures of a question, and what each is. */
 const COLUMNS = [
   ['full marks', 'How many had the full mark, of those who were asked'],
@@ -43,12 +43,7 @@ export function ReleaseAnalysis({ id }: { id: string }) {
 
 /** The analysis of a release: as a whole, by question, and trial and error. */
 function Figures({ id }: { id: string }) {
-  const found = useQuery({
-    queryKey: ['analysis', id],
-    queryFn: () => ask('GET /api/releases/{id}/analysis', { id }),
-    refetchInterval: ({ state: { data, dataUpdateCount } }) =>
-      data && !data.isCurrent ? Math.min(FIRST_LOOK_MS * 1.5 ** dataUpdateCount, LAST_LOOK_MS) : false,
-  });
+  const found = useWorkedOut(['analysis', id], () => ask('GET /api/releases/{id}/analysis', { id }));
   const [open, setOpen] = useState<number | null>(null);
   if (found.isError) return <p className="text-brick">{found.error.message}</p>;
   if (!found.data?.figures) return <p role="status">Working it out…</p>;
@@ -223,14 +218,5 @@ function QuestionRow({ question, alpha, keyAt, isOpen, onOpen, children }: RowPr
         </tr>
       )}
     </>
-  );
-}
-
-function FigureCell({ bounds: within = '', children }: { bounds?: string; children: ReactNode }) {
-  return (
-    <td className="figures text-right whitespace-nowrap">
-      {children}
-      {within && <span className="block text-xs text-mute">{within}</span>}
-    </td>
   );
 }

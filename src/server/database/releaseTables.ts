@@ -336,6 +336,19 @@ export type KeptFigures = Omit<Figures, 'sweepers'> & {
   readonly sweepers: readonly Omit<TrialAndError, 'name'>[];
 };
 
+/** What an attempt came to: its share of the points, and of each question's; null: it was not asked, or is struck. */
+export interface AttemptMarks {
+  readonly total: number;
+  readonly shares: readonly (number | null)[];
+}
+
+/** The first attempt of a learner, and the last if there were more. */
+export interface LearnerMarks {
+  readonly learnerId: string;
+  readonly first: AttemptMarks;
+  readonly last: AttemptMarks | null;
+}
+
 /** A cache of how a release was answered, for its results: worked out by a job from the digests. */
 export const figures = sqliteTable('figures', {
   releaseId: text('release_id')
@@ -345,6 +358,8 @@ export const figures = sqliteTable('figures', {
   stamp: text('stamp').notNull(),
   edition: integer('edition').notNull(),
   body: text('body', { mode: 'json' }).$type<KeptFigures>().notNull(),
+  /** What each learner came to, from which groups and attempts are compared. */
+  marks: text('marks', { mode: 'json' }).$type<readonly LearnerMarks[]>().notNull().default([]),
   at: moment('at').notNull(),
   /** How long it took to work them out, in milliseconds. */
   tookMs: integer('took_ms').notNull(),

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { eq, inArray, sql } from 'drizzle-orm';
 import type { AnalysisView, TrialAndError } from '../../contract';
 import { DIGEST_VERSION } from '../../core';
 import type { As, Context, Teacher } from '../context';
@@ -11,7 +11,7 @@ import { closeOverdue } from '../sittings/finish';
 import { figuresOf } from './figures';
 
 /** Part of the stamp: figures that an earlier program worked out are worked out again. */
-const FIGURES_VERSION = 1;
+const FIGURES_VERSION = 2;
 /** Figures that took longer than this, in milliseconds, are left alone for ten times as long as they took. */
 const QUICK_MS = 1000;
 const REST = 10;
@@ -26,9 +26,11 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   if (!found) return fail('notFound');
   await closeOverdue(as, [releaseId]);
   const { row, course } = found;
-  const kept = await db.query.figures.findFirst({ where: eq(figures.releaseId, releaseId) });
-  const isCurrent = kept?.stamp === (await stampOf(as, releaseId, row.edition));
-  if (!isCurrent) await addDigests(as, as.person.id, releaseId);
+  const kept = await db.query.figures.findFirst({
+    columns: { edition: true, body: true },
+    where: eq(figures.releaseId, releaseId),
+  });
+  const isCurrent = await areFiguresCurrent(as, releaseId, row.edition);
   // Of an edition before, questions may have been struck or changed since: their figures would not be of what is shown.
   const body = kept?.edition === row.edition ? kept.body : null;
   return ok({
@@ -36,6 +38,17 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
     isCurrent,
     figures: body && { ...body, sweepers: await named(as, body.sweepers) },
   });
+}
+
+/** Whether the figures are of what has come in by now; where they are not, the job is added that works them out. */
+export async function areFiguresCurrent(as: As<Teacher>, releaseId: string, edition: number): Promise<boolean> {
+  const kept = await as.db.query.figures.findFirst({
+    columns: { stamp: true },
+    where: eq(figures.releaseId, releaseId),
+  });
+  if (kept?.stamp === (await stampOf(as, releaseId, edition))) return true;
+  await addDigests(as, as.person.id, releaseId);
+  return false;
 }
 
 /** What the figures of a release rest on: while it is the same, they are. */
@@ -50,7 +63,7 @@ async function stampOf({ db }: Pick<Context, 'db'>, releaseId: string, edition: 
       tries: sql<number>`sum(${sitting.tries})`,
     })
     .from(sitting)
-    .where(and(eq(sitting.releaseId, releaseId), eq(sitting.number, 1)));
+    .where(eq(sitting.releaseId, releaseId));
   return JSON.stringify([FIGURES_VERSION, DIGEST_VERSION, edition, ...Object.values(all ?? {})]);
 }
 
@@ -87,7 +100,15 @@ export async function workOutResults(context: Context, releaseId: string): Promi
     kept.at.getTime() + REST * kept.tookMs > context.now().getTime();
   if (kept?.stamp === stamp || rests) return;
   const began = performance.now();
-  const body = await figuresOf(context, releaseId, edition);
-  const row = { releaseId, stamp, edition, body, at: context.now(), tookMs: Math.round(performance.now() - began) };
+  const { body, marks } = await figuresOf(context, releaseId, edition);
+  const row = {
+    releaseId,
+    stamp,
+    edition,
+    body,
+    marks,
+    at: context.now(),
+    tookMs: Math.round(performance.now() - began),
+  };
   await db.insert(figures).values(row).onConflictDoUpdate({ target: figures.releaseId, set: row });
 }

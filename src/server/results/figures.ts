@@ -1,4 +1,4 @@
-import { and, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm';
 import jStat from 'jstat';
 import type { QuestionAnalysis } from '../../contract';
 import {
@@ -20,8 +20,8 @@ import {
 } from '../../core';
 import type { Context } from '../context';
 import type { Database } from '../database/open';
-import { type KeptFigures, sitting, standing } from '../database/tables';
-import { editionOf } from '../releases/editions';
+import { type AttemptMarks, type KeptFigures, type LearnerMarks, sitting, standing } from '../database/tables';
+import { editionOf, type OpenEdition } from '../releases/editions';
 import { digestsOf } from '../sittings/digests';
 import { drawer } from '../sittings/draw';
 
@@ -36,60 +36,48 @@ const breathe = () => new Promise((resolve) => setImmediate(resolve));
 
 /**
  * How a release was answered, from each learner's first attempt: later attempts are by people who have seen the
- * questions. `number`: its edition.
+ * questions. `number`: its edition. Beside it, what each learner came to at first and at last.
  */
-export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, number: number): Promise<KeptFigures> {
-  const { models, points, struck, outOf } = await editionOf(db, releaseId, number);
-  const sat = await db
-    .select({
-      id: sitting.id,
-      edition: sitting.edition,
-      began: sitting.began,
-      seed: sitting.seed,
-      paper: sitting.paperVariant,
-      outOf: sitting.outOf,
-      finishedAt: sitting.finishedAt,
-    })
-    .from(sitting)
-    .where(
-      and(
-        eq(sitting.releaseId, releaseId),
-        eq(sitting.number, 1),
-        or(isNotNull(sitting.finishedAt), gt(sitting.tries, 0)),
-      ),
-    );
+export async function figuresOf(
+  { db }: Pick<Context, 'db'>,
+  releaseId: string,
+  number: number,
+): Promise<{ body: KeptFigures; marks: LearnerMarks[] }> {
+  const edition = await editionOf(db, releaseId, number);
+  const { models, points, struck, outOf } = edition;
+  const { first: sat, last } = await attemptsOf(db, releaseId);
   const standings = await standingsOf(
     db,
-    sat.map(({ id }) => id),
+    [...sat, ...last.values()].map(({ id }) => id),
   );
   const digests = await digestsOf(db, releaseId);
-
-  // A question that was asked and not answered earned 0, once the attempt has ended: whoever is under way may not have
-  // come to it. A question that was not drawn counts as missing.
-  const shares = await Promise.all(
-    sat.map(async ({ id, seed, began, finishedAt }) => {
-      const asked = new Set((await editionOf(db, releaseId, began)).asked(drawer(seed, 'questions')));
-      const stood = standings.get(id);
-      return models.map((_, q) =>
-        asked.has(q) && !struck[q] ? (stood?.get(q)?.share ?? (finishedAt ? 0 : null)) : null,
-      );
+  const marksOf = async (attempt: Attempt): Promise<AttemptMarks> => ({
+    total: totalOf(attempt, standings.get(attempt.id)),
+    shares: await sharesOf(db, releaseId, attempt, edition, standings.get(attempt.id)),
+  });
+  const marks = await Promise.all(
+    sat.map(async (attempt): Promise<LearnerMarks> => {
+      const again = last.get(attempt.learnerId);
+      return {
+        learnerId: attempt.learnerId,
+        first: await marksOf(attempt),
+        last: again ? await marksOf(again) : null,
+      };
     }),
   );
+  const shares = marks.map(({ first }) => first.shares);
+  const totals = marks.map(({ first }) => first.total);
   const kept = models.flatMap((_, q) => (struck[q] ? [] : [q]));
   const ofKept = shares.map((row) => kept.map((q) => row[q] ?? null));
   const worth = kept.map((q) => points[q] ?? 0);
-  const totals = sat.map(({ id, outOf: most }) => {
-    const sum = [...(standings.get(id)?.values() ?? [])].reduce((all, one) => all + one.points, 0);
-    return most > 0 ? sum / most : 0;
-  });
   const sweepers: KeptFigures['sweepers'][number][] = [];
   const figuresAt = (model: QuestionModel, q: number): QuestionAnalysis => {
-    const own = sat.flatMap(({ id, paper }, i) => {
+    const own = sat.flatMap(({ id, paperVariant }, i) => {
       const digest = digests.get(id)?.[q];
       if (!digest) return [];
       const swept = usedTrialAndError(model, digest);
       if (swept) sweepers.push({ sittingId: id, question: q, swept });
-      return [{ digest, share: shares[i]?.[q] ?? null, total: totals[i] ?? 0, isTimed: paper === null }];
+      return [{ digest, share: shares[i]?.[q] ?? null, total: totals[i] ?? 0, isTimed: paperVariant === null }];
     });
     const did = own.map(({ digest }) => digest);
     const at = kept.indexOf(q);
@@ -133,7 +121,7 @@ export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, 
     await breathe();
   }
   const alpha = cronbach(ofKept, worth);
-  return {
+  const body: KeptFigures = {
     learners: sat.length,
     outOf: roundMark(outOf),
     mean: meanOf(totals),
@@ -142,6 +130,58 @@ export async function figuresOf({ db }: Pick<Context, 'db'>, releaseId: string, 
     questions,
     sweepers,
   };
+  return { body, marks };
+}
+
+type Attempt = Pick<
+  typeof sitting.$inferSelect,
+  'id' | 'learnerId' | 'number' | 'began' | 'seed' | 'paperVariant' | 'outOf' | 'finishedAt'
+>;
+
+/** The first attempt of each learner, and by learner the last of those who have had more; only what was answered. */
+async function attemptsOf(
+  db: Database,
+  releaseId: string,
+): Promise<{ first: Attempt[]; last: ReadonlyMap<string, Attempt> }> {
+  const all = await db
+    .select({
+      id: sitting.id,
+      learnerId: sitting.learnerId,
+      number: sitting.number,
+      began: sitting.began,
+      seed: sitting.seed,
+      paperVariant: sitting.paperVariant,
+      outOf: sitting.outOf,
+      finishedAt: sitting.finishedAt,
+    })
+    .from(sitting)
+    .where(and(eq(sitting.releaseId, releaseId), or(isNotNull(sitting.finishedAt), gt(sitting.tries, 0))))
+    .orderBy(asc(sitting.number));
+  const first = all.filter((attempt) => attempt.number === 1);
+  const last = new Map(all.flatMap((attempt) => (attempt.number > 1 ? [[attempt.learnerId, attempt] as const] : [])));
+  return { first, last };
+}
+
+type Stoods = ReadonlyMap<number, Stood> | undefined;
+
+function totalOf({ outOf }: Attempt, stood: Stoods): number {
+  const sum = [...(stood?.values() ?? [])].reduce((all, one) => all + one.points, 0);
+  return outOf > 0 ? sum / outOf : 0;
+}
+
+/**
+ * The share of each question. One that was asked and not answered earned 0, once the attempt has ended: whoever is under
+ * way may not have come to it. One that was not drawn counts as missing.
+ */
+async function sharesOf(
+  db: Database,
+  releaseId: string,
+  { seed, began, finishedAt }: Attempt,
+  { models, struck }: OpenEdition,
+  stood: Stoods,
+): Promise<(number | null)[]> {
+  const asked = new Set((await editionOf(db, releaseId, began)).asked(drawer(seed, 'questions')));
+  return models.map((_, q) => (asked.has(q) && !struck[q] ? (stood?.get(q)?.share ?? (finishedAt ? 0 : null)) : null));
 }
 
 interface Stood {

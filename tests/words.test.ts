@@ -67,10 +67,11 @@ const READ = [
   /^src\/islands\/player\/.*\.tsx?$/,
   /^src\/islands\/account\/(SignIn|Join)\.tsx$/,
   /^src\/islands\/courses\/Invitations\.tsx$/,
-  /^src\/islands\/sets\/paper\/.*\.tsx?$/,
+  /^src\/islands\/shared\/paper\/.*\.tsx?$/,
+  /^src\/islands\/results\/LearnerReport\.tsx$/,
   /^src\/scene\/.*\.tsx?$/,
   /^src\/ui\/(LanguageChoice|errorInWords|Shell|TopLine|ProblemPage)\.(ts|tsx|astro)$/,
-  /^src\/pages\/(404|500|join|sign-in|sit\/.*|problem\/.*)\.astro$/,
+  /^src\/pages\/(404|500|join|sign-in|sit\/.*|report\/.*|_parts\/YourWork|problem\/.*)\.astro$/,
 ];
 const files = readdirSync('src', { recursive: true, encoding: 'utf8' }).map((path) => `src/${path}`);
 const SOURCES = files.filter((path) => READ.some((of) => of.test(path)) && !path.includes('.test.')).sort();

@@ -90,7 +90,8 @@ export interface AnalysisView {
 /** What was put where in the try whose mark counts, its verdict, and its feedback. What was typed stands as it was. */
 export interface ReportLine {
   readonly item: string;
-  readonly zone: string;
+  /** Null: the learner does not know of the zone. */
+  readonly zone: string | null;
   readonly verdict: Verdict;
   readonly said: string;
 }
@@ -100,7 +101,8 @@ export interface ReportQuestion {
   /** It counts for nobody. */
   readonly struck: boolean;
   readonly points: number;
-  readonly earned: number;
+  /** Null: its author shows no marks to the learner. */
+  readonly earned: number | null;
   readonly tries: number;
   readonly lines: readonly ReportLine[];
   readonly said: string;
@@ -115,11 +117,17 @@ export interface ReportDrawing {
   readonly homes: readonly { readonly x: number; readonly y: number }[];
   readonly answer: SavedBoard;
   readonly model: SavedBoard | null;
+  /** The address of each medium by its id. */
+  readonly media: Readonly<Record<string, string>>;
+  /** Zones that learners do not know of are not drawn. */
+  readonly hides: boolean;
 }
 
 export interface ReportRelease {
   readonly title: string;
   readonly practice: boolean;
+  /** False: the learner is not told yet what it came to. There is no mark then, and no question. */
+  readonly told: boolean;
   readonly mark: number | null;
   readonly outOf: number;
   readonly byHand: string | null;
@@ -135,7 +143,8 @@ export interface ReportRelease {
 }
 
 export interface LearnerReport {
-  readonly course: { readonly id: string; readonly title: string };
+  /** `lang`: its language; null: none is said. */
+  readonly course: { readonly id: string; readonly title: string; readonly lang: string | null };
   readonly learner: { readonly id: string; readonly name: string };
   /** The overall mark, from 0 to 1; null: nothing counts yet. */
   readonly overall: number | null;

@@ -337,6 +337,7 @@ export {
   reckoning,
   type Said,
   type Sat,
+  seesModelAnswer,
   type Told,
   type TryView,
   type ZoneWords,

@@ -30,10 +30,12 @@ interface Props {
   verdicts?: ReadonlyMap<Copy, Verdict> | null;
   /** What has just been moved. */
   touched?: Copy | null;
+  /** Zones that learners do not know of are left out. */
+  hides?: boolean;
 }
 
 /** A read-only drawing of a question with an arrangement. */
-export function BoardSketch({ model, board, scale, verdicts = null, touched = null }: Props) {
+export function BoardSketch({ model, board, scale, verdicts = null, touched = null, hides = false }: Props) {
   const { question } = model;
   const media = useMediaSource();
   const lookOf = (look: string | null) => (look === null ? undefined : question.looks[look]);
@@ -64,7 +66,7 @@ export function BoardSketch({ model, board, scale, verdicts = null, touched = nu
             ) : null;
           })}
           {question.zones.map((zone, z) => {
-            if (zone.shape.type === 'slot') return null;
+            if (zone.shape.type === 'slot' || (hides && (zone.hidden || model.zones[z]?.floor))) return null;
             const carrier = question.items.findIndex(({ id }) => id === zone.ridesOn);
             const item = question.items[carrier];
             const { shape, rotation } = onScene(

@@ -65,7 +65,7 @@ export { setMark, setRemark } from './results/handMarks';
 export { groupNeeds } from './results/needs';
 export { dataOf, eraseLearner, listFormerLearners, myData } from './results/personal';
 export { removalEffects, remove, undoRemoval } from './results/removals';
-export { reportOf, reportsOf } from './results/report';
+export { ownReport, reportOf, reportsOf } from './results/report';
 export { questionMarks, resultsCsv, resultsOf } from './results/results';
 export { retraceOf } from './results/retrace';
 export { findAnything } from './search/search';

@@ -97,6 +97,14 @@ export function dayAndTime(at: Date, now: Date, timeZone: string): string {
   return `${day}, ${time}`;
 }
 
+/** A day, in a zone. */
+export const shownDay = (at: Date, timeZone: string): string =>
+  new Intl.DateTimeFormat(locale(), { dateStyle: 'medium', timeZone }).format(at);
+
+/** A share from 0 to 1 in percent, with at most one decimal. */
+export const shownShare = (share: number): string =>
+  new Intl.NumberFormat(locale(), { style: 'percent', maximumFractionDigits: 1 }).format(share);
+
 /** A day and time, in a zone. */
 export const shownTime = (at: Date, timeZone: string): string =>
   new Intl.DateTimeFormat(locale(), { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(at);

@@ -60,6 +60,10 @@ const pages = (
   ),
   'account/mail/[token]': [['/account/mail/not-a-token', forTeachers(OK, OK)]],
   'stand-in/mail': [['/stand-in/mail', forTeachers(OK, OK)]],
+  'report/[course]': [
+    [`/report/${DEMO.course}`, [NOT_THEIRS, NOT_THEIRS, OK, OK, ELSEWHERE]],
+    [`/report/${SECOND.course}`, [NOT_THEIRS, NOT_THEIRS, NOTHING, OK, ELSEWHERE]],
+  ],
   'sit/index': [['/sit', [NOT_THEIRS, NOT_THEIRS, OK, OK, ELSEWHERE]]],
   'sit/[id]': [
     [`/sit/${DEMO.release}`, [NOT_THEIRS, NOT_THEIRS, OK, OK, ELSEWHERE]],

@@ -1,5 +1,5 @@
 import type { Rich } from '../document/rich';
-import type { Fixture, KeyEntry } from '../document/schema';
+import type { Fixture, KeyEntry, Question } from '../document/schema';
 import { middleOf } from '../geometry/space';
 import { type Where, whereOn } from '../geometry/whereOn';
 import type { Board } from '../judge/board';
@@ -168,8 +168,6 @@ function progressView(sat: Sat, standing: Standing): Progress {
     };
     return { text: say.text, picture: named(say.picture), sound: named(say.sound) };
   };
-  const { modelAnswer } = question.show;
-  const seesModel = modelAnswer === 'always' ? standing.tries.count > 0 : modelAnswer === 'atTheEnd' && standing.ended;
   return {
     answered: answersView(sat, standing, saying),
     told: standing.judged && toldView(sat, standing, standing.judged, saying),
@@ -178,10 +176,16 @@ function progressView(sat: Sat, standing: Standing): Progress {
     ended: standing.ended,
     hints: question.hints.slice(0, standing.hints).flatMap((hint) => saying(hint) ?? []),
     hintsLeft: hintsLeft(model, standing),
-    modelAnswer: seesModel && sat.modelAnswer ? arrangementView(sat, sat.modelAnswer) : null,
+    modelAnswer: seesModelAnswer(question, standing) && sat.modelAnswer ? arrangementView(sat, sat.modelAnswer) : null,
     media,
   };
 }
+
+/** Whether the author lets a learner see a model answer by now. */
+export const seesModelAnswer = (
+  { show: { modelAnswer } }: Pick<Question, 'show'>,
+  { tries, ended }: Pick<Standing, 'tries' | 'ended'>,
+): boolean => (modelAnswer === 'always' ? tries.count > 0 : modelAnswer === 'atTheEnd' && ended);
 
 /** The fixtures that answer to the verdict, and those that stay as they have answered. */
 function answersView({ model, edition: { names } }: Sat, standing: Standing, saying: Saying): FixtureAnswer[] {

@@ -1,60 +1,44 @@
-import { format } from 'date-fns';
 import type { LearnerReport as Report, ReportDrawing, ReportQuestion, ReportRelease } from '../../contract';
 import { judgedAt, questionModel, restoredBoard } from '../../core';
-import { BoardSketch, MediaFrom } from '../../scene';
-import { shownMark } from '../../ui';
-import { benchMedia } from '../shared/ownMedia';
+import { BoardSketch, MediaFrom, type MediaSource } from '../../scene';
+import { zone } from '../../ui';
+import { type Phrase, phrase, shownDay, shownNumber, shownShare } from '../../words';
 import '../shared/paper/paper.css';
 import './report.css';
 
-const day = (at: Date) => format(at, 'd MMM yyyy');
-const VERDICTS = { right: 'right', wrong: 'wrong', none: '' } as const;
-const STATES: Readonly<Record<ReportRelease['state'], string>> = {
-  done: 'finished',
-  running: 'not finished',
-  missing: 'missing: it counts as zero',
-  none: 'not finished',
-  notFor: '',
-  excused: 'excused: it does not count',
+const day = (at: Date) => shownDay(at, zone());
+const STATES: Readonly<Record<ReportRelease['state'], Phrase | null>> = {
+  done: null,
+  running: 'report.running',
+  missing: 'report.missing',
+  none: 'report.running',
+  notFor: null,
+  excused: 'report.excused',
 };
-const percent = (share: number) => `${Math.round(share * 1000) / 10} %`;
+const marked = (mark: number, max: number) => phrase('player.of', { mark: shownNumber(mark), max: shownNumber(max) });
 
 /** One learner's results of a course on paper, in black and white: what was put where, and what was said of it. */
 export function LearnerReport({ report, at }: { report: Report; at: Date }) {
-  const { course, learner, overall, letter, categories, releases } = report;
-  const weights = categories.reduce((sum, { weight }) => sum + weight, 0);
+  const { course, learner, overall, letter, releases } = report;
   return (
     <article className="paper report">
       <header>
-        <h1>{learner.name}</h1>
+        <h1>
+          <bdi>{learner.name}</bdi>
+        </h1>
         <p className="flex gap-4">
-          <span className="grow">{course.title}</span>
+          <bdi className="grow">{course.title}</bdi>
           <span>{day(at)}</span>
         </p>
       </header>
       {overall !== null && (
         <p className="report-overall">
-          Overall <strong>{percent(overall)}</strong>
-          {letter !== null && (
-            <>
-              {' '}
-              <strong>{letter}</strong>
-            </>
-          )}
-          {categories.length > 0 && (
-            <>
-              {': '}
-              {categories
-                .map(
-                  ({ title, weight, points, outOf }) =>
-                    `${title} ${shownMark(points)} / ${shownMark(outOf)}, weight ${percent(weights > 0 ? weight / weights : 0)}`,
-                )
-                .join('; ')}
-            </>
-          )}
+          {phrase('report.overall')} <strong>{shownShare(overall)}</strong>{' '}
+          {letter !== null && <strong>{letter}</strong>}
         </p>
       )}
-      {releases.length === 0 && <p className="mt-4">Nothing has been answered yet.</p>}
+      <Categories categories={report.categories} />
+      {releases.length === 0 && <p className="mt-4">{phrase('report.nothing')}</p>}
       {releases.map((release, r) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two may have one title
         <Release key={r} release={release} />
@@ -63,24 +47,46 @@ export function LearnerReport({ report, at }: { report: Report; at: Date }) {
   );
 }
 
+/** How the overall mark came about. */
+function Categories({ categories }: Pick<Report, 'categories'>) {
+  const weights = categories.reduce((sum, { weight }) => sum + weight, 0);
+  return categories.map(({ title, weight, points, outOf }) => (
+    <p key={title}>
+      {phrase('report.category', {
+        title,
+        mark: shownNumber(points),
+        max: shownNumber(outOf),
+        share: shownShare(weights > 0 ? weight / weights : 0),
+      })}
+    </p>
+  ));
+}
+
 function Release({ release }: { release: ReportRelease }) {
-  const { title, practice, mark, outOf, byHand, state, late, finishedAt, sittings, questions } = release;
+  const { title, practice, told, mark, outOf, byHand, state, late, finishedAt, sittings, questions } = release;
+  const said = state !== 'excused' && finishedAt ? null : STATES[state];
   return (
     <section>
       <h2 className="paper-section flex gap-4">
-        <span className="grow">{title}</span>
+        <bdi className="grow">{title}</bdi>
         <span className="paper-points">
-          {mark !== null ? `${shownMark(mark)} / ${outOf}` : state === 'missing' ? `0 / ${outOf}` : 'no mark'}
+          {!told
+            ? phrase('report.notTold')
+            : mark !== null
+              ? marked(mark, outOf)
+              : state === 'missing'
+                ? marked(0, outOf)
+                : phrase('report.noMark')}
         </span>
       </h2>
       <p>
         {[
-          practice && 'practice',
-          state === 'excused' && STATES.excused,
-          finishedAt ? `finished ${day(finishedAt)}` : state !== 'excused' && STATES[state],
-          late && 'late',
-          sittings > 1 && `${sittings} attempts, the one that counts is shown`,
-          byHand !== null && `set by hand: ${byHand}`,
+          practice && phrase('page.practice'),
+          said && phrase(said),
+          finishedAt && state !== 'excused' && phrase('report.finished', { day: day(finishedAt) }),
+          late && phrase('report.late'),
+          sittings > 1 && phrase('report.attempts', { n: sittings }),
+          byHand !== null && phrase('report.byHand', { reason: byHand }),
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -98,14 +104,18 @@ function Question({ question, number }: { question: ReportQuestion; number: numb
   return (
     <div className="paper-question">
       <h3>
-        <span>{number}.</span> <span className="grow">{title}</span>
+        <span>{number}.</span> <bdi className="grow">{title || phrase('paper.untitled')}</bdi>
         <span className="paper-points">
-          {tries > 1 && `${tries} tries · `}
-          {struck ? 'struck' : `${shownMark(earned)} / ${points}`}
+          {[
+            tries > 1 && phrase('player.tries', { n: tries }),
+            struck ? phrase('report.struck') : earned !== null && marked(earned, points),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </span>
       </h3>
-      {struck && <p>This question was struck: it counts for nobody.</p>}
-      {tries === 0 && <p>Not answered.</p>}
+      {struck && <p>{phrase('player.struck')}</p>}
+      {tries === 0 && <p>{phrase('report.notAnswered')}</p>}
       {drawn && <Drawing drawn={drawn} />}
       {lines.length > 0 && (
         <table>
@@ -116,7 +126,7 @@ function Question({ question, number }: { question: ReportQuestion; number: numb
               <tr key={j}>
                 <th scope="row">{line.item}</th>
                 <td>{line.zone}</td>
-                <td>{VERDICTS[line.verdict]}</td>
+                <td>{line.verdict === 'none' ? '' : phrase(`player.${line.verdict}`)}</td>
                 {lines.some((other) => other.said !== '') && <td>{line.said}</td>}
               </tr>
             ))}
@@ -132,24 +142,40 @@ function Question({ question, number }: { question: ReportQuestion; number: numb
 const WIDTH = { alone: 480, beside: 310 };
 
 /** The answer that earned the mark, with its verdicts, beside the model answer where the author shows one. */
-function Drawing({ drawn: { document, homes, answer, model: right } }: { drawn: ReportDrawing }) {
+function Drawing({ drawn: { document, homes, answer, model: right, media, hides } }: { drawn: ReportDrawing }) {
   const model = questionModel(document, homes);
   const board = restoredBoard(answer);
   const scale = (right ? WIDTH.beside : WIDTH.alone) / document.scene.width;
   return (
-    <MediaFrom source={benchMedia(document.media)}>
+    <MediaFrom source={drawnMedia(document, media)}>
       <div className="report-drawings">
         <figure>
-          <BoardSketch model={model} board={board} scale={scale} verdicts={judgedAt(model, board, 1).verdicts} />
-          <figcaption>The answer that earned the mark</figcaption>
+          <BoardSketch
+            model={model}
+            board={board}
+            scale={scale}
+            verdicts={judgedAt(model, board, 1).verdicts}
+            hides={hides}
+          />
+          <figcaption>{phrase('report.answer')}</figcaption>
         </figure>
         {right && (
           <figure>
-            <BoardSketch model={model} board={restoredBoard(right)} scale={scale} />
-            <figcaption>A model answer</figcaption>
+            <BoardSketch model={model} board={restoredBoard(right)} scale={scale} hides={hides} />
+            <figcaption className="first-letter:uppercase">{phrase('player.modelAnswer')}</figcaption>
           </figure>
         )}
       </div>
     </MediaFrom>
   );
 }
+
+/** The media of what is drawn, at the addresses that came with it. */
+const drawnMedia =
+  ({ media }: ReportDrawing['document'], addresses: ReportDrawing['media']): MediaSource =>
+  (id) => {
+    const [medium, url] = [media[id], addresses[id]];
+    if (!medium || url === undefined) return null;
+    const { kind, description, decorative } = medium;
+    return { url, kind, description: decorative ? '' : (description ?? '') };
+  };

@@ -10,7 +10,7 @@ import {
   roundMark,
   wholeMark,
 } from '../../core';
-import type { As, Teacher } from '../context';
+import type { As, Context, Teacher } from '../context';
 import { categoriesIn, unitsIn } from '../courses/parts';
 import {
   allowance,
@@ -46,7 +46,7 @@ export interface Who {
 
 /** `closing`: finish overdue attempts first. */
 export async function columnsOf(
-  { closing, ...as }: As<Teacher> & { closing: boolean },
+  { closing, ...as }: Context & { closing: boolean },
   courseId: string,
 ): Promise<Columns> {
   const { db } = as;
@@ -118,7 +118,7 @@ export async function gradeEverybody(as: As<Teacher>, columns: Columns, learners
   return rows;
 }
 
-export async function gradeRows(as: As<Teacher>, columns: Columns, learners: readonly Who[]): Promise<GradeRow[]> {
+export async function gradeRows(as: Context, columns: Columns, learners: readonly Who[]): Promise<GradeRow[]> {
   const { releases, categories, groups, letters } = columns;
   const people = learners.map(({ id }) => id);
   if (people.length === 0) return [];
@@ -160,7 +160,7 @@ const pair = (a: string, b: string) => `${a} ${b}`;
 
 /** The cells of learners, in the order of the releases. */
 export async function cellsIn(
-  { db, now }: As<Teacher>,
+  { db, now }: Context,
   releases: readonly ReleaseRow[],
   people: readonly string[],
 ): Promise<(learnerId: string) => GradeCell[]> {

@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type {
   ClassReport,
   GradeCell,
@@ -12,18 +12,24 @@ import {
   type Board,
   boardFromPlacements,
   earned,
+  type FeedbackLevel,
   homesFor,
   type QuestionModel,
   roundMark,
   savedBoard,
+  seesModelAnswer,
+  type ZoneId,
 } from '../../core';
 import { plainText } from '../../core/document';
-import type { As, Teacher } from '../context';
+import type { As, Context, Learner, Teacher } from '../context';
 import { courseOf } from '../courses/access';
 import { everybodyOn, peopleIn } from '../courses/roster';
-import { release, sitting } from '../database/tables';
+import { course, courseLearner, release, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
-import { type At, atOf, recordOf, sittingsWhere } from '../sittings/standing';
+import { editionOf } from '../releases/editions';
+import { feedbackLevelAfter } from '../sittings/finish';
+import { type At, atOf, type OpenSitting, recordOf, sittingsWhere } from '../sittings/standing';
+import { showsMarks } from './assignedReleases';
 import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who, withMaxima } from './gradeCells';
 import { type Placed, shownTry } from './placed';
 
@@ -32,9 +38,11 @@ export async function reportOf(as: As<Teacher>, courseId: string, learnerId: str
   const found = await courseOf(as, courseId);
   const people = found ? await peopleIn(as, courseId, [learnerId]) : [];
   if (!found || people.length === 0) return fail('notFound');
-  const [report] = await reportsFor(as, { id: courseId, title: found.row.title }, people);
+  const [report] = await reportsFor(as, of(found.row), people);
   return report ? ok(report) : fail('notFound');
 }
+
+const of = ({ id, title, lang }: typeof course.$inferSelect): LearnerReport['course'] => ({ id, title, lang });
 
 /** As many as are drawn on one page. */
 const REPORTS_PAGE = 40;
@@ -49,21 +57,36 @@ export async function reportsOf(
   if (!found) return fail('notFound');
   const everybody = await everybodyOn(as, courseId, '', group);
   const people = everybody.slice(from, from + REPORTS_PAGE);
-  const reports = await reportsFor(as, { id: courseId, title: found.row.title }, people);
+  const reports = await reportsFor(as, of(found.row), people);
   return ok({ reports, total: everybody.length, from });
 }
 
+/** A learner's own results in a course: what their page of each release shows by now, and no more. */
+export async function ownReport(as: As<Learner>, courseId: string): Promise<Result<LearnerReport>> {
+  const { id, name, username } = as.person;
+  const [found] = await as.db
+    .select({ title: course.title, lang: course.lang })
+    .from(courseLearner)
+    .innerJoin(course, eq(course.id, courseLearner.courseId))
+    .where(and(eq(course.id, courseId), eq(courseLearner.learnerId, id), isNull(course.archivedAt)));
+  if (!found) return fail('notFound');
+  const [report] = await reportsFor(as, { id: courseId, ...found }, [{ id, name, username }], id);
+  return report ? ok(report) : fail('notFound');
+}
+
+/** `reader`: the learner who reads it, as far as they may; null: a teacher. */
 async function reportsFor(
-  as: As<Teacher>,
+  as: Context,
   course: LearnerReport['course'],
   people: readonly Who[],
+  reader: string | null = null,
 ): Promise<LearnerReport[]> {
   const { db } = as;
   const columns = await columnsOf({ ...as, closing: true }, course.id);
   const practice = await db
     .select()
     .from(release)
-    .where(and(eq(release.courseId, course.id), eq(release.practice, true)))
+    .where(and(eq(release.courseId, course.id), eq(release.practice, true), isNull(release.withdrawnAt)))
     .orderBy(asc(release.createdAt));
   const practised = await withMaxima(as, practice);
   const rows = await gradeRows(as, columns, people);
@@ -81,29 +104,50 @@ async function reportsFor(
     const releases: ReportRelease[] = [];
     for (const { row, cell } of all.toSorted((a, b) => a.row.createdAt.getTime() - b.row.createdAt.getTime()))
       if (cell.attempt !== null || cell.byHand !== null || cell.state === 'missing' || cell.state === 'excused')
-        releases.push(await releaseIn(as, row, cell));
+        releases.push(await releaseIn(as, row, cell, reader !== null));
+    // From an overall mark, one that is not told yet could be reckoned.
+    const isTold = releases.every(({ told, practice }) => told || practice);
     reports.push({
-      ...{ course, learner: { id: learnerId, name }, overall: whole, letter, releases },
-      categories: categoriesOf(columns, cells),
+      ...{ course, learner: { id: learnerId, name }, releases },
+      ...(isTold
+        ? { overall: whole, letter, categories: categoriesOf(columns, cells) }
+        : { overall: null, letter: null, categories: [] }),
     });
   }
   return reports;
 }
 
 async function releaseIn(
-  as: As<Teacher>,
-  { title, practice }: Columns['releases'][number],
+  as: Context,
+  row: Columns['releases'][number],
   cell: GradeCell,
+  isOwn: boolean,
 ): Promise<ReportRelease> {
+  const { title, practice } = row;
   const [open] = cell.attempt === null ? [] : await sittingsWhere(as, eq(sitting.id, cell.attempt));
   const { points: mark, outOf, byHand, state, late, attempts } = cell;
+  const told = !isOwn || (await isToldTo(as, row, open));
+  // What is still being answered is looked at where it is answered.
+  const level = !isOwn ? 'modelAnswer' : open?.finishedAt ? feedbackLevelAfter(open, as.now()) : null;
   return {
-    ...{ title, practice, mark, outOf, byHand, state, late },
+    ...{ title, practice, told, outOf, state, late },
+    ...(told ? { mark, byHand } : { mark: null, byHand: null }),
     finishedAt: open?.finishedAt ?? null,
     ended: state === 'done',
     sittings: attempts,
-    questions: open ? await questionsOf(as, open.id) : [],
+    questions: open && level ? await questionsOf(as, open, { feedbackLevel: level, isOwn }) : [],
   };
+}
+
+/** Whether a learner is told the mark of a release. */
+async function isToldTo(
+  as: Context,
+  row: Columns['releases'][number],
+  open: OpenSitting | undefined,
+): Promise<boolean> {
+  // Of what was never answered it is no secret that it earned nothing.
+  if (!open) return true;
+  return showsMarks(row, open.closesAt, await editionOf(as.db, row.id, row.edition), as.now());
 }
 
 const categoriesOf = (columns: Columns, cells: readonly GradeCell[]): LearnerReport['categories'] =>
@@ -112,16 +156,20 @@ const categoriesOf = (columns: Columns, cells: readonly GradeCell[]): LearnerRep
     return sum ? [{ title, weight, points: roundMark(sum.points), outOf: roundMark(sum.outOf) }] : [];
   });
 
-async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQuestion[]> {
-  const [open] = await sittingsWhere(as, eq(sitting.id, sittingId));
-  if (!open) return [];
+interface Reading {
+  readonly feedbackLevel: FeedbackLevel;
+  /** It is the learner's own report. */
+  readonly isOwn: boolean;
+}
+
+async function questionsOf(as: Context, open: OpenSitting, reading: Reading): Promise<ReportQuestion[]> {
   const record = await recordOf(as.db, open);
   return record.asked.flatMap((question, place): ReportQuestion[] => {
-    const at = atOf(open, record, place, { feedbackLevel: 'modelAnswer' });
+    const at = atOf(open, record, place, reading);
     if (!at) return [];
     const { model, standing, points } = at;
     const { counting, board, placed } = shownTry(at);
-    const { feedback } = model.question;
+    const { feedback, show } = model.question;
     const overall = !counting
       ? null
       : counting.judged.fullMarks
@@ -129,40 +177,58 @@ async function questionsOf(as: As<Teacher>, sittingId: string): Promise<ReportQu
         : counting.judged.fraction > 0
           ? feedback.partly
           : feedback.wrong;
+    const earns = counting ? roundMark(earned(counting.judged.mark, counting.judged.max, points)) : 0;
     return [
       {
         title: model.question.title,
         points: roundMark(points),
         struck: record.edition.struck[question] ?? false,
-        earned: counting ? roundMark(earned(counting.judged.mark, counting.judged.max, points)) : 0,
+        earned: reading.isOwn && !show.mark ? null : earns,
         tries: standing.tries.count,
-        lines: linesOf(model, placed),
+        lines: linesOf(model, placed, reading.isOwn),
         said: plainText(overall?.text ?? null),
-        drawn: standing.tries.count === 0 ? null : drawingOf(at, board),
+        drawn: standing.tries.count === 0 ? null : drawingOf(at, board, reading.isOwn),
       },
     ];
   });
 }
 
-function drawingOf({ model, edition, modelAnswer }: At, answer: Board): ReportDrawing {
-  const arranged = modelAnswer && boardFromPlacements(model, modelAnswer);
+function drawingOf(at: At, answer: Board, isOwn: boolean): ReportDrawing {
+  const { model, edition, modelAnswer, standing } = at;
+  const { question } = model;
+  const isShown = !isOwn || seesModelAnswer(question, standing);
+  const arranged = isShown && modelAnswer ? boardFromPlacements(model, modelAnswer) : null;
   return {
-    document: model.question,
+    document: question,
     homes: homesFor(model, edition),
     answer: savedBoard(answer),
     model: arranged?.ok ? savedBoard(arranged.board) : null,
+    media: Object.fromEntries(
+      Object.entries(question.media).map(([id, { hash }]) => [id, isOwn ? ownAddress(at, id) : `/media/${hash}`]),
+    ),
+    hides: isOwn && model.hides,
   };
 }
 
-const linesOf = (model: QuestionModel, placed: readonly Placed[]): ReportLine[] =>
+/** A learner fetches media of their attempts alone, by the names that were drawn for it. */
+const ownAddress = ({ sitting: { id }, place, edition }: At, medium: string): string =>
+  `/api/sittings/${id}/media/${edition.names.medium.get(medium) ?? ''}?q=${place}`;
+
+const linesOf = (model: QuestionModel, placed: readonly Placed[], isOwn: boolean): ReportLine[] =>
   placed.map(({ item, zone, place, typed, verdict }) => ({
     item: typed === null ? (item?.label ?? '') : typedInWords(typed.trim(), item?.label),
-    zone: `${zone.label}${place === null ? '' : `, ${place}`}`,
+    zone: isOwn && isSecret(model, zone.id) ? null : `${zone.label}${place === null ? '' : `, ${place}`}`,
     verdict,
     said: plainText(
       model.question.key.find((entry) => entry.zone === zone.id)?.says?.items[item?.id ?? '']?.text ?? null,
     ),
   }));
+
+/** Hidden zones are not told, and neither is the floor beneath them. */
+function isSecret({ question, zones, zoneAt, hides }: QuestionModel, id: string): boolean {
+  const at = zoneAt.get(id as ZoneId) ?? -1;
+  return question.zones[at]?.hidden === true || (hides && zones[at]?.floor === true);
+}
 
 /** A text as it was typed, with what it was read as where that is something else. */
 const typedInWords = (text: string, readAs: string | undefined): string =>

@@ -119,3 +119,20 @@ test('a release is held against others with its questions, group against group, 
   await expect(attempts.getByRole('row').nth(1)).toContainText('14');
   await accessible(page);
 });
+
+test('a learner reads their own report, in their language, and prints it', async ({ page }) => {
+  await signIn(page, 'arlo.amble');
+  await page.getByRole('link', { name: 'Your report: Tarn Hollow induction' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Arlo Amble' })).toBeVisible();
+  await expect(page.getByText(/^Overall/)).toContainText(/\d+(\.\d)?\s?%/);
+  await expect(page.getByText('The answer that earned the mark').first()).toBeVisible();
+  await expect(page.getByRole('row', { name: 'Barley Stands drying right' }).first()).toBeVisible();
+  // What belongs where is nowhere but in what was answered and may be seen.
+  expect(await page.content()).not.toContain('"belongs"');
+  await accessible(page);
+  await page.context().addCookies([{ name: 'vault-drop.language', value: 'de', url: page.url() }]);
+  await page.reload();
+  await expect(page.getByText('Die Antwort, die zählt').first()).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Drucken oder als PDF speichern' })).toBeHidden();
+});

@@ -8,7 +8,7 @@ import { digest, job, move } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { analysisOf } from '../src/server/results/analysis';
 import { applyEdition, makeEdition } from '../src/server/results/corrections';
-import { retraceOf } from '../src/server/results/retrace';
+import { retraceOf, togetherOf } from '../src/server/results/retrace';
 import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
@@ -194,5 +194,35 @@ describe('the results of a release', () => {
       },
     ]);
     expect(await analysisOf(await teacher(app, 'fern'), id)).toMatchObject({ code: 'notFound' });
+  });
+});
+
+describe('attempts played together', () => {
+  it('are those that came to the question, by learner, with their moves of it alone', async () => {
+    const together = must(await togetherOf(odile, releaseId, { question: 1, from: 0 }));
+    expect(together).toMatchObject({ titles: ['First', 'Second', 'Third'], question: 1, total: 8, from: 0 });
+    expect(together.attempts.map(({ learner }) => learner)).toEqual(marks.map((_, i) => `learner.${i}`));
+    expect(together.document.title).toBe('Second');
+    for (const { sittingId, document, homes, moves } of together.attempts) {
+      const { questions: alone } = must(await retraceOf(odile, releaseId, sittingId));
+      expect({ document, homes, moves }).toEqual({ document: null, homes: alone[1]?.homes, moves: alone[1]?.moves });
+      expect(moves.length).toBeGreaterThan(3);
+    }
+  });
+
+  it('begin with the one they are held against, and go on from a place', async () => {
+    const { attempts } = must(await togetherOf(odile, releaseId, { question: 0, from: 0 }));
+    const beside = attempts.find(({ learner }) => learner === 'learner.5')?.sittingId;
+    const first = must(await togetherOf(odile, releaseId, { question: 0, from: 0, beside }));
+    const others = attempts.filter(({ sittingId }) => sittingId !== beside);
+    expect(first.attempts).toEqual([expect.objectContaining({ sittingId: beside }), ...others]);
+    const rest = must(await togetherOf(odile, releaseId, { question: 0, from: 6 }));
+    expect(rest).toEqual({ ...rest, attempts: attempts.slice(6), total: attempts.length });
+  });
+
+  it('are of a question of the release, for those who teach it', async () => {
+    expect(await togetherOf(odile, releaseId, { question: 3, from: 0 })).toMatchObject({ code: 'notFound' });
+    const fern = await teacher(app, 'fern.together');
+    expect(await togetherOf(fern, releaseId, { question: 0, from: 0 })).toMatchObject({ code: 'notFound' });
   });
 });

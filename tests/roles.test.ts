@@ -492,6 +492,7 @@ const ROWS: Readonly<Record<string, Row>> = {
     }),
   },
   'GET /api/releases/{id}/analysis': { may: COURSE, ask: at(() => of.release) },
+  'GET /api/releases/{id}/together': { may: COURSE, ask: at(() => of.release) },
   'GET /api/releases/{id}/comparison': { may: COURSE, ask: at(() => of.release) },
   'GET /api/releases/{id}/editions': { may: COURSE, ask: at(() => of.release) },
   'POST /api/releases/{id}/editions': {

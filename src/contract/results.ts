@@ -1,8 +1,10 @@
 // How a release was answered.
 import { object } from 'yup';
 import type { Answers, CellState, Fifths, Figure, Move, Question, SavedBoard, Verdict } from '../core';
-import { anyUuid, from, name, uuid, wholeNumber } from './fields';
+import { anyUuid, from, name, numberText, uuid, wholeNumber } from './fields';
 import { file, json, type Operation } from './operation';
+
+const MAX_QUESTION = 999;
 
 export interface ResultRow {
   learnerId: string;
@@ -187,6 +189,34 @@ export interface RetraceView {
   }[];
 }
 
+/** Attempts at one question, to be played back together, some at a time. */
+export interface TogetherView {
+  readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
+  /** The questions of the edition that counts now; the index of this one. */
+  readonly titles: readonly string[];
+  readonly question: number;
+  readonly document: Question;
+  readonly attempts: readonly {
+    readonly sittingId: string;
+    readonly learner: string;
+    readonly number: number;
+    /** The question as this attempt was given it; null: as all others were. */
+    readonly document: Question | null;
+    readonly homes: readonly { readonly x: number; readonly y: number }[];
+    readonly moves: readonly { readonly move: Move; readonly at: number }[];
+  }[];
+  /** How many attempts have come to the question, and which of them is the first here. */
+  readonly total: number;
+  readonly from: number;
+}
+
+/** Which question, from which attempt on, and an attempt that comes before all others. */
+export const togetherAsked = object({
+  question: numberText(MAX_QUESTION).default(0),
+  from: from(),
+  beside: anyUuid().optional(),
+});
+
 /** A group to be made of those who need a question: by its index in the edition that counts now. */
 export interface NeedGroup {
   readonly id: string;
@@ -209,6 +239,12 @@ export const resultOperations = {
     who: 'teacher',
     does: 'A sitting with its moves, to be played again.',
     answer: json<RetraceView>(),
+  },
+  'GET /api/releases/{id}/together': {
+    who: 'teacher',
+    does: 'Attempts at one question with their moves, some at a time, to be played again together.',
+    query: togetherAsked,
+    answer: json<TogetherView>(),
   },
   'GET /api/courses/{id}/learners/{learner}/report': {
     who: 'teacher',

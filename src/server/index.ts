@@ -67,7 +67,7 @@ export { dataOf, eraseLearner, listFormerLearners, myData } from './results/pers
 export { removalEffects, remove, undoRemoval } from './results/removals';
 export { ownReport, reportOf, reportsOf } from './results/report';
 export { questionMarks, resultsCsv, resultsOf } from './results/results';
-export { retraceOf } from './results/retrace';
+export { retraceOf, togetherOf } from './results/retrace';
 export { findAnything } from './search/search';
 export { finish } from './sittings/finish';
 export { sittingMedium, sittingSource } from './sittings/media';

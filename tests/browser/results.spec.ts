@@ -136,3 +136,32 @@ test('a learner reads their own report, in their language, and prints it', async
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Drucken oder als PDF speichern' })).toBeHidden();
 });
+
+test('a class is played together, and two of it beside one another', async ({ page }) => {
+  await signIn(page, 'odile');
+  await open(page, `/releases/${DEMO.release.replace(/0201$/, '0202')}/results`);
+  await page.getByRole('button', { name: 'Parts of a germinating bean' }).click();
+  await page.getByRole('link', { name: 'All attempts at it, played together' }).click();
+  const together = page.getByRole('region', { name: 'Parts of a germinating bean, together' });
+  await expect(together.getByRole('listitem')).toHaveCount(38);
+  await expect(together.getByText('0 placed')).toHaveCount(38);
+  // By key, one move of whoever moves next.
+  await page.keyboard.press('ArrowRight');
+  await expect(together.getByText('1 placed').first()).toBeVisible();
+  await together.getByRole('checkbox').nth(0).check();
+  await together.getByRole('checkbox').nth(2).check();
+  await together.getByRole('button', { name: 'Show the chosen alone (2)' }).click();
+  await expect(together.getByRole('listitem')).toHaveCount(2);
+  await together.getByRole('combobox', { name: 'How fast' }).selectOption('64');
+  await together.getByRole('button', { name: 'Play' }).click();
+  await expect(together.getByText('no more moves')).toHaveCount(2);
+  await expect(together.getByRole('button', { name: 'Play' })).toBeVisible();
+  await accessible(page);
+  // From one attempt to it beside the others.
+  await together
+    .getByRole('link', { name: /^Retrace/ })
+    .last()
+    .click();
+  await page.getByRole('link', { name: 'Beside other attempts' }).click();
+  await expect(page.getByRole('checkbox').first()).toBeChecked();
+});

@@ -49,14 +49,16 @@ const pages = (
     }),
   ),
   ...Object.fromEntries(
-    ['results', 'compare', 'live', 'editions', 'settings', 'paper', 'print', 'sittings/[sitting]'].map((page) => {
-      const of = (sitting: string) => page.replace('[sitting]', sitting);
-      const told: [string, number[]][] = [
-        [`/releases/${DEMO.release}/${of(sittings.first)}`, forTeachers(OK, NOTHING)],
-        [`/releases/${SECOND.release}/${of(sittings.second)}`, forTeachers(OK, OK)],
-      ];
-      return [`releases/[id]/${page}`, told];
-    }),
+    ['results', 'compare', 'together', 'live', 'editions', 'settings', 'paper', 'print', 'sittings/[sitting]'].map(
+      (page) => {
+        const of = (sitting: string) => page.replace('[sitting]', sitting);
+        const told: [string, number[]][] = [
+          [`/releases/${DEMO.release}/${of(sittings.first)}`, forTeachers(OK, NOTHING)],
+          [`/releases/${SECOND.release}/${of(sittings.second)}`, forTeachers(OK, OK)],
+        ];
+        return [`releases/[id]/${page}`, told];
+      },
+    ),
   ),
   'account/mail/[token]': [['/account/mail/not-a-token', forTeachers(OK, OK)]],
   'stand-in/mail': [['/stand-in/mail', forTeachers(OK, OK)]],

@@ -105,6 +105,11 @@ function Figures({ id }: { id: string }) {
                 {open === i && (
                   <>
                     <QuestionAnswers question={question} index={i} releaseId={id} />
+                    <p className="mt-4">
+                      <a className="link-brass" href={`/releases/${id}/together?question=${i}`}>
+                        All attempts at it, played together
+                      </a>
+                    </p>
                     {!question.struck && question.full < question.asked && (
                       <NeedButton releaseId={id} question={i} title={question.title} courseId={release.courseId} />
                     )}

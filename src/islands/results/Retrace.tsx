@@ -1,10 +1,10 @@
-import { ChevronFirst, ChevronLast, ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { JsonText, RetraceView, Wire } from '../../contract';
 import { type Copy, copyOf, isTyped, questionModel, type RetraceFrame, retrace } from '../../core';
 import { BoardSketch, MediaFrom } from '../../scene';
 import { fromJson } from '../../ui/wire';
 import { benchMedia } from '../shared/ownMedia';
+import { PlayButtons, type Plays, SpeedChoice, usePlayKeys } from './playing';
 import { frameInWords, sinceStart } from './retraceInWords';
 
 interface Played {
@@ -77,24 +77,17 @@ function OneQuestion({
     setSpeed(null);
     setAt(Math.max(0, Math.min(last, to)));
   };
-  // From anywhere on the page, but where a key means something of its own.
-  const keys = useRef<(event: KeyboardEvent) => void>(() => undefined);
-  keys.current = (event) => {
-    const { key, target } = event;
-    const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: last }[key];
-    const isOwn = target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null;
-    if (isOwn || event.altKey || event.ctrlKey || event.metaKey) return;
-    const plays = key === ' ' && !(target instanceof HTMLElement && target.closest('button, a, summary'));
-    if (to === undefined && !plays) return;
-    event.preventDefault();
-    if (to !== undefined) go(to);
-    else setSpeed(speed === null ? 4 : null);
+  const plays: Plays = {
+    start: () => go(0),
+    back: () => go(at - 1),
+    play: () => {
+      if (speed === null && at === last) setAt(0);
+      setSpeed(speed === null ? 4 : null);
+    },
+    on: () => go(at + 1),
+    end: () => go(last),
   };
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => keys.current(event);
-    addEventListener('keydown', press);
-    return () => removeEventListener('keydown', press);
-  }, []);
+  usePlayKeys(plays);
   if (moves.length === 0) return <p className="text-lg">This question was not touched.</p>;
   return (
     <section className="grid gap-8 lg:grid-cols-[auto_1fr]" aria-label={`${document.title}, move by move`}>
@@ -135,67 +128,8 @@ function OneQuestion({
             )}
           </div>
           <div className="flex flex-wrap items-center gap-2 mt-1">
-            <button
-              type="button"
-              className="btn btn-edge btn-sm"
-              aria-label="To the start"
-              disabled={at === 0}
-              onClick={() => go(0)}
-            >
-              <ChevronFirst size={16} aria-hidden />
-            </button>
-            <button
-              type="button"
-              className="btn btn-edge btn-sm"
-              aria-label="A move back"
-              disabled={at === 0}
-              onClick={() => go(at - 1)}
-            >
-              <ChevronLeft size={16} aria-hidden />
-            </button>
-            <button
-              type="button"
-              className="btn btn-primary btn-sm"
-              onClick={() => {
-                if (speed === null && at === last) setAt(0);
-                setSpeed(speed === null ? 4 : null);
-              }}
-            >
-              {speed === null ? <Play size={16} aria-hidden /> : <Pause size={16} aria-hidden />}{' '}
-              {speed === null ? 'Play' : 'Pause'}
-            </button>
-            <button
-              type="button"
-              className="btn btn-edge btn-sm"
-              aria-label="A move on"
-              disabled={at === last}
-              onClick={() => go(at + 1)}
-            >
-              <ChevronRight size={16} aria-hidden />
-            </button>
-            <button
-              type="button"
-              className="btn btn-edge btn-sm"
-              aria-label="To the end"
-              disabled={at === last}
-              onClick={() => go(last)}
-            >
-              <ChevronLast size={16} aria-hidden />
-            </button>
-            {speed !== null && (
-              <select
-                className="select select-sm w-32"
-                aria-label="How fast"
-                value={speed}
-                onChange={(event) => setSpeed(Number(event.target.value))}
-              >
-                {SPEEDS.map((one) => (
-                  <option key={one} value={one}>
-                    {one} × as fast
-                  </option>
-                ))}
-              </select>
-            )}
+            <PlayButtons plays={plays} isPlaying={speed !== null} isAtStart={at === 0} isAtEnd={at === last} />
+            {speed !== null && <SpeedChoice speed={speed} speeds={SPEEDS} onChange={setSpeed} />}
             <span className="figures text-sm text-mute">
               move {at} of {last} · {sinceStart(frames, at)} · try {frame.tries}
             </span>

@@ -24,6 +24,15 @@ function countedInWords({ verdicts, judged }: NonNullable<RetraceFrame['tried']>
     : `${judged.right} right, ${judged.wrong} wrong`;
 }
 
+/** How a question stands after a move: by its last judgement, or by what lies there. */
+export function standsInWords({ judged, board, tries }: RetraceFrame): string {
+  if (judged)
+    return judged.judged.fullMarks
+      ? `all of it right, try ${tries}`
+      : `${countedInWords(judged)}${tries > 0 ? `, try ${tries}` : ''}`;
+  return `${board.zoneOf.size} placed`;
+}
+
 /** The place it came to, from 1, in a zone whose order counts; empty: it does not. */
 function placeInWords({ key, items, zones }: Question, { move, outcome, board }: RetraceFrame): string {
   if (outcome?.to !== 'zone' || !move || !('item' in move)) return '';

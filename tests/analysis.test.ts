@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cronbach, digestOf, discrimination, facility, questionModel, random } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
-import { digest, job, move } from '../src/server/database/tables';
+import { digest, job, move, sitting } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { analysisOf } from '../src/server/results/analysis';
 import { applyEdition, makeEdition } from '../src/server/results/corrections';
@@ -224,5 +224,21 @@ describe('attempts played together', () => {
     expect(await togetherOf(odile, releaseId, { question: 3, from: 0 })).toMatchObject({ code: 'notFound' });
     const fern = await teacher(app, 'fern.together');
     expect(await togetherOf(fern, releaseId, { question: 0, from: 0 })).toMatchObject({ code: 'notFound' });
+  });
+});
+
+describe('the stamp of figures', () => {
+  it('holds for attempts of which the times add up to more than a number holds', async () => {
+    const distant = new Date(8e15);
+    const ended = and(eq(sitting.releaseId, releaseId), isNotNull(sitting.finishedAt));
+    await app.db.update(sitting).set({ finishedAt: distant }).where(ended);
+    await analysed(odile, releaseId);
+    // One of them is reopened and ends at another time: they are no longer the same.
+    const [one] = await app.db.select({ id: sitting.id }).from(sitting).where(ended);
+    await app.db
+      .update(sitting)
+      .set({ finishedAt: new Date(8e15 - 1) })
+      .where(eq(sitting.id, one?.id ?? ''));
+    expect(must(await analysisOf(odile, releaseId)).isCurrent).toBe(false);
   });
 });

@@ -18,6 +18,7 @@ import type { As, Learner, Teacher } from '../src/server/context';
 import { listAudit } from '../src/server/courses/audit';
 import { edition, move, sitting, standing } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
+import { analysisOf } from '../src/server/results/analysis';
 import { assignedReleases } from '../src/server/results/assignedReleases';
 import {
   applyEdition,
@@ -88,6 +89,32 @@ const change = (question: number, to: Partial<Correction['changes'][number]> = {
 });
 
 describe('a correction', () => {
+  it('leaves the figures that were beside those that are', async () => {
+    const { releaseId, someone, answer } = await ground();
+    const [all, dry] = [await someone(), await someone()];
+    must(await finish(all, await answer(all, RIGHT, RIGHT)));
+    must(await finish(dry, await answer(dry, { ...RIGHT, acorn: 'dry' }, RIGHT)));
+    const first = await analysed(odile, releaseId);
+    expect(must(await analysisOf(odile, releaseId)).before).toBeNull();
+    const changes = [change(0, { accept: [{ item: 'acorn', zone: 'dry' }] })];
+    must(await makeEdition(odile, releaseId, 2, { reason: 'An acorn may be dried after all', changes }));
+    must(await applyEdition(odile, releaseId, 2));
+    const second = await analysed(odile, releaseId);
+    expect([first, second].map(({ questions }) => questions.map(({ full }) => full))).toEqual([
+      [1, 2],
+      [2, 2],
+    ]);
+    const { before } = must(await analysisOf(odile, releaseId));
+    expect(before).toMatchObject({ edition: 1, alpha: first.alpha });
+    for (const [q, { asked, full, facility, discrimination }] of first.questions.entries())
+      expect(before?.questions[q]).toMatchObject({ asked, full, facility, discrimination });
+    // Answers that come in later leave it.
+    const late = await someone();
+    must(await finish(late, await answer(late, RIGHT)));
+    await analysed(odile, releaseId);
+    expect(must(await analysisOf(odile, releaseId)).before).toEqual(before);
+  });
+
   it('shows what it would do to marks before it does anything, does it when it is applied, and keeps it on record', async () => {
     const { courseId, releaseId, someone, answer, marks } = await ground();
     const [all, dry, under] = [await someone(), await someone(), await someone()];

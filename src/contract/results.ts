@@ -68,6 +68,19 @@ export interface TrialAndError {
   readonly swept: readonly { readonly item: number; readonly zones: readonly number[] }[];
 }
 
+/** Figures of a question by which a correction is judged. */
+export type QuestionFigures = Pick<
+  QuestionAnalysis,
+  'asked' | 'full' | 'fullShare' | 'facility' | 'discrimination' | 'alphaWithout'
+>;
+
+/** What the figures were under the edition before, question by question. */
+export interface FiguresBefore {
+  readonly edition: number;
+  readonly alpha: Figure | null;
+  readonly questions: readonly QuestionFigures[];
+}
+
 /** How a release was answered. */
 export interface Figures {
   /** First attempts, one for each learner. */
@@ -87,6 +100,8 @@ export interface AnalysisView {
   readonly isCurrent: boolean;
   /** Null: they have not been worked out yet. */
   readonly figures: Figures | null;
+  /** Null: no correction has been applied since figures were first worked out. */
+  readonly before: FiguresBefore | null;
 }
 
 /** What was put where in the try whose mark counts, its verdict, and its feedback. What was typed stands as it was. */

@@ -1,17 +1,21 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
-import type { QuestionAnalysis } from '../../contract';
+import type { QuestionAnalysis, QuestionFigures } from '../../contract';
 import type { Figure } from '../../core';
 import { ask, duration, Scrolls } from '../../ui';
 import {
   between,
   bounds,
+  correlationInWords,
   discriminationInWords,
   facilityInWords,
+  fullInWords,
   MIN_SAID,
   percent,
   reliabilityInWords,
+  shareInWords,
   timeInWords,
+  wasInstead,
   withoutInWords,
 } from './analysis';
 import { namesIn } from './answers/names';
@@ -47,7 +51,7 @@ function Figures({ id }: { id: string }) {
   const [open, setOpen] = useState<number | null>(null);
   if (found.isError) return <p className="text-brick">{found.error.message}</p>;
   if (!found.data?.figures) return <p role="status">Working it out…</p>;
-  const { isCurrent, release } = found.data;
+  const { isCurrent, release, before } = found.data;
   const { learners, outOf, mean, distribution, alpha, questions, sweepers } = found.data.figures;
   if (learners === 0) return <p>Nobody has answered it yet.</p>;
   return (
@@ -78,6 +82,12 @@ function Figures({ id }: { id: string }) {
           <p>{reliabilityInWords(alpha, questions.filter(({ struck }) => !struck).length, learners)}</p>
         </div>
       </div>
+      {before && (
+        <p className="mb-2">
+          Since edition {before.edition} it was corrected: where a figure is not what it was, the one before stands
+          below it.
+        </p>
+      )}
       <Scrolls label="Question by question" className="mb-8">
         <table className="ledger-table w-full">
           <caption className="sr-only">Question by question</caption>
@@ -97,6 +107,7 @@ function Figures({ id }: { id: string }) {
                 // biome-ignore lint/suspicious/noArrayIndexKey: a question is its place in the edition
                 key={i}
                 question={question}
+                before={before?.questions[i] ?? null}
                 alpha={alpha}
                 keyAt={`/bench/${question.document.id}?${new URLSearchParams({ station: 'key', release: id, question: String(i) })}`}
                 isOpen={open === i}
@@ -155,6 +166,8 @@ function Figures({ id }: { id: string }) {
 
 interface RowProps {
   question: QuestionAnalysis;
+  /** Its figures before it was corrected; null: it was not. */
+  before: QuestionFigures | null;
   alpha: Figure | null;
   /** Where its key can be changed. */
   keyAt: string;
@@ -164,8 +177,8 @@ interface RowProps {
 }
 
 /** The figures of one question, and below them how it was answered. */
-function QuestionRow({ question, alpha, keyAt, isOpen, onOpen, children }: RowProps) {
-  const { title, struck, full, asked, answered, facility, fullShare, discrimination, alphaWithout } = question;
+function QuestionRow({ question, before, alpha, keyAt, isOpen, onOpen, children }: RowProps) {
+  const { title, struck, asked, answered, facility, fullShare, discrimination, alphaWithout } = question;
   const said = struck
     ? ['Struck: it counts for nobody.']
     : [
@@ -199,14 +212,36 @@ function QuestionRow({ question, alpha, keyAt, isOpen, onOpen, children }: RowPr
             )}
           </p>
         </th>
-        <FigureCell bounds={!struck && fullShare ? between(fullShare) : ''}>
-          {struck ? '–' : `${full} of ${asked}`}
+        <FigureCell
+          bounds={!struck && fullShare ? between(fullShare) : ''}
+          was={
+            before
+              ? wasInstead(fullInWords(question), fullInWords({ ...before, struck: before.facility === null }))
+              : ''
+          }
+        >
+          {fullInWords(question)}
         </FigureCell>
-        <FigureCell bounds={facility ? between(facility) : ''}>{facility ? percent(facility.value) : '–'}</FigureCell>
-        <FigureCell bounds={discrimination ? bounds(discrimination) : ''}>
-          {discrimination ? discrimination.value.toFixed(2).replace('-', '−') : '–'}
+        <FigureCell
+          bounds={facility ? between(facility) : ''}
+          was={wasInstead(shareInWords(facility), before && shareInWords(before.facility))}
+        >
+          {shareInWords(facility)}
         </FigureCell>
-        <FigureCell>{alphaWithout === null ? '–' : alphaWithout.toFixed(2).replace('-', '−')}</FigureCell>
+        <FigureCell
+          bounds={discrimination ? bounds(discrimination) : ''}
+          was={wasInstead(
+            correlationInWords(discrimination?.value),
+            before && correlationInWords(before.discrimination?.value),
+          )}
+        >
+          {correlationInWords(discrimination?.value)}
+        </FigureCell>
+        <FigureCell
+          was={wasInstead(correlationInWords(alphaWithout), before && correlationInWords(before.alphaWithout))}
+        >
+          {correlationInWords(alphaWithout)}
+        </FigureCell>
         <FigureCell>{question.tries === null ? '–' : question.tries.toFixed(1)}</FigureCell>
         <FigureCell>{question.turnedAway}</FigureCell>
         <FigureCell bounds={question.pace === null ? '' : `${question.pace.toFixed(1)} s each`}>

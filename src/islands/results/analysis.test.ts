@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Figure, fisher, wilson } from '../../core';
-import { discriminationInWords, facilityInWords, reliabilityInWords, timeInWords, withoutInWords } from './analysis';
+import {
+  correlationInWords,
+  discriminationInWords,
+  facilityInWords,
+  fullInWords,
+  reliabilityInWords,
+  shareInWords,
+  timeInWords,
+  wasInstead,
+  withoutInWords,
+} from './analysis';
 
 /** Of `asked` learners `full` had all of it right, the others `rest` of it. */
 const hard = (full: number, asked: number, rest = 0) =>
@@ -90,5 +100,16 @@ describe('what is said of a set', () => {
       'The total compares learners only roughly: do not rely on single marks.',
       'The questions have little in common, or are too few: do not compare learners by the total.',
     ]);
+  });
+});
+
+describe('what a figure was before a correction', () => {
+  it('is said where it is shown otherwise now', () => {
+    expect(wasInstead('12 of 38', '9 of 38')).toBe('9 of 38');
+    expect(wasInstead('67 %', '67 %')).toBe('');
+    expect(wasInstead('67 %', null)).toBe('');
+    expect(wasInstead(fullInWords({ struck: true, full: 3, asked: 9 }), '3 of 9')).toBe('3 of 9');
+    expect([0.125, -0.5, null].map(correlationInWords)).toEqual(['0.13', '−0.50', '–']);
+    expect([{ value: 0.666, low: 0, high: 1 }, null].map(shareInWords)).toEqual(['67 %', '–']);
   });
 });

@@ -8,6 +8,24 @@ export const between = ({ low, high }: Figure) => `${Math.round(low * 100)}–${
 export const bounds = ({ low, high }: Figure) => `${signed(low)} to ${signed(high)}`;
 const signed = (value: number) => value.toFixed(2).replace('-', '−');
 
+/** A share as it is shown; none: a dash. */
+export const shareInWords = (figure: Figure | null): string => (figure ? percent(figure.value) : '–');
+/** A correlation or α as it is shown; none: a dash. */
+export const correlationInWords = (value: number | null | undefined): string => (value == null ? '–' : signed(value));
+/** The full marks of those who were asked. */
+export const fullInWords = ({
+  struck,
+  full,
+  asked,
+}: {
+  readonly struck: boolean;
+  readonly full: number;
+  readonly asked: number;
+}): string => (struck ? '–' : sharesOf(full, asked));
+/** What was shown before, if it is not what is shown now; `before` null: nothing was. */
+export const wasInstead = (now: string, before: string | null): string =>
+  before === null || before === now ? '' : before;
+
 /** Of fewer nothing is said: the figures stand for themselves. */
 export const MIN_SAID = 10;
 

@@ -5,6 +5,7 @@ import type {
   EditionSection,
   FeedbackTime,
   Figures,
+  FiguresBefore,
   MarkChange,
   SourceContent,
   TrialAndError,
@@ -360,6 +361,8 @@ export const figures = sqliteTable('figures', {
   body: text('body', { mode: 'json' }).$type<KeptFigures>().notNull(),
   /** What each learner came to, from which groups and attempts are compared. */
   marks: text('marks', { mode: 'json' }).$type<readonly LearnerMarks[]>().notNull().default([]),
+  /** What they were under the edition before. */
+  before: text('before', { mode: 'json' }).$type<FiguresBefore>(),
   at: moment('at').notNull(),
   /** How long it took to work them out, in milliseconds. */
   tookMs: integer('took_ms').notNull(),

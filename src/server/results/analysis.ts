@@ -1,5 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm';
-import type { AnalysisView, TrialAndError } from '../../contract';
+import type { AnalysisView, FiguresBefore, TrialAndError } from '../../contract';
 import { DIGEST_VERSION } from '../../core';
 import type { As, Context, Teacher } from '../context';
 import { releaseOf } from '../courses/access';
@@ -27,16 +27,17 @@ export async function analysisOf(as: As<Teacher>, releaseId: string): Promise<Re
   await closeOverdue(as, [releaseId]);
   const { row, course } = found;
   const kept = await db.query.figures.findFirst({
-    columns: { edition: true, body: true },
+    columns: { edition: true, body: true, before: true },
     where: eq(figures.releaseId, releaseId),
   });
   const isCurrent = await areFiguresCurrent(as, releaseId, row.edition);
   // Of an edition before, questions may have been struck or changed since: their figures would not be of what is shown.
-  const body = kept?.edition === row.edition ? kept.body : null;
+  const { body, before } = kept?.edition === row.edition ? kept : { body: null, before: null };
   return ok({
     release: { id: releaseId, title: row.title, course: course.title, courseId: row.courseId, edition: row.edition },
     isCurrent,
     figures: body && { ...body, sweepers: await named(as, body.sweepers) },
+    before,
   });
 }
 
@@ -58,7 +59,8 @@ async function stampOf({ db }: Pick<Context, 'db'>, releaseId: string, edition: 
       count: sql<number>`count(*)`,
       moves: sql<number>`sum(${sitting.moves})`,
       editions: sql<number>`sum(${sitting.edition})`,
-      finished: sql<number>`sum(coalesce(${sitting.finishedAt}, 0))`,
+      // Milliseconds of many attempts add up to more than a number holds.
+      finished: sql<number>`sum(coalesce(${sitting.finishedAt}, 0) % 1000003)`,
       points: sql<number>`sum(${sitting.points})`,
       tries: sql<number>`sum(${sitting.tries})`,
     })
@@ -101,14 +103,32 @@ export async function workOutResults(context: Context, releaseId: string): Promi
   if (kept?.stamp === stamp || rests) return;
   const began = performance.now();
   const { body, marks } = await figuresOf(context, releaseId, edition);
+  const tookMs = Math.round(performance.now() - began);
   const row = {
     releaseId,
     stamp,
     edition,
     body,
     marks,
+    before: await beforeOf(context, releaseId, edition),
     at: context.now(),
-    tookMs: Math.round(performance.now() - began),
+    tookMs,
   };
   await db.insert(figures).values(row).onConflictDoUpdate({ target: figures.releaseId, set: row });
+}
+
+/** What the figures were under the edition before this one, from those that are kept. */
+async function beforeOf({ db }: Context, releaseId: string, edition: number): Promise<FiguresBefore | null> {
+  const kept = await db.query.figures.findFirst({
+    columns: { edition: true, body: true, before: true },
+    where: eq(figures.releaseId, releaseId),
+  });
+  if (!kept || kept.edition === edition) return kept?.before ?? null;
+  const { alpha, questions } = kept.body;
+  return {
+    ...{ edition: kept.edition, alpha },
+    questions: questions.map(({ asked, full, fullShare, facility, discrimination, alphaWithout }) => ({
+      ...{ asked, full, fullShare, facility, discrimination, alphaWithout },
+    })),
+  };
 }

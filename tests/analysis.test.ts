@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, isNotNull } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ResultSort } from '../src/contract';
 import { cronbach, digestOf, discrimination, facility, questionModel, random } from '../src/core';
 import type { App } from '../src/server/app';
 import type { As, Learner, Teacher } from '../src/server/context';
@@ -8,6 +9,7 @@ import { digest, job, move, sitting } from '../src/server/database/tables';
 import { publish } from '../src/server/releases/publish';
 import { analysisOf } from '../src/server/results/analysis';
 import { applyEdition, makeEdition } from '../src/server/results/corrections';
+import { resultsOf, resultsPage } from '../src/server/results/results';
 import { retraceOf, togetherOf } from '../src/server/results/retrace';
 import { finish } from '../src/server/sittings/finish';
 import { saveNew } from '../src/server/vault/questions';
@@ -194,6 +196,26 @@ describe('the results of a release', () => {
       },
     ]);
     expect(await analysisOf(await teacher(app, 'fern'), id)).toMatchObject({ code: 'notFound' });
+  });
+});
+
+describe('the learners of a release', () => {
+  it('come a page at a time in any order, with those who have no mark last', async () => {
+    await learner(odile, courseId, 'not.begun');
+    const all = must(await resultsOf(odile, releaseId));
+    const page = async (sort: ResultSort, descending = false, from = 0) =>
+      must(await resultsPage(odile, releaseId, { from, sort, descending }));
+    const marksOf = ({ rows }: typeof all) => rows.map(({ mark }) => mark);
+    const byMark = marksOf(await page('mark', true));
+    const sorted = byMark.filter((mark) => mark !== null);
+    expect(sorted).toEqual(sorted.toSorted((a, b) => b - a));
+    expect(byMark.slice(sorted.length)).toEqual(byMark.slice(sorted.length).map(() => null));
+    expect(byMark.at(-1)).toBeNull();
+    expect(marksOf(await page('mark'))).toEqual([...sorted.toReversed(), ...byMark.slice(sorted.length)]);
+    expect((await page('name')).rows).toEqual(all.rows);
+    expect((await page('name', false, 3)).rows).toEqual(all.rows.slice(3));
+    expect(await page('state')).toMatchObject({ total: all.rows.length, begun: all.rows.length - 1, from: 0 });
+    expect((await page('state')).rows[0]).toMatchObject({ username: 'not.begun', state: 'notStarted' });
   });
 });
 

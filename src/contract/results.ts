@@ -1,7 +1,7 @@
 // How a release was answered.
 import { object } from 'yup';
 import type { Answers, CellState, Fifths, Figure, Move, Question, SavedBoard, Verdict } from '../core';
-import { anyUuid, from, name, numberText, uuid, wholeNumber } from './fields';
+import { anyUuid, flag, from, name, numberText, one, uuid, wholeNumber } from './fields';
 import { file, json, type Operation } from './operation';
 
 const MAX_QUESTION = 999;
@@ -29,7 +29,18 @@ export interface ResultRow {
 export interface ResultsView {
   release: { id: string; title: string; course: string; courseId: string; edition: number; createdAt: Date };
   rows: ResultRow[];
+  /** How many learners there are, how many of them have begun, and which of them is the first here. */
+  total: number;
+  begun: number;
+  from: number;
 }
+
+/** By what learners are sorted; without: by name. */
+export const RESULT_SORTS = ['name', 'username', 'state', 'sittings', 'mark', 'tries', 'time'] as const;
+export type ResultSort = (typeof RESULT_SORTS)[number];
+
+/** Which learners: a page of them. */
+export const resultsAsked = object({ from: from(), sort: one(RESULT_SORTS).default('name'), descending: flag() });
 
 export interface QuestionAnalysis {
   readonly title: string;
@@ -247,7 +258,8 @@ export const reportsAsked = object({ group: anyUuid().optional(), from: from() }
 export const resultOperations = {
   'GET /api/releases/{id}/results': {
     who: 'teacher',
-    does: 'The marks of a release, learner by learner.',
+    does: 'The marks of a release, learner by learner, a hundred at a time.',
+    query: resultsAsked,
     answer: json<ResultsView>(),
   },
   'GET /api/releases/{id}/sittings/{sitting}': {

@@ -66,7 +66,7 @@ export { groupNeeds } from './results/needs';
 export { dataOf, eraseLearner, listFormerLearners, myData } from './results/personal';
 export { removalEffects, remove, undoRemoval } from './results/removals';
 export { ownReport, reportOf, reportsOf } from './results/report';
-export { questionMarks, resultsCsv, resultsOf } from './results/results';
+export { questionMarks, resultsCsv, resultsOf, resultsPage } from './results/results';
 export { retraceOf, togetherOf } from './results/retrace';
 export { findAnything } from './search/search';
 export { finish } from './sittings/finish';

@@ -21,6 +21,8 @@ interface Props<Row extends RowData> {
   /** Columns of numbers stand at the right. */
   numeric?: readonly string[];
   sortedBy?: SortingState;
+  /** Where rows come sorted, a page of them: what is done when another order is asked for. */
+  onSort?: (sorting: SortingState) => void;
   rowKey: (row: Row) => string;
 }
 
@@ -31,6 +33,7 @@ export function DataTable<Row extends RowData>({
   caption,
   numeric = [],
   sortedBy = [],
+  onSort,
   rowKey,
 }: Props<Row>) {
   const [sorting, setSorting] = useState<SortingState>(sortedBy);
@@ -40,7 +43,12 @@ export function DataTable<Row extends RowData>({
     data: rows,
     getRowId: rowKey,
     state: { sorting },
-    onSortingChange: setSorting,
+    manualSorting: onSort !== undefined,
+    onSortingChange: (change) => {
+      const next = typeof change === 'function' ? change(sorting) : change;
+      setSorting(next);
+      onSort?.(next);
+    },
   });
   const side = (column: string) => (numeric.includes(column) ? 'text-right figures' : '');
   return (

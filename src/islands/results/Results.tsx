@@ -1,5 +1,9 @@
-import type { ResultRow } from '../../contract';
-import { type Columns, DataTable, duration, shownMark } from '../../ui';
+import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { JsonText, ResultRow, ResultsView, Wire } from '../../contract';
+import { RESULT_SORTS, ROSTER_PAGE } from '../../contract';
+import { ask, type Columns, DataTable, duration, shownMark } from '../../ui';
+import { fromJson } from '../../ui/wire';
 
 export type Row = ResultRow & { readonly releaseId: string };
 
@@ -71,19 +75,73 @@ const columns: Columns<Row> = [
   },
 ];
 
-export function Results({ rows }: { rows: Row[] }) {
-  if (rows.length === 0)
-    return <p className="text-lg">This course has no learners yet. Add them on the course’s page.</p>;
+const client = new QueryClient();
+
+/** The learners of a release, a page of them at a time. `json`: the first page, by mark. */
+export function Results({ json }: { json: JsonText<ResultsView> }) {
   return (
-    <div className="overflow-x-auto">
-      <DataTable
-        rows={rows}
-        columns={columns}
-        caption="Learners by mark"
-        numeric={['sittings', 'mark', 'tries', 'time']}
-        sortedBy={[{ id: 'mark', desc: true }]}
-        rowKey={(row) => row.learnerId}
-      />
-    </div>
+    <QueryClientProvider client={client}>
+      <Learners first={fromJson(json)} />
+    </QueryClientProvider>
+  );
+}
+
+const BY_MARK = [{ id: 'mark', desc: true }];
+
+function Learners({ first }: { first: Wire<ResultsView> }) {
+  const { id } = first.release;
+  const [{ sorting, from }, setAsked] = useState({ sorting: BY_MARK, from: 0 });
+  const [by] = sorting;
+  const isFirst = from === 0 && by?.id === 'mark' && by.desc;
+  const found = useQuery({
+    queryKey: ['results', id, from, by],
+    queryFn: () =>
+      ask('GET /api/releases/{id}/results', {
+        id,
+        query: { from, sort: RESULT_SORTS.find((sort) => sort === by?.id), ...(by?.desc ? { descending: true } : {}) },
+      }),
+    placeholderData: keepPreviousData,
+    ...(isFirst ? { initialData: first, staleTime: Number.POSITIVE_INFINITY } : {}),
+  });
+  const { rows, total } = found.data ?? first;
+  if (total === 0) return <p className="text-lg">This course has no learners yet. Add them on the course’s page.</p>;
+  return (
+    <>
+      {found.isError && <p className="text-brick">{found.error.message}</p>}
+      <div className="overflow-x-auto">
+        <DataTable
+          rows={rows.map((row) => ({ ...row, releaseId: id }))}
+          columns={columns}
+          caption="Learners"
+          numeric={['sittings', 'mark', 'tries', 'time']}
+          sortedBy={BY_MARK}
+          onSort={(next) => setAsked({ sorting: next, from: 0 })}
+          rowKey={(row) => row.learnerId}
+        />
+      </div>
+      {total > ROSTER_PAGE && (
+        <nav className="flex flex-wrap items-center gap-3 mt-3" aria-label="Pages of learners">
+          <span className="figures" role="status">
+            {from + 1} to {Math.min(total, from + ROSTER_PAGE)} of {total}
+          </span>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            disabled={from === 0}
+            onClick={() => setAsked({ sorting, from: from - ROSTER_PAGE })}
+          >
+            Earlier
+          </button>
+          <button
+            type="button"
+            className="btn btn-edge btn-sm"
+            disabled={from + ROSTER_PAGE >= total}
+            onClick={() => setAsked({ sorting, from: from + ROSTER_PAGE })}
+          >
+            Later
+          </button>
+        </nav>
+      )}
+    </>
   );
 }

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { ResultRow, ResultsView } from '../../contract';
+import { type ResultRow, type ResultSort, type ResultsView, ROSTER_PAGE } from '../../contract';
 import { countingMark, countingSitting, roundMark } from '../../core';
 import { stringify } from '../../formats/csv';
 import type { As, Teacher } from '../context';
@@ -12,7 +12,40 @@ import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { type AttemptScore, attemptScores, startedAttempts } from './attemptScores';
 
-/** Every learner a release is assigned to, with or without an attempt. */
+/** A page of the learners a release is assigned to. Those without what is sorted by come last in either order. */
+export async function resultsPage(
+  as: As<Teacher>,
+  releaseId: string,
+  { from, sort, descending }: { from: number; sort: ResultSort; descending: boolean },
+): Promise<Result<ResultsView>> {
+  const found = await resultsOf(as, releaseId);
+  if (!found.ok) return found;
+  const sign = descending ? -1 : 1;
+  const rows = found.value.rows
+    .map((row) => ({ row, by: SORTED_BY[sort](row) }))
+    .toSorted((a, b) => compare(a.by, b.by, sign) || a.row.name.localeCompare(b.row.name))
+    .map(({ row }) => row);
+  return ok({ ...found.value, rows: rows.slice(from, from + ROSTER_PAGE), from });
+}
+
+type SortedBy = string | number | null;
+const STATES = ['notStarted', 'started', 'checked', 'ended'];
+const SORTED_BY: Readonly<Record<ResultSort, (row: ResultRow) => SortedBy>> = {
+  name: ({ name }) => name,
+  username: ({ username }) => username,
+  state: ({ state }) => STATES.indexOf(state),
+  sittings: ({ sittings }) => sittings.length,
+  mark: ({ mark, max }) => (mark === null || !max ? null : mark / max),
+  tries: ({ tries }) => tries,
+  time: ({ seconds }) => seconds,
+};
+
+function compare(a: SortedBy, b: SortedBy, sign: number): number {
+  if (a === null || b === null) return Number(a === null) - Number(b === null);
+  return sign * (typeof a === 'string' && typeof b === 'string' ? a.localeCompare(b) : Number(a) - Number(b));
+}
+
+/** Every learner a release is assigned to, with or without an attempt, by name. */
 export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Result<ResultsView>> {
   const { db } = as;
   const found = await releaseOf(as, releaseId);
@@ -74,6 +107,9 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
       createdAt: row.createdAt,
     },
     rows,
+    total: rows.length,
+    begun: rows.filter(({ state }) => state !== 'notStarted').length,
+    from: 0,
   });
 }
 

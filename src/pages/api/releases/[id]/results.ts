@@ -1,3 +1,3 @@
-import { endpoint, resultsOf } from '../../../../server';
+import { endpoint, resultsPage } from '../../../../server';
 
-export const GET = endpoint('GET /api/releases/{id}/results', ({ as, id }) => resultsOf(as, id));
+export const GET = endpoint('GET /api/releases/{id}/results', ({ as, id, query }) => resultsPage(as, id, query));

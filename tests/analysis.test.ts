@@ -214,8 +214,12 @@ describe('the learners of a release', () => {
     expect(marksOf(await page('mark'))).toEqual([...sorted.toReversed(), ...byMark.slice(sorted.length)]);
     expect((await page('name')).rows).toEqual(all.rows);
     expect((await page('name', false, 3)).rows).toEqual(all.rows.slice(3));
-    expect(await page('state')).toMatchObject({ total: all.rows.length, begun: all.rows.length - 1, from: 0 });
-    expect((await page('state')).rows[0]).toMatchObject({ username: 'not.begun', state: 'notStarted' });
+    const begun = all.rows.filter(({ state }) => state !== 'notStarted');
+    expect(begun.length).toBeLessThan(all.rows.length);
+    const byState = await page('state');
+    expect(byState).toMatchObject({ total: all.rows.length, begun: begun.length, from: 0 });
+    expect(byState.rows[0]?.state).toBe('notStarted');
+    expect(byState.rows.at(-1)?.state).toBe('ended');
   });
 });
 

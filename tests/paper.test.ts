@@ -6,6 +6,7 @@ import { listAudit } from '../src/server/courses/audit';
 import { publish } from '../src/server/releases/publish';
 import { applyEdition, makeEdition } from '../src/server/results/corrections';
 import { resultsOf } from '../src/server/results/results';
+import { retraceOf } from '../src/server/results/retrace';
 import { enterSheet, sheetLearners, sheetOf } from '../src/server/sittings/onPaper';
 import { openRelease } from '../src/server/sittings/openRelease';
 import { saveNew } from '../src/server/vault/questions';
@@ -93,8 +94,9 @@ describe('a sheet', () => {
     expect(must(await enterSheet(odile, releaseId, entry))).toEqual(entered);
     await expectScoresKept(app.db);
     expect(must(await resultsOf(odile, releaseId)).rows).toMatchObject([
-      { mark: 6, max: 6, state: 'ended', sittings: [{ id }] },
+      { mark: 6, max: 6, state: 'ended', sittings: [{ id, onPaper: true }] },
     ]);
+    expect(must(await retraceOf(odile, releaseId, id))).toMatchObject({ paper: 2 });
     expect(must(await openRelease(wren, releaseId))).toMatchObject({ finished: { total: { mark: 6, max: 6 } } });
     expect(must(await sheetLearners(odile, releaseId))).toMatchObject([
       { name: 'wren', entered: { sittingId: id, variant: 2, points: 6 } },

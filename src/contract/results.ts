@@ -23,7 +23,7 @@ export interface ResultRow {
   /** The time from the first to the last move of the last attempt, in seconds; null before the first. */
   seconds: number | null;
   /** The learner's attempts, the first one first. */
-  sittings: { id: string; number: number; mark: number; max: number }[];
+  sittings: { id: string; number: number; mark: number; max: number; onPaper: boolean }[];
 }
 
 export interface ResultsView {
@@ -202,6 +202,8 @@ export interface RetraceView {
   readonly release: { readonly id: string; readonly title: string; readonly course: string; readonly courseId: string };
   readonly learner: string;
   readonly number: number;
+  /** Written on paper and typed in: the variant of the sheet, from 1; null: on its page. */
+  readonly paper: number | null;
   /** True if it has ended and can be reopened; with a time limit, minutes have to be given. */
   readonly finished: boolean;
   readonly minutes: number | null;

@@ -76,6 +76,10 @@ test('from a spelling to a correction, and from a wrong pair to what is said of 
   await expect(
     page.getByRole('button', { name: new RegExp(`^${piece} in .*wrong: nothing is said`), pressed: true }),
   ).toBeVisible();
+  // What is to be written is in view, and where typing goes next.
+  const written = page.getByRole('group', { name: new RegExp(`^${piece} in `) });
+  await expect(written).toBeFocused();
+  await expect(written).toBeInViewport();
   await page.getByRole('link', { name: 'To the correction' }).click();
   await expect(page.getByRole('heading', { name: 'Correct it' })).toBeVisible();
 });

@@ -41,14 +41,15 @@ const columns: Columns<Row> = [
     cell: ({ row: { original } }) =>
       original.sittings.length === 0
         ? dash
-        : original.sittings.map(({ id, number }) => (
+        : original.sittings.map(({ id, number, onPaper }) => (
             <a
               key={id}
               className="link-brass inline-block min-w-6 text-center"
               href={`/releases/${original.releaseId}/sittings/${id}`}
-              aria-label={`Retrace sitting ${number} of ${original.name}`}
+              aria-label={`Retrace sitting ${number} of ${original.name}${onPaper ? ', on paper' : ''}`}
             >
               {number}
+              {onPaper && <span className="text-mute text-sm"> on paper</span>}
             </a>
           )),
   },

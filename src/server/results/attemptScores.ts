@@ -25,6 +25,8 @@ export interface AttemptScore {
   /** The times of the learner's first and last moves; null: there is none. */
   readonly firstMoveAt: Date | null;
   readonly lastMoveAt: Date | null;
+  /** Written on paper: the variant of the sheet. Null: on its page. */
+  readonly paperVariant: number | null;
 }
 
 /** The attempts that meet a condition, in the order in which each learner started them. */
@@ -47,6 +49,7 @@ export async function attemptScores(db: Database, condition: SQL | undefined): P
       acted: sitting.acted,
       firstMoveAt: sitting.firstMoveAt,
       lastMoveAt: sitting.lastMoveAt,
+      paperVariant: sitting.paperVariant,
     })
     .from(sitting)
     .where(condition)

@@ -94,7 +94,10 @@ export async function resultsOf(as: As<Teacher>, releaseId: string): Promise<Res
         seconds: last ? secondsOf(last) : null,
         sittings: mine
           .filter((attemptScore) => attemptScore.tries > 0 || attemptScore.finishedAt)
-          .map(({ id, number, points, outOf }) => ({ id, number, mark: points, max: roundMark(outOf) })),
+          .map(({ id, number, points, outOf, paperVariant }) => ({
+            ...{ id, number, mark: points, max: roundMark(outOf) },
+            onPaper: paperVariant !== null,
+          })),
       };
     });
   return ok({

@@ -19,8 +19,9 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
   const found = await releaseOf(as, releaseId);
   const [open] = found ? await sittingsWhere(as, and(eq(sitting.id, sittingId), eq(sitting.releaseId, releaseId))) : [];
   if (!found || !open) return fail('notFound');
-  const [who, { edition, asked }, text] = await Promise.all([
+  const [who, paper, { edition, asked }, text] = await Promise.all([
     db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, open.learnerId) }),
+    db.query.sitting.findFirst({ columns: { paperVariant: true }, where: eq(sitting.id, sittingId) }),
     askedOf(db, open),
     movesText(db, sittingId),
   ]);
@@ -29,6 +30,7 @@ export async function retraceOf(as: As<Teacher>, releaseId: string, sittingId: s
     release: { id: releaseId, title: found.row.title, course: found.course.title, courseId: found.course.id },
     learner: who?.name ?? 'somebody who is not here any more',
     number: open.number,
+    paper: paper?.paperVariant ?? null,
     finished: open.finishedAt !== null,
     minutes: found.row.minutes,
     questions: asked.flatMap((q) => {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { belongsIn, type ItemId, type Question, setEntry, type ZoneId } from '../../../core';
 import { plainText } from '../../../core/document';
 import { aimIn } from '../aim';
@@ -30,6 +30,11 @@ export function SaysGrid({ store }: { store: BenchStore }) {
   const question = store((s) => s.question);
   // A link from the results leads to one cell.
   const [open, setOpen] = useState<Cell | null>(() => cellOf(question, aimIn(location.search).cell));
+  const written = useRef<HTMLFieldSetElement>(null);
+  useEffect(() => {
+    written.current?.scrollIntoView({ block: 'center' });
+    written.current?.focus({ preventScroll: true });
+  }, []);
   const set = (cell: Cell, say: Say | null) => {
     const now = store.getState().question;
     const says = now.key.find((entry) => entry.zone === cell.zone)?.says ?? { zone: null, items: {} };
@@ -71,10 +76,10 @@ export function SaysGrid({ store }: { store: BenchStore }) {
         }}
       />
       {open && named?.item && named.zone && (
-        <div className="mt-2">
-          <p className="text-mute">
+        <fieldset ref={written} tabIndex={-1} className="mt-2">
+          <legend className="text-mute">
             {named.item.label || named.item.id} in {named.zone.label || named.zone.id}
-          </p>
+          </legend>
           <SayField
             key={`${open.item} ${open.zone}`}
             store={store}
@@ -82,7 +87,7 @@ export function SaysGrid({ store }: { store: BenchStore }) {
             value={sayIn(question, open)}
             onChange={(say) => set(open, say)}
           />
-        </div>
+        </fieldset>
       )}
     </>
   );

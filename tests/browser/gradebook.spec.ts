@@ -85,7 +85,7 @@ test('marks are typed with the keyboard alone and undone; somebody is excused; c
   // The whole class on paper: each answer drawn as it was judged.
   await page.getByRole('link', { name: 'Reports on paper' }).click();
   const report = page.getByRole('article').filter({ hasText: 'Rowan Pike' });
-  await expect(report.getByText('Overall 83.3 % Merit')).toBeVisible();
+  await expect(report.getByText('Overall 83.3% Merit')).toBeVisible();
   await expect(report.getByText('excused: it does not count')).toBeVisible();
   await expect(report.getByRole('figure').filter({ hasText: 'The answer that earned the mark' })).toBeVisible();
   await expect(report.locator('.tag[data-state="right"]')).toHaveText(/barley/);

@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto';
+import { byMouse, give, press, sitDown } from './player';
 import { accessible, call, DEMO, expect, open, signIn, test } from './support';
 
 /** The demo's release with a question of each kind, answered by forty learners. */
@@ -168,4 +170,21 @@ test('a class is played together, and two of it beside one another', async ({ pa
     .click();
   await page.getByRole('link', { name: 'Beside other attempts' }).click();
   await expect(page.getByRole('checkbox').first()).toBeChecked();
+});
+
+test('those who need the same question are a group in one press', async ({ browser, page }) => {
+  const title = `Kept how, ${randomUUID().slice(0, 8)}`;
+  const releaseId = await give(browser, { title, tries: 1, afterMiss: 'leave' });
+  const learner = await sitDown(browser, 'linden', releaseId);
+  await byMouse(learner.page, 'barley', 'moist');
+  await press(learner.page, 'Check');
+  await learner.context.close();
+  await signIn(page, 'odile');
+  await open(page, `/releases/${releaseId}/results`);
+  await page.getByRole('button', { name: title }).click();
+  await page.getByRole('button', { name: 'Make a group of those without the full mark' }).click();
+  await expect(page.getByText('One learner is in it: none had the full mark in any attempt.')).toBeVisible();
+  await page.getByRole('link', { name: 'To the groups' }).click();
+  await page.waitForURL(`**/courses/${DEMO.course}/learners`);
+  await expect(page.getByText(`To see again: ${title}`).first()).toBeAttached();
 });

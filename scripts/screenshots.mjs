@@ -89,6 +89,11 @@ const TEACHER = {
     await open(page, `/releases/${ID}0202/results`);
     await page.getByText('reliability').waitFor();
   },
+  compare: async (page) => {
+    await open(page, `/releases/${ID}0202/compare`);
+    await page.getByRole('table').first().waitFor();
+    await page.locator('.recharts-surface').first().waitFor();
+  },
   retrace: async (page) => {
     await open(page, `/releases/${ID}0202/results`);
     await page
@@ -114,9 +119,6 @@ const LEARNER = {
   },
 };
 
-/** The size of a large screen in a classroom. */
-const LARGE = { width: 3840, height: 2160 };
-
 try {
   const wanted = (scenes) => Object.entries(scenes).filter(([name]) => only.size === 0 || only.has(name));
   for (const [name, scene] of wanted(TEACHER)) {
@@ -129,11 +131,6 @@ try {
   for (const [name, scene] of wanted(LEARNER)) {
     await scene(wren);
     await take(wren, name);
-  }
-  if (only.size === 0 || only.has('board-large')) {
-    const large = await pageOf('odile', LARGE);
-    await TEACHER.board(large);
-    await take(large, 'board-large');
   }
 } finally {
   await end();

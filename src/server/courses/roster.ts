@@ -8,6 +8,7 @@ import { type NewPerson, type PreparedPerson, preparePerson, storePerson } from 
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
 import { literally } from '../database/like';
+import { manyRows } from '../database/manyRows';
 import type { Queries } from '../database/open';
 import { courseGroup, courseLearner, groupMember, picturePassword } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
@@ -78,24 +79,23 @@ const named = ({ db }: Pick<As, 'db'>) =>
     .innerJoin(user, eq(user.id, courseLearner.learnerId));
 
 /** All learners of a course, or of one of its groups, by name; `words`: searched in names and user names. */
-export const everybodyOn = (as: Pick<As, 'db'>, courseId: string, words = '', group?: string): Promise<Named[]> =>
-  named(as)
+export async function everybodyOn(as: Pick<As, 'db'>, courseId: string, words = '', group?: string): Promise<Named[]> {
+  const inGroup = (id: string) =>
+    as.db
+      .select({ id: groupMember.learnerId })
+      .from(groupMember)
+      .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
+      .where(and(eq(groupMember.groupId, id), eq(courseGroup.courseId, courseId)));
+  const query = named(as)
     .where(
       and(
         onRoster(courseId, words),
-        group === undefined
-          ? undefined
-          : inArray(
-              courseLearner.learnerId,
-              as.db
-                .select({ id: groupMember.learnerId })
-                .from(groupMember)
-                .innerJoin(courseGroup, eq(courseGroup.id, groupMember.groupId))
-                .where(and(eq(groupMember.groupId, group), eq(courseGroup.courseId, courseId))),
-            ),
+        group === undefined ? undefined : inArray(courseLearner.learnerId, inGroup(group)),
       ),
     )
     .orderBy(asc(user.name), asc(user.id));
+  return (await manyRows(as.db, query, ['id', 'name', 'username'])) as unknown as Named[];
+}
 
 /** Those of some learners who are in a course, in the order given. */
 export async function peopleIn(as: Pick<As, 'db'>, courseId: string, ids: readonly string[]): Promise<Named[]> {

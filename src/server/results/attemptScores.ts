@@ -1,5 +1,6 @@
 import { and, asc, inArray, type SQL } from 'drizzle-orm';
 import { roundMark } from '../../core';
+import { isAmong, manyRows } from '../database/manyRows';
 import type { Database } from '../database/open';
 import { sitting } from '../database/tables';
 
@@ -29,32 +30,48 @@ export interface AttemptScore {
   readonly paperVariant: number | null;
 }
 
+const COLUMNS = {
+  id: sitting.id,
+  releaseId: sitting.releaseId,
+  learnerId: sitting.learnerId,
+  number: sitting.number,
+  edition: sitting.edition,
+  startedAt: sitting.startedAt,
+  finishedAt: sitting.finishedAt,
+  usedMs: sitting.usedMs,
+  usedAt: sitting.usedAt,
+  outOf: sitting.outOf,
+  points: sitting.points,
+  tries: sitting.tries,
+  ended: sitting.ended,
+  acted: sitting.acted,
+  firstMoveAt: sitting.firstMoveAt,
+  lastMoveAt: sitting.lastMoveAt,
+  paperVariant: sitting.paperVariant,
+};
+/** A row as {@link manyRows} reads it. */
+type Row = Omit<AttemptScore, 'startedAt' | 'finishedAt' | 'acted' | 'firstMoveAt' | 'lastMoveAt'> & {
+  readonly acted: number;
+  readonly startedAt: number;
+  readonly finishedAt: number | null;
+  readonly firstMoveAt: number | null;
+  readonly lastMoveAt: number | null;
+};
+const timeOf = (at: number | null): Date | null => (at === null ? null : new Date(at));
+
 /** The attempts that meet a condition, in the order in which each learner started them. */
 export async function attemptScores(db: Database, condition: SQL | undefined): Promise<AttemptScore[]> {
-  const rows = await db
-    .select({
-      id: sitting.id,
-      releaseId: sitting.releaseId,
-      learnerId: sitting.learnerId,
-      number: sitting.number,
-      edition: sitting.edition,
-      startedAt: sitting.startedAt,
-      finishedAt: sitting.finishedAt,
-      usedMs: sitting.usedMs,
-      usedAt: sitting.usedAt,
-      outOf: sitting.outOf,
-      points: sitting.points,
-      tries: sitting.tries,
-      ended: sitting.ended,
-      acted: sitting.acted,
-      firstMoveAt: sitting.firstMoveAt,
-      lastMoveAt: sitting.lastMoveAt,
-      paperVariant: sitting.paperVariant,
-    })
-    .from(sitting)
-    .where(condition)
-    .orderBy(asc(sitting.number));
-  return rows.map((row) => ({ ...row, points: roundMark(row.points) }));
+  const query = db.select(COLUMNS).from(sitting).where(condition).orderBy(asc(sitting.number));
+  const rows = (await manyRows(db, query, Object.keys(COLUMNS))) as unknown as Row[];
+  return rows.map((row) => ({
+    ...row,
+    points: roundMark(row.points),
+    acted: row.acted === 1,
+    startedAt: new Date(row.startedAt),
+    finishedAt: timeOf(row.finishedAt),
+    firstMoveAt: timeOf(row.firstMoveAt),
+    lastMoveAt: timeOf(row.lastMoveAt),
+  }));
 }
 
 /** The attempts that count: the learner did something, and the attempt was checked or has ended. */
@@ -67,4 +84,4 @@ export const startedAttempts = (
     .map((sitting) => ({ ...sitting, finished: sitting.finishedAt !== null || sitting.ended === asks }));
 
 export const ofLearners = (releases: readonly string[], learners: readonly string[]): SQL | undefined =>
-  and(inArray(sitting.releaseId, [...releases]), inArray(sitting.learnerId, [...learners]));
+  and(inArray(sitting.releaseId, [...releases]), isAmong(sitting.learnerId, learners));

@@ -6,6 +6,7 @@ import { ask, day, Scrolls } from '../../ui';
 import { between, percent } from './analysis';
 import { apart, apartBounds, attemptsInWords, groupInWords, releaseInWords } from './comparison';
 import { FigureCell } from './FigureCell';
+import { StillComing } from './StillComing';
 import { useWorkedOut } from './workedOut';
 
 const FacilityChart = lazy(() => import('./FacilityChart'));
@@ -36,9 +37,7 @@ function Compared({ id }: { id: string }) {
         Differences are in percentage points. Beside each stand the bounds between which it lies; all those of one table
         hold together, at 95 %, for learners like these.
       </p>
-      <p role="status" className={isCurrent ? '' : 'mb-3'}>
-        {!isCurrent && 'Answers have come in since: they are being worked out, and will be here in a moment.'}
-      </p>
+      <StillComing isCurrent={isCurrent} />
       <Elsewhere questions={questions} more={more} />
       <Groups groups={groups} questions={questions} />
       <Attempts attempts={attempts} questions={questions} />

@@ -2,13 +2,13 @@ import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 
 
 /**
  * Marks as a distribution: how many learners stand in each tenth. The same numbers stand beneath it for those who do
- * not see it.
+ * not see it. `height`: in CSS pixels.
  */
-export default function Histogram({ tenths }: { tenths: readonly number[] }) {
+export default function Histogram({ tenths, height }: { tenths: readonly number[]; height: number }) {
   const rows = tenths.map((learners, i) => ({ tenth: `${i * 10}–${i === 9 ? 100 : i * 10 + 9}`, learners }));
   return (
     <>
-      <div aria-hidden style={{ height: 220 }}>
+      <div aria-hidden style={{ height }}>
         <ResponsiveContainer width="100%" height="100%">
           <BarChart data={rows} margin={{ top: 8, right: 8, bottom: 4, left: 0 }} accessibilityLayer={false}>
             <CartesianGrid vertical={false} stroke="var(--color-rule)" />

@@ -22,8 +22,11 @@ import { namesIn } from './answers/names';
 import { QuestionAnswers } from './answers/QuestionAnswers';
 import { FigureCell } from './FigureCell';
 import { NeedButton } from './NeedButton';
+import { StillComing } from './StillComing';
 import { useWorkedOut } from './workedOut';
 
+/** Its room is kept while it is loaded, in CSS pixels: what stands below must not move under a press. */
+const HISTOGRAM_HEIGHT = 220;
 const Histogram = lazy(() => import('./Histogram'));
 const client = new QueryClient();
 /** The figures of a question, and what each is. */
@@ -60,13 +63,11 @@ function Figures({ id }: { id: string }) {
         Of each learner’s first attempt: later ones are by people who have seen it. Beside a figure stand the bounds
         between which it lies, at 95 %, for a class like this one.
       </p>
-      <p role="status" className={isCurrent ? '' : 'mb-3'}>
-        {!isCurrent && 'Answers have come in since: they are being worked out, and will be here in a moment.'}
-      </p>
+      <StillComing isCurrent={isCurrent} />
       <div className="grid gap-8 lg:grid-cols-[3fr_2fr] mb-8">
         <figure>
-          <Suspense fallback={<p role="status">Drawing…</p>}>
-            <Histogram tenths={distribution} />
+          <Suspense fallback={<p style={{ height: HISTOGRAM_HEIGHT }}>Drawing…</p>}>
+            <Histogram tenths={distribution} height={HISTOGRAM_HEIGHT} />
           </Suspense>
           <figcaption className="text-mute">
             {learners === 1 ? 'One learner' : `${learners} learners`} by marks, of {outOf}.{' '}

@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import type { JsonText, TogetherView, Wire } from '../../contract';
 import { type QuestionModel, questionModel, type RetraceFrame, retrace } from '../../core';
 import { BoardSketch, MediaFrom } from '../../scene';
@@ -35,7 +35,8 @@ export function Together({ json, beside }: { json: JsonText<TogetherView>; besid
   const [view] = useState(() => fromJson(json));
   const all = useMemo(() => view.attempts.map((attempt) => played(view, attempt)), [view]);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(beside === null ? [] : [beside]));
-  const [isAlone, setIsAlone] = useState(false);
+  const [wantsAlone, setWantsAlone] = useState(false);
+  const isAlone = wantsAlone && chosen.size > 0;
   const shown = isAlone ? all.filter(({ attempt }) => chosen.has(attempt.sittingId)) : all;
   const times = shown.map((one) => one.times);
   const end = Math.max(0, ...times.map((own) => own.at(-1) ?? 0));
@@ -67,13 +68,12 @@ export function Together({ json, beside }: { json: JsonText<TogetherView>; besid
     end: () => go(end),
   };
   usePlayKeys(plays);
-  const choose = (id: string, isChosen: boolean) => {
-    const next = new Set(chosen);
-    if (isChosen) next.add(id);
-    else next.delete(id);
-    setChosen(next);
-    if (next.size === 0) setIsAlone(false);
-  };
+  // The same function each time, or every tile would be drawn anew with every tick.
+  const choose = useCallback(
+    (id: string, isChosen: boolean) =>
+      setChosen((before) => new Set(isChosen ? [...before, id] : [...before].filter((one) => one !== id))),
+    [],
+  );
   const width = WIDTHS.find(({ most }) => shown.length <= most)?.width ?? 0;
   return (
     <section aria-label={`${view.document.title}, together`}>
@@ -83,7 +83,7 @@ export function Together({ json, beside }: { json: JsonText<TogetherView>; besid
           className="btn btn-edge btn-sm"
           aria-pressed={isAlone}
           disabled={chosen.size === 0}
-          onClick={() => setIsAlone(!isAlone)}
+          onClick={() => setWantsAlone(!isAlone)}
         >
           {isAlone ? 'Show all' : `Show the chosen alone (${chosen.size})`}
         </button>
@@ -147,49 +147,41 @@ interface TileProps {
 }
 
 /** One attempt. It is drawn anew only when it moves. */
-const Tile = memo(
-  function Tile({ releaseId, attempt, model, frame, hasEnded, width, isChosen, onChoose }: TileProps) {
-    const { sittingId, learner, number } = attempt;
-    const name = `${learner}${number > 1 ? `, attempt ${number}` : ''}`;
-    return (
-      <figure>
-        <figcaption className="flex flex-wrap items-center gap-x-2 mb-1">
-          <label className="grow flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={isChosen}
-              onChange={(event) => onChoose(sittingId, event.target.checked)}
-            />
-            <bdi>{name}</bdi>
-          </label>
-          <a
-            className="link-brass text-sm"
-            href={`/releases/${releaseId}/sittings/${sittingId}`}
-            aria-label={`Retrace ${name}`}
-          >
-            Retrace
-          </a>
-        </figcaption>
-        <MediaFrom source={benchMedia(model.question.media)}>
-          <BoardSketch
-            model={model}
-            board={frame.board}
-            scale={width / model.question.scene.width}
-            verdicts={frame.judged?.verdicts ?? null}
+const Tile = memo(function Tile({ releaseId, attempt, model, frame, hasEnded, width, isChosen, onChoose }: TileProps) {
+  const { sittingId, learner, number } = attempt;
+  const name = `${learner}${number > 1 ? `, attempt ${number}` : ''}`;
+  return (
+    <figure>
+      <figcaption className="flex flex-wrap items-center gap-x-2 mb-1">
+        <label className="grow flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={isChosen}
+            onChange={(event) => onChoose(sittingId, event.target.checked)}
           />
-        </MediaFrom>
-        <p className="text-sm">
-          {standsInWords(frame)}
-          {hasEnded && <span className="text-mute"> · no more moves</span>}
-        </p>
-      </figure>
-    );
-  },
-  (before, after) =>
-    before.frame === after.frame &&
-    before.hasEnded === after.hasEnded &&
-    before.width === after.width &&
-    before.isChosen === after.isChosen &&
-    before.onChoose === after.onChoose,
-);
+          <bdi>{name}</bdi>
+        </label>
+        <a
+          className="link-brass text-sm"
+          href={`/releases/${releaseId}/sittings/${sittingId}`}
+          aria-label={`Retrace ${name}`}
+        >
+          Retrace
+        </a>
+      </figcaption>
+      <MediaFrom source={benchMedia(model.question.media)}>
+        <BoardSketch
+          model={model}
+          board={frame.board}
+          scale={width / model.question.scene.width}
+          verdicts={frame.judged?.verdicts ?? null}
+        />
+      </MediaFrom>
+      <p className="text-sm">
+        {standsInWords(frame)}
+        {hasEnded && <span className="text-mute"> · no more moves</span>}
+      </p>
+    </figure>
+  );
+});

@@ -13,8 +13,9 @@ const PASSWORD = 'seedlings-26';
 /** A page that fails its test when the console says anything, or when it asks another host for something. */
 export function watch(page: Page): { readonly said: string[] } {
   const said: string[] = [];
-  page.on('console', (message) => said.push(`console ${message.type()}: ${message.text()}`));
-  page.on('pageerror', (error) => said.push(`error: ${error.message}`));
+  const on = () => new URL(page.url()).pathname;
+  page.on('console', (message) => said.push(`console ${message.type()} on ${on()}: ${message.text()}`));
+  page.on('pageerror', (error) => said.push(`error on ${on()}: ${error.message}`));
   page.on('request', (request) => {
     const { protocol, hostname } = new URL(request.url());
     if (/^https?:$/.test(protocol) && hostname !== '127.0.0.1') said.push(`asked another host: ${request.url()}`);

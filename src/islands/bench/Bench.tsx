@@ -1,10 +1,10 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import type { JsonText, Moment } from '../../contract';
 import type { Question } from '../../core';
 import { api } from '../../ui/api';
 import { Later } from '../../ui/Later';
+import { Queries } from '../../ui/Queries';
 import { moment } from '../../ui/when';
 import { fromJson } from '../../ui/wire';
 import { PublishDialog } from '../publish/PublishDialog';
@@ -68,7 +68,6 @@ export function Bench({
   const [store] = useState(() =>
     begin ? beginning(fromJson(question), begin) : benchStore(fromJson(question), revision, new Date(savedAt), access),
   );
-  const [queries] = useState(() => new QueryClient());
   const [aim] = useState(() => aimIn(location.search));
   useEffect(() => {
     if (aim.station) store.getState().go(aim.station);
@@ -104,7 +103,7 @@ export function Bench({
     };
   }, [store]);
   return (
-    <QueryClientProvider client={queries}>
+    <Queries>
       <div className="h-screen min-h-[600px] flex flex-col">
         <BenchTop store={store} />
         <SaveNotice store={store} />
@@ -116,7 +115,7 @@ export function Bench({
       <Over store={store} />
       <Said store={store} />
       <Toaster position="bottom-right" />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

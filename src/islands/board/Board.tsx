@@ -1,8 +1,8 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ClassBoard, JsonText } from '../../contract';
 import { sourcesBeside } from '../../core';
 import { Alert } from '../../ui/Alert';
+import { Queries } from '../../ui/Queries';
 import { fromJson } from '../../ui/wire';
 import { recallSounds } from '../player/sounds';
 import { ownSource } from '../shared/ownMedia';
@@ -21,17 +21,15 @@ import { useOpened } from './useOpened';
 import { namesUp, speak } from './whoIsUp';
 import './board.css';
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
-
 /**
  * Questions for a whole class at one screen. Everything is judged on the page and nothing is counted; the line may be
  * down until the window is closed. `name`: under which this browser keeps the class's turns.
  */
 export function Board({ json, name }: { json: JsonText<ClassBoard>; name: string }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries options={{ retry: 1, refetchOnWindowFocus: false }}>
       <OpenBoard json={json} name={name} />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,10 +1,11 @@
-import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import { APPEARANCES, type Appearance, coTeacher } from '../../contract';
 import { type ApiResult, api, ask, Field, mapped, zone } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
+import { Queries } from '../../ui/Queries';
 import { useSaving } from '../../ui/saving';
 import { LANGUAGES } from '../../words/languages';
 import type { Course } from './course';
@@ -14,14 +15,12 @@ import { NewReleases } from './NewReleases';
 import { Part, Problem } from './Part';
 import { PartsEditor } from './PartsEditor';
 
-const client = new QueryClient();
-
 export function CourseSettings({ course }: { course: Course }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Settings course={course} />
       <Toaster position="bottom-right" />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,18 +1,11 @@
-import {
-  type InfiniteData,
-  keepPreviousData,
-  QueryClient,
-  QueryClientProvider,
-  useInfiniteQuery,
-  useQuery,
-  useQueryClient,
-} from '@tanstack/react-query';
+import { type InfiniteData, keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
 import { FileUser, Images, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { RosterPage } from '../../contract';
 import { api, ask, Dialog, Field } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
+import { Queries } from '../../ui/Queries';
 import type { Course, Learner, Parts } from './course';
 import { DrawPictures } from './DrawPictures';
 import { JoinCode } from './JoinCode';
@@ -22,14 +15,12 @@ import { PictureCode } from './PictureCode';
 import { ResetPassword } from './ResetPassword';
 import { RosterImport } from './RosterImport';
 
-const client = new QueryClient();
-
 export function Roster({ course }: { course: Course }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Learners course={course} />
       <Toaster position="bottom-right" />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,24 +1,22 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
 import { GRADE_FILTERS, type GradeCell, type GradeFilter } from '../../contract';
 import { Field } from '../../ui';
 import { Choose } from '../../ui/Choose';
+import { Queries } from '../../ui/Queries';
 import { CellDialog } from './CellDialog';
 import { GradeTable } from './GradeTable';
 import { FILTERS_IN_WORDS } from './inWords';
 import { type Changes, type Order, type Page, type Release, type Row, useChanges, useGrades } from './useGrades';
 import './gradebook.css';
 
-const client = new QueryClient();
-
 export function Gradebook({ courseId }: { courseId: string }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Grades courseId={courseId} />
       <Toaster position="bottom-right" />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

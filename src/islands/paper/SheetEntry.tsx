@@ -1,16 +1,15 @@
-import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { MAX_VARIANT, type SheetEntered, type SheetLearner, type SheetView } from '../../contract';
 import type { SheetAnswer } from '../../core';
 import { type ApiError, api, ask, asTypedDay, Field, typedTime } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { errorInWords } from '../../ui/errorInWords';
+import { Queries } from '../../ui/Queries';
 import { useUnsaved } from '../../ui/useUnsaved';
 import { toWire } from '../../ui/wire';
 import { SheetQuestionFields } from './SheetQuestionFields';
 import { blankAnswers, isWritten, problemsAt } from './written';
-
-const client = new QueryClient();
 
 interface Props {
   id: string;
@@ -21,9 +20,9 @@ interface Props {
 /** Types in sheets of a release, one learner after another. */
 export function SheetEntry(props: Props) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Entering {...props} />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

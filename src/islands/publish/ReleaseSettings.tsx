@@ -1,10 +1,11 @@
-import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { AllowanceRow, SettingsView, Wire } from '../../contract';
 import { MAX_MINUTES, MAX_SITTINGS } from '../../contract/limits';
 import { api, ask, Dialog, Field, moment, typedTime } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
+import { Queries } from '../../ui/Queries';
 import { useSaving } from '../../ui/saving';
 import { useUnsaved } from '../../ui/useUnsaved';
 import type { Learner } from '../courses/course';
@@ -43,14 +44,12 @@ const inWordsOf = (value: unknown): string =>
             : 'no'
           : String(value);
 
-const client = new QueryClient();
-
 export function ReleaseSettings({ id, view }: { id: string; view: View }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Settings id={id} view={view} />
       <Toaster position="bottom-right" />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,8 +1,8 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense } from 'react';
 import type { ComparedAttempts, ComparisonView as View, Wire } from '../../contract';
 import type { Figure } from '../../core';
 import { ask, day, Scrolls } from '../../ui';
+import { Queries } from '../../ui/Queries';
 import { between, percent } from './analysis';
 import { apart, apartBounds, attemptsInWords, groupInWords, releaseInWords } from './comparison';
 import { FigureCell } from './FigureCell';
@@ -14,14 +14,13 @@ type ComparisonView = Wire<View>;
 type ComparedQuestion = NonNullable<ComparisonView['questions']>[number];
 type ComparedRelease = ComparedQuestion['releases'][number];
 
-const client = new QueryClient();
 const untitled = (title: string) => title || 'Untitled question';
 
 export function Comparison({ id }: { id: string }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Compared id={id} />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,8 +1,8 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
 import type { QuestionAnalysis, QuestionFigures } from '../../contract';
 import type { Figure } from '../../core';
 import { ask, duration, Scrolls } from '../../ui';
+import { Queries } from '../../ui/Queries';
 import {
   between,
   bounds,
@@ -28,7 +28,6 @@ import { useWorkedOut } from './workedOut';
 /** Its room is kept while it is loaded, in CSS pixels: what stands below must not move under a press. */
 const HISTOGRAM_HEIGHT = 220;
 const Histogram = lazy(() => import('./Histogram'));
-const client = new QueryClient();
 /** The figures of a question, and what each is. */
 const COLUMNS = [
   ['full marks', 'How many had the full mark, of those who were asked'],
@@ -42,9 +41,9 @@ const COLUMNS = [
 
 export function ReleaseAnalysis({ id }: { id: string }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Figures id={id} />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,8 +1,9 @@
-import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { JsonText, ResultRow, ResultsView, Wire } from '../../contract';
 import { RESULT_SORTS, ROSTER_PAGE } from '../../contract';
 import { ask, type Columns, DataTable, duration, shownMark } from '../../ui';
+import { Queries } from '../../ui/Queries';
 import { fromJson } from '../../ui/wire';
 
 export type Row = ResultRow & { readonly releaseId: string };
@@ -76,14 +77,12 @@ const columns: Columns<Row> = [
   },
 ];
 
-const client = new QueryClient();
-
 /** The learners of a release, a page of them at a time. `json`: the first page, by mark. */
 export function Results({ json }: { json: JsonText<ResultsView> }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Learners first={fromJson(json)} />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,10 +1,11 @@
-import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useDeferredValue, useRef, useState } from 'react';
 import type { SetUse, Wire } from '../../contract';
 import { secondsOf, totalOf } from '../../core';
 import { api, ask, conflictIn, Field, moment } from '../../ui';
 import { boardAddress } from '../../ui/boardAddress';
+import { Queries } from '../../ui/Queries';
 import { useSaving } from '../../ui/saving';
 import { PublishDialog } from '../publish/PublishDialog';
 import { AidChoices } from '../shared/AidChoices';
@@ -15,8 +16,6 @@ import { type Entry, entriesIn, type SetContent, withQuestion } from './content'
 import { SectionsEditor } from './SectionsEditor';
 import { SourcesEditor } from './SourcesEditor';
 import { useGuessing } from './useGuessing';
-
-const client = new QueryClient();
 
 /** `gone`: the number of questions the teacher may not use any more. */
 type Given = SetContent & {
@@ -86,9 +85,9 @@ const saidOf = (value: unknown): string =>
  */
 export function SetEditor({ set }: { set: Given }) {
   return (
-    <QueryClientProvider client={client}>
+    <Queries>
       <Editor set={set} />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

@@ -1,4 +1,4 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { lazy, type ReactNode, useEffect, useState } from 'react';
 import { Toaster, toast } from 'sonner';
@@ -10,6 +10,7 @@ import { Alert } from '../../ui/Alert';
 import { ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { Later } from '../../ui/Later';
+import { Queries } from '../../ui/Queries';
 import { useNarrow } from '../../ui/useNarrow';
 import { Dragging } from './Dragging';
 import { DressAlike } from './DressAlike';
@@ -32,7 +33,6 @@ import {
   useShelves,
   useTags,
   useWrite,
-  vaultClient,
 } from './useVault';
 import { useView, ViewSwitch } from './ViewSwitch';
 
@@ -49,12 +49,11 @@ interface Props {
 
 /** The Vault: all questions, on shelves, searched by words, tags, kind, findings and use. */
 export function Vault(props: Props) {
-  const [client] = useState(vaultClient);
   return (
-    <QueryClientProvider client={client}>
+    <Queries options={{ staleTime: 20_000, retry: 1 }}>
       <Inside {...props} />
       <Toaster position="bottom-right" />
-    </QueryClientProvider>
+    </Queries>
   );
 }
 

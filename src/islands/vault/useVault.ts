@@ -1,4 +1,4 @@
-import { QueryClient, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import type * as contract from '../../contract';
 import type { ManyChange, ShelfRow, VaultPage, VaultRow, Wire } from '../../contract';
@@ -28,8 +28,6 @@ export const soughtFrom = (search: URLSearchParams): Sought => {
   const entries = Object.keys(EVERYTHING).map((name) => [name, search.get(name) ?? '']);
   return Object.fromEntries(entries) as Sought;
 };
-
-export const vaultClient = () => new QueryClient({ defaultOptions: { queries: { staleTime: 20_000, retry: 1 } } });
 
 /** The visible pages, and the total number of questions. `first`: the page from the server. */
 export function usePages(sought: Sought, numbers: readonly number[], first: { sought: Sought; page: Page }) {

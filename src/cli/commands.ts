@@ -1,24 +1,15 @@
 import { type Problem, prove, type QuestionModel, questionModel, responder, resultPrinter } from '../core';
-import { guardText, type Parsed, parseQuestionText } from '../core/document';
-import { MAX_BYTES, readAll, readLines } from './input';
+import { guardText } from '../core/document';
+import { MAX_BYTES, readLines } from './input';
 import { lineWriter, say } from './output';
+import { readQuestion } from './question';
 
 /** 0: well; 1: the question or an answer is at fault. */
 export type ExitCode = 0 | 1;
 
-async function read(path: string): Promise<Parsed> {
-  const text = await readAll(path);
-  if (text === null)
-    return {
-      ok: false,
-      problems: [{ path: '', message: `The document is longer than ${MAX_BYTES / 1024 / 1024} MiB.` }],
-    };
-  return parseQuestionText(text);
-}
-
 /** The question ready for judging, or null after its problems were printed. */
 async function modelFrom(path: string): Promise<QuestionModel | null> {
-  const parsed = await read(path);
+  const parsed = await readQuestion(path);
   if (parsed.ok) return questionModel(parsed.question);
   tell(parsed.problems);
   return null;
@@ -29,7 +20,7 @@ function tell(problems: readonly Problem[]): void {
 }
 
 export async function check(path: string): Promise<ExitCode> {
-  const parsed = await read(path);
+  const parsed = await readQuestion(path);
   process.stdout.write(`${JSON.stringify(parsed.ok ? { ok: true } : { ok: false, problems: parsed.problems })}\n`);
   return parsed.ok ? 0 : 1;
 }

@@ -2,11 +2,14 @@ import { parseArgs } from 'node:util';
 import { check, grade, proof } from './commands';
 import { Usage } from './input';
 import { say } from './output';
+import { exportQti } from './qti';
 
 const HELP = `Usage:
   vault-drop check QUESTION.json                      validates a question document
   vault-drop grade QUESTION.json RESPONSES.jsonl      a result line for each response line
   vault-drop proof QUESTION.json [--seconds 5]        what can be said before anyone answers
+  vault-drop qti export QUESTION.json… --out PACKAGE.zip [--media FOLDER]
+                                                      writes questions as a package of QTI 3.0
 
 A file may be - for standard input. JSON goes to standard output, messages to standard error.
 Exit code: 0 well, 1 the question or an answer is at fault, 2 wrong usage.
@@ -22,10 +25,31 @@ function words() {
   try {
     return parseArgs({
       allowPositionals: true,
-      options: { help: { type: 'boolean', short: 'h' }, seconds: { type: 'string' } },
+      options: {
+        help: { type: 'boolean', short: 'h' },
+        seconds: { type: 'string' },
+        out: { type: 'string' },
+        media: { type: 'string' },
+      },
     });
   } catch (error) {
     throw new Usage((error as Error).message);
+  }
+}
+
+/** The commands for packages of QTI. */
+function qti(
+  [direction, ...files]: readonly string[],
+  { out, media, seconds }: { out?: string; media?: string; seconds?: string },
+): Promise<number> {
+  if (seconds !== undefined) throw new Usage('--seconds is for proof, not for qti.');
+  if (out === undefined) throw new Usage('Say with --out where to write.');
+  switch (direction) {
+    case 'export':
+      if (files.length === 0) throw new Usage('Say which questions to write.');
+      return exportQti(files, out, media);
+    default:
+      throw new Usage(direction === undefined ? 'Say export or import.' : `There is no command qti ${direction}.`);
   }
 }
 
@@ -44,6 +68,8 @@ async function main(): Promise<number> {
       throw new Usage('Only one of the files can be standard input.');
     if (values.seconds !== undefined && command !== 'proof')
       throw new Usage(`--seconds is for proof, not for ${command}.`);
+    for (const name of ['out', 'media'] as const)
+      if (values[name] !== undefined) throw new Usage(`--${name} is for qti, not for ${command}.`);
   };
   switch (command) {
     case 'check':
@@ -59,6 +85,8 @@ async function main(): Promise<number> {
         throw new Usage(`--seconds has to be a number above 0 and up to 3600, not ${values.seconds}.`);
       return proof(question as string, seconds);
     }
+    case 'qti':
+      return qti(files, values);
     default:
       throw new Usage(command === undefined ? 'Say what to do.' : `There is no command ${command}.`);
   }

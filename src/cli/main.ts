@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { check, grade, proof } from './commands';
 import { Usage } from './input';
 import { say } from './output';
-import { exportQti } from './qti';
+import { exportQti, importQti } from './qti';
 
 const HELP = `Usage:
   vault-drop check QUESTION.json                      validates a question document
@@ -10,6 +10,7 @@ const HELP = `Usage:
   vault-drop proof QUESTION.json [--seconds 5]        what can be said before anyone answers
   vault-drop qti export QUESTION.json… --out PACKAGE.zip [--media FOLDER]
                                                       writes questions as a package of QTI 3.0
+  vault-drop qti import PACKAGE.zip --out FOLDER      reads a package of QTI 3.0, 2.2 or 2.1
 
 A file may be - for standard input. JSON goes to standard output, messages to standard error.
 Exit code: 0 well, 1 the question or an answer is at fault, 2 wrong usage.
@@ -48,6 +49,12 @@ function qti(
     case 'export':
       if (files.length === 0) throw new Usage('Say which questions to write.');
       return exportQti(files, out, media);
+    case 'import': {
+      const [file] = files;
+      if (file === undefined || files.length !== 1) throw new Usage('Say which package to read: one.');
+      if (media !== undefined) throw new Usage('--media is for qti export.');
+      return importQti(file, out);
+    }
     default:
       throw new Usage(direction === undefined ? 'Say export or import.' : `There is no command qti ${direction}.`);
   }

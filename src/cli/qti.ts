@@ -1,12 +1,14 @@
 import { createHash } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { readdir, readFile } from 'node:fs/promises';
+import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { modelAnswerOf, type Question, questionModel } from '../core';
 import { type Item, itemOut } from '../formats/qti/item';
+import { packageIn } from '../formats/qti/packageIn';
 import { type PackedItem, packageOut } from '../formats/qti/packageOut';
 import type { ExitCode } from './commands';
 import { Usage } from './input';
+import { say } from './output';
 import { readQuestion } from './question';
 
 /** How long a model answer is looked for, in milliseconds. */
@@ -102,4 +104,43 @@ async function written(path: string, give: (write: (bytes: Uint8Array) => void) 
   give((bytes) => void file.write(bytes));
   file.end();
   await done;
+}
+
+/**
+ * Reads a package of QTI into a folder: a question a file, its media beside them, and a JSON line an item: what it
+ * became, or why it became nothing.
+ */
+export async function importQti(path: string, out: string): Promise<ExitCode> {
+  const bytes = await readFile(path).catch((error: NodeJS.ErrnoException) => {
+    throw new Usage(`${path} cannot be read: ${error.code === 'ENOENT' ? 'there is no such file' : error.message}.`);
+  });
+  const arrived = packageIn(blocksOf(bytes), (part) => createHash('sha256').update(part).digest('hex'));
+  if (!arrived.ok) {
+    say(arrived.message);
+    return 1;
+  }
+  await mkdir(join(out, 'media'), { recursive: true });
+  for (const [hash, { ending, bytes: medium }] of arrived.media)
+    await writeFile(join(out, 'media', `${hash}.${ending}`), medium);
+  let code: ExitCode = 0;
+  const tell = (line: object) => void process.stdout.write(`${JSON.stringify(line)}\n`);
+  for (const item of arrived.items) {
+    if ('reason' in item) {
+      code = 1;
+      const { identifier, interaction, reason } = item;
+      tell({ item: identifier, question: null, interaction, approximations: [], reason });
+      continue;
+    }
+    for (const { name, question, interaction, approximations } of item.questions) {
+      const file = `${name}.json`;
+      await writeFile(join(out, file), `${JSON.stringify(question, null, 1)}\n`);
+      tell({ item: item.identifier, question: file, interaction, approximations });
+    }
+  }
+  return code;
+}
+
+const BLOCK = 1024 * 1024;
+function* blocksOf(bytes: Uint8Array): Generator<Uint8Array> {
+  for (let at = 0; at < bytes.length; at += BLOCK) yield bytes.subarray(at, at + BLOCK);
 }

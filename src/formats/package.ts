@@ -1,4 +1,5 @@
-import { strToU8, Unzip, UnzipInflate, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { RefusedZip, readZip, TOO_MUCH } from './zip';
 
 /**
  * Questions, sets and shelves as one file: a zip (APPNOTE 6.3) with `package.json` saying what is in it, each question
@@ -97,81 +98,34 @@ export type Unpacked =
 const MEDIUM = /^media\/([0-9a-f]{64})\.([a-z0-9]{1,5})$/;
 const JSON_FILE = /^(?:package|(?:questions|sets)\/\d{1,6})\.json$/;
 
-class Refused extends Error {}
-const TOO_MUCH = 'There is more in this file than may be taken at once.';
-const BROKEN = 'This file cannot be read: it is no zip, or it is broken.';
-
-/**
- * Reads an untrusted package from its first byte to its last. Inflated bytes are counted as they come, whatever the
- * file claims, and no byte is read twice, so that entries cannot share bytes. `keep` gets a medium's bytes in chunks.
- */
+/** Reads an untrusted package, as {@link readZip} reads a zip. `keep` gets a medium's bytes in chunks. */
 export function unpack(
   chunks: Iterable<Uint8Array>,
   keep: (medium: UnpackedMedium, bytes: Uint8Array) => void,
 ): Unpacked {
   const texts = new Map<string, Uint8Array[]>();
   const media = new Map<string, UnpackedMedium>();
-  let entries = 0;
-  let size = 0;
   let jsonSize = 0;
-  const unzip = new Unzip();
-  unzip.register(UnzipInflate);
-  unzip.onfile = (file) => {
-    if (++entries > PACKAGE_LIMITS.files) throw new Refused(TOO_MUCH);
-    const [, hash, ending] = MEDIUM.exec(file.name) ?? [];
-    const isJson = JSON_FILE.test(file.name);
-    if (!isJson && !(hash && ending)) return;
-    if (texts.has(file.name) || (hash && media.has(hash))) throw new Refused('This file has two parts of one name.');
-    const parts: Uint8Array[] = [];
-    if (isJson) texts.set(file.name, parts);
-    else if (hash && ending) media.set(hash, { hash, ending });
-    let own = 0;
-    file.ondata = (error, bytes) => {
-      // An error thrown here is caught here.
-      if (error) throw (error as Error) instanceof Refused ? error : new Refused(BROKEN);
-      size += bytes.length;
-      own += bytes.length;
-      if (isJson) jsonSize += bytes.length;
-      if (size > PACKAGE_LIMITS.bytes || jsonSize > PACKAGE_LIMITS.allJson || (isJson && own > PACKAGE_LIMITS.json))
-        throw new Refused(TOO_MUCH);
-      if (isJson) parts.push(bytes);
-      else if (hash && ending) keep({ hash, ending }, bytes);
-    };
-    file.start();
-  };
-  let tail = new Uint8Array(0);
-  try {
-    for (const chunk of chunks) {
-      unzip.push(chunk, false);
-      tail = lastBytes(tail, chunk);
+  const message = readZip(chunks, PACKAGE_LIMITS, (name) => {
+    const [, hash, ending] = MEDIUM.exec(name) ?? [];
+    const isJson = JSON_FILE.test(name);
+    if (!isJson && !(hash && ending)) return null;
+    if (texts.has(name) || (hash && media.has(hash))) throw new RefusedZip('This file has two parts of one name.');
+    if (hash && ending) {
+      media.set(hash, { hash, ending });
+      return (bytes) => keep({ hash, ending }, bytes);
     }
-    unzip.push(new Uint8Array(0), true);
-  } catch (error) {
-    return { ok: false, message: error instanceof Refused ? error.message : BROKEN };
-  }
-  const named = entriesNamed(tail);
-  if (named === null || entries === 0) return { ok: false, message: BROKEN };
-  if (named !== entries)
-    return { ok: false, message: 'This file is broken: its list of parts is not of the parts that are in it.' };
-  return readParts(texts, [...media.values()]);
-}
-
-/** The end of a zip's central directory, with the longest comment it may have, in bytes. */
-const MAX_END = 22 + 65_535;
-
-function lastBytes(before: Uint8Array<ArrayBuffer>, chunk: Uint8Array): Uint8Array<ArrayBuffer> {
-  const joined = new Uint8Array(before.length + chunk.length);
-  joined.set(before);
-  joined.set(chunk, before.length);
-  return joined.slice(-MAX_END);
-}
-
-/** How many entries the list at a zip's end names (APPNOTE 4.3.16); null: there is no such list. */
-function entriesNamed(tail: Uint8Array): number | null {
-  const view = new DataView(tail.buffer, tail.byteOffset, tail.byteLength);
-  for (let at = tail.length - 22; at >= 0; at--)
-    if (view.getUint32(at, true) === 0x06054b50) return view.getUint16(at + 10, true);
-  return null;
+    const parts: Uint8Array[] = [];
+    texts.set(name, parts);
+    let own = 0;
+    return (bytes) => {
+      own += bytes.length;
+      jsonSize += bytes.length;
+      if (jsonSize > PACKAGE_LIMITS.allJson || own > PACKAGE_LIMITS.json) throw new RefusedZip(TOO_MUCH);
+      parts.push(bytes);
+    };
+  });
+  return message === null ? readParts(texts, [...media.values()]) : { ok: false, message };
 }
 
 function readParts(texts: ReadonlyMap<string, readonly Uint8Array[]>, media: readonly UnpackedMedium[]): Unpacked {

@@ -86,3 +86,29 @@ function isInPolygon(at: readonly number[], x: number, y: number): boolean {
   }
   return isIn;
 }
+
+/** A shape of QTI as a zone's; percentages are of the picture. */
+export function zoneShape(
+  { shape = 'default', coords: text = '' }: Readonly<Record<string, string>>,
+  { width, height }: { readonly width: number; readonly height: number },
+): Zone['shape'] {
+  const at = text.split(',').map((part, i) => {
+    const n = Number.parseFloat(part);
+    return part.includes('%') ? (n / 100) * (i % 2 === 0 ? width : height) : n;
+  });
+  const [a = 0, b = 0, c = 0, d = 0] = at;
+  if (at.every(Number.isFinite)) {
+    if (shape === 'rect' && c > a && d > b) return { type: 'rect', x: a, y: b, w: c - a, h: d - b };
+    if (shape === 'circle' && c > 0) return { type: 'ellipse', cx: a, cy: b, rx: c, ry: c };
+    if (shape === 'ellipse' && c > 0 && d > 0) return { type: 'ellipse', cx: a, cy: b, rx: c, ry: d };
+    if (shape === 'poly' && at.length >= 6) {
+      const points = at.flatMap((x, i): [number, number][] => (i % 2 === 0 ? [[x, at[i + 1] ?? 0]] : []));
+      const [first] = points;
+      const last = points.at(-1);
+      // An outline that says its first corner again at its end.
+      const closed = points.length > 3 && first && last && first[0] === last[0] && first[1] === last[1];
+      return { type: 'polygon', points: closed ? points.slice(0, -1) : points };
+    }
+  }
+  return { type: 'rect', x: 0, y: 0, w: width, h: height };
+}

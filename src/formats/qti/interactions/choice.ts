@@ -1,8 +1,12 @@
+import { alike, laidOut, WIDE_TAG } from '../../../core/kinds';
+import { type Arriving, type Draft, responseFor, wholeIn } from '../arriving';
 import { isNull, match, member, named, not, variable } from '../expressions';
 import { RESPONSE } from '../names';
 import { itemsIn, type Leaving, namesOf, type Out } from '../outgoing';
+import { itemIn } from '../shownIn';
 import { contentOf, promptIn } from '../words';
-import { element } from '../xml';
+import { markedBy, worthOf } from '../worth';
+import { childrenNamed, element, type XmlElement } from '../xml';
 
 /** Items picked where they stand, in one zone: `qti-choice-interaction`. */
 export function choiceOut(leaving: Leaving): Out {
@@ -38,5 +42,32 @@ export function choiceOut(leaving: Leaving): Out {
     valuesOf: (arrangement) =>
       new Map([[RESPONSE, (arrangement[0] ?? []).map(({ item, copy }) => namesOf(leaving, item)[copy] ?? '')]]),
     notes: [],
+  };
+}
+
+/** A `choice-interaction`: items that are picked where they stand, in the one zone `picked`. */
+export function choiceIn(of: XmlElement, arriving: Arriving): Draft {
+  const response = responseFor(of, arriving);
+  const choices = childrenNamed(of, 'simple-choice');
+  const single = response.cardinality === 'single';
+  const most = wholeIn(of, 'max-choices', single ? 1 : 0);
+  const capacity = single ? 1 : most > 0 ? most : null;
+  const worth = worthOf(response, arriving);
+  return {
+    kind: 'pick',
+    prompt: null,
+    items: choices.map((choice) => itemIn(choice, arriving, { stays: true })),
+    zones: [
+      {
+        id: 'picked',
+        label: 'Picked',
+        shape: { type: 'slot' },
+        capacity,
+        whenFull: capacity === 1 ? 'swap' : 'refuse',
+      },
+    ],
+    tray: null,
+    marked: markedBy([{ zone: 'picked', right: worth.right, capacity }], worth, arriving),
+    lay: (question) => laidOut(alike(question, WIDE_TAG), 'trayBelow'),
   };
 }

@@ -1,9 +1,14 @@
+import { gapsLaidOut } from '../../../core/kinds';
+import { type Arriving, type Draft, responseFor } from '../arriving';
 import { type Expression, isNull, not, or, variable } from '../expressions';
 import type { Leaving, Out, Response } from '../outgoing';
+import { richIn } from '../richIn';
 import { blocksIn } from '../words';
-import { element, type XmlElement } from '../xml';
-import { inlineChoiceGap } from './inlineChoice';
-import { textEntryGaps } from './textEntry';
+import { markedBy, worthOf } from '../worth';
+import { element, within, type XmlElement } from '../xml';
+import { gapZone, textOfGaps } from './gapMatch';
+import { inlineChoiceGap, menusIn } from './inlineChoice';
+import { textEntryGaps, textEntryIn } from './textEntry';
 
 /** A gap with a response of its own. */
 export interface Gap {
@@ -55,5 +60,38 @@ export function gapByGapOut(leaving: Leaving): Out {
         ]),
       ),
     notes: moved,
+  };
+}
+
+/** `inline-choice` and `text-entry` interactions of one text: a gap each. */
+export function gapByGapIn(body: XmlElement, arriving: Arriving): Draft {
+  const found = within(body, 'inline-choice-interaction', 'text-entry-interaction');
+  const menus = menusIn(found, arriving);
+  const gaps = found.map((of) => {
+    const response = responseFor(of, arriving);
+    const zone = response.identifier.replace(/^RESPONSE_(?=.)/, '');
+    const worth = worthOf(response, arriving);
+    return of.name === 'text-entry-interaction'
+      ? { of, zone, ...textEntryIn(of, zone, response, worth, arriving) }
+      : { of, zone, ...menus.gap(of, worth) };
+  });
+  const typedItems = gaps.flatMap(({ items }) => items);
+  const idIn = new Map(gaps.map(({ of, zone }) => [of, zone]));
+  const costs = gaps.reduce((most, gap) => Math.max(most, gap.costs), 0);
+  return {
+    kind: 'gaps',
+    prompt: null,
+    items: [...menus.items, ...typedItems],
+    zones: gaps.map(({ zone, zoneFields }, i) => ({ ...gapZone(zone, i), ...zoneFields })),
+    fixtures: [
+      textOfGaps(richIn(body.children, (node) => idIn.get(node) ?? (node.name === 'prompt' ? null : undefined))),
+    ],
+    tray: null,
+    marked: markedBy(
+      gaps.map(({ zone, right }) => ({ zone, capacity: 1, right })),
+      { costs, together: null, highest: null },
+      arriving,
+    ),
+    lay: gapsLaidOut,
   };
 }

@@ -1,7 +1,13 @@
+import type { Rich } from '../../../core';
+import { gapsLaidOut } from '../../../core/kinds';
+import { type Arriving, type Draft, responseFor, wholeIn } from '../arriving';
 import { identifierOf } from '../names';
 import { itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
+import { richIn } from '../richIn';
+import { itemIn } from '../shownIn';
 import { blocksIn, contentOf, onlyPicture, promptIn } from '../words';
-import { element } from '../xml';
+import { childrenNamed, element, isElement, within, type XmlElement } from '../xml';
+import { zonesFrom } from './associations';
 import { groupOf, pairsOut } from './pairs';
 
 /** Words moved into the gaps of a text: `qti-gap-match-interaction`. */
@@ -49,3 +55,54 @@ export function gapMatchOut(leaving: Leaving): Out {
     notes: [],
   };
 }
+
+/** A `gap-match-interaction`: words moved into the gaps of a text. */
+export function gapMatchIn(of: XmlElement, arriving: Arriving): Draft {
+  const response = responseFor(of, arriving);
+  const gaps = within(of, 'gap');
+  const choices = childrenNamed(of, 'gap-text', 'gap-img');
+  const { marked } = zonesFrom(
+    response,
+    gaps.map(({ attributes }) => ({ id: attributes.identifier ?? '', capacity: 1 })),
+    arriving,
+  );
+  const text = of.children.filter(
+    (child) => !isElement(child) || !['gap-text', 'gap-img', 'prompt'].includes(child.name),
+  );
+  return {
+    kind: 'gaps',
+    prompt: null,
+    items: choices.map((choice) => {
+      const most = wholeIn(choice, 'match-max', 1);
+      return itemIn(choice, arriving, { copies: most > 0 ? Math.min(most, gaps.length) : gaps.length });
+    }),
+    zones: gaps.map(({ attributes }, i) => gapZone(attributes.identifier ?? '', i)),
+    fixtures: [
+      textOfGaps(richIn(text, (node) => (node.name === 'gap' ? (node.attributes.identifier ?? '') : undefined))),
+    ],
+    tray: { side: 'bottom', size: 120, order: of.attributes.shuffle === 'true' ? 'shuffled' : 'asListed' },
+    marked,
+    lay: gapsLaidOut,
+  };
+}
+
+/** A gap of a text as a zone. */
+export const gapZone = (id: string, i: number) => ({
+  id,
+  label: `Gap ${i + 1}`,
+  shape: { type: 'slot' },
+  capacity: 1,
+  whenFull: 'swap',
+});
+
+/** The text in which gaps stand. */
+export const textOfGaps = (text: Rich | null) => ({
+  type: 'text',
+  id: 'text',
+  label: 'Text',
+  x: 28,
+  y: 20,
+  w: 904,
+  h: 100,
+  text: text ?? { blocks: [] },
+});

@@ -1,8 +1,13 @@
+import type { Question } from '../../../core';
+import { alike } from '../../../core/kinds';
+import { type Arriving, type Draft, Refused, responseFor, wholeIn } from '../arriving';
 import { identifierOf } from '../names';
 import { itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
-import { shapeOf } from '../shapes';
+import { shapeOf, zoneShape } from '../shapes';
+import { itemIn } from '../shownIn';
 import { contentOf, mimeOf, onlyPicture, promptIn } from '../words';
-import { element } from '../xml';
+import { childrenNamed, element, within, type XmlElement } from '../xml';
+import { zonesFrom } from './associations';
 import { groupOf, pairsOut } from './pairs';
 
 /** Items moved to places on a picture of the scene: `qti-graphic-gap-match-interaction`. */
@@ -50,5 +55,74 @@ export function graphicGapMatchOut(leaving: Leaving): Out {
     notes: question.zones.flatMap(({ ridesOn }, i) =>
       ridesOn === null ? [] : [{ path: `zones[${i}].ridesOn`, message: 'The zone stays where its item is at first.' }],
     ),
+  };
+}
+
+/** The picture on which an interaction happens: its size in scene units, and a fixture that shows it. */
+export function groundIn(of: XmlElement, arriving: Arriving) {
+  const [object] = [
+    ...childrenNamed(of, 'object'),
+    ...childrenNamed(of, 'img', 'image'),
+    ...within(of, 'object', 'img'),
+  ];
+  const [width, height] = [Number(object?.attributes.width), Number(object?.attributes.height)];
+  if (!object || !(width > 0) || !(height > 0)) throw new Refused('Its picture says no size.');
+  const media = arriving.medium(object.attributes.data ?? object.attributes.src ?? '', object.attributes.alt ?? null);
+  if (!media) arriving.approximate('object', 'Its picture is not in the package.');
+  return {
+    width,
+    height,
+    fixtures: media
+      ? [{ type: 'picture', id: 'picture', label: 'Picture', x: 0, y: 0, w: width, h: height, media }]
+      : [],
+  };
+}
+export const BELOW = 120;
+
+/** A `graphic-gap-match-interaction`: items moved to places on a picture. */
+export function graphicGapMatchIn(of: XmlElement, arriving: Arriving): Draft {
+  const response = responseFor(of, arriving);
+  const { width, height, fixtures } = groundIn(of, arriving);
+  const spots = childrenNamed(of, 'associable-hotspot').map((spot) => {
+    const most = wholeIn(spot, 'match-max', 1);
+    return { id: spot.attributes.identifier ?? '', capacity: most > 0 ? most : null, spot };
+  });
+  const { marked } = zonesFrom(response, spots, arriving);
+  return {
+    kind: 'label',
+    prompt: null,
+    items: childrenNamed(of, 'gap-img', 'gap-text').map((choice) => {
+      const most = wholeIn(choice, 'match-max', 1);
+      return itemIn(choice, arriving, { copies: most > 0 ? Math.min(most, spots.length) : spots.length });
+    }),
+    // The first hotspot lies on top there, the last zone here.
+    zones: spots.toReversed().map(({ id, capacity, spot }) => ({
+      id,
+      label: spot.attributes['hotspot-label'] ?? '',
+      shape: zoneShape(spot.attributes, { width, height }),
+      reach: { rule: 'centre' },
+      capacity,
+      whenFull: capacity === 1 ? 'swap' : 'refuse',
+      settle: capacity === 1 ? { rule: 'anchor', at: 'middle', gap: 4 } : { rule: 'asDropped' },
+    })),
+    fixtures,
+    scene: { width, height: height + BELOW },
+    tray: { side: 'bottom', size: BELOW, order: 'asListed' },
+    marked,
+    lay: (question) => withTrayBelow(alike(question), height),
+  };
+}
+
+/** A tray beneath a picture that holds all items. */
+export function withTrayBelow(question: Question, height: number): Question {
+  const w = Math.max(1, ...question.items.map(({ size }) => size.w)) + 8;
+  const h = Math.max(1, ...question.items.map(({ size }) => size.h)) + 8;
+  const copies = question.items.reduce((sum, item) => sum + (item.copies === 'endless' ? 1 : item.copies), 0);
+  const rows = Math.ceil(copies / Math.max(1, Math.floor((question.scene.width - 8) / w)));
+  const size = Math.max(84, rows * h + 8);
+  return {
+    ...question,
+    scene: { ...question.scene, height: height + size },
+    tray: question.tray && { ...question.tray, size },
   };
 }

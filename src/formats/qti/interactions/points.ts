@@ -1,9 +1,14 @@
+import { richFromPlain } from '../../../core/document';
+import { missesCost } from '../../../core/kinds';
+import { type Arriving, type Draft, Refused, responseFor, wholeIn } from '../arriving';
 import { and, type Expression, inside, isNull, not, or, variable } from '../expressions';
 import { RESPONSE } from '../names';
 import { type Leaving, namesOf, type Out } from '../outgoing';
-import { isInside, type QtiShape, shapeOf } from '../shapes';
+import { isInside, type QtiShape, shapeOf, zoneShape } from '../shapes';
 import { mimeOf, onlyPicture, promptIn } from '../words';
-import { element } from '../xml';
+import { markedBy, worthOf } from '../worth';
+import { childrenNamed, element, type XmlElement } from '../xml';
+import { groundIn } from './graphicGapMatch';
 
 /**
  * A marker put on a picture: `qti-select-point-interaction` where there is one, else a `qti-position-object-stage`
@@ -116,4 +121,101 @@ export function pointIn(
 function overlap(a: QtiShape, b: QtiShape, scene: { width: number; height: number }): boolean {
   for (const [x, y] of pointsOver(a, scene)) if (isInside(a, x, y) && isInside(b, x, y)) return true;
   return false;
+}
+
+/** How far from a point that is right a marker may lie, where no area is given: a twentieth of the picture. */
+const NEAR = 0.05;
+
+/** A `select-point-interaction`, or the markers of a stage: spots to be found on a picture. */
+export function pointsIn(of: XmlElement, arriving: Arriving): Draft {
+  const response = responseFor(of, arriving);
+  const { width, height, fixtures } = groundIn(of, arriving);
+  const areas = response.areas?.areas.filter(({ worth }) => worth > 0) ?? [];
+  const [radius] = [Math.max(8, Math.min(width, height) * NEAR)];
+  if (areas.length === 0 && response.correct.length === 0)
+    throw new Refused('Nothing in it says which point is right.');
+  if (areas.length === 0)
+    arriving.approximate(response.identifier, 'A point had to be hit exactly: here a small circle about it counts.');
+  const spots =
+    areas.length > 0
+      ? areas.map(({ shape, coords: at, worth }) => ({
+          shape: zoneShape({ shape, coords: at }, { width, height }),
+          worth,
+        }))
+      : response.correct.map((point) => {
+          const [cx = 0, cy = 0] = point.split(' ').map(Number);
+          return { shape: { type: 'ellipse' as const, cx, cy, rx: radius, ry: radius }, worth: 1 };
+        });
+  const together = areas.length === 0 ? (arriving.maximum ?? 1) : null;
+  const most = wholeIn(of, 'max-choices', 1);
+  const costs = Math.max(0, -(response.areas?.otherwise ?? 0));
+  const zones = spots.map((spot, i) => ({ ...spot, id: `spot-${i + 1}` }));
+  const marked = markedBy(
+    zones.map(({ id, worth }) => ({ zone: id, capacity: 1, right: new Map([['marker', worth]]) })),
+    { costs, together, highest: null },
+    arriving,
+  );
+  return {
+    kind: 'mark',
+    prompt: null,
+    items: [
+      {
+        id: 'marker',
+        label: 'Marker',
+        size: { w: 34, h: 34 },
+        copies: most > 0 ? most : 'endless',
+        goesHome: false,
+        content: { text: richFromPlain('×') },
+      },
+    ],
+    zones: zones.map(({ id, shape }) => ({ id, shape, hidden: true, reach: { rule: 'centre' } })),
+    fixtures,
+    scene: { width, height: height + MARKERS },
+    tray: { side: 'bottom', size: MARKERS, order: 'asListed' },
+    marked,
+    lay: (question) => (costs > 0 ? missesCost(question, true) : question),
+  };
+}
+const MARKERS = 84;
+
+/** A `hotspot-interaction`: places on a picture of which some are right; a marker is put on each. */
+export function hotspotIn(of: XmlElement, arriving: Arriving): Draft {
+  const response = responseFor(of, arriving);
+  const { width, height, fixtures } = groundIn(of, arriving);
+  const spots = childrenNamed(of, 'hotspot-choice');
+  const worth = worthOf(response, arriving);
+  const most = wholeIn(of, 'max-choices', response.cardinality === 'single' ? 1 : 0);
+  const held = spots.map(({ attributes }) => {
+    const id = attributes.identifier ?? '';
+    const earned = worth.right.get(id);
+    return { zone: id, capacity: 1, right: new Map(earned === undefined ? [] : [['marker', earned]]) };
+  });
+  arriving.approximate(response.identifier, 'Its places are chosen by a press: here a marker is put on each.');
+  return {
+    kind: 'free',
+    prompt: null,
+    items: [
+      {
+        id: 'marker',
+        label: 'Marker',
+        size: { w: 34, h: 34 },
+        copies: most > 0 ? most : spots.length,
+        content: { text: richFromPlain('×') },
+      },
+    ],
+    zones: spots.toReversed().map(({ attributes }) => ({
+      id: attributes.identifier ?? '',
+      label: attributes['hotspot-label'] ?? '',
+      shape: zoneShape(attributes, { width, height }),
+      reach: { rule: 'centre' },
+      capacity: 1,
+      whenFull: 'swap',
+      settle: { rule: 'anchor', at: 'middle', gap: 0 },
+    })),
+    fixtures,
+    scene: { width, height: height + MARKERS },
+    tray: { side: 'bottom', size: MARKERS, order: 'asListed' },
+    marked: markedBy(held, worth, arriving),
+    lay: (question) => question,
+  };
 }

@@ -1,10 +1,15 @@
 import type { Question } from '../../../core';
+import { type Arriving, Refused, wholeIn } from '../arriving';
 import { and, anyOf, type Expression, isNull, not, patternMatch, variable } from '../expressions';
 import { responseOf } from '../names';
 import { type Leaving, zoneName } from '../outgoing';
+import type { DeclaredResponse } from '../plainTree';
 import { anyWords, patternOf } from '../spellings';
+import type { Worth } from '../worth';
+import type { XmlElement } from '../xml';
 import { element } from '../xml';
 import type { Gap } from './gapByGap';
+import type { ReadGap } from './inlineChoice';
 
 type Typed = NonNullable<Question['zones'][number]['typed']>;
 
@@ -92,3 +97,37 @@ function mappingOf({ model, question }: Leaving, zone: number, typed: Typed) {
 
 const longestIn = ({ accept }: Typed): number =>
   Math.max(1, ...Object.values(accept).flatMap((spellings) => spellings.map((spelling) => [...spelling].length)));
+
+/** A gap that is typed into: one item, with the spellings that earn marks. */
+export function textEntryIn(
+  of: XmlElement,
+  zone: string,
+  response: DeclaredResponse,
+  worth: Worth,
+  arriving: Arriving,
+): ReadGap {
+  const spellings = [...worth.right.keys()].filter((spelling) => spelling.trim() !== '');
+  if (spellings.length === 0) throw new Refused('Nothing in it says which text is right.');
+  if (response.type === 'integer' || response.type === 'float')
+    arriving.approximate(response.identifier, 'A number is typed: here it is compared as it is written.');
+  const entries = response.mapping?.entries.filter(({ key }) => spellings.includes(key)) ?? [];
+  const isMapped = arriving.scoredBy.get(response.identifier)?.by === 'mapping' && entries.length > 0;
+  const minds = isMapped ? entries.some(({ isCased }) => isCased) : true;
+  if (isMapped && minds && entries.some(({ isCased }) => !isCased))
+    arriving.approximate(response.identifier, 'Some spellings mind capitals and some do not: here all do.');
+  const earned = [...worth.right.values()];
+  const most = Math.max(...earned);
+  if (earned.some((value) => value !== most))
+    arriving.approximate(response.identifier, 'Spellings earned unequal marks: here each earns the same.');
+  const chars = wholeIn(of, 'expected-length', 0);
+  return {
+    items: [{ id: zone, label: spellings[0], size: { w: 130, h: 48 } }],
+    zoneFields: {
+      typed: { accept: { [zone]: spellings.slice(0, MAX_SPELLINGS) }, case: minds, accents: true, slips: 0 },
+      chars: chars > 0 ? Math.min(80, chars) : null,
+    },
+    right: new Map([[zone, most]]),
+    costs: worth.costs,
+  };
+}
+const MAX_SPELLINGS = 200;

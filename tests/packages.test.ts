@@ -6,6 +6,7 @@ import { pack, unpack } from '../src/formats/package';
 import type { As, Teacher } from '../src/server/context';
 import { storeMedium } from '../src/server/media/media';
 import { listVault } from '../src/server/vault/listing';
+import { carriedQuestions } from '../src/server/vault/packages';
 import { changeMany, openQuestion, saveNew } from '../src/server/vault/questions';
 import { makeSet, openSet, saveSet } from '../src/server/vault/sets';
 import { listShelves, makeShelf } from '../src/server/vault/shelves';
@@ -274,5 +275,55 @@ describe('what comes in from outside', () => {
       problems: [],
     });
     expect([...Buffer.concat(kept)]).toEqual([1, 2, 3]);
+  });
+});
+
+describe('as QTI', () => {
+  it('goes out and comes home with its media, and says what cannot be carried', async () => {
+    const { ids, hash } = await vault(odile);
+    const drawn = randomUUID();
+    const pools = [{ items: ['barley', 'poppy'], take: 1 }];
+    must(await saveNew(odile, seeds({ id: drawn, title: 'Drawn', pools } as never), null));
+    const what = { questions: [...ids, drawn] };
+    expect(must(await carriedQuestions(odile, what))).toMatchObject([
+      { id: ids[0], carried: true },
+      { id: ids[1], carried: true },
+      { id: drawn, carried: false, said: [{ path: 'pools' }] },
+    ]);
+    const packed = must(await exported(odile, what, 'qti'));
+    const came = must(await imported(fern, randomUUID(), packed.bytes));
+    expect(came).toMatchObject({ media: 1, left: [], approximated: [] });
+    const first = came.questions.find(({ title }) => title === 'First');
+    const { question } = must(await openQuestion(fern, first?.id ?? ''));
+    expect(question.media).toMatchObject({ ear: { hash } });
+    expect(await carriedQuestions(fern, what)).toMatchObject({ ok: false, code: 'notFound' });
+  });
+
+  it('of another program comes in with what was approximated and what was left', async () => {
+    const item = (identifier: string, body: string) =>
+      `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="${identifier}" title="Two lots"
+        adaptive="false" time-dependent="false"><qti-response-declaration identifier="RESPONSE" cardinality="multiple"
+        base-type="pair"><qti-correct-response><qti-value>a b</qti-value></qti-correct-response>
+        </qti-response-declaration><qti-item-body>${body}</qti-item-body></qti-assessment-item>`;
+    const pair = `<qti-associate-interaction response-identifier="RESPONSE">
+      <qti-simple-associable-choice identifier="a" match-max="1">Barley</qti-simple-associable-choice>
+      <qti-simple-associable-choice identifier="b" match-max="1">Acorn</qti-simple-associable-choice>
+      </qti-associate-interaction>`;
+    const resource = (name: string) =>
+      `<resource identifier="${name}" type="imsqti_item_xmlv3p0" href="${name}.xml"><file href="${name}.xml"/></resource>`;
+    const bytes = zipSync({
+      'imsmanifest.xml': strToU8(`<manifest><resources>${resource('one')}${resource('two')}</resources></manifest>`),
+      'one.xml': strToU8(item('one', pair)),
+      'two.xml': strToU8(item('two', '<qti-upload-interaction response-identifier="RESPONSE"/>')),
+    });
+    const id = randomUUID();
+    const came = must(await imported(odile, id, bytes));
+    expect(came).toMatchObject({
+      questions: [{ title: 'Two lots' }],
+      left: [{ file: 'two', message: expect.stringContaining('upload-interaction') }],
+      approximated: [{ title: 'Two lots', message: expect.stringContaining('no sides') }],
+    });
+    // Sent again it is there once.
+    expect(must(await imported(odile, id, bytes)).questions).toEqual(came.questions);
   });
 });

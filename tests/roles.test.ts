@@ -397,6 +397,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   },
   'GET /media/{hash}': { may: OWNER, ask: () => ({ params: { hash: of.hash } }) },
   'GET /api/packages': { may: OWNER, ask: () => ({ query: `?set=${of.set}` }) },
+  'GET /api/packages/carried': { may: OWNER, ask: () => ({ query: `?set=${of.set}` }) },
   'POST /api/packages': { may: TEACHERS, ask: () => ({ query: `?id=${FRESH}`, bytes: zip }) },
 
   'GET /api/courses': { may: TEACHERS },

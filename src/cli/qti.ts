@@ -44,16 +44,8 @@ function leaving(question: Question, media: Media): { item: Item; files: Readonl
   const model = questionModel(question);
   const modelAnswer = modelAnswerOf(model, SOLVE_MS, { now: () => performance.now() });
   const item = itemOut(question, { media: pictures, modelAnswer });
-  const named = item.carried ? item.media : [];
-  return {
-    item,
-    files: new Map(
-      named.flatMap((id) => {
-        const file = pictures.get(id);
-        return file ? [[file.href, file.bytes] as const] : [];
-      }),
-    ),
-  };
+  // Our own document, which goes along, may show more than the item does.
+  return { item, files: new Map([...pictures.values()].map(({ href, bytes }) => [href, bytes])) };
 }
 
 /** Writes questions as a package of QTI 3.0, and a JSON line a question: what it became, or why it could not. */

@@ -112,6 +112,20 @@ export interface Imported {
   media: number;
   /** What was not imported, and why. */
   left: { file: string; message: string }[];
+  /** What of a question came in otherwise than it was, from another program. */
+  approximated: { title: string; message: string }[];
+}
+
+/** As what questions leave: our own documents, or items of QTI 3.0. */
+export const PACKAGE_FORMATS = ['own', 'qti'] as const;
+/** What becomes of a question as an item of QTI. */
+export interface CarriedQuestion {
+  id: string;
+  title: string;
+  /** False: it cannot go out with the same marks. */
+  carried: boolean;
+  /** Why not, or what of it stays behind: the place in its document, and a sentence. */
+  said: { path: string; message: string }[];
 }
 
 export const copyBody = object({ id: uuid(), document: mixed().meta({ json: QUESTION }) });
@@ -257,6 +271,7 @@ export const packing = object({
   shelf: words(60),
   set: words(60),
   questions: string().matches(/^[0-9a-f-]{36}(,[0-9a-f-]{36})*$/, 'has to be ids with commas between'),
+  format: one(PACKAGE_FORMATS).default('own'),
 })
   .test(
     'one',
@@ -370,9 +385,15 @@ export const questionOperations = {
   },
   'GET /api/packages': {
     who: 'teacher',
-    does: 'Questions, a shelf or a set as one zip of documents and media.',
+    does: 'Questions, a shelf or a set as one zip of documents and media, or of items of QTI 3.0.',
     query: packing,
     answer: file('application/zip'),
+  },
+  'GET /api/packages/carried': {
+    who: 'teacher',
+    does: 'What becomes of questions as items of QTI 3.0: which cannot be carried, and what stays behind.',
+    query: packing,
+    answer: json<CarriedQuestion[]>(),
   },
   'POST /api/packages': {
     who: 'teacher',

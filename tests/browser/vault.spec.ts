@@ -92,9 +92,17 @@ test('questions go out as a file and come in beside what is there; what cannot b
     .getByRole('navigation', { name: 'Shelves' })
     .getByRole('button', { name: /^Germination/ })
     .click();
-  const going = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Export' }).click();
-  const file = await (await going).path();
+  const leaving = async (): Promise<string> => {
+    const going = page.waitForEvent('download');
+    await page.getByRole('dialog').getByRole('link', { name: 'Export' }).click();
+    return (await going).path();
+  };
+  await press(page, 'Export…');
+  const file = await leaving();
+  await page.getByLabel(/^QTI 3\.0/).check();
+  await expect(page.getByText(/can go out\.$/)).toBeVisible();
+  await accessible(page);
+  const qti = await leaving();
   const colleague = await signedIn(browser, 'tamsin');
   const other = await colleague.newPage();
   await open(other, '/vault');
@@ -114,6 +122,13 @@ test('questions go out as a file and come in beside what is there; what cannot b
     .click();
   await sought(other, 'Find the roots');
   await expect(other.getByRole('button', { name: 'Delete Find the roots', exact: true })).toBeVisible();
+
+  // What it is, is seen from its contents: the same dialog takes a package of QTI.
+  await open(other, '/vault');
+  await press(other, 'Import…');
+  await other.getByLabel('File (.zip)').setInputFiles(qti);
+  await press(other, 'Import it');
+  await expect(other.getByText(/^\d+ questions?, 0 sets, \d+ (medium|media) came in\.$/)).toBeVisible();
 });
 
 test('a shelf is shared to look at, to use and to change; whoever has a question sees where it is used', async ({

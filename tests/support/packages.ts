@@ -6,9 +6,13 @@ import { temporaryFile, withBytes } from '../../src/server/media/incoming';
 import { exportPackage, importPackage, type ToPack } from '../../src/server/vault/packages';
 
 /** A package as its bytes. */
-export async function exported(as: As<Teacher>, what: ToPack): Promise<Result<{ name: string; bytes: Uint8Array }>> {
+export async function exported(
+  as: As<Teacher>,
+  what: ToPack,
+  format: 'own' | 'qti' = 'own',
+): Promise<Result<{ name: string; bytes: Uint8Array }>> {
   const file = await temporaryFile(as.config);
-  const packed = await exportPackage(as, what, file);
+  const packed = await exportPackage(as, what, file, format);
   if (!packed.ok) return packed;
   const bytes = new Uint8Array(await readFile(file));
   await rm(file);

@@ -51,8 +51,6 @@ export type Item =
       readonly xml: string;
       /** Pictures that were drawn for it, by their names in the package. */
       readonly drawn: ReadonlyMap<string, string>;
-      /** The media that it names, by their ids in the question. */
-      readonly media: readonly string[];
       readonly notes: readonly Said[];
       /** An arrangement as values of its responses. */
       readonly valuesOf: Out['valuesOf'];
@@ -69,7 +67,6 @@ export function itemOut(question: Question, { media, modelAnswer }: Written): It
   const names = namesIn(question, copies);
   const identifier = identifierOf(question.id);
   const drawn = new Map<string, string>();
-  const named = new Set<string>();
   const draw = (name: string, svg: () => string) => {
     const href = `${identifier}-${name}.svg`;
     if (!drawn.has(href)) drawn.set(href, svg());
@@ -83,9 +80,7 @@ export function itemOut(question: Question, { media, modelAnswer }: Written): It
     fileOf: (id) => {
       const file = media.get(id);
       const medium = question.media[id];
-      if (!file || !medium) return null;
-      named.add(id);
-      return { href: file.href, medium };
+      return file && medium ? { href: file.href, medium } : null;
     },
     get scenePicture() {
       return draw('scene', () => scenePicture(question, media));
@@ -135,7 +130,6 @@ export function itemOut(question: Question, { media, modelAnswer }: Written): It
     interaction: out.interaction,
     xml,
     drawn,
-    media: [...named],
     notes: [...notesOn(model, way), ...out.notes, ...renamed, ...missing],
     valuesOf: out.valuesOf,
   };

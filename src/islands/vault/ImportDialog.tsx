@@ -27,8 +27,8 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog title="Import" onClose={onClose}>
       <p>
-        A package of questions, sets and shelves, as it was exported here or elsewhere. It comes in beside what is
-        there: nothing is overwritten.
+        A package of questions, sets and shelves, as it was exported here or elsewhere, or a package of QTI 3.0, 2.2 or
+        2.1 from another program. It comes in beside what is there: nothing is overwritten.
       </p>
       <label className="grid gap-1 mt-3">
         <span className="font-semibold">File (.zip)</span>
@@ -52,20 +52,16 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
               .join(', ')}{' '}
             came in.
           </p>
-          {done.left.length > 0 && (
-            <>
-              <p className="mt-2">{count(done.left.length, 'file')} did not:</p>
-              <Scrolls label="What did not come in" className="max-h-48">
-                <ul className="list-disc ps-6">
-                  {done.left.map(({ file: name, message }) => (
-                    <li key={`${name} ${message}`}>
-                      <span className="figures text-sm">{name}</span> {message}
-                    </li>
-                  ))}
-                </ul>
-              </Scrolls>
-            </>
-          )}
+          <Sentences
+            title={`${count(done.left.length, 'file')} did not:`}
+            label="What did not come in"
+            rows={done.left.map(({ file: name, message }) => [name, message] as const)}
+          />
+          <Sentences
+            title="These came in otherwise than they were:"
+            label="What came in otherwise"
+            rows={done.approximated.map(({ title, message }) => [title, message] as const)}
+          />
         </section>
       )}
       <div className="flex justify-end gap-2 mt-4">
@@ -84,5 +80,32 @@ export function ImportDialog({ onClose }: { onClose: () => void }) {
         )}
       </div>
     </Dialog>
+  );
+}
+
+/** What is said of parts of a package; nothing where there is nothing to say. */
+function Sentences({
+  title,
+  label,
+  rows,
+}: {
+  title: string;
+  label: string;
+  rows: readonly (readonly [name: string, message: string])[];
+}) {
+  if (rows.length === 0) return null;
+  return (
+    <>
+      <p className="mt-2">{title}</p>
+      <Scrolls label={label} className="max-h-48">
+        <ul className="list-disc ps-6">
+          {rows.map(([name, message]) => (
+            <li key={`${name} ${message}`}>
+              <span className="figures text-sm">{name}</span> {message}
+            </li>
+          ))}
+        </ul>
+      </Scrolls>
+    </>
   );
 }

@@ -9,6 +9,7 @@ import { ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
 import { type Goal, useDragged, useGoal } from './Dragging';
+import { ExportDialog } from './ExportDialog';
 import { alsoFor, mayStandOn, sharedWith, UNDO_MS, useMoveShelf } from './moving';
 import { type Shelf, useWrite } from './useVault';
 
@@ -21,7 +22,7 @@ interface Props {
 
 /** The shelves of the Vault, in one another, and what stands on none or lies in the bin. */
 export function Shelves({ shelves, chosen, onChoose, onMade }: Props) {
-  const [asking, setAsking] = useState<'new' | 'rename' | 'move' | 'share' | 'remove' | null>(null);
+  const [asking, setAsking] = useState<'new' | 'rename' | 'move' | 'share' | 'export' | 'remove' | null>(null);
   const here = shelves.find(({ id }) => id === chosen);
   const own = shelves.filter(({ access }) => access === 'own');
   const shared = shelves.filter(({ access }) => access !== 'own');
@@ -80,9 +81,9 @@ export function Shelves({ shelves, chosen, onChoose, onMade }: Props) {
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('share')}>
               <Share2 size={14} aria-hidden /> Share…
             </button>
-            <a className="btn btn-quiet btn-sm" href={`/api/packages?shelf=${here.id}`} download>
-              <Download size={14} aria-hidden /> Export
-            </a>
+            <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('export')}>
+              <Download size={14} aria-hidden /> Export…
+            </button>
             <button type="button" className="btn btn-quiet btn-sm" onClick={() => setAsking('remove')}>
               <Trash2 size={14} aria-hidden /> Remove…
             </button>
@@ -119,6 +120,7 @@ export function Shelves({ shelves, chosen, onChoose, onMade }: Props) {
           }}
         />
       )}
+      {asking === 'export' && here && <ExportDialog what={{ shelf: here.id }} onClose={() => setAsking(null)} />}
       {asking === 'share' && here && <ShareDialog shelf={here} onClose={() => setAsking(null)} />}
     </nav>
   );

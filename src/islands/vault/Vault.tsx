@@ -15,6 +15,7 @@ import { useNarrow } from '../../ui/useNarrow';
 import { Dragging } from './Dragging';
 import { DressAlike } from './DressAlike';
 import { EmptyVault } from './EmptyVault';
+import { ExportDialog } from './ExportDialog';
 import { ImportDialog } from './ImportDialog';
 import { useDelete, usePutOnto } from './moving';
 import { newQuestionAt } from './newQuestion';
@@ -267,7 +268,7 @@ function ForChosen({
   onDone: () => void;
 }) {
   const [tag, setTag] = useState('');
-  const [open, setOpen] = useState<'words' | 'dress' | null>(null);
+  const [open, setOpen] = useState<'words' | 'dress' | 'export' | null>(null);
   const ids = [...chosen];
   const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
   const putOnto = usePutOnto(shelves, onDone);
@@ -328,13 +329,9 @@ function ForChosen({
             Take off
           </button>
         </form>
-        <a
-          className="btn btn-quiet btn-sm"
-          href={`/api/packages?questions=${ids.slice(0, MAX_AT_ONCE).join(',')}`}
-          download
-        >
-          Export
-        </a>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('export')}>
+          Export…
+        </button>
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('words')}>
           Replace a word…
         </button>
@@ -349,6 +346,9 @@ function ForChosen({
       <button type="button" className="btn btn-quiet btn-sm" onClick={onDone}>
         Choose none
       </button>
+      {open === 'export' && (
+        <ExportDialog what={{ questions: ids.slice(0, MAX_AT_ONCE).join(',') }} onClose={() => setOpen(null)} />
+      )}
       {open === 'words' && <ReplaceWords ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
       {open === 'dress' && <DressAlike ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
     </Alert>

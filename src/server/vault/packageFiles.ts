@@ -1,10 +1,13 @@
+import { createHash } from 'node:crypto';
 import { appendFileSync, closeSync, openSync, readFileSync, readSync, writeFileSync, writeSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v5 as uuidV5 } from 'uuid';
-import { type SetContent, setContent } from '../../contract';
+import { type CarriedQuestion, type SetContent, setContent } from '../../contract';
+import { modelAnswerOf, type Question, questionModel } from '../../core';
 import { parseQuestion } from '../../core/document';
 import {
+  PACKAGE_LIMITS,
   type Package,
   type PackageProblem,
   type PackedShelf,
@@ -12,6 +15,10 @@ import {
   type UnpackedMedium,
   unpack,
 } from '../../formats/package';
+import { itemOut } from '../../formats/qti/item';
+import { packageIn } from '../../formats/qti/packageIn';
+import { MANIFEST, type PackedItem, packageOut } from '../../formats/qti/packageOut';
+import { readZip } from '../../formats/zip';
 import { tooLong } from '../http/gate';
 import { type Examined, examineQuestion } from './examine';
 
@@ -49,9 +56,13 @@ export async function packInto({
 export interface ReadPackage {
   readonly shelves: readonly PackedShelf[];
   readonly questions: readonly {
+    /** What it is called in the package. */
+    readonly name: string;
     readonly file: string;
     readonly shelfId: string | null;
     readonly tags: readonly string[];
+    /** What of it came in otherwise than it was. */
+    readonly approximations: readonly string[];
   }[];
   readonly sets: readonly { readonly file: string; readonly id: string }[];
   readonly media: readonly (UnpackedMedium & { readonly file: string })[];
@@ -73,33 +84,128 @@ function* chunksOf(file: string): Generator<Uint8Array> {
   }
 }
 
-/** Reads a package out of a file into a folder. */
-export function readPackage({
-  file,
-  folder,
-}: {
-  readonly file: string;
-  readonly folder: string;
-}): { readonly ok: true; readonly value: ReadPackage } | { readonly ok: false; readonly message: string } {
-  const mediumIn = (hash: string) => join(folder, `medium-${hash}`);
-  const read = unpack(chunksOf(file), ({ hash }, bytes) => appendFileSync(mediumIn(hash), bytes, { mode: 0o600 }));
+type Read = { readonly ok: true; readonly value: ReadPackage } | { readonly ok: false; readonly message: string };
+
+/** Reads a package out of a file into a folder: one of ours, or one of QTI, as its parts say. */
+export function readPackage({ file, folder }: { readonly file: string; readonly folder: string }): Read {
+  let isQti = false;
+  const refused = readZip(chunksOf(file), { bytes: 0, files: PACKAGE_LIMITS.files }, (name) => {
+    isQti ||= name === MANIFEST || name.endsWith(`/${MANIFEST}`);
+    return null;
+  });
+  if (refused !== null) return { ok: false, message: refused };
+  return isQti ? readQtiPackage(file, folder) : readOwnPackage(file, folder);
+}
+
+const writtenIn = (folder: string, name: string, value: unknown): string => {
+  const path = join(folder, name);
+  writeFileSync(path, JSON.stringify(value), { mode: 0o600 });
+  return path;
+};
+const mediumIn = (folder: string, hash: string) => join(folder, `medium-${hash}`);
+
+function readOwnPackage(file: string, folder: string): Read {
+  const read = unpack(chunksOf(file), ({ hash }, bytes) =>
+    appendFileSync(mediumIn(folder, hash), bytes, { mode: 0o600 }),
+  );
   if (!read.ok) return read;
   const { shelves, questions, sets } = read.value;
-  const written = (name: string, value: unknown) => {
-    const path = join(folder, name);
-    writeFileSync(path, JSON.stringify(value), { mode: 0o600 });
-    return path;
-  };
   return {
     ok: true,
     value: {
       shelves,
-      questions: questions.map(({ document, ...one }, i) => ({ ...one, file: written(`question-${i}`, document) })),
-      sets: sets.map(({ content, id }, i) => ({ id, file: written(`set-${i}`, content) })),
-      media: read.media.map((medium) => ({ ...medium, file: mediumIn(medium.hash) })),
+      questions: questions.map(({ document, ...one }, i) => ({
+        ...one,
+        name: `questions/${i + 1}.json`,
+        file: writtenIn(folder, `question-${i}`, document),
+        approximations: [],
+      })),
+      sets: sets.map(({ content, id }, i) => ({ id, file: writtenIn(folder, `set-${i}`, content) })),
+      media: read.media.map((medium) => ({ ...medium, file: mediumIn(folder, medium.hash) })),
       problems: read.problems,
     },
   };
+}
+
+function readQtiPackage(file: string, folder: string): Read {
+  const read = packageIn(chunksOf(file), (bytes) => createHash('sha256').update(bytes).digest('hex'));
+  if (!read.ok) return read;
+  const arrived = read.items.flatMap((item) => ('reason' in item ? [] : item.questions));
+  return {
+    ok: true,
+    value: {
+      shelves: [],
+      questions: arrived.map(({ name, question, isOwn, approximations }, i) => ({
+        name,
+        // Two items may have one identifier; their names differ.
+        file: writtenIn(folder, `question-${i}`, isOwn ? question : { ...question, id: name.slice(0, 100) }),
+        shelfId: null,
+        tags: [],
+        approximations: approximations.map(({ message }) => message),
+      })),
+      sets: [],
+      media: [...read.media].map(([hash, { ending, bytes }]) => {
+        const path = mediumIn(folder, hash);
+        writeFileSync(path, bytes, { mode: 0o600 });
+        return { hash, ending, file: path };
+      }),
+      problems: read.items.flatMap((item) =>
+        'reason' in item ? [{ file: item.identifier.slice(0, 100), message: item.reason }] : [],
+      ),
+    },
+  };
+}
+
+/** How long model answers of all questions of a package are looked for, and of one, in milliseconds. */
+const SOLVE_MS = { all: 20_000, one: 500 };
+
+/**
+ * Writes questions as a package of QTI into a file, those that can be carried, and says of each what becomes of it.
+ * `file` null: it is only said.
+ */
+export function packQti({
+  file,
+  questions,
+  media,
+}: {
+  readonly file: string | null;
+  readonly questions: readonly Question[];
+  readonly media: readonly MediumToPack[];
+}): CarriedQuestion[] {
+  const byHash = new Map(media.map((medium) => [medium.hash, medium]));
+  const began = performance.now();
+  const packed: PackedItem[] = [];
+  const carried = questions.map((question): CarriedQuestion => {
+    const pictures = new Map(
+      Object.entries(question.media).flatMap(([id, { hash }]) => {
+        const medium = byHash.get(hash);
+        if (!medium) return [];
+        const bytes = file === null ? new Uint8Array() : readFileSync(medium.file);
+        return [[id, { href: `media/${hash}.${medium.ending}`, bytes }] as const];
+      }),
+    );
+    const left = SOLVE_MS.all - (performance.now() - began);
+    const modelAnswer =
+      file === null || left <= 0
+        ? null
+        : modelAnswerOf(questionModel(question), Math.min(left, SOLVE_MS.one), { now: () => performance.now() });
+    const item = itemOut(question, { media: pictures, modelAnswer });
+    const { id, title } = question;
+    if (!item.carried) return { id, title, carried: false, said: [...item.reasons] };
+    // Our own document, which goes along, may show more than the item does.
+    const files = new Map([...pictures.values()].map(({ href, bytes }) => [href, bytes]));
+    packed.push({ question, item, files });
+    return { id, title, carried: true, said: [...item.notes] };
+  });
+  if (file !== null && packed.length > 0) {
+    const handle = openSync(file, 'wx', 0o600);
+    try {
+      packageOut(packed, [], (piece) => writeSync(handle, piece));
+    } finally {
+      closeSync(handle);
+    }
+  }
+  return carried;
 }
 
 /**

@@ -1,5 +1,6 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
-import type { Imported, SetSource } from '../../contract';
+import type { CarriedQuestion, Imported, PACKAGE_FORMATS, SetSource } from '../../contract';
+import type { Question } from '../../core';
 import type { Package, PackedSet } from '../../formats/package';
 import type { As, Teacher } from '../context';
 import { medium, question, questionTag } from '../database/tables';
@@ -20,8 +21,43 @@ const MAX_QUESTIONS = 2000;
 /** Questions read from the database at once. */
 const AT_ONCE = 50;
 
-/** Writes what the teacher may use, with its media, into one zip file. */
-export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): Promise<Result<{ name: string }>> {
+/** Writes what the teacher may use, with its media, into one zip file: our own documents, or items of QTI. */
+export async function exportPackage(
+  as: As<Teacher>,
+  what: ToPack,
+  to: string,
+  format: (typeof PACKAGE_FORMATS)[number] = 'own',
+): Promise<Result<{ name: string }>> {
+  const gathered = await gather(as, what);
+  if (!gathered.ok) return gathered;
+  const { name, content, media } = gathered.value;
+  if (format === 'own') {
+    const packed = await as.work.run('packInto', { file: to, content, media }, PACK_MS);
+    return packed.ok ? ok({ name }) : fail('busy');
+  }
+  const packed = await as.work.run('packQti', { file: to, questions: documentsIn(content), media }, PACK_MS);
+  if (!packed.ok) return fail('busy');
+  return packed.value.some(({ carried }) => carried)
+    ? ok({ name: `${name} QTI` })
+    : fail('invalid', { problems: [{ path: 'questions', message: 'None of these can go out as QTI.' }] });
+}
+
+/** What becomes of questions as items of QTI, before any of them leaves. */
+export async function carriedQuestions(as: As<Teacher>, what: ToPack): Promise<Result<CarriedQuestion[]>> {
+  const gathered = await gather(as, what);
+  if (!gathered.ok) return gathered;
+  const { content, media } = gathered.value;
+  const looked = await as.work.run('packQti', { file: null, questions: documentsIn(content), media }, PACK_MS);
+  return looked.ok ? ok(looked.value) : fail('busy');
+}
+
+const documentsIn = ({ questions }: Package) => questions.map(({ document }) => document as Question);
+
+/** What the teacher may use of what is to be packed, with the files of its media. */
+async function gather(
+  as: As<Teacher>,
+  what: ToPack,
+): Promise<Result<{ name: string; content: Package; media: MediumToPack[] }>> {
   const chosen = await chosenBy(as, what);
   if (!chosen.ok) return chosen;
   const { name, ids, shelves, sets } = chosen.value;
@@ -69,12 +105,7 @@ export async function exportPackage(as: As<Teacher>, what: ToPack, to: string): 
       (content as { sources: SetSource[] }).sources.flatMap((source) => source.medium?.hash ?? []),
       as.person.id,
     );
-  const packed = await as.work.run(
-    'packInto',
-    { file: to, content: { shelves, questions, sets }, media: [...media.values()] },
-    PACK_MS,
-  );
-  return packed.ok ? ok({ name }) : fail('busy');
+  return ok({ name, content: { shelves, questions, sets }, media: [...media.values()] });
 }
 
 interface Chosen {
@@ -151,6 +182,7 @@ async function takeIn(
   { shelves, questions, sets, media, problems }: ReadPackage,
 ): Promise<Result<Imported>> {
   const left = [...problems];
+  const approximated: Imported['approximated'] = [];
   const hashes = new Map<string, string>();
   const importing: Importing = { importId, personId: as.person.id, media: hashes };
   for (const { hash, ending, file } of media) {
@@ -166,8 +198,7 @@ async function takeIn(
 
   const ids = new Map<string, string>();
   const taken: Imported['questions'] = [];
-  for (const [i, { file, shelfId, tags }] of questions.entries()) {
-    const name = `questions/${i + 1}.json`;
+  for (const { file, shelfId, tags, name, approximations } of questions) {
     const worked = await as.work.run('examinePacked', { file, importing }, EXAMINE_MS);
     if (!worked.ok || !worked.value.ok) {
       left.push({
@@ -182,6 +213,7 @@ async function takeIn(
     if (tags.length > 0) await changeMany(as, { ids: [value.id], addTags: tags });
     ids.set(was, value.id);
     taken.push({ id: value.id, title: value.title });
+    approximated.push(...approximations.map((message) => ({ title: value.title, message })));
   }
 
   const takenSets: Imported['sets'] = [];
@@ -198,7 +230,14 @@ async function takeIn(
     if (result.ok) takenSets.push({ id, title: set.title });
     else left.push({ file: `sets/${i + 1}.json`, message: result.problems?.[0]?.message ?? 'It was not taken.' });
   }
-  return ok({ shelves: made.size, questions: taken, sets: takenSets, media: new Set(hashes.values()).size, left });
+  return ok({
+    shelves: made.size,
+    questions: taken,
+    sets: takenSets,
+    media: new Set(hashes.values()).size,
+    left,
+    approximated,
+  });
 }
 
 /**

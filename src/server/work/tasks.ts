@@ -6,7 +6,7 @@ import { modelAnswer } from '../releases/modelAnswer';
 import { digestMoves, regradeMoves } from '../sittings/replays';
 import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
 import { formulaOf } from '../vault/formulas';
-import { examinePacked, packInto, readPackage, readPackedSet } from '../vault/packageFiles';
+import { examinePacked, packInto, packQti, readPackage, readPackedSet } from '../vault/packageFiles';
 
 /** The tasks of the worker threads: each takes and returns plain data, and knows neither database nor network. */
 export const TASKS = {
@@ -17,6 +17,7 @@ export const TASKS = {
   examineQuestion,
   formulaOf,
   packInto,
+  packQti,
   readPackage,
   examinePacked,
   readPackedSet,

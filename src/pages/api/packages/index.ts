@@ -1,4 +1,4 @@
-import { MAX_FILE_BYTES } from '../../contract';
+import { MAX_FILE_BYTES } from '../../../contract';
 import {
   endpoint,
   exportPackage,
@@ -8,14 +8,15 @@ import {
   savedFile,
   temporaryFile,
   withUpload,
-} from '../../server';
+} from '../../../server';
 
-export const GET = endpoint('GET /api/packages', async ({ as, query: { shelf, set, questions } }) => {
+export const GET = endpoint('GET /api/packages', async ({ as, query: { shelf, set, questions, format } }) => {
   const file = await temporaryFile(as.config);
   const packed = await exportPackage(
     as,
     shelf ? { shelf } : set ? { set } : { questions: questions?.split(',') ?? [] },
     file,
+    format,
   );
   return packed.ok ? savedFile(file, 'application/zip', packed.value.name, 'zip') : packed;
 });

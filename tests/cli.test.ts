@@ -172,3 +172,39 @@ it('wrong usage ends with 2 and tells how', async () => {
   }
   expect(await vaultDrop(['--help'])).toMatchObject({ code: 0, out: expect.stringContaining('Usage:') });
 }, 60_000);
+
+describe('vault-drop qti', () => {
+  it('writes questions as a package, a line each, and reads them from it again', async () => {
+    const zip = join(folder, 'package.zip');
+    const drawn = file('drawn.json', seeds({ id: 'drawn', pools: [{ items: ['barley', 'poppy'], take: 1 }] }));
+    const exported = await vaultDrop(['qti', 'export', question, drawn, '--out', zip]);
+    expect(exported.code).toBe(1);
+    expect(lines(exported.out)).toMatchObject([
+      { question: 'drying', item: 'drying', carried: true, interaction: 'graphicGapMatch' },
+      { question: 'drawn', carried: false, reasons: [{ path: 'pools' }] },
+    ]);
+    const out = join(folder, 'read');
+    const imported = await vaultDrop(['qti', 'import', zip, '--out', out]);
+    expect(imported.code).toBe(0);
+    expect(lines(imported.out)).toEqual([
+      { item: 'drying', question: 'drying.json', interaction: 'graphicGapMatch', approximations: [] },
+    ]);
+    expect(await vaultDrop(['check', join(out, 'drying.json')])).toMatchObject({ code: 0 });
+  });
+
+  it.each([
+    [['qti', 'export', question], '--out'],
+    [['qti', 'export', '--out', 'x.zip'], 'which questions'],
+    [['qti', 'import', question, question, '--out', folder], 'one'],
+    [['qti', 'turn', '--out', folder], 'no command qti turn'],
+    [['check', question, '--media', folder], '--media is for qti'],
+  ])('%j is wrong usage', async (args, said) => {
+    const end = await vaultDrop(args);
+    expect(end.code).toBe(2);
+    expect(end.err).toContain(said);
+  });
+
+  it('says why a file is no package', async () => {
+    expect(await vaultDrop(['qti', 'import', question, '--out', folder])).toMatchObject({ code: 1, out: '' });
+  });
+});

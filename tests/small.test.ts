@@ -1,15 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { kindQuestions } from '../demo/kinds';
-import { demoQuestions, type Kept } from '../demo/made';
 import { findings, prove, questionModel } from '../src/core';
 import { parseQuestionText } from '../src/core/document';
 import { stringify } from '../src/formats/csv';
 import { allowsOrigin } from '../src/server/accounts/origins';
 import { ownPath } from '../src/server/http/enter';
 import { makeTicket, readTicket, TICKET_SECONDS } from '../src/server/sittings/ticket';
-import { demoMedia } from './support/demoMedia';
+import { madeQuestions } from './support/demoMedia';
 
 describe('a sitting’s ticket', () => {
   const now = new Date('2026-03-02T10:00:00Z');
@@ -71,14 +69,7 @@ describe('the demo', () => {
     expect(parsed.ok ? findings(questionModel(parsed.question)) : parsed.problems).toEqual([]);
   });
 
-  const kept = demoMedia();
-  const pieced: Kept = {
-    ...kept,
-    ...Object.fromEntries(
-      [1, 2, 3, 4, 5, 6].map((n) => [`rack-${n}`, { hash: String(n).repeat(64), kind: 'picture', weight: 1000 }]),
-    ),
-  };
-  it.each([...demoQuestions(kept), ...kindQuestions(pieced)].map((question) => [question.title, question] as const))(
+  it.each(madeQuestions().map((question) => [question.title, question] as const))(
     '%s is as it should be',
     (title, question) => {
       const { solvable, findings: found } = prove(questionModel(question), 3000, { now: () => performance.now() });

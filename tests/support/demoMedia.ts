@@ -1,6 +1,9 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Kept } from '../../demo/made';
+import { kindQuestions } from '../../demo/kinds';
+import { demoQuestions, type Kept } from '../../demo/made';
+import type { Question } from '../../src/core';
+import { parseQuestionText } from '../../src/core/document';
 
 /** The demo's media as if they were stored. */
 export const demoMedia = (): Kept =>
@@ -16,3 +19,26 @@ export const demoMedia = (): Kept =>
         },
       ]),
   );
+
+/** The demo's questions that are made by code, with the pieces of the rack as if they were cut. */
+export function madeQuestions(): Question[] {
+  const kept = demoMedia();
+  const pieced: Kept = {
+    ...kept,
+    ...Object.fromEntries(
+      [1, 2, 3, 4, 5, 6].map((n) => [`rack-${n}`, { hash: String(n).repeat(64), kind: 'picture', weight: 1000 }]),
+    ),
+  };
+  return [...demoQuestions(kept), ...kindQuestions(pieced)];
+}
+
+/** The same, with those that are files. */
+export function everyDemoQuestion(): Question[] {
+  const folder = join(import.meta.dirname, '../../demo/questions');
+  const files = readdirSync(folder).map((file) => {
+    const parsed = parseQuestionText(readFileSync(join(folder, file), 'utf8'));
+    if (!parsed.ok) throw new Error(`${file}: ${JSON.stringify(parsed.problems)}`);
+    return parsed.question;
+  });
+  return [...files, ...madeQuestions()];
+}

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { everyDemoQuestion } from '../../../tests/support/demoMedia';
 import { interpreterOf } from '../../../tests/support/qti';
 import { randomQuestion } from '../../../tests/support/randomQuestion';
 import { KINDS, modelAnswerOf, type Question, questionModel, random, respond, seedOf } from '../../core';
@@ -76,6 +77,22 @@ describe('the scoring identity: SCORE is the mark at the first try', () => {
     expect(readXml(item.xml).ok).toBe(true);
     expect(comparing(question, item)(answer ?? []).theirs).toBe(question.marks.max);
     holdsFor(question, item, kind, 60);
+  });
+
+  test('every question of the demo goes out with it, or is refused with its reasons', () => {
+    const refused = new Map<string, readonly string[]>();
+    for (const question of everyDemoQuestion()) {
+      const item = out(question);
+      if (!item.carried)
+        refused.set(question.title, [...new Set(item.reasons.map(({ path }) => path.split('.').at(-1) ?? ''))]);
+      // What is typed is no arrangement of items: it is tested below.
+      else if (item.interaction !== 'textEntry') holdsFor(question, item, question.title, 40);
+    }
+    expect(Object.fromEntries(refused)).toEqual({
+      'Clear the drawer': ['pools', 'lid'],
+      'Close a jar': ['ridesOn'],
+      'Words to write down': ['slips'],
+    });
   });
 
   test.each(['exactPosition', 'adjacentPairs', 'longestRun', 'pairsInOrder', 'allOrNothing'] as const)(

@@ -105,8 +105,9 @@ function Listed({ title, questions }: { title: string; questions: readonly Carri
           <li key={id}>
             <span dir="auto">{name}</span>
             <ul className="list-disc ps-6 text-sm">
-              {said.map(({ path, message }) => (
-                <li key={`${path} ${message}`}>{message}</li>
+              {/* The same of several parts is said once. */}
+              {[...new Set(said.map(({ message }) => message))].map((message) => (
+                <li key={message}>{message}</li>
               ))}
             </ul>
           </li>

@@ -299,6 +299,20 @@ describe('as QTI', () => {
     expect(await carriedQuestions(fern, what)).toMatchObject({ ok: false, code: 'notFound' });
   });
 
+  it('a set goes out as a test: sections, draws, and weights that make marks points', async () => {
+    const { set, ids } = await vault(odile);
+    const packed = must(await exported(odile, { set }, 'qti'));
+    const files = unzipSync(packed.bytes);
+    const [name] = Object.keys(files).filter((file) => file.startsWith('set-'));
+    const xml = new TextDecoder().decode(files[name ?? '']);
+    const { question } = must(await openQuestion(odile, ids[0]));
+    expect(xml).toContain('navigation-mode="linear"');
+    expect(xml.match(/<qti-assessment-item-ref /g)).toHaveLength(2);
+    expect(xml).toContain(`<qti-weight identifier="POINTS" value="${2 / question.marks.max}"/>`);
+    const manifest = new TextDecoder().decode(files['imsmanifest.xml']);
+    expect(manifest).toContain('type="imsqti_test_xmlv3p0"');
+  });
+
   it('of another program comes in with what was approximated and what was left', async () => {
     const item = (identifier: string, body: string) =>
       `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="${identifier}" title="Two lots"

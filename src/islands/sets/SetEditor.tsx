@@ -9,6 +9,7 @@ import { Queries } from '../../ui/Queries';
 import { useSaving } from '../../ui/saving';
 import { PublishDialog } from '../publish/PublishDialog';
 import { AidChoices } from '../shared/AidChoices';
+import { ExportDialog } from '../shared/ExportDialog';
 import { guessingInWords } from '../shared/guessing';
 import { KIND_NAMES } from '../shared/kindNames';
 import { minutesInWords } from '../shared/minutesInWords';
@@ -97,6 +98,7 @@ function Editor({ set: given }: { set: Given }) {
   const [title, setTitle] = useState(given.title);
   const [state, setState] = useState<'saved' | 'saving' | 'failed'>('saved');
   const [publishing, setPublishing] = useState(false);
+  const [exporting, setExporting] = useState(false);
   // Changes go out one after another, each as a whole: the last is what stands.
   const line = useRef<Promise<boolean>>(Promise.resolve(true));
   const changes = useRef(0);
@@ -175,9 +177,9 @@ function Editor({ set: given }: { set: Given }) {
         <a className="btn btn-quiet" href={`/sets/${set.id}/print`}>
           Print
         </a>
-        <a className="btn btn-quiet" href={`/api/packages?set=${set.id}`} download>
-          Export
-        </a>
+        <button type="button" className="btn btn-quiet" onClick={() => setExporting(true)}>
+          Export…
+        </button>
         <button
           type="button"
           className="btn btn-primary"
@@ -225,6 +227,7 @@ function Editor({ set: given }: { set: Given }) {
       <SourcesEditor sources={set.sources} questions={questions} onChange={(sources) => keep({ ...set, sources })} />
       <UsedIn uses={given.uses} />
       {dialog}
+      {exporting && <ExportDialog what={{ set: set.id }} onClose={() => setExporting(false)} />}
       {publishing && (
         <PublishDialog
           questions={questions.map(({ id }) => id)}

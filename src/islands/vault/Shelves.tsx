@@ -8,8 +8,8 @@ import { Dialog, Field } from '../../ui';
 import { ask } from '../../ui/api';
 import { Confirm } from '../../ui/Confirm';
 import { useRequestForm } from '../../ui/form';
+import { ExportDialog } from '../shared/ExportDialog';
 import { type Goal, useDragged, useGoal } from './Dragging';
-import { ExportDialog } from './ExportDialog';
 import { alsoFor, mayStandOn, sharedWith, UNDO_MS, useMoveShelf } from './moving';
 import { type Shelf, useWrite } from './useVault';
 

@@ -10,6 +10,7 @@ import {
   PACKAGE_LIMITS,
   type Package,
   type PackageProblem,
+  type PackedSet,
   type PackedShelf,
   pack,
   type UnpackedMedium,
@@ -17,7 +18,8 @@ import {
 } from '../../formats/package';
 import { itemOut } from '../../formats/qti/item';
 import { packageIn } from '../../formats/qti/packageIn';
-import { MANIFEST, type PackedItem, packageOut } from '../../formats/qti/packageOut';
+import { MANIFEST, type PackedItem, type PackedTest, packageOut } from '../../formats/qti/packageOut';
+import { testOut } from '../../formats/qti/testOut';
 import { readZip } from '../../formats/zip';
 import { tooLong } from '../http/gate';
 import { type Examined, examineQuestion } from './examine';
@@ -166,10 +168,12 @@ const SOLVE_MS = { all: 20_000, one: 500 };
 export function packQti({
   file,
   questions,
+  sets,
   media,
 }: {
   readonly file: string | null;
   readonly questions: readonly Question[];
+  readonly sets: readonly PackedSet[];
   readonly media: readonly MediumToPack[];
 }): CarriedQuestion[] {
   const byHash = new Map(media.map((medium) => [medium.hash, medium]));
@@ -200,12 +204,30 @@ export function packQti({
   if (file !== null && packed.length > 0) {
     const handle = openSync(file, 'wx', 0o600);
     try {
-      packageOut(packed, [], (piece) => writeSync(handle, piece));
+      packageOut(packed, testsOf(sets, packed), (piece) => writeSync(handle, piece));
     } finally {
       closeSync(handle);
     }
   }
   return carried;
+}
+
+/** Sets as tests over those of their questions that go out. */
+function testsOf(sets: readonly PackedSet[], packed: readonly PackedItem[]): PackedTest[] {
+  const itemOf = new Map(packed.map(({ question, item }) => [question.id as string, { question, item }]));
+  return sets.map(({ id, content }) => {
+    const { title, goBack, sections } = content as SetContent;
+    const out = sections.map((section) => ({
+      ...section,
+      questions: section.questions.flatMap((entry) => {
+        const found = itemOf.get(entry.id);
+        if (!found) return [];
+        const { item, question } = found;
+        return [{ identifier: item.identifier, max: question.marks.max, points: entry.points ?? null }];
+      }),
+    }));
+    return testOut({ id, title, goBack }, out);
+  });
 }
 
 /**

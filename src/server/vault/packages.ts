@@ -35,7 +35,11 @@ export async function exportPackage(
     const packed = await as.work.run('packInto', { file: to, content, media }, PACK_MS);
     return packed.ok ? ok({ name }) : fail('busy');
   }
-  const packed = await as.work.run('packQti', { file: to, questions: documentsIn(content), media }, PACK_MS);
+  const packed = await as.work.run(
+    'packQti',
+    { file: to, questions: documentsIn(content), sets: content.sets, media },
+    PACK_MS,
+  );
   if (!packed.ok) return fail('busy');
   return packed.value.some(({ carried }) => carried)
     ? ok({ name: `${name} QTI` })
@@ -47,7 +51,11 @@ export async function carriedQuestions(as: As<Teacher>, what: ToPack): Promise<R
   const gathered = await gather(as, what);
   if (!gathered.ok) return gathered;
   const { content, media } = gathered.value;
-  const looked = await as.work.run('packQti', { file: null, questions: documentsIn(content), media }, PACK_MS);
+  const looked = await as.work.run(
+    'packQti',
+    { file: null, questions: documentsIn(content), sets: [], media },
+    PACK_MS,
+  );
   return looked.ok ? ok(looked.value) : fail('busy');
 }
 

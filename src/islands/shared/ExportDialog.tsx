@@ -6,8 +6,8 @@ import { ask, Dialog, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { addressOf } from '../../ui/api';
 
-/** What leaves: questions by their ids, separated by commas, or a shelf. */
-export type Leaving = { readonly questions: string } | { readonly shelf: string };
+/** What leaves: questions by their ids, separated by commas, a shelf or a set. */
+export type Leaving = { readonly questions: string } | { readonly shelf: string } | { readonly set: string };
 
 const FORMS = [
   ['own', 'Package of Vault Drop', 'Everything: questions, media, shelves and tags. It comes in again as it went out.'],

@@ -73,3 +73,7 @@ export const zoneName = ({ names }: Leaving, zone: number): string => names.zone
 
 /** The indexes of all items that go out in the document's order. */
 export const itemsIn = ({ question }: Leaving): readonly number[] => question.items.map((_, item) => item);
+
+type Item = Question['items'][number];
+/** The item at an index that is known to be one. */
+export const itemAt = ({ question }: Leaving, item: number): Item => question.items[item] as Item;

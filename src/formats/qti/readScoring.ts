@@ -150,7 +150,7 @@ interface Right {
 }
 
 /** The responses that a condition wants right, all of them. */
-function allRight({ operator, attributes, operands }: Expression): readonly Right[] {
+function allRight({ operator, operands }: Expression): readonly Right[] {
   if (operator === 'and') return operands.filter((part) => !isAnsweredTest(part)).flatMap(allRight);
   if (operator === 'or') {
     const rights = operands.flatMap(allRight);
@@ -166,6 +166,5 @@ function allRight({ operator, attributes, operands }: Expression): readonly Righ
   const identifier = response.attributes.identifier ?? '';
   if (other.operator === 'correct' && other.attributes.identifier === identifier) return [{ identifier }];
   if (other.operator === 'base-value') return [{ identifier, values: [other.text] }];
-  void attributes;
   throw new NotARule();
 }

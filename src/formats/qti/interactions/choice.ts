@@ -2,7 +2,7 @@ import { alike, laidOut, WIDE_TAG } from '../../../core/kinds';
 import { type Arriving, type Draft, responseFor, wholeIn } from '../arriving';
 import { isNull, match, member, named, not, variable } from '../expressions';
 import { RESPONSE } from '../names';
-import { itemsIn, type Leaving, namesOf, type Out } from '../outgoing';
+import { itemAt, itemsIn, type Leaving, namesOf, type Out } from '../outgoing';
 import { itemIn } from '../shownIn';
 import { contentOf, promptIn } from '../words';
 import { markedBy, worthOf } from '../worth';
@@ -16,7 +16,7 @@ export function choiceOut(leaving: Leaving): Out {
   const response = variable(RESPONSE);
   const choices = itemsIn(leaving).flatMap((item) =>
     namesOf(leaving, item).map((identifier) =>
-      element('qti-simple-choice', { identifier }, contentOf(leaving, question.items[item] as never)),
+      element('qti-simple-choice', { identifier }, contentOf(leaving, itemAt(leaving, item))),
     ),
   );
   return {

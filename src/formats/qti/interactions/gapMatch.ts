@@ -2,30 +2,20 @@ import type { Rich } from '../../../core';
 import { gapsLaidOut } from '../../../core/kinds';
 import { type Arriving, type Draft, responseFor, wholeIn } from '../arriving';
 import { identifierOf } from '../names';
-import { itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
+import { type Leaving, type Out, zoneName } from '../outgoing';
 import { richIn } from '../richIn';
 import { itemIn } from '../shownIn';
-import { blocksIn, contentOf, onlyPicture, promptIn } from '../words';
+import { blocksIn, promptIn } from '../words';
 import { childrenNamed, element, isElement, within, type XmlElement } from '../xml';
 import { zonesFrom } from './associations';
+import { gapChoices } from './gapChoices';
 import { groupOf, pairsOut } from './pairs';
 
 /** Words moved into the gaps of a text: `qti-gap-match-interaction`. */
 export function gapMatchOut(leaving: Leaving): Out {
   const { question } = leaving;
   const at = new Map<string, number>(question.zones.map(({ id }, i) => [id, i]));
-  const choices = itemsIn(leaving).flatMap((item) => {
-    const shown = question.items[item] as (typeof question.items)[number];
-    const picture = onlyPicture(leaving, shown);
-    return namesOf(leaving, item).map((identifier) => {
-      const attributes = { identifier, 'match-max': 1, 'match-group': groupOf(shown.family, identifierOf) };
-      return picture
-        ? element('qti-gap-img', { ...attributes, 'object-label': shown.label || undefined }, [
-            element('object', { data: picture.href, type: picture.type, width: shown.size.w, height: shown.size.h }),
-          ])
-        : element('qti-gap-text', attributes, contentOf(leaving, shown));
-    });
-  });
+  const choices = gapChoices(leaving);
   const gap = (zone: string) => {
     const i = at.get(zone) ?? 0;
     return [

@@ -2,30 +2,20 @@ import type { Question } from '../../../core';
 import { alike } from '../../../core/kinds';
 import { type Arriving, type Draft, Refused, responseFor, wholeIn } from '../arriving';
 import { identifierOf } from '../names';
-import { itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
+import { type Leaving, type Out, zoneName } from '../outgoing';
 import { shapeOf, zoneShape } from '../shapes';
 import { itemIn } from '../shownIn';
-import { contentOf, mimeOf, onlyPicture, promptIn } from '../words';
+import { mimeOf, promptIn } from '../words';
 import { childrenNamed, element, within, type XmlElement } from '../xml';
 import { zonesFrom } from './associations';
+import { gapChoices } from './gapChoices';
 import { groupOf, pairsOut } from './pairs';
 
 /** Items moved to places on a picture of the scene: `qti-graphic-gap-match-interaction`. */
 export function graphicGapMatchOut(leaving: Leaving): Out {
   const { question, scenePicture } = leaving;
   const { width, height } = question.scene;
-  const choices = itemsIn(leaving).flatMap((item) => {
-    const shown = question.items[item] as (typeof question.items)[number];
-    const picture = onlyPicture(leaving, shown);
-    return namesOf(leaving, item).map((identifier) => {
-      const attributes = { identifier, 'match-max': 1, 'match-group': groupOf(shown.family, identifierOf) };
-      return picture
-        ? element('qti-gap-img', { ...attributes, 'object-label': shown.label || undefined }, [
-            element('object', { data: picture.href, type: picture.type, width: shown.size.w, height: shown.size.h }),
-          ])
-        : element('qti-gap-text', attributes, contentOf(leaving, shown));
-    });
-  });
+  const choices = gapChoices(leaving);
   const zones = question.zones.map((zone, i) => ({ zone, i }));
   // The first hotspot covers those after it, where the last zone lies on top; a floor lies beneath all.
   const uppermostFirst = [

@@ -1,7 +1,7 @@
 import type { Arriving } from '../arriving';
 import { match, named, variable } from '../expressions';
 import { responseOf } from '../names';
-import { fits, itemsIn, type Leaving, namesOf, zoneName } from '../outgoing';
+import { fits, itemAt, itemsIn, type Leaving, namesOf, zoneName } from '../outgoing';
 import { itemIn, shownIn } from '../shownIn';
 import { contentOf } from '../words';
 import type { Worth } from '../worth';
@@ -20,11 +20,7 @@ export function inlineChoiceGap(leaving: Leaving, zone: number): Gap {
       'qti-inline-choice-interaction',
       { 'response-identifier': identifier, shuffle: 'false' },
       offered.map((item) =>
-        element(
-          'qti-inline-choice',
-          { identifier: nameIn(item) },
-          contentOf(leaving, leaving.question.items[item] as never),
-        ),
+        element('qti-inline-choice', { identifier: nameIn(item) }, contentOf(leaving, itemAt(leaving, item))),
       ),
     ),
     copiesFor: (item) => {

@@ -1,7 +1,7 @@
 import { alike, laidOut } from '../../../core/kinds';
 import { type Arriving, type Draft, Refused, responseFor, wholeIn } from '../arriving';
 import { identifierOf } from '../names';
-import { itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
+import { itemAt, itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
 import { itemIn, shownIn } from '../shownIn';
 import { blocksIn, contentOf, promptIn } from '../words';
 import { childrenNamed, element, type XmlElement } from '../xml';
@@ -12,7 +12,7 @@ import { groupOf, pairsOut } from './pairs';
 export function matchOut(leaving: Leaving): Out {
   const { question } = leaving;
   const items = itemsIn(leaving).flatMap((item) => {
-    const shown = question.items[item] as (typeof question.items)[number];
+    const shown = itemAt(leaving, item);
     return namesOf(leaving, item).map((identifier) =>
       element(
         'qti-simple-associable-choice',

@@ -2,7 +2,7 @@ import { alike, downThePage, startedWrong, WIDE_TAG } from '../../../core/kinds'
 import { type Arriving, type Draft, Refused, responseFor } from '../arriving';
 import { isNull, member, named, not, variable } from '../expressions';
 import { RESPONSE } from '../names';
-import { itemsIn, type Leaving, namesOf, type Out } from '../outgoing';
+import { itemAt, itemsIn, type Leaving, namesOf, type Out } from '../outgoing';
 import { itemIn } from '../shownIn';
 import { contentOf, promptIn } from '../words';
 import { childrenNamed, element, type XmlElement } from '../xml';
@@ -33,7 +33,7 @@ export function orderOut(leaving: Leaving): Out {
         [
           ...promptIn(question),
           ...all.map(({ identifier, item }) =>
-            element('qti-simple-choice', { identifier }, contentOf(leaving, question.items[item] as never)),
+            element('qti-simple-choice', { identifier }, contentOf(leaving, itemAt(leaving, item))),
           ),
         ],
       ),

@@ -6,8 +6,8 @@ import { RESPONSE } from '../names';
 import { type Leaving, namesOf, type Out } from '../outgoing';
 import { isInside, type QtiShape, shapeOf, zoneShape } from '../shapes';
 import { mimeOf, onlyPicture, promptIn } from '../words';
-import { markedBy, worthOf } from '../worth';
-import { childrenNamed, element, type XmlElement } from '../xml';
+import { markedBy } from '../worth';
+import { element, type XmlElement } from '../xml';
 import { groundIn } from './graphicGapMatch';
 
 /**
@@ -176,46 +176,5 @@ export function pointsIn(of: XmlElement, arriving: Arriving): Draft {
     lay: (question) => (costs > 0 ? missesCost(question, true) : question),
   };
 }
-const MARKERS = 84;
-
-/** A `hotspot-interaction`: places on a picture of which some are right; a marker is put on each. */
-export function hotspotIn(of: XmlElement, arriving: Arriving): Draft {
-  const response = responseFor(of, arriving);
-  const { width, height, fixtures } = groundIn(of, arriving);
-  const spots = childrenNamed(of, 'hotspot-choice');
-  const worth = worthOf(response, arriving);
-  const most = wholeIn(of, 'max-choices', response.cardinality === 'single' ? 1 : 0);
-  const held = spots.map(({ attributes }) => {
-    const id = attributes.identifier ?? '';
-    const earned = worth.right.get(id);
-    return { zone: id, capacity: 1, right: new Map(earned === undefined ? [] : [['marker', earned]]) };
-  });
-  arriving.approximate(response.identifier, 'Its places are chosen by a press: here a marker is put on each.');
-  return {
-    kind: 'free',
-    prompt: null,
-    items: [
-      {
-        id: 'marker',
-        label: 'Marker',
-        size: { w: 34, h: 34 },
-        copies: most > 0 ? most : spots.length,
-        content: { text: richFromPlain('×') },
-      },
-    ],
-    zones: spots.toReversed().map(({ attributes }) => ({
-      id: attributes.identifier ?? '',
-      label: attributes['hotspot-label'] ?? '',
-      shape: zoneShape(attributes, { width, height }),
-      reach: { rule: 'centre' },
-      capacity: 1,
-      whenFull: 'swap',
-      settle: { rule: 'anchor', at: 'middle', gap: 0 },
-    })),
-    fixtures,
-    scene: { width, height: height + MARKERS },
-    tray: { side: 'bottom', size: MARKERS, order: 'asListed' },
-    marked: markedBy(held, worth, arriving),
-    lay: (question) => question,
-  };
-}
+/** The height of the tray in which markers wait, in scene units. */
+export const MARKERS = 84;

@@ -35,7 +35,10 @@ export function readScoring(
 ): ReadScoring {
   const [first] = responses.keys();
   if (!processing) return fallback(responses, true);
-  const template = /([a-z_]+?)(?:\.xml)?$/.exec(processing.attributes.template ?? '')?.[1];
+  const template = (processing.attributes.template ?? '')
+    .split('/')
+    .at(-1)
+    ?.replace(/\.xml$/, '');
   const known = TEMPLATES[template ?? ''];
   if (known && first !== undefined)
     return {

@@ -10,7 +10,7 @@ const MARKS =
   );
 const SPACE = '\\s*';
 /** A text that is not only white space. */
-export const anyWords = '\\s*\\S(.|\\s)*';
+export const anyWords = '\\s*\\S[\\s\\S]*';
 
 const plainBy =
   ({ case: minds, accents }: Rules) =>

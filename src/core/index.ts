@@ -174,7 +174,7 @@ export {
   snapMove,
   snapResize,
 } from './geometry/snap';
-export { type Box, meet, middleOf, nearTurn, type Point, toScene, toStage } from './geometry/space';
+export { type Box, meet, middleOf, nearTurn, type Point, SLACK, toScene, toStage } from './geometry/space';
 export { type Where, whereOn } from './geometry/whereOn';
 export { holdsByArrangement, isPutAway, type When, type WhenEvent } from './judge/arranged';
 export { type Board, bySettling, cloneBoard, emptyBoard, lift, settle } from './judge/board';
@@ -242,6 +242,7 @@ export {
   type ZoneEvent,
   type ZoneState,
 } from './judge/states';
+export { neededBy } from './judge/tally';
 export { readTyped } from './judge/typed';
 export { type Verdict, verdicts } from './judge/verdict';
 export { answeringNow, restsOnKey } from './judge/when';
@@ -249,7 +250,7 @@ export type { Lettering } from './looks/lettersIn';
 export { STATE_WORDS } from './looks/stateWords';
 export { coloursIn, ownStyle, plainColours, type Style, type StyleField, styleIn } from './looks/style';
 export { type AccountLine, account } from './marks/account';
-export { type Judged, judge, markOf } from './marks/mark';
+export { type Judged, judge, markOf, ruleFor } from './marks/mark';
 export { resultPrinter } from './marks/print';
 export { type Result, resultOf, type ZoneResult } from './marks/result';
 export { allIn, boardOf, type TypicalAnswer, typicalAnswers } from './marks/typical';

@@ -1,4 +1,4 @@
-import type { Kind, Question, Rich } from '../../core';
+import type { Kind, Question } from '../../core';
 import type { DeclaredResponse } from './plainTree';
 import type { ScoredBy } from './readScoring';
 import type { XmlElement } from './xml';
@@ -31,13 +31,11 @@ type Fields = Readonly<Record<string, unknown>>;
 /** A question as far as an interaction says it. */
 export interface Draft {
   readonly kind: Kind;
-  readonly prompt: Rich | null;
   readonly items: readonly Fields[];
   readonly zones: readonly Fields[];
   readonly fixtures?: readonly Fields[];
   readonly scene?: { readonly width: number; readonly height: number };
   readonly tray?: Fields | null;
-  readonly start?: Fields | null;
   readonly marked: Marked;
   /** Sizes, homes and places: what an item of QTI does not say. */
   readonly lay: (question: Question) => Question;
@@ -55,8 +53,6 @@ export interface Marked {
     readonly places: number;
   };
 }
-
-export type ReadInteraction = (of: XmlElement, arriving: Arriving) => Draft;
 
 /** The response that an interaction is bound to. */
 export function responseFor(of: XmlElement, { responses }: Arriving): DeclaredResponse {

@@ -1,4 +1,4 @@
-import type { Question, QuestionModel } from '../../core';
+import { type Question, type QuestionModel, slotsIn } from '../../core';
 import { readersOf } from './interactions/textEntry';
 import type { Interaction, Said } from './outgoing';
 
@@ -34,21 +34,13 @@ export function wayOf(question: Question): Way {
   const [only] = zones;
   if (zones.length === 1 && only && isSlot(only) && items.length > 0 && items.every(({ stays }) => stays))
     return 'choice';
-  const inTexts = new Set(
-    question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsOf(fixture.text) : [])),
+  const inTexts = new Set<string>(
+    question.fixtures.flatMap((fixture) => (fixture.type === 'text' ? slotsIn(fixture.text) : [])),
   );
   const isGap = (zone: Question['zones'][number]) => isSlot(zone) && inTexts.has(zone.id) && zone.capacity === 1;
   if (zones.length > 0 && zones.every(isGap))
     return zones.some(({ typed, menu }) => typed || menu) ? 'gapByGap' : 'gapMatch';
   return zones.some(isSlot) ? 'match' : 'graphicGapMatch';
-}
-
-function slotsOf(text: Extract<Question['fixtures'][number], { type: 'text' }>['text']): readonly string[] {
-  return text.blocks.flatMap((block) =>
-    (block.type === 'paragraph' ? [block.runs] : block.entries).flatMap((runs) =>
-      runs.flatMap(({ slot }) => (slot === undefined ? [] : [slot])),
-    ),
-  );
 }
 
 /** Why a question cannot go out with the same marks; empty: it can. */

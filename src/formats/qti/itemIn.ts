@@ -1,4 +1,4 @@
-import type { Question } from '../../core';
+import { isLanguageTag, type Question } from '../../core';
 import { FORMAT, parseQuestion, VERSION } from '../../core/document';
 import { type Approximation, type Arriving, type Draft, Refused } from './arriving';
 import { associateIn } from './interactions/associate';
@@ -206,7 +206,7 @@ function finished(
     version: VERSION,
     id,
     title: (item.attributes.title ?? id).slice(0, 500) || id,
-    lang: lang && /^[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8})*$/.test(lang) ? lang : null,
+    lang: lang && isLanguageTag(lang) ? lang : null,
     kind: draft.kind,
     scene: draft.scene ?? { width: 960, height: 540 },
     prompt: draft.prompt,
@@ -237,7 +237,7 @@ function finished(
 
 /** The question that a document is; throws {@link Refused} with the first problem of one that is none. */
 function valid(document: unknown): Question {
-  const parsed = parseQuestion(JSON.parse(JSON.stringify(document)));
+  const parsed = parseQuestion(document);
   if (parsed.ok) return parsed.question;
   const [problem] = parsed.problems;
   throw new Refused(`What it says makes no question: ${problem?.path} ${problem?.message}.`);

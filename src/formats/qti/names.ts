@@ -48,6 +48,8 @@ export const SCORE = 'SCORE';
 export const MAX_SCORE = 'MAXSCORE';
 /** The response of one gap. */
 export const responseOf = (zone: string): string => `${RESPONSE}_${zone}`;
+/** The zone that a gap's response is named after. */
+export const zoneOfResponse = (response: string): string => response.replace(/^RESPONSE_(?=.)/, '');
 const isReserved = (name: string) =>
   name === SCORE || name === MAX_SCORE || name === RESPONSE || name.startsWith(`${RESPONSE}_`);
 

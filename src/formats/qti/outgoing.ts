@@ -5,18 +5,16 @@ import type { Holding } from './scoring';
 import type { XmlElement } from './xml';
 
 /** What an interaction is called, without `qti-` and `-interaction`. */
-export const INTERACTIONS = [
-  'choice',
-  'gapMatch',
-  'graphicGapMatch',
-  'inlineChoice',
-  'match',
-  'order',
-  'positionObject',
-  'selectPoint',
-  'textEntry',
-] as const;
-export type Interaction = (typeof INTERACTIONS)[number];
+export type Interaction =
+  | 'choice'
+  | 'gapMatch'
+  | 'graphicGapMatch'
+  | 'inlineChoice'
+  | 'match'
+  | 'order'
+  | 'positionObject'
+  | 'selectPoint'
+  | 'textEntry';
 
 /** Why a question cannot go out, or what of it stays behind: the place in its document, and a sentence. */
 export interface Said {

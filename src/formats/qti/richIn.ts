@@ -1,4 +1,4 @@
-import type { Rich } from '../../core';
+import { isLanguageTag, type Rich } from '../../core';
 import { isElement, textOf, type XmlElement } from './xml';
 
 type Run = Extract<Rich['blocks'][number], { type: 'paragraph' }>['runs'][number];
@@ -79,7 +79,7 @@ export function richIn(nodes: readonly (XmlElement | string)[], slotFor: SlotFor
       return;
     }
     const lang = attributes['xml:lang'] ?? attributes.lang;
-    const inner = { ...look, ...LOOKS[name], ...(lang && isTag(lang) ? { lang } : {}) };
+    const inner = { ...look, ...LOOKS[name], ...(lang && isLanguageTag(lang) ? { lang } : {}) };
     const isBlock = BLOCKS.has(name);
     if (isBlock) end();
     for (const child of children) walk(child, inner);
@@ -89,8 +89,6 @@ export function richIn(nodes: readonly (XmlElement | string)[], slotFor: SlotFor
   end();
   return blocks.length > 0 ? { blocks } : null;
 }
-
-const isTag = (lang: string) => /^[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8})*$/.test(lang);
 
 /** Without blanks at its ends; empty where nothing is left. */
 function trimmed(runs: readonly Run[]): Run[] {

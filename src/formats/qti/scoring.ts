@@ -1,4 +1,4 @@
-import type { QuestionModel } from '../../core';
+import { neededBy, type QuestionModel, ruleFor, SLACK } from '../../core';
 import {
   and,
   at,
@@ -56,8 +56,6 @@ export interface Scoring {
 }
 
 export const FEEDBACK = 'vd-feedback';
-/** The slack of a sum, as in the core. */
-const SLACK = 1e-9;
 
 type Entry = QuestionModel['entries'][number];
 
@@ -151,12 +149,14 @@ export function scoringOf(model: QuestionModel, holding: Holding): Scoring {
   judging.push(when(gte(sum(...allHeld), integer(allHeld.length)), set(nameOf(full), one)));
 
   const lackOf = (right: Expression, lo: number) => greatest(integer(0), subtract(integer(lo), right));
-  const needed = neededIn(model);
+  const needed =
+    model.entries.reduce((all, entry) => all + neededBy(entry), 0) + model.either.reduce((all, { lo }) => all + lo, 0);
   const weights = [...model.entries, ...model.either].map(({ weight }) => weight);
   const weightInAll = weights.reduce((all, weight) => all + weight, 0);
   const fraction = helper('fraction', 'float');
   const is = (value: Expression) => judging.push(set(nameOf(fraction), value));
-  if (marks.rule === 'perPlacement' && needed > 0) {
+  const rule = ruleFor(marks, needed, weightInAll);
+  if (rule === 'perPlacement') {
     const earned = [
       ...tallies.map(({ entry, right }, i) => {
         const found = sequences[i];
@@ -190,7 +190,7 @@ export function scoringOf(model: QuestionModel, holding: Holding): Scoring {
     ];
     const left = costs.reduce((rest, cost) => subtract(rest, cost), sum(...earned));
     is(least(float(1), greatest(float(0), divide(left, integer(needed)))));
-  } else if (marks.rule !== 'allOrNothing' && weightInAll > 0)
+  } else if (rule === 'perZone')
     is(divide(sum(...allHeld.map((holds, i) => product(float(weights[i] as number), holds))), float(weightInAll)));
   else is(product(float(1), full));
 
@@ -217,13 +217,6 @@ export function scoringOf(model: QuestionModel, holding: Holding): Scoring {
 const nameOf = ({ attributes }: Expression): string => attributes.identifier as string;
 const over = (right: Expression, hi: number): Expression[] =>
   Number.isFinite(hi) ? [greatest(integer(0), subtract(right, integer(hi)))] : [];
-
-const neededIn = (model: QuestionModel): number =>
-  [...model.entries, ...model.either].reduce(
-    (all, entry) =>
-      all + ('sum' in entry && entry.sum ? 1 : 'sequence' in entry && entry.sequence ? entry.order.length : entry.lo),
-    0,
-  );
 
 /** A sequence's share by its rule, and whether it is in order. The sources of the rules: `core/marks/sequence`. */
 function sequenceIn(

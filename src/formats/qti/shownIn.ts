@@ -31,7 +31,3 @@ export function itemIn(of: XmlElement, arriving: Arriving, more: Readonly<Record
   const { label, content, size } = shownIn(of, arriving);
   return { id: of.attributes.identifier ?? '', label, content, size: size ?? { w: 130, h: 48 }, ...more };
 }
-
-/** The prompt of an interaction, with what stands before it in the body. */
-export const promptOf = (of: XmlElement, before: readonly (XmlElement | string)[]) =>
-  richIn([...before, ...of.children.filter((child) => isElement(child) && child.name === 'prompt')]);

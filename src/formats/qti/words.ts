@@ -38,7 +38,11 @@ export const blocksIn = (
         );
   });
 
-/** The same without blocks, for places that take none. */
+/** The texts of a question in which gaps stand, each a division. */
+export const textsIn = ({ fixtures }: Question, slotIn: Parameters<typeof blocksIn>[1]): readonly XmlElement[] =>
+  fixtures.flatMap((fixture) => (fixture.type === 'text' ? [element('div', {}, blocksIn(fixture.text, slotIn))] : []));
+
+/** Rich text without blocks, for places that take none. */
 export const inlineIn = (rich: Rich | null): readonly (XmlElement | string)[] =>
   (rich?.blocks ?? []).flatMap((block, i) => {
     const lines = block.type === 'paragraph' ? [block.runs] : block.entries;

@@ -30,7 +30,6 @@ export function associateIn(of: XmlElement, arriving: Arriving): Draft {
   }));
   return {
     kind: 'label',
-    prompt: null,
     items: choices
       .filter(({ attributes }) => !hosts.includes(attributes.identifier ?? ''))
       .map((choice) => itemIn(choice, arriving)),

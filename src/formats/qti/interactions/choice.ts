@@ -55,7 +55,6 @@ export function choiceIn(of: XmlElement, arriving: Arriving): Draft {
   const worth = worthOf(response, arriving);
   return {
     kind: 'pick',
-    prompt: null,
     items: choices.map((choice) => itemIn(choice, arriving, { stays: true })),
     zones: [
       {

@@ -1,11 +1,12 @@
 import { gapsLaidOut } from '../../../core/kinds';
 import { type Arriving, type Draft, responseFor } from '../arriving';
 import { type Expression, isNull, not, or, variable } from '../expressions';
+import { zoneOfResponse } from '../names';
 import type { Leaving, Out, Response } from '../outgoing';
 import { richIn } from '../richIn';
-import { blocksIn } from '../words';
+import { blocksIn, textsIn } from '../words';
 import { markedBy, worthOf } from '../worth';
-import { element, within, type XmlElement } from '../xml';
+import { within, type XmlElement } from '../xml';
 import { gapZone, textOfGaps } from './gapMatch';
 import { inlineChoiceGap, menusIn } from './inlineChoice';
 import { textEntryGaps, textEntryIn } from './textEntry';
@@ -33,20 +34,7 @@ export function gapByGapOut(leaving: Leaving): Out {
   return {
     interaction: typed.size > 0 ? 'textEntry' : 'inlineChoice',
     responses: gaps.map(({ response }) => response),
-    body: [
-      ...blocksIn(question.prompt),
-      ...question.fixtures.flatMap((fixture) =>
-        fixture.type === 'text'
-          ? [
-              element(
-                'div',
-                {},
-                blocksIn(fixture.text, (zone) => [at.get(zone)?.element ?? '___']),
-              ),
-            ]
-          : [],
-      ),
-    ],
+    body: [...blocksIn(question.prompt), ...textsIn(question, (zone) => [at.get(zone)?.element ?? '___'])],
     holding: {
       answered: or(...gaps.map(({ response }) => not(isNull(variable(response.identifier))))),
       copiesIn: (zone, item) => gaps[zone]?.copiesFor(item) ?? [],
@@ -69,7 +57,7 @@ export function gapByGapIn(body: XmlElement, arriving: Arriving): Draft {
   const menus = menusIn(found, arriving);
   const gaps = found.map((of) => {
     const response = responseFor(of, arriving);
-    const zone = response.identifier.replace(/^RESPONSE_(?=.)/, '');
+    const zone = zoneOfResponse(response.identifier);
     const worth = worthOf(response, arriving);
     return of.name === 'text-entry-interaction'
       ? { of, zone, ...textEntryIn(of, zone, response, worth, arriving) }
@@ -80,7 +68,6 @@ export function gapByGapIn(body: XmlElement, arriving: Arriving): Draft {
   const costs = gaps.reduce((most, gap) => Math.max(most, gap.costs), 0);
   return {
     kind: 'gaps',
-    prompt: null,
     items: [...menus.items, ...typedItems],
     zones: gaps.map(({ zone, zoneFields }, i) => ({ ...gapZone(zone, i), ...zoneFields })),
     fixtures: [

@@ -5,7 +5,7 @@ import { identifierOf } from '../names';
 import { type Leaving, type Out, zoneName } from '../outgoing';
 import { richIn } from '../richIn';
 import { itemIn } from '../shownIn';
-import { blocksIn, promptIn } from '../words';
+import { promptIn, textsIn } from '../words';
 import { childrenNamed, element, isElement, within, type XmlElement } from '../xml';
 import { zonesFrom } from './associations';
 import { gapChoices } from './gapChoices';
@@ -25,9 +25,7 @@ export function gapMatchOut(leaving: Leaving): Out {
       }),
     ];
   };
-  const texts = question.fixtures.flatMap((fixture) =>
-    fixture.type === 'text' ? [element('div', {}, blocksIn(fixture.text, gap))] : [],
-  );
+  const texts = textsIn(question, gap);
   return {
     ...pairsOut(leaving),
     interaction: 'gapMatch',
@@ -61,7 +59,6 @@ export function gapMatchIn(of: XmlElement, arriving: Arriving): Draft {
   );
   return {
     kind: 'gaps',
-    prompt: null,
     items: choices.map((choice) => {
       const most = wholeIn(choice, 'match-max', 1);
       return itemIn(choice, arriving, { copies: most > 0 ? Math.min(most, gaps.length) : gaps.length });

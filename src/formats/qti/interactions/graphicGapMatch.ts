@@ -80,7 +80,6 @@ export function graphicGapMatchIn(of: XmlElement, arriving: Arriving): Draft {
   const { marked } = zonesFrom(response, spots, arriving);
   return {
     kind: 'label',
-    prompt: null,
     items: childrenNamed(of, 'gap-img', 'gap-text').map((choice) => {
       const most = wholeIn(choice, 'match-max', 1);
       return itemIn(choice, arriving, { copies: most > 0 ? Math.min(most, spots.length) : spots.length });

@@ -1,10 +1,9 @@
-import { richFromPlain } from '../../../core/document';
 import { type Arriving, type Draft, responseFor, wholeIn } from '../arriving';
 import { zoneShape } from '../shapes';
 import { markedBy, worthOf } from '../worth';
 import { childrenNamed, type XmlElement } from '../xml';
 import { groundIn } from './graphicGapMatch';
-import { MARKERS } from './points';
+import { MARKERS, markerItem } from './points';
 
 /** A `hotspot-interaction`: places on a picture of which some are right; a marker is put on each. */
 export function hotspotIn(of: XmlElement, arriving: Arriving): Draft {
@@ -21,16 +20,7 @@ export function hotspotIn(of: XmlElement, arriving: Arriving): Draft {
   arriving.approximate(response.identifier, 'Its places are chosen by a press: here a marker is put on each.');
   return {
     kind: 'free',
-    prompt: null,
-    items: [
-      {
-        id: 'marker',
-        label: 'Marker',
-        size: { w: 34, h: 34 },
-        copies: most > 0 ? most : spots.length,
-        content: { text: richFromPlain('×') },
-      },
-    ],
+    items: [markerItem(most > 0 ? most : spots.length)],
     zones: spots.toReversed().map(({ attributes }) => ({
       id: attributes.identifier ?? '',
       label: attributes['hotspot-label'] ?? '',

@@ -1,6 +1,6 @@
 import type { Arriving } from '../arriving';
 import { match, named, variable } from '../expressions';
-import { responseOf } from '../names';
+import { responseOf, zoneOfResponse } from '../names';
 import { fits, itemAt, itemsIn, type Leaving, namesOf, zoneName } from '../outgoing';
 import { itemIn, shownIn } from '../shownIn';
 import { contentOf } from '../words';
@@ -48,7 +48,7 @@ export function menusIn(found: readonly XmlElement[], arriving: Arriving) {
   const words = new Map<string, string>();
   const items = new Map<string, { fields: Readonly<Record<string, unknown>>; copies: number }>();
   const offered = menus.map((menu) => {
-    const family = (menu.attributes['response-identifier'] ?? '').replace(/^RESPONSE_(?=.)/, '');
+    const family = zoneOfResponse(menu.attributes['response-identifier'] ?? '');
     const ids = new Map<string, string>();
     for (const choice of childrenNamed(menu, 'inline-choice')) {
       const { identifier = '' } = choice.attributes;

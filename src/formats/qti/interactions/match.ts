@@ -63,7 +63,6 @@ export function matchIn(of: XmlElement, arriving: Arriving): Draft {
   const { marked } = zonesFrom(response, zones, arriving);
   return {
     kind: zones.every(({ capacity }) => capacity === 1) ? 'label' : 'sort',
-    prompt: null,
     items: sources.map((source) => {
       const most = wholeIn(source, 'match-max', 1);
       return itemIn(source, arriving, { copies: most > 0 ? Math.min(most, targets.length) : targets.length });

@@ -68,7 +68,6 @@ export function sequenceOf(items: Draft['items'], of: XmlElement, arriving: Arri
   const max = arriving.maximum ?? 1;
   return {
     kind: 'order',
-    prompt: null,
     items,
     zones: [
       {

@@ -157,17 +157,7 @@ export function pointsIn(of: XmlElement, arriving: Arriving): Draft {
   );
   return {
     kind: 'mark',
-    prompt: null,
-    items: [
-      {
-        id: 'marker',
-        label: 'Marker',
-        size: { w: 34, h: 34 },
-        copies: most > 0 ? most : 'endless',
-        goesHome: false,
-        content: { text: richFromPlain('×') },
-      },
-    ],
+    items: [{ ...markerItem(most > 0 ? most : 'endless'), goesHome: false }],
     zones: zones.map(({ id, shape }) => ({ id, shape, hidden: true, reach: { rule: 'centre' } })),
     fixtures,
     scene: { width, height: height + MARKERS },
@@ -176,5 +166,13 @@ export function pointsIn(of: XmlElement, arriving: Arriving): Draft {
     lay: (question) => (costs > 0 ? missesCost(question, true) : question),
   };
 }
+/** A marker as an item. */
+export const markerItem = (copies: number | 'endless') => ({
+  id: 'marker',
+  label: 'Marker',
+  size: { w: 34, h: 34 },
+  copies,
+  content: { text: richFromPlain('×') },
+});
 /** The height of the tray in which markers wait, in scene units. */
 export const MARKERS = 84;

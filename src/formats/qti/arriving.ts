@@ -11,7 +11,6 @@ export interface Approximation {
 
 /** An item that is read. */
 export interface Arriving {
-  readonly identifier: string;
   /** The maximum that is declared; null: none. */
   readonly maximum: number | null;
   readonly responses: ReadonlyMap<string, DeclaredResponse>;

@@ -135,7 +135,6 @@ function read(
 
   const media = new Map<string, { readonly medium: TakenMedium; readonly description: string | null }>();
   const arriving: Arriving = {
-    identifier: id,
     maximum: parts > 1 ? null : declaredMaximum(item),
     responses,
     scoredBy: scoring.responses,

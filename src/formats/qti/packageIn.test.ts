@@ -59,7 +59,9 @@ const declared = (cardinality: string, type: string, inner: string, identifier =
 const correct = (...values: string[]) =>
   `<qti-correct-response>${values.map((value) => `<qti-value>${value}</qti-value>`).join('')}</qti-correct-response>`;
 const mapping = (attributes: string, ...entries: [string, number][]) =>
-  `<qti-mapping ${attributes}>${entries.map(([key, value]) => `<qti-map-entry map-key="${key}" mapped-value="${value}"/>`).join('')}</qti-mapping>`;
+  `<qti-mapping ${attributes}>${entries
+    .map(([key, value]) => `<qti-map-entry map-key="${key}" mapped-value="${value}"/>`)
+    .join('')}</qti-mapping>`;
 const choices = (name: string, ...ids: string[]) =>
   ids.map((id) => `<${name} identifier="${id}" match-max="1">${id}</${name}>`).join('');
 

@@ -3,11 +3,10 @@ import type { Question } from '../../core';
 type Rules = Pick<NonNullable<Question['zones'][number]['typed']>, 'case' | 'accents'>;
 
 /** Combining marks, as far as they stand in blocks of their own. */
-const MARKS =
-  '[\\u0300-\\u036f\\u0483-\\u0489\\u0591-\\u05bd\\u064b-\\u065f\\u1ab0-\\u1aff\\u1dc0-\\u1dff\\u20d0-\\u20ff\\ufe20-\\ufe2f]'.replace(
-    /\\u([0-9a-f]{4})/g,
-    (_, code: string) => String.fromCharCode(Number.parseInt(code, 16)),
-  );
+const MARKS = [
+  '[\u0300-\u036f\u0483-\u0489\u0591-\u05bd\u064b-\u065f',
+  '\u1ab0-\u1aff\u1dc0-\u1dff\u20d0-\u20ff\ufe20-\ufe2f]',
+].join('');
 const SPACE = '\\s*';
 /** A text that is not only white space. */
 export const anyWords = '\\s*\\S[\\s\\S]*';

@@ -94,7 +94,7 @@ export async function everybodyOn(as: Pick<As, 'db'>, courseId: string, words = 
       ),
     )
     .orderBy(asc(user.name), asc(user.id));
-  return (await manyRows(as.db, query, ['id', 'name', 'username'])) as unknown as Named[];
+  return manyRows<Named>(as.db, query, ['id', 'name', 'username']);
 }
 
 /** Those of some learners who are in a course, in the order given. */

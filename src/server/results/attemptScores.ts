@@ -62,7 +62,7 @@ const timeOf = (at: number | null): Date | null => (at === null ? null : new Dat
 /** The attempts that meet a condition, in the order in which each learner started them. */
 export async function attemptScores(db: Database, condition: SQL | undefined): Promise<AttemptScore[]> {
   const query = db.select(COLUMNS).from(sitting).where(condition).orderBy(asc(sitting.number));
-  const rows = (await manyRows(db, query, Object.keys(COLUMNS))) as unknown as Row[];
+  const rows = await manyRows<Row>(db, query, Object.keys(COLUMNS) as (keyof Row)[]);
   return rows.map((row) => ({
     ...row,
     points: roundMark(row.points),

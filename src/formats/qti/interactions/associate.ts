@@ -5,8 +5,8 @@ import { markedBy, worthOf } from '../worth';
 import { childrenNamed, type XmlElement } from '../xml';
 
 /**
- * An `associate-interaction`: pairs without sides. Here the first of each right pair is a zone, the second an item; what
- * is in no pair is an item that belongs nowhere.
+ * An `associate-interaction`: pairs without sides. Here the first of each right pair is a zone, the second an item;
+ * what is in no pair is an item that belongs nowhere.
  */
 export function associateIn(of: XmlElement, arriving: Arriving): Draft {
   const response = responseFor(of, arriving);

@@ -3,7 +3,7 @@ import { childrenNamed, type XmlElement } from '../xml';
 import { groundIn } from './graphicGapMatch';
 import { sequenceOf } from './order';
 
-/** A `graphic-order-interaction`: places on a picture in order. Here their names are put in order beside the picture. */
+/** A `graphic-order-interaction`: places on a picture in order. Here their names are, beside the picture. */
 export function graphicOrderIn(of: XmlElement, arriving: Arriving): Draft {
   const { fixtures, width, height } = groundIn(of, arriving);
   arriving.approximate('hotspots', 'Places on a picture are put in order: here their names are, beside the picture.');

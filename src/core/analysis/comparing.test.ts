@@ -89,6 +89,10 @@ describe('how far apart two means are', () => {
     expect(held.shares).toBeGreaterThan(950);
   });
 
+  it('has no bound beyond 1, by a rounding either', () => {
+    expect(sharesApart({ value: 1, n: 149 }, { value: 0, n: 65 }, Z)?.high).toBe(1);
+  });
+
   it('turns round when the sides change places', () => {
     const share = fc.record({ value: fc.double({ min: 0, max: 1, noNaN: true }), n: fc.integer({ min: 1, max: 200 }) });
     fc.assert(

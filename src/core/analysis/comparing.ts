@@ -12,6 +12,13 @@ export interface MeanShare {
   readonly n: number;
 }
 
+/** Differences of shares lie between −1 and 1, and so do their bounds: so far below and above the value. */
+const within = (value: number, below: number, above = below): Figure => ({
+  value,
+  low: Math.max(-1, value - below),
+  high: Math.min(1, value + above),
+});
+
 /**
  * How much higher one mean share is than another of other learners, by Newcombe's hybrid score method (Newcombe,
  * "Interval estimation for the difference between independent proportions", Statistics in Medicine 17, 1998, method
@@ -21,11 +28,11 @@ export function sharesApart(a: MeanShare, b: MeanShare, z: number): Figure | nul
   const [one, other] = [wilson(a.value, a.n, z), wilson(b.value, b.n, z)];
   if (!one || !other) return null;
   const value = a.value - b.value;
-  return {
+  return within(
     value,
-    low: value - Math.hypot(a.value - one.low, other.high - b.value),
-    high: value + Math.hypot(one.high - a.value, b.value - other.low),
-  };
+    Math.hypot(a.value - one.low, other.high - b.value),
+    Math.hypot(one.high - a.value, b.value - other.low),
+  );
 }
 
 /** Fewer than this on a side have no interval. */
@@ -36,12 +43,6 @@ function errorSquared(list: readonly number[]): number {
   const middle = mean(list);
   return list.reduce((sum, x) => sum + (x - middle) ** 2, 0) / (list.length - 1) / list.length;
 }
-/** Differences of shares lie between −1 and 1, and so do their bounds. */
-const within = (value: number, half: number): Figure => ({
-  value,
-  low: Math.max(-1, value - half),
-  high: Math.min(1, value + half),
-});
 /** Marks that vary less than this are all alike: they are sums of rounded numbers. */
 const DUST = 1e-12;
 

@@ -2,6 +2,7 @@
 const LAYERS = {
   core: [],
   words: [],
+  'stand-ins': [],
   contract: ['core'],
   formats: ['core'],
   server: ['core', 'formats', 'contract'],
@@ -10,7 +11,7 @@ const LAYERS = {
   workers: ['core', 'formats'],
   cli: ['core', 'formats'],
   islands: ['core', 'scene', 'ui', 'workers', 'contract', 'words'],
-  pages: ['islands', 'server', 'scene', 'ui', 'contract', 'words'],
+  pages: ['islands', 'server', 'scene', 'ui', 'contract', 'words', 'stand-ins'],
 };
 
 const layerRules = Object.entries(LAYERS).map(([layer, allowed]) => ({
@@ -35,6 +36,8 @@ const SERVER = [
   'http',
   'work',
   'jobs',
+  'outside',
+  'outbox',
   'mail',
   'media',
   'vault',
@@ -42,6 +45,7 @@ const SERVER = [
   'releases',
   'sittings',
   'results',
+  'lti',
   'board',
   'live',
   'search',

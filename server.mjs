@@ -119,6 +119,9 @@ server.on('error', (error) => {
   process.exit(1);
 });
 
+/** At another name of this machine, so that a browser takes it for another site. */
+const standInAddress = (publicUrl, port) => `${publicUrl || `http://localhost:${port}`}/stand-in/platform`;
+
 process.env.VAULT_DROP_STARTER = randomUUID();
 server.listen(PORT, HOST, async () => {
   const here = `http://${HOST.includes(':') ? `[${HOST}]` : HOST}:${server.address().port}`;
@@ -132,6 +135,10 @@ server.listen(PORT, HOST, async () => {
     process.exit(1);
   }
   console.log(`Vault Drop serves on ${process.env.PUBLIC_URL || here}`);
+  if (process.env.VAULT_DROP_DEMO === '1')
+    console.log(
+      `A stand-in for a school’s platform is at ${standInAddress(process.env.PUBLIC_URL, server.address().port)}`,
+    );
 });
 
 /** How long what was begun may take to be finished once it is told to end, in milliseconds. */

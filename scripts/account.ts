@@ -7,9 +7,8 @@ import { desc, eq } from 'drizzle-orm';
 import { passwordProblem } from '../src/server/accounts/password';
 import { makePerson, setPassword } from '../src/server/accounts/people';
 import { noteSecurity } from '../src/server/accounts/securityLog';
-import { type App, makeApp } from '../src/server/app';
-import { readConfig, StartProblem } from '../src/server/config';
 import { securityEvent, user } from '../src/server/database/accountTables';
+import { opened, stop } from './command';
 
 const USAGE = `Usage: npm run account -- --teacher NAME [--name "FULL NAME"] [--admin | --no-admin]
        npm run account -- --security-log [LINES]
@@ -21,11 +20,6 @@ The password is read from standard input (one line); an empty line, or none, mak
 --security-log prints what bears on security, the newest first, a JSON line each.`;
 
 process.env.LOG_LEVEL ??= 'warn';
-
-function stop(words: string, code: number): never {
-  console.error(words);
-  process.exit(code);
-}
 
 function options() {
   try {
@@ -111,13 +105,4 @@ process.exit(0);
 async function setAdmin(id: string, isAdmin: boolean): Promise<void> {
   await app.db.update(user).set({ isAdmin }).where(eq(user.id, id));
   await noteSecurity(app, { what: isAdmin ? 'adminGiven' : 'adminTaken', userId: id });
-}
-
-async function opened(): Promise<App> {
-  try {
-    return await makeApp(readConfig(process.env));
-  } catch (error) {
-    if (error instanceof StartProblem) return stop(error.message, 1);
-    throw error;
-  }
 }

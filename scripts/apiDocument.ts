@@ -1,5 +1,7 @@
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import openapiTS, { astToString } from 'openapi-typescript';
 import ts from 'typescript';
 import TJS from 'typescript-json-schema';
 import { object, string } from 'yup';
@@ -10,6 +12,14 @@ import { type DocumentedOperation, openApiOf } from '../src/server/http/openapi'
 
 const root = join(import.meta.dirname, '..');
 export const API_DOCUMENT = join(root, 'docs/api/openapi.json');
+
+export const API_TYPES = join(root, 'docs/api/client/schema.d.ts');
+
+/** The document as it is written, as types for TypeScript: for programs that ask the endpoints. */
+export async function apiTypes(): Promise<string> {
+  const head = '// Made from ../openapi.json by `npm run api`: do not change it by hand.\n\n';
+  return `${head}${astToString(await openapiTS(pathToFileURL(API_DOCUMENT)))}`;
+}
 
 /** The address of a route's file, with its parameters in braces. */
 export const pathOf = (file: string): string =>

@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { BackupProblem, backUp } from '../src/server/backup/backup';
 import { finishRestore, restore, takeBackRestore } from '../src/server/backup/restore';
 import { readConfig, readConfigForRestore, StartProblem } from '../src/server/config';
+import { stop } from './command';
 
 const USAGE = `Usage: npm run backup [-- FOLDER]
        npm run restore -- FOLDER | --finish | --take-back
@@ -12,11 +13,6 @@ const USAGE = `Usage: npm run backup [-- FOLDER]
 backup   copies database and media into FOLDER, which must not be there yet (backups/TIME, unless another is named). The application may run.
 restore  puts the backup in FOLDER in the place of what is kept now, which is set aside in the data folder. The application must not run.
          A restore that was interrupted is finished (--finish) or taken back (--take-back); until then the application does not start.`;
-
-function stop(words: string, code: number): never {
-  console.error(words);
-  process.exit(code);
-}
 
 const [command, ...rest] = process.argv.slice(2);
 const { positionals, values } = (() => {

@@ -11,7 +11,14 @@ if (unknown.length > 0) {
   process.exit(2);
 }
 const data = resolve(root, process.env.VAULT_DROP_DATA ?? 'data');
-const demo = { ...env, NODE_ENV: 'production', VAULT_DROP_DEMO: '1', VAULT_DROP_DATA: data, VAULT_DROP_ROOT: root };
+const demo = {
+  ...env,
+  NODE_ENV: 'production',
+  VAULT_DROP_DEMO: '1',
+  LTI_LOOPBACK: '1',
+  VAULT_DROP_DATA: data,
+  VAULT_DROP_ROOT: root,
+};
 if (process.argv.includes('--fresh')) {
   if (process.env.DATABASE_URL) {
     console.error(

@@ -15,6 +15,7 @@ export async function demoServed(port) {
     ...process.env,
     VAULT_DROP_DATA: data,
     VAULT_DROP_DEMO: '1',
+    LTI_LOOPBACK: '1',
     NODE_ENV: 'production',
     LOG_LEVEL: 'warn',
     PORT: String(port),

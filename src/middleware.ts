@@ -1,12 +1,26 @@
 import { defineMiddleware } from 'astro:middleware';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { isZone } from './core';
-import { allowsOrigin, failedAs, log, type Person, personOf, theApp } from './server';
+import {
+  allowsOrigin,
+  bearerOf,
+  failed,
+  failedAs,
+  frameAncestors,
+  log,
+  type Person,
+  personOf,
+  personOfToken,
+  theApp,
+} from './server';
 import { NO_ZONE, ZONE_COOKIE, zoneOnServer } from './ui/zone';
 import { speakOnServer } from './words';
 import { speakerOf } from './words/catalogues';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** What platforms post to: a login is bound to its browser, and a launch is signed. */
+const FROM_PLATFORMS = new Set(['/lti/login', '/lti/launch']);
 
 /**
  * Headers every answer carries. Pages get their content security policy from Astro, which knows the hashes of its own
@@ -61,10 +75,26 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
     return asked;
   };
 
+  const standsIn = app.config.demo && url.pathname.startsWith('/stand-in/platform');
+  // A program asks by a token: then no cookie counts, so that no other site can make a browser ask. The stand-in for a
+  // platform is another system, with tokens of its own.
+  const token = standsIn ? null : bearerOf(request.headers);
+  if (token !== null) {
+    const asks = await personOfToken(app, token, { method: request.method, pathname: url.pathname });
+    if ('ok' in asks) return withHeaders(failed(asks));
+    locals.person = async () => asks;
+    return withHeaders(await drawn(NO_ZONE, locals, next));
+  }
+
   // Astro's own check looks at form-like bodies only; this one refuses every write that does not come from our own
   // pages.
   const origin = request.headers.get('origin');
-  if (!SAFE.has(request.method) && !(origin && allowsOrigin(app.config, origin, request.headers.get('host'))))
+  if (
+    !SAFE.has(request.method) &&
+    !FROM_PLATFORMS.has(url.pathname) &&
+    !standsIn &&
+    !(origin && allowsOrigin(app.config, origin, request.headers.get('host')))
+  )
     return withHeaders(failedAs('crossSite'));
 
   const began = performance.now();
@@ -74,13 +104,30 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
     { method: request.method, path: url.pathname, status: response.status, ms: Math.round(performance.now() - began) },
     'answered',
   );
+  if (url.pathname.startsWith('/lti/'))
+    forPlatforms(response, locals, FROM_PLATFORMS.has(url.pathname) ? await frameAncestors(app) : []);
   return withHeaders(response);
 });
+
+/** What answers a launch may stand in these sites' frames; what is chosen to be linked is posted back to the platform. */
+function forPlatforms({ headers }: Response, { postsTo }: App.Locals, sites: readonly string[]): void {
+  const policy =
+    headers.get('content-security-policy') ?? "default-src 'none'; frame-ancestors 'none'; form-action 'self'";
+  headers.set(
+    'content-security-policy',
+    policy
+      .replace("frame-ancestors 'none'", `frame-ancestors ${sites.length > 0 ? sites.join(' ') : "'none'"}`)
+      .replace("form-action 'self'", `form-action 'self'${postsTo ? ` ${postsTo}` : ''}`),
+  );
+  headers.set('x-frame-options', '');
+}
 
 function withHeaders(response: Response): Response {
   // A page that may stand in a frame of ours sets its own header.
   for (const [name, value] of Object.entries(HEADERS))
     if (!response.headers.has(name)) response.headers.set(name, value);
+  // Where the content security policy says who may frame it, the older header does not.
+  if (response.headers.get('x-frame-options') === '') response.headers.delete('x-frame-options');
   const policy = response.headers.get('content-security-policy');
   // A hash in style-src would switch 'unsafe-inline' off, which positions on the scene need; scripts stay with their
   // hashes.

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import SwaggerParser from '@apidevtools/swagger-parser';
 import { describe, expect, it } from 'vitest';
-import { API_DOCUMENT, apiDocument } from '../scripts/apiDocument';
+import { API_DOCUMENT, API_TYPES, apiDocument, apiTypes } from '../scripts/apiDocument';
 import { batch, OPERATIONS, type OperationName, sentMoves } from '../src/contract';
 import { bodyOf } from '../src/server/http/endpoint';
 import { operation } from './support/apiDocument';
@@ -15,6 +15,10 @@ describe('the API document', () => {
     // As values first, for a message that can be read.
     expect(JSON.parse(made)).toEqual(JSON.parse(written));
     expect(made).toBe(written);
+  });
+
+  it('has its types beside it, as `npm run api` writes them', async () => {
+    expect(readFileSync(API_TYPES, 'utf8')).toBe(await apiTypes());
   });
 
   it('is a valid OpenAPI 3.1 document', async () => {

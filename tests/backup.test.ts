@@ -18,6 +18,7 @@ import { backUp } from '../src/server/backup/backup';
 import { restore } from '../src/server/backup/restore';
 import { readConfig } from '../src/server/config';
 import { move, sitting } from '../src/server/database/tables';
+import { publicKeys } from '../src/server/lti/keys';
 import { readMedium, storeMedium } from '../src/server/media/media';
 import { resultsOf } from '../src/server/results/results';
 import { course, learner, must, release, seeds, teacher, testApp } from './support/app';
@@ -106,6 +107,17 @@ describe('a backup', () => {
     expect(config.secret).not.toBe(app.config.secret);
     expect(readFileSync(join(config.data, 'secret'), 'utf8')).toBe(app.config.secret);
     expect(statSync(join(config.data, 'secret')).mode & 0o077).toBe(0);
+  });
+
+  it('brings back the keys by which platforms know us, for their owner alone', async () => {
+    const keys = await publicKeys(app.config, now);
+    await backUp(app.config, join(shelf, 'with keys'), '0.1.0', now);
+    const config = into('keys');
+    await restore(join(shelf, 'with keys'), config, now);
+    expect(await publicKeys(config, now)).toEqual(keys);
+    expect(statSync(join(config.data, 'lti-keys.json')).mode & 0o077).toBe(0);
+    writeFileSync(join(shelf, 'with keys', 'lti-keys.json'), '[]');
+    await expect(restore(join(shelf, 'with keys'), into('wrong keys'), now)).rejects.toThrow('The keys in');
   });
 
   it('takes the place of what is there only while nothing runs, and sets that aside', async () => {

@@ -145,9 +145,17 @@ describe('what is kept of a learner', () => {
     await app.db.insert(requestCount).values({ key: `sign-in ${ines.person.username}`, count: 1, since: Date.now() });
     const before = await app.db.select().from(move).where(eq(move.sittingId, others));
 
-    expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({ account: true, sittings: 1 });
+    expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({
+      account: true,
+      sittings: 1,
+      elsewhere: [],
+    });
     // Sent again, it says the same and does nothing.
-    expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({ account: true, sittings: 1 });
+    expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({
+      account: true,
+      sittings: 1,
+      elsewhere: [],
+    });
 
     for (const table of [move, standing])
       expect(await app.db.select().from(table).where(eq(table.sittingId, mine))).toEqual([]);
@@ -195,7 +203,11 @@ describe('what is kept of a learner', () => {
     const second = await course(fern);
     await app.db.insert(courseLearner).values({ courseId: second, learnerId: ines.person.id, addedAt: new Date() });
     const kept = await answer(ines, await release(fern, second, seeds()));
-    expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({ account: false, sittings: 1 });
+    expect(must(await eraseLearner(odile, courseId, ines.person.id))).toEqual({
+      account: false,
+      sittings: 1,
+      elsewhere: [],
+    });
     expect(await app.db.select().from(move).where(eq(move.sittingId, kept))).toHaveLength(3);
     expect(must(await myData(ines)).courses).toHaveLength(1);
   });

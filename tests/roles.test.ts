@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OPERATIONS, type OperationName } from '../src/contract';
+import { makeToken } from '../src/server/accounts/tokens';
 import { type App, makeApp } from '../src/server/app';
 import { keepClassRecord } from '../src/server/board/records';
 import { readConfig } from '../src/server/config';
@@ -13,9 +14,10 @@ import { changeCourse, setTeacher } from '../src/server/courses/courses';
 import { invite } from '../src/server/courses/invitations';
 import { saveGroup, saveUnits } from '../src/server/courses/parts';
 import { session, user } from '../src/server/database/accountTables';
-import { job } from '../src/server/database/tables';
+import { job, ltiContext, ltiLaunch, ltiLine, ltiLinePerson } from '../src/server/database/tables';
 import { errors } from '../src/server/errors';
 import { addJob } from '../src/server/jobs/jobs';
+import { listPlatforms } from '../src/server/lti/platforms';
 import { storeMedium } from '../src/server/media/media';
 import { makeCalendarAddress } from '../src/server/releases/calendar';
 import { publish } from '../src/server/releases/publish';
@@ -31,6 +33,7 @@ import { operation } from './support/apiDocument';
 import { course, inOrder, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { type Asking, asked, ENDPOINTS } from './support/endpoints';
 import { exported } from './support/packages';
+import { type School, school } from './support/school';
 import { sitter } from './support/sitting';
 
 /**
@@ -83,12 +86,17 @@ const of = {
   code: '',
   item: '',
   zone: '',
+  platform: '',
+  launch: '',
+  accessToken: '',
 };
 let zip: Uint8Array;
+let platformOfSchool: School | undefined;
+afterAll(() => platformOfSchool?.end());
 
 /** A world in which every endpoint has something to find. */
 beforeAll(async () => {
-  template = await testApp();
+  template = await testApp({ LTI_LOOPBACK: '1' });
   const { app } = template;
   const [owner, coTeacher, colleague, elsewhere] = (await Promise.all(
     ['owner', 'coteacher', 'colleague', 'elsewhere'].map((name) => teacher(app, name)),
@@ -218,8 +226,42 @@ beforeAll(async () => {
     classmate: two.person,
     outsider: three.person,
   });
+  of.accessToken = randomUUID();
+  must(await makeToken(owner, { id: of.accessToken, name: 'A script', scopes: ['read'], days: 7 }));
+  await linkedByASchool(owner, one);
   await app.db.run(sql`pragma wal_checkpoint(truncate)`);
 }, 60_000);
+
+/** The course is a platform's too, which has a roster and a line for the release; its owner is choosing what it links. */
+async function linkedByASchool(owner: As<Teacher>, pupil: As<Learner>): Promise<void> {
+  platformOfSchool = await school(template.app);
+  platformOfSchool.services['/members'] = () =>
+    Response.json({ members: [{ user_id: 'x', name: 'X', roles: ['Learner'] }] });
+  const [platform] = await listPlatforms(owner);
+  of.platform = platform?.id ?? '';
+  const [contextId, lineId] = [randomUUID(), randomUUID()];
+  const { db } = owner;
+  await db.insert(ltiContext).values({
+    ...{ id: contextId, platformId: of.platform, deploymentId: 'autumn', contextId: 'x', courseId: of.course },
+    membershipsUrl: `${platformOfSchool.address}/members`,
+  });
+  await db.insert(ltiLine).values({
+    ...{ id: lineId, contextId, releaseId: of.release, linkId: 'x', url: 'https://x.example/1', takesScores: true },
+  });
+  await db.insert(ltiLinePerson).values({ lineId, learnerId: pupil.person.id, sub: 'x' });
+  of.launch = randomUUID();
+  await db.insert(ltiLaunch).values({
+    ...{ id: of.launch, contextId, personId: owner.person.id, path: '/', maybe: people.elsewhere?.id ?? null },
+    deepLink: {
+      returnUrl: 'https://x.example/',
+      data: null,
+      takesLinks: true,
+      takesLines: true,
+      deploymentId: 'autumn',
+    },
+    expiresAt: new Date(Date.now() + 3_600_000),
+  });
+}
 afterAll(() => template.done());
 
 interface Row {
@@ -244,10 +286,28 @@ const settings = {
 };
 const empty = { from: 2, title: 'Another name', goBack: true, sections: [] };
 
+const NOT_ADMIN = { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' } as const;
+const another = {
+  ...{ name: 'Another', issuer: 'https://x.example', clientId: 'x', deployments: ['1'] },
+  ...{ authUrl: 'https://x.example/a', tokenUrl: 'https://x.example/t', jwksUrl: 'https://x.example/j' },
+};
+
 const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/ping': { may: ACTORS },
   'GET /api/health': { may: ACTORS },
   'GET /stand-in/film': { may: ACTORS },
+  'GET /lti/jwks': { may: ACTORS },
+  'POST /lti/deep-link': { may: OWNER, ask: () => ({ body: { launch: of.launch, releaseId: of.release } }) },
+  'POST /api/lti/same-person': { may: OWNER, ask: () => ({ body: { launch: of.launch, password: null } }) },
+  'GET /api/platforms': { may: OWNER, else: NOT_ADMIN },
+  'POST /api/platforms': { may: OWNER, ask: () => ({ body: another }), else: NOT_ADMIN },
+  'DELETE /api/platforms/{id}': { may: OWNER, ask: at(() => of.platform), else: NOT_ADMIN },
+  'GET /api/courses/{id}/outside': { may: COURSE, ask: at(() => of.course) },
+  'POST /api/courses/{id}/lti-roster': { may: COURSE, ask: at(() => of.course, { body: { take: true } }) },
+  'POST /api/releases/{id}/scores': {
+    may: COURSE,
+    ask: () => ({ params: { id: of.release }, body: { learnerId: people.sitter?.id } }),
+  },
   'PUT /api/joining': {
     may: ACTORS,
     ask: () => ({ body: { code: of.code, name: 'New', username: 'new.one', password: 'seedlings-26' } }),
@@ -261,6 +321,12 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/account/calendar': { may: SIGNED_IN },
   'PUT /api/account/calendar': { may: SIGNED_IN },
   'DELETE /api/account/calendar': { may: OWNER, nothing: SIGNED_IN.filter((actor) => actor !== 'owner') },
+  'GET /api/account/tokens': { may: TEACHERS },
+  'POST /api/account/tokens': {
+    may: TEACHERS,
+    ask: () => ({ body: { id: randomUUID(), name: 'A script', scopes: ['read'], days: 7 } }),
+  },
+  'DELETE /api/account/tokens/{id}': { may: OWNER, ask: at(() => of.accessToken) },
   'GET /api/account/mail': { may: TEACHERS },
   'PUT /api/account/mail': {
     may: TEACHERS,
@@ -285,7 +351,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   'PUT /api/installation': {
     may: OWNER,
     ask: () => ({ body: { directEnrolment: true } }),
-    else: { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' },
+    else: NOT_ADMIN,
   },
   'GET /api/media/usage': { may: TEACHERS },
   'DELETE /api/media/usage': { may: OWNER, nothing: OTHER_TEACHERS },
@@ -564,7 +630,13 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/sittings/{id}/sources/{n}': { may: ['sitter'], ask: () => ({ params: { id: of.sitting, n: '0' } }) },
 };
 /** What the sign-in library answers is its own (see `OPEN_AUTH_PATHS`); `tests/browser/pages.spec.ts` tries it. */
-const OTHERS = ['ALL /api/auth/{all}'];
+const OTHERS = [
+  'ALL /api/auth/{all}',
+  // Forms of platforms, and the page that one leads to (`launches.test.ts`, `tests/browser/platforms.spec.ts`).
+  ...['GET /lti/login', 'POST /lti/login', 'POST /lti/launch', 'POST /lti/continue', 'GET /lti/deep-link'],
+  // The other side, in the demo alone.
+  'ALL /stand-in/platform/{path}',
+];
 
 /** Of the right role, as the endpoint says of itself? */
 const isOfRole = (name: string, actor: Actor) => {
@@ -588,7 +660,7 @@ describe('who may ask what', () => {
     const folder = mkdtempSync(join(tmpdir(), 'vault-drop-roles-'));
     copies.push(folder);
     cpSync(template.folder, folder, { recursive: true });
-    app = await makeApp(readConfig({ VAULT_DROP_DATA: folder, VAULT_DROP_ROOT: process.cwd() }));
+    app = await makeApp(readConfig({ VAULT_DROP_DATA: folder, VAULT_DROP_ROOT: process.cwd(), LTI_LOOPBACK: '1' }));
     return app;
   }
   // That a right was refused is noted, and how often something was asked for is counted: neither is a change of what is

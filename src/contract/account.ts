@@ -86,6 +86,8 @@ export interface Erased {
   /** The account was deleted too: it is in no other course. */
   account: boolean;
   sittings: number;
+  /** The platforms that have marks of them. */
+  elsewhere: string[];
 }
 
 export interface LeftRow {

@@ -48,6 +48,8 @@ export interface CourseView extends CourseRow {
   releaseDefaults: ReleaseDefaults;
   /** Its letter grades; none: marks are numbers alone. */
   letters: LetterGrade[];
+  /** The platform that launches it; null: none. `roster`: its roster can be taken. */
+  platform: { name: string; roster: boolean } | null;
   /** The revision that a write of its name, zone and join code has to name. */
   revision: number;
 }

@@ -35,6 +35,7 @@ export const errors = {
   tooLarge: [413, 'That is too large', 'Send less at once.'],
   invalid: [422, 'Some of this cannot be saved', 'Fix what is marked and try again.'],
   notTaken: [422, 'This file cannot be used', 'Choose another file.'],
+  notReached: [502, 'The platform could not be asked', 'Try again in a while.'],
   notReady: [422, 'This question cannot be published yet', 'Say in the key which items belong in which zone.'],
   wrongPassword: [422, 'That is not your present password', 'Type the password you signed in with.'],
   tooMany: [429, 'Too many tries', 'Wait a few minutes and try again.'],

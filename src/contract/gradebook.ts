@@ -3,6 +3,7 @@ import { boolean, number, object, string } from 'yup';
 import type { CellState, LetterGrade } from '../core';
 import { anyUuid, flag, isOneOf, one, words } from './fields';
 import { file, json, type Operation } from './operation';
+import type { Sending } from './platforms';
 import { page } from './roster';
 import { GRADE_FILTERS, GRADE_SORTS, type GradeFilter } from './vocabulary';
 
@@ -14,6 +15,8 @@ export interface GradeRelease {
   dueAt: Date | null;
   closesAt: Date | null;
   outOf: number;
+  /** Its marks go to a platform; `refused`: the platform takes none for it. Null: it is linked nowhere. */
+  scores: 'sent' | 'refused' | null;
 }
 
 export interface GradeCell {
@@ -31,6 +34,8 @@ export interface GradeCell {
   attempt: string | null;
   /** How many attempts the learner began. */
   attempts: number;
+  /** How the mark's way to the course's platform stands; null: it has arrived, or none is sent. */
+  sending: Sending;
 }
 
 export interface GradeRow {

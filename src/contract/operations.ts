@@ -10,6 +10,7 @@ import { mediaOperations } from './media';
 import { morningMailOperations } from './morningMail';
 import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
 import { paperOperations } from './paper';
+import { platformOperations } from './platforms';
 import { questionOperations } from './questions';
 import { releaseOperations } from './releases';
 import { resultOperations } from './results';
@@ -18,6 +19,7 @@ import { setOperations } from './sets';
 import { shelfOperations } from './shelves';
 import { sittingOperations } from './sittings';
 import { todayOperations } from './today';
+import { tokenOperations } from './tokens';
 
 /** Every endpoint, by its method and path. */
 export const OPERATIONS = {
@@ -40,6 +42,8 @@ export const OPERATIONS = {
   ...mediaOperations,
   ...morningMailOperations,
   ...todayOperations,
+  ...platformOperations,
+  ...tokenOperations,
 } as const;
 
 export type Operations = typeof OPERATIONS;

@@ -28,6 +28,7 @@ export interface PlannedLine {
   /** From 1, as an editor counts lines. */
   line: number;
   name: string;
+  /** Empty: they have none, and come by a platform. */
   username: string;
   groups: readonly string[];
   /** `invite`: the teacher shares no course with the person, who is invited. */
@@ -46,6 +47,7 @@ export interface RosterPlan {
 }
 
 export interface RosterTaken {
+  /** With first passwords; who comes by a platform has neither user name nor password. */
   made: { name: string; username: string; password: string }[];
   joined: number;
   /** The people who are invited. */

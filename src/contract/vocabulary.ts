@@ -86,6 +86,19 @@ export const JOB_STATES = ['waiting', 'running', 'done', 'failed'] as const;
 
 export type JobState = (typeof JOB_STATES)[number];
 
+/** What is in the outbox: to be sent, given up, or arrived. */
+export const OUTBOX_STATES = ['waiting', 'failed', 'arrived'] as const;
+
+export type OutboxState = (typeof OUTBOX_STATES)[number];
+
+/**
+ * What an access token may be used for: reading the Vault and courses; making questions and sets; publishing and
+ * running courses; marks, answers and learners.
+ */
+export const TOKEN_SCOPES = ['read', 'author', 'publish', 'results'] as const;
+
+export type TokenScope = (typeof TOKEN_SCOPES)[number];
+
 export const SECURITY_EVENTS = [
   'signedIn',
   'signInRefused',
@@ -100,6 +113,13 @@ export const SECURITY_EVENTS = [
   'secondFactorOff',
   'rightRefused',
   'installationChanged',
+  'platformAdded',
+  'platformRemoved',
+  'launchRefused',
+  'accountsJoined',
+  'keyTurned',
+  'tokenMade',
+  'tokenTakenBack',
 ] as const;
 
 export type SecurityWhat = (typeof SECURITY_EVENTS)[number];

@@ -7,6 +7,7 @@ import { openDatabase } from './database/open';
 import { type JobRunner, startJobs } from './jobRunner';
 import { mediaFolder } from './media/files';
 import { clearIncoming } from './media/incoming';
+import { startOutbox } from './outboxRunner';
 import { steadyClock } from './releases/time';
 import { workPool } from './work/pool';
 
@@ -38,7 +39,12 @@ async function startApp(): Promise<App> {
   const [row] = await app.db.all<{ at: number | null }>(sql`select max(at) as at from move`);
   const steady = steadyClock(row?.at ?? 0);
   const serving = { ...app, steady };
-  return { ...serving, jobs: startJobs(serving) };
+  const [jobs, outbox] = [startJobs(serving), startOutbox(serving)];
+  const wake = () => {
+    jobs.wake();
+    outbox.wake();
+  };
+  return { ...serving, jobs: { wake, stop: async () => void (await Promise.all([jobs.stop(), outbox.stop()])) } };
 }
 
 /** The application of this process. After a failed start, the next request tries again. */

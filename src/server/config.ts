@@ -1,17 +1,8 @@
 import { randomBytes } from 'node:crypto';
-import {
-  accessSync,
-  chmodSync,
-  constants,
-  existsSync,
-  linkSync,
-  mkdirSync,
-  readFileSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
+import { accessSync, chmodSync, constants, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
+import { isNetwork } from './outside/addresses';
+import { writeOnce } from './ownFiles';
 
 export interface Config {
   /** The folder of the database and the media. */
@@ -35,6 +26,12 @@ export interface Config {
   };
   /** Where mail is handed over, and who it is from; null: it is stored as files under `data`. */
   readonly mail: { readonly url: string; readonly from: string } | null;
+  /** Which addresses that are not public may be asked, of those that somebody gives us. */
+  readonly outside: {
+    readonly loopback: boolean;
+    /** Networks in CIDR notation, as in `10.1.2.0/24`. */
+    readonly networks: readonly string[];
+  };
   readonly root: string;
 }
 
@@ -82,6 +79,7 @@ function settings(env: NodeJS.ProcessEnv, root: string, data: string): Config {
       attemptDays: days(env.KEEP_ATTEMPT_DAYS, 'KEEP_ATTEMPT_DAYS', null),
     },
     mail: mailIn(env),
+    outside: { loopback: env.LTI_LOOPBACK === '1', networks: networksIn(env.PRIVATE_ADDRESSES) },
     demo: env.VAULT_DROP_DEMO === '1',
     version: (JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string }).version,
     logLevel: env.LOG_LEVEL ?? 'info',
@@ -107,6 +105,16 @@ function mailIn({ MAIL_URL, MAIL_FROM }: NodeJS.ProcessEnv): Config['mail'] {
   return { url: MAIL_URL, from: MAIL_FROM };
 }
 
+function networksIn(text = ''): string[] {
+  const networks = text.split(/[\s,]+/).filter((network) => network !== '');
+  for (const network of networks)
+    if (!isNetwork(network))
+      throw new StartProblem(
+        `PRIVATE_ADDRESSES has to be networks with commas between, as in 10.1.2.0/24; “${network}” is none.`,
+      );
+  return networks;
+}
+
 /** Characters of a secret: 32 bytes as base64url are 43. */
 const MIN_SECRET = 32;
 
@@ -126,17 +134,7 @@ function secretIn(env: NodeJS.ProcessEnv, data: string): string {
  * once, the second reads what the first has written.
  */
 function storedSecret(file: string): string {
-  if (!existsSync(file)) {
-    const part = `${file}.${process.pid}`;
-    writeFileSync(part, randomBytes(32).toString('base64url'), { mode: 0o600 });
-    try {
-      linkSync(part, file);
-    } catch (error) {
-      if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
-    } finally {
-      rmSync(part, { force: true });
-    }
-  }
+  if (!existsSync(file)) writeOnce(file, randomBytes(32).toString('base64url'));
   return readFileSync(file, 'utf8');
 }
 

@@ -10,6 +10,7 @@ export { drawPictures } from './accounts/pictures';
 export { myEvents } from './accounts/securityLog';
 export { personOf } from './accounts/session';
 export { endOtherSessions, endSession, listSessions } from './accounts/sessions';
+export { bearerOf, listTokens, makeToken, personOfToken, takeTokenBack } from './accounts/tokens';
 export { type App, theApp } from './app';
 export { openBoard, rosterNames } from './board/board';
 export { deleteClassRecord, keepClassRecord, listClassRecords, openClassRecord } from './board/records';
@@ -37,10 +38,25 @@ export {
 export { enter, ownPath, problem } from './http/enter';
 export { readBytes } from './http/gate';
 export { dateOf, withDates } from './http/moments';
+export { ownAddress } from './http/ownAddress';
 export { type ErrorBody, failed, failedAs, json } from './http/respond';
 export { openJob } from './jobs/jobs';
 export { liveEvents, liveOf } from './live/live';
 export { log } from './log';
+export { answerDeepLink, type Choosing, openDeepLink } from './lti/deepLink';
+export { publicKeys } from './lti/keys';
+export { goesOutside } from './lti/outside';
+export { addPlatformAs, knowStandIn, openPlatforms, removePlatformAs } from './lti/platforms';
+export { planPlatformRoster, takePlatformRoster } from './lti/roster';
+export {
+  continueRoute,
+  frameAncestors,
+  launchRoute,
+  loginRoute,
+  samePersonRoute,
+} from './lti/routes';
+export { maybeSame } from './lti/samePerson';
+export { sendAgain } from './lti/scores';
 export { readLetters } from './mail/read';
 export { temporaryFile, withUpload } from './media/incoming';
 export { listMedia, readMedium, storeMedium } from './media/media';

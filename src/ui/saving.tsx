@@ -4,6 +4,7 @@ import type { Revised } from '../contract';
 import { type Collision, merge } from '../core';
 import { type ApiResult, conflictIn } from './api';
 import { Dialog } from './Dialog';
+import { failureInWords } from './failureInWords';
 
 interface Options<Content> {
   readonly first: Revised<Content>;
@@ -53,7 +54,7 @@ export function useSaving<Content>({ first, write, inWords }: Options<Content>) 
       }
       const theirs = conflictIn<Content>(answer.error);
       if (!theirs) {
-        setProblem(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`);
+        setProblem(failureInWords(answer.error));
         return null;
       }
       const { collisions } = merge(base.current.content, mine, theirs.content);

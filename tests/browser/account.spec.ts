@@ -1,6 +1,9 @@
+import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { promisify } from 'node:util';
 import { createOTP } from '@better-auth/utils/otp';
 import { press } from './player';
+import { testServer } from './server';
 import { accessible, call, expect, newTeacher, open, ready, signIn, test } from './support';
 
 /** RFC 4648, 6. */
@@ -44,6 +47,45 @@ test('a teacher sets up a second factor, is asked for it, and uses a recovery co
   await page.getByLabel('Your password').fill(password);
   await press(page, 'Turn it off');
   await expect(page.getByText('Your second factor is off')).toBeVisible();
+});
+
+test('a program asks with a token from an empty account to results, until it is taken back', async ({
+  page,
+  playwright,
+}) => {
+  test.slow();
+  const { username, password } = await newTeacher();
+  await signIn(page, username, password);
+  await open(page, '/account');
+  await press(page, 'Make a token');
+  await expect(page.getByText('Give it a name')).toBeVisible();
+  await page.getByLabel('What it is for').fill('The example');
+  for (const scope of ['author', 'publish', 'results']) await page.getByLabel(new RegExp(`^${scope}:`)).check();
+  await press(page, 'Make a token');
+  const token = (await page.getByText(/^vault_drop_/).textContent()) ?? '';
+  await accessible(page);
+
+  const env = { ...process.env, URL: testServer().origin, TOKEN: token };
+  const { stdout } = await promisify(execFile)('bash', ['docs/api/example.sh'], { env });
+  expect(stdout).toContain('Pippa Lorne');
+  // Beside a token no cookie counts, and no Origin is needed; a page it does not open.
+  const stranger = await playwright.request.newContext({ baseURL: testServer().origin });
+  const headers = { authorization: `Bearer ${token}` };
+  const statusOf = async (path: string, given: Record<string, string>) =>
+    (await stranger.get(path, { headers: given, maxRedirects: 0 })).status();
+  expect(await statusOf('/api/questions', headers)).toBe(200);
+  expect(await statusOf('/api/questions', { authorization: 'Bearer vault_drop_guessed' })).toBe(401);
+  expect(await statusOf('/vault', headers)).toBe(404);
+  const byCookie = { authorization: 'Bearer vault_drop_guessed', origin: testServer().origin };
+  expect((await page.request.get('/api/questions', { headers: byCookie })).status()).toBe(401);
+
+  await open(page, '/account');
+  await expect(page.getByText(/last used/)).toBeVisible();
+  await press(page, 'Take back');
+  await press(page, 'Take it back');
+  await expect(page.getByText('“The example” does not hold any more.')).toBeVisible();
+  expect(await statusOf('/api/questions', headers)).toBe(401);
+  await stranger.dispose();
 });
 
 test('sign-ins are listed, and ended everywhere', async ({ page, browser }) => {

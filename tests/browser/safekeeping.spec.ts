@@ -26,6 +26,11 @@ const pages = (
   pictures: [['/pictures', [ELSEWHERE, ELSEWHERE, ELSEWHERE, ELSEWHERE, OK]]],
   join: [['/join', Array(5).fill(OK)]],
   'account/index': [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
+  'account/platforms': [['/account/platforms', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
+  // Only a launch leads to them.
+  'lti/page': [['/lti/page', Array(5).fill(ELSEWHERE)]],
+  'lti/choose': [['/lti/deep-link?launch=0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0999', forTeachers(NOTHING, NOTHING)]],
+  'lti/same-person': [['/lti/same-person?launch=x', forTeachers(NOTHING, NOTHING)]],
   vault: [['/vault', forTeachers(OK, OK)]],
   'bench/[id]': [[`/bench/${DEMO.drying}`, forTeachers(OK, NOTHING)]],
   'bench/new': [['/bench/new', forTeachers(OK, OK)]],
@@ -39,14 +44,16 @@ const pages = (
   board: [[`/board?from=set&id=${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'courses/index': [['/courses', forTeachers(OK, OK)]],
   ...Object.fromEntries(
-    ['index', 'calendar', 'learners', 'gradebook', 'settings', 'report/index', 'report/[learner]'].map((page) => {
-      const rest = page === 'index' ? '' : `/${page.replace('/index', '').replace('[learner]', learner)}`;
-      const told: [string, number[]][] = [
-        [`/courses/${DEMO.course}${rest}`, forTeachers(OK, NOTHING)],
-        [`/courses/${SECOND.course}${rest}`, forTeachers(OK, OK)],
-      ];
-      return [`courses/[id]/${page}`, told];
-    }),
+    ['index', 'calendar', 'learners', 'gradebook', 'settings', 'outside', 'report/index', 'report/[learner]'].map(
+      (page) => {
+        const rest = page === 'index' ? '' : `/${page.replace('/index', '').replace('[learner]', learner)}`;
+        const told: [string, number[]][] = [
+          [`/courses/${DEMO.course}${rest}`, forTeachers(OK, NOTHING)],
+          [`/courses/${SECOND.course}${rest}`, forTeachers(OK, OK)],
+        ];
+        return [`courses/[id]/${page}`, told];
+      },
+    ),
   ),
   ...Object.fromEntries(
     ['results', 'compare', 'together', 'live', 'editions', 'settings', 'paper', 'print', 'sittings/[sitting]'].map(

@@ -34,6 +34,7 @@ export async function withServer(worker: number, use: (server: TestServer) => Pr
       HOST: '127.0.0.1',
       VAULT_DROP_DATA: data,
       VAULT_DROP_DEMO: '1',
+      LTI_LOOPBACK: '1',
       NODE_ENV: 'production',
       LOG_LEVEL: 'warn',
     },

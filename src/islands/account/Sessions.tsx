@@ -19,6 +19,9 @@ const WHAT: Readonly<Record<string, string>> = {
   adminTaken: 'Is no administrator any more',
   secondFactorOn: 'A second factor was set up',
   secondFactorOff: 'The second factor was removed',
+  accountsJoined: 'A platform’s person became this account',
+  tokenMade: 'An access token was made',
+  tokenTakenBack: 'An access token was taken back',
 };
 
 /** A browser's name from its user agent, in a word or two. */

@@ -4,6 +4,7 @@ import { Toaster, toast } from 'sonner';
 import { APPEARANCES, type Appearance, coTeacher } from '../../contract';
 import { type ApiResult, api, ask, Field, mapped, zone } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
+import { failureInWords } from '../../ui/failureInWords';
 import { useRequestForm } from '../../ui/form';
 import { Queries } from '../../ui/Queries';
 import { useSaving } from '../../ui/saving';
@@ -29,7 +30,7 @@ function Settings({ course }: { course: Course }) {
   const parts = useQuery({ queryKey: ['parts'], queryFn: () => ask('GET /api/courses/{id}/parts', { id }) });
   const told = <T,>(answer: ApiResult<T>): T | null => {
     if (answer.ok) return answer.value;
-    toast.error(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`);
+    toast.error(failureInWords(answer.error));
     return null;
   };
   return (

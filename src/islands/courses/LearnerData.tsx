@@ -23,10 +23,14 @@ export function LearnerData({ course, learner, onClose, onErased }: Props) {
     const done = await api('DELETE /api/courses/{id}/learners/{learner}', whose);
     setBusy(false);
     if (!done.ok) return setProblem(`${done.error.message}. ${done.error.nextStep}`);
+    const { account, elsewhere } = done.value;
     onErased(
-      done.value.account
-        ? `All data of ${learner.name} is erased, and the account with it.`
-        : `This course’s data of ${learner.name} is erased.`,
+      [
+        account
+          ? `All data of ${learner.name} is erased, and the account with it.`
+          : `This course’s data of ${learner.name} is erased.`,
+        ...elsewhere.map((platform) => `What ${platform} has of it stays there: ask them to erase that.`),
+      ].join(' '),
     );
   };
   return (

@@ -1,5 +1,5 @@
 import { type InfiniteData, keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
-import { FileUser, Images, KeyRound, ListPlus, UserMinus, UserPlus } from 'lucide-react';
+import { FileUser, Images, KeyRound, ListPlus, School, UserMinus, UserPlus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Toaster, toast } from 'sonner';
 import type { RosterPage } from '../../contract';
@@ -30,7 +30,7 @@ type Page = RosterPage;
 function Learners({ course }: { course: Course }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
-  const [opened, setOpened] = useState<'new' | 'list' | null>(null);
+  const [opened, setOpened] = useState<'new' | 'list' | 'platform' | null>(null);
   const [resetting, setResetting] = useState<Learner | null>(null);
   const [drawing, setDrawing] = useState<Learner | null>(null);
   const [pictureCode, setPictureCode] = useState(course.pictureCode);
@@ -98,6 +98,11 @@ function Learners({ course }: { course: Course }) {
           <button type="button" className="btn btn-primary" onClick={() => setOpened('list')}>
             <ListPlus size={16} aria-hidden /> From a list…
           </button>
+          {course.platform?.roster && (
+            <button type="button" className="btn btn-edge" onClick={() => setOpened('platform')}>
+              <School size={16} aria-hidden /> From {course.platform.name}…
+            </button>
+          )}
           <button type="button" className="btn btn-edge" onClick={() => setOpened('new')}>
             <UserPlus size={16} aria-hidden /> New learner…
           </button>
@@ -240,8 +245,14 @@ function Learners({ course }: { course: Course }) {
         <JoinCode course={course} />
         <PictureCode courseId={course.id} code={pictureCode} onCode={setPictureCode} />
       </div>
-      {opened === 'list' && (
-        <RosterImport courseId={course.id} course={course.title} onClose={() => setOpened(null)} onTaken={again} />
+      {(opened === 'list' || opened === 'platform') && (
+        <RosterImport
+          courseId={course.id}
+          course={course.title}
+          platform={opened === 'platform' ? (course.platform?.name ?? null) : null}
+          onClose={() => setOpened(null)}
+          onTaken={again}
+        />
       )}
       {opened === 'new' && (
         <Dialog title="New learner" onClose={() => setOpened(null)}>

@@ -3,6 +3,7 @@ import { useDropzone } from 'react-dropzone';
 import type { RosterPlan, RosterTaken, Wire } from '../../contract';
 import { api, Dialog, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
+import { failureInWords } from '../../ui/failureInWords';
 import { PrintSlips } from './Slips';
 
 type Plan = Wire<RosterPlan>;
@@ -17,16 +18,19 @@ const WILL = {
 const MAX_BYTES = 2_000_000;
 const people = (n: number) => `${n} ${n === 1 ? 'learner' : 'learners'}`;
 
-/** Imports a list of learners, pasted or from a file, after a preview line by line. */
+/** Imports learners after a preview line by line: from a list, pasted or from a file, or from the course's platform. */
 export function RosterImport({
   courseId,
   course,
+  platform,
   onClose,
   onTaken,
 }: {
   courseId: string;
   /** Its title. */
   course: string;
+  /** The name of the platform whose roster it is; null: a list. */
+  platform: string | null;
   onClose: () => void;
   onTaken: () => void;
 }) {
@@ -38,14 +42,13 @@ export function RosterImport({
   const [busy, setBusy] = useState(false);
   const send = async (take: boolean) => {
     setBusy(true);
-    const answer = await api('POST /api/courses/{id}/roster', {
-      id: courseId,
-      body: { text, take, removeOthers: take && removeOthers },
-    });
+    const how = { take, removeOthers: take && removeOthers };
+    const answer =
+      platform === null
+        ? await api('POST /api/courses/{id}/roster', { id: courseId, body: { text, ...how } })
+        : await api('POST /api/courses/{id}/lti-roster', { id: courseId, body: how });
     setBusy(false);
-    setProblem(
-      answer.ok ? '' : `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`,
-    );
+    setProblem(answer.ok ? '' : failureInWords(answer.error));
     if (!answer.ok) return;
     if ('lines' in answer.value) setPlan(answer.value);
     else {
@@ -70,8 +73,13 @@ export function RosterImport({
       (removeOthers ? plan.others.length : 0)
     : 0;
   return (
-    <Dialog title="Learners from a list" onClose={onClose} wide>
-      {!plan ? (
+    <Dialog title={platform === null ? 'Learners from a list' : `Learners from ${platform}`} onClose={onClose} wide>
+      {!plan && platform !== null ? (
+        <p className="max-w-prose">
+          {platform} is asked who learns in the course there. What would change is shown before anything does. Accounts
+          that are made have no password: their owners come by a link in {platform}.
+        </p>
+      ) : !plan ? (
         <div {...getRootProps()} className={isDragActive ? 'outline-2 outline-dashed outline-brass' : ''}>
           <label htmlFor="roster-text" className="font-semibold">
             Name, user name, first password, groups: a line for each learner
@@ -125,8 +133,12 @@ export function RosterImport({
                 <tr>
                   <th scope="col">line</th>
                   <th scope="col">learner</th>
-                  <th scope="col">user name</th>
-                  <th scope="col">groups</th>
+                  {platform === null && (
+                    <>
+                      <th scope="col">user name</th>
+                      <th scope="col">groups</th>
+                    </>
+                  )}
                   <th scope="col">will change</th>
                 </tr>
               </thead>
@@ -138,8 +150,12 @@ export function RosterImport({
                       {name}
                       {knownAs && <span className="text-mute"> (this name stays)</span>}
                     </td>
-                    <td className="figures text-sm">{username}</td>
-                    <td>{groups.join(', ')}</td>
+                    {platform === null && (
+                      <>
+                        <td className="figures text-sm">{username}</td>
+                        <td>{groups.join(', ')}</td>
+                      </>
+                    )}
                     <td className={will === 'stay' ? 'text-mute' : ''}>{WILL[will]}</td>
                   </tr>
                 ))}
@@ -173,7 +189,7 @@ export function RosterImport({
       )}
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={plan ? () => setPlan(null) : onClose}>
-          {plan ? 'Back to the list' : 'Cancel'}
+          {plan ? (platform === null ? 'Back to the list' : 'Back') : 'Cancel'}
         </button>
         {plan ? (
           <button
@@ -188,7 +204,7 @@ export function RosterImport({
           <button
             type="button"
             className="btn btn-primary"
-            disabled={busy || text.trim() === ''}
+            disabled={busy || (platform === null && text.trim() === '')}
             onClick={() => void send(false)}
           >
             See what will change
@@ -208,6 +224,8 @@ function TakenReport({
   course: string;
   onClose: () => void;
 }) {
+  // Who comes by a platform has no password.
+  const withPasswords = made.filter(({ password }) => password !== '');
   const csv = `name,user name,password\r\n${made.map(({ name, username, password }) => [name, username, password].map((cell) => `"${cell.replaceAll('"', '""')}"`).join(',')).join('\r\n')}\r\n`;
   return (
     <Dialog title="The roster is changed" onClose={onClose} wide>
@@ -215,7 +233,7 @@ function TakenReport({
         {people(made.length)} with a new account, {joined} who had one, {invited > 0 && `${invited} who are asked, `}
         {removed} removed.
       </p>
-      {made.length > 0 && (
+      {withPasswords.length > 0 && (
         <>
           <p className="mt-2 font-semibold">These passwords are shown this once. Print them, or take them as a file.</p>
           <Scrolls label="New accounts" className="max-h-64 mt-2">
@@ -229,7 +247,7 @@ function TakenReport({
                 </tr>
               </thead>
               <tbody>
-                {made.map(({ name, username, password }) => (
+                {withPasswords.map(({ name, username, password }) => (
                   <tr key={username}>
                     <td>{name}</td>
                     <td className="figures text-sm">{username}</td>
@@ -240,7 +258,7 @@ function TakenReport({
             </table>
           </Scrolls>
           <div className="flex flex-wrap gap-2 mt-3">
-            <PrintSlips people={made} course={course} />
+            <PrintSlips people={withPasswords} course={course} />
             <a
               className="btn btn-edge"
               download="first-passwords.csv"

@@ -1,16 +1,15 @@
 import { useState } from 'react';
-import type { GradeCell } from '../../contract';
 import { markByHand } from '../../contract';
 import { Dialog, Field } from '../../ui';
 import { useRequestForm } from '../../ui/form';
 import { numberTyped } from '../../ui/numbers';
 import { cellInWords } from './inWords';
-import type { Change, Release, Row } from './useGrades';
+import { type Cell, type Change, type Release, type Row, useSendAgain } from './useGrades';
 
 interface Props {
   row: Row;
   release: Release;
-  cell: GradeCell;
+  cell: Cell;
   onClose: () => void;
   onChange: (after: Change, before: Change) => void;
 }
@@ -27,6 +26,7 @@ export function CellDialog({ row, release, cell, onClose, onChange }: Props) {
           </a>
         )}
       </p>
+      <Delivery row={row} release={release} cell={cell} />
       <ByHand cell={cell} onChange={onChange} />
       <Remark cell={cell} onChange={onChange} />
       <div className="flex justify-end mt-4">
@@ -35,6 +35,34 @@ export function CellDialog({ row, release, cell, onClose, onChange }: Props) {
         </button>
       </div>
     </Dialog>
+  );
+}
+
+/** Where the mark is on its way to the course's platform. */
+function Delivery({ row, release, cell }: Pick<Props, 'row' | 'release' | 'cell'>) {
+  const sendAgain = useSendAgain();
+  const { sending } = cell;
+  if (release.scores === 'refused')
+    return <p className="mb-4">The platform takes no marks for this release, so that none is sent.</p>;
+  if (release.scores !== 'sent') return null;
+  return (
+    <div className="flex flex-wrap items-center gap-3 mb-4" role="status">
+      <p className="grow">
+        {sending === null ? (
+          'The platform has what it should have.'
+        ) : (
+          <>
+            {sending.state === 'failed'
+              ? 'The platform does not have this mark.'
+              : 'This mark is on its way to the platform.'}{' '}
+            {sending.reason} {sending.tries > 1 && `${sending.tries} tries.`}
+          </>
+        )}
+      </p>
+      <button type="button" className="btn btn-edge" onClick={() => void sendAgain(release.id, row.learnerId)}>
+        Send again
+      </button>
+    </div>
   );
 }
 

@@ -1,12 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { ArrowDown, ArrowUp, Pencil, StickyNote } from 'lucide-react';
+import { ArrowDown, ArrowUp, CloudAlert, CloudUpload, Pencil, StickyNote } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { GradeCell, GradeMeans, Wire } from '../../contract';
+import type { GradeMeans, Wire } from '../../contract';
 import { shownMark } from '../../ui';
 import { numberFrom } from '../../ui/numbers';
 import { cellInWords, percent } from './inWords';
-import type { Order, Page, Release, Row } from './useGrades';
+import type { Cell, Order, Page, Release, Row } from './useGrades';
 
 const ROW = 40;
 /** Rows before the end of what is loaded at which more is asked for. */
@@ -82,7 +82,7 @@ export function GradeTable(props: Props) {
     }
     goTo(next);
   };
-  const press = (event: React.KeyboardEvent, at: Place, cell: GradeCell) => {
+  const press = (event: React.KeyboardEvent, at: Place, cell: Cell) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const steps: Partial<Record<string, Place>> = {
       ArrowUp: { ...at, row: at.row - 1 },
@@ -190,11 +190,11 @@ const Gap = ({ height }: { height: number }) =>
     </tr>
   );
 
-const titleOf = ({ byHand, note }: GradeCell) =>
-  [byHand !== null && `Set by hand: ${byHand}`, note].filter(Boolean).join(' · ') || undefined;
+const titleOf = ({ byHand, note, sending }: Cell) =>
+  [byHand !== null && `Set by hand: ${byHand}`, note, sending?.reason].filter(Boolean).join(' · ') || undefined;
 
-function CellFace({ cell, outOf }: { cell: GradeCell; outOf: number }) {
-  const { points, state, late, byHand, note } = cell;
+function CellFace({ cell, outOf }: { cell: Cell; outOf: number }) {
+  const { points, state, late, byHand, note, sending } = cell;
   return (
     <>
       {points !== null ? (
@@ -213,6 +213,8 @@ function CellFace({ cell, outOf }: { cell: GradeCell; outOf: number }) {
       {late && <span className="text-brick"> late</span>}
       {byHand !== null && <Pencil size={13} className="inline ms-1" aria-hidden />}
       {note !== '' && <StickyNote size={13} className="inline ms-1" aria-hidden />}
+      {sending?.state === 'waiting' && <CloudUpload size={13} className="inline ms-1 text-mute" aria-hidden />}
+      {sending?.state === 'failed' && <CloudAlert size={13} className="inline ms-1 text-brick" aria-hidden />}
     </>
   );
 }

@@ -1,14 +1,23 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Toaster } from 'sonner';
-import { GRADE_FILTERS, type GradeCell, type GradeFilter } from '../../contract';
+import { GRADE_FILTERS, type GradeFilter } from '../../contract';
 import { Field } from '../../ui';
 import { Choose } from '../../ui/Choose';
 import { Queries } from '../../ui/Queries';
 import { CellDialog } from './CellDialog';
 import { GradeTable } from './GradeTable';
 import { FILTERS_IN_WORDS } from './inWords';
-import { type Changes, type Order, type Page, type Release, type Row, useChanges, useGrades } from './useGrades';
+import {
+  type Cell,
+  type Changes,
+  type Order,
+  type Page,
+  type Release,
+  type Row,
+  useChanges,
+  useGrades,
+} from './useGrades';
 import './gradebook.css';
 
 export function Gradebook({ courseId }: { courseId: string }) {
@@ -47,7 +56,7 @@ function Grades({ courseId }: { courseId: string }) {
   const rows = found.data?.pages.flatMap((page) => page.rows) ?? [];
   const { releases, groups, total } = first;
   const setMark = (row: Row, column: Release, points: number | null) => {
-    const cell = row.cells[releases.indexOf(column)] as GradeCell;
+    const cell = row.cells[releases.indexOf(column)] as Cell;
     const before = cell.byHand === null ? null : { points: cell.points ?? 0, reason: cell.byHand, above: true };
     return changes.make({
       learnerId: row.learnerId,

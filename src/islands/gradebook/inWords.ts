@@ -1,7 +1,8 @@
-import type { GradeCell, GradeFilter } from '../../contract';
+import type { GradeFilter } from '../../contract';
 import { shownMark } from '../../ui';
+import type { Cell } from './useGrades';
 
-const STATES: Readonly<Record<GradeCell['state'], string>> = {
+const STATES: Readonly<Record<Cell['state'], string>> = {
   none: 'nothing yet',
   running: 'under way',
   done: 'nothing',
@@ -10,8 +11,10 @@ const STATES: Readonly<Record<GradeCell['state'], string>> = {
   excused: 'excused',
 };
 
+const SENDING = { waiting: 'not at the platform yet', failed: 'could not be sent to the platform' } as const;
+
 /** What a cell says, to be spoken and in its dialog. */
-export function cellInWords({ points, outOf, state, late, byHand, note }: GradeCell): string {
+export function cellInWords({ points, outOf, state, late, byHand, note, sending }: Cell): string {
   const mark = points !== null ? `${shownMark(points)} of ${outOf}` : STATES[state];
   return [
     mark,
@@ -19,6 +22,7 @@ export function cellInWords({ points, outOf, state, late, byHand, note }: GradeC
     late && 'late',
     byHand !== null && 'set by hand',
     note !== '' && 'with a note',
+    sending && SENDING[sending.state],
   ]
     .filter(Boolean)
     .join(', ');

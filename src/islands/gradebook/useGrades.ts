@@ -3,9 +3,11 @@ import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { GradebookPage, GradeRow, GradesFiltered, HandMark, Wire } from '../../contract';
 import { type ApiResult, api, ask } from '../../ui';
+import { failureInWords } from '../../ui/failureInWords';
 
 export type Row = Wire<GradeRow>;
 export type Page = Wire<GradebookPage>;
+export type Cell = Row['cells'][number];
 export type Release = Page['releases'][number];
 export interface Order {
   readonly sort: string;
@@ -24,6 +26,8 @@ export function useGrades(courseId: string, filter: GradesFiltered, { sort, desc
     initialPageParam: 0,
     getNextPageParam: ({ from, rows, total }) => (from + rows.length < total ? from + rows.length : undefined),
     placeholderData: keepPreviousData,
+    // Until what is on its way to a platform has arrived.
+    refetchInterval: ({ state }) => (isOnItsWay(state.data?.pages ?? []) ? SENDING_MS : false),
   });
   const means = useQuery({
     queryKey: ['means', filter],
@@ -31,6 +35,20 @@ export function useGrades(courseId: string, filter: GradesFiltered, { sort, desc
     placeholderData: keepPreviousData,
   });
   return { found, means: means.data ?? null };
+}
+
+const SENDING_MS = 5000;
+const isOnItsWay = (pages: readonly Page[]): boolean =>
+  pages.some(({ rows }) => rows.some(({ cells }) => cells.some(({ sending }) => sending?.state === 'waiting')));
+
+/** Sends a learner's mark to the platform again. */
+export function useSendAgain(): (releaseId: string, learnerId: string) => Promise<void> {
+  const queries = useQueryClient();
+  return async (id, learnerId) => {
+    const sent = await api('POST /api/releases/{id}/scores', { id, body: { learnerId } });
+    if (sent.ok) await queries.invalidateQueries({ queryKey: ['grades'] });
+    else toast.error(`${sent.error.message}. ${sent.error.nextStep}`);
+  };
 }
 
 /** A change of one cell: a mark by hand (null: none), or what is said of it. */
@@ -70,7 +88,7 @@ export function useChanges(): Changes {
         : await api('PUT /api/releases/{id}/remarks', { id, body: { learnerId, ...change } });
     busy.current = false;
     if (!answer.ok) {
-      toast.error(`${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`);
+      toast.error(failureInWords(answer.error));
       return false;
     }
     queries.setQueriesData<InfiniteData<Page>>({ queryKey: ['grades'] }, (data) => withRow(data, answer.value));

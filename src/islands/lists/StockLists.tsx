@@ -4,6 +4,7 @@ import { Toaster, toast } from 'sonner';
 import type { ListRow, Wire } from '../../contract';
 import { readListing } from '../../core/kinds';
 import { api, Field } from '../../ui';
+import { failureInWords } from '../../ui/failureInWords';
 import { useSaving } from '../../ui/saving';
 import { toWire } from '../../ui/wire';
 import { WordPictures } from './WordPictures';
@@ -159,7 +160,7 @@ function Edit({ list, onKept }: { list: StockList | null; onKept: (list: StockLi
     const done = await api('POST /api/lists', { body: { id, ...content } });
     setBusy(false);
     if (done.ok) onKept({ id, ...content, title: title.trim(), revision: 1, changedAt: toWire(new Date()) });
-    else setProblem(`${done.error.message}. ${done.error.problems?.[0]?.message ?? done.error.nextStep}`);
+    else setProblem(failureInWords(done.error));
   };
   return (
     <form

@@ -5,6 +5,7 @@ import type { AllowanceRow, SettingsView, Wire } from '../../contract';
 import { MAX_MINUTES, MAX_SITTINGS } from '../../contract/limits';
 import { api, ask, Dialog, Field, moment, typedTime } from '../../ui';
 import { Confirm } from '../../ui/Confirm';
+import { failureInWords } from '../../ui/failureInWords';
 import { Queries } from '../../ui/Queries';
 import { useSaving } from '../../ui/saving';
 import { useUnsaved } from '../../ui/useUnsaved';
@@ -195,10 +196,7 @@ function Allowances({ id, view, onChange }: PartProps) {
   const [choosing, setChoosing] = useState(false);
   const put = async (learnerId: string, allowed: Omit<Allowance, 'learnerId' | 'name'> | null) => {
     const answer = await api('PUT /api/releases/{id}/allowances', { id, body: { learnerId, allowed } });
-    if (!answer.ok)
-      return void toast.error(
-        `${answer.error.message}. ${answer.error.problems?.[0]?.message ?? answer.error.nextStep}`,
-      );
+    if (!answer.ok) return void toast.error(failureInWords(answer.error));
     onChange(answer.value);
     setEditing(null);
   };

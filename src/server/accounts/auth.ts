@@ -7,6 +7,7 @@ import type { Config } from '../config';
 import * as accountTables from '../database/accountTables';
 import type { Database } from '../database/open';
 import { log } from '../log';
+import { launchSignIn } from './launched';
 import { allowsOrigin } from './origins';
 import { hash, verify } from './password';
 import { PICTURE_SIGN_IN, pictureSignInFor } from './pictures';
@@ -107,6 +108,7 @@ export function makeAuth(db: Database, config: Config) {
       }),
       twoFactor({ issuer: 'Vault Drop' }),
       pictureSignInFor(db),
+      launchSignIn(),
     ],
   });
 }

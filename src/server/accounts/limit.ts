@@ -26,6 +26,8 @@ export const LIMITS = {
   'joining-code': { max: 500, windowMs: 10 * MINUTE },
   /** E-mails that a teacher asks for: links to new addresses, and Today at once. */
   mail: { max: 10, windowMs: 24 * 60 * MINUTE },
+  /** Requests with one access token. */
+  token: { max: 600, windowMs: MINUTE },
   upload: { max: 200, windowMs: 10 * MINUTE },
 } as const satisfies Readonly<Record<string, Limit>>;
 export type Limited = keyof typeof LIMITS;

@@ -21,6 +21,8 @@ export interface Manifest {
    * The SHA-256 of the sign-in secret; left out if the secret is not in a file, and in backups from before this field.
    */
   readonly secret?: string | undefined;
+  /** The SHA-256 of the keys by which platforms know us; left out if there are none. */
+  readonly keys?: string | undefined;
 }
 
 /** The places of an application's data. */
@@ -33,6 +35,7 @@ export const DATABASE = 'vault-drop.db';
 export const MANIFEST = 'backup.json';
 export const MEDIA = 'media';
 export const SECRET = 'secret';
+export const KEYS = 'lti-keys.json';
 const BUSY_TIMEOUT_MS = 30_000;
 
 /** An expected error, as a sentence for the person who ran the command. */
@@ -84,8 +87,9 @@ export async function backUp(
   }
   const media = await mediaIn(join(data, MEDIA));
   await copyMedia(data, part, media);
-  if (await exists(join(data, SECRET)))
-    await writeFile(join(part, SECRET), await readFile(join(data, SECRET)), { mode: 0o600 });
+  for (const file of [SECRET, KEYS])
+    if (await exists(join(data, file)))
+      await writeFile(join(part, file), await readFile(join(data, file)), { mode: 0o600 });
   const manifest: Manifest = {
     format: 'vault-drop/backup',
     version: 1,
@@ -94,6 +98,7 @@ export async function backUp(
     database: { sha256: await sha256Of(copy), bytes: (await stat(copy)).size },
     media,
     ...((await exists(join(part, SECRET))) ? { secret: await sha256Of(join(part, SECRET)) } : {}),
+    ...((await exists(join(part, KEYS))) ? { keys: await sha256Of(join(part, KEYS)) } : {}),
   };
   await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`);
   await rename(part, to);

@@ -10,6 +10,7 @@ import {
   DATABASE,
   exists,
   fileOf,
+  KEYS,
   MANIFEST,
   type Manifest,
   MEDIA,
@@ -32,6 +33,9 @@ const manifestSchema = object({
   secret: string()
     .matches(/^[0-9a-f]{64}$/)
     .optional(),
+  keys: string()
+    .matches(/^[0-9a-f]{64}$/)
+    .optional(),
 });
 
 /** Reads a backup's `backup.json` and checks every file of the backup against it. */
@@ -52,6 +56,8 @@ export async function checked(from: string): Promise<Manifest> {
     throw new BackupProblem(`The secret in ${from} is not what was backed up.`);
   if ((await exists(secret)) && (await readFile(secret, 'utf8')).trim() === '')
     throw new BackupProblem(`The secret in ${from} is empty.`);
+  if (manifest.keys && (await wrong(join(from, KEYS), manifest.keys)))
+    throw new BackupProblem(`The keys in ${from} are not what was backed up.`);
   for (const hash of manifest.media)
     if (await wrong(mediumAt(join(from, MEDIA), hash), hash))
       throw new BackupProblem(`The medium ${hash} in ${from} is not what was backed up.`);
@@ -66,6 +72,8 @@ interface Swap {
   /** The folder to which the old data was moved; null: there was none. */
   readonly setAside: string | null;
   readonly hasSecret: boolean;
+  /** Left out by a restore that began before there were keys. */
+  readonly hasKeys?: boolean;
 }
 const SWAP = 'swap.json';
 
@@ -96,8 +104,10 @@ export async function restore(
   await copyMedia(from, part, manifest.media);
   const hasSecret = await exists(join(from, SECRET));
   if (hasSecret) await copyFile(join(from, SECRET), join(part, SECRET));
+  const hasKeys = manifest.keys !== undefined;
+  if (hasKeys) await copyFile(join(from, KEYS), join(part, KEYS));
   const setAside = there ? join(data, `before-${now.toISOString().replace(/[:.]/g, '-')}`) : null;
-  const how: Swap = { setAside, hasSecret };
+  const how: Swap = { setAside, hasSecret, hasKeys };
   await writeWhole(join(part, SWAP), JSON.stringify(how), move);
   await swap(storedData, how, move);
   return { manifest, setAside };
@@ -114,10 +124,11 @@ async function writeWhole(file: string, text: string, move: typeof rename): Prom
 /** What is moved: its name in `restoring` and among the old data, and its proper path. */
 const movedBy = (
   { data, databaseUrl }: StoredData,
-  { hasSecret }: Swap,
+  { hasSecret, hasKeys = false }: Swap,
 ): readonly (readonly [name: string, place: string])[] => [
   [MEDIA, join(data, MEDIA)],
   ...(hasSecret ? [[SECRET, join(data, SECRET)] as const] : []),
+  ...(hasKeys ? [[KEYS, join(data, KEYS)] as const] : []),
   [DATABASE, fileOf(databaseUrl)],
 ];
 /** A database has its log beside it. */

@@ -1,9 +1,9 @@
-import { and, asc, count, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { CourseChange, CourseRow, CourseSaved, CourseView, TeacherRow } from '../../contract';
 import { normalUsername } from '../../core';
 import type { As, Teacher } from '../context';
 import { user } from '../database/accountTables';
-import { course, courseLearner, courseTeacher, release, sitting, unit } from '../database/tables';
+import { course, courseLearner, courseTeacher, ltiContext, platform, release, sitting, unit } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { courseOf, isTaughtBy } from './access';
 import { assignedLearners } from './assigned';
@@ -52,7 +52,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
   const found = await courseOf(as, id);
   if (!found) return fail('notFound');
   const { row, right } = found;
-  const [[learners], owner, units, releases] = await Promise.all([
+  const [[learners], owner, units, releases, [linked]] = await Promise.all([
     db.select({ n: count() }).from(courseLearner).where(eq(courseLearner.courseId, id)),
     db.query.user.findFirst({ columns: { name: true }, where: eq(user.id, row.ownerId) }),
     db.select({ id: unit.id, title: unit.title }).from(unit).where(eq(unit.courseId, id)).orderBy(asc(unit.position)),
@@ -77,6 +77,12 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
       .where(eq(release.courseId, id))
       .groupBy(release.id)
       .orderBy(desc(release.createdAt)),
+    db
+      .select({ name: platform.name, roster: sql<number>`${ltiContext.membershipsUrl} is not null` })
+      .from(ltiContext)
+      .innerJoin(platform, eq(platform.id, ltiContext.platformId))
+      .where(eq(ltiContext.courseId, id))
+      .orderBy(isNull(ltiContext.membershipsUrl)),
   ]);
   return ok({
     id,
@@ -94,6 +100,7 @@ export async function openCourse(as: As<Teacher>, id: string): Promise<Result<Co
     appearance: row.appearance,
     releaseDefaults: row.releaseDefaults,
     letters: row.letters,
+    platform: linked ? { name: linked.name, roster: linked.roster === 1 } : null,
     revision: row.revision,
   });
 }

@@ -141,7 +141,7 @@ export async function removeLearner(
   return ok({ removed: await as.db.transaction((tx) => endEnrolments(tx, courseId, learners)) });
 }
 
-async function endEnrolments(db: Queries, courseId: string, learners: readonly string[]): Promise<number> {
+export async function endEnrolments(db: Queries, courseId: string, learners: readonly string[]): Promise<number> {
   const gone = await db
     .delete(courseLearner)
     .where(and(eq(courseLearner.courseId, courseId), inArray(courseLearner.learnerId, [...learners])))

@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { SecurityWhat } from '../../contract';
+import type { SecurityWhat, TokenScope } from '../../contract';
 
 // The tables of better-auth (it sets their names and columns), and the counters of sign-in tries.
 const moment = (name: string) => integer(name, { mode: 'timestamp_ms' });
@@ -125,6 +125,24 @@ export const securityEvent = sqliteTable(
     detail: text('detail').notNull().default(''),
   },
   (t) => [index('security_event_at').on(t.at), index('security_event_user').on(t.userId, t.n)],
+);
+
+/** Tokens by which programs act as a teacher: the SHA-256 of each. */
+export const accessToken = sqliteTable(
+  'access_token',
+  {
+    id: text('id').primaryKey(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => user.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    hash: text('hash').notNull().unique(),
+    scopes: text('scopes', { mode: 'json' }).$type<TokenScope[]>().notNull(),
+    madeAt: moment('made_at').notNull(),
+    expiresAt: moment('expires_at').notNull(),
+    usedAt: moment('used_at'),
+  },
+  (t) => [index('access_token_of').on(t.personId)],
 );
 
 /** The settings of the installation. */

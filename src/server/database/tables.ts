@@ -1,5 +1,7 @@
 // All tables except those of the accounts.
 export * from './courseTables';
 export * from './jobTables';
+export * from './ltiTables';
+export * from './outboxTables';
 export * from './releaseTables';
 export * from './vaultTables';

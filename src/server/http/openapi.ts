@@ -1,5 +1,6 @@
 import type { ObjectSchema, Schema } from 'yup';
-import { MAX_BODY_BYTES, type Operation } from '../../contract';
+import { MAX_BODY_BYTES, OPERATIONS, type Operation, type OperationName, scopeOf, TOKEN_SCOPES } from '../../contract';
+import { LIMITS } from '../accounts/limit';
 import { errors, statusOf } from '../errors';
 import { type JsonSchema, jsonSchemaOf } from './jsonSchema';
 
@@ -17,7 +18,7 @@ export interface DocumentedOperation {
 
 const ABOUT = `Everything Vault Drop's own pages do goes through these endpoints.
 
-Whoever asks is known by the cookie that signing in sets. A write is taken only with an \`Origin\` header that names the application itself. An answer in JSON is
+Whoever asks is known by the cookie that signing in sets, or a program by an access token (\`Authorization: Bearer …\`), within its scopes. Without a token a write is taken only with an \`Origin\` header that names the application itself. An answer in JSON is
 \`{"ok": true, "value": …}\`, or \`{"ok": false, "error": …}\` with a code of the list below and a sentence for people. Ids of what is made are the client's (UUIDs), so that a
 request may be sent again. What they have no permission to see answers 404, as if it did not exist.`;
 
@@ -51,6 +52,11 @@ export function openApiOf(
     components: {
       securitySchemes: {
         session: { type: 'apiKey', in: 'cookie', name: 'vault-drop.session_token', description: 'Set by signing in.' },
+        token: {
+          type: 'http',
+          scheme: 'bearer',
+          description: `An access token, which a teacher makes on the page of their account. Its scopes: ${TOKEN_SCOPES.join(', ')}. It needs no Origin, and asks ${LIMITS.token.max} times a minute at most.`,
+        },
       },
       responses,
       schemas: { ...schemas, Failed: FAILED },
@@ -90,6 +96,12 @@ const FAILED: JsonSchema = {
   required: ['ok', 'error'],
 };
 
+/** The scope by which a token may ask, if one may. */
+function byToken(name: string): { token: string[] }[] {
+  const scope = Object.hasOwn(OPERATIONS, name) ? scopeOf(name as OperationName) : 'byHand';
+  return scope === null || scope === 'byHand' ? [] : [{ token: [scope] }];
+}
+
 function operationOf({ method, path, operation, value }: DocumentedOperation, failures: Failures): JsonSchema {
   const { does, who, body, query, sends, maxBytes = MAX_BODY_BYTES, answer } = operation;
   const gives = answer.in === 'file' ? answer.mediaTypes : ['application/json'];
@@ -122,7 +134,7 @@ function operationOf({ method, path, operation, value }: DocumentedOperation, fa
         : who === 'signedIn'
           ? 'For whoever is signed in.'
           : `For a ${who}.`,
-    security: who === 'anyone' ? [] : [{ session: [] }],
+    security: who === 'anyone' ? [] : [{ session: [] }, ...byToken(`${method} ${path}`)],
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body
       ? {

@@ -1,5 +1,5 @@
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
-import type { GradebookPage, GradeCell, GradeRow } from '../../contract';
+import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
+import type { GradebookPage, GradeCell, GradeRow, Sending } from '../../contract';
 import {
   cellState,
   countingMark,
@@ -13,16 +13,20 @@ import {
 import type { As, Context, Teacher } from '../context';
 import { categoriesIn, unitsIn } from '../courses/parts';
 import { isAmong } from '../database/manyRows';
+import type { Database } from '../database/open';
 import {
   allowance,
   course,
   courseGroup,
   gradeRemark,
   groupMember,
+  ltiLine,
   markOverride,
+  outbox,
   release,
   releaseFor,
 } from '../database/tables';
+import { sendingOf } from '../outbox/outbox';
 import { editionOf } from '../releases/editions';
 import { closeOverdue } from '../sittings/finish';
 import { type AttemptScore, attemptScores, ofLearners, startedAttempts } from './attemptScores';
@@ -158,6 +162,28 @@ export async function gradeRows(as: Context, columns: Columns, learners: readonl
   });
 }
 
+/** The marks on their way to a platform, by cell; of several ways the one that failed. */
+async function notArrived(
+  db: Database,
+  releases: readonly string[],
+  people: readonly string[],
+): Promise<Map<string, NonNullable<Sending>>> {
+  const rows = await db
+    .select({ releaseId: ltiLine.releaseId, row: outbox })
+    .from(ltiLine)
+    .innerJoin(outbox, and(eq(outbox.kind, 'score'), eq(outbox.place, ltiLine.id)))
+    .where(
+      and(inArray(ltiLine.releaseId, [...releases]), isAmong(outbox.subject, people), ne(outbox.state, 'arrived')),
+    );
+  const sending = new Map<string, NonNullable<Sending>>();
+  for (const { releaseId, row } of rows) {
+    const cell = pair(releaseId, row.subject);
+    const its = sendingOf(row);
+    if (its && sending.get(cell)?.state !== 'failed') sending.set(cell, its);
+  }
+  return sending;
+}
+
 const pair = (a: string, b: string) => `${a} ${b}`;
 
 /** The cells of learners, in the order of the releases. */
@@ -168,7 +194,7 @@ export async function cellsIn(
 ): Promise<(learnerId: string) => GradeCell[]> {
   const ids = releases.map(({ id }) => id);
   if (ids.length === 0) return () => [];
-  const [came, byHand, allowed, whom, said] = await Promise.all([
+  const [came, byHand, allowed, whom, said, sending] = await Promise.all([
     attemptScores(db, ofLearners(ids, people)),
     db
       .select()
@@ -187,6 +213,7 @@ export async function cellsIn(
       .select()
       .from(gradeRemark)
       .where(and(inArray(gradeRemark.releaseId, ids), isAmong(gradeRemark.learnerId, people))),
+    notArrived(db, ids, people),
   ]);
   const at = now();
   const byCell = <T extends { releaseId: string; learnerId: string }>(rows: readonly T[]) =>
@@ -232,6 +259,7 @@ export async function cellsIn(
         byHand: hand?.reason ?? null,
         note: remark?.note ?? '',
         attempts: mine.length,
+        sending: sending.get(cell) ?? null,
         attempt: (countingSitting(touched, release.counts) ?? mine.at(-1))?.id ?? null,
       };
     });

@@ -1,9 +1,11 @@
+import { inArray } from 'drizzle-orm';
 import {
   type GradebookPage,
   type GradeCell,
   type GradeFilter,
   type GradeMean,
   type GradeMeans,
+  type GradeRelease,
   type GradeRow,
   type GradesFiltered,
   type GradesSought,
@@ -12,6 +14,7 @@ import {
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
 import { everybodyOn, listRoster, peopleIn } from '../courses/roster';
+import { ltiLine } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { type Columns, columnsOf, gradeEverybody, gradeRows } from './gradeCells';
 import { rememberedOrder, rememberOrder } from './gradeOrder';
@@ -24,8 +27,9 @@ export async function openGradebook(
 ): Promise<Result<GradebookPage>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const columns = await columnsOf({ ...as, closing: from === 0 }, courseId);
+  const lines = await linkedReleases(as, columns);
   const page = (rows: GradeRow[], total: number): Result<GradebookPage> =>
-    ok({ ...shownColumns(columns), rows, total, from });
+    ok({ ...shownColumns(columns, lines), rows, total, from });
   const isSorted = sort !== 'name' || descending;
   if (!isSorted && !isNarrowed(filter)) {
     const found = await listRoster(as, courseId, { words: filter.words ?? '', from });
@@ -62,12 +66,28 @@ export async function gradeMeans(
   });
 }
 
-const shownColumns = ({ releases, ...columns }: Columns) => ({
+const shownColumns = ({ releases, ...columns }: Columns, lines: ReadonlyMap<string, boolean>) => ({
   ...columns,
-  releases: releases.map(({ id, title, unitId, categoryId, dueAt, closesAt, outOf }) => ({
-    ...{ id, title, unitId, categoryId, dueAt, closesAt, outOf },
-  })),
+  releases: releases.map(({ id, title, unitId, categoryId, dueAt, closesAt, outOf }): GradeRelease => {
+    const takes = lines.get(id);
+    return {
+      ...{ id, title, unitId, categoryId, dueAt, closesAt, outOf },
+      scores: takes === undefined ? null : takes ? 'sent' : 'refused',
+    };
+  }),
 });
+
+/** The releases that a platform links, and whether one takes marks for them. */
+async function linkedReleases({ db }: Pick<As, 'db'>, { releases }: Columns): Promise<Map<string, boolean>> {
+  const ids = releases.map(({ id }) => id);
+  const lines = await db
+    .select({ id: ltiLine.releaseId, takes: ltiLine.takesScores })
+    .from(ltiLine)
+    .where(inArray(ltiLine.releaseId, ids));
+  const linked = new Map<string, boolean>();
+  for (const { id, takes } of lines) linked.set(id, takes || (linked.get(id) ?? false));
+  return linked;
+}
 
 const isNarrowed = ({ group, release, state }: GradesFiltered) =>
   group !== undefined || (release !== undefined && state !== undefined);

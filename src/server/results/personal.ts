@@ -1,4 +1,18 @@
-import { and, asc, eq, gt, inArray, notExists, notInArray, or, sql } from 'drizzle-orm';
+import {
+  and,
+  asc,
+  eq,
+  exists,
+  gt,
+  inArray,
+  isNotNull,
+  isNull,
+  notExists,
+  notInArray,
+  or,
+  type SQLWrapper,
+  sql,
+} from 'drizzle-orm';
 import type { Erased, LeftRow, PersonalCourse, PersonalData, PersonalRelease, PersonalSitting } from '../../contract';
 import { isPut, isTyped, type Move, roundMark } from '../../core';
 import { forgive } from '../accounts/limit';
@@ -20,8 +34,14 @@ import {
   figures,
   gradeRemark,
   groupMember,
+  ltiContext,
+  ltiLine,
+  ltiLinePerson,
+  ltiPerson,
   markOverride,
   move,
+  outbox,
+  platform,
   regrade,
   release,
   releaseFor,
@@ -242,7 +262,7 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
       where: and(eq(audit.courseId, courseId), eq(audit.learnerId, learnerId), eq(audit.what, 'erased')),
     });
     return before
-      ? ok({ account: before.detail.account === true, sittings: Number(before.detail.sittings) })
+      ? ok({ account: before.detail.account === true, sittings: Number(before.detail.sittings), elsewhere: [] })
       : fail('notFound');
   }
   const erased = await db.transaction(async (tx) => {
@@ -253,6 +273,12 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
       .where(and(eq(sitting.learnerId, learnerId), inArray(sitting.releaseId, releases)));
     const ids = mine.map(({ id }) => id);
     await tx.insert(erasing).values({ courseId, learnerId });
+    const elsewhere = await arrivedAt(tx, learnerId, releases);
+    // With it goes what waits to be sent, and nothing more is (see the triggers).
+    const lines = tx.select({ id: ltiLine.id }).from(ltiLine).where(inArray(ltiLine.releaseId, releases));
+    await tx
+      .delete(ltiLinePerson)
+      .where(and(eq(ltiLinePerson.learnerId, learnerId), inArray(ltiLinePerson.lineId, lines)));
     for (const table of [digest, standing, checkpoint, move])
       await tx.delete(table).where(inArray(table.sittingId, ids));
     await tx.delete(sitting).where(inArray(sitting.id, ids));
@@ -280,13 +306,39 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
     const account = await eraseAccount(tx, learnerId, found.row);
     await record({ ...as, db: tx }, { courseId, learnerId, what: 'erased', detail: { sittings: ids.length, account } });
     await tx.delete(erasing);
-    return { ids, account };
+    return { ids, account, elsewhere };
   });
   for (const id of erased.ids) recall(id);
-  return ok({ account: erased.account, sittings: erased.ids.length });
+  return ok({ account: erased.account, sittings: erased.ids.length, elsewhere: erased.elsewhere });
 }
 
-/** Deletes the account if no course has data of it and a teacher of this course made it. */
+/** The platforms at which marks of these releases have arrived: what is there is theirs to erase. */
+async function arrivedAt(tx: Transaction, learnerId: string, releases: SQLWrapper): Promise<string[]> {
+  const rows = await tx
+    .selectDistinct({ name: platform.name })
+    .from(outbox)
+    .innerJoin(ltiLine, eq(ltiLine.id, outbox.place))
+    .innerJoin(ltiContext, eq(ltiContext.id, ltiLine.contextId))
+    .innerJoin(platform, eq(platform.id, ltiContext.platformId))
+    .where(
+      and(
+        ...[eq(outbox.kind, 'score'), eq(outbox.subject, learnerId), isNotNull(outbox.body)],
+        inArray(ltiLine.releaseId, releases),
+      ),
+    )
+    .orderBy(asc(platform.name));
+  return rows.map(({ name }) => name);
+}
+
+/** An account that a launch or a platform's roster made: nobody signs in to it in another way. */
+const cameByPlatform = (tx: Transaction) =>
+  and(
+    isNull(user.madeBy),
+    isNull(user.username),
+    exists(tx.select({ one: sql`1` }).from(ltiPerson).where(eq(ltiPerson.personId, user.id))),
+  );
+
+/** Deletes the account if no course has data of it, and a teacher of this course made it or a platform did. */
 async function eraseAccount(
   tx: Transaction,
   learnerId: string,
@@ -305,7 +357,7 @@ async function eraseAccount(
       and(
         eq(user.id, learnerId),
         eq(user.role, 'learner'),
-        or(eq(user.madeBy, ownerId), inArray(user.madeBy, others)),
+        or(eq(user.madeBy, ownerId), inArray(user.madeBy, others), cameByPlatform(tx)),
         ...left,
       ),
     )

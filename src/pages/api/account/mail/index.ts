@@ -1,8 +1,8 @@
-import { askForMail, endMail, endpoint, ok, openMorningMail } from '../../../../server';
+import { askForMail, endMail, endpoint, ok, openMorningMail, ownAddress } from '../../../../server';
 
 export const GET = endpoint('GET /api/account/mail', async ({ as }) => ok(await openMorningMail(as)));
 export const PUT = endpoint('PUT /api/account/mail', async ({ as, body, request }) => {
-  const asked = await askForMail(as, body, (as.config.publicUrl ?? new URL(request.url)).origin);
+  const asked = await askForMail(as, body, ownAddress(as.config, request));
   as.jobs?.wake();
   return asked;
 });

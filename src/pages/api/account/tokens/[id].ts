@@ -1,0 +1,3 @@
+import { endpoint, takeTokenBack } from '../../../../server';
+
+export const DELETE = endpoint('DELETE /api/account/tokens/{id}', ({ as, id }) => takeTokenBack(as, id));

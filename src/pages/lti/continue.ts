@@ -1,0 +1,3 @@
+import { continueRoute, endpointOf, guarded } from '../../server';
+
+export const POST = endpointOf('POST /lti/continue', guarded(continueRoute));

@@ -1,0 +1,3 @@
+import { endpointOf, guarded, launchRoute } from '../../server';
+
+export const POST = endpointOf('POST /lti/launch', guarded(launchRoute));

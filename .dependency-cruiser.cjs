@@ -46,6 +46,7 @@ const SERVER = [
   'sittings',
   'results',
   'lti',
+  'xapi',
   'board',
   'live',
   'search',

@@ -59,6 +59,9 @@ const drawn = (zone: string, locals: App.Locals, next: () => Promise<Response>):
     });
   });
 
+/** Stand-ins for other systems, which programs ask: in the demo alone. */
+const STAND_INS = ['/stand-in/platform', '/stand-in/record-store'];
+
 export const onRequest = defineMiddleware(async ({ request, locals, url, cookies: sent }, next) => {
   // These two need no application; one of them reports whether it works.
   if (url.pathname === '/api/health' || url.pathname === '/api/ping') return withHeaders(await next());
@@ -75,9 +78,9 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
     return asked;
   };
 
-  const standsIn = app.config.demo && url.pathname.startsWith('/stand-in/platform');
-  // A program asks by a token: then no cookie counts, so that no other site can make a browser ask. The stand-in for a
-  // platform is another system, with tokens of its own.
+  const standsIn = app.config.demo && STAND_INS.some((path) => url.pathname.startsWith(path));
+  // A program asks by a token: then no cookie counts, so that no other site can make a browser ask. The stand-ins are
+  // other systems, with tokens of their own.
   const token = standsIn ? null : bearerOf(request.headers);
   if (token !== null) {
     const asks = await personOfToken(app, token, { method: request.method, pathname: url.pathname });

@@ -160,7 +160,7 @@ describe('a backup', () => {
     expect(readFileSync(join(config.data, 'vault-drop.db'))).toEqual(before);
   });
 
-  it('is a command', () => {
+  it('is a command', { timeout: 120_000 }, () => {
     const run = (...args: string[]) =>
       spawnSync(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', ...args], {
         encoding: 'utf8',

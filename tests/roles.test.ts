@@ -29,6 +29,7 @@ import { makeList } from '../src/server/vault/lists';
 import { editQuestion, saveNew, setDeleted } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
 import { makeShelf, shareShelf } from '../src/server/vault/shelves';
+import { nameRecordStore } from '../src/server/xapi/recordStore';
 import { operation } from './support/apiDocument';
 import { course, inOrder, learner, must, release, seeds, teacher, testApp } from './support/app';
 import { type Asking, asked, ENDPOINTS } from './support/endpoints';
@@ -239,6 +240,7 @@ async function linkedByASchool(owner: As<Teacher>, pupil: As<Learner>): Promise<
     Response.json({ members: [{ user_id: 'x', name: 'X', roles: ['Learner'] }] });
   const [platform] = await listPlatforms(owner);
   of.platform = platform?.id ?? '';
+  must(await nameRecordStore(owner, store));
   const [contextId, lineId] = [randomUUID(), randomUUID()];
   const { db } = owner;
   await db.insert(ltiContext).values({
@@ -286,6 +288,8 @@ const settings = {
 };
 const empty = { from: 2, title: 'Another name', goBack: true, sections: [] };
 
+const store = { address: 'https://store.example/xapi', key: 'k', secret: 's', names: false };
+
 const NOT_ADMIN = { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' } as const;
 const another = {
   ...{ name: 'Another', issuer: 'https://x.example', clientId: 'x', deployments: ['1'] },
@@ -302,6 +306,15 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/platforms': { may: OWNER, else: NOT_ADMIN },
   'POST /api/platforms': { may: OWNER, ask: () => ({ body: another }), else: NOT_ADMIN },
   'DELETE /api/platforms/{id}': { may: OWNER, ask: at(() => of.platform), else: NOT_ADMIN },
+  'GET /api/record-store': { may: OWNER, else: NOT_ADMIN },
+  'PUT /api/record-store': {
+    may: OWNER,
+    ask: () => ({ body: { ...store, key: 'another' } }),
+    else: NOT_ADMIN,
+  },
+  'POST /api/record-store/again': { may: OWNER, ask: () => ({ body: { all: false } }), else: NOT_ADMIN },
+  'DELETE /api/record-store': { may: OWNER, else: NOT_ADMIN },
+  'GET /api/releases/{id}/statements': { may: COURSE, ask: at(() => of.release) },
   'GET /api/courses/{id}/outside': { may: COURSE, ask: at(() => of.course) },
   'POST /api/courses/{id}/lti-roster': { may: COURSE, ask: at(() => of.course, { body: { take: true } }) },
   'POST /api/releases/{id}/scores': {
@@ -635,7 +648,7 @@ const OTHERS = [
   // Forms of platforms, and the page that one leads to (`launches.test.ts`, `tests/browser/platforms.spec.ts`).
   ...['GET /lti/login', 'POST /lti/login', 'POST /lti/launch', 'POST /lti/continue', 'GET /lti/deep-link'],
   // The other side, in the demo alone.
-  'ALL /stand-in/platform/{path}',
+  ...['ALL /stand-in/platform/{path}', 'ALL /stand-in/record-store/{path}'],
 ];
 
 /** Of the right role, as the endpoint says of itself? */

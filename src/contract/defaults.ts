@@ -12,6 +12,7 @@ export const DEFAULT_SETTINGS: ReleaseSettings = {
   counts: 'best',
   practice: false,
   categoryId: null,
+  passMark: null,
   feedbackLevel: 'modelAnswer',
   feedbackTime: 'atOnce',
   audience: null,

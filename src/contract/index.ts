@@ -19,6 +19,7 @@ export * from './paper';
 export * from './platforms';
 export * from './problems';
 export * from './questions';
+export * from './recordStore';
 export * from './releases';
 export * from './results';
 export * from './revised';

@@ -12,6 +12,7 @@ import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } fro
 import { paperOperations } from './paper';
 import { platformOperations } from './platforms';
 import { questionOperations } from './questions';
+import { recordStoreOperations } from './recordStore';
 import { releaseOperations } from './releases';
 import { resultOperations } from './results';
 import { rosterOperations } from './roster';
@@ -44,6 +45,7 @@ export const OPERATIONS = {
   ...todayOperations,
   ...platformOperations,
   ...tokenOperations,
+  ...recordStoreOperations,
 } as const;
 
 export type Operations = typeof OPERATIONS;

@@ -52,6 +52,15 @@ export interface GoesOutside {
     /** How many marks have arrived there. */
     arrived: number;
   }[];
+  /** The record store of the installation; null: statements are sent nowhere. */
+  store: {
+    address: string;
+    /** Learners' names go along. */
+    names: boolean;
+    since: Date;
+    /** Of how many learners of this course something has arrived there. */
+    learners: number;
+  } | null;
 }
 
 /** What somebody may choose to link in a platform's course: by title. */

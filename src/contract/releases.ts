@@ -25,6 +25,8 @@ export interface ReleaseSettings {
   readonly counts: Counts;
   readonly practice: boolean;
   readonly categoryId: string | null;
+  /** The share of the points that passes, in per cent; null: nothing is said of passing. */
+  readonly passMark: number | null;
   readonly feedbackLevel: FeedbackLevel;
   /** `atOnce` is fixed when it is published. */
   readonly feedbackTime: FeedbackTime;
@@ -120,6 +122,12 @@ const releaseSettings = {
   counts: aWord(COUNTS),
   practice: boolean().required(),
   categoryId: string().uuid().nullable().default(null),
+  passMark: number()
+    .integer('A whole number')
+    .min(1, 'At least 1 per cent')
+    .max(100, 'At most 100 per cent')
+    .nullable()
+    .default(null),
   feedbackLevel: aWord(FEEDBACK_LEVELS),
   feedbackTime: aWord(FEEDBACK_TIMES),
   audience: object({ groups: ids(200), learners: ids(2000) })

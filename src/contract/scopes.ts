@@ -16,6 +16,7 @@ const RESULTS: readonly string[] = [
     'roster',
     'lti-roster',
     'outside',
+    'statements',
   ],
   ...['gradebook.csv', 'answers.csv', 'answers.jsonl', 'results.csv', 'invitations'],
 ];
@@ -24,7 +25,17 @@ const AUTHOR: readonly string[] = [
   ...['questions', 'sets', 'lists', 'shelves', 'media', 'packages', 'tags', 'formulas', 'bin', 'board'],
 ];
 /** What a person does by signing in: no token makes tokens, ends sessions, or administers. */
-const BY_HAND: readonly string[] = ['account', 'me', 'auth', 'installation', 'platforms', 'lti', 'today', 'joining'];
+const BY_HAND: readonly string[] = [
+  'account',
+  'me',
+  'auth',
+  'installation',
+  'platforms',
+  'record-store',
+  'lti',
+  'today',
+  'joining',
+];
 
 /**
  * The scope that a token needs for an endpoint; null: it needs none, because anyone may ask. `byHand`: no token does

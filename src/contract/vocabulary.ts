@@ -118,6 +118,9 @@ export const SECURITY_EVENTS = [
   'launchRefused',
   'accountsJoined',
   'keyTurned',
+  'recordStoreNamed',
+  'recordStoreRemoved',
+  'oneRosterTaken',
   'tokenMade',
   'tokenTakenBack',
 ] as const;

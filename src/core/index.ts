@@ -287,6 +287,7 @@ export {
 export type { Guessing } from './proof/guess/guess';
 export { type Mend, mendOf } from './proof/mends/mends';
 export { type Clock, modelAnswerOf, type Proof, prove } from './proof/proof';
+export { type RightOne, type RightOnes, rightOnes } from './proof/solve/rightOnes';
 export type { ModelPlacement } from './proof/solve/solve';
 export { type Earned, STRATEGIES, type Strategy, strategies, tryingBeatsKnowing } from './proof/strategies';
 export { type Random, random, seedOf, shuffled } from './random/random';

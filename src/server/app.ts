@@ -10,6 +10,9 @@ import { clearIncoming } from './media/incoming';
 import { startOutbox } from './outboxRunner';
 import { steadyClock } from './releases/time';
 import { workPool } from './work/pool';
+import { keepHomePage } from './xapi/identity';
+
+const DEFAULT_PORT = 4321;
 
 export interface App extends Context {
   readonly auth: Auth;
@@ -34,10 +37,15 @@ export async function makeApp(config: Config): Promise<App> {
 // connection.
 const shared = globalThis as unknown as { vaultDrop?: Promise<App> };
 
+/** Where this installation is reached, as far as it is told. */
+const homePageOf = ({ publicUrl }: Config): string =>
+  publicUrl?.origin ?? `http://127.0.0.1:${process.env.PORT ?? DEFAULT_PORT}`;
+
 async function startApp(): Promise<App> {
   const app = await makeApp(readConfig(process.env));
   const [row] = await app.db.all<{ at: number | null }>(sql`select max(at) as at from move`);
   const steady = steadyClock(row?.at ?? 0);
+  await keepHomePage(app, homePageOf(app.config));
   const serving = { ...app, steady };
   const [jobs, outbox] = [startJobs(serving), startOutbox(serving)];
   const wake = () => {

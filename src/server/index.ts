@@ -118,3 +118,5 @@ export { copySet, listSets, makeSet, openSet, saveSet, setSetDeleted } from './v
 export { changeShelf, listShelves, makeShelf, removeShelf, shareShelf } from './vault/shelves';
 export { listVersions, nameVersion, versionAt } from './vault/versions';
 export { wholeSet } from './vault/wholeSet';
+export { nameRecordStore, openRecordStore, removeRecordStore, sendToStoreAgain } from './xapi/recordStore';
+export { statementsFile } from './xapi/statementsFile';

@@ -3,10 +3,12 @@ import type { Context } from './context';
 import { log } from './log';
 import { sendScore } from './lti/scores';
 import { type OutboxRow, type Outcome, settle, takeDue } from './outbox/outbox';
+import { sendStatements } from './xapi/send';
 
 /** What is sent for each kind of row. */
-const SENDERS: Partial<Record<OutboxRow['kind'], (context: Context, row: OutboxRow) => Promise<Outcome>>> = {
+const SENDERS: Record<OutboxRow['kind'], (context: Context, row: OutboxRow) => Promise<Outcome>> = {
   score: sendScore,
+  statement: sendStatements,
 };
 
 const POLL_MS = 2000;
@@ -17,8 +19,7 @@ const TOGETHER = 8;
 /** Tries one row, and writes down how that ended. */
 async function send(context: Context, row: OutboxRow): Promise<void> {
   try {
-    const sender = SENDERS[row.kind];
-    await settle(context, row, sender ? await sender(context, row) : { arrived: true });
+    await settle(context, row, await SENDERS[row.kind](context, row));
   } catch (error) {
     log.error({ err: error, outbox: row.id }, 'could not be sent');
     // The lease runs out, and the row is tried again.

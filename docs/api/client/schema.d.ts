@@ -1441,6 +1441,54 @@ export interface paths {
         patch: operations["patch-questions"];
         trace?: never;
     };
+    "/api/record-store/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tries again what could not be sent; `all`: sends everything, also what came about before the store was named.
+         * @description For a teacher.
+         */
+        post: operations["post-record-store-again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record-store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The record store that statements are sent to, for an administrator.
+         * @description For a teacher.
+         */
+        get: operations["get-record-store"];
+        /**
+         * Names the record store. From then on what learners do is sent to it; its secret is never shown again.
+         * @description For a teacher.
+         */
+        put: operations["put-record-store"];
+        post?: never;
+        /**
+         * Sends statements nowhere any more. What has arrived stays where it is.
+         * @description For a teacher.
+         */
+        delete: operations["delete-record-store"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/releases/{id}/allowances": {
         parameters: {
             query?: never;
@@ -1819,6 +1867,26 @@ export interface paths {
          * @description For a learner.
          */
         post: operations["post-releases-id-sittings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/releases/{id}/statements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The statements of a release (xAPI), one a line, ordered by time. They hold what is right.
+         * @description For a teacher.
+         */
+        get: operations["get-releases-id-statements"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3791,6 +3859,16 @@ export interface components {
                 /** @description How many marks have arrived there. */
                 arrived: number;
             }[];
+            /** @description The record store of the installation; null: statements are sent nowhere. */
+            store: {
+                address: string;
+                /** @description Learners' names go along. */
+                names: boolean;
+                /** Format: date-time */
+                since: string;
+                /** @description Of how many learners of this course something has arrived there. */
+                learners: number;
+            } | null;
         };
         GradeCell: {
             /** @description Null: none. */
@@ -5144,6 +5222,28 @@ export interface components {
             mark: number;
             max: number;
         };
+        /** @description The record store of the installation; its secret is never shown. */
+        RecordStore: {
+            address: string;
+            key: string;
+            /** @description Learners' names go along. */
+            names: boolean;
+            /**
+             * Format: date-time
+             * @description What came about earlier is not sent.
+             */
+            since: string;
+        };
+        RecordStoreView: {
+            /** @description Null: statements are sent nowhere. */
+            store: components["schemas"]["RecordStore"] | null;
+            /** @description How many learners' work at releases waits to be sent, could not be, and has arrived. */
+            waiting: number;
+            failed: number;
+            arrived: number;
+            /** @description Why something waits or has failed, the latest; empty: nothing does. */
+            reason: string;
+        };
         /** @description The learners and groups of a release that is not for the whole course. */
         ReleaseAudience: {
             groups: string[];
@@ -5179,6 +5279,8 @@ export interface components {
             counts: components["schemas"]["Counts"];
             practice: boolean;
             categoryId: null | string;
+            /** @description The share of the points that passes, in per cent; null: nothing is said of passing. */
+            passMark: null | number;
             feedbackLevel: components["schemas"]["FeedbackLevel"];
             feedbackTime: components["schemas"]["FeedbackTime"];
             /** @description Null: the whole course. */
@@ -5459,7 +5561,7 @@ export interface components {
             address: null | string;
         };
         /** @enum {string} */
-        SecurityWhat: "accountLocked" | "accountMade" | "accountsJoined" | "adminGiven" | "adminTaken" | "installationChanged" | "keyTurned" | "launchRefused" | "passwordChanged" | "passwordReset" | "platformAdded" | "platformRemoved" | "rightRefused" | "secondFactorOff" | "secondFactorOn" | "signInRefused" | "signedIn" | "signedOutEverywhere" | "tokenMade" | "tokenTakenBack";
+        SecurityWhat: "accountLocked" | "accountMade" | "accountsJoined" | "adminGiven" | "adminTaken" | "installationChanged" | "keyTurned" | "launchRefused" | "oneRosterTaken" | "passwordChanged" | "passwordReset" | "platformAdded" | "platformRemoved" | "recordStoreNamed" | "recordStoreRemoved" | "rightRefused" | "secondFactorOff" | "secondFactorOn" | "signInRefused" | "signedIn" | "signedOutEverywhere" | "tokenMade" | "tokenTakenBack";
         /** @description How a mark's way to a platform stands; null: it has arrived, or none is sent. */
         Sending: {
             state: components["schemas"]["Exclude"];
@@ -11070,6 +11172,140 @@ export interface operations {
             default: components["responses"]["anyOther"];
         };
     };
+    "post-record-store-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description At most 64 KiB. */
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @default false */
+                    all?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["RecordStoreView"];
+                    };
+                };
+            };
+            400: components["responses"]["badRequest"];
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "get-record-store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["RecordStoreView"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "put-record-store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description At most 64 KiB. */
+        requestBody: {
+            content: {
+                "application/json": {
+                    address: string;
+                    key: string;
+                    /** @default  */
+                    secret?: string;
+                    /** @default false */
+                    names?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["RecordStoreView"];
+                    };
+                };
+            };
+            400: components["responses"]["badRequest"];
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "delete-record-store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["RecordStoreView"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            default: components["responses"]["anyOther"];
+        };
+    };
     "put-releases-id-allowances": {
         parameters: {
             query?: never;
@@ -11859,6 +12095,8 @@ export interface operations {
                      * @default null
                      */
                     categoryId?: string | null;
+                    /** @default null */
+                    passMark?: number | null;
                     /** @enum {unknown} */
                     feedbackLevel: "nothing" | "verdicts" | "feedback" | "modelAnswer";
                     /** @enum {unknown} */
@@ -12030,6 +12268,32 @@ export interface operations {
             default: components["responses"]["anyOther"];
         };
     };
+    "get-releases-id-statements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": unknown;
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            404: components["responses"]["notFound"];
+            default: components["responses"]["anyOther"];
+        };
+    };
     "get-releases-id-together": {
         parameters: {
             query?: {
@@ -12184,6 +12448,8 @@ export interface operations {
                          * @default null
                          */
                         categoryId?: string | null;
+                        /** @default null */
+                        passMark?: number | null;
                         /** @enum {unknown} */
                         feedbackLevel: "nothing" | "verdicts" | "feedback" | "modelAnswer";
                         /** @enum {unknown} */

@@ -1,4 +1,5 @@
 import { boardFromPlacements, itemOf, numberOf, type Question, type QuestionModel, questionModel } from '../../core';
+import { identifierOf } from '../identifiers';
 import { copiesOut, notesOn, reasonsAgainst, type Way, wayOf } from './carried';
 import { writtenProcessing } from './expressions';
 import { choiceOut } from './interactions/choice';
@@ -8,7 +9,7 @@ import { graphicGapMatchOut } from './interactions/graphicGapMatch';
 import { matchOut } from './interactions/match';
 import { orderOut } from './interactions/order';
 import { pointsOut } from './interactions/points';
-import { identifierOf, MAX_SCORE, namesIn, SCORE } from './names';
+import { MAX_SCORE, namesIn, SCORE } from './names';
 import type { Arrangement, Interaction, Leaving, Out, Response, Said } from './outgoing';
 import { markerPicture, type Pictures, scenePicture } from './scenePicture';
 import { FEEDBACK, scoringOf } from './scoring';

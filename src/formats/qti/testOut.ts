@@ -1,6 +1,7 @@
 import { pointsOf, type Section } from '../../core';
+import { identifierOf } from '../identifiers';
 import { QTI } from './item';
-import { identifierOf, SCORE } from './names';
+import { SCORE } from './names';
 import type { PackedTest } from './packageOut';
 import { element, writeXml, type XmlElement } from './xml';
 

@@ -140,6 +140,16 @@ export function ReleaseFields({ courseId, draft, onChange, published = false, un
               options={COUNTS.map((counts) => [counts, COUNTS_IN_WORDS[counts]])}
             />
           )}
+          <Field
+            label="Pass mark, in per cent"
+            type="number"
+            min={1}
+            max={100}
+            hint="Empty: nobody passes or fails."
+            value={draft.passMark}
+            problem={wrong.passMark}
+            onChange={(event) => set({ passMark: event.target.value })}
+          />
         </div>
       </Fold>
       <Fold

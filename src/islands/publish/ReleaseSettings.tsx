@@ -28,6 +28,7 @@ const LABELS: Readonly<Record<string, string>> = {
   counts: 'Which attempt counts',
   practice: 'Practice',
   categoryId: 'Category',
+  passMark: 'Pass mark',
   feedbackLevel: 'Feedback',
   feedbackTime: 'When they see it',
   audience: 'For whom',

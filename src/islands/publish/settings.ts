@@ -9,9 +9,11 @@ import { toWire } from '../../ui/wire';
 /**
  * The settings of a release as typed: numbers as texts, times in the reader's zone. An empty `sittings`: any number.
  */
-export type Draft = Omit<Sent, 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings'> & {
-  readonly [Field in 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings']: string;
+export type Draft = Omit<Sent, Typed> & {
+  readonly [Field in Typed]: string;
 };
+
+type Typed = 'title' | 'opensAt' | 'dueAt' | 'closesAt' | 'minutes' | 'sittings' | 'passMark';
 
 /** The same as the server has it (src/server/releases/settings.ts). */
 export type Sent = Wire<ReleaseSettings>;
@@ -20,7 +22,7 @@ export type Sent = Wire<ReleaseSettings>;
 export const momentIn = (text: string) => (text === '' ? null : toWire(typedTime(text)));
 const number = (text: string) => (text === '' ? null : Number(text));
 
-export const sent = ({ title, opensAt, dueAt, closesAt, minutes, sittings, ...rest }: Draft): Sent => ({
+export const sent = ({ title, opensAt, dueAt, closesAt, minutes, sittings, passMark, ...rest }: Draft): Sent => ({
   ...rest,
   ...(title.trim() === '' ? {} : { title: title.trim() }),
   opensAt: momentIn(opensAt),
@@ -28,12 +30,22 @@ export const sent = ({ title, opensAt, dueAt, closesAt, minutes, sittings, ...re
   closesAt: momentIn(closesAt),
   minutes: number(minutes),
   sittings: number(sittings),
+  passMark: number(passMark),
 });
 
 /** A time as a `datetime-local` field has it. */
 export const asTyped = (moment: string | null): string => (moment === null ? '' : timeAsTyped(new Date(moment)));
 
-export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sittings, ...rest }: Sent): Draft => ({
+export const drafted = ({
+  title = '',
+  opensAt,
+  dueAt,
+  closesAt,
+  minutes,
+  sittings,
+  passMark,
+  ...rest
+}: Sent): Draft => ({
   ...rest,
   title,
   opensAt: asTyped(opensAt),
@@ -41,6 +53,7 @@ export const drafted = ({ title = '', opensAt, dueAt, closesAt, minutes, sitting
   closesAt: asTyped(closesAt),
   minutes: minutes === null ? '' : String(minutes),
   sittings: sittings === null ? '' : String(sittings),
+  passMark: passMark === null ? '' : String(passMark),
 });
 
 /** The defaults of a release, as typed. */

@@ -3,8 +3,8 @@ import type { OutboxState } from '../../contract';
 import { moment } from './columns';
 
 /**
- * What has to arrive at another system. A row is written in the transaction that gives rise to it: for scores by
- * triggers (see the migrations). It is sent by `outbox/outbox.ts`, and stays when it has arrived, so that the same is
+ * What has to arrive at another system. A row is written in the transaction that gives rise to it, by triggers (see the
+ * migrations). It is sent by `outbox/outbox.ts`, and stays when it has arrived, so that the same is
  * not sent twice.
  */
 export const outbox = sqliteTable(
@@ -14,7 +14,7 @@ export const outbox = sqliteTable(
     kind: text('kind', { enum: ['score', 'statement'] }).notNull(),
     /** Where it goes: the line of a score, the record store of a statement. */
     place: text('place').notNull(),
-    /** What it is about: the learner of a score, the id of a statement. */
+    /** What it is about: the learner of a score; of statements the learner, a slash, and the release. */
     subject: text('subject').notNull(),
     /** Raised by each change: what was sent before it has not arrived as it is now. */
     version: integer('version').notNull().default(1),
@@ -28,7 +28,7 @@ export const outbox = sqliteTable(
     leasedUntil: moment('leased_until'),
     /** Why it has not arrived, as a sentence; empty: it was not tried yet. */
     reason: text('reason').notNull().default(''),
-    /** A statement; of a score what arrived last. */
+    /** Of a score what arrived last; of statements the ids of those that have arrived, and of those refused for good. */
     body: text('body', { mode: 'json' }).$type<unknown>(),
   },
   (t) => [
@@ -37,3 +37,18 @@ export const outbox = sqliteTable(
     index('outbox_subject').on(t.subject),
   ],
 );
+
+/** The record store that statements are sent to (xAPI): one row, or none. */
+export const recordStore = sqliteTable('record_store', {
+  id: text('id').primaryKey(),
+  address: text('address').notNull(),
+  key: text('key').notNull(),
+  /** Encrypted by the secret of the installation. */
+  secret: text('secret').notNull(),
+  /** Learners' names go along. */
+  names: integer('names', { mode: 'boolean' }).notNull(),
+  /** What came about earlier is not sent. */
+  since: moment('since').notNull(),
+  /** The version of xAPI that it takes. */
+  version: text('version').notNull().default('1.0.3'),
+});

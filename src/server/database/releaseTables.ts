@@ -47,6 +47,8 @@ export const release = sqliteTable(
     /** Practice: it is not in the gradebook. */
     practice: integer('practice', { mode: 'boolean' }).notNull().default(false),
     categoryId: text('category_id').references(() => category.id, { onDelete: 'set null' }),
+    /** The share of the points that passes, in per cent; null: nothing is said of passing. */
+    passMark: integer('pass_mark'),
     /** The highest feedback level (a question may give less), and when it is given. */
     feedbackLevel: text('feedback_level').$type<FeedbackLevel>().notNull().default('modelAnswer'),
     feedbackTime: text('feedback_time').$type<FeedbackTime>().notNull().default('atOnce'),

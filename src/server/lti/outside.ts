@@ -1,11 +1,11 @@
-import { and, asc, countDistinct, eq, isNotNull } from 'drizzle-orm';
+import { and, asc, countDistinct, eq, isNotNull, sql } from 'drizzle-orm';
 import type { GoesOutside } from '../../contract';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
-import { ltiContext, ltiLine, ltiLinePerson, outbox, platform, release } from '../database/tables';
+import { ltiContext, ltiLine, ltiLinePerson, outbox, platform, recordStore, release } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 
-/** What of a course goes to platforms, for its teachers to show. */
+/** What of a course goes to platforms and to the record store, for its teachers to show. */
 export async function goesOutside(as: As<Teacher>, courseId: string): Promise<Result<GoesOutside>> {
   if (!(await courseOf(as, courseId))) return fail('notFound');
   const contexts = await as.db
@@ -40,5 +40,19 @@ export async function goesOutside(as: As<Teacher>, courseId: string): Promise<Re
       };
     }),
   );
-  return ok({ platforms });
+  return ok({ platforms, store: await storeOf(as, courseId) });
+}
+
+/** What goes to the record store of the installation; null: there is none. */
+async function storeOf({ db }: Pick<As<Teacher>, 'db'>, courseId: string): Promise<GoesOutside['store']> {
+  const [store] = await db.select().from(recordStore);
+  if (!store) return null;
+  const learner = sql`substr(${outbox.subject}, 1, instr(${outbox.subject}, '/') - 1)`;
+  const [people] = await db
+    .select({ n: sql<number>`count(distinct ${learner})` })
+    .from(outbox)
+    .innerJoin(release, sql`${release.id} = substr(${outbox.subject}, instr(${outbox.subject}, '/') + 1)`)
+    .where(and(eq(outbox.kind, 'statement'), eq(release.courseId, courseId), isNotNull(outbox.body)));
+  const { address, names, since } = store;
+  return { address, names, since, learners: people?.n ?? 0 };
 }

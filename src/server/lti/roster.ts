@@ -8,10 +8,11 @@ import { user } from '../database/accountTables';
 import { courseLearner, ltiContext, ltiPerson, platform } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { NotReached } from '../outside/ask';
+import { jsonOf, nextPage, withQuery } from '../outside/replies';
 import { nameIn, roleIn, SCOPE } from './claims';
 import { personFor } from './people';
 import type { Platform } from './platforms';
-import { askService, jsonOf, nextPage, withQuery } from './services';
+import { askService } from './services';
 
 const MEMBERS = 'application/vnd.ims.lti-nrps.v2.membershipcontainer+json';
 /** Members asked for at once, and the most pages that are read. */

@@ -8,10 +8,11 @@ import { ltiContext, ltiLine, ltiLinePerson, outbox, platform, release } from '.
 import { fail, ok, type Result } from '../errors';
 import { type OutboxRow, type Outcome, sendingOf } from '../outbox/outbox';
 import { NotReached, type Reply } from '../outside/ask';
+import { jsonOf, under, waitOf, withQuery } from '../outside/replies';
 import { cellsIn, withMaxima } from '../results/gradeCells';
 import { SCOPE } from './claims';
 import type { Platform } from './platforms';
-import { askService, jsonOf, under, withQuery } from './services';
+import { askService } from './services';
 
 const SCORE = 'application/vnd.ims.lis.v1.score+json';
 const LINE = 'application/vnd.ims.lis.v2.lineitem+json';
@@ -100,16 +101,6 @@ export function outcomeOf(reply: Reply, tries: number, score: unknown, now: Date
   const after = waitOf(reply.headers.get('retry-after'), now);
   const isOurs = status >= 400 && status < 500 && status !== 401 && status !== 429;
   return { arrived: false, reason, again: !isOurs || tries < MAX_REFUSED, ...(after === null ? {} : { after }) };
-}
-
-/** The longest that a platform may make us wait, in milliseconds. */
-const LONGEST_WAIT_MS = 24 * 3600 * 1000;
-
-/** A `Retry-After` (RFC 9110, 10.2.3) in milliseconds from now; null: none. */
-function waitOf(header: string | null, now: Date): number | null {
-  if (header === null) return null;
-  const at = /^\d{1,9}$/.test(header) ? Number(header) * 1000 : Date.parse(header) - now.getTime();
-  return Number.isFinite(at) && at > 0 ? Math.min(at, LONGEST_WAIT_MS) : null;
 }
 
 const linesRead = array(

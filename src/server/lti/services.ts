@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { number, object, string } from 'yup';
 import type { Context } from '../context';
 import { ask, NotReached, type Question, type Reply } from '../outside/ask';
+import { jsonOf } from '../outside/replies';
 import { signed } from './keys';
 import type { Platform } from './platforms';
 
@@ -59,38 +60,4 @@ export async function askService(
     tokens.delete(`${platform.id} ${scope}`);
   }
   throw new Error('unreachable');
-}
-
-/** The JSON of an answer; undefined: it is none. */
-export function jsonOf({ text }: Reply): unknown {
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    return undefined;
-  }
-}
-
-/** An address with a step added to its path; a query stays what it was. */
-export function under(address: string, step: string): string {
-  const url = new URL(address);
-  url.pathname = `${url.pathname.replace(/\/$/, '')}/${step}`;
-  return url.href;
-}
-
-/** An address with these parameters beside those it has. */
-export function withQuery(address: string, query: Readonly<Record<string, string>>): string {
-  const url = new URL(address);
-  for (const [name, value] of Object.entries(query)) url.searchParams.set(name, value);
-  return url.href;
-}
-
-/** The address of the next page of a list (RFC 8288); null: this is the last. */
-export function nextPage({ headers }: Reply, here: string): string | null {
-  for (const link of (headers.get('link') ?? '').split(/,(?=\s*<)/)) {
-    const [target = '', ...parameters] = link.split(';');
-    if (!parameters.some((parameter) => /^\s*rel\s*=\s*"?next"?\s*$/i.test(parameter))) continue;
-    const address = target.trim().replace(/^<|>$/g, '');
-    return URL.canParse(address, here) ? new URL(address, here).href : null;
-  }
-  return null;
 }

@@ -9,8 +9,17 @@ export type OutboxRow = typeof outbox.$inferSelect;
 export type Outcome =
   /** `body`: what arrived, kept so that the same is not sent again. */
   | { readonly arrived: true; readonly body?: unknown }
-  /** `again` false: trying again would not help. `after`: the other side asks to wait so long, in milliseconds. */
-  | { readonly arrived: false; readonly reason: string; readonly again: boolean; readonly after?: number };
+  /**
+   * `again` false: trying again would not help. `after`: the other side asks to wait so long, in milliseconds. `body`:
+   * of several things what has arrived of them.
+   */
+  | {
+      readonly arrived: false;
+      readonly reason: string;
+      readonly again: boolean;
+      readonly after?: number;
+      readonly body?: unknown;
+    };
 
 /** The time after which another process may send a row whose process has ended, in milliseconds. */
 const LEASE_MS = 60_000;
@@ -57,8 +66,7 @@ export async function settle(
       ? { state: 'failed' as const, reason: outcome.reason }
       : null;
   // What arrived is kept even if something newer waits: that is compared with it.
-  if (outcome.arrived && outcome.body !== undefined)
-    await db.update(outbox).set({ body: outcome.body }).where(eq(outbox.id, row.id));
+  if (outcome.body !== undefined) await db.update(outbox).set({ body: outcome.body }).where(eq(outbox.id, row.id));
   const pause = outcome.arrived ? 0 : Math.max(outcome.after ?? 0, pauseAfter(row.tries, Math.random()));
   await db
     .update(outbox)

@@ -89,6 +89,7 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
     counts,
     practice,
     categoryId,
+    passMark,
     feedbackLevel,
     feedbackTime,
   } = row;
@@ -110,6 +111,7 @@ export async function openSettings(as: As<Teacher>, releaseId: string): Promise<
       counts,
       practice,
       categoryId,
+      passMark,
       feedbackLevel,
       feedbackTime,
       audience,

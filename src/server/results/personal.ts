@@ -42,6 +42,7 @@ import {
   move,
   outbox,
   platform,
+  recordStore,
   regrade,
   release,
   releaseFor,
@@ -273,7 +274,7 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
       .where(and(eq(sitting.learnerId, learnerId), inArray(sitting.releaseId, releases)));
     const ids = mine.map(({ id }) => id);
     await tx.insert(erasing).values({ courseId, learnerId });
-    const elsewhere = await arrivedAt(tx, learnerId, releases);
+    const elsewhere = [...(await arrivedAt(tx, learnerId, releases)), ...(await storeWith(tx, learnerId, releases))];
     // With it goes what waits to be sent, and nothing more is (see the triggers).
     const lines = tx.select({ id: ltiLine.id }).from(ltiLine).where(inArray(ltiLine.releaseId, releases));
     await tx
@@ -286,6 +287,7 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
     await tx.delete(figures).where(inArray(figures.releaseId, releases));
     for (const table of [allowance, gradeRemark, markOverride, releaseFor])
       await tx.delete(table).where(and(eq(table.learnerId, learnerId), inArray(table.releaseId, releases)));
+    await tx.delete(outbox).where(statementsAbout(tx, learnerId, releases));
     const groups = tx.select({ id: courseGroup.id }).from(courseGroup).where(eq(courseGroup.courseId, courseId));
     await tx.delete(groupMember).where(and(eq(groupMember.learnerId, learnerId), inArray(groupMember.groupId, groups)));
     await tx
@@ -310,6 +312,24 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
   });
   for (const id of erased.ids) recall(id);
   return ok({ account: erased.account, sittings: erased.ids.length, elsewhere: erased.elsewhere });
+}
+
+/** The condition that a row of the outbox holds statements about a learner at one of these releases. */
+const statementsAbout = (tx: Transaction, learnerId: string, releases: SQLWrapper) =>
+  and(
+    eq(outbox.kind, 'statement'),
+    inArray(outbox.subject, tx.select({ subject: sql<string>`${learnerId} || '/' || id` }).from(sql`(${releases})`)),
+  );
+
+/** The record store, if statements about them have arrived there. */
+async function storeWith(tx: Transaction, learnerId: string, releases: SQLWrapper): Promise<string[]> {
+  const [row] = await tx
+    .select({ address: recordStore.address })
+    .from(outbox)
+    .innerJoin(recordStore, eq(recordStore.id, outbox.place))
+    .where(and(statementsAbout(tx, learnerId, releases), isNotNull(outbox.body)))
+    .limit(1);
+  return row ? [`the record store ${row.address}`] : [];
 }
 
 /** The platforms at which marks of these releases have arrived: what is there is theirs to erase. */

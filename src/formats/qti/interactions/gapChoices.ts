@@ -1,4 +1,4 @@
-import { identifierOf } from '../names';
+import { identifierOf } from '../../identifiers';
 import { itemAt, itemsIn, type Leaving, namesOf } from '../outgoing';
 import { contentOf, onlyPicture } from '../words';
 import { element, type XmlElement } from '../xml';

@@ -1,7 +1,7 @@
 import type { Rich } from '../../../core';
 import { gapsLaidOut } from '../../../core/kinds';
+import { identifierOf } from '../../identifiers';
 import { type Arriving, type Draft, responseFor, wholeIn } from '../arriving';
-import { identifierOf } from '../names';
 import { type Leaving, type Out, zoneName } from '../outgoing';
 import { richIn } from '../richIn';
 import { itemIn } from '../shownIn';

@@ -1,7 +1,7 @@
 import type { Question } from '../../../core';
 import { alike } from '../../../core/kinds';
+import { identifierOf } from '../../identifiers';
 import { type Arriving, type Draft, Refused, responseFor, wholeIn } from '../arriving';
-import { identifierOf } from '../names';
 import { type Leaving, type Out, zoneName } from '../outgoing';
 import { shapeOf, zoneShape } from '../shapes';
 import { itemIn } from '../shownIn';

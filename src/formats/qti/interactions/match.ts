@@ -1,6 +1,6 @@
 import { alike, laidOut } from '../../../core/kinds';
+import { identifierOf } from '../../identifiers';
 import { type Arriving, type Draft, Refused, responseFor, wholeIn } from '../arriving';
-import { identifierOf } from '../names';
 import { itemAt, itemsIn, type Leaving, namesOf, type Out, zoneName } from '../outgoing';
 import { itemIn, shownIn } from '../shownIn';
 import { blocksIn, contentOf, promptIn } from '../words';

@@ -1,19 +1,13 @@
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { APIContext } from 'astro';
 import { type App, failedAs, guarded, knowStandIn, ownAddress } from '../../../server';
-import { CLIENT_ID, DEPLOYMENT_ID, ISSUER, type Kept, nothingKept, Platform } from '../../../stand-ins';
+import { CLIENT_ID, DEPLOYMENT_ID, ISSUER, keptIn, nothingKept, Platform } from '../../../stand-ins';
 
 // Held on globalThis: the development server reloads this module after each edit.
 const shared = globalThis as unknown as { standInPlatform?: Platform };
 
 function platformIn(data: string): Platform {
-  const file = join(data, 'stand-in-platform.json');
-  const kept = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Kept) : nothingKept();
-  return new Platform(kept, () => {
-    writeFileSync(`${file}.part`, JSON.stringify(kept), { mode: 0o600 });
-    renameSync(`${file}.part`, file);
-  });
+  const { kept, keep } = keptIn(data, 'stand-in-platform.json', nothingKept);
+  return new Platform(kept, keep);
 }
 
 /**

@@ -47,6 +47,7 @@ const SERVER = [
   'results',
   'lti',
   'xapi',
+  'oneroster',
   'board',
   'live',
   'search',

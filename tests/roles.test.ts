@@ -3,6 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq, sql } from 'drizzle-orm';
+import { strToU8, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OPERATIONS, type OperationName } from '../src/contract';
 import { makeToken } from '../src/server/accounts/tokens';
@@ -290,6 +291,15 @@ const empty = { from: 2, title: 'Another name', goBack: true, sections: [] };
 
 const store = { address: 'https://store.example/xapi', key: 'k', secret: 's', names: false };
 
+/** A class, as a school's system says it. */
+const classesOfSchool = () =>
+  zipSync({
+    'manifest.csv': strToU8('propertyName,value\noneroster.version,1.2\nfile.classes,bulk\nsource.systemCode,school\n'),
+    'classes.csv': strToU8(
+      'sourcedId,status,dateLastModified,title,courseSourcedId,classType,schoolSourcedId,termSourcedIds\nk1,,,Seeds,c1,scheduled,s1,t1\n',
+    ),
+  });
+
 const NOT_ADMIN = { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' } as const;
 const another = {
   ...{ name: 'Another', issuer: 'https://x.example', clientId: 'x', deployments: ['1'] },
@@ -306,6 +316,13 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/platforms': { may: OWNER, else: NOT_ADMIN },
   'POST /api/platforms': { may: OWNER, ask: () => ({ body: another }), else: NOT_ADMIN },
   'DELETE /api/platforms/{id}': { may: OWNER, ask: at(() => of.platform), else: NOT_ADMIN },
+  'POST /api/oneroster': {
+    may: OWNER,
+    ask: () => ({ query: '?take=true', bytes: classesOfSchool() }),
+    else: NOT_ADMIN,
+  },
+  'GET /api/courses/{id}/oneroster': { may: COURSE, ask: at(() => of.course) },
+  'GET /api/courses/{id}/oneroster/notes': { may: COURSE, ask: at(() => of.course) },
   'GET /api/record-store': { may: OWNER, else: NOT_ADMIN },
   'PUT /api/record-store': {
     may: OWNER,

@@ -13,6 +13,7 @@ export * from './lists';
 export * from './live';
 export * from './media';
 export * from './morningMail';
+export * from './oneRoster';
 export * from './operation';
 export * from './operations';
 export * from './paper';

@@ -8,6 +8,7 @@ import { listOperations } from './lists';
 import { liveOperations } from './live';
 import { mediaOperations } from './media';
 import { morningMailOperations } from './morningMail';
+import { oneRosterOperations } from './oneRoster';
 import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
 import { paperOperations } from './paper';
 import { platformOperations } from './platforms';
@@ -46,6 +47,7 @@ export const OPERATIONS = {
   ...platformOperations,
   ...tokenOperations,
   ...recordStoreOperations,
+  ...oneRosterOperations,
 } as const;
 
 export type Operations = typeof OPERATIONS;

@@ -17,6 +17,7 @@ const RESULTS: readonly string[] = [
     'lti-roster',
     'outside',
     'statements',
+    'oneroster',
   ],
   ...['gradebook.csv', 'answers.csv', 'answers.jsonl', 'results.csv', 'invitations'],
 ];

@@ -61,6 +61,8 @@ export { readLetters } from './mail/read';
 export { temporaryFile, withUpload } from './media/incoming';
 export { listMedia, readMedium, storeMedium } from './media/media';
 export { clearUnused, mediaUsage } from './media/usage';
+export { oneRosterNotes, oneRosterOut } from './oneroster/marks';
+export { planOneRoster, takeOneRoster } from './oneroster/take';
 export {
   calendarFile,
   calendarMadeAt,

@@ -27,6 +27,7 @@ const pages = (
   join: [['/join', Array(5).fill(OK)]],
   'account/index': [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
   'account/platforms': [['/account/platforms', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
+  'account/oneroster': [['/account/oneroster', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
   'account/record-store': [['/account/record-store', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
   // Only a launch leads to them.
   'lti/page': [['/lti/page', Array(5).fill(ELSEWHERE)]],

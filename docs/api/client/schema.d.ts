@@ -565,6 +565,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/courses/{id}/oneroster/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What of a course does not go out by OneRoster, or under an id of ours.
+         * @description For a teacher.
+         */
+        get: operations["get-courses-id-oneroster-notes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/oneroster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The marks of a course as a package of OneRoster 1.2.
+         * @description For a teacher.
+         */
+        get: operations["get-courses-id-oneroster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/courses/{id}/outside": {
         parameters: {
             query?: never;
@@ -1123,6 +1163,26 @@ export interface paths {
          * @description For a teacher.
          */
         post: operations["post-media"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oneroster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Says line by line what a package of OneRoster 1.2 would change (`take` false), or takes it; for an administrator. `source`: the system, where its manifest does not say. With faulty lines nothing is taken, unless `skipFaulty`.
+         * @description For a teacher.
+         */
+        post: operations["post-oneroster"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5033,6 +5093,58 @@ export interface components {
         NamedCopy: {
             item: string;
             copy: number;
+        };
+        /** @description A change that an import makes, with the line that asks for it; `line` null: nothing names it any more. */
+        OneRosterChange: {
+            file: string;
+            line: null | number;
+            sourcedId: string;
+            /** @enum {string} */
+            does: "change" | "enrol" | "make" | "takeOff";
+            /** @description A sentence without a full stop. */
+            words: string;
+        };
+        /** @description What does not go out of a course, or otherwise than the school’s system knows it. */
+        OneRosterNotes: {
+            /** @description The course came from no such system: it goes out under an id of ours. */
+            ownId: boolean;
+            /** @description Learners that no such system knows: their results do not go out. */
+            leftOut: string[];
+        };
+        OneRosterPlan: {
+            /** @description The system that the ids are of. */
+            source: string;
+            /** @description At most 2,000 of them. */
+            changes: components["schemas"]["OneRosterChange"][];
+            total: number;
+            problems: components["schemas"]["OneRosterProblem"][];
+        };
+        OneRosterProblem: {
+            file: string;
+            /** @description The header is line 1; null: the whole file. */
+            line: null | number;
+            column: null | string;
+            message: string;
+        };
+        OneRosterTaken: {
+            source: string;
+            /** @description Courses that were made. */
+            courses: {
+                id: string;
+                title: string;
+            }[];
+            /** @description Accounts that were made, with their first passwords: they are shown now and never again. Empty: it has none yet. */
+            made: {
+                name: string;
+                username: string;
+                password: string;
+                /** @enum {string} */
+                role: "learner" | "teacher";
+            }[];
+            enrolled: number;
+            takenOff: number;
+            /** @description Problems that were left out. */
+            problems: components["schemas"]["OneRosterProblem"][];
         };
         /**
          * @description An opened release: a question to answer (or, in a finished attempt, to view), the summary, or what comes before the
@@ -8977,6 +9089,62 @@ export interface operations {
             default: components["responses"]["anyOther"];
         };
     };
+    "get-courses-id-oneroster-notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["OneRosterNotes"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            404: components["responses"]["notFound"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "get-courses-id-oneroster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            404: components["responses"]["notFound"];
+            default: components["responses"]["anyOther"];
+        };
+    };
     "get-courses-id-outside": {
         parameters: {
             query?: never;
@@ -10264,6 +10432,44 @@ export interface operations {
                         /** @constant */
                         ok: true;
                         value: components["schemas"]["StoredMedium"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid-notTaken"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "post-oneroster": {
+        parameters: {
+            query?: {
+                take?: boolean;
+                skipFaulty?: boolean;
+                source?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description At most 62 MiB. */
+        requestBody: {
+            content: {
+                "application/zip": unknown;
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["OneRosterPlan"] | components["schemas"]["OneRosterTaken"];
                     };
                 };
             };

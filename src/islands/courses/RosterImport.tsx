@@ -4,7 +4,7 @@ import type { RosterPlan, RosterTaken, Wire } from '../../contract';
 import { api, Dialog, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { failureInWords } from '../../ui/failureInWords';
-import { PrintSlips } from './Slips';
+import { FirstPasswords } from './FirstPasswords';
 
 type Plan = Wire<RosterPlan>;
 type Taken = RosterTaken;
@@ -224,51 +224,13 @@ function TakenReport({
   course: string;
   onClose: () => void;
 }) {
-  // Who comes by a platform has no password.
-  const withPasswords = made.filter(({ password }) => password !== '');
-  const csv = `name,user name,password\r\n${made.map(({ name, username, password }) => [name, username, password].map((cell) => `"${cell.replaceAll('"', '""')}"`).join(',')).join('\r\n')}\r\n`;
   return (
     <Dialog title="The roster is changed" onClose={onClose} wide>
       <p>
         {people(made.length)} with a new account, {joined} who had one, {invited > 0 && `${invited} who are asked, `}
         {removed} removed.
       </p>
-      {withPasswords.length > 0 && (
-        <>
-          <p className="mt-2 font-semibold">These passwords are shown this once. Print them, or take them as a file.</p>
-          <Scrolls label="New accounts" className="max-h-64 mt-2">
-            <table className="ledger-table w-full">
-              <caption className="sr-only">First passwords</caption>
-              <thead>
-                <tr>
-                  <th scope="col">learner</th>
-                  <th scope="col">user name</th>
-                  <th scope="col">first password</th>
-                </tr>
-              </thead>
-              <tbody>
-                {withPasswords.map(({ name, username, password }) => (
-                  <tr key={username}>
-                    <td>{name}</td>
-                    <td className="figures text-sm">{username}</td>
-                    <td className="figures text-sm">{password}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </Scrolls>
-          <div className="flex flex-wrap gap-2 mt-3">
-            <PrintSlips people={withPasswords} course={course} />
-            <a
-              className="btn btn-edge"
-              download="first-passwords.csv"
-              href={`data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`}
-            >
-              Passwords as CSV
-            </a>
-          </div>
-        </>
-      )}
+      <FirstPasswords made={made} course={course} />
       <div className="flex justify-end mt-4">
         <button type="button" className="btn btn-primary" onClick={onClose}>
           Done

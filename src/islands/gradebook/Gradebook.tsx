@@ -19,6 +19,7 @@ import {
   useGrades,
 } from './useGrades';
 import './gradebook.css';
+import { OneRosterOut } from './OneRosterOut';
 
 export function Gradebook({ courseId }: { courseId: string }) {
   return (
@@ -118,6 +119,7 @@ function Grades({ courseId }: { courseId: string }) {
         >
           Reports on paper
         </a>
+        <OneRosterOut courseId={courseId} />
         <a className="link-brass pb-2" href={`/courses/${courseId}/gradebook.csv?bom`} download>
           with a byte order mark
         </a>

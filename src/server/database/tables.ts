@@ -2,6 +2,7 @@
 export * from './courseTables';
 export * from './jobTables';
 export * from './ltiTables';
+export * from './oneRosterTables';
 export * from './outboxTables';
 export * from './releaseTables';
 export * from './vaultTables';

@@ -2,6 +2,7 @@ import type { MessagePort } from 'node:worker_threads';
 import { readRoster } from '../../formats/roster';
 import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
+import { readOneRosterFile } from '../oneroster/files';
 import { modelAnswer } from '../releases/modelAnswer';
 import { digestMoves, regradeMoves } from '../sittings/replays';
 import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
@@ -23,6 +24,7 @@ export const TASKS = {
   readPackedSet,
   modelAnswer,
   readRoster,
+  readOneRosterFile,
   digestMoves,
   regradeMoves,
 } as const satisfies Readonly<Record<string, (input: never) => unknown>>;

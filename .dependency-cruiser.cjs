@@ -41,6 +41,7 @@ const SERVER = [
   'mail',
   'media',
   'vault',
+  'outcomes',
   'courses',
   'releases',
   'sittings',

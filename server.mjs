@@ -106,7 +106,9 @@ const server = http.createServer((request, response) => {
       'The size of that request is not known',
       'Send it with a Content-Length.',
     );
-  const max = /^\/api\/(?:(?:media|packages)\?|oneroster(?:\?|$))/.test(request.url) ? MAX_FILE_BYTES : MAX_BYTES;
+  const max = /^\/api\/(?:(?:media|packages)\?|(?:oneroster|outcomes)(?:\?|$))/.test(request.url)
+    ? MAX_FILE_BYTES
+    : MAX_BYTES;
   if (Number(length ?? 0) > max)
     return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
   files(request, response, () => handler(request, response));

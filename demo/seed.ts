@@ -16,6 +16,8 @@ import { saveCategories, saveGroup, saveUnits, setMember } from '../src/server/c
 import { makeLearner } from '../src/server/courses/roster';
 import { user } from '../src/server/database/accountTables';
 import { storeMedium } from '../src/server/media/media';
+import { listOutcomes, outcomesOnMany } from '../src/server/outcomes/outcomes';
+import { takeOutcomes } from '../src/server/outcomes/take';
 import { makeList } from '../src/server/vault/lists';
 import { changeMany, saveNew } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
@@ -28,6 +30,8 @@ import { CATEGORIES, COURSE, isWhole, KINDS_SET, makeReleases, SET, UNITS, WEEK_
 /** The questions of the demo's sets, by the ends of their ids. */
 const IN_SET = ['0002', '0004', '0008', '0009', '0010', '0011'];
 const IN_KINDS_SET = ['0016', '0017', '0018', '0019', '0020', '0022', '0023', '0024', '0025'];
+
+const OUTCOMES = '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0801';
 
 const GROUPS = [
   { id: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0701', title: 'Morning shift' },
@@ -158,6 +162,25 @@ async function onShelves(as: As<Teacher>, questions: readonly Question[]): Promi
   must(await shareShelf(as, made.get('Germination') ?? '', { username: DEMO_COLLEAGUE.username, right: 'use' }));
 }
 
+/** What questions of the demo show, by the ends of their ids. */
+const SHOWS: Readonly<Record<string, readonly string[]>> = {
+  'S.1': ['0001', '0002', '0008'],
+  'S.2': ['0004', '0009', '0017'],
+  'S.3': ['0010', '0018'],
+  'L.1': ['0011', '0016', '0020', '0024'],
+  'L.2': ['0019', '0022', '0023'],
+};
+
+async function haveOutcomes(as: As<Teacher>, questionsEnding: (ends: readonly string[]) => string[]): Promise<void> {
+  const file = join(import.meta.dirname, 'outcomes.csv');
+  must(await takeOutcomes(as, file, { take: true, id: OUTCOMES, title: 'First weeks in the seed bank' }));
+  const [framework] = await listOutcomes(as);
+  for (const [code, ends] of Object.entries(SHOWS)) {
+    const add = framework?.outcomes.flatMap((row) => (row.code === code ? [row.id] : [])) ?? [];
+    must(await outcomesOnMany(as, { questions: questionsEnding(ends), add, remove: [] }));
+  }
+}
+
 const app = await makeApp(readConfig(process.env));
 const begun = await app.db.query.user.findFirst({ where: eq(user.username, DEMO_TEACHER.username) });
 if (begun && !(await isWhole(app)))
@@ -225,6 +248,7 @@ if (!begun) {
       ],
     }),
   );
+  await haveOutcomes(odile, questionsEnding);
   for (const [title, lines] of Object.entries(STOCK))
     must(await makeList(odile, { id: randomUUID(), title, rows: lines.map((line) => line.split('\t')) }));
   await makeReleases(odile, learners, {

@@ -15,7 +15,7 @@ import { changeCourse, setTeacher } from '../src/server/courses/courses';
 import { invite } from '../src/server/courses/invitations';
 import { saveGroup, saveUnits } from '../src/server/courses/parts';
 import { session, user } from '../src/server/database/accountTables';
-import { job, ltiContext, ltiLaunch, ltiLine, ltiLinePerson } from '../src/server/database/tables';
+import { framework, job, ltiContext, ltiLaunch, ltiLine, ltiLinePerson, outcome } from '../src/server/database/tables';
 import { errors } from '../src/server/errors';
 import { addJob } from '../src/server/jobs/jobs';
 import { listPlatforms } from '../src/server/lti/platforms';
@@ -91,6 +91,8 @@ const of = {
   platform: '',
   launch: '',
   accessToken: '',
+  framework: '',
+  outcome: '',
 };
 let zip: Uint8Array;
 let platformOfSchool: School | undefined;
@@ -231,6 +233,13 @@ beforeAll(async () => {
   of.accessToken = randomUUID();
   must(await makeToken(owner, { id: of.accessToken, name: 'A script', scopes: ['read'], days: 7 }));
   await linkedByASchool(owner, one);
+  [of.framework, of.outcome] = [randomUUID(), randomUUID()];
+  await app.db.insert(framework).values({
+    ...{ id: of.framework, identifier: null, title: 'Seeds', ownerId: owner.person.id, at: new Date() },
+  });
+  await app.db.insert(outcome).values({
+    ...{ id: of.outcome, frameworkId: of.framework, key: 'A', code: 'A', words: 'Keeps seeds', position: 0 },
+  });
   await app.db.run(sql`pragma wal_checkpoint(truncate)`);
 }, 60_000);
 
@@ -316,6 +325,33 @@ const ROWS: Readonly<Record<string, Row>> = {
   'GET /api/platforms': { may: OWNER, else: NOT_ADMIN },
   'POST /api/platforms': { may: OWNER, ask: () => ({ body: another }), else: NOT_ADMIN },
   'DELETE /api/platforms/{id}': { may: OWNER, ask: at(() => of.platform), else: NOT_ADMIN },
+  'GET /api/outcomes': { may: TEACHERS },
+  'POST /api/outcomes': {
+    may: OWNER,
+    ask: () => ({ query: `?take=true&id=${of.framework}`, bytes: Buffer.from('A,Keeps seeds\nB,Names seeds\n') }),
+    else: { coTeacher: 'notAllowed', colleague: 'notAllowed', elsewhere: 'notAllowed' },
+  },
+  'DELETE /api/outcomes/{id}': { may: OWNER, ask: at(() => of.framework), else: NOT_ADMIN },
+  'GET /api/questions/{id}/outcomes': { may: OWNER, ask: at(() => of.question) },
+  'PUT /api/questions/{id}/outcomes': {
+    may: OWNER,
+    ask: () => ({ params: { id: of.question }, body: { outcomes: [of.outcome] } }),
+  },
+  'POST /api/outcomes/questions': {
+    may: OWNER,
+    ask: () => ({ body: { questions: [of.question], add: [of.outcome], remove: [] } }),
+  },
+  'GET /api/releases/{id}/mastery': { may: COURSE, ask: at(() => of.release) },
+  // Nobody needs anything by then (`outcomes.test.ts`).
+  'POST /api/courses/{id}/mastery/groups': {
+    may: [],
+    ask: () => ({
+      params: { id: of.course },
+      body: { id: randomUUID(), outcome: of.outcome, release: of.release, title: 'To see again' },
+    }),
+    else: { owner: 'invalid', coTeacher: 'invalid' },
+  },
+  'GET /api/courses/{id}/mastery': { may: COURSE, ask: at(() => of.course) },
   'POST /api/oneroster': {
     may: OWNER,
     ask: () => ({ query: '?take=true', bytes: classesOfSchool() }),

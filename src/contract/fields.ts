@@ -87,8 +87,8 @@ export const numberText = (most: number) =>
     .min(0, 'has to be a whole number')
     .max(most);
 
-/** In an address: `flag`, `flag=true` or `flag=1`. */
-export const flag = () => boolean().default(false);
+/** In an address: `flag`, `flag=true` or `flag=1`; `flag=false` and `flag=0` are as if it were left out. */
+export const flag = () => boolean().typeError('has to be true or false').default(false);
 
 export const from = () => numberText(MAX_FROM).default(0);
 

@@ -16,6 +16,7 @@ export * from './morningMail';
 export * from './oneRoster';
 export * from './operation';
 export * from './operations';
+export * from './outcomes';
 export * from './paper';
 export * from './platforms';
 export * from './problems';

@@ -10,6 +10,7 @@ import { mediaOperations } from './media';
 import { morningMailOperations } from './morningMail';
 import { oneRosterOperations } from './oneRoster';
 import type { AnswerOf, Asker, BodyOf, PathParameters, QueryOf, SentBodyOf } from './operation';
+import { outcomeOperations } from './outcomes';
 import { paperOperations } from './paper';
 import { platformOperations } from './platforms';
 import { questionOperations } from './questions';
@@ -48,6 +49,7 @@ export const OPERATIONS = {
   ...tokenOperations,
   ...recordStoreOperations,
   ...oneRosterOperations,
+  ...outcomeOperations,
 } as const;
 
 export type Operations = typeof OPERATIONS;

@@ -180,7 +180,21 @@ export interface LearnerReport {
   readonly letter: string | null;
   /** The parts of the overall mark; empty: all points count alike. */
   readonly categories: readonly ReportCategory[];
+  /** What the learner shows, by outcome; empty: no question has one, or marks are not told yet. */
+  readonly outcomes: readonly ReportOutcome[];
   readonly releases: readonly ReportRelease[];
+}
+
+/** The share of an outcome's marks, from 0 to 1, with its interval at 95 %. */
+export interface ReportOutcome {
+  readonly code: string;
+  readonly words: string;
+  /** 0 at the top. */
+  readonly depth: number;
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+  readonly answers: number;
 }
 
 /** A weight category with what was earned in it. */

@@ -18,12 +18,13 @@ const RESULTS: readonly string[] = [
     'outside',
     'statements',
     'oneroster',
+    'mastery',
   ],
   ...['gradebook.csv', 'answers.csv', 'answers.jsonl', 'results.csv', 'invitations'],
 ];
 /** What is made in the Vault, before it is published. */
 const AUTHOR: readonly string[] = [
-  ...['questions', 'sets', 'lists', 'shelves', 'media', 'packages', 'tags', 'formulas', 'bin', 'board'],
+  ...['questions', 'sets', 'lists', 'shelves', 'media', 'packages', 'tags', 'formulas', 'bin', 'board', 'outcomes'],
 ];
 /** What a person does by signing in: no token makes tokens, ends sessions, or administers. */
 const BY_HAND: readonly string[] = [

@@ -63,6 +63,8 @@ export { listMedia, readMedium, storeMedium } from './media/media';
 export { clearUnused, mediaUsage } from './media/usage';
 export { oneRosterNotes, oneRosterOut } from './oneroster/marks';
 export { planOneRoster, takeOneRoster } from './oneroster/take';
+export { listOutcomes, outcomesOf, outcomesOnMany, removeFramework, setOutcomes } from './outcomes/outcomes';
+export { takeOutcomes } from './outcomes/take';
 export {
   calendarFile,
   calendarMadeAt,
@@ -80,6 +82,7 @@ export { applyEdition, makeEdition, openCorrections, previewCorrection, previewE
 export { gradeMeans, openGradebook } from './results/gradebook';
 export { gradebookCsv } from './results/gradebookCsv';
 export { setMark, setRemark } from './results/handMarks';
+export { groupByOutcome, masteryOfCourse, masteryOfRelease } from './results/mastery';
 export { groupNeeds } from './results/needs';
 export { dataOf, eraseLearner, listFormerLearners, myData } from './results/personal';
 export { removalEffects, remove, undoRemoval } from './results/removals';

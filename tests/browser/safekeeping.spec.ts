@@ -28,6 +28,7 @@ const pages = (
   'account/index': [['/account', [OK, OK, OK, OK, ELSEWHERE]]],
   'account/platforms': [['/account/platforms', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
   'account/oneroster': [['/account/oneroster', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
+  outcomes: [['/outcomes', forTeachers(OK, OK)]],
   'account/record-store': [['/account/record-store', forTeachers(NOT_THEIRS, NOT_THEIRS)]],
   // Only a launch leads to them.
   'lti/page': [['/lti/page', Array(5).fill(ELSEWHERE)]],
@@ -46,28 +47,45 @@ const pages = (
   board: [[`/board?from=set&id=${DEMO.weekSet}`, forTeachers(OK, NOTHING)]],
   'courses/index': [['/courses', forTeachers(OK, OK)]],
   ...Object.fromEntries(
-    ['index', 'calendar', 'learners', 'gradebook', 'settings', 'outside', 'report/index', 'report/[learner]'].map(
-      (page) => {
-        const rest = page === 'index' ? '' : `/${page.replace('/index', '').replace('[learner]', learner)}`;
-        const told: [string, number[]][] = [
-          [`/courses/${DEMO.course}${rest}`, forTeachers(OK, NOTHING)],
-          [`/courses/${SECOND.course}${rest}`, forTeachers(OK, OK)],
-        ];
-        return [`courses/[id]/${page}`, told];
-      },
-    ),
+    [
+      'index',
+      'calendar',
+      'learners',
+      'gradebook',
+      'outcomes',
+      'settings',
+      'outside',
+      'report/index',
+      'report/[learner]',
+    ].map((page) => {
+      const rest = page === 'index' ? '' : `/${page.replace('/index', '').replace('[learner]', learner)}`;
+      const told: [string, number[]][] = [
+        [`/courses/${DEMO.course}${rest}`, forTeachers(OK, NOTHING)],
+        [`/courses/${SECOND.course}${rest}`, forTeachers(OK, OK)],
+      ];
+      return [`courses/[id]/${page}`, told];
+    }),
   ),
   ...Object.fromEntries(
-    ['results', 'compare', 'together', 'live', 'editions', 'settings', 'paper', 'print', 'sittings/[sitting]'].map(
-      (page) => {
-        const of = (sitting: string) => page.replace('[sitting]', sitting);
-        const told: [string, number[]][] = [
-          [`/releases/${DEMO.release}/${of(sittings.first)}`, forTeachers(OK, NOTHING)],
-          [`/releases/${SECOND.release}/${of(sittings.second)}`, forTeachers(OK, OK)],
-        ];
-        return [`releases/[id]/${page}`, told];
-      },
-    ),
+    [
+      'results',
+      'outcomes',
+      'compare',
+      'together',
+      'live',
+      'editions',
+      'settings',
+      'paper',
+      'print',
+      'sittings/[sitting]',
+    ].map((page) => {
+      const of = (sitting: string) => page.replace('[sitting]', sitting);
+      const told: [string, number[]][] = [
+        [`/releases/${DEMO.release}/${of(sittings.first)}`, forTeachers(OK, NOTHING)],
+        [`/releases/${SECOND.release}/${of(sittings.second)}`, forTeachers(OK, OK)],
+      ];
+      return [`releases/[id]/${page}`, told];
+    }),
   ),
   'account/mail/[token]': [['/account/mail/not-a-token', forTeachers(OK, OK)]],
   'stand-in/mail': [['/stand-in/mail', forTeachers(OK, OK)]],

@@ -545,6 +545,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/courses/{id}/mastery/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Makes a group of those who need an outcome: less than half of its marks, from two answers or more. `release`: of it alone.
+         * @description For a teacher.
+         */
+        post: operations["post-courses-id-mastery-groups"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/mastery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Marks by outcome of a course, over the attempts that count.
+         * @description For a teacher.
+         */
+        get: operations["get-courses-id-mastery"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/courses/{id}/names": {
         parameters: {
             query?: never;
@@ -1189,6 +1229,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outcomes/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Adds outcomes to many questions, or takes them off.
+         * @description For a teacher.
+         */
+        post: operations["post-outcomes-questions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outcomes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Removes a framework; outcomes that questions have stay, as withdrawn.
+         * @description For a teacher.
+         */
+        delete: operations["delete-outcomes-id"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The learning outcomes of the installation, each framework as a tree.
+         * @description For a teacher.
+         */
+        get: operations["get-outcomes"];
+        put?: never;
+        /**
+         * Says what taking learning outcomes would change (`take` false), or takes them: a `CFPackage` of CASE 1.0 as JSON, or a list of code, words and the code of the parent. A second import changes what changed.
+         * @description For a teacher.
+         */
+        post: operations["post-outcomes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/packages/carried": {
         parameters: {
             query?: never;
@@ -1379,6 +1483,30 @@ export interface paths {
          * @description For a teacher.
          */
         post: operations["post-questions-id-edits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The ids of the outcomes of a question.
+         * @description For a teacher.
+         */
+        get: operations["get-questions-id-outcomes"];
+        /**
+         * Sets the outcomes of a question.
+         * @description For a teacher.
+         */
+        put: operations["put-questions-id-outcomes"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1750,6 +1878,26 @@ export interface paths {
          * @description For a teacher.
          */
         put: operations["put-releases-id-marks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/releases/{id}/mastery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Marks by outcome of a release, and which learners need it.
+         * @description For a teacher.
+         */
+        get: operations["get-releases-id-mastery"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -3905,6 +4053,17 @@ export interface components {
         };
         /** @enum {string} */
         FoundKind: "course" | "learner" | "question" | "release" | "set";
+        FrameworkView: {
+            id: string;
+            title: string;
+            /** @description The identifier of its document of CASE; null: a list. */
+            identifier: null | string;
+            /** @description It can be changed by whoever asks. */
+            mine: boolean;
+            by: string;
+            /** @description Parents before children, in their order. */
+            outcomes: components["schemas"]["OutcomeRow"][];
+        };
         /** @description What of a course goes to other systems. */
         GoesOutside: {
             platforms: {
@@ -4728,6 +4887,8 @@ export interface components {
             letter: null | string;
             /** @description The parts of the overall mark; empty: all points count alike. */
             categories: components["schemas"]["ReportCategory"][];
+            /** @description What the learner shows, by outcome; empty: no question has one, or marks are not told yet. */
+            outcomes: components["schemas"]["ReportOutcome"][];
             releases: components["schemas"]["ReportRelease"][];
         };
         LearnerRow: {
@@ -4977,6 +5138,15 @@ export interface components {
             mark: number;
             max: number;
         };
+        /** @description Marks by outcome, of a release or of a whole course. */
+        MasteryView: {
+            title: string;
+            courseId: string;
+            outcomes: components["schemas"]["OutcomeMarks"][];
+            needs: Record<string, never>;
+            /** @description Questions that have no outcome. */
+            without: number;
+        };
         MathElement: {
             /** @enum {string} */
             is: "math" | "mfrac" | "mi" | "mmultiscripts" | "mn" | "mo" | "mover" | "mpadded" | "mphantom" | "mprescripts" | "mroot" | "mrow" | "ms" | "mspace" | "msqrt" | "mstyle" | "msub" | "msubsup" | "msup" | "mtable" | "mtd" | "mtext" | "mtr" | "munder" | "munderover";
@@ -5198,6 +5368,54 @@ export interface components {
             }[];
             /** @description The items of the rows: those of the key in its order, then others that were put there. */
             items: number[];
+        };
+        /** @description The marks of an outcome: what was earned of what could be, over questions that have it or one below it. */
+        OutcomeMarks: {
+            id: string;
+            code: string;
+            words: string;
+            parentId: null | string;
+            withdrawn: boolean;
+            /** @description The share of the marks, from 0 to 1, with its interval at 95 %; null: nothing was answered. */
+            share: {
+                value: number;
+                low: number;
+                high: number;
+            } | null;
+            /** @description How many answers it rests on. */
+            answers: number;
+            /** @description Different questions. */
+            questions: number;
+        };
+        OutcomeRow: {
+            id: string;
+            code: string;
+            words: string;
+            /** @description Null: it stands at the top. */
+            parentId: null | string;
+            /** @description What it came in with does not have it any more. */
+            withdrawn: boolean;
+            /** @description How many questions that the teacher sees have it. */
+            questions: number;
+        };
+        /** @description What taking outcomes would change, or has changed. */
+        OutcomesPlan: {
+            /** @description Null: it is new, and not taken. */
+            frameworkId: null | string;
+            title: string;
+            added: number;
+            changed: number;
+            /** @description Gone from what comes in: kept as withdrawn because questions have them, or removed. */
+            withdrawn: number;
+            removed: number;
+            /** @description What is kept otherwise than it was said. */
+            notes: string[];
+            /** @description With problems nothing is taken. */
+            problems: {
+                where: string;
+                message: string;
+            }[];
+            taken: boolean;
         };
         /** @description How often an item was put into a zone; `zone` −1: nowhere. Indexes of the question's items and zones. */
         Pair: {
@@ -5459,6 +5677,17 @@ export interface components {
             zone: null | string;
             verdict: components["schemas"]["Verdict"];
             said: string;
+        };
+        /** @description The share of an outcome's marks, from 0 to 1, with its interval at 95 %. */
+        ReportOutcome: {
+            code: string;
+            words: string;
+            /** @description 0 at the top. */
+            depth: number;
+            value: number;
+            low: number;
+            high: number;
+            answers: number;
         };
         ReportQuestion: {
             title: string;
@@ -9059,6 +9288,82 @@ export interface operations {
             default: components["responses"]["anyOther"];
         };
     };
+    "post-courses-id-mastery-groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description At most 64 KiB. */
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                    outcome: string;
+                    /** @default null */
+                    release?: string | null;
+                    title: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: {
+                            learners: number;
+                        };
+                    };
+                };
+            };
+            400: components["responses"]["badRequest"];
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            404: components["responses"]["notFound"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "get-courses-id-mastery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["MasteryView"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            404: components["responses"]["notFound"];
+            default: components["responses"]["anyOther"];
+        };
+    };
     "get-courses-id-names": {
         parameters: {
             query?: never;
@@ -10480,6 +10785,142 @@ export interface operations {
             default: components["responses"]["anyOther"];
         };
     };
+    "post-outcomes-questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description At most 64 KiB. */
+        requestBody: {
+            content: {
+                "application/json": {
+                    questions: string[];
+                    add: string[];
+                    remove: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: {
+                            questions: number;
+                        };
+                    };
+                };
+            };
+            400: components["responses"]["badRequest"];
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "delete-outcomes-id": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["FrameworkView"][];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            404: components["responses"]["notFound"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "get-outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["FrameworkView"][];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "post-outcomes": {
+        parameters: {
+            query?: {
+                take?: boolean;
+                id?: string;
+                title?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description At most 20 MiB. */
+        requestBody: {
+            content: {
+                "*/*": unknown;
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["OutcomesPlan"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid-notTaken"];
+            default: components["responses"]["anyOther"];
+        };
+    };
     "get-packages-carried": {
         parameters: {
             query?: {
@@ -10988,6 +11429,76 @@ export interface operations {
                             /** Format: date-time */
                             changedAt: string;
                         };
+                    };
+                };
+            };
+            400: components["responses"]["badRequest"];
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed-crossSite"];
+            404: components["responses"]["notFound"];
+            413: components["responses"]["tooLarge"];
+            422: components["responses"]["invalid"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "get-questions-id-outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: string[];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            404: components["responses"]["notFound"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "put-questions-id-outcomes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description At most 64 KiB. */
+        requestBody: {
+            content: {
+                "application/json": {
+                    outcomes: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: string[];
                     };
                 };
             };
@@ -11980,6 +12491,36 @@ export interface operations {
             404: components["responses"]["notFound"];
             413: components["responses"]["tooLarge"];
             422: components["responses"]["invalid"];
+            default: components["responses"]["anyOther"];
+        };
+    };
+    "get-releases-id-mastery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        ok: true;
+                        value: components["schemas"]["MasteryView"];
+                    };
+                };
+            };
+            401: components["responses"]["notSignedIn"];
+            403: components["responses"]["notAllowed"];
+            404: components["responses"]["notFound"];
             default: components["responses"]["anyOther"];
         };
     };

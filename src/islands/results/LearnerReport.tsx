@@ -38,6 +38,7 @@ export function LearnerReport({ report, at }: { report: Report; at: Date }) {
         </p>
       )}
       <Categories categories={report.categories} />
+      <Outcomes outcomes={report.outcomes} />
       {releases.length === 0 && <p className="mt-4">{phrase('report.nothing')}</p>}
       {releases.map((release, r) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two may have one title
@@ -60,6 +61,38 @@ function Categories({ categories }: Pick<Report, 'categories'>) {
       })}
     </p>
   ));
+}
+
+/** What the learner shows, by outcome. */
+function Outcomes({ outcomes }: Pick<Report, 'outcomes'>) {
+  if (outcomes.length === 0) return null;
+  return (
+    <section>
+      <h2 className="paper-section">{phrase('report.outcomes')}</h2>
+      <table className="report-outcomes">
+        <tbody>
+          {outcomes.map(({ code, words, depth, value, low, high, answers }, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: two may have one code and words
+            <tr key={i}>
+              <th scope="row" style={{ paddingInlineStart: `${depth * 1.25}em` }}>
+                <bdi>
+                  {code} {words}
+                </bdi>
+              </th>
+              <td>
+                {phrase('report.outcome', {
+                  share: shownShare(value),
+                  low: shownShare(low),
+                  high: shownShare(high),
+                  answers: shownNumber(answers),
+                })}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
 }
 
 function Release({ release }: { release: ReportRelease }) {

@@ -17,6 +17,7 @@ import { Dragging } from './Dragging';
 import { DressAlike } from './DressAlike';
 import { EmptyVault } from './EmptyVault';
 import { ImportDialog } from './ImportDialog';
+import { ManyOutcomes } from './ManyOutcomes';
 import { useDelete, usePutOnto } from './moving';
 import { newQuestionAt } from './newQuestion';
 import { QuestionCards } from './QuestionCards';
@@ -115,6 +116,9 @@ function Inside({ asked, page, shelves: given }: Props) {
       <div className="flex flex-wrap items-baseline gap-4 lg:col-span-2">
         <h1 className="text-3xl">Vault</h1>
         <span className="grow" />
+        <a className="btn btn-quiet self-center" href="/outcomes">
+          Outcomes
+        </a>
         <button type="button" className="btn btn-quiet self-center" onClick={() => setImporting(true)}>
           Import…
         </button>
@@ -268,7 +272,7 @@ function ForChosen({
   onDone: () => void;
 }) {
   const [tag, setTag] = useState('');
-  const [open, setOpen] = useState<'words' | 'dress' | 'export' | null>(null);
+  const [open, setOpen] = useState<'words' | 'dress' | 'export' | 'outcomes' | null>(null);
   const ids = [...chosen];
   const change = useWrite((made: Omit<ManyChange, 'ids'>) => changeMany({ ids, ...made }), onDone);
   const putOnto = usePutOnto(shelves, onDone);
@@ -332,6 +336,9 @@ function ForChosen({
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('export')}>
           Export…
         </button>
+        <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('outcomes')}>
+          Outcomes…
+        </button>
         <button type="button" className="btn btn-quiet btn-sm" onClick={() => setOpen('words')}>
           Replace a word…
         </button>
@@ -349,6 +356,7 @@ function ForChosen({
       {open === 'export' && (
         <ExportDialog what={{ questions: ids.slice(0, MAX_AT_ONCE).join(',') }} onClose={() => setOpen(null)} />
       )}
+      {open === 'outcomes' && <ManyOutcomes ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
       {open === 'words' && <ReplaceWords ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
       {open === 'dress' && <DressAlike ids={ids.slice(0, MAX_AT_ONCE)} onClose={() => setOpen(null)} />}
     </Alert>

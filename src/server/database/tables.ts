@@ -4,5 +4,6 @@ export * from './jobTables';
 export * from './ltiTables';
 export * from './oneRosterTables';
 export * from './outboxTables';
+export * from './outcomeTables';
 export * from './releaseTables';
 export * from './vaultTables';

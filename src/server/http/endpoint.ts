@@ -54,8 +54,8 @@ export async function bodyOf<S extends Schema>(
 }
 
 /**
- * Reads the query string parameters as texts, or as numbers if the schema wants numbers. An empty one counts as left
- * out, unless it is a flag.
+ * Reads the query string parameters as texts, or as numbers and flags if the schema wants those. An empty one counts as
+ * left out, unless it is a flag: then it is set.
  */
 export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchParams, schema: Q): Result<InferType<Q>> {
   const read = readQuery(search);
@@ -64,7 +64,8 @@ export function queryOf<Q extends ObjectSchema<AnyObject>>(search: URLSearchPara
   const given = Object.fromEntries(
     read.value.flatMap(([name, value]): [string, string | true][] => {
       if (!Object.hasOwn(schema.fields, name)) return [];
-      return isFlag(name) ? [[name, true]] : value === '' ? [] : [[name, value]];
+      if (value === '') return isFlag(name) ? [[name, true]] : [];
+      return [[name, value]];
     }),
   );
   try {

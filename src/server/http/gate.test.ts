@@ -11,6 +11,7 @@ import {
   sought,
   titled,
 } from '../../contract';
+import { flag } from '../../contract/fields';
 import { bodyOf, queryOf } from './endpoint';
 import { readQuery, tooLong, unlimitedLists } from './gate';
 import { failed } from './respond';
@@ -96,6 +97,17 @@ describe('the gate before a body', () => {
       error: { problems: unknown[] };
     };
     expect(error.problems).toHaveLength(20);
+  });
+
+  it('takes a flag as it is said, and as set where nothing is', () => {
+    const flags = object({ take: flag() });
+    const taken = (search: string) => {
+      const read = queryOf(new URLSearchParams(search), flags);
+      return read.ok && read.value.take;
+    };
+    expect(['', 'take=false', 'take=0'].map(taken)).toEqual([false, false, false]);
+    expect(['take', 'take=', 'take=true', 'take=1'].map(taken)).toEqual([true, true, true, true]);
+    expect(queryOf(new URLSearchParams('take=perhaps'), flags)).toMatchObject({ problems: [{ path: 'take' }] });
   });
 
   it('refuses query parameters with unsafe names, or too many of them', () => {

@@ -1,6 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { v5 } from 'uuid';
-import type { GradeCell, OneRosterNotes } from '../../contract';
+import type { GradeCell, GradeRow, OneRosterNotes } from '../../contract';
+import { roundMark } from '../../core';
 import { type Cells, type RosterOut, writeOneRoster } from '../../formats/oneroster/write';
 import type { As, Teacher } from '../context';
 import { courseOf } from '../courses/access';
@@ -9,6 +10,7 @@ import { isAmong } from '../database/manyRows';
 import { markOverride, oneRosterAccount, oneRosterClass, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { columnsOf, gradeEverybody, type ReleaseRow, type Who } from '../results/gradeCells';
+import { outcomeAnswers, outcomesIn, questionsOf } from '../results/mastery';
 
 /** An id of ours for what has none: the same at every export. `of`: ids that are UUIDs. */
 const idFrom = (of: string, ...parts: readonly string[]): string => v5(parts.join(' '), of);
@@ -95,7 +97,9 @@ async function tablesOf(as: As<Teacher>, { row }: Found, { group, learners, sour
     const due = release.dueAt ?? release.closesAt;
     return { release, assigned, due: due ? day(due) : (group?.endsOn ?? endOfSchoolYear(assigned)) };
   });
+  const objectives = await objectivesOf(as, releases, rows, sourcedIdOf);
   return {
+    ...objectives,
     categories: [
       ...categories.map(({ id, title, weight }) => ({ sourcedId: id, title, weight })),
       ...(releases.some(({ categoryId }) => categoryId === null)
@@ -131,6 +135,50 @@ async function tablesOf(as: As<Teacher>, { row }: Found, { group, learners, sour
       }),
     ),
   };
+}
+
+/**
+ * The learning objectives of the releases, and what each learner's attempt that counts came to in them, in points. Those
+ * of CASE go by their identifiers, those of a list by their codes.
+ */
+async function objectivesOf(
+  as: As<Teacher>,
+  releases: readonly ReleaseRow[],
+  rows: readonly GradeRow[],
+  sourcedIdOf: ReadonlyMap<string, string>,
+): Promise<Pick<RosterOut, 'lineItemLearningObjectiveIds' | 'resultLearningObjectiveIds'>> {
+  const items: Cells[] = [];
+  const results: Cells[] = [];
+  for (const [i, release] of releases.entries()) {
+    const outcomes = await outcomesIn(as, await questionsOf(as, release));
+    if (outcomes.of.size === 0) continue;
+    const byId = new Map(outcomes.rows.map((row) => [row.id, row]));
+    const told = (id: string) => {
+      const row = byId.get(id);
+      return { source: row?.identifier == null ? 'unknown' : 'case', learningObjectiveId: row?.key ?? '' };
+    };
+    for (const id of new Set([...outcomes.of.values()].flat()))
+      items.push({
+        ...{ sourcedId: idFrom(release.id, 'objective', id), lineItemSourcedId: release.id },
+        ...told(id),
+      });
+    const own = rows.map(({ learnerId, cells }) => ({ learnerId, cells: cells.slice(i, i + 1) }));
+    const sums = new Map<string, { learnerId: string; outcome: string; earned: number }>();
+    for (const { learnerId, outcomes: of, earned } of await outcomeAnswers(as, [release], own, outcomes))
+      for (const outcome of of) {
+        const before = sums.get(`${learnerId} ${outcome}`)?.earned ?? 0;
+        sums.set(`${learnerId} ${outcome}`, { learnerId, outcome, earned: before + earned });
+      }
+    for (const { learnerId, outcome, earned } of sums.values())
+      if (sourcedIdOf.has(learnerId))
+        results.push({
+          sourcedId: idFrom(release.id, 'result', learnerId, outcome),
+          resultSourcedId: idFrom(release.id, 'result', learnerId),
+          score: roundMark(earned),
+          ...told(outcome),
+        });
+  }
+  return items.length === 0 ? {} : { lineItemLearningObjectiveIds: items, resultLearningObjectiveIds: results };
 }
 
 const statusOf = ({ state, points }: GradeCell): string =>

@@ -29,6 +29,15 @@ export async function groupNeeds(
   await closeOverdue(as, [releaseId]);
   const people = await peopleIn(as, courseId, await needing(as, releaseId, question));
   if (people.length === 0) return refused('question', 'Everybody who was asked it has its full mark.');
+  return groupOf(as, { id, courseId, title }, people);
+}
+
+/** Makes a group of a course, or adds to it. */
+export async function groupOf(
+  as: As<Teacher>,
+  { id, courseId, title }: { readonly id: string; readonly courseId: string; readonly title: string },
+  people: readonly { readonly id: string }[],
+): Promise<Result<{ learners: number }>> {
   const there = await as.db.query.courseGroup.findFirst({ where: eq(courseGroup.id, id) });
   if (there && there.courseId !== courseId) return refused('id', 'This group belongs to another course.');
   await as.db.transaction(async (tx) => {

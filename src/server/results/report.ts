@@ -14,6 +14,7 @@ import {
   earned,
   type FeedbackLevel,
   homesFor,
+  masteryOf,
   type QuestionModel,
   roundMark,
   savedBoard,
@@ -31,6 +32,7 @@ import { feedbackLevelAfter } from '../sittings/finish';
 import { type At, atOf, type OpenSitting, recordOf, sittingsWhere } from '../sittings/standing';
 import { showsMarks } from './assignedReleases';
 import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who, withMaxima } from './gradeCells';
+import { type Outcomes, outcomeAnswers, outcomesIn, questionsOf as questionIds } from './mastery';
 import { type Placed, shownTry } from './placed';
 
 /** One learner's results in a course with the feedback, for printing. */
@@ -95,6 +97,8 @@ async function reportsFor(
     practised,
     people.map(({ id }) => id),
   );
+  const questions = await Promise.all(columns.releases.map((row) => questionIds(as, row)));
+  const outcomes = await outcomesIn(as, [...new Set(questions.flat())]);
   const reports: LearnerReport[] = [];
   for (const { learnerId, name, cells, whole, letter } of rows) {
     const all = [...columns.releases, ...practised].map((row, i) => ({
@@ -110,11 +114,35 @@ async function reportsFor(
     reports.push({
       ...{ course, learner: { id: learnerId, name }, releases },
       ...(isTold
-        ? { overall: whole, letter, categories: categoriesOf(columns, cells) }
-        : { overall: null, letter: null, categories: [] }),
+        ? {
+            ...{ overall: whole, letter, categories: categoriesOf(columns, cells) },
+            outcomes: await outcomesFor(as, columns.releases, outcomes, { learnerId, cells }),
+          }
+        : { overall: null, letter: null, categories: [], outcomes: [] }),
     });
   }
   return reports;
+}
+
+/** What a learner shows, by outcome, in the order in which outcomes stand. */
+async function outcomesFor(
+  as: Context,
+  releases: Columns['releases'],
+  outcomes: Outcomes,
+  row: { readonly learnerId: string; readonly cells: readonly GradeCell[] },
+): Promise<LearnerReport['outcomes']> {
+  if (outcomes.rows.length === 0) return [];
+  const parentOf = new Map(outcomes.rows.map(({ id, parentId }) => [id, parentId]));
+  const { all } = masteryOf(await outcomeAnswers(as, releases, [row], outcomes), parentOf);
+  const depths = new Map<string, number>();
+  return outcomes.rows.flatMap(({ id, parentId, code, words }) => {
+    const depth = parentId === null ? 0 : (depths.get(parentId) ?? -1) + 1;
+    depths.set(id, depth);
+    const marks = all.get(id);
+    return marks
+      ? [{ code, words, depth, value: marks.value, low: marks.low, high: marks.high, answers: marks.answers }]
+      : [];
+  });
 }
 
 async function releaseIn(

@@ -135,7 +135,12 @@ export async function copyQuestion(as: As<Teacher>, id: string, copyId: string):
   if (!found.ok) return found;
   // On the same shelf, if that is the teacher's own.
   const shelfId = found.value.access === 'own' ? ((await own(as, id))?.shelfId ?? null) : null;
-  return saveAsCopy(as, copyId, found.value.question, shelfId);
+  const copied = await saveAsCopy(as, copyId, found.value.question, shelfId);
+  if (copied.ok)
+    await as.db.run(
+      sql`insert or ignore into question_outcome (question_id, outcome_id) select ${copyId}, outcome_id from question_outcome where question_id = ${id}`,
+    );
+  return copied;
 }
 
 /** Deletes a question, or (`deleted` false) brings it back. Repeating it changes nothing. */

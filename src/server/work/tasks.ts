@@ -1,4 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
+import { readOutcomes } from '../../formats/case/read';
 import { readRoster } from '../../formats/roster';
 import { narrowPicture } from '../media/pictures';
 import { prepareMedium } from '../media/prepare';
@@ -24,6 +25,7 @@ export const TASKS = {
   readPackedSet,
   modelAnswer,
   readRoster,
+  readOutcomes,
   readOneRosterFile,
   digestMoves,
   regradeMoves,

@@ -1,5 +1,7 @@
+import { useState } from 'react';
 import { type Question, refTo, setQuestion } from '../../../core';
 import { Choice } from '../../../ui/Choice';
+import { QuestionOutcomes } from '../../shared/outcomes/QuestionOutcomes';
 import { LookBook } from '../looks/LookBook';
 import { Wears } from '../looks/Wears';
 import { NumberSetting, Setting } from '../parts/Setting';
@@ -51,8 +53,24 @@ export function Behaviour({ store }: { store: BenchStore }) {
             <Wears store={store} zones={zones} items={items} onBook={() => store.setState({ book: true })} />
           )}
           <WholeQuestion store={store} question={question} />
+          <Outcomes question={question} />
         </>
       )}
+    </>
+  );
+}
+
+/** What a learner shows who answers it: not a part of the document, so that it can change after publishing. */
+function Outcomes({ question: { id, title } }: { question: Question }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <h3 className="mt-4 font-semibold">Outcomes</h3>
+      <p className="text-mute text-sm mb-1">What a learner shows who answers it.</p>
+      <button type="button" className="btn btn-edge btn-sm" onClick={() => setOpen(true)}>
+        Outcomes…
+      </button>
+      {open && <QuestionOutcomes id={id} title={title || 'this question'} onClose={() => setOpen(false)} />}
     </>
   );
 }

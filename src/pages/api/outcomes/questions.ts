@@ -1,0 +1,3 @@
+import { endpoint, outcomesOnMany } from '../../../server';
+
+export const POST = endpoint('POST /api/outcomes/questions', ({ as, body }) => outcomesOnMany(as, body));

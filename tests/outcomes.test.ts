@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -18,6 +18,7 @@ import { takeOutcomes } from '../src/server/outcomes/take';
 import { publish } from '../src/server/releases/publish';
 import { masteryOfCourse, masteryOfRelease } from '../src/server/results/mastery';
 import { finish } from '../src/server/sittings/finish';
+import { exportPackage } from '../src/server/vault/packages';
 import { copyQuestion, saveNew } from '../src/server/vault/questions';
 import { makeSet, saveSet } from '../src/server/vault/sets';
 import { course, inOrder, learner, must, seeds, teacher, testApp } from './support/app';
@@ -124,6 +125,16 @@ describe('outcomes', () => {
     expect((await shown())?.outcomes.find(({ code }) => code === 'A1')?.questions).toBe(1);
     expect(await setOutcomes(as, theirs, [])).toMatchObject({ code: 'notFound' });
     expect(await outcomesOf(as, theirs)).toMatchObject({ code: 'notFound' });
+  });
+
+  it('go out with a question as QTI, by their identifiers', async () => {
+    const [question, a1] = [await kept(), await idOf('A1')];
+    must(await setOutcomes(as, question, [a1]));
+    const file = join(folder, 'out.zip');
+    must(await exportPackage(as, { questions: [question] }, file, 'qti'));
+    const manifest = strFromU8(unzipSync(readFileSync(file))['imsmanifest.xml'] as Uint8Array);
+    expect(manifest).toMatch(/<labelledGUID>\s*<label>A1<\/label>\s*<GUID>([^<]*)<\/GUID>/);
+    expect(manifest).toContain(`<GUID>${ids.a1}</GUID>`);
   });
 
   it('are put on many questions at once, and a copy has those of its original', async () => {

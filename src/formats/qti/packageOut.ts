@@ -12,13 +12,24 @@ export const MANIFEST = 'imsmanifest.xml';
 /** Our own document, which travels beside its item. */
 export const OWN_ENDING = '.vault-drop.json';
 
+/** Curriculum standards metadata 1.1, in which a resource names outcomes of CASE. */
+const STANDARDS = 'http://www.imsglobal.org/xsd/imscsmd_v1p1';
+
 type Carried = Extract<Item, { carried: true }>;
+
+export interface OutcomeOut {
+  readonly identifier: string;
+  /** Its code; empty: none. */
+  readonly code: string;
+}
 
 export interface PackedItem {
   readonly question: Question;
   readonly item: Carried;
   /** The files of its media, by their names in the package. */
   readonly files: ReadonlyMap<string, Uint8Array>;
+  /** Its outcomes, by their identifiers in CASE. */
+  readonly outcomes?: readonly OutcomeOut[];
 }
 
 /** A test over the items of a package: a set of ours. */
@@ -27,10 +38,33 @@ export interface PackedTest {
   readonly xml: string;
 }
 
-const resource = (identifier: string, type: string, href: string, dependencies: readonly string[] = []): XmlElement =>
+const resource = (
+  identifier: string,
+  type: string,
+  href: string,
+  dependencies: readonly string[] = [],
+  outcomes: readonly OutcomeOut[] = [],
+): XmlElement =>
   element('resource', { identifier, type, href: encodeURI(href) }, [
+    ...(outcomes.length > 0 ? [element('metadata', {}, [standards(outcomes)])] : []),
     element('file', { href: encodeURI(href) }),
     ...dependencies.map((identifierref) => element('dependency', { identifierref })),
+  ]);
+
+const standards = (outcomes: readonly OutcomeOut[]): XmlElement =>
+  element('curriculumStandardsMetadataSet', { xmlns: STANDARDS }, [
+    element('curriculumStandardsMetadata', {}, [
+      element(
+        'setOfGUIDs',
+        {},
+        outcomes.map(({ identifier, code }) =>
+          element('labelledGUID', {}, [
+            ...(code === '' ? [] : [element('label', {}, [code])]),
+            element('GUID', {}, [identifier]),
+          ]),
+        ),
+      ),
+    ]),
   ]);
 
 /** Writes items as a package of QTI 3.0: `write` gets the bytes of the zip in their order. */
@@ -58,7 +92,7 @@ export function packageOut(
     const inIt = items.map(({ item }) => `item-${item.identifier}`);
     resources.push(resource(`test-${identifier}`, TEST_TYPE, `${identifier}.xml`, inIt));
   }
-  for (const { item, question, files: own } of items) {
+  for (const { item, question, files: own, outcomes } of items) {
     const { identifier, xml, drawn } = item;
     const document = `${identifier}${OWN_ENDING}`;
     addText(`${identifier}.xml`, xml);
@@ -68,11 +102,13 @@ export function packageOut(
       return { id: `drawn-${identifier}-${i + 1}`, name };
     });
     resources.push(
-      resource(`item-${identifier}`, ITEM_TYPE, `${identifier}.xml`, [
-        `own-${identifier}`,
-        ...pictures.map(({ id }) => id),
-        ...[...own.keys()].map(idOf),
-      ]),
+      resource(
+        `item-${identifier}`,
+        ITEM_TYPE,
+        `${identifier}.xml`,
+        [`own-${identifier}`, ...pictures.map(({ id }) => id), ...[...own.keys()].map(idOf)],
+        outcomes,
+      ),
       resource(`own-${identifier}`, OTHER_TYPE, document),
       ...pictures.map(({ id, name }) => resource(id, OTHER_TYPE, name)),
     );

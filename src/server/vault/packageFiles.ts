@@ -18,7 +18,7 @@ import {
 } from '../../formats/package';
 import { itemOut } from '../../formats/qti/item';
 import { packageIn } from '../../formats/qti/packageIn';
-import { MANIFEST, type PackedItem, type PackedTest, packageOut } from '../../formats/qti/packageOut';
+import { MANIFEST, type OutcomeOut, type PackedItem, type PackedTest, packageOut } from '../../formats/qti/packageOut';
 import { testOut } from '../../formats/qti/testOut';
 import { readZip } from '../../formats/zip';
 import { tooLong } from '../http/gate';
@@ -170,11 +170,14 @@ export function packQti({
   questions,
   sets,
   media,
+  outcomes = {},
 }: {
   readonly file: string | null;
   readonly questions: readonly Question[];
   readonly sets: readonly PackedSet[];
   readonly media: readonly MediumToPack[];
+  /** Outcomes of CASE, by question. */
+  readonly outcomes?: Readonly<Record<string, readonly OutcomeOut[]>>;
 }): CarriedQuestion[] {
   const byHash = new Map(media.map((medium) => [medium.hash, medium]));
   const began = performance.now();
@@ -198,7 +201,7 @@ export function packQti({
     if (!item.carried) return { id, title, carried: false, said: [...item.reasons] };
     // Our own document, which goes along, may show more than the item does.
     const files = new Map([...pictures.values()].map(({ href, bytes }) => [href, bytes]));
-    packed.push({ question, item, files });
+    packed.push({ question, item, files, outcomes: outcomes[id] ?? [] });
     return { id, title, carried: true, said: [...item.notes] };
   });
   if (file !== null && packed.length > 0) {

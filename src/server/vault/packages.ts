@@ -1,9 +1,10 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { CarriedQuestion, Imported, PACKAGE_FORMATS, SetSource } from '../../contract';
 import type { Question } from '../../core';
 import type { Package, PackedSet } from '../../formats/package';
 import type { As, Teacher } from '../context';
-import { medium, question, questionTag } from '../database/tables';
+import { isAmong } from '../database/manyRows';
+import { framework, medium, outcome, question, questionOutcome, questionTag } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { withFolder } from '../media/incoming';
 import { TYPES } from '../media/kinds';
@@ -37,7 +38,10 @@ export async function exportPackage(
   }
   const packed = await as.work.run(
     'packQti',
-    { file: to, questions: documentsIn(content), sets: content.sets, media },
+    {
+      ...{ file: to, questions: documentsIn(content), sets: content.sets, media },
+      outcomes: await outcomesIn(as, documentsIn(content)),
+    },
     PACK_MS,
   );
   if (!packed.ok) return fail('busy');
@@ -57,6 +61,28 @@ export async function carriedQuestions(as: As<Teacher>, what: ToPack): Promise<R
     PACK_MS,
   );
   return looked.ok ? ok(looked.value) : fail('busy');
+}
+
+/** The outcomes of questions that came by CASE, by question. */
+async function outcomesIn(
+  { db }: As<Teacher>,
+  questions: readonly Question[],
+): Promise<Record<string, { identifier: string; code: string }[]>> {
+  const rows = await db
+    .select({ id: questionOutcome.questionId, identifier: outcome.key, code: outcome.code })
+    .from(questionOutcome)
+    .innerJoin(outcome, eq(outcome.id, questionOutcome.outcomeId))
+    .innerJoin(framework, and(eq(framework.id, outcome.frameworkId), isNotNull(framework.identifier)))
+    .where(
+      isAmong(
+        questionOutcome.questionId,
+        questions.map(({ id }) => id),
+      ),
+    )
+    .orderBy(asc(outcome.position));
+  const found: Record<string, { identifier: string; code: string }[]> = {};
+  for (const { id, ...row } of rows) found[id] = [...(found[id] ?? []), row];
+  return found;
 }
 
 const documentsIn = ({ questions }: Package) => questions.map(({ document }) => document as Question);

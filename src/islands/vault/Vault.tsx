@@ -116,7 +116,7 @@ function Inside({ asked, page, shelves: given }: Props) {
       <div className="flex flex-wrap items-baseline gap-4 lg:col-span-2">
         <h1 className="text-3xl">Vault</h1>
         <span className="grow" />
-        <a className="btn btn-quiet self-center" href="/outcomes">
+        <a className="btn btn-quiet self-center max-md:hidden" href="/outcomes">
           Outcomes
         </a>
         <button type="button" className="btn btn-quiet self-center" onClick={() => setImporting(true)}>

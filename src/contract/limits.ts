@@ -5,6 +5,9 @@ export const MAX_BODY_BYTES = 64 * 1024;
 /** Bytes of an uploaded file; pictures and sounds have smaller limits in server/media. */
 export const MAX_FILE_BYTES = 62 * 1024 * 1024;
 
+/** Bytes of a file of learning outcomes. */
+export const MAX_OUTCOMES_BYTES = 20 * 1024 * 1024;
+
 export const MIN_PASSWORD = 8;
 export const MAX_PASSWORD = 200;
 

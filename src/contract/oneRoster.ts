@@ -35,7 +35,7 @@ export interface OneRosterTaken {
   source: string;
   /** Courses that were made. */
   courses: { id: string; title: string }[];
-  /** Accounts that were made, with their first passwords: they are shown now and never again. Empty: it has none yet. */
+  /** Accounts that were made, with first passwords that are never shown again. An empty one: there is none yet. */
   made: { name: string; username: string; password: string; role: 'teacher' | 'learner' }[];
   enrolled: number;
   takenOff: number;

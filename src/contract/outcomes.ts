@@ -1,7 +1,7 @@
 // Learning outcomes (CASE 1.0), questions that have them, and marks by outcome.
 import { array, object, string } from 'yup';
 import { anyUuid, flag, ids, name, uuid } from './fields';
-import { MAX_AT_ONCE } from './limits';
+import { MAX_AT_ONCE, MAX_OUTCOMES_BYTES } from './limits';
 import { json, type Operation } from './operation';
 
 export interface OutcomeRow {
@@ -103,8 +103,6 @@ export const outcomeGroup = object({
   title: name(200),
 });
 
-const MAX_OUTCOME_BYTES = 20 * 1024 * 1024;
-
 export const outcomeOperations = {
   'GET /api/outcomes': {
     who: 'teacher',
@@ -116,7 +114,7 @@ export const outcomeOperations = {
     does: 'Says what taking learning outcomes would change (`take` false), or takes them: a `CFPackage` of CASE 1.0 as JSON, or a list of code, words and the code of the parent. A second import changes what changed.',
     query: outcomesQuery,
     sends: '*/*',
-    maxBytes: MAX_OUTCOME_BYTES,
+    maxBytes: MAX_OUTCOMES_BYTES,
     answer: json<OutcomesPlan>(),
   },
   'DELETE /api/outcomes/{id}': {

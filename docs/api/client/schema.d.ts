@@ -5303,7 +5303,7 @@ export interface components {
                 id: string;
                 title: string;
             }[];
-            /** @description Accounts that were made, with their first passwords: they are shown now and never again. Empty: it has none yet. */
+            /** @description Accounts that were made, with first passwords that are never shown again. An empty one: there is none yet. */
             made: {
                 name: string;
                 username: string;

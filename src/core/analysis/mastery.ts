@@ -100,6 +100,15 @@ function withAbove(outcomes: readonly string[], parentOf: ReadonlyMap<string, st
   return found;
 }
 
+/** How deep each stands, 0 at the top; parents come before their children. What stands under nothing that is there is at the top. */
+export function depthsOf(
+  rows: readonly { readonly id: string; readonly parentId: string | null }[],
+): Map<string, number> {
+  const depths = new Map<string, number>();
+  for (const { id, parentId } of rows) depths.set(id, (depths.get(parentId ?? '') ?? -1) + 1);
+  return depths;
+}
+
 /** Below this share a learner needs an outcome, if it rests on this many answers. */
 export const NEEDS = { share: 0.5, answers: 2 } as const;
 

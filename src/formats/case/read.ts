@@ -29,9 +29,9 @@ export interface OutcomesIn {
   readonly problems: readonly OutcomeProblem[];
 }
 
-const MOST = 20_000;
-const MOST_WORDS = 5000;
-const MOST_CODE = 200;
+const MAX_OUTCOMES = 20_000;
+const MAX_WORDS = 5000;
+const MAX_CODE = 200;
 
 const nothing = (where: string, message: string): OutcomesIn => ({
   ...{ document: null, outcomes: [], notes: [] },
@@ -80,7 +80,7 @@ function readPackage(text: string): OutcomesIn {
     return nothing(path, `This is no package of CASE 1.0: ${message}.`);
   }
   const { CFDocument: document, CFItems: items, CFAssociations: associations } = read;
-  if (items.length > MOST) return nothing('CFItems', `At most ${MOST} outcomes are taken.`);
+  if (items.length > MAX_OUTCOMES) return nothing('CFItems', `At most ${MAX_OUTCOMES} outcomes are taken.`);
   const notes: string[] = [];
   const problems: OutcomeProblem[] = [];
   const known = new Map(items.map((item) => [item.identifier, item]));
@@ -89,8 +89,8 @@ function readPackage(text: string): OutcomesIn {
       problems.push({ where: `CFItems[${i}].identifier`, message: `“${identifier}” stands twice.` });
     if (identifier.length > 255)
       problems.push({ where: `CFItems[${i}].identifier`, message: 'It is longer than 255 characters.' });
-    if (fullStatement.length > MOST_WORDS)
-      problems.push({ where: `CFItems[${i}].fullStatement`, message: `It is longer than ${MOST_WORDS} characters.` });
+    if (fullStatement.length > MAX_WORDS)
+      problems.push({ where: `CFItems[${i}].fullStatement`, message: `It is longer than ${MAX_WORDS} characters.` });
   }
   // A lower number stands first; without one, as they are listed.
   const children = associations
@@ -122,7 +122,7 @@ function readPackage(text: string): OutcomesIn {
         `“${nameOf(known.get(identifier))}” stands under ${above.length} others: it is shown under the first, “${nameOf(known.get(above[0] ?? ''))}”.`,
       );
     return {
-      ...{ key: identifier, code: (humanCodingScheme ?? '').slice(0, MOST_CODE), words: fullStatement },
+      ...{ key: identifier, code: (humanCodingScheme ?? '').slice(0, MAX_CODE), words: fullStatement },
       parents: above,
     };
   });
@@ -139,7 +139,7 @@ function readList(text: string): OutcomesIn {
   const [first, ...rest] = rows;
   const isHeading = first?.cells[0]?.trim().toLowerCase() === 'code';
   const lines = isHeading ? rest : rows;
-  if (lines.length > MOST) return nothing('', `At most ${MOST} outcomes are taken.`);
+  if (lines.length > MAX_OUTCOMES) return nothing('', `At most ${MAX_OUTCOMES} outcomes are taken.`);
   if (lines.length === 0) return nothing('', 'There is nothing in this list.');
   const problems: OutcomeProblem[] = [];
   const lineOf = new Map<string, number>();
@@ -149,8 +149,8 @@ function readList(text: string): OutcomesIn {
     if (cells.length > 3) say('It has more than a code, words and a parent: words with a comma need quotes.');
     else if (code === '') say('It has no code.');
     else if (words === '') say('It has no words.');
-    else if (code.length > MOST_CODE) say(`Its code is longer than ${MOST_CODE} characters.`);
-    else if (words.length > MOST_WORDS) say(`Its words are longer than ${MOST_WORDS} characters.`);
+    else if (code.length > MAX_CODE) say(`Its code is longer than ${MAX_CODE} characters.`);
+    else if (words.length > MAX_WORDS) say(`Its words are longer than ${MAX_WORDS} characters.`);
     else if (lineOf.has(code)) say(`The code “${code}” stands on line ${lineOf.get(code)} too.`);
     else {
       lineOf.set(code, line);

@@ -3,7 +3,7 @@ import { amountOf, type Form, sequenceOf } from './form';
 import { AND, componentId, RANGE, TO } from './names';
 
 /** So many right answers are written out; of more, one stands for all. */
-const MOST = 20;
+const MAX_PATTERNS = 20;
 
 export interface Patterns {
   readonly patterns: readonly string[];
@@ -14,12 +14,12 @@ export interface Patterns {
 /** The right answers of a question, in the syntax of its kind of interaction. */
 export function patternsOf(model: QuestionModel, form: Form): Patterns {
   if (form === 'numeric') return { patterns: amountPattern(model), all: true };
-  const { found, all } = rightOnes(model, MOST);
+  const { found, all } = rightOnes(model, MAX_PATTERNS);
   // Of a pool each attempt gets some: what is right for all of its items is no attempt's whole answer.
   const isAll = all && model.question.pools.length === 0;
   const written = found.map((right) => writtenFor(model, form, right));
   const patterns = [...new Set(written.flatMap(({ patterns: some }) => some))];
-  return isAll && patterns.length <= MOST && written.every((some) => some.all)
+  return isAll && patterns.length <= MAX_PATTERNS && written.every((some) => some.all)
     ? { patterns, all: true }
     : { patterns: patterns.slice(0, 1), all: false };
 }
@@ -49,7 +49,7 @@ function typedPatterns({ question }: QuestionModel, right: RightOne): Patterns {
     return typed && id !== undefined ? (typed.accept[id] ?? []) : [''];
   });
   const ways = spellings.reduce((n, { length }) => n * length, 1);
-  const few = ways <= MOST ? spellings : spellings.map((some) => some.slice(0, 1));
+  const few = ways <= MAX_PATTERNS ? spellings : spellings.map((some) => some.slice(0, 1));
   const texts = few.reduce<readonly (readonly string[])[]>(
     (begun, some) => begun.flatMap((before) => some.map((text) => [...before, text])),
     [[]],
@@ -59,6 +59,6 @@ function typedPatterns({ question }: QuestionModel, right: RightOne): Patterns {
   const lang = question.lang === null ? '' : `{lang=${question.lang}}`;
   return {
     patterns: texts.map((some) => matters + some.map((text) => `${text === '' ? '' : lang}${text}`).join(AND)),
-    all: ways <= MOST,
+    all: ways <= MAX_PATTERNS,
   };
 }

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { OutcomesPlan } from '../../contract';
+import { MAX_OUTCOMES_BYTES } from '../../contract/limits';
 import { api, Dialog, Field, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { Confirm } from '../../ui/Confirm';
 import { failureInWords } from '../../ui/failureInWords';
-import { type Framework, MOST_SHOWN, rowsOf } from '../shared/outcomes/tree';
+import { type Framework, MAX_SHOWN, rowsOf } from '../shared/outcomes/tree';
 
 const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
@@ -122,7 +123,7 @@ function Tree({
         )}
       </div>
       <ul className="divide-y divide-rule border-y border-rule">
-        {rows.slice(0, MOST_SHOWN).map(({ id, code, words, depth, withdrawn, questions }) => (
+        {rows.slice(0, MAX_SHOWN).map(({ id, code, words, depth, withdrawn, questions }) => (
           <li key={id} className="flex gap-3 py-1" style={{ paddingInlineStart: `${depth * 1.5}rem` }}>
             <span className="grow" dir="auto">
               {code !== '' && <strong>{code} </strong>}
@@ -135,14 +136,12 @@ function Tree({
           </li>
         ))}
       </ul>
-      {rows.length > MOST_SHOWN && (
-        <p className="text-mute">{rows.length - MOST_SHOWN} more: type a code or words to find them.</p>
+      {rows.length > MAX_SHOWN && (
+        <p className="text-mute">{rows.length - MAX_SHOWN} more: type a code or words to find them.</p>
       )}
     </section>
   );
 }
-
-const MAX_BYTES = 20 * 1024 * 1024;
 
 /** Brings outcomes in from a file or a pasted list, after what changes is told. */
 function ImportOutcomes({
@@ -176,7 +175,7 @@ function ImportOutcomes({
     noClick: true,
     noKeyboard: true,
     multiple: false,
-    maxSize: MAX_BYTES,
+    maxSize: MAX_OUTCOMES_BYTES,
     onDrop: ([file], [refused]) => {
       if (refused) return setProblem('The file is larger than 20 MB.');
       if (file)

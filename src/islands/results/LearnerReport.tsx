@@ -3,6 +3,7 @@ import { judgedAt, questionModel, restoredBoard } from '../../core';
 import { BoardSketch, MediaFrom, type MediaSource } from '../../scene';
 import { zone } from '../../ui';
 import { type Phrase, phrase, shownDay, shownNumber, shownShare } from '../../words';
+import { nameOf } from '../shared/outcomes/tree';
 import '../shared/paper/paper.css';
 import './report.css';
 
@@ -75,9 +76,7 @@ function Outcomes({ outcomes }: Pick<Report, 'outcomes'>) {
             // biome-ignore lint/suspicious/noArrayIndexKey: two may have one code and words
             <tr key={i}>
               <th scope="row" style={{ paddingInlineStart: `${depth * 1.25}em` }}>
-                <bdi>
-                  {code} {words}
-                </bdi>
+                <bdi>{nameOf({ code, words })}</bdi>
               </th>
               <td>
                 {phrase('report.outcome', {

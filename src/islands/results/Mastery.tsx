@@ -1,6 +1,7 @@
 import { Users } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { LearnerOutcome, MasteryView, OutcomeMarks, Wire } from '../../contract';
+import { depthsOf } from '../../core';
 import { api } from '../../ui';
 import { failureInWords } from '../../ui/failureInWords';
 
@@ -10,8 +11,7 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
 /** Marks by outcome, as a tree, with who needs what. `releaseId` null: of a whole course. */
 export function Mastery({ view, releaseId }: { view: View; releaseId: string | null }) {
   const { outcomes, needs, without, courseId } = view;
-  const depths = new Map<string, number>();
-  for (const { id, parentId } of outcomes) depths.set(id, parentId === null ? 0 : (depths.get(parentId) ?? -1) + 1);
+  const depths = depthsOf(outcomes);
   if (outcomes.length === 0)
     return (
       <p className="text-lg max-w-prose">

@@ -28,7 +28,7 @@ export const outbox = sqliteTable(
     leasedUntil: moment('leased_until'),
     /** Why it has not arrived, as a sentence; empty: it was not tried yet. */
     reason: text('reason').notNull().default(''),
-    /** Of a score what arrived last; of statements the ids of those that have arrived, and of those refused for good. */
+    /** Of a score what arrived last; of statements the ids of those that have arrived or are refused for good. */
     body: text('body', { mode: 'json' }).$type<unknown>(),
   },
   (t) => [

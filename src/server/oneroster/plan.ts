@@ -51,7 +51,7 @@ export async function planOf({ db }: Pick<Context, 'db'>, known: Known, said: Me
     byClass.set(enrolment.classId, [...(byClass.get(enrolment.classId) ?? []), enrolment]);
   const ids = [...known.courses.values()].map(({ courseId }) => courseId);
   const there = await rostersOf(db, ids);
-  const wanted: { enrolment: Enrolment }[] = [];
+  const wanted: Enrolment[] = [];
   const classes: ClassPlan[] = [];
   const nameOf = (userId: string) => said.users.get(userId)?.name ?? known.users.get(userId)?.name ?? userId;
   for (const group of said.classes.values()) {
@@ -60,7 +60,7 @@ export async function planOf({ db }: Pick<Context, 'db'>, known: Known, said: Me
     const before = known.classes.get(group.sourcedId);
     const on = (byClass.get(group.sourcedId) ?? []).filter((enrolment) => isOn(said, enrolment, day));
     if (!kept && group.gone) continue;
-    wanted.push(...on.map((enrolment) => ({ enrolment })));
+    wanted.push(...on);
     const at = said.saidAt('classes', group.sourcedId);
     const tell = (does: OneRosterChange['does'], words: string) =>
       changes.push({ ...at, sourcedId: group.sourcedId, does, words });
@@ -156,11 +156,11 @@ async function accountsFor(
   db: Context['db'],
   known: Known,
   said: Merged,
-  wanted: readonly { readonly enrolment: Enrolment }[],
+  wanted: readonly Enrolment[],
   changes: OneRosterChange[],
 ): Promise<ToMake[]> {
   const lacking = new Map<string, Enrolment>();
-  for (const { enrolment } of wanted) {
+  for (const enrolment of wanted) {
     const key = accountKey(enrolment.userId, enrolment.role);
     if (!known.accounts.has(key) && !lacking.has(key)) lacking.set(key, enrolment);
   }
@@ -192,7 +192,7 @@ async function accountsFor(
   return made;
 }
 
-const LONGEST = 50;
+const MAX_USERNAME = 50;
 
 /** A user name as the system has it, or as near to it as one can be here. */
 function usernameFrom(text: string): string {
@@ -201,7 +201,7 @@ function usernameFrom(text: string): string {
     .normalize('NFKD')
     .replace(/[^A-Za-z0-9._@+-]/g, '')
     .replace(/^[^A-Za-z0-9]+/, '');
-  const cut = signs.slice(0, LONGEST);
+  const cut = signs.slice(0, MAX_USERNAME);
   // What is left may be too short, or nothing but signs.
   return isUsername(cut) ? cut : `person.${cut.replace(/[^A-Za-z0-9]/g, '')}`.replace(/\.$/, '');
 }

@@ -24,9 +24,9 @@ import { accountKey, type Enrolment, type Known, knownOf, type Merged, merged } 
 
 const READ_MS = 30_000;
 /** So many changes are told. */
-const MOST_TOLD = 2000;
+const MAX_TOLD = 2000;
 /** So many of the accounts that are made get a first password; hashing one takes its time. */
-const MOST_PASSWORDS = 500;
+const MAX_PASSWORDS = 500;
 
 /** An uploaded package beside what there is. */
 interface Planned {
@@ -66,7 +66,7 @@ export async function planOneRoster(
   const { plan, said } = found.value;
   return ok({
     source: found.value.source,
-    changes: plan.changes.slice(0, MOST_TOLD),
+    changes: plan.changes.slice(0, MAX_TOLD),
     total: plan.changes.length,
     problems: [...said.problems],
   });
@@ -111,7 +111,7 @@ type Prepared = ToMake & { readonly password: string; readonly person: PreparedP
 async function prepareAll(as: As<Teacher>, accounts: readonly ToMake[]): Promise<Result<Prepared[]>> {
   const prepared: Prepared[] = [];
   for (const [i, made] of accounts.entries()) {
-    if (i >= MOST_PASSWORDS) {
+    if (i >= MAX_PASSWORDS) {
       prepared.push({ ...made, password: '', person: null });
       continue;
     }

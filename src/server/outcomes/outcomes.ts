@@ -44,7 +44,7 @@ export async function listOutcomes(as: As<Teacher>): Promise<FrameworkView[]> {
   }));
 }
 
-/** Removes a framework of the teacher's. Outcomes that questions have stay, as withdrawn, and the framework with them. */
+/** Removes a framework of the teacher's. Outcomes that questions have stay, as withdrawn, and with them the framework. */
 export async function removeFramework(as: As<Teacher>, id: string): Promise<Result<FrameworkView[]>> {
   const found = await as.db.query.framework.findFirst({ where: eq(framework.id, id) });
   if (!found) return fail('notFound');

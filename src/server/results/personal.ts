@@ -1,18 +1,4 @@
-import {
-  and,
-  asc,
-  eq,
-  exists,
-  gt,
-  inArray,
-  isNotNull,
-  isNull,
-  notExists,
-  notInArray,
-  or,
-  type SQLWrapper,
-  sql,
-} from 'drizzle-orm';
+import { and, asc, eq, exists, gt, inArray, isNull, notExists, notInArray, or, sql } from 'drizzle-orm';
 import type { Erased, LeftRow, PersonalCourse, PersonalData, PersonalRelease, PersonalSitting } from '../../contract';
 import { isPut, isTyped, type Move, roundMark } from '../../core';
 import { forgive } from '../accounts/limit';
@@ -34,15 +20,12 @@ import {
   figures,
   gradeRemark,
   groupMember,
-  ltiContext,
   ltiLine,
   ltiLinePerson,
   ltiPerson,
   markOverride,
   move,
   outbox,
-  platform,
-  recordStore,
   regrade,
   release,
   releaseFor,
@@ -54,6 +37,7 @@ import { editionOf, type OpenEdition } from '../releases/editions';
 import { recall } from '../sittings/recent';
 import { showsMarks } from './assignedReleases';
 import { attemptScores } from './attemptScores';
+import { arrivedAt, statementsAbout, storeWith } from './elsewhere';
 
 const iso = (at: Date): string => at.toISOString();
 const isoOrNull = (at: Date | null): string | null => at && iso(at);
@@ -312,42 +296,6 @@ export async function eraseLearner(as: As<Teacher>, courseId: string, learnerId:
   });
   for (const id of erased.ids) recall(id);
   return ok({ account: erased.account, sittings: erased.ids.length, elsewhere: erased.elsewhere });
-}
-
-/** The condition that a row of the outbox holds statements about a learner at one of these releases. */
-const statementsAbout = (tx: Transaction, learnerId: string, releases: SQLWrapper) =>
-  and(
-    eq(outbox.kind, 'statement'),
-    inArray(outbox.subject, tx.select({ subject: sql<string>`${learnerId} || '/' || id` }).from(sql`(${releases})`)),
-  );
-
-/** The record store, if statements about them have arrived there. */
-async function storeWith(tx: Transaction, learnerId: string, releases: SQLWrapper): Promise<string[]> {
-  const [row] = await tx
-    .select({ address: recordStore.address })
-    .from(outbox)
-    .innerJoin(recordStore, eq(recordStore.id, outbox.place))
-    .where(and(statementsAbout(tx, learnerId, releases), isNotNull(outbox.body)))
-    .limit(1);
-  return row ? [`the record store ${row.address}`] : [];
-}
-
-/** The platforms at which marks of these releases have arrived: what is there is theirs to erase. */
-async function arrivedAt(tx: Transaction, learnerId: string, releases: SQLWrapper): Promise<string[]> {
-  const rows = await tx
-    .selectDistinct({ name: platform.name })
-    .from(outbox)
-    .innerJoin(ltiLine, eq(ltiLine.id, outbox.place))
-    .innerJoin(ltiContext, eq(ltiContext.id, ltiLine.contextId))
-    .innerJoin(platform, eq(platform.id, ltiContext.platformId))
-    .where(
-      and(
-        ...[eq(outbox.kind, 'score'), eq(outbox.subject, learnerId), isNotNull(outbox.body)],
-        inArray(ltiLine.releaseId, releases),
-      ),
-    )
-    .orderBy(asc(platform.name));
-  return rows.map(({ name }) => name);
 }
 
 /** An account that a launch or a platform's roster made: nobody signs in to it in another way. */

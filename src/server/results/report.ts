@@ -11,6 +11,7 @@ import type {
 import {
   type Board,
   boardFromPlacements,
+  depthsOf,
   earned,
   type FeedbackLevel,
   homesFor,
@@ -32,7 +33,7 @@ import { feedbackLevelAfter } from '../sittings/finish';
 import { type At, atOf, type OpenSitting, recordOf, sittingsWhere } from '../sittings/standing';
 import { showsMarks } from './assignedReleases';
 import { type Columns, categorySums, cellsIn, columnsOf, gradeRows, type Who, withMaxima } from './gradeCells';
-import { type Outcomes, outcomeAnswers, outcomesIn, questionsOf as questionIds } from './mastery';
+import { outcomeAnswers, outcomesIn, questionsOf as questionIds } from './mastery';
 import { type Placed, shownTry } from './placed';
 
 /** One learner's results in a course with the feedback, for printing. */
@@ -97,8 +98,7 @@ async function reportsFor(
     practised,
     people.map(({ id }) => id),
   );
-  const questions = await Promise.all(columns.releases.map((row) => questionIds(as, row)));
-  const outcomes = await outcomesIn(as, [...new Set(questions.flat())]);
+  const shownBy = await outcomesShown(as, columns.releases, rows);
   const reports: LearnerReport[] = [];
   for (const { learnerId, name, cells, whole, letter } of rows) {
     const all = [...columns.releases, ...practised].map((row, i) => ({
@@ -116,7 +116,7 @@ async function reportsFor(
       ...(isTold
         ? {
             ...{ overall: whole, letter, categories: categoriesOf(columns, cells) },
-            outcomes: await outcomesFor(as, columns.releases, outcomes, { learnerId, cells }),
+            outcomes: shownBy(learnerId),
           }
         : { overall: null, letter: null, categories: [], outcomes: [] }),
     });
@@ -124,25 +124,23 @@ async function reportsFor(
   return reports;
 }
 
-/** What a learner shows, by outcome, in the order in which outcomes stand. */
-async function outcomesFor(
+/** What learners show, by outcome, in the order in which outcomes stand: worked out once for all of them. */
+async function outcomesShown(
   as: Context,
   releases: Columns['releases'],
-  outcomes: Outcomes,
-  row: { readonly learnerId: string; readonly cells: readonly GradeCell[] },
-): Promise<LearnerReport['outcomes']> {
-  if (outcomes.rows.length === 0) return [];
+  rows: readonly { readonly learnerId: string; readonly cells: readonly GradeCell[] }[],
+): Promise<(learnerId: string) => LearnerReport['outcomes']> {
+  const questions = await Promise.all(releases.map((release) => questionIds(as, release)));
+  const outcomes = await outcomesIn(as, [...new Set(questions.flat())]);
+  if (outcomes.rows.length === 0) return () => [];
   const parentOf = new Map(outcomes.rows.map(({ id, parentId }) => [id, parentId]));
-  const { all } = masteryOf(await outcomeAnswers(as, releases, [row], outcomes), parentOf);
-  const depths = new Map<string, number>();
-  return outcomes.rows.flatMap(({ id, parentId, code, words }) => {
-    const depth = parentId === null ? 0 : (depths.get(parentId) ?? -1) + 1;
-    depths.set(id, depth);
-    const marks = all.get(id);
-    return marks
-      ? [{ code, words, depth, value: marks.value, low: marks.low, high: marks.high, answers: marks.answers }]
-      : [];
-  });
+  const { learners } = masteryOf(await outcomeAnswers(as, releases, rows, outcomes), parentOf);
+  const depths = depthsOf(outcomes.rows);
+  return (learnerId) =>
+    outcomes.rows.flatMap(({ id, code, words }) => {
+      const marks = learners.get(id)?.get(learnerId);
+      return marks ? [{ code, words, depth: depths.get(id) ?? 0, ...marks }] : [];
+    });
 }
 
 async function releaseIn(

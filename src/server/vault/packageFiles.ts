@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { appendFileSync, closeSync, openSync, readFileSync, readSync, writeFileSync, writeSync } from 'node:fs';
+import { appendFileSync, closeSync, openSync, readFileSync, writeFileSync, writeSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v5 as uuidV5 } from 'uuid';
@@ -22,6 +22,7 @@ import { MANIFEST, type OutcomeOut, type PackedItem, type PackedTest, packageOut
 import { testOut } from '../../formats/qti/testOut';
 import { readZip } from '../../formats/zip';
 import { tooLong } from '../http/gate';
+import { fileChunks } from '../work/fileChunks';
 import { type Examined, examineQuestion } from './examine';
 
 // Work on packages in a worker thread: from files to files, without a database.
@@ -71,27 +72,12 @@ export interface ReadPackage {
   readonly problems: readonly PackageProblem[];
 }
 
-const CHUNK = 64 * 1024;
-function* chunksOf(file: string): Generator<Uint8Array> {
-  const handle = openSync(file, 'r');
-  try {
-    for (;;) {
-      const chunk = new Uint8Array(CHUNK);
-      const read = readSync(handle, chunk);
-      if (read === 0) return;
-      yield chunk.subarray(0, read);
-    }
-  } finally {
-    closeSync(handle);
-  }
-}
-
 type Read = { readonly ok: true; readonly value: ReadPackage } | { readonly ok: false; readonly message: string };
 
 /** Reads a package out of a file into a folder: one of ours, or one of QTI, as its parts say. */
 export function readPackage({ file, folder }: { readonly file: string; readonly folder: string }): Read {
   let isQti = false;
-  const refused = readZip(chunksOf(file), { bytes: 0, files: PACKAGE_LIMITS.files }, (name) => {
+  const refused = readZip(fileChunks(file), { bytes: 0, files: PACKAGE_LIMITS.files }, (name) => {
     isQti ||= name === MANIFEST || name.endsWith(`/${MANIFEST}`);
     return null;
   });
@@ -107,7 +93,7 @@ const writtenIn = (folder: string, name: string, value: unknown): string => {
 const mediumIn = (folder: string, hash: string) => join(folder, `medium-${hash}`);
 
 function readOwnPackage(file: string, folder: string): Read {
-  const read = unpack(chunksOf(file), ({ hash }, bytes) =>
+  const read = unpack(fileChunks(file), ({ hash }, bytes) =>
     appendFileSync(mediumIn(folder, hash), bytes, { mode: 0o600 }),
   );
   if (!read.ok) return read;
@@ -130,7 +116,7 @@ function readOwnPackage(file: string, folder: string): Read {
 }
 
 function readQtiPackage(file: string, folder: string): Read {
-  const read = packageIn(chunksOf(file), (bytes) => createHash('sha256').update(bytes).digest('hex'));
+  const read = packageIn(fileChunks(file), (bytes) => createHash('sha256').update(bytes).digest('hex'));
   if (!read.ok) return read;
   const arrived = read.items.flatMap((item) => ('reason' in item ? [] : item.questions));
   return {

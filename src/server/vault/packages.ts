@@ -40,7 +40,7 @@ export async function exportPackage(
     'packQti',
     {
       ...{ file: to, questions: documentsIn(content), sets: content.sets, media },
-      outcomes: await outcomesIn(as, documentsIn(content)),
+      outcomes: await caseOutcomes(as, documentsIn(content)),
     },
     PACK_MS,
   );
@@ -64,7 +64,7 @@ export async function carriedQuestions(as: As<Teacher>, what: ToPack): Promise<R
 }
 
 /** The outcomes of questions that came by CASE, by question. */
-async function outcomesIn(
+async function caseOutcomes(
   { db }: As<Teacher>,
   questions: readonly Question[],
 ): Promise<Record<string, { identifier: string; code: string }[]>> {

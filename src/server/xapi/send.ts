@@ -10,7 +10,7 @@ import { type Store, storeOf } from './recordStore';
 import { statementsOf, toldOf } from './statements';
 
 /** So many statements are sent at once. */
-const MOST = 100;
+const MAX_AT_ONCE = 100;
 /** A batch that is refused so often for a reason of ours is given up. */
 const MAX_REFUSED = 8;
 
@@ -37,8 +37,8 @@ export async function sendStatements(context: Context, row: OutboxRow): Promise<
   );
   const trip: Trip = { context, store, arrived: [...sent.arrived], refused: [...sent.refused] };
   let stopped: Reply | NotReached | null = null;
-  for (let from = 0; from < due.length && stopped === null; from += MOST)
-    stopped = await deliver(trip, due.slice(from, from + MOST));
+  for (let from = 0; from < due.length && stopped === null; from += MAX_AT_ONCE)
+    stopped = await deliver(trip, due.slice(from, from + MAX_AT_ONCE));
   const body: Sent = { arrived: trip.arrived, refused: trip.refused };
   if (stopped) return { ...failureOf(stopped, row.tries, context.now()), body };
   if (trip.refused.length > 0)

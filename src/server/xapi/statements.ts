@@ -83,6 +83,10 @@ export async function toldOf(
   };
 }
 
+/** Orders statements by when they came about. Their times are texts of one form. */
+export const byTime = (a: Statement, b: Statement): number =>
+  a.timestamp < b.timestamp ? -1 : a.timestamp > b.timestamp ? 1 : 0;
+
 /** The statements of what a learner did at a release, in the order in which it came about. */
 export async function statementsOf(context: Pick<Context, 'db'>, told: Told, learnerId: string): Promise<Statement[]> {
   const { db } = context;
@@ -97,9 +101,7 @@ export async function statementsOf(context: Pick<Context, 'db'>, told: Told, lea
   const sittings = await db.select().from(sitting).where(mine).orderBy(asc(sitting.number));
   const all = await Promise.all(sittings.map((row) => statementsOfAttempt(context, told, actor, row)));
   const byHand = await statementsByHand(context, told, actor, learnerId, sittings.at(-1) ?? null);
-  return [...all.flat(), ...byHand].toSorted((a, b) =>
-    a.timestamp < b.timestamp ? -1 : a.timestamp > b.timestamp ? 1 : 0,
-  );
+  return [...all.flat(), ...byHand].toSorted(byTime);
 }
 
 /** What every statement of an attempt, or of a mark by hand, has in common. */
@@ -300,6 +302,9 @@ function markBy({ row, moves }: Attempt, edition: OpenEdition, question: number)
     : { mark: 0, fullMarks: false };
 }
 
+/** An attempt that was reopened and ended again is completed once more: what its ids say besides. */
+const againOf = ({ reopenedAfter }: SittingRow): number[] => (reopenedAfter > 0 ? [reopenedAfter] : []);
+
 /** That it was completed, and whether it passed; then, if it came to something else by a correction, what to. */
 function statementsOfEnd(told: Told, say: Say, attempt: Attempt): Statement[] {
   const { row, moves, editions, correctedAt } = attempt;
@@ -313,8 +318,7 @@ function statementsOfEnd(told: Told, say: Say, attempt: Attempt): Statement[] {
     ? roundMark(row.points)
     : roundMark(questions.reduce((sum, question) => sum + markBy(attempt, edition, question).mark, 0));
   const outOf = asItWas ? row.outOf : edition.outOf;
-  // Reopened and ended again, it is completed once more.
-  const again = row.reopenedAfter > 0 ? [row.reopenedAfter] : [];
+  const again = againOf(row);
   const id = identity.idOf(row.id, 'completed', ...again);
   const at = row.finishedAt;
   const ms = row.usedMs ?? at.getTime() - row.startedAt.getTime();
@@ -371,7 +375,6 @@ async function statementsByHand(
   });
   if (!set) return [];
   const outOf = set.outOf ?? last?.outOf ?? (await editionOf(db, of.id, of.edition)).outOf;
-  const again = last && last.reopenedAfter > 0 ? [last.reopenedAfter] : [];
   return [
     statement(told, actor, {
       id: identity.idOf(of.id, learnerId, 'scored', set.points, outOf, set.at.getTime()),
@@ -379,7 +382,7 @@ async function statementsByHand(
       at: set.at,
       result: { ...scoreOf(set.points, outOf) },
       registration: last && validate(last.id) ? last.id : undefined,
-      about: last?.finishedAt ? identity.idOf(last.id, 'completed', ...again) : undefined,
+      about: last?.finishedAt ? identity.idOf(last.id, 'completed', ...againOf(last)) : undefined,
     }),
   ];
 }

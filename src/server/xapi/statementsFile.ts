@@ -5,7 +5,7 @@ import { releaseOf } from '../courses/access';
 import { markOverride, sitting } from '../database/tables';
 import { fail, ok, type Result } from '../errors';
 import { identityOf } from './identity';
-import { statementsOf, toldOf } from './statements';
+import { byTime, statementsOf, toldOf } from './statements';
 
 const breathe = () => new Promise((resolve) => setImmediate(resolve));
 
@@ -34,7 +34,7 @@ export async function statementsFile(
     all.push(...(await statementsOf(as, told, learnerId)));
     await breathe();
   }
-  all.sort((a, b) => (a.timestamp < b.timestamp ? -1 : a.timestamp > b.timestamp ? 1 : 0));
+  all.sort(byTime);
   return ok({ title: found.row.title, lines: asLines(all) });
 }
 

@@ -16,7 +16,7 @@ export interface KeptStatements {
 export const noStatements = (): KeptStatements => ({ statements: [], down: false });
 
 /** So many are kept: it is there to try things. */
-const MOST_KEPT = 5000;
+const MAX_KEPT = 5000;
 const VERSION = '1.0.3';
 
 const json = (value: unknown, status = 200): Response =>
@@ -82,7 +82,7 @@ export class RecordStore {
     }
     const stored = new Date().toISOString();
     const fresh = statements.filter(({ id }) => !known.has(id)).map((statement) => ({ ...statement, stored }));
-    this.kept.statements = [...this.kept.statements, ...fresh].slice(-MOST_KEPT);
+    this.kept.statements = [...this.kept.statements, ...fresh].slice(-MAX_KEPT);
     this.keep();
     return json(statements.map(({ id }) => id));
   }

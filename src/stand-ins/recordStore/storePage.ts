@@ -2,7 +2,7 @@ import { documentOf, escaped } from '../document';
 import type { KeptStatements } from './recordStore';
 
 /** So many are shown. */
-const MOST_SHOWN = 100;
+const MAX_SHOWN = 100;
 
 /** What has arrived, the latest first, and what an administrator has to type in. `base`: the path of the store. */
 export function storePage(
@@ -10,7 +10,7 @@ export function storePage(
   kept: KeptStatements,
   { key, secret }: { key: string; secret: string },
 ): string {
-  const shown = kept.statements.slice(-MOST_SHOWN).toReversed();
+  const shown = kept.statements.slice(-MAX_SHOWN).toReversed();
   const titleOf = ({ object }: KeptStatements['statements'][number]) =>
     Object.values(object.definition?.name ?? {})[0] ?? object.id;
   const scoreOf = ({ result }: KeptStatements['statements'][number]) =>

@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { Dialog, Scrolls } from '../../../ui';
-import { type Framework, MOST_SHOWN, rowsOf } from './tree';
+import { type Framework, MAX_SHOWN, rowsOf } from './tree';
 
 interface Props {
   title: string;
@@ -70,7 +70,7 @@ function Branch({
   return (
     <fieldset className="mb-3">
       <legend className="font-semibold">{framework.title}</legend>
-      {rows.slice(0, MOST_SHOWN).map((row) => (
+      {rows.slice(0, MAX_SHOWN).map((row) => (
         <label key={row.id} className="flex gap-2 py-1" style={{ paddingInlineStart: `${row.depth * 1.25}rem` }}>
           <input
             type="checkbox"
@@ -85,8 +85,8 @@ function Branch({
           </span>
         </label>
       ))}
-      {rows.length > MOST_SHOWN && (
-        <p className="text-mute">{rows.length - MOST_SHOWN} more: type a code or words to find them.</p>
+      {rows.length > MAX_SHOWN && (
+        <p className="text-mute">{rows.length - MAX_SHOWN} more: type a code or words to find them.</p>
       )}
     </fieldset>
   );

@@ -1,4 +1,5 @@
 import type { FrameworkView, OutcomeRow, Wire } from '../../../contract';
+import { depthsOf } from '../../../core';
 
 export type Framework = Wire<FrameworkView>;
 export interface TreeRow extends OutcomeRow {
@@ -7,16 +8,15 @@ export interface TreeRow extends OutcomeRow {
 }
 
 /** So many outcomes are drawn at once: a search finds the others. */
-export const MOST_SHOWN = 400;
+export const MAX_SHOWN = 400;
 
-/** The outcomes with these words in code or words, with those they stand under; none: all. Withdrawn ones that nothing has are left out. */
+/** The outcomes with these words in code or words, with those they stand under; none: all. */
 export function rowsOf({ outcomes }: Pick<Framework, 'outcomes'>, search: string): TreeRow[] {
-  const depths = new Map<string, number>();
+  const depths = depthsOf(outcomes);
   const byId = new Map(outcomes.map((row) => [row.id, row]));
   const wanted = search.trim().toLowerCase();
   const found = new Set<string>();
-  for (const { id, code, words, parentId } of outcomes) {
-    depths.set(id, parentId === null ? 0 : (depths.get(parentId) ?? -1) + 1);
+  for (const { id, code, words } of outcomes) {
     if (wanted !== '' && !`${code} ${words}`.toLowerCase().includes(wanted)) continue;
     for (let at = byId.get(id); at && !found.has(at.id); at = byId.get(at.parentId ?? '')) found.add(at.id);
   }

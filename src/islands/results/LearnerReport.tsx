@@ -75,7 +75,7 @@ function Outcomes({ outcomes }: Pick<Report, 'outcomes'>) {
           {outcomes.map(({ code, words, depth, value, low, high, answers }, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: two may have one code and words
             <tr key={i}>
-              <th scope="row" style={{ paddingInlineStart: `${depth * 1.25}em` }}>
+              <th scope="row" style={{ paddingInlineStart: `${0.5 + depth * 1.25}em` }}>
                 <bdi>{nameOf({ code, words })}</bdi>
               </th>
               <td>

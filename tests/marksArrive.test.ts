@@ -20,6 +20,7 @@ import { finish } from '../src/server/sittings/finish';
 import { openRelease } from '../src/server/sittings/openRelease';
 import { saveNew } from '../src/server/vault/questions';
 import { must, seeds, testApp } from './support/app';
+import { otherProcess } from './support/otherProcess';
 import { type Claimed, LEARNS, launched, type School, school, TEACHES } from './support/school';
 
 interface Sent {
@@ -369,5 +370,36 @@ describe('a platform’s roster', () => {
     expect((await who())?.personId).toBe(before?.personId);
     at.services['/members'] = () => new Response('', { status: 500 });
     expect(await planPlatformRoster(as, courseId)).toMatchObject({ ok: false, code: 'notReached' });
+  });
+});
+
+describe('a process that is killed as it sends', () => {
+  it('loses nothing: once its hold on the row has run out another sends the same score, of the same moment', async () => {
+    const { releaseId, pupil } = await linked();
+    await sendDue(app);
+    sent = [];
+    must(await setMark(as, releaseId, pupil.person.id, { points: 2, reason: 'On paper' }));
+    // The platform has the score, but its answer never comes back.
+    const answers = at.services['/lines/1/scores'];
+    const received = new Promise<Record<string, unknown>>((resolve) => {
+      at.services['/lines/1/scores'] = async (request) => {
+        resolve((await request.json()) as Record<string, unknown>);
+        return new Promise(() => {});
+      };
+    });
+    const other = otherProcess(app.config.data, { LTI_LOOPBACK: '1' });
+    const ended = expect(other.call('sendDue')).rejects.toThrow('has ended');
+    const first = await received;
+    other.end();
+    await ended;
+    if (answers) at.services['/lines/1/scores'] = answers;
+
+    // It is nobody's to send while the dead process may still live.
+    await sendDue(app);
+    expect(sent).toEqual([]);
+    expect(await cell(releaseId, pupil.person.id)).toMatchObject({ sending: { state: 'waiting' } });
+    await sendDue({ ...app, now: () => new Date(Date.now() + 61_000) });
+    expect(sent.map(({ body }) => body)).toEqual([first]);
+    expect(await rows(pupil.person.id)).toMatchObject([{ state: 'arrived', leasedUntil: null }]);
   });
 });

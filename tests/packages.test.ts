@@ -11,7 +11,7 @@ import { changeMany, openQuestion, saveNew } from '../src/server/vault/questions
 import { makeSet, openSet, saveSet } from '../src/server/vault/sets';
 import { listShelves, makeShelf } from '../src/server/vault/shelves';
 import { must, seeds, teacher, testApp } from './support/app';
-import { exported, imported } from './support/packages';
+import { exported, imported, lookedAt } from './support/packages';
 
 let done: () => void;
 let odile: As<Teacher>;
@@ -112,6 +112,98 @@ describe('a package', () => {
         },
       ],
       sources: [{ title: 'Beside', medium: { hash: was.hash }, questions: [report.questions[1]?.id] }],
+    });
+  });
+
+  it('is looked at before anything is taken: each question with its kind and what its picture shows', async () => {
+    const was = await vault(odile);
+    const looked = must(await lookedAt(fern, must(await exported(odile, { shelf: was.top })).bytes));
+    expect(looked).toMatchObject({
+      form: 'own',
+      shelves: 2,
+      sets: [],
+      left: [],
+      questions: [
+        { title: 'First', kind: 'sort', refused: null, approximations: [], question: { title: 'First' } },
+        { title: 'Second', kind: 'sort', refused: null },
+      ],
+    });
+    expect(looked.pictures[was.hash]).toMatch(/^data:image\/webp;base64,/);
+    expect(Object.keys(looked.pictures)).toEqual([was.hash]);
+    expect((await listVault(fern, {})).total).toBe(0);
+    expect(await listShelves(fern)).toEqual([]);
+  });
+
+  it('comes in as far as it is ticked, with the shelves and media of that alone', async () => {
+    const was = await vault(odile);
+    const { bytes } = must(await exported(odile, { shelf: was.top }));
+    expect(must(await imported(fern, randomUUID(), bytes, { questions: '1' }))).toMatchObject({
+      questions: [{ title: 'Second' }],
+      shelves: 2,
+      media: 0,
+    });
+    expect(must(await imported(fern, randomUUID(), bytes, { questions: '0' }))).toMatchObject({
+      questions: [{ title: 'First' }],
+      shelves: 1,
+      media: 1,
+    });
+    expect(must(await imported(fern, randomUUID(), bytes, { questions: 'none' }))).toMatchObject({
+      questions: [],
+      shelves: 0,
+    });
+    const set = must(await exported(odile, { set: was.set })).bytes;
+    const partly = must(await imported(fern, randomUUID(), set, { questions: '0-0' }));
+    expect(must(await openSet(fern, partly.sets[0]?.id ?? '')).sections).toMatchObject([
+      { questions: [{ title: 'First' }] },
+    ]);
+    expect(must(await imported(fern, randomUUID(), set, { sets: 'none' })).sets).toEqual([]);
+  });
+
+  it('of a set comes home through QTI: its sections, what is drawn of them, and the points', async () => {
+    const ids = Array.from({ length: 4 }, () => randomUUID());
+    for (const [i, id] of ids.entries()) must(await saveNew(odile, seeds({ id, title: `Number ${i}` }), null));
+    const set = randomUUID();
+    must(await makeSet(odile, set, 'Drawn'));
+    const sections = [
+      { title: 'Each', draw: null, questions: ids.slice(0, 2).map((id, i) => ({ id, points: i === 0 ? 7 : null })) },
+      {
+        title: 'One of two',
+        draw: { count: 1, points: 5 },
+        shuffled: true,
+        questions: ids.slice(2).map((id) => ({ id, points: null })),
+      },
+    ];
+    must(await saveSet(odile, set, { title: 'Drawn', goBack: false, sections }));
+    const { bytes } = must(await exported(odile, { set }, 'qti'));
+    expect(must(await lookedAt(fern, bytes))).toMatchObject({
+      form: 'qti',
+      questions: ids.map((_, i) => ({ title: `Number ${i}` })),
+      sets: [{ title: 'Drawn', questions: 4, approximations: [] }],
+    });
+    const id = randomUUID();
+    const report = must(await imported(fern, id, bytes));
+    expect(report).toMatchObject({ left: [], approximated: [], sets: [{ title: 'Drawn' }] });
+    expect(must(await imported(fern, id, bytes)).sets).toEqual(report.sets);
+    const [first, second, third, fourth] = report.questions.map((question) => question.id);
+    expect(must(await openSet(fern, report.sets[0]?.id ?? ''))).toMatchObject({
+      title: 'Drawn',
+      goBack: false,
+      sections: [
+        {
+          title: 'Each',
+          draw: null,
+          questions: [
+            { id: first, points: 7 },
+            { id: second, points: null },
+          ],
+        },
+        {
+          title: 'One of two',
+          draw: { count: 1, points: 5 },
+          shuffled: true,
+          questions: [{ id: third }, { id: fourth }],
+        },
+      ],
     });
   });
 

@@ -18,6 +18,7 @@ export * from './operation';
 export * from './operations';
 export * from './outcomes';
 export * from './paper';
+export * from './places';
 export * from './platforms';
 export * from './problems';
 export * from './questions';

@@ -13,9 +13,10 @@ import {
   type Replaced,
   type Replacing,
 } from '../core';
-import { from, isIndex, isOneOf, listOf, one, uuid, wholeNumber, words } from './fields';
+import { flag, from, isIndex, isOneOf, listOf, one, uuid, wholeNumber, words } from './fields';
 import { MAX_AT_ONCE, MAX_EDITS_AT_ONCE, MAX_FILE_BYTES } from './limits';
 import { file, json, type Operation } from './operation';
+import { PLACES } from './places';
 import { EDIT, QUESTION } from './shapes';
 import { type Access, FINDINGS, SORTS, USES } from './vocabulary';
 
@@ -114,6 +115,33 @@ export interface Imported {
   left: { file: string; message: string }[];
   /** What of a question came in otherwise than it was, from another program. */
   approximated: { title: string; message: string }[];
+}
+
+/** What a question of a package will become, before anything is taken. */
+export interface ArrivingQuestion {
+  /** What it is called in the package. */
+  name: string;
+  title: string;
+  /** Null: it cannot be taken. */
+  kind: Kind | null;
+  /** Why it cannot be taken; null: it can. */
+  refused: string | null;
+  /** What of it comes in otherwise than it was. */
+  approximations: string[];
+  /** For its picture; null: it is none, or there are too many to draw them all. */
+  question: Question | null;
+}
+
+/** What is in a package, before anything of it is taken. Questions and sets are ticked by their places in these lists. */
+export interface LookedAtPackage {
+  form: (typeof PACKAGE_FORMATS)[number];
+  questions: ArrivingQuestion[];
+  sets: { title: string; questions: number; approximations: string[] }[];
+  shelves: number;
+  /** What cannot be read, and why. */
+  left: { file: string; message: string }[];
+  /** Small pictures as data URLs, by the hash that questions name. */
+  pictures: Record<string, string>;
 }
 
 /** As what questions leave: our own documents, or items of QTI 3.0. */
@@ -284,8 +312,16 @@ export const packing = object({
     ({ questions }) => (questions?.split(',').length ?? 0) <= MAX_AT_ONCE,
   );
 
-/** The id of an import, made by the client: a package sent again under it is imported once. */
-export const importing = object({ id: uuid() });
+/** Characters of a list of places: every other one of 2,000 is ticked. */
+const MAX_PLACES = 12_000;
+/** Places that are ticked in a list, from 0, as ranges: `0-5,8`; `none`: no place. Left out: all. */
+const places = () => string().max(MAX_PLACES).matches(PLACES, 'has to be places such as 0-5,8, or none');
+
+/**
+ * The id of an import, made by the client: a package sent again under it is imported once. `look`: nothing is taken, it
+ * is only said what is there.
+ */
+export const importing = object({ id: uuid(), look: flag(), questions: places(), sets: places() });
 
 /** TeX to be drawn. */
 export const texToDraw = object({ tex: string().trim().min(1).max(MAX_TEX).required() });
@@ -397,10 +433,10 @@ export const questionOperations = {
   },
   'POST /api/packages': {
     who: 'teacher',
-    does: 'Takes a package in. Sent again under the same id, it comes in once.',
+    does: 'Takes a package in: one of ours, or one of QTI 3.0, 2.2 or 2.1, as its parts say. `look`: only says what is in it. `questions` and `sets`: the places of what is ticked, such as `0-5,8`. Sent again under the same id, it comes in once.',
     query: importing,
     sends: 'application/zip',
     maxBytes: MAX_FILE_BYTES,
-    answer: json<Imported>(),
+    answer: json<Imported | LookedAtPackage>(),
   },
 } as const satisfies Readonly<Record<string, Operation>>;

@@ -105,7 +105,7 @@ export { dressQuestions } from './vault/dressing';
 export { drawFormula } from './vault/formulas';
 export { listTags, listVault, usesOf } from './vault/listing';
 export { listLists, makeList, removeList, saveList } from './vault/lists';
-export { carriedQuestions, exportPackage, importPackage } from './vault/packages';
+export { carriedQuestions, exportPackage, importPackage, lookIntoPackage, toPrint } from './vault/packages';
 export {
   changeMany,
   copyQuestion,

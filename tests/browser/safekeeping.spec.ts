@@ -35,6 +35,7 @@ const pages = (
   'lti/choose': [['/lti/deep-link?launch=0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0999', forTeachers(NOTHING, NOTHING)]],
   'lti/same-person': [['/lti/same-person?launch=x', forTeachers(NOTHING, NOTHING)]],
   vault: [['/vault', forTeachers(OK, OK)]],
+  'vault/print': [[`/vault/print?questions=${DEMO.drying}`, forTeachers(OK, NOTHING)]],
   'bench/[id]': [[`/bench/${DEMO.drying}`, forTeachers(OK, NOTHING)]],
   'bench/new': [['/bench/new', forTeachers(OK, OK)]],
   'sets/index': [['/sets', forTeachers(OK, OK)]],

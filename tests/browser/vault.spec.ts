@@ -103,15 +103,27 @@ test('questions go out as a file and come in beside what is there; what cannot b
   await expect(page.getByText(/can go out\.$/)).toBeVisible();
   await accessible(page);
   const qti = await leaving();
+  await page.getByLabel(/^Paper/).check();
+  await page.getByRole('dialog').getByRole('link', { name: 'Put on paper' }).click();
+  await expect(page.getByRole('button', { name: 'Print or save as PDF' })).toBeVisible();
+  await expect(page.getByText('Find the roots').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Answer sheet' }).click();
+  await expect(page.getByRole('link', { name: 'Answer sheet' })).toHaveAttribute('aria-current', 'page');
+  await accessible(page);
   const colleague = await signedIn(browser, 'tamsin');
   const other = await colleague.newPage();
   await open(other, '/vault');
   await press(other, 'Import…');
   await other.getByLabel('File (.zip)').setInputFiles('demo/media/rack.svg');
-  await press(other, 'Import it');
   await expect(other.getByText('This file cannot be read: it is no zip, or it is broken.')).toBeVisible();
   await other.getByLabel('File (.zip)').setInputFiles(file);
-  await press(other, 'Import it');
+  const parts = other.getByRole('region', { name: 'Questions of the package' });
+  await expect(parts.getByRole('checkbox', { name: /^Find the roots/ })).toBeChecked();
+  await accessible(other);
+  await press(other, 'Tick none');
+  await expect(parts.getByRole('checkbox', { checked: true })).toHaveCount(0);
+  await press(other, 'Tick all');
+  await press(other, 'Import what is ticked');
   await expect(other.getByText(/^\d+ questions?, 0 sets, 1 shelf, \d+ (medium|media) came in\.$/)).toBeVisible();
   await accessible(other);
   await press(other, 'Done');
@@ -127,8 +139,11 @@ test('questions go out as a file and come in beside what is there; what cannot b
   await open(other, '/vault');
   await press(other, 'Import…');
   await other.getByLabel('File (.zip)').setInputFiles(qti);
-  await press(other, 'Import it');
-  await expect(other.getByText(/^\d+ questions?, 0 sets, \d+ (medium|media) came in\.$/)).toBeVisible();
+  await expect(other.getByText(/^Items of QTI: \d+ questions?$/)).toBeVisible();
+  await press(other, 'Tick none');
+  await parts.getByRole('checkbox').first().check();
+  await press(other, 'Import what is ticked');
+  await expect(other.getByText(/^1 question, 0 sets, \d+ (medium|media) came in\.$/)).toBeVisible();
 });
 
 test('a shelf is shared to look at, to use and to change; whoever has a question sees where it is used', async ({

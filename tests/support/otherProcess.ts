@@ -6,6 +6,7 @@ import { deserialize, serialize } from 'node:v8';
 import { type App, makeApp } from '../../src/server/app';
 import { readConfig } from '../../src/server/config';
 import type { As, Learner, Person, Teacher } from '../../src/server/context';
+import { sendDue } from '../../src/server/outboxRunner';
 import { changeSettings, setAllowance } from '../../src/server/releases/settings';
 import { receiveMoves } from '../../src/server/sittings/moves';
 import { goTo } from '../../src/server/sittings/openRelease';
@@ -23,6 +24,7 @@ const FUNCTIONS = {
     person: Person,
     ...args: Parameters<typeof setAllowance> extends [unknown, ...infer Rest] ? Rest : never
   ) => setAllowance({ ...app, person } as As<Teacher>, ...args),
+  sendDue: (app: App) => sendDue(app),
   goTo: (app: App, person: Person, ...args: Parameters<typeof goTo> extends [unknown, ...infer Rest] ? Rest : never) =>
     goTo({ ...app, person } as As<Learner>, ...args),
 };
@@ -43,8 +45,9 @@ interface Message {
 const packed = (value: unknown): string => serialize(value).toString('base64');
 const unpacked = (bytes: string): unknown => deserialize(Buffer.from(bytes, 'base64'));
 
-export function otherProcess(folder: string): OtherProcess {
-  const child: ChildProcess = fork(fileURLToPath(import.meta.url), [folder], {
+/** `env`: settings beside the folder of its data. */
+export function otherProcess(folder: string, env: Readonly<Record<string, string>> = {}): OtherProcess {
+  const child: ChildProcess = fork(fileURLToPath(import.meta.url), [folder, JSON.stringify(env)], {
     execArgv: ['--import', 'tsx'],
     env: { ...process.env, OTHER_PROCESS: '1' },
   });
@@ -70,7 +73,8 @@ export function otherProcess(folder: string): OtherProcess {
 }
 
 if (process.env.OTHER_PROCESS === '1' && process.send) {
-  const app = makeApp(readConfig({ VAULT_DROP_DATA: process.argv[2] ?? '', VAULT_DROP_ROOT: process.cwd() }));
+  const [, , data = '', more = '{}'] = process.argv;
+  const app = makeApp(readConfig({ ...JSON.parse(more), VAULT_DROP_DATA: data, VAULT_DROP_ROOT: process.cwd() }));
   process.on('message', async ({ n, bytes }: Message) => {
     const { name, args } = unpacked(bytes) as { name: keyof Functions; args: never[] };
     try {

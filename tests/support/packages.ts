@@ -1,9 +1,15 @@
 import { readFile, rm } from 'node:fs/promises';
-import type { Imported } from '../../src/contract';
+import type { Imported, LookedAtPackage } from '../../src/contract';
 import type { As, Teacher } from '../../src/server/context';
 import type { Result } from '../../src/server/errors';
 import { temporaryFile, withBytes } from '../../src/server/media/incoming';
-import { exportPackage, importPackage, type ToPack } from '../../src/server/vault/packages';
+import {
+  exportPackage,
+  importPackage,
+  lookIntoPackage,
+  type Ticked,
+  type ToPack,
+} from '../../src/server/vault/packages';
 
 /** A package as its bytes. */
 export async function exported(
@@ -19,5 +25,12 @@ export async function exported(
   return { ok: true, value: { ...packed.value, bytes } };
 }
 
-export const imported = (as: As<Teacher>, id: string, bytes: Uint8Array): Promise<Result<Imported>> =>
-  withBytes(as.config, bytes, (file) => importPackage(as, id, file));
+export const imported = (
+  as: As<Teacher>,
+  id: string,
+  bytes: Uint8Array,
+  ticked: Ticked = {},
+): Promise<Result<Imported>> => withBytes(as.config, bytes, (file) => importPackage(as, id, file, ticked));
+
+export const lookedAt = (as: As<Teacher>, bytes: Uint8Array): Promise<Result<LookedAtPackage>> =>
+  withBytes(as.config, bytes, (file) => lookIntoPackage(as, file));

@@ -1327,7 +1327,7 @@ export interface paths {
         get: operations["get-packages"];
         put?: never;
         /**
-         * Takes a package in. Sent again under the same id, it comes in once.
+         * Takes a package in: one of ours, or one of QTI 3.0, 2.2 or 2.1, as its parts say. `look`: only says what is in it. `questions` and `sets`: the places of what is ticked, such as `0-5,8`. Sent again under the same id, it comes in once.
          * @description For a teacher.
          */
         post: operations["post-packages"];
@@ -3005,6 +3005,20 @@ export interface components {
             /** @description The number of changed marks, and of those spared because they would have fallen. */
             changes: number;
             spared: number;
+        };
+        /** @description What a question of a package will become, before anything is taken. */
+        ArrivingQuestion: {
+            /** @description What it is called in the package. */
+            name: string;
+            title: string;
+            /** @description Null: it cannot be taken. */
+            kind: ("build" | "count" | "free" | "gaps" | "label" | "mark" | "order" | "pick" | "sort") | null;
+            /** @description Why it cannot be taken; null: it can. */
+            refused: null | string;
+            /** @description What of it comes in otherwise than it was. */
+            approximations: string[];
+            /** @description For its picture; null: it is none, or there are too many to draw them all. */
+            question: components["schemas"]["question.schema"] | null;
         };
         AuditRow: {
             n: number;
@@ -5099,6 +5113,24 @@ export interface components {
             counts: {
                 [key: string]: number[][];
             };
+        };
+        /** @description What is in a package, before anything of it is taken. Questions and sets are ticked by their places in these lists. */
+        LookedAtPackage: {
+            /** @enum {string} */
+            form: "own" | "qti";
+            questions: components["schemas"]["ArrivingQuestion"][];
+            sets: {
+                title: string;
+                questions: number;
+                approximations: string[];
+            }[];
+            shelves: number;
+            /** @description What cannot be read, and why. */
+            left: {
+                file: string;
+                message: string;
+            }[];
+            pictures: Record<string, never>;
         };
         /** @enum {string} */
         MailDays: "everyDay" | "mondays" | "schoolDays";
@@ -10987,6 +11019,9 @@ export interface operations {
         parameters: {
             query: {
                 id: string;
+                look?: boolean;
+                questions?: string;
+                sets?: string;
             };
             header?: never;
             path?: never;
@@ -11008,7 +11043,7 @@ export interface operations {
                     "application/json": {
                         /** @constant */
                         ok: true;
-                        value: components["schemas"]["Imported"];
+                        value: components["schemas"]["Imported"] | components["schemas"]["LookedAtPackage"];
                     };
                 };
             };

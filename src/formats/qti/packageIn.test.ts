@@ -338,3 +338,71 @@ describe('our own packages', () => {
     expect([...arrived.media.keys()]).toEqual([hash]);
   });
 });
+
+describe('a test of another program', () => {
+  const test2 = `<assessmentTest xmlns="http://www.imsglobal.org/xsd/imsqti_v2p1" identifier="t" title="Week one">
+    <testPart identifier="p" navigationMode="nonlinear" submissionMode="individual">
+      <assessmentSection identifier="outer" title="Outer" visible="true"><selection select="1"/>
+        <assessmentSection identifier="a" title="Twice" visible="true"><ordering shuffle="true"/>
+          <assessmentItemRef identifier="q1" href="../items/one.xml"><weight identifier="W" value="4"/></assessmentItemRef>
+          <assessmentItemRef identifier="q2" href="../items/two.xml"/>
+        </assessmentSection>
+        <assessmentSection identifier="b" title="Again" visible="true">
+          <assessmentItemRef identifier="q3" href="../items/three.xml"/>
+          <assessmentItemRef identifier="q4" href="../items/one.xml"><branchRule target="EXIT_TEST"/></assessmentItemRef>
+        </assessmentSection>
+      </assessmentSection>
+    </testPart></assessmentTest>`;
+  const item = item3(
+    declared('single', 'identifier', correct('a')),
+    `<qti-choice-interaction response-identifier="RESPONSE" max-choices="1"><qti-prompt>Which?</qti-prompt>
+      <qti-simple-choice identifier="a">Moss</qti-simple-choice><qti-simple-choice identifier="b">Fern</qti-simple-choice>
+    </qti-choice-interaction>`,
+  );
+  const manifest = `<manifest xmlns="http://www.imsglobal.org/xsd/imscp_v1p1" identifier="m"><resources>
+    <resource identifier="r" type="imsqti_item_xmlv2p1" href="items/one.xml"/>
+    <resource identifier="s" type="imsqti_item_xmlv2p1" href="items/three.xml"/>
+    <resource identifier="t" type="imsqti_test_xmlv2p1" href="tests/week.xml"/>
+    <resource identifier="u" type="imsqti_test_xmlv2p1" href="tests/none.xml"/></resources></manifest>`;
+  const zip = (test: string) =>
+    zipSync({
+      'imsmanifest.xml': strToU8(manifest),
+      'items/one.xml': strToU8(item),
+      'items/three.xml': strToU8(item.replace('"seeds"', '"moss"')),
+      'tests/week.xml': strToU8(test),
+    });
+
+  test('becomes a set of what came in; what is no part of a set is said', () => {
+    const arrived = arrive(zip(test2));
+    if (!arrived.ok) throw new Error(arrived.message);
+    expect(arrived.tests).toEqual([
+      {
+        identifier: 't',
+        title: 'Week one',
+        goBack: true,
+        sections: [
+          { title: 'Twice', draw: null, shuffled: true, questions: [{ id: 'seeds', points: 4 }] },
+          { title: 'Again', draw: null, shuffled: false, questions: [{ id: 'moss', points: null }] },
+        ],
+        approximations: [
+          'What is drawn or shuffled of its inner sections is not taken: each comes as it stands.',
+          'A question stands once in a set: where it comes again, it is left out.',
+          'Its branches are not taken: every question is shown.',
+          'One of its questions did not come in.',
+        ],
+      },
+    ]);
+    expect(arrived.unreadTests).toEqual([{ identifier: 'u', reason: 'Its file is not in the package.' }]);
+  });
+
+  test('that is none, or has no question here, says so', () => {
+    for (const [text, reason] of [
+      ['<note/>', 'It is no test.'],
+      [test2.replaceAll('one.xml', 'other.xml').replace('three.xml', 'other.xml'), 'None of its questions came in.'],
+      ['<!DOCTYPE x><assessmentTest/>', 'It has a document type (DOCTYPE), which is not taken.'],
+    ] as const) {
+      const arrived = arrive(zip(text));
+      expect(arrived.ok && arrived.unreadTests[0]?.reason).toBe(reason);
+    }
+  });
+});

@@ -4,6 +4,7 @@ import { RefusedZip, readZip, TOO_MUCH } from '../zip';
 import type { Approximation } from './arriving';
 import { firstInteraction, itemIn, type TakenMedium } from './itemIn';
 import { MANIFEST, OWN_ENDING } from './packageOut';
+import { type ArrivedTest, type TestPart, testIn } from './testIn';
 import { childrenNamed, readXml, within, type XmlElement } from './xml';
 
 /** The limits of a package that is read: bytes as they are inflated, parts, and bytes of one text. */
@@ -44,10 +45,17 @@ export type ArrivedPackage =
   | {
       readonly ok: true;
       readonly items: readonly ArrivedItem[];
+      readonly tests: readonly ArrivedTest[];
+      /** Tests that cannot be read, and why. */
+      readonly unreadTests: readonly { readonly identifier: string; readonly reason: string }[];
       /** The media that its questions name, by the SHA-256 of their bytes. */
       readonly media: ReadonlyMap<string, { readonly ending: string; readonly bytes: Uint8Array }>;
     }
   | { readonly ok: false; readonly message: string };
+
+/** The id of a question within its package: our own documents have one; others go by their name there. */
+export const idInPackage = ({ isOwn, question, name }: ArrivedQuestion): string =>
+  isOwn ? question.id : name.slice(0, 100);
 
 /** A path of the package as its parts are named: resolved against a folder, decoded; null: it leads out of it. */
 function resolved(folder: string, href: string): string | null {
@@ -140,6 +148,14 @@ export function packageIn(chunks: Iterable<Uint8Array>, hash: (bytes: Uint8Array
     }
   };
   const used = new Set<string>();
+  const byFile = new Map<string, readonly TestPart[]>();
+  const become = (file: string, identifier: string, questions: readonly ArrivedQuestion[]): ArrivedItem => {
+    byFile.set(
+      file,
+      questions.map((arrivedQuestion) => ({ id: idInPackage(arrivedQuestion), question: arrivedQuestion.question })),
+    );
+    return { identifier, questions };
+  };
   const arrived = items.map((resource): ArrivedItem => {
     const href = resource.attributes.href ?? childrenNamed(resource, 'file')[0]?.attributes.href ?? '';
     const name = resolved(root, href);
@@ -154,24 +170,39 @@ export function packageIn(chunks: Iterable<Uint8Array>, hash: (bytes: Uint8Array
     const own = ownDocument(resource, byId, root, textIn);
     if (own) {
       takeOwn(own);
-      return {
-        identifier,
-        questions: [{ name: unused(identifier, used), question: own, interaction, isOwn: true, approximations: [] }],
-      };
+      return become(name, identifier, [
+        { name: unused(identifier, used), question: own, interaction, isOwn: true, approximations: [] },
+      ]);
     }
     const read = itemIn(xml.root, identifier.slice(0, 90), takeFrom(folderOf(name)));
     if (!read.ok) return { identifier, interaction, reason: read.reason };
     const several = read.questions.length > 1;
-    return {
-      identifier,
-      questions: read.questions.map((found, i) => ({
-        ...found,
-        name: unused(several ? `${identifier}-${i + 1}` : identifier, used),
-        isOwn: false,
-      })),
-    };
+    const questions = read.questions.map((found, i) => ({
+      ...found,
+      name: unused(several ? `${identifier}-${i + 1}` : identifier, used),
+      isOwn: false,
+    }));
+    return become(name, identifier, questions);
   });
-  return { ok: true, items: arrived, media };
+
+  const tests: ArrivedTest[] = [];
+  const unreadTests: { identifier: string; reason: string }[] = [];
+  for (const { attributes } of resources.filter(({ attributes: { type } }) => /^imsqti_test_/.test(type ?? ''))) {
+    const name = resolved(root, attributes.href ?? '');
+    const identifier = attributes.identifier ?? attributes.href ?? '';
+    const text = textIn(name);
+    const xml = text === null ? null : readXml(text);
+    if (!xml?.ok || name === null) {
+      unreadTests.push({ identifier, reason: xml?.ok === false ? xml.message : 'Its file is not in the package.' });
+      continue;
+    }
+    const read = testIn(xml.root, (href) => byFile.get(resolved(folderOf(name), href) ?? '') ?? []);
+    if (!read) unreadTests.push({ identifier, reason: 'It is no test.' });
+    else if (read.sections.length === 0)
+      unreadTests.push({ identifier: read.identifier, reason: 'None of its questions came in.' });
+    else tests.push(read);
+  }
+  return { ok: true, items: arrived, tests, unreadTests, media };
 }
 
 function joined(parts: readonly Uint8Array[]): Uint8Array {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Download } from 'lucide-react';
+import { Download, Printer } from 'lucide-react';
 import { useState } from 'react';
 import type { CarriedQuestion } from '../../contract';
 import { ask, Dialog, Scrolls } from '../../ui';
@@ -16,9 +16,18 @@ const FORMS = [
     'QTI 3.0',
     'For other programs. A question goes out where its marks are the same there; its own document goes along.',
   ],
+  [
+    'paper',
+    'Paper',
+    'To print or to save as PDF: questions, answer sheet and answers. What only a screen can do stays behind.',
+  ],
 ] as const;
 
-/** Questions leave as a file: the author chooses the form, and sees first what it cannot carry. */
+/** The page from which they are printed. */
+const printOf = (what: Leaving): string =>
+  'set' in what ? `/sets/${what.set}/print` : `/vault/print?${new URLSearchParams({ ...what })}`;
+
+/** Questions leave as a file or on paper: the author chooses the form, and sees first what it cannot carry. */
 export function ExportDialog({ what, onClose }: { what: Leaving; onClose: () => void }) {
   const [form, setForm] = useState<(typeof FORMS)[number][0]>('own');
   const carried = useQuery({
@@ -26,7 +35,7 @@ export function ExportDialog({ what, onClose }: { what: Leaving; onClose: () => 
     queryFn: () => ask('GET /api/packages/carried', { query: what }),
     enabled: form === 'qti',
   });
-  const some = form === 'own' || carried.data?.some((question) => question.carried) === true;
+  const some = form !== 'qti' || carried.data?.some((question) => question.carried) === true;
   return (
     <Dialog title="Export" onClose={onClose}>
       <fieldset className="grid gap-2">
@@ -56,21 +65,32 @@ export function ExportDialog({ what, onClose }: { what: Leaving; onClose: () => 
           )}
           {carried.isPending && <p>Looking at what can be carried…</p>}
           {carried.data && <Carried questions={carried.data} />}
+          {'set' in what && carried.data?.some((question) => !question.carried) && (
+            <p className="text-sm text-mute mt-2">
+              The set goes out as a test of those that can go out. Where questions are drawn, fewer are there to draw
+              from.
+            </p>
+          )}
         </section>
       )}
       <div className="flex justify-end gap-2 mt-4">
         <button type="button" className="btn btn-quiet" onClick={onClose}>
           Close
         </button>
-        {some && (
-          <a
-            className="btn btn-primary"
-            href={addressOf('GET /api/packages', { query: { ...what, format: form } })}
-            download
-          >
-            <Download size={16} aria-hidden /> Export
-          </a>
-        )}
+        {some &&
+          (form === 'paper' ? (
+            <a className="btn btn-primary" href={printOf(what)}>
+              <Printer size={16} aria-hidden /> Put on paper
+            </a>
+          ) : (
+            <a
+              className="btn btn-primary"
+              href={addressOf('GET /api/packages', { query: { ...what, format: form } })}
+              download
+            >
+              <Download size={16} aria-hidden /> Export
+            </a>
+          ))}
       </div>
     </Dialog>
   );

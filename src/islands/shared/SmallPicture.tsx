@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Question } from '../../core';
-import { MediaFrom, Sketch } from '../../scene';
+import { MediaFrom, type MediaSource, Sketch } from '../../scene';
 import { ask } from '../../ui';
 import { benchMedia } from './ownMedia';
 
@@ -51,8 +51,17 @@ export function SmallPicture({ id, changedAt, large = false, size = SMALL }: Pro
   );
 }
 
-const Fitted = ({ question, size }: { question: Question; size: Size }) => (
-  <MediaFrom source={benchMedia(question.media)}>
+/** A question's scene drawn into a size, with the author's own media or those of another source. */
+export const Fitted = ({
+  question,
+  size = SMALL,
+  source = benchMedia(question.media),
+}: {
+  question: Question;
+  size?: Size;
+  source?: MediaSource;
+}) => (
+  <MediaFrom source={source}>
     <Sketch
       question={question}
       width={Math.round(Math.min(size.w - EDGES, ((size.h - EDGES) * question.scene.width) / question.scene.height))}

@@ -70,6 +70,22 @@ export async function narrowPicture({
   return made.length < bytes.length ? made : bytes;
 }
 
+/** How wide a picture in a list is at most, in pixels. */
+const SMALL = 240;
+
+/** A picture of anybody's file as it stands in a list, in WebP; null: unreadable. */
+export async function smallPicture(bytes: Uint8Array): Promise<Uint8Array | null> {
+  try {
+    return await sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
+      .rotate()
+      .resize({ width: SMALL, height: SMALL, fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: QUALITY, effort: 2 })
+      .toBuffer();
+  } catch {
+    return null;
+  }
+}
+
 /** The natural size of a drawing; null: it cannot be drawn. */
 export async function sizeOfSvg(bytes: Uint8Array): Promise<{ width: number; height: number } | null> {
   try {

@@ -17,7 +17,7 @@ import {
   unpack,
 } from '../../formats/package';
 import { itemOut } from '../../formats/qti/item';
-import { packageIn } from '../../formats/qti/packageIn';
+import { idInPackage, packageIn } from '../../formats/qti/packageIn';
 import { MANIFEST, type OutcomeOut, type PackedItem, type PackedTest, packageOut } from '../../formats/qti/packageOut';
 import { testOut } from '../../formats/qti/testOut';
 import { readZip } from '../../formats/zip';
@@ -57,17 +57,27 @@ export async function packInto({
 
 /** The content of a package, unpacked: its questions, sets and media are files in a folder. */
 export interface ReadPackage {
+  readonly form: 'own' | 'qti';
   readonly shelves: readonly PackedShelf[];
   readonly questions: readonly {
     /** What it is called in the package. */
     readonly name: string;
     readonly file: string;
+    /** The hashes of the media it shows. */
+    readonly media: readonly string[];
     readonly shelfId: string | null;
     readonly tags: readonly string[];
     /** What of it came in otherwise than it was. */
     readonly approximations: readonly string[];
   }[];
-  readonly sets: readonly { readonly file: string; readonly id: string }[];
+  readonly sets: readonly {
+    /** What it is called in the package. */
+    readonly name: string;
+    readonly file: string;
+    readonly media: readonly string[];
+    readonly id: string;
+    readonly approximations: readonly string[];
+  }[];
   readonly media: readonly (UnpackedMedium & { readonly file: string })[];
   readonly problems: readonly PackageProblem[];
 }
@@ -85,10 +95,12 @@ export function readPackage({ file, folder }: { readonly file: string; readonly 
   return isQti ? readQtiPackage(file, folder) : readOwnPackage(file, folder);
 }
 
-const writtenIn = (folder: string, name: string, value: unknown): string => {
-  const path = join(folder, name);
-  writeFileSync(path, JSON.stringify(value), { mode: 0o600 });
-  return path;
+/** Writes a document into the folder; `media`: the hashes that it names. */
+const writtenIn = (folder: string, name: string, value: unknown): { file: string; media: string[] } => {
+  const file = join(folder, name);
+  const text = JSON.stringify(value);
+  writeFileSync(file, text, { mode: 0o600 });
+  return { file, media: [...text.matchAll(/"([0-9a-f]{64})"/g)].flatMap(([, hash]) => hash ?? []) };
 };
 const mediumIn = (folder: string, hash: string) => join(folder, `medium-${hash}`);
 
@@ -101,14 +113,20 @@ function readOwnPackage(file: string, folder: string): Read {
   return {
     ok: true,
     value: {
+      form: 'own',
       shelves,
       questions: questions.map(({ document, ...one }, i) => ({
         ...one,
         name: `questions/${i + 1}.json`,
-        file: writtenIn(folder, `question-${i}`, document),
+        ...writtenIn(folder, `question-${i}`, document),
         approximations: [],
       })),
-      sets: sets.map(({ content, id }, i) => ({ id, file: writtenIn(folder, `set-${i}`, content) })),
+      sets: sets.map(({ content, id }, i) => ({
+        id,
+        name: `sets/${i + 1}.json`,
+        ...writtenIn(folder, `set-${i}`, content),
+        approximations: [],
+      })),
       media: read.media.map((medium) => ({ ...medium, file: mediumIn(folder, medium.hash) })),
       problems: read.problems,
     },
@@ -122,23 +140,29 @@ function readQtiPackage(file: string, folder: string): Read {
   return {
     ok: true,
     value: {
+      form: 'qti',
       shelves: [],
-      questions: arrived.map(({ name, question, isOwn, approximations }, i) => ({
-        name,
+      questions: arrived.map((one, i) => ({
+        name: one.name,
         // Two items may have one identifier; their names differ.
-        file: writtenIn(folder, `question-${i}`, isOwn ? question : { ...question, id: name.slice(0, 100) }),
+        ...writtenIn(folder, `question-${i}`, { ...one.question, id: idInPackage(one) }),
         shelfId: null,
         tags: [],
-        approximations: approximations.map(({ message }) => message),
+        approximations: one.approximations.map(({ message }) => message),
       })),
-      sets: [],
+      sets: read.tests.map(({ identifier, approximations, ...test }, i) => ({
+        id: identifier,
+        name: identifier.slice(0, 100),
+        ...writtenIn(folder, `set-${i}`, test),
+        approximations,
+      })),
       media: [...read.media].map(([hash, { ending, bytes }]) => {
         const path = mediumIn(folder, hash);
         writeFileSync(path, bytes, { mode: 0o600 });
         return { hash, ending, file: path };
       }),
-      problems: read.items.flatMap((item) =>
-        'reason' in item ? [{ file: item.identifier.slice(0, 100), message: item.reason }] : [],
+      problems: [...read.items, ...read.unreadTests].flatMap((part) =>
+        'reason' in part ? [{ file: part.identifier.slice(0, 100), message: part.reason }] : [],
       ),
     },
   };

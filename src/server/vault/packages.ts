@@ -1,5 +1,13 @@
 import { and, asc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
-import type { CarriedQuestion, Imported, PACKAGE_FORMATS, SetSource } from '../../contract';
+import {
+  type CarriedQuestion,
+  type Imported,
+  isTicked,
+  type LookedAtPackage,
+  type PACKAGE_FORMATS,
+  type SetSource,
+  type WholeSet,
+} from '../../contract';
 import type { Question } from '../../core';
 import type { Package, PackedSet } from '../../formats/package';
 import type { As, Teacher } from '../context';
@@ -11,7 +19,7 @@ import { TYPES } from '../media/kinds';
 import { storeMedium } from '../media/media';
 import { accessToMany } from './access';
 import { type Importing, type MediumToPack, type ReadPackage, renewedId } from './packageFiles';
-import { changeMany, storeNew } from './questions';
+import { changeMany, openWith, storeNew } from './questions';
 import { makeSet, openSet, saveSet } from './sets';
 import { makeShelf, shelvesSeen } from './shelves';
 
@@ -83,6 +91,30 @@ async function caseOutcomes(
   const found: Record<string, { identifier: string; code: string }[]> = {};
   for (const { id, ...row } of rows) found[id] = [...(found[id] ?? []), row];
   return found;
+}
+
+/** The most questions of one print. */
+const MAX_PRINTED = 200;
+
+/** Questions as they are put on paper, each as its author wrote it. */
+export async function toPrint(as: As<Teacher>, what: ToPack): Promise<Result<WholeSet>> {
+  const chosen = await chosenBy(as, what);
+  if (!chosen.ok) return chosen;
+  const { name: title, ids } = chosen.value;
+  if (ids.length > MAX_PRINTED) return fail('tooLarge');
+  const questions: Question[] = [];
+  for (const id of ids) {
+    // Other requests run in between.
+    await new Promise((resolve) => setImmediate(resolve));
+    const found = await openWith(as, id, 'use');
+    if (found.ok) questions.push(found.value.question);
+  }
+  if (questions.length === 0) return fail('notFound');
+  return ok({
+    ...{ title, questions, goBack: true, aids: [], sources: [] },
+    points: questions.map(({ marks }) => marks.max),
+    sections: [{ title: '', draw: null, count: questions.length }],
+  });
 }
 
 const documentsIn = ({ questions }: Package) => questions.map(({ document }) => document as Question);
@@ -193,19 +225,65 @@ const ROOM = { width: 1920, height: 1080 };
 const MAX_DEPTH = 50;
 const PACK_MS = 60_000;
 const READ_MS = 30_000;
+const LOOK_MS = 45_000;
 const EXAMINE_MS = 15_000;
 
+/** Says what is in a package; nothing is taken. */
+export function lookIntoPackage(as: As<Teacher>, file: string): Promise<Result<LookedAtPackage>> {
+  return withFolder(as.config, async (folder) => {
+    const looked = await as.work.run('lookAtPackage', { file, folder }, LOOK_MS);
+    if (!looked.ok) return looked.reason === 'busy' ? fail('busy') : notTaken(TOO_HARD);
+    return looked.value.ok ? ok(looked.value.value) : notTaken(looked.value.message);
+  });
+}
+
+/** What is ticked of a package: places in its lists; left out: all of a list. */
+export interface Ticked {
+  readonly questions?: string | undefined;
+  readonly sets?: string | undefined;
+}
+
 /**
- * Imports a package: validated like all input, under new ids, beside what is there. `importId` is made by the client:
+ * Imports a package, all or what is ticked: validated like all input, under new ids, beside what is there. `importId` is made by the client:
  * the same package imported again under it makes the same ids, so that it is imported once.
  */
-export function importPackage(as: As<Teacher>, importId: string, file: string): Promise<Result<Imported>> {
+export function importPackage(
+  as: As<Teacher>,
+  importId: string,
+  file: string,
+  ticked: Ticked = {},
+): Promise<Result<Imported>> {
   return withFolder(as.config, async (folder) => {
     const read = await as.work.run('readPackage', { file, folder }, READ_MS);
-    if (!read.ok)
-      return read.reason === 'busy' ? fail('busy') : notTaken('Reading this file takes too long, or too much memory.');
-    return read.value.ok ? takeIn(as, importId, read.value.value) : notTaken(read.value.message);
+    if (!read.ok) return read.reason === 'busy' ? fail('busy') : notTaken(TOO_HARD);
+    return read.value.ok ? takeIn(as, importId, onlyTicked(read.value.value, ticked)) : notTaken(read.value.message);
   });
+}
+
+const TOO_HARD = 'Reading this file takes too long, or too much memory.';
+
+/** The ticked questions and sets of a package, with the media that they show and the shelves that they stand on. */
+function onlyTicked(read: ReadPackage, { questions, sets }: Ticked): ReadPackage {
+  if (questions === undefined && sets === undefined) return read;
+  const [hasQuestion, hasSet] = [isTicked(questions), isTicked(sets)];
+  const taken = {
+    questions: read.questions.filter((_, place) => hasQuestion(place)),
+    sets: read.sets.filter((_, place) => hasSet(place)),
+  };
+  const onShelf = new Set(taken.questions.map(({ shelfId }) => shelfId));
+  // A shelf stays with the shelves that it stands on.
+  for (let last = -1; last !== onShelf.size; ) {
+    last = onShelf.size;
+    for (const { id, parentId } of read.shelves) if (onShelf.has(id) && parentId !== null) onShelf.add(parentId);
+  }
+  const shown = new Set([...taken.questions, ...taken.sets].flatMap(({ media }) => media));
+  return {
+    ...read,
+    ...taken,
+    shelves: read.shelves.filter(({ id }) => onShelf.has(id)),
+    media: read.media.filter(({ hash }) => shown.has(hash)),
+    problems: [],
+  };
 }
 
 const notTaken = (message: string) => fail('notTaken', { problems: [{ path: 'file', message }] });
@@ -251,18 +329,22 @@ async function takeIn(
   }
 
   const takenSets: Imported['sets'] = [];
-  for (const [i, { id: was, file }] of sets.entries()) {
+  for (const { id: was, file, name, approximations } of sets) {
     const worked = await as.work.run('readPackedSet', { file, importing, questions: ids }, EXAMINE_MS);
     const set = worked.ok ? worked.value : 'Looking through it takes too long.';
     if (typeof set === 'string') {
-      left.push({ file: `sets/${i + 1}.json`, message: set });
+      left.push({ file: name, message: set });
       continue;
     }
     const id = renewedId(importing, 'set', was);
     const there = await makeSet(as, id, set.title);
     const result = there.ok ? await saveSet(as, id, set) : there;
-    if (result.ok) takenSets.push({ id, title: set.title });
-    else left.push({ file: `sets/${i + 1}.json`, message: result.problems?.[0]?.message ?? 'It was not taken.' });
+    if (!result.ok) {
+      left.push({ file: name, message: result.problems?.[0]?.message ?? 'It was not taken.' });
+      continue;
+    }
+    takenSets.push({ id, title: set.title });
+    approximated.push(...approximations.map((message) => ({ title: set.title, message })));
   }
   return ok({
     shelves: made.size,

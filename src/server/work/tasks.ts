@@ -8,6 +8,7 @@ import { modelAnswer } from '../releases/modelAnswer';
 import { digestMoves, regradeMoves } from '../sittings/replays';
 import { completeDocument, editDocument, examineQuestion } from '../vault/examine';
 import { formulaOf } from '../vault/formulas';
+import { lookAtPackage } from '../vault/lookAtPackage';
 import { examinePacked, packInto, packQti, readPackage, readPackedSet } from '../vault/packageFiles';
 
 /** The tasks of the worker threads: each takes and returns plain data, and knows neither database nor network. */
@@ -21,6 +22,7 @@ export const TASKS = {
   packInto,
   packQti,
   readPackage,
+  lookAtPackage,
   examinePacked,
   readPackedSet,
   modelAnswer,

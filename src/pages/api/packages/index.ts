@@ -1,9 +1,10 @@
-import { MAX_FILE_BYTES } from '../../../contract';
+import { type Imported, type LookedAtPackage, MAX_FILE_BYTES } from '../../../contract';
 import {
   endpoint,
   exportPackage,
   fail,
   importPackage,
+  lookIntoPackage,
   mayOnceMore,
   savedFile,
   temporaryFile,
@@ -22,6 +23,8 @@ export const GET = endpoint('GET /api/packages', async ({ as, query: { shelf, se
 });
 export const POST = endpoint('POST /api/packages', async ({ as, query, request }) =>
   (await mayOnceMore(as, 'upload', as.person.id))
-    ? withUpload(as.config, request, MAX_FILE_BYTES, (file) => importPackage(as, query.id, file))
+    ? withUpload<Imported | LookedAtPackage>(as.config, request, MAX_FILE_BYTES, (file) =>
+        query.look ? lookIntoPackage(as, file) : importPackage(as, query.id, file, query),
+      )
     : fail('tooMany'),
 );

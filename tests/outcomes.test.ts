@@ -209,6 +209,13 @@ describe('marks by outcome', () => {
       ['A2', 0.5, 2, 1],
     ]);
     expect(view.needs[a1]?.map(({ name, value, answers }) => [name, value, answers])).toEqual([['ash', 0, 2]]);
+    expect(view).toMatchObject({
+      answered: 2,
+      learners: [
+        { name: 'ash', shares: { [a1]: { value: 0, answers: 2 }, [a2]: { value: 0, answers: 1 } } },
+        { name: 'wren', shares: { [a1]: { value: 1, answers: 2 }, [a2]: { value: 1, answers: 1 } } },
+      ],
+    });
     // From one answer nothing is said.
     expect(view.needs[a2]).toEqual([]);
     expect(must(await masteryOfCourse(as, courseId)).outcomes).toEqual(view.outcomes);

@@ -60,14 +60,21 @@ export interface OutcomeMarks {
   questions: number;
 }
 
-export interface LearnerOutcome {
-  learnerId: string;
-  name: string;
+/** A learner's share of the marks of an outcome, from 0 to 1, with its interval at 95 %. */
+export interface OutcomeShare {
   value: number;
   low: number;
   high: number;
   answers: number;
 }
+
+export interface LearnerOutcome extends OutcomeShare {
+  learnerId: string;
+  name: string;
+}
+
+/** The most learners of a table of learners by outcomes. */
+export const MAX_MATRIX = 1000;
 
 /** Marks by outcome, of a release or of a whole course. */
 export interface MasteryView {
@@ -76,6 +83,10 @@ export interface MasteryView {
   outcomes: OutcomeMarks[];
   /** By outcome: those who earned less than half of its marks, the lowest first. */
   needs: Record<string, LearnerOutcome[]>;
+  /** Who answered anything of it, by name, up to `MAX_MATRIX`. */
+  learners: { learnerId: string; name: string; shares: Record<string, OutcomeShare> }[];
+  /** How many answered anything of it. */
+  answered: number;
   /** Questions that have no outcome. */
   without: number;
 }

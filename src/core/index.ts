@@ -35,7 +35,15 @@ export {
   type Shares,
 } from './analysis/items';
 export { type LetterGrade, letterOf } from './analysis/letters';
-export { depthsOf, type Mastered, type Mastery, masteryOf, type OutcomeAnswer, whoNeeds } from './analysis/mastery';
+export {
+  depthsOf,
+  type Mastered,
+  type Mastery,
+  masteryOf,
+  NEEDS,
+  type OutcomeAnswer,
+  whoNeeds,
+} from './analysis/mastery';
 export { type Frame as RetraceFrame, retrace } from './analysis/retrace';
 export { AIDS, type Aid } from './document/aids';
 export {

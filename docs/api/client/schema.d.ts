@@ -5176,6 +5176,14 @@ export interface components {
             courseId: string;
             outcomes: components["schemas"]["OutcomeMarks"][];
             needs: Record<string, never>;
+            /** @description Who answered anything of it, by name, up to `MAX_MATRIX`. */
+            learners: {
+                learnerId: string;
+                name: string;
+                shares: Record<string, never>;
+            }[];
+            /** @description How many answered anything of it. */
+            answered: number;
             /** @description Questions that have no outcome. */
             without: number;
         };

@@ -4,6 +4,7 @@ import type { LearnerOutcome, MasteryView, OutcomeMarks, Wire } from '../../cont
 import { depthsOf } from '../../core';
 import { api } from '../../ui';
 import { failureInWords } from '../../ui/failureInWords';
+import { OutcomeMatrix } from './OutcomeMatrix';
 
 type View = Wire<MasteryView>;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
@@ -73,6 +74,7 @@ export function Mastery({ view, releaseId }: { view: View; releaseId: string | n
         Whoever earned less than half, from two answers or more, is said to need it.
         {without > 0 && ` ${without === 1 ? 'One question has' : `${without} questions have`} no outcome.`}
       </p>
+      <OutcomeMatrix view={view} />
     </>
   );
 }

@@ -239,7 +239,10 @@ function Sentences({
         <ul className="list-disc ps-6">
           {rows.map(([name, message]) => (
             <li key={`${name} ${message}`}>
-              <span className="figures text-sm">{name}</span> {message}
+              <span dir="auto" className="font-semibold wrap-anywhere">
+                {name}
+              </span>{' '}
+              {message}
             </li>
           ))}
         </ul>

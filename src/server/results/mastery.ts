@@ -1,6 +1,14 @@
 import { asc, eq } from 'drizzle-orm';
 import type { InferType } from 'yup';
-import type { GradeCell, LearnerOutcome, MasteryView, OutcomeMarks, outcomeGroup } from '../../contract';
+import {
+  type GradeCell,
+  type LearnerOutcome,
+  MAX_MATRIX,
+  type MasteryView,
+  type OutcomeMarks,
+  type OutcomeShare,
+  type outcomeGroup,
+} from '../../contract';
 import { masteryOf, type OutcomeAnswer, whoNeeds } from '../../core';
 import type { As, Context, Teacher } from '../context';
 import { courseOf, releaseOf } from '../courses/access';
@@ -116,6 +124,11 @@ async function viewOf(
   );
   const parentOf = new Map(outcomes.rows.map(({ id, parentId }) => [id, parentId]));
   const { all, learners } = masteryOf(answers, parentOf);
+  const shares = new Map<string, Record<string, OutcomeShare>>();
+  for (const [outcomeId, own] of learners)
+    for (const [learnerId, { value, low, high, answers: n }] of own)
+      shares.set(learnerId, { ...shares.get(learnerId), [outcomeId]: { value, low, high, answers: n } });
+  const answered = people.filter(({ id }) => shares.has(id));
   const nameOf = new Map(people.map(({ id, name }) => [id, name]));
   return {
     ...{ title, courseId },
@@ -137,6 +150,10 @@ async function viewOf(
         ),
       ]),
     ),
+    learners: answered
+      .slice(0, MAX_MATRIX)
+      .map(({ id, name }) => ({ learnerId: id, name, shares: shares.get(id) ?? {} })),
+    answered: answered.length,
     without: [...questions].filter((id) => !outcomes.of.has(id)).length,
   };
 }

@@ -3,8 +3,8 @@ import { CONNECTIONS, pings, ROUNDS, type Sitter, sendings } from './load';
 import { type Measured, median } from './measure';
 
 /** One check after another. */
-const checks = (origin: string, sitters: readonly Sitter[]): Promise<number> =>
-  sendings(
+const checks = async (origin: string, sitters: readonly Sitter[]): Promise<number> => {
+  const { rate } = await sendings(
     origin,
     sitters,
     (sitter) => ({ question: 0, after: sitter.last, moves: [{ id: randomUUID(), kind: 'check' }] }),
@@ -14,6 +14,8 @@ const checks = (origin: string, sitters: readonly Sitter[]): Promise<number> =>
       return judged;
     },
   );
+  return rate;
+};
 
 /**
  * Checks judged and stored a second over HTTP at 32 connections, against requests for /api/ping of the same server in

@@ -104,8 +104,14 @@ export const taken = (seat: Seat, moves: readonly Move[]) => {
   for (const { id } of moves) seat.stored.add(id);
 };
 
-/** One batch of ten after another. */
-function batches(origin: string, seats: readonly Seat[]): Promise<number> {
+/** More moves a minute than a learner may make are not sent. */
+const BATCH_SECONDS = 3;
+
+/** One batch of ten after another: how many a second, and in all. */
+export function batches(
+  origin: string,
+  seats: readonly Seat[],
+): Promise<{ readonly rate: number; readonly count: number }> {
   const under = new Map<Seat, Move[]>();
   return sendings(
     origin,
@@ -121,6 +127,7 @@ function batches(origin: string, seats: readonly Seat[]): Promise<number> {
       taken(seat, under.get(seat) ?? []);
       return true;
     },
+    BATCH_SECONDS,
   );
 }
 
@@ -137,7 +144,7 @@ export async function batchRate(
   for (let round = 0; round < ROUNDS; round++)
     rounds.push({
       ping: await pings(origin),
-      batch: await batches(origin, seats.slice(round * CONNECTIONS, (round + 1) * CONNECTIONS)),
+      batch: (await batches(origin, seats.slice(round * CONNECTIONS, (round + 1) * CONNECTIONS))).rate,
       raw: await raw(),
     });
   const [ping, batch, alone] = [
@@ -168,7 +175,7 @@ export async function batchRate(
  * All learners at once, as people go: a few moves, a check, the next question; and now and then the same again, as when
  * an answer was lost.
  */
-export async function atPace(origin: string, seats: readonly Seat[]): Promise<Measured> {
+export async function atPace(origin: string, seats: readonly Seat[], maxP99 = MAX_P99): Promise<Measured> {
   const latencies: number[] = [];
   const until = performance.now() + PACE_SECONDS * 1000;
   const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -217,8 +224,8 @@ export async function atPace(origin: string, seats: readonly Seat[]): Promise<Me
   return {
     name: `${seats.length} learners at their pace: p99 of ${latencies.length} requests in ${PACE_SECONDS} s (${resent} sent twice)`,
     value: `${shown(p99, ' ms')} (median ${shown(median(latencies), ' ms')}), ${errors + failed.length} errors`,
-    goal: `under ${MAX_P99} ms, no error`,
-    met: p99 < MAX_P99 && errors + failed.length === 0,
+    goal: `under ${maxP99} ms, no error`,
+    met: p99 < maxP99 && errors + failed.length === 0,
     milliseconds: p99,
   };
 }

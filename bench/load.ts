@@ -67,13 +67,14 @@ export async function sendings<S extends Sitter>(
   sitters: readonly S[],
   next: (one: S) => Sending,
   took: (one: S, answer: Answered) => boolean,
-): Promise<number> {
+  seconds = SECONDS,
+): Promise<{ readonly rate: number; readonly count: number }> {
   const free = [...sitters];
   const wrong: string[] = [];
   const { requests, non2xx, errors } = await autocannon({
     url: origin,
     connections: CONNECTIONS,
-    duration: SECONDS,
+    duration: seconds,
     setupClient: (client) => {
       const one = free.pop();
       if (!one) throw new Error('There are fewer learners than connections');
@@ -96,5 +97,5 @@ export async function sendings<S extends Sitter>(
   });
   if (wrong.length + non2xx + errors > 0)
     throw new Error(`${wrong.length + non2xx + errors} requests went wrong: ${wrong[0]}`);
-  return requests.average;
+  return { rate: requests.average, count: requests.total };
 }

@@ -4,6 +4,7 @@ import { build, install, run } from './steps.mjs';
 /** By name: does it measure what is built? */
 const BENCHES = {
   slice: true,
+  moves: true,
   core: false,
   bench: true,
   player: true,

@@ -181,13 +181,13 @@ describe('what changes while a sitting is under way', () => {
     const before = await storedMoves();
     // Somebody else comes in between, once: after all was read, before the moves are stored.
     let came = false;
-    const db = Object.create(app.db) as App['db'];
-    db.batch = (async (queries: never) => {
+    const $client = Object.create(app.db.$client) as App['db']['$client'];
+    $client.batch = async (...batch) => {
       if (!came) await app.db.run(sql`${statement}${id()}`);
       came = true;
-      return app.db.batch(queries);
-    }) as App['db']['batch'];
-    const meddling = { ...app, db };
+      return app.db.$client.batch(...batch);
+    };
+    const meddling = { ...app, db: Object.assign(Object.create(app.db) as App['db'], { $client }) };
     const answer = await receiveMoves(meddling, sat.view.id, wren.person.id, {
       question: 0,
       after: 1,

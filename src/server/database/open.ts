@@ -1,6 +1,6 @@
 import { chmod, open } from 'node:fs/promises';
 import { join } from 'node:path';
-import { createClient } from '@libsql/client';
+import { type Client, createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
@@ -12,7 +12,7 @@ import { openSqlite } from './sqlite';
 import * as tables from './tables';
 
 const schema = { ...accountTables, ...tables };
-export type Database = LibSQLDatabase<typeof schema>;
+export type Database = LibSQLDatabase<typeof schema> & { readonly $client: Client };
 /** What the database and a transaction of it can both do. */
 export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'query' | 'transaction' | 'run'>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];

@@ -1,5 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { type Client, createClient, type Transaction, type TransactionMode } from '@libsql/client';
+import { keepStatements } from './keptStatements';
 
 /**
  * One connection to a SQLite file, with one queue in front of it. It works around four properties of the libSQL client:
@@ -42,6 +43,7 @@ export interface SqliteClient {
 }
 
 export async function openSqlite(url: string, onLongTransaction: (ms: number) => void): Promise<SqliteClient> {
+  keepStatements();
   const raw = createClient({ url, timeout: BUSY_TIMEOUT_MS, concurrency: 1 });
   const setUp = async () => {
     for (const pragma of PRAGMAS) await raw.execute(`PRAGMA ${pragma}`);

@@ -1,4 +1,6 @@
-import { type SQL, sql } from 'drizzle-orm';
+import type { InStatement, InValue } from '@libsql/client';
+import { fillPlaceholders, type Placeholder, type Query, type SQL, sql } from 'drizzle-orm';
+import { SQLiteAsyncDialect } from 'drizzle-orm/sqlite-core';
 import type { Move } from '../../core';
 import type { Database } from '../database/open';
 import { summedStandings } from './scores';
@@ -108,9 +110,10 @@ async function storeTogether(db: Database, together: readonly Waiting[]): Promis
 /** Stores additions in one transaction; returns for each whether it was stored. */
 async function write(db: Database, additions: readonly Addition[]): Promise<boolean[]> {
   const each = additions.map(statementsOf);
-  const [first, ...rest] = each.flat().map((statement) => db.run(statement));
+  const [first, ...rest] = each.flat();
   if (!first) return [];
-  const results = rest.length === 0 ? [await first] : await db.batch([first, ...rest]);
+  const results =
+    rest.length === 0 ? [await db.$client.execute(first)] : await db.$client.batch([first, ...rest], 'write');
   let at = 0;
   return each.map((statements) => {
     const stored = (results[at]?.rowsAffected ?? 0) > 0;
@@ -119,45 +122,87 @@ async function write(db: Database, additions: readonly Addition[]): Promise<bool
   });
 }
 
+const value = (name: string): Placeholder => sql.placeholder(name);
+const dialect = new SQLiteAsyncDialect();
+
+/** What the statements of an addition depend on beside its values. */
+interface Shape {
+  readonly guarded: boolean;
+  readonly timed: boolean;
+  readonly session: boolean;
+  readonly acted: boolean;
+  readonly standing: boolean;
+}
+/** The texts of statements by their shape: they are built once. */
+const shapes = new Map<string, readonly Query[]>();
+
 /** First the moves, if what was read is still true; then the rows that depend on them, if they were stored. */
-function statementsOf({ sittingId, edition, question, at, moves, guard, standing }: Addition): SQL[] {
-  const when = at.getTime();
-  const rows = JSON.stringify(moves.map(({ n, id, body }) => [n, id, JSON.stringify(body)]));
+function statementsOf(addition: Addition): InStatement[] {
+  const { sittingId, edition, question, at, moves, guard, standing } = addition;
   const last = moves.at(-1);
-  const stored = sql`exists (select 1 from move made where made.sitting_id = ${sittingId} and made.n = ${last?.n ?? 0} and made.id = ${last?.id ?? ''})`;
+  const shape: Shape = {
+    guarded: guard !== null,
+    timed: guard?.timed ?? false,
+    session: guard !== null && guard.session !== null,
+    acted: moves.some(
+      ({ body: { kind } }) => kind === 'drop' || kind === 'put' || (kind === 'check' && guard !== null),
+    ),
+    standing: standing !== null,
+  };
+  const values = {
+    ...{ sittingId, edition, question, when: at.getTime(), lastN: last?.n ?? 0, lastId: last?.id ?? '' },
+    rows: JSON.stringify(moves.map(({ n, id, body }) => [n, id, JSON.stringify(body)])),
+    ...(guard && {
+      ...{ reached: guard.reached, reopenedAfter: guard.reopenedAfter, session: guard.session },
+      ...{ usedMs: guard.usedMs, usedWhole: Math.round(guard.usedMs), steady: Math.round(guard.steady) },
+    }),
+    ...(standing && {
+      ...{ tries: standing.tries, mark: standing.mark, max: standing.max, points: standing.points },
+      ...{ fullMarks: standing.fullMarks ? 1 : 0, ended: standing.ended ? 1 : 0 },
+    }),
+  };
+  const key = Object.values(shape).map(Number).join('');
+  const texts = shapes.get(key) ?? textsOf(shape);
+  shapes.set(key, texts);
+  return texts.map(({ sql: text, params }) => ({ sql: text, args: fillPlaceholders(params, values) as InValue[] }));
+}
+
+function textsOf({ guarded, timed, session, acted, standing }: Shape): Query[] {
+  const [sittingId, when] = [value('sittingId'), value('when')];
+  const stored = sql`exists (select 1 from move made where made.sitting_id = ${sittingId} and made.n = ${value('lastN')} and made.id = ${value('lastId')})`;
   const all = [
     sql`insert into move (sitting_id, n, id, edition, question, body, at, ending)
-      select ${sittingId}, row.value ->> 0, row.value ->> 1, ${edition}, ${question}, row.value ->> 2, ${when}, ${guard ? 0 : 1} from json_each(${rows}) row
+      select ${sittingId}, row.value ->> 0, row.value ->> 1, ${value('edition')}, ${value('question')}, row.value ->> 2, ${when}, ${sql.raw(guarded ? '0' : '1')} from json_each(${value('rows')}) row
       where exists (
         select 1 from sitting join release on release.id = sitting.release_id join course on course.id = release.course_id
         left join allowance on allowance.release_id = release.id and allowance.learner_id = sitting.learner_id
-        where sitting.id = ${sittingId} and sitting.finished_at is null and sitting.edition = ${edition}${guard ? held(guard, when) : sql``})`,
+        where sitting.id = ${sittingId} and sitting.finished_at is null and sitting.edition = ${value('edition')}${guarded ? held(session) : sql``})`,
   ];
   if (standing)
     all.push(sql`insert into standing (sitting_id, question, tries, mark, max, points, full_marks, ended, checked_at)
-      select ${sittingId}, ${question}, ${standing.tries}, ${standing.mark}, ${standing.max}, ${standing.points}, ${standing.fullMarks ? 1 : 0}, ${standing.ended ? 1 : 0}, ${when} where ${stored}
+      select ${sittingId}, ${value('question')}, ${value('tries')}, ${value('mark')}, ${value('max')}, ${value('points')}, ${value('fullMarks')}, ${value('ended')}, ${when} where ${stored}
       on conflict (sitting_id, question) do update set tries = excluded.tries, mark = excluded.mark, max = excluded.max, points = excluded.points,
         full_marks = excluded.full_marks, ended = excluded.ended, checked_at = excluded.checked_at`);
-  const columns = [sql`moves = ${last?.n ?? 0}`];
-  if (guard) columns.push(sql`first_move_at = coalesce(first_move_at, ${when}), last_move_at = ${when}`);
-  if (moves.some(({ body: { kind } }) => kind === 'drop' || kind === 'put' || (kind === 'check' && guard)))
-    columns.push(sql`acted = 1`);
-  if (guard?.timed) columns.push(sql`used_ms = ${Math.round(guard.usedMs)}, used_at = ${Math.round(guard.steady)}`);
+  const columns = [sql`moves = ${value('lastN')}`];
+  if (guarded) columns.push(sql`first_move_at = coalesce(first_move_at, ${when}), last_move_at = ${when}`);
+  if (acted) columns.push(sql`acted = 1`);
+  if (timed) columns.push(sql`used_ms = ${value('usedWhole')}, used_at = ${value('steady')}`);
   if (standing) columns.push(summedStandings);
   all.push(sql`update sitting set ${sql.join(columns, sql`, `)} where id = ${sittingId} and ${stored}`);
-  return all;
+  return all.map((statement) => dialect.sqlToQuery(statement));
 }
 
-const held = ({ reached, reopenedAfter, usedMs, session }: Guard, when: number): SQL => sql`
-  and sitting.reached = ${reached} and sitting.reopened_after = ${reopenedAfter}
-  and coalesce(allowance.closes_at, release.closes_at, ${when} + 1) > ${when}
-  and (release.minutes is null or ${usedMs} < (release.minutes + coalesce(allowance.more_minutes, 0)) * 60000)
+/** What was read before the moves were judged is still true. */
+const held = (session: boolean): SQL => sql`
+  and sitting.reached = ${value('reached')} and sitting.reopened_after = ${value('reopenedAfter')}
+  and coalesce(allowance.closes_at, release.closes_at, ${value('when')} + 1) > ${value('when')}
+  and (release.minutes is null or ${value('usedMs')} < (release.minutes + coalesce(allowance.more_minutes, 0)) * 60000)
   and course.archived_at is null
   and exists (select 1 from course_learner where course_learner.course_id = course.id and course_learner.learner_id = sitting.learner_id)
   and (release.everyone or exists (
     select 1 from release_for left join group_member on group_member.group_id = release_for.group_id
     where release_for.release_id = release.id and (release_for.learner_id = sitting.learner_id or group_member.learner_id = sitting.learner_id)))
-  ${session === null ? sql`` : sql`and exists (select 1 from session where session.token = ${session} and session.user_id = sitting.learner_id and session.expires_at > ${when})`}`;
+  ${session ? sql`and exists (select 1 from session where session.token = ${value('session')} and session.user_id = sitting.learner_id and session.expires_at > ${value('when')})` : sql``}`;
 
 /** Drizzle wraps the driver's error. */
 const says = (error: unknown, what: RegExp): boolean =>

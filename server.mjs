@@ -44,6 +44,7 @@ const https = process.env.PUBLIC_URL?.startsWith('https:') ?? false;
 const FORWARDED = ['x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-client-ip'];
 
 const { handler } = await import('./dist/server/entry.mjs');
+const { answerFast, isFast } = await import('./dist/server/lane.mjs');
 const files = sirv(join(root, 'dist/client'), {
   gzip: true,
   brotli: true,
@@ -111,6 +112,7 @@ const server = http.createServer((request, response) => {
     : MAX_BYTES;
   if (Number(length ?? 0) > max)
     return refuse(request, response, 413, 'tooLarge', 'That is too large', 'Send less at once.');
+  if (isFast(request)) return void answerFast(request, response);
   files(request, response, () => handler(request, response));
 });
 // A body that comes drop by drop, or a connection that says nothing, is not waited for.

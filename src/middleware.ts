@@ -2,41 +2,23 @@ import { defineMiddleware } from 'astro:middleware';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { isZone } from './core';
 import {
-  allowsOrigin,
+  askedOnce,
   bearerOf,
+  comesFromUs,
   failed,
   failedAs,
   frameAncestors,
   log,
-  type Person,
-  personOf,
   personOfToken,
+  SAFETY_HEADERS,
   theApp,
 } from './server';
 import { NO_ZONE, ZONE_COOKIE, zoneOnServer } from './ui/zone';
 import { speakOnServer } from './words';
 import { speakerOf } from './words/catalogues';
 
-const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
-
 /** What platforms post to: a login is bound to its browser, and a launch is signed. */
 const FROM_PLATFORMS = new Set(['/lti/login', '/lti/launch']);
-
-/**
- * Headers every answer carries. Pages get their content security policy from Astro, which knows the hashes of its own
- * scripts.
- */
-const HEADERS = {
-  'x-content-type-options': 'nosniff',
-  'x-frame-options': 'DENY',
-  'referrer-policy': 'same-origin',
-  'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=()',
-  'cross-origin-opener-policy': 'same-origin',
-  'cross-origin-resource-policy': 'same-origin',
-  ...(process.env.PUBLIC_URL?.startsWith('https:')
-    ? { 'strict-transport-security': 'max-age=31536000; includeSubDomains' }
-    : {}),
-};
 
 /** Whom the page is drawn for: their time zone, and the language, which the page itself chooses. */
 const readers = new AsyncLocalStorage<{ readonly zone: string; readonly locals: Pick<App.Locals, 'language'> }>();
@@ -68,15 +50,8 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
   locals.language = 'en';
   const app = await theApp().catch((error: unknown) => log.error({ err: error }, 'cannot start'));
   if (!app) return withHeaders(failedAs('unavailable'));
-  const cookies: string[] = [];
-  let asked: Promise<Person | null> | null = null;
-  locals.person = () => {
-    asked ??= personOf(app.auth, request.headers).then(({ person, setCookies }) => {
-      cookies.push(...setCookies);
-      return person;
-    });
-    return asked;
-  };
+  const { person, cookies } = askedOnce(app.auth, () => request.headers);
+  locals.person = person;
 
   const standsIn = app.config.demo && STAND_INS.some((path) => url.pathname.startsWith(path));
   // A program asks by a token: then no cookie counts, so that no other site can make a browser ask. The stand-ins are
@@ -91,13 +66,7 @@ export const onRequest = defineMiddleware(async ({ request, locals, url, cookies
 
   // Astro's own check looks at form-like bodies only; this one refuses every write that does not come from our own
   // pages.
-  const origin = request.headers.get('origin');
-  if (
-    !SAFE.has(request.method) &&
-    !FROM_PLATFORMS.has(url.pathname) &&
-    !standsIn &&
-    !(origin && allowsOrigin(app.config, origin, request.headers.get('host')))
-  )
+  if (!FROM_PLATFORMS.has(url.pathname) && !standsIn && !comesFromUs(app.config, request))
     return withHeaders(failedAs('crossSite'));
 
   const began = performance.now();
@@ -125,9 +94,10 @@ function forPlatforms({ headers }: Response, { postsTo }: App.Locals, sites: rea
   headers.set('x-frame-options', '');
 }
 
+/** Pages get their content security policy from Astro, which knows the hashes of its own scripts. */
 function withHeaders(response: Response): Response {
   // A page that may stand in a frame of ours sets its own header.
-  for (const [name, value] of Object.entries(HEADERS))
+  for (const [name, value] of Object.entries(SAFETY_HEADERS))
     if (!response.headers.has(name)) response.headers.set(name, value);
   // Where the content security policy says who may frame it, the older header does not.
   if (response.headers.get('x-frame-options') === '') response.headers.delete('x-frame-options');

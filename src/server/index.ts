@@ -23,6 +23,7 @@ export { joinCourse, registerWith, setPictureCode } from './courses/join';
 export { listParts, saveCategories, saveGroup, saveUnits, setMember } from './courses/parts';
 export { importRoster, listRoster, makeLearner, planRoster, removeLearner } from './courses/roster';
 export { type ErrorCode, errors, fail, ok, type Result } from './errors';
+export { askedOnce, comesFromUs, SAFETY_HEADERS } from './http/admit';
 export { bytesAnswer, savedAs, savedFile, savedJson, savedStream } from './http/bytes';
 export {
   allowed,

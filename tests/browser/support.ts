@@ -194,4 +194,5 @@ export const DEMO = {
   drying: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0001',
   bean: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0004',
   weekSet: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0303',
+  retakes: '0d1c2f30-5a10-4c1e-9b52-6f6e1a2b0204',
 };

@@ -35,9 +35,12 @@ export async function receiveMoves(
   sent: Sent,
   session: string | null = null,
 ): Promise<Result<MovesAnswer>> {
-  if (session !== null && !(await isSignedIn(context, session, learnerId))) return fail('notSignedIn');
   for (let attempt = 1; attempt <= MAX_ATTEMPTS; attempt++) {
-    const answer = await tryToReceive(context, sittingId, learnerId, sent, { session, again: attempt > 1 });
+    const trial = { session, again: attempt > 1, stored: false };
+    const answer = await tryToReceive(context, sittingId, learnerId, sent, trial);
+    // Moves are stored only under a session that still is. Anything else is told to nobody who has signed out.
+    if (!trial.stored && session !== null && !(await isSignedIn(context, session, learnerId)))
+      return fail('notSignedIn');
     if (answer !== 'again') return answer;
   }
   return fail('unavailable');
@@ -47,6 +50,8 @@ interface Trial {
   readonly session: string | null;
   /** It was tried before: some of the moves may be stored by now. */
   readonly again: boolean;
+  /** Moves were stored, and the session was checked as they were. */
+  stored: boolean;
 }
 /** The question the moves are for, as it is now. */
 interface Present {
@@ -60,8 +65,9 @@ async function tryToReceive(
   sittingId: string,
   learnerId: string,
   sent: Sent,
-  { session, again }: Trial,
+  trial: Trial,
 ): Promise<Result<MovesAnswer> | 'again'> {
+  const { session, again } = trial;
   const found = await presentOf(context, sittingId, learnerId, sent);
   if (!found.ok) return found;
   const { open, at } = found.value;
@@ -94,6 +100,7 @@ async function tryToReceive(
       by: { session, steady: steadyNow(context) },
     });
     if ((await appendMoves(context.db, addition)) !== 'stored') return 'again';
+    trial.stored = true;
   }
   const last = open.last + result.taken.length;
   await rememberAt(context.db, { ...found.value, at: next }, last);

@@ -18,6 +18,7 @@ import {
 import type { Context } from '../context';
 import { session } from '../database/accountTables';
 import type { Database } from '../database/open';
+import { quickSelect } from '../database/quick';
 import { allowance, checkpoint, course, courseLearner, move, release, sitting } from '../database/tables';
 import { isShownTo } from '../releases/audience';
 import { editionOf, type OpenEdition } from '../releases/editions';
@@ -130,23 +131,26 @@ export const sittingsWhere = async (
   condition: SQL | undefined,
 ): Promise<OpenSitting[]> => (await openedFrom(context.db, condition)).map((row) => opened(row, context));
 
-const prepared = new WeakMap<Database, ReturnType<typeof prepare>>();
-const prepare = (db: Database) =>
-  openedFrom(
-    db,
-    and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId'))),
-  ).prepare();
+const quick = new WeakMap<Database, ReturnType<typeof quickSelect<OpenedRow>>>();
+const built = (db: Database) =>
+  quickSelect<OpenedRow>(
+    openedColumns(db),
+    openedFrom(
+      db,
+      and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId'))),
+    ).toSQL(),
+  );
 
-/** A learner's attempt. It is read with every request, so the statement is prepared once. */
+/** A learner's attempt. It is read with every request, so its select is built once. */
 export async function sittingOf(
   context: Clocks & Pick<Context, 'db'>,
   id: string,
   learnerId: string,
 ): Promise<OpenSitting | null> {
   const { db } = context;
-  const query = prepared.get(db) ?? prepare(db);
-  prepared.set(db, query);
-  const [row] = await query.all({ id, learnerId });
+  const ask = quick.get(db) ?? built(db);
+  quick.set(db, ask);
+  const [row] = await ask(db, { id, learnerId });
   return row ? opened(row, context) : null;
 }
 

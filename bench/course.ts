@@ -2,7 +2,6 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createClient } from '@libsql/client';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import { move } from '../src/server/database/tables';
@@ -11,6 +10,7 @@ import { atPace, BATCH, batchRate, comeIn, nothingLost, type Seat, seatAll } fro
 import { CONNECTIONS, ROUNDS } from './load';
 import { manySittings } from './manySittings';
 import { report } from './measure';
+import { openRawMoves } from './rawMoves';
 import { benchServer } from './server';
 
 const PEOPLE = 200;
@@ -50,12 +50,7 @@ async function allCome(some: readonly Seat[]): Promise<void> {
  */
 async function rawRate(): Promise<number> {
   const folder = mkdtempSync(join(tmpdir(), 'vault-drop-raw-'));
-  const client = createClient({ url: `file:${join(folder, 'raw.db')}`, concurrency: 1 });
-  for (const pragma of ['journal_mode=WAL', 'synchronous=FULL']) await client.execute(`PRAGMA ${pragma}`);
-  await client.execute(
-    'CREATE TABLE move (sitting_id text NOT NULL, n integer NOT NULL, id text NOT NULL, edition integer NOT NULL, question integer NOT NULL, body text NOT NULL, at integer NOT NULL, PRIMARY KEY (sitting_id, n))',
-  );
-  await client.execute('CREATE UNIQUE INDEX move_id ON move (sitting_id, id)');
+  const client = await openRawMoves(join(folder, 'raw.db'));
   const until = performance.now() + RAW_SECONDS * 1000;
   const began = performance.now();
   let n = 0;

@@ -1,6 +1,5 @@
 // What watching costs: the server's processor time a move while 200 learners answer, with five windows that watch the
 // release live against none, by turns; and how soon a change is seen.
-import { readFileSync } from 'node:fs';
 import { eq } from 'drizzle-orm';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
@@ -8,7 +7,7 @@ import { sitting } from '../src/server/database/tables';
 import { teacher } from '../tests/support/app';
 import { comeIn, putsOf, type Seat, seatAll, taken } from './classroom';
 import { post, send } from './load';
-import { type Measured, median, report, shown } from './measure';
+import { type Measured, median, processorMs, report, shown } from './measure';
 import { benchServer } from './server';
 
 const PEOPLE = 200;
@@ -39,13 +38,6 @@ const cookie = signedIn.headers
   .map((line) => line.split(';')[0] ?? '')
   .join('; ');
 
-/** Processor time of the server so far, in milliseconds (proc(5): fields 14 and 15, in hundredths of a second). */
-function processorMs(): number {
-  const stat = readFileSync(`/proc/${server.pid()}/stat`, 'utf8');
-  const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
-  return (Number(fields[11]) + Number(fields[12])) * 10;
-}
-
 /** A window that watches: calls back with the text of each event. */
 async function watching(onText: (text: string) => void): Promise<() => void> {
   const gone = new AbortController();
@@ -74,7 +66,7 @@ async function move(seat: Seat): Promise<void> {
 /** Everybody answers at their pace for a while; processor time a move, in milliseconds. */
 async function answering(): Promise<number> {
   const began = performance.now();
-  const before = processorMs();
+  const before = processorMs(server.pid());
   let made = 0;
   await Promise.all(
     seats.map(async (seat, i) => {
@@ -88,7 +80,7 @@ async function answering(): Promise<number> {
       }
     }),
   );
-  return (processorMs() - before) / made;
+  return (processorMs(server.pid()) - before) / made;
 }
 
 async function watched(): Promise<number> {

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+
 /** One line of a bench: a number measured against another in the same run, or against a bound. */
 export interface Measured {
   readonly name: string;
@@ -45,6 +47,13 @@ export function byTurns(
 
 export const shown = (n: number, unit = ''): string =>
   `${n < 10 ? n.toFixed(2) : n < 100 ? n.toFixed(1) : Math.round(n)}${unit}`;
+
+/** Processor time of a process so far, in milliseconds (proc(5): fields 14 and 15, in hundredths of a second). */
+export function processorMs(pid: number): number {
+  const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
+  const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
+  return (Number(fields[11]) + Number(fields[12])) * 10;
+}
 
 export function report(results: readonly Measured[]): void {
   console.table(results.map(({ name, value, goal, met }) => ({ name, value, goal, met })));

@@ -1,17 +1,17 @@
 // The speed of a move: batches of ten stored through the application, against a bare HTTP server that stores the same
 // rows, against raw inserts, and against a request that does nothing; and how long a class waits.
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createClient } from '@libsql/client';
 import { makeApp } from '../src/server/app';
 import { readConfig } from '../src/server/config';
 import { move } from '../src/server/database/tables';
 import { teacher } from '../tests/support/app';
 import { atPace, BATCH, batches, nothingLost, type Seat } from './classroom';
 import { CONNECTIONS, pings } from './load';
-import { type Measured, median, report, shown } from './measure';
+import { type Measured, median, processorMs, report, shown } from './measure';
+import { openRawMoves } from './rawMoves';
 import { seatSigned } from './seats';
 import { benchServer } from './server';
 
@@ -28,15 +28,9 @@ const server = benchServer(4488);
 const folder = mkdtempSync(join(tmpdir(), 'vault-drop-bare-'));
 const app = await makeApp(readConfig(server.env));
 const seats = await seatSigned(app, await teacher(app, 'odile'), CONNECTIONS * (3 * ROUNDS + WARMING) + CLASS + SCHOOL);
-const take = (n: number) => seats.slice((taken += n) - n, taken);
-let taken = 0;
-
-/** Processor time of a process so far, in milliseconds (proc(5): fields 14 and 15, in hundredths of a second). */
-function processorMs(pid: number): number {
-  const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
-  const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
-  return (Number(fields[11]) + Number(fields[12])) * 10;
-}
+const everybody = [...seats];
+/** The next so many learners, who have not moved yet. */
+const take = (n: number) => seats.splice(0, n);
 
 interface Rate {
   /** Batches a second. */
@@ -52,8 +46,8 @@ async function measured(origin: string, pid: number, sitters: readonly Seat[]): 
 }
 
 async function bare(mode: 'batch' | 'row', sitters: readonly Seat[]): Promise<Rate> {
-  const child: ChildProcess = spawn(process.execPath, ['bench/bareServer.mjs'], {
-    env: { ...process.env, DATA: folder, PORT: String(BARE_PORT), MODE: mode },
+  const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'bench/bareServer.ts'], {
+    env: { ...process.env, FILE: join(folder, 'bare.db'), PORT: String(BARE_PORT), MODE: mode },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const origin = `http://127.0.0.1:${BARE_PORT}`;
@@ -75,12 +69,7 @@ async function bare(mode: 'batch' | 'row', sitters: readonly Seat[]): Promise<Ra
 
 /** Rows a second by statements of 320 rows, one after another, under the same durability. */
 async function rawRows(): Promise<number> {
-  const client = createClient({ url: `file:${join(folder, 'raw.db')}`, concurrency: 1 });
-  for (const pragma of ['journal_mode=WAL', 'synchronous=FULL']) await client.execute(`PRAGMA ${pragma}`);
-  await client.execute(
-    'CREATE TABLE move (sitting_id text NOT NULL, n integer NOT NULL, id text NOT NULL, edition integer NOT NULL, question integer NOT NULL, body text NOT NULL, at integer NOT NULL, PRIMARY KEY (sitting_id, n))',
-  );
-  await client.execute('CREATE UNIQUE INDEX move_id ON move (sitting_id, id)');
+  const client = await openRawMoves(join(folder, 'raw.db'));
   const sql = `INSERT INTO move VALUES ${Array(RAW_ROWS).fill('(?, ?, ?, 1, 0, ?, ?)').join(', ')}`;
   const body = JSON.stringify({ kind: 'put', item: 'barley', copy: 0, zone: 'dry' });
   const began = performance.now();
@@ -163,7 +152,7 @@ try {
     await atPace(server.origin, take(SCHOOL), 250),
   ];
   const rows = await app.db.select({ sittingId: move.sittingId, n: move.n, id: move.id }).from(move);
-  report([...results, nothingLost(seats, rows)]);
+  report([...results, nothingLost(everybody, rows)]);
 } finally {
   server.stop();
   rmSync(folder, { recursive: true, force: true });

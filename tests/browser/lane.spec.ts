@@ -24,10 +24,16 @@ const send = (path: string, body: BodyInit, headers: Record<string, string>) =>
 async function saidBy(answer: Response) {
   const headers = Object.fromEntries(
     [...answer.headers].filter(
-      ([name]) => !['date', 'content-length', 'transfer-encoding', 'connection', 'keep-alive', 'set-cookie'].includes(name),
+      ([name]) =>
+        !['date', 'content-length', 'transfer-encoding', 'connection', 'keep-alive', 'set-cookie'].includes(name),
     ),
   );
-  const cookies = answer.headers.getSetCookie().map((line) => line.replace(/=[^;]*/, '=…').split('; ').toSorted());
+  const cookies = answer.headers.getSetCookie().map((line) =>
+    line
+      .replace(/=[^;]*/, '=…')
+      .split('; ')
+      .toSorted(),
+  );
   return { status: answer.status, headers, cookies, body: await answer.text() };
 }
 

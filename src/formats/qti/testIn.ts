@@ -39,8 +39,8 @@ const LEFT: Readonly<Record<string, string>> = {
   'test-feedback': 'What it says of the whole test is not taken.',
 };
 
-const MOST_POINTS = 1000;
-const inBounds = (points: number) => Math.min(MOST_POINTS, Math.max(0, Math.round(points * 1e6) / 1e6));
+const MAX_POINTS = 1000;
+const inBounds = (points: number) => Math.min(MAX_POINTS, Math.max(0, Math.round(points * 1e6) / 1e6));
 
 /**
  * Reads a test of QTI 3.0, 2.2 or 2.1 as a set; `partsOf` gives the questions that an item became, by its address in

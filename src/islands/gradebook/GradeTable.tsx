@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import type { GradeMeans, Wire } from '../../contract';
 import { shownMark } from '../../ui';
 import { numberFrom } from '../../ui/numbers';
+import { RowSpace } from '../../ui/RowSpace';
 import { cellInWords, percent } from './inWords';
 import type { Cell, Order, Page, Release, Row } from './useGrades';
 
@@ -118,7 +119,7 @@ export function GradeTable(props: Props) {
         <caption className="sr-only">Learners by releases</caption>
         <Head page={page} order={order} means={means} onOrder={props.onOrder} />
         <tbody>
-          <Gap height={top} />
+          <RowSpace height={top} />
           {shown.map(({ index }) => {
             const row = rows[index] as Row;
             const isHere = index === place.row;
@@ -176,19 +177,12 @@ export function GradeTable(props: Props) {
               </tr>
             );
           })}
-          <Gap height={bottom} />
+          <RowSpace height={bottom} />
         </tbody>
       </table>
     </section>
   );
 }
-
-const Gap = ({ height }: { height: number }) =>
-  height > 0 && (
-    <tr aria-hidden>
-      <td style={{ height }} />
-    </tr>
-  );
 
 const titleOf = ({ byHand, note, sending }: Cell) =>
   [byHand !== null && `Set by hand: ${byHand}`, note, sending?.reason].filter(Boolean).join(' · ') || undefined;

@@ -5,10 +5,9 @@ import { MAX_OUTCOMES_BYTES } from '../../contract/limits';
 import { api, Dialog, Field, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
 import { Confirm } from '../../ui/Confirm';
+import { counted } from '../../ui/counted';
 import { failureInWords } from '../../ui/failureInWords';
 import { type Framework, MAX_SHOWN, rowsOf } from '../shared/outcomes/tree';
-
-const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 /** The learning outcomes of the installation: found, brought in, and removed. */
 export function Outcomes({ frameworks: given }: { frameworks: readonly Framework[] }) {

@@ -4,6 +4,7 @@ import type { OneRosterChange, OneRosterPlan, OneRosterProblem, OneRosterTaken }
 import { MAX_FILE_BYTES } from '../../contract/limits';
 import { api, Field, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
+import { counted } from '../../ui/counted';
 import { failureInWords } from '../../ui/failureInWords';
 import { FirstPasswords } from '../courses/FirstPasswords';
 
@@ -13,7 +14,6 @@ const DOES: Readonly<Record<OneRosterChange['does'], string>> = {
   enrol: 'joins',
   takeOff: 'leaves',
 };
-const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 /** Takes classes, people and enrolments of a school's system, after a preview line by line. */
 export function OneRoster() {

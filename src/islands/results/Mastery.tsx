@@ -4,10 +4,10 @@ import type { LearnerOutcome, MasteryView, OutcomeMarks, Wire } from '../../cont
 import { depthsOf } from '../../core';
 import { api } from '../../ui';
 import { failureInWords } from '../../ui/failureInWords';
+import { percent } from './analysis';
 import { OutcomeMatrix } from './OutcomeMatrix';
 
 type View = Wire<MasteryView>;
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** Marks by outcome, as a tree, with who needs what. `releaseId` null: of a whole course. */
 export function Mastery({ view, releaseId }: { view: View; releaseId: string | null }) {

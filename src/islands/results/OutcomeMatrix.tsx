@@ -3,10 +3,11 @@ import { useRef } from 'react';
 import type { MasteryView, OutcomeShare, Wire } from '../../contract';
 import { NEEDS } from '../../core';
 import { Scrolls } from '../../ui';
+import { RowSpace } from '../../ui/RowSpace';
+import { percent } from './analysis';
 
 /** The height of a row, in CSS pixels. */
 const ROW = 40;
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** Learners by outcomes: each learner's share of the marks of each outcome. */
 export function OutcomeMatrix({ view: { outcomes, learners, answered, courseId } }: { view: Wire<MasteryView> }) {
@@ -37,7 +38,7 @@ export function OutcomeMatrix({ view: { outcomes, learners, answered, courseId }
             </tr>
           </thead>
           <tbody>
-            <Space height={shown[0]?.start ?? 0} />
+            <RowSpace height={shown[0]?.start ?? 0} />
             {shown.map(({ index }) => {
               const learner = learners[index];
               return (
@@ -55,7 +56,7 @@ export function OutcomeMatrix({ view: { outcomes, learners, answered, courseId }
                 )
               );
             })}
-            <Space height={virtual.getTotalSize() - (shown.at(-1)?.end ?? 0)} />
+            <RowSpace height={virtual.getTotalSize() - (shown.at(-1)?.end ?? 0)} />
           </tbody>
         </table>
       </Scrolls>
@@ -84,11 +85,3 @@ function ShareCell({ share }: { share: OutcomeShare | undefined }) {
     </td>
   );
 }
-
-/** The height of the rows that are not drawn. */
-const Space = ({ height }: { height: number }) =>
-  height > 0 ? (
-    <tr aria-hidden>
-      <td style={{ height, padding: 0, border: 0 }} />
-    </tr>
-  ) : null;

@@ -4,6 +4,7 @@ import type { Imported, LookedAtPackage } from '../../contract';
 import { tickedPlaces } from '../../contract/places';
 import { ApiFailure, ask, Dialog, Scrolls } from '../../ui';
 import { Alert } from '../../ui/Alert';
+import { counted } from '../../ui/counted';
 import { failureInWords } from '../../ui/failureInWords';
 import { ArrivingList } from './ArrivingList';
 import { questionsInWords } from './inWords';
@@ -18,7 +19,6 @@ interface Sent {
 const send = ({ file, ...query }: Sent) => ask('POST /api/packages', { file, query });
 
 const NONE: ReadonlySet<number> = new Set();
-const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 const toggled = (set: ReadonlySet<number>, place: number, isIn: boolean): ReadonlySet<number> => {
   const next = new Set(set);
   if (isIn) next.add(place);

@@ -1,5 +1,6 @@
 import { toast } from 'sonner';
 import { ask } from '../../ui';
+import { questionsInWords } from './inWords';
 import { changeMany, type Shelf, useWrite } from './useVault';
 
 /** How long the Undo button is shown, in milliseconds. */
@@ -24,8 +25,6 @@ export function sharedWith(shelves: readonly Shelf[], id: string | null): string
 export const alsoFor = (names: readonly string[]) =>
   names.length === 0 ? undefined : `Shared, as that shelf is, with ${names.join(', ')}.`;
 
-const counted = (n: number) => (n === 1 ? '1 question' : `${n} questions`);
-
 /** Puts questions onto a shelf (null: off any). Undo puts each back where it stood. */
 export function usePutOnto(shelves: readonly Shelf[], stored?: () => void) {
   const back = useWrite(async (stood: readonly { shelfId: string | null; ids: string[] }[]) => {
@@ -39,11 +38,16 @@ export function usePutOnto(shelves: readonly Shelf[], stored?: () => void) {
       if (moved === 0) return;
       const title = shelves.find(({ id }) => id === shelfId)?.title;
       const verb = moved === 1 ? 'stands' : 'stand';
-      toast(title === undefined ? `${counted(moved)} ${verb} on no shelf` : `${counted(moved)} ${verb} on “${title}”`, {
-        description: alsoFor(sharedWith(shelves, shelfId)),
-        duration: UNDO_MS,
-        action: { label: 'Undo', onClick: () => back.mutate(stood) },
-      });
+      toast(
+        title === undefined
+          ? `${questionsInWords(moved)} ${verb} on no shelf`
+          : `${questionsInWords(moved)} ${verb} on “${title}”`,
+        {
+          description: alsoFor(sharedWith(shelves, shelfId)),
+          duration: UNDO_MS,
+          action: { label: 'Undo', onClick: () => back.mutate(stood) },
+        },
+      );
     },
   );
 }
@@ -57,7 +61,7 @@ export function useDelete(stored?: () => void) {
       stored?.();
       toast(
         title === undefined
-          ? `${counted(changed.length)} ${changed.length === 1 ? 'lies' : 'lie'} in the bin`
+          ? `${questionsInWords(changed.length)} ${changed.length === 1 ? 'lies' : 'lie'} in the bin`
           : `“${title}” lies in the bin`,
         {
           duration: UNDO_MS,

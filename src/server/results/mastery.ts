@@ -126,8 +126,11 @@ async function viewOf(
   const { all, learners } = masteryOf(answers, parentOf);
   const shares = new Map<string, Record<string, OutcomeShare>>();
   for (const [outcomeId, own] of learners)
-    for (const [learnerId, { value, low, high, answers: n }] of own)
-      shares.set(learnerId, { ...shares.get(learnerId), [outcomeId]: { value, low, high, answers: n } });
+    for (const [learnerId, { value, low, high, answers: n }] of own) {
+      const mine = shares.get(learnerId) ?? {};
+      mine[outcomeId] = { value, low, high, answers: n };
+      shares.set(learnerId, mine);
+    }
   const answered = people.filter(({ id }) => shares.has(id));
   const nameOf = new Map(people.map(({ id, name }) => [id, name]));
   return {

@@ -131,36 +131,44 @@ export const sittingsWhere = async (
   condition: SQL | undefined,
 ): Promise<OpenSitting[]> => (await openedFrom(context.db, condition)).map((row) => opened(row, context));
 
-const quick = new WeakMap<Database, ReturnType<typeof quickSelect<OpenedRow>>>();
-const built = (db: Database) =>
-  quickSelect<OpenedRow>(
-    openedColumns(db),
-    openedFrom(
-      db,
-      and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId'))),
-    ).toSQL(),
-  );
+/** The selects that every request with moves asks, built once for each database. */
+const builtFor = new WeakMap<Database, ReturnType<typeof build>>();
+function build(db: Database) {
+  const sessionColumns = { expiresAt: session.expiresAt };
+  return {
+    sitting: quickSelect<OpenedRow>(
+      openedColumns(db),
+      openedFrom(
+        db,
+        and(eq(sitting.id, sql.placeholder('id')), eq(sitting.learnerId, sql.placeholder('learnerId'))),
+      ).toSQL(),
+    ),
+    session: quickSelect<{ expiresAt: Date }>(
+      sessionColumns,
+      db
+        .select(sessionColumns)
+        .from(session)
+        .where(and(eq(session.token, sql.placeholder('token')), eq(session.userId, sql.placeholder('userId'))))
+        .toSQL(),
+    ),
+  };
+}
+function quick(db: Database): ReturnType<typeof build> {
+  const built = builtFor.get(db) ?? build(db);
+  builtFor.set(db, built);
+  return built;
+}
 
-/** A learner's attempt. It is read with every request, so its select is built once. */
+/** A learner's attempt. */
 export async function sittingOf(
   context: Clocks & Pick<Context, 'db'>,
   id: string,
   learnerId: string,
 ): Promise<OpenSitting | null> {
   const { db } = context;
-  const ask = quick.get(db) ?? built(db);
-  quick.set(db, ask);
-  const [row] = await ask(db, { id, learnerId });
+  const [row] = await quick(db).sitting(db, { id, learnerId });
   return row ? opened(row, context) : null;
 }
-
-const preparedSessions = new WeakMap<Database, ReturnType<typeof prepareSession>>();
-const prepareSession = (db: Database) =>
-  db
-    .select({ expiresAt: session.expiresAt })
-    .from(session)
-    .where(and(eq(session.token, sql.placeholder('token')), eq(session.userId, sql.placeholder('userId'))))
-    .prepare();
 
 /** True if the session of the ticket still exists. */
 export async function isSignedIn(
@@ -168,9 +176,7 @@ export async function isSignedIn(
   token: string,
   userId: string,
 ): Promise<boolean> {
-  const query = preparedSessions.get(db) ?? prepareSession(db);
-  preparedSessions.set(db, query);
-  const [row] = await query.all({ token, userId });
+  const [row] = await quick(db).session(db, { token, userId });
   return row !== undefined && row.expiresAt > now();
 }
 

@@ -2,11 +2,10 @@ import { readFileSync, statSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { ArrivingQuestion, LookedAtPackage } from '../../contract';
 import type { Question } from '../../core';
-import { parseQuestion } from '../../core/document';
 import { typeClaimed } from '../media/kinds';
 import { smallPicture } from '../media/pictures';
 import { looksLikeSvg, safeSvg } from '../media/svg';
-import { type ReadPackage, readPackage } from './packageFiles';
+import { packedQuestion, type ReadPackage, readPackage } from './packageFiles';
 
 /** Characters of all documents that go along for their pictures, and of all pictures. */
 const ROOM = { documents: 4_000_000, pictures: 2_000_000 };
@@ -27,12 +26,9 @@ export async function lookAtPackage(input: { readonly file: string; readonly fol
   const questions = read.value.questions.map((packed): ArrivingQuestion => {
     const text = readFileSync(packed.file, 'utf8');
     const { name } = packed;
-    const parsed = parseQuestion(JSON.parse(text));
-    if (!parsed.ok) {
-      const [first] = parsed.problems;
-      const refused = first ? `${first.path}: ${first.message}` : 'It is no question.';
-      return { name, title: name, kind: null, refused, approximations: [], question: null };
-    }
+    const parsed = packedQuestion(text);
+    if (!parsed.ok)
+      return { name, title: name, kind: null, refused: parsed.message, approximations: [], question: null };
     const { question } = parsed;
     const missing = Object.entries(question.media).find(([, { hash }]) => !known.has(hash));
     left -= text.length;

@@ -265,6 +265,14 @@ export type ExaminedPart =
   | { readonly ok: true; readonly was: string; readonly value: Examined }
   | { readonly ok: false; readonly message: string };
 
+/** A question of a package as it was unpacked; else why it is none. */
+export function packedQuestion(text: string): { ok: true; question: Question } | { ok: false; message: string } {
+  const parsed = parseQuestion(JSON.parse(text));
+  if (parsed.ok) return parsed;
+  const [first] = parsed.problems;
+  return { ok: false, message: first ? `${first.path}: ${first.message}` : 'It is no question.' };
+}
+
 /** A question of a package with its new id and the imported media. */
 export function examinePacked({
   file,
@@ -273,11 +281,8 @@ export function examinePacked({
   readonly file: string;
   readonly importing: Importing;
 }): ExaminedPart {
-  const parsed = parseQuestion(JSON.parse(readFileSync(file, 'utf8')));
-  if (!parsed.ok) {
-    const [first] = parsed.problems;
-    return { ok: false, message: first ? `${first.path}: ${first.message}` : 'It is no question.' };
-  }
+  const parsed = packedQuestion(readFileSync(file, 'utf8'));
+  if (!parsed.ok) return parsed;
   const { question } = parsed;
   const missing = Object.entries(question.media).find(([, { hash }]) => !importing.media.has(hash));
   if (missing) return { ok: false, message: `“${question.title}” shows “${missing[0]}”, which did not come in.` };

@@ -244,8 +244,8 @@ export interface Ticked {
 }
 
 /**
- * Imports a package, all or what is ticked: validated like all input, under new ids, beside what is there. `importId` is made by the client:
- * the same package imported again under it makes the same ids, so that it is imported once.
+ * Imports a package, all or what is ticked: validated like all input, under new ids, beside what is there. `importId` is
+ * made by the client: the same package imported again under it makes the same ids, so that it is imported once.
  */
 export function importPackage(
   as: As<Teacher>,
